@@ -1,0 +1,48 @@
+export {
+  ROLES,
+  demoSignInSchema,
+  firstRunSchema,
+  memberSchema,
+  newMemberSchema,
+  newPasswordSchema,
+  roleSchema,
+  sessionSchema,
+  signInSchema,
+  type Member,
+  type Role,
+  type Session,
+} from './people.ts';
+export {
+  customerSchema,
+  filterModelSchema,
+  newCustomerSchema,
+  newFilterModelSchema,
+  newVehicleSchema,
+  vehicleSchema,
+  vehicleUpdateSchema,
+  type Customer,
+  type FilterModel,
+  type NewVehicle,
+  type Vehicle,
+} from './vehicle.ts';
+export {
+  limitsProfileSchema,
+  newLimitsProfileSchema,
+  type LimitsProfile,
+  type NewLimitsProfile,
+} from './limitsProfile.ts';
+export {
+  JOB_FILTERS,
+  jobListItemSchema,
+  jobListQuerySchema,
+  jobListSchema,
+  jobSchema,
+  jobSummarySchema,
+  logSchema,
+  newJobSchema,
+  type Job,
+  type JobListItem,
+  type JobSummary,
+  type Log,
+} from './job.ts';
+export { problemSchema, type Problem } from './problem.ts';

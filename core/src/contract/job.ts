@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { entrySchema, idSchema, timeSchema } from '../ledger/index.ts';
+import { limitsProfileSchema } from './limitsProfile.ts';
+import { vehicleSchema } from './vehicle.ts';
+
+export const newJobSchema = z.object({
+  id: idSchema,
+  vehicleId: idSchema,
+  openedAt: timeSchema,
+});
+
+/** What the list shows of a job; worked out by core from the ledger whenever an entry comes in. */
+export const jobSummarySchema = z.object({
+  stage: z.string(),
+  headline: z.string(),
+  verdict: z.string(),
+  signedOff: z.boolean(),
+  /** End of a dwell that runs. */
+  dwellUntil: timeSchema.optional(),
+});
+export type JobSummary = z.infer<typeof jobSummarySchema>;
+
+export const jobListItemSchema = z.object({
+  id: idSchema,
+  number: z.number().int(),
+  openedAt: timeSchema,
+  lastEntryAt: timeSchema,
+  entryCount: z.number().int(),
+  plate: z.string(),
+  model: z.string(),
+  customerName: z.string().optional(),
+  summary: jobSummarySchema,
+});
+export type JobListItem = z.infer<typeof jobListItemSchema>;
+
+export const JOB_FILTERS = ['open', 'today', 'all'] as const;
+export const jobListQuerySchema = z.object({
+  show: z.enum(JOB_FILTERS).default('open'),
+  /** Part of plate, model or customer. */
+  find: z.string().trim().max(60).optional(),
+  vehicleId: idSchema.optional(),
+  before: timeSchema.optional(),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
+});
+export const jobListSchema = z.object({ jobs: z.array(jobListItemSchema), next: timeSchema.optional() });
+
+export const logSchema = z.object({
+  id: idSchema,
+  jobId: idSchema,
+  fileName: z.string(),
+  sizeBytes: z.number().int(),
+  sha256: z.string(),
+  uploadedAt: timeSchema,
+});
+export type Log = z.infer<typeof logSchema>;
+
+export const jobSchema = z.object({
+  id: idSchema,
+  number: z.number().int(),
+  openedAt: timeSchema,
+  vehicle: vehicleSchema,
+  entries: z.array(entrySchema),
+  limitsProfile: limitsProfileSchema.optional(),
+  logs: z.array(logSchema),
+});
+export type Job = z.infer<typeof jobSchema>;

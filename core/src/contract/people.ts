@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { idSchema } from '../ledger/index.ts';
+
+/** A viewer reads; a technician works on jobs; a lead also sets limits, people and signs off. */
+export const ROLES = ['viewer', 'technician', 'lead'] as const;
+export const roleSchema = z.enum(ROLES);
+export type Role = z.infer<typeof roleSchema>;
+
+const name = (what: string, max = 80) =>
+  z.string().trim().min(1, `${what} must not be empty`).max(max, `${what}: at most ${max} characters`);
+
+export const signInSchema = z.object({
+  signInName: name('Sign-in name'),
+  password: z.string().min(1, 'Password must not be empty').max(200, 'Password: at most 200 characters'),
+});
+
+export const newPasswordSchema = z
+  .string()
+  .min(10, 'Password: at least 10 characters')
+  .max(200, 'Password: at most 200 characters');
+
+export const firstRunSchema = z.object({
+  workshopId: idSchema,
+  memberId: idSchema,
+  workshopName: name('Workshop'),
+  name: name('Your name'),
+  signInName: name('Sign-in name'),
+  password: newPasswordSchema,
+});
+
+export const newMemberSchema = z.object({
+  id: idSchema,
+  name: name('Name'),
+  signInName: name('Sign-in name'),
+  password: newPasswordSchema,
+  role: roleSchema,
+});
+
+export const memberSchema = z.object({
+  id: idSchema,
+  name: z.string(),
+  signInName: z.string(),
+  role: roleSchema,
+});
+export type Member = z.infer<typeof memberSchema>;
+
+export const sessionSchema = z.object({
+  csrfToken: z.string(),
+  /** True until the first lead exists. */
+  firstRun: z.boolean(),
+  member: memberSchema.optional(),
+  workshop: z.object({ id: idSchema, name: z.string() }).optional(),
+  /** Demo sign-ins, only on an installation that holds the demo workshop. */
+  demo: z.array(z.object({ name: z.string(), role: roleSchema, signInName: z.string() })).optional(),
+});
+export type Session = z.infer<typeof sessionSchema>;
+
+export const demoSignInSchema = z.object({ signInName: name('Sign-in name') });

@@ -1,0 +1,212 @@
+import type { FilterGeometry } from '../filter/index.ts';
+import {
+  effectiveEntries,
+  entriesOfKind,
+  happenedAt,
+  type Entry,
+  type EntryOf,
+  type PartId,
+  type PartState,
+} from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import { compareReadings, judgeProof, type Comparison, type Proof, type ProofContext, type Verdict } from '../proof/index.ts';
+import { STAGES, stageOf, type Stage } from './stages.ts';
+
+export interface JobFacts {
+  readonly entries: readonly Entry[];
+  readonly limits: Limits;
+  readonly displacementL?: number;
+  readonly geometry?: FilterGeometry;
+}
+
+export interface Dwell {
+  readonly entryId: string;
+  readonly what: string;
+  readonly startMs: number;
+  readonly endMs: number;
+}
+
+/** One thing that a proof needs, and whether it is in. */
+export interface Evidence {
+  readonly id: 'before' | 'after' | 'equal-flow' | 'drive' | 'no-codes' | 'power-limit';
+  readonly state: 'shown' | 'open' | 'failed';
+  readonly text: string;
+}
+
+/** `equal-flow` = proved at equal flow, with other evidence still to show. */
+export type JobVerdict = Verdict | 'equal-flow' | 'open';
+
+export interface PartStatus {
+  readonly state: PartState;
+  readonly why: string;
+}
+
+export interface DerivedJob {
+  readonly entries: readonly Entry[];
+  readonly stage: Stage;
+  readonly done: ReadonlySet<Stage>;
+  readonly before?: EntryOf<'reading'>;
+  readonly after?: EntryOf<'reading'>;
+  readonly comparison?: Comparison;
+  readonly proof?: Proof;
+  readonly verdict: JobVerdict;
+  readonly headline: string;
+  readonly evidence: readonly Evidence[];
+  readonly dwells: readonly Dwell[];
+  readonly parts: ReadonlyMap<PartId, PartStatus>;
+  readonly signedOff?: EntryOf<'sign-off'>;
+}
+
+const MINUTE_MS = 60_000;
+
+function dwellsOf(entries: readonly Entry[]): Dwell[] {
+  return entriesOfKind(entries, 'work').flatMap((entry) =>
+    entry.body.dwellMin === undefined
+      ? []
+      : [
+          {
+            entryId: entry.id,
+            what: entry.body.what,
+            startMs: happenedAt(entry),
+            endMs: happenedAt(entry) + entry.body.dwellMin * MINUTE_MS,
+          },
+        ],
+  );
+}
+
+/** The last thing said of each part counts; replacing a sensor or clearing a pipe says it too. */
+function partsOf(entries: readonly Entry[]): Map<PartId, PartStatus> {
+  const parts = new Map<PartId, PartStatus>();
+  for (const { body } of entries) {
+    if (body.kind === 'part-state') parts.set(body.part, { state: body.state, why: body.why });
+    if (body.kind !== 'work') continue;
+    if (body.work === 'filter-exchanged') parts.set('filter', { state: 'replaced', why: body.what });
+    else if (body.work === 'sensor-replaced' && body.part) parts.set(body.part, { state: 'replaced', why: body.what });
+    else if (body.work === 'pipe-cleared' && body.part) parts.set(body.part, { state: 'proven-clear', why: body.what });
+  }
+  return parts;
+}
+
+const lastAfter = <T extends Entry['body']['kind']>(list: EntryOf<T>[], since: number): EntryOf<T> | undefined =>
+  list.filter((entry) => happenedAt(entry) >= since).at(-1);
+
+function evidenceOf(
+  entries: readonly Entry[],
+  before: EntryOf<'reading'> | undefined,
+  after: EntryOf<'reading'> | undefined,
+  proof: Proof | undefined,
+): Evidence[] {
+  const workedAt = entriesOfKind(entries, 'work').at(-1);
+  // Evidence from before the last work proves nothing about it.
+  const since = workedAt ? happenedAt(workedAt) : 0;
+  const drive = lastAfter(entriesOfKind(entries, 'drive'), since);
+  const scan = lastAfter(
+    entriesOfKind(entries, 'code-scan').filter((entry) => entry.body.when === 'after-drive'),
+    drive ? happenedAt(drive) : since,
+  );
+  const limited = entriesOfKind(entries, 'complaint').some((entry) => entry.body.powerLimited === true);
+  const list: Evidence[] = [
+    { id: 'before', state: before ? 'shown' : 'open', text: 'A before reading' },
+    { id: 'after', state: after ? 'shown' : 'open', text: 'An after reading' },
+    {
+      id: 'equal-flow',
+      state: proof?.verdict === 'proved' ? 'shown' : proof ? 'failed' : 'open',
+      text: 'Pressure fell at equal flow and is within its limits',
+    },
+    {
+      id: 'drive',
+      state: drive ? 'shown' : 'open',
+      text: drive
+        ? `Drive of ${drive.body.distanceKm} km${drive.body.reportedBy === 'customer' ? ', reported by the customer' : ''}`
+        : 'A drive after the work',
+    },
+    {
+      id: 'no-codes',
+      state: !scan ? 'open' : scan.body.codes.length === 0 ? 'shown' : 'failed',
+      text: !scan
+        ? 'No codes after the drive'
+        : scan.body.codes.length === 0
+          ? 'No codes after the drive'
+          : `Codes after the drive: ${scan.body.codes.map((c) => c.code).join(', ')}`,
+    },
+  ];
+  if (limited) {
+    list.push({
+      id: 'power-limit',
+      state: !drive ? 'open' : drive.body.powerLimitGone ? 'shown' : 'failed',
+      text: drive && !drive.body.powerLimitGone ? 'Power is still limited' : 'Power limit gone',
+    });
+  }
+  return list;
+}
+
+const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
+
+function headlineOf(verdict: JobVerdict, comparison: Comparison | undefined, has: { before: boolean; after: boolean }): string {
+  const removed = comparison?.removedPercent;
+  switch (verdict) {
+    case 'proved':
+      return removed ? `Proved: at equal flow the pressure drop fell by ${percent(removed.value)}` : 'Proved';
+    case 'equal-flow':
+      return `At equal flow the pressure drop fell by ${percent(removed?.value ?? 0)}`;
+    case 'better':
+      return `Better, not there: the pressure drop fell by ${percent(removed?.value ?? 0)}`;
+    case 'worse':
+      return `Worse: at equal flow the pressure drop rose by ${percent(removed?.value ?? 0)}`;
+    case 'not-proved':
+      return 'Not proved';
+    case 'open':
+      return !has.before ? 'No before reading yet' : has.after ? 'Not proved' : 'Before is read; after is still to come';
+  }
+}
+
+/**
+ * What a job's ledger means: stage, readings that count, comparison, verdict, evidence still to show, dwells and the
+ * state of each part. A pure function of the entries, the vehicle and the limits; the same wherever it runs.
+ */
+export function deriveJob(facts: JobFacts): DerivedJob {
+  const entries = effectiveEntries(facts.entries);
+  const readings = entriesOfKind(entries, 'reading');
+  const before = readings.filter((entry) => entry.body.purpose === 'before').at(-1);
+  const after = readings.filter((entry) => entry.body.purpose === 'after').at(-1);
+  const context: ProofContext = {
+    limits: facts.limits,
+    ...(facts.displacementL === undefined ? {} : { displacementL: facts.displacementL }),
+    ...(facts.geometry === undefined ? {} : { geometry: facts.geometry }),
+  };
+  const comparison = before && after ? compareReadings(before.body, after.body, context) : undefined;
+  const proof = comparison && after ? judgeProof(comparison, after.body, facts.limits) : undefined;
+  const evidence = evidenceOf(entries, before, after, proof);
+  const complete = evidence.every((item) => item.state === 'shown');
+  const verdict: JobVerdict = !proof ? 'open' : proof.verdict === 'proved' && !complete ? 'equal-flow' : proof.verdict;
+
+  const done = new Set<Stage>();
+  for (const entry of entries) {
+    const stage = stageOf(entry);
+    if (stage) done.add(stage);
+  }
+  const signedOff = entriesOfKind(entries, 'sign-off').at(-1);
+  return {
+    entries,
+    stage: currentStage(done, verdict, signedOff !== undefined),
+    done,
+    ...(before ? { before } : {}),
+    ...(after ? { after } : {}),
+    ...(comparison ? { comparison } : {}),
+    ...(proof ? { proof } : {}),
+    verdict,
+    headline: headlineOf(verdict, comparison, { before: before !== undefined, after: after !== undefined }),
+    evidence,
+    dwells: dwellsOf(entries),
+    parts: partsOf(entries),
+    ...(signedOff ? { signedOff } : {}),
+  };
+}
+
+/** Where the work stands: proof before all, then the furthest stage that something was done in and the next after it. */
+function currentStage(done: ReadonlySet<Stage>, verdict: JobVerdict, signedOff: boolean): Stage {
+  if (signedOff || verdict === 'proved') return 'hand-over';
+  if (done.has('prove') || done.has('treat')) return 'prove';
+  if (done.has('baseline')) return 'treat';
+  return STAGES.find((stage) => !done.has(stage)) ?? 'intake';
+}

@@ -1,0 +1,47 @@
+import type { Entry, WorkType } from '../ledger/index.ts';
+
+export const WORK_LABELS: Record<WorkType, string> = {
+  'chemical-clean': 'Chemical clean in place',
+  'drive-regeneration': 'Drive regeneration',
+  'standing-regeneration': 'Standing regeneration',
+  'off-vehicle-clean': 'Off-vehicle back-flush',
+  'filter-exchanged': 'Filter exchanged',
+  'pipe-cleared': 'Pipe cleared',
+  'sensor-replaced': 'Sensor replaced',
+  'cause-repaired': 'Cause repaired',
+  other: 'Other work',
+};
+
+const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+
+/** The few words that stand at an entry's pin on the tape: what, and its figure. */
+export function entryFigure(entry: Pick<Entry, 'body'>): string {
+  const { body } = entry;
+  switch (body.kind) {
+    case 'complaint':
+      return 'complaint';
+    case 'code-scan':
+      return body.codes.length === 0 ? 'no codes' : count(body.codes.length, 'code', 'codes');
+    case 'reading': {
+      const strongest = [...body.samples].sort((a, b) => b.rpm - a.rpm)[0];
+      const at = strongest?.kind === 'hold' ? `${Math.round(strongest.rpm / 50) * 50}` : (strongest?.kind ?? '');
+      return `${at}: ${strongest ? Math.round(strongest.dpMbar) : '–'} mbar`;
+    }
+    case 'work':
+      return body.dwellMin === undefined
+        ? WORK_LABELS[body.work].toLowerCase()
+        : `${WORK_LABELS[body.work].toLowerCase()}, dwell ${body.dwellMin} min`;
+    case 'drive':
+      return `drive ${body.distanceKm} km`;
+    case 'part-state':
+      return `${body.part.replaceAll('-', ' ')} ${body.state.replaceAll('-', ' ')}`;
+    case 'note':
+      return 'note';
+    case 'sign-off':
+      return 'signed off';
+    case 'caution-acknowledged':
+      return 'caution read';
+    case 'withdrawn':
+      return 'withdrawn';
+  }
+}

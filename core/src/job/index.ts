@@ -1,0 +1,13 @@
+export { STAGES, STAGE_LABELS, stageOf, type Stage } from './stages.ts';
+export { WORK_LABELS, entryFigure } from './entryFigure.ts';
+export {
+  deriveJob,
+  type DerivedJob,
+  type Dwell,
+  type Evidence,
+  type JobFacts,
+  type JobVerdict,
+  type PartStatus,
+} from './deriveJob.ts';
+export { summariseJob } from './summarise.ts';
+export { CAUTIONS, CAUTION_FOR_WORK, type Caution, type CautionId } from './cautions.ts';

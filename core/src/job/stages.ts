@@ -1,0 +1,41 @@
+import type { Entry } from '../ledger/index.ts';
+
+/** The stages of a job in the order of the work; they are the sections of the tape. */
+export const STAGES = ['intake', 'codes', 'baseline', 'checks', 'decide', 'treat', 'prove', 'hand-over'] as const;
+export type Stage = (typeof STAGES)[number];
+
+export const STAGE_LABELS: Record<Stage, string> = {
+  intake: 'Intake',
+  codes: 'Codes',
+  baseline: 'Baseline',
+  checks: 'Checks',
+  decide: 'Decide',
+  treat: 'Treat',
+  prove: 'Prove',
+  'hand-over': 'Hand over',
+};
+
+/** The stage that an entry belongs to. Notes and cautions belong to none: they stand where they were made. */
+export function stageOf(entry: Pick<Entry, 'body'>): Stage | undefined {
+  const { body } = entry;
+  switch (body.kind) {
+    case 'complaint':
+      return 'intake';
+    case 'code-scan':
+      return body.when === 'before' ? 'codes' : 'prove';
+    case 'reading':
+      return body.purpose === 'before' ? 'baseline' : body.purpose === 'after' ? 'prove' : 'treat';
+    case 'part-state':
+      return 'checks';
+    case 'work':
+      return 'treat';
+    case 'drive':
+      return 'prove';
+    case 'sign-off':
+      return 'hand-over';
+    case 'note':
+    case 'caution-acknowledged':
+    case 'withdrawn':
+      return undefined;
+  }
+}

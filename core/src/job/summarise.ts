@@ -1,0 +1,14 @@
+import type { JobSummary } from '../contract/index.ts';
+import type { DerivedJob } from './deriveJob.ts';
+
+/** What the job list shows, at a moment. */
+export function summariseJob(job: DerivedJob, nowMs: number): JobSummary {
+  const running = job.dwells.filter((dwell) => dwell.endMs > nowMs).at(-1);
+  return {
+    stage: job.stage,
+    headline: job.headline,
+    verdict: job.verdict,
+    signedOff: job.signedOff !== undefined,
+    ...(running ? { dwellUntil: new Date(running.endMs).toISOString() } : {}),
+  };
+}

@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { idSchema } from './identity.ts';
+
+/** What a steady reading was taken at. */
+export const SAMPLE_KINDS = ['key-off', 'idle', 'hold'] as const;
+export type SampleKind = (typeof SAMPLE_KINDS)[number];
+
+const number = (name: string, low: number, high: number, unit: string) =>
+  z
+    .number({ error: `${name}: enter a number` })
+    .min(low, `${name}: at least ${low} ${unit}`)
+    .max(high, `${name}: at most ${high} ${unit}`);
+
+/**
+ * One steady sample in base units, as a person wrote it down or as a window of a log gave it. Absent means not read;
+ * what is assumed instead is decided by core when it judges, and is said there.
+ */
+export const steadySampleSchema = z.object({
+  kind: z.enum(SAMPLE_KINDS),
+  rpm: number('Engine speed', 0, 8000, 'rpm'),
+  dpMbar: number('ΔP', -500, 3000, 'mbar'),
+  /** Spread of single readings in the window, mbar. */
+  dpSdMbar: number('Spread', 0, 1000, 'mbar').optional(),
+  /** Readings in the window. */
+  count: z.number().int().min(1).optional(),
+  airMassGPerS: number('Air mass', 0, 1500, 'g/s').optional(),
+  manifoldMbar: number('Manifold pressure', 200, 6000, 'mbar absolute').optional(),
+  intakeAirC: number('Intake air', -40, 200, '°C').optional(),
+  filterC: number('Filter temperature', -40, 1100, '°C').optional(),
+  coolantC: number('Coolant', -40, 150, '°C').optional(),
+  startS: z.number().optional(),
+  endS: z.number().optional(),
+  /** Short block means of the window: [air g/s or null, rpm, filter °C or null, manifold mbar or null, ΔP mbar]. */
+  blocks: z
+    .array(
+      z.tuple([
+        z.number().nullable(),
+        z.number(),
+        z.number().nullable(),
+        z.number().nullable(),
+        z.number().min(-500).max(3000),
+      ]),
+    )
+    .max(600)
+    .optional(),
+});
+export type SteadySample = z.infer<typeof steadySampleSchema>;
+
+export const readingOriginSchema = z.discriminatedUnion('type', [
+  z.object({ type: z.literal('hand') }),
+  z.object({
+    type: z.literal('log'),
+    logId: idSchema,
+    fileName: z.string().max(300),
+    /** Column for each role as it was used, so that a later re-reading gives the same. */
+    mapping: z.record(z.string(), z.string().max(300)),
+    /** What the file's sensors showed that bears on belief in this reading. */
+    findings: z.array(z.string().max(60)).max(60),
+  }),
+]);
+
+export const PURPOSES = ['before', 'after', 'between'] as const;
+
+export const readingBodySchema = z.object({
+  kind: z.literal('reading'),
+  purpose: z.enum(PURPOSES),
+  origin: readingOriginSchema,
+  samples: z.array(steadySampleSchema).min(1, 'A reading needs at least one sample').max(60),
+  barometerMbar: number('Barometer', 500, 1100, 'mbar').optional(),
+  sootCounterG: number('Soot value', 0, 2000, 'g').optional(),
+  note: z.string().trim().max(1000).optional(),
+});
+export type ReadingBody = z.infer<typeof readingBodySchema>;

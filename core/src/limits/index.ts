@@ -1,0 +1,8 @@
+export { LIMIT_DEFINITIONS, LIMIT_IDS, type LimitDefinition, type LimitId } from './definitions.ts';
+export {
+  DEFAULT_LIMITS,
+  limitOverridesSchema,
+  resolveLimits,
+  type LimitOverrides,
+  type Limits,
+} from './profile.ts';

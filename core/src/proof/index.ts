@@ -1,0 +1,11 @@
+export { judgeReading, type CloudPoint, type JudgedReading, type JudgedSample } from './readingPoints.ts';
+export {
+  compareReadings,
+  type Comparison,
+  type ComparisonRow,
+  type EqualFlow,
+  type Interval,
+  type ProofContext,
+} from './compareReadings.ts';
+export { VERDICTS, figure, judgeProof, type Judgement, type Proof, type Verdict } from './verdict.ts';
+export { filterCurves, fittedCurve, type CurvePoint, type FlowCurve } from './flowCurves.ts';

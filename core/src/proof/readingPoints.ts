@@ -1,0 +1,116 @@
+import type { FlowPoint } from '../filter/index.ts';
+import type { ReadingBody, SteadySample } from '../ledger/index.ts';
+import { steadyFlow, type FlowContext, type SteadyFlow } from '../readings/index.ts';
+import { describeFailure, mean } from '../quantities/index.ts';
+
+/** One steady sample with its zero taken off and its flow worked out. */
+export interface JudgedSample {
+  readonly kind: SteadySample['kind'];
+  readonly rpm: number;
+  /** As read. */
+  readonly rawMbar: number;
+  /** Zero subtracted. */
+  readonly dpMbar: number;
+  readonly flow: SteadyFlow;
+}
+
+export interface CloudPoint {
+  readonly flowM3PerH: number;
+  readonly dpMbar: number;
+}
+
+/** A reading made ready for comparison. */
+export interface JudgedReading {
+  readonly zeroMbar: number;
+  /** Standard deviation of the zero, mbar; it shifts all samples alike. */
+  readonly zeroSdMbar: number;
+  readonly zeroRead: boolean;
+  readonly samples: readonly JudgedSample[];
+  readonly points: readonly FlowPoint[];
+  readonly cloud: readonly CloudPoint[];
+  /** Steady readings behind it. */
+  readonly readings: number;
+  readonly assumptions: readonly string[];
+  /** Samples that could not be placed on the flow axis, with the reason. */
+  readonly unplaced: readonly string[];
+}
+
+/** 90 % of a normal spread lies within this many standard deviations. */
+export const Z90 = 1.645;
+/** No reading is finer than this, whatever its spread: the step of usual sensors as logged. */
+const RESOLUTION_MBAR = 0.1;
+
+function zeroOf(reading: ReadingBody, context: FlowContext): Pick<JudgedReading, 'zeroMbar' | 'zeroSdMbar' | 'zeroRead'> {
+  const off = reading.samples.filter((sample) => sample.kind === 'key-off');
+  const zeroMbar = mean(off.map((sample) => sample.dpMbar));
+  if (zeroMbar === undefined) {
+    return { zeroMbar: 0, zeroSdMbar: context.limits.dpZeroDoubtMbar / Z90, zeroRead: false };
+  }
+  const spread = mean(off.map((sample) => (sample.dpSdMbar ?? RESOLUTION_MBAR * 3) / Math.sqrt(sample.count ?? 1))) ?? 0;
+  return { zeroMbar, zeroSdMbar: Math.max(spread, RESOLUTION_MBAR), zeroRead: true };
+}
+
+/** The blocks of a logged window as samples of their own; a hand reading is its own single block. */
+function blocksOf(sample: SteadySample): SteadySample[] {
+  if (!sample.blocks || sample.blocks.length === 0) return [sample];
+  return sample.blocks.map(([air, rpm, filterC, manifold, dpMbar]) => ({
+    kind: sample.kind,
+    rpm,
+    dpMbar,
+    ...(air === null ? {} : { airMassGPerS: air }),
+    ...(manifold === null ? {} : { manifoldMbar: manifold }),
+    ...(filterC === null ? {} : { filterC }),
+    ...(sample.intakeAirC === undefined ? {} : { intakeAirC: sample.intakeAirC }),
+  }));
+}
+
+/** Spread of one point: of a block, what its window shows between readings; of a hand figure, the assumed share. */
+function pointSd(sample: SteadySample, dpMbar: number, context: FlowContext): number {
+  const readBlocks = sample.blocks?.length ?? 0;
+  const own =
+    readBlocks > 0
+      ? (sample.dpSdMbar ?? 0) / Math.sqrt(Math.max((sample.count ?? 1) / readBlocks, 1))
+      : ((context.limits.handSpreadPercent / 100) * Math.abs(dpMbar)) / Z90;
+  return Math.max(own, RESOLUTION_MBAR);
+}
+
+/** Brings a reading onto the flow axis: zero off, flow for each sample and block, what was assumed. */
+export function judgeReading(reading: ReadingBody, context: FlowContext): JudgedReading {
+  const withBarometer =
+    reading.barometerMbar === undefined ? context : { ...context, barometerMbar: reading.barometerMbar };
+  const zero = zeroOf(reading, context);
+  const samples: JudgedSample[] = [];
+  const points: FlowPoint[] = [];
+  const cloud: CloudPoint[] = [];
+  const assumptions = new Set<string>();
+  const unplaced: string[] = [];
+  let readings = 0;
+  for (const sample of reading.samples) {
+    if (sample.kind === 'key-off') continue;
+    const zeroed = { ...sample, dpMbar: sample.dpMbar - zero.zeroMbar };
+    const flow = steadyFlow(zeroed, withBarometer);
+    if (!flow.ok) {
+      unplaced.push(describeFailure(flow.failure));
+      continue;
+    }
+    flow.value.assumptions.forEach((sentence) => assumptions.add(sentence));
+    samples.push({ kind: sample.kind, rpm: sample.rpm, rawMbar: sample.dpMbar, dpMbar: zeroed.dpMbar, flow: flow.value });
+    readings += sample.count ?? 1;
+    for (const block of blocksOf(sample)) {
+      const dpMbar = block.dpMbar - zero.zeroMbar;
+      const blockFlow = steadyFlow({ ...block, dpMbar }, withBarometer);
+      if (!blockFlow.ok) continue;
+      points.push({
+        viscous: blockFlow.value.viscous,
+        inertial: blockFlow.value.inertial,
+        dpMbar,
+        sdMbar: pointSd(sample, dpMbar, context),
+      });
+      cloud.push({ flowM3PerH: blockFlow.value.flowM3PerH, dpMbar });
+    }
+  }
+  if (!zero.zeroRead) {
+    assumptions.add(`ΔP zero not read with the engine off: taken as 0 ± ${context.limits.dpZeroDoubtMbar} mbar`);
+  }
+  return { ...zero, samples, points, cloud, readings, assumptions: [...assumptions], unplaced };
+}

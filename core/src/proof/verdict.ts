@@ -1,0 +1,159 @@
+import type { ReadingBody } from '../ledger/index.ts';
+import { LIMIT_DEFINITIONS, type LimitId, type Limits } from '../limits/index.ts';
+import { SENSOR_UNPROVEN } from '../readings/index.ts';
+import type { Comparison } from './compareReadings.ts';
+
+export const VERDICTS = ['proved', 'better', 'not-proved', 'worse'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+/** One figure set against its limit. */
+export interface Judgement {
+  readonly name: string;
+  readonly value: number;
+  readonly unit: string;
+  readonly limit: number;
+  readonly sense: 'at most' | 'at least';
+  readonly holds: boolean;
+  readonly reason: string;
+}
+
+export interface Proof {
+  readonly verdict: Verdict;
+  /** What must still be read before more can be said, as sentences. */
+  readonly missing: readonly string[];
+  readonly reasons: readonly string[];
+  readonly judgements: readonly Judgement[];
+}
+
+const mbar = (value: number): string => `${value.toFixed(value < 10 ? 1 : 0)} mbar`;
+const percent = (value: number): string => `${Math.round(value)} %`;
+
+function judged(
+  name: string,
+  value: number,
+  limitId: LimitId,
+  limits: Limits,
+  sense: Judgement['sense'] = 'at most',
+): Judgement {
+  const limit = limits[limitId];
+  return {
+    name,
+    value,
+    unit: LIMIT_DEFINITIONS[limitId].unit,
+    limit,
+    sense,
+    holds: sense === 'at most' ? value <= limit : value >= limit,
+    reason: LIMIT_DEFINITIONS[limitId].reason,
+  };
+}
+
+/** The after state against the limits: the restriction ratio where the filter size is known, bare mbar beside it. */
+function afterJudgements(comparison: Comparison, limits: Limits): Judgement[] {
+  const list: Judgement[] = [];
+  if (comparison.restrictionAfter) {
+    list.push(judged('Restriction after', comparison.restrictionAfter.value, 'restrictionGoodRatio', limits));
+  }
+  const limitOf: Record<string, LimitId> = {
+    idle: 'dpIdleGoodMbar',
+    '2500 rpm': 'dp2500GoodMbar',
+    '3000 rpm': 'dp3000GoodMbar',
+  };
+  for (const row of comparison.rows) {
+    const id = limitOf[row.label];
+    const value = row.afterMbar ?? row.afterReadMbar;
+    if (id && value !== undefined) list.push(judged(`ΔP after, ${row.label}`, value, id, limits));
+  }
+  return list;
+}
+
+function beforeWasGood(comparison: Comparison, limits: Limits): boolean {
+  if (comparison.restrictionBefore) return comparison.restrictionBefore.value <= limits.restrictionGoodRatio;
+  const hold = comparison.rows.find((row) => row.label === '3000 rpm');
+  const idle = comparison.rows.find((row) => row.label === 'idle');
+  const seen = [
+    [hold?.beforeReadMbar, limits.dp3000GoodMbar],
+    [idle?.beforeReadMbar, limits.dpIdleGoodMbar],
+  ] as const;
+  const known = seen.filter(([value]) => value !== undefined);
+  return known.length > 0 && known.every(([value, limit]) => (value as number) <= limit);
+}
+
+/** Reasons why the after reading cannot carry a verdict, whatever its figures: a lying sensor looks like a cure. */
+function unbelievable(comparison: Comparison, after: ReadingBody, limits: Limits): string[] {
+  const missing: string[] = [];
+  const found = after.origin.type === 'log' ? after.origin.findings.filter((id) => SENSOR_UNPROVEN.has(id)) : [];
+  if (found.length > 0) missing.push('An after reading from a sensor that answers to flow: this log shows one that does not.');
+  if (after.origin.type === 'log' && after.origin.findings.includes('dp-falling')) {
+    missing.push('An after reading on the plateau: the pressure was still falling during this hold.');
+  }
+  const { restrictionAfter, equalFlow } = comparison;
+  if (restrictionAfter && restrictionAfter.high < limits.restrictionImplausibleRatio) {
+    missing.push(
+      `A reading that can be believed: after reads ${restrictionAfter.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}). Check sensor, hoses and filter size; a cracked filter reads so too.`,
+    );
+  } else if (!restrictionAfter && equalFlow && equalFlow.flowM3PerH > 100 && equalFlow.afterMbar < limits.dpLowForFlowMbar) {
+    missing.push(
+      `A reading that can be believed: ${mbar(equalFlow.afterMbar)} at ${Math.round(equalFlow.flowM3PerH)} m³/h is under ${mbar(limits.dpLowForFlowMbar)}. Check sensor and hoses.`,
+    );
+  }
+  return missing;
+}
+
+/**
+ * The verdict at equal flow, from the comparison alone: *proved* when the pressure fell by at least the limit at the
+ * lower end of its interval and the after state is within its limits; *better* when it surely fell but not to there;
+ * *worse* when it surely rose; otherwise *not proved*, with what is missing. What a job needs beyond (drive, re-scan)
+ * is added where the job is derived.
+ */
+export function judgeProof(comparison: Comparison, after: ReadingBody, limits: Limits): Proof {
+  const { removedPercent, equalFlow } = comparison;
+  if (!removedPercent || !equalFlow) {
+    return {
+      verdict: 'not-proved',
+      missing: comparison.obstacles.length > 0 ? comparison.obstacles : ['A before reading with a pressure above zero.'],
+      reasons: [],
+      judgements: [],
+    };
+  }
+  const flow = `${Math.round(equalFlow.flowM3PerH)} m³/h`;
+  const fall = `At ${flow} the pressure drop went from ${mbar(equalFlow.beforeMbar)} to ${mbar(equalFlow.afterMbar)}: ${percent(removedPercent.value)} removed, ${percent(removedPercent.low)} to ${percent(removedPercent.high)} (90 %).`;
+  const judgements = [
+    judged('Removed, lower end', removedPercent.low, 'removedProvedPercent', limits, 'at least'),
+    ...afterJudgements(comparison, limits),
+  ];
+  const missing = unbelievable(comparison, after, limits);
+  if (missing.length > 0) return { verdict: 'not-proved', missing, reasons: [fall], judgements };
+
+  if (removedPercent.high < 0) {
+    return { verdict: 'worse', missing: [], reasons: [fall, 'The pressure rose by more than the readings spread.'], judgements };
+  }
+  if (removedPercent.low <= 0) {
+    const why = beforeWasGood(comparison, limits)
+      ? 'The before reading was already within its limits: there was nothing to remove from the filter.'
+      : 'The difference is not larger than the doubt of the two readings.';
+    return {
+      verdict: 'not-proved',
+      missing: beforeWasGood(comparison, limits) ? [] : ['Longer holds, or both readings with the zero read at key off.'],
+      reasons: [fall, why],
+      judgements,
+    };
+  }
+  const failing = judgements.filter((judgement) => !judgement.holds);
+  if (failing.length === 0) return { verdict: 'proved', missing: [], reasons: [fall], judgements };
+  return {
+    verdict: 'better',
+    missing: [],
+    reasons: [
+      fall,
+      ...failing.map(
+        (j) => `${j.name} is ${figure(j.value, j.unit)}, wanted ${j.sense} ${figure(j.limit, j.unit)}.`,
+      ),
+    ],
+    judgements,
+  };
+}
+
+export function figure(value: number, unit: string): string {
+  const digits = unit === '%' || Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 0 : 1;
+  return `${value.toFixed(digits)} ${unit}`;
+}

@@ -1,0 +1,109 @@
+import {
+  exhaustMassGPerS,
+  filterFlow,
+  speedDensityGPerS,
+  type FilterFlow,
+} from '../filter/index.ts';
+import type { SteadySample } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import { failed, success, MBAR_TO_PA, type Result } from '../quantities/index.ts';
+
+/** What is known of the vehicle when a flow is worked out. */
+export interface FlowContext {
+  readonly limits: Limits;
+  readonly displacementL?: number;
+  readonly barometerMbar?: number;
+}
+
+export type AirSource = 'air-meter' | 'speed-density';
+
+export interface SteadyFlow extends FilterFlow {
+  readonly airSource: AirSource;
+  /** Relative doubt of the flow itself (90 %), which before and after share in part. */
+  readonly flowDoubt: number;
+  /** Sentences on what was assumed because it was not read. */
+  readonly assumptions: readonly string[];
+}
+
+const ASSUMED_INTAKE_C = 25;
+const ASSUMED_BAROMETER_MBAR = 1013;
+/** Doubts of the air figure (90 %): an air meter in order, speed–density with read pressure, and with assumed pressure. */
+const AIR_DOUBT = { meter: 0.05, speedDensity: 0.1, speedDensityAssumed: 0.18 } as const;
+
+interface Air {
+  readonly gPerS: number;
+  readonly source: AirSource;
+  readonly doubt: number;
+  readonly assumptions: readonly string[];
+}
+
+/** Air by speed–density where the engine size is known; missing manifold pressure and intake air are assumed aloud. */
+function airBySpeedDensity(sample: SteadySample, context: FlowContext, barometerMbar: number): Air | undefined {
+  if (context.displacementL === undefined || sample.rpm <= 0) return undefined;
+  const assumptions: string[] = [];
+  if (sample.manifoldMbar === undefined) {
+    assumptions.push(`manifold pressure not read: taken as the barometer, ${Math.round(barometerMbar)} mbar`);
+  }
+  if (sample.intakeAirC === undefined) assumptions.push(`intake air not read: taken as ${ASSUMED_INTAKE_C} °C`);
+  const air = speedDensityGPerS({
+    displacementL: context.displacementL,
+    rpm: sample.rpm,
+    manifoldMbar: sample.manifoldMbar ?? barometerMbar,
+    manifoldC: sample.intakeAirC ?? ASSUMED_INTAKE_C,
+    volumetricEfficiency: context.limits.volumetricEfficiency,
+  });
+  if (!air.ok) return undefined;
+  return {
+    gPerS: air.value,
+    source: 'speed-density',
+    doubt: sample.manifoldMbar === undefined ? AIR_DOUBT.speedDensityAssumed : AIR_DOUBT.speedDensity,
+    assumptions,
+  };
+}
+
+function chooseAir(sample: SteadySample, context: FlowContext, barometerMbar: number): Air | undefined {
+  const computed = airBySpeedDensity(sample, context, barometerMbar);
+  const metered = sample.airMassGPerS;
+  if (metered === undefined || metered <= 0) return computed;
+  const meter: Air = { gPerS: metered, source: 'air-meter', doubt: AIR_DOUBT.meter, assumptions: [] };
+  if (!computed || sample.manifoldMbar === undefined) return meter;
+  const ratio = metered / computed.gPerS;
+  const { mafToSpeedDensityLow: low, mafToSpeedDensityHigh: high } = context.limits;
+  if (ratio >= low && ratio <= high) return meter;
+  return {
+    ...computed,
+    assumptions: [
+      ...computed.assumptions,
+      `air meter not used: it shows ${metered.toFixed(1)} g/s where engine speed and manifold pressure call for ${computed.gPerS.toFixed(1)} g/s (ratio ${ratio.toFixed(2)}, limits ${low}–${high})`,
+    ],
+  };
+}
+
+/**
+ * Flow through the filter at a steady sample: air by the meter where it can be believed, else by speed–density, plus
+ * fuel, at the filter's temperature and mean pressure. Everything that was not read is assumed from the limits profile
+ * and said. Fails where neither air mass nor engine size is known.
+ */
+export function steadyFlow(sample: SteadySample, context: FlowContext): Result<SteadyFlow> {
+  const barometerMbar = context.barometerMbar ?? ASSUMED_BAROMETER_MBAR;
+  const air = chooseAir(sample, context, barometerMbar);
+  if (!air) {
+    return failed({
+      code: 'not-enough-data',
+      field: `Flow at ${Math.round(sample.rpm)} rpm`,
+      requirement: 'needs the air mass, or the engine size of the vehicle',
+    });
+  }
+  const assumptions = [...air.assumptions];
+  const assumedC = sample.kind === 'idle' ? context.limits.filterTempIdleC : context.limits.filterTempHoldC;
+  if (sample.filterC === undefined) assumptions.push(`filter temperature not read: taken as ${assumedC} °C`);
+  if (context.barometerMbar === undefined) assumptions.push(`barometer not read: taken as ${ASSUMED_BAROMETER_MBAR} mbar`);
+  const exhaust = exhaustMassGPerS(air.gPerS, context.limits.airFuelRatioUnloaded) / 1000;
+  const flow = filterFlow(exhaust, sample.filterC ?? assumedC, barometerMbar * MBAR_TO_PA, sample.dpMbar);
+  return success({
+    ...flow,
+    airSource: air.source,
+    flowDoubt: Math.hypot(air.doubt, sample.filterC === undefined ? 0.08 : 0.01),
+    assumptions,
+  });
+}
