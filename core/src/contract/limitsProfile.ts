@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, timeSchema } from '../ledger/index.ts';
 import { limitOverridesSchema } from '../limits/index.ts';
+import { freeText, nameText } from '../text/index.ts';
 
 /**
  * Profiles are never edited in place: a change is a new version, so that a signed-off job keeps the limits by which it
@@ -9,9 +10,9 @@ import { limitOverridesSchema } from '../limits/index.ts';
 export const newLimitsProfileSchema = z.object({
   id: idSchema,
   /** Engine family that it holds for; absent = all others. */
-  family: z.string().trim().min(1, 'Engine family must not be empty').max(60).optional(),
+  family: nameText('Engine family', 60).optional(),
   overrides: limitOverridesSchema,
-  sourceNote: z.string().trim().max(1000).optional(),
+  sourceNote: freeText('Source note', 1000).optional(),
 });
 export type NewLimitsProfile = z.infer<typeof newLimitsProfileSchema>;
 

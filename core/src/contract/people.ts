@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { idSchema } from '../ledger/index.ts';
+import { nameText } from '../text/index.ts';
 
 /** A viewer reads; a technician works on jobs; a lead also sets limits, people and signs off. */
 export const ROLES = ['viewer', 'technician', 'lead'] as const;
 export const roleSchema = z.enum(ROLES);
 export type Role = z.infer<typeof roleSchema>;
 
-const name = (what: string, max = 80) =>
-  z.string().trim().min(1, `${what} must not be empty`).max(max, `${what}: at most ${max} characters`);
+const name = (what: string) => nameText(what, 80);
 
 export const signInSchema = z.object({
   signInName: name('Sign-in name'),

@@ -1,21 +1,20 @@
 import { z } from 'zod';
 import { FILTER_MATERIALS, filterGeometrySchema } from '../filter/index.ts';
 import { idSchema, PART_IDS } from '../ledger/index.ts';
+import { freeText, nameText } from '../text/index.ts';
 
-const text = (what: string, max: number) => z.string().trim().max(max, `${what}: at most ${max} characters`);
-const required = (what: string, max: number) => text(what, max).min(1, `${what} must not be empty`);
 
 export const newCustomerSchema = z.object({
   id: idSchema,
-  name: required('Customer', 120),
-  contact: text('Contact', 200).optional(),
+  name: nameText('Customer', 120),
+  contact: freeText('Contact', 200).optional(),
 });
 export const customerSchema = newCustomerSchema;
 export type Customer = z.infer<typeof customerSchema>;
 
 export const newFilterModelSchema = filterGeometrySchema.extend({
   id: idSchema,
-  name: required('Name', 120),
+  name: nameText('Name', 120),
   material: z.enum(FILTER_MATERIALS),
   /** Measured on the can or read off its label, or taken over from a similar vehicle. */
   basis: z.enum(['measured', 'assumed']),
@@ -25,16 +24,16 @@ export type FilterModel = z.infer<typeof filterModelSchema>;
 
 export const newVehicleSchema = z.object({
   id: idSchema,
-  plate: required('Plate', 20),
-  model: required('Vehicle', 120),
+  plate: nameText('Plate', 20),
+  model: nameText('Vehicle', 120),
   /** Engine family, as limits and notes are kept by it. */
-  family: required('Engine family', 60),
+  family: nameText('Engine family', 60),
   displacementL: z.number().min(0.3, 'Engine size: 0.3 to 30 L').max(30, 'Engine size: 0.3 to 30 L').optional(),
   filterModelId: idSchema.optional(),
   customerId: idSchema.optional(),
   /** Parts that stand on this vehicle's exhaust line. */
   fitted: z.array(z.enum(PART_IDS)).max(PART_IDS.length),
-  note: text('Note', 2000).optional(),
+  note: freeText('Note', 2000).optional(),
 });
 export type NewVehicle = z.infer<typeof newVehicleSchema>;
 

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { idSchema, timeSchema } from './identity.ts';
 import { readingBodySchema } from './reading.ts';
+import { freeText, requiredText } from '../text/index.ts';
 
-const text = (max: number) => z.string().trim().max(max, `At most ${max} characters`);
-const required = (what: string, max: number) => text(max).min(1, `${what} must not be empty`);
 
 export const WORK_TYPES = [
   'chemical-clean',
@@ -41,7 +40,7 @@ export type PartState = (typeof PART_STATES)[number];
 
 const complaintBodySchema = z.object({
   kind: z.literal('complaint'),
-  text: required('The complaint', 2000),
+  text: requiredText('The complaint', 2000),
   distanceKm: z.number().min(0, 'Distance: not below 0 km').max(3_000_000, 'Distance: at most 3 000 000 km').optional(),
   powerLimited: z.boolean().optional(),
 });
@@ -49,14 +48,14 @@ const complaintBodySchema = z.object({
 const codeScanBodySchema = z.object({
   kind: z.literal('code-scan'),
   when: z.enum(['before', 'after-clear', 'after-drive']),
-  codes: z.array(z.object({ code: required('The code', 40), status: text(60).optional() })).max(200),
+  codes: z.array(z.object({ code: requiredText('The code', 40), status: freeText('Status', 60).optional() })).max(200),
 });
 
 const workBodySchema = z.object({
   kind: z.literal('work'),
   work: z.enum(WORK_TYPES),
-  what: required('What was done', 2000),
-  fluid: text(120).optional(),
+  what: requiredText('What was done', 2000),
+  fluid: freeText('Fluid', 120).optional(),
   fluidL: z.number().min(0, 'Fluid: not below 0 L').max(200, 'Fluid: at most 200 L').optional(),
   /** A dwell that starts with this entry, minutes. */
   dwellMin: z.number().min(1, 'Dwell: at least 1 min').max(4320, 'Dwell: at most 72 h').optional(),
@@ -69,14 +68,14 @@ const driveBodySchema = z.object({
   minutes: z.number().min(1, 'Drive: at least 1 min').max(1440, 'Drive: at most a day').optional(),
   powerLimitGone: z.boolean(),
   reportedBy: z.enum(['technician', 'customer']),
-  note: text(1000).optional(),
+  note: freeText('Note', 1000).optional(),
 });
 
 const partStateBodySchema = z.object({
   kind: z.literal('part-state'),
   part: z.enum(PART_IDS),
   state: z.enum(PART_STATES),
-  why: required('The reason', 1000),
+  why: requiredText('The reason', 1000),
 });
 
 const cautionBodySchema = z.object({
@@ -86,17 +85,17 @@ const cautionBodySchema = z.object({
   act: z.string().min(1).max(60),
 });
 
-const noteBodySchema = z.object({ kind: z.literal('note'), text: required('The note', 4000) });
+const noteBodySchema = z.object({ kind: z.literal('note'), text: requiredText('The note', 4000) });
 
 const signOffBodySchema = z.object({
   kind: z.literal('sign-off'),
-  remains: text(2000).optional(),
+  remains: freeText('What remains', 2000).optional(),
   /** The limits by which the job was judged when it was signed off. */
   limitsProfileId: idSchema.optional(),
 });
 
 /** A wrong entry that has no successor: it stays in the history and counts no more. */
-const withdrawnBodySchema = z.object({ kind: z.literal('withdrawn'), why: required('The reason', 500) });
+const withdrawnBodySchema = z.object({ kind: z.literal('withdrawn'), why: requiredText('The reason', 500) });
 
 export const entryBodySchema = z.discriminatedUnion('kind', [
   complaintBodySchema,

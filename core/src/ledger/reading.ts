@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from './identity.ts';
+import { freeText } from '../text/index.ts';
 
 /** What a steady reading was taken at. */
 export const SAMPLE_KINDS = ['key-off', 'idle', 'hold'] as const;
@@ -51,7 +52,7 @@ export const readingOriginSchema = z.discriminatedUnion('type', [
   z.object({
     type: z.literal('log'),
     logId: idSchema,
-    fileName: z.string().max(300),
+    fileName: freeText('File name', 300),
     /** Column for each role as it was used, so that a later re-reading gives the same. */
     mapping: z.record(z.string(), z.string().max(300)),
     /** What the file's sensors showed that bears on belief in this reading. */
@@ -68,6 +69,6 @@ export const readingBodySchema = z.object({
   samples: z.array(steadySampleSchema).min(1, 'A reading needs at least one sample').max(60),
   barometerMbar: number('Barometer', 500, 1100, 'mbar').optional(),
   sootCounterG: number('Soot value', 0, 2000, 'g').optional(),
-  note: z.string().trim().max(1000).optional(),
+  note: freeText('Note', 1000).optional(),
 });
 export type ReadingBody = z.infer<typeof readingBodySchema>;

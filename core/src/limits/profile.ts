@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { freeText } from '../text/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
 import { LIMIT_DEFINITIONS, LIMIT_IDS, type LimitId } from './definitions.ts';
 
@@ -12,7 +13,7 @@ export const DEFAULT_LIMITS: Limits = Object.fromEntries(
 /** One changed value with the reason why this workshop uses it. */
 export const limitOverrideSchema = z.object({
   value: z.number(),
-  source: z.string().trim().max(400),
+  source: freeText('Source', 400),
 });
 
 const overridesShape = Object.fromEntries(

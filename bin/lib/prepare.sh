@@ -1,0 +1,10 @@
+# Sourced by the commands beside it: a fit Node, and the packages of the lock file.
+if ! command -v node >/dev/null || ! node -e 'const [a,b]=process.versions.node.split(".").map(Number);process.exit(a>20||(a===20&&b>=19)?0:1)'; then
+  echo "White Ember needs Node.js 20.19 or later; this machine has $(node --version 2>/dev/null || echo none)." >&2
+  exit 1
+fi
+if [ ! -f node_modules/.package-lock.json ] || [ package-lock.json -nt node_modules/.package-lock.json ]; then
+  echo "Installing packages …" >&2
+  npm ci --no-audit --no-fund --loglevel=error >&2
+  touch node_modules/.package-lock.json
+fi

@@ -1,0 +1,20 @@
+import { z } from 'zod';
+
+// Control characters other than tab and line ends cannot be stored or printed.
+// eslint-disable-next-line no-control-regex -- the control characters are the subject here
+const CONTROL = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/;
+
+/** Free text: trimmed, bounded, no control characters. */
+export const freeText = (what: string, max: number) =>
+  z
+    .string({ error: `${what}: enter text` })
+    .trim()
+    .max(max, `${what}: at most ${max} characters`)
+    .refine((value) => !CONTROL.test(value), `${what}: holds characters that cannot be printed`);
+
+export const requiredText = (what: string, max: number) =>
+  freeText(what, max).refine((value) => value.length > 0, `${what} must not be empty`);
+
+/** A name stands in lists, files and reports: one line without markup signs. */
+export const nameText = (what: string, max: number) =>
+  requiredText(what, max).refine((value) => !/[<>\n\r\t]/.test(value), `${what}: one line without < or >`);

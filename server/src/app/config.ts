@@ -1,0 +1,47 @@
+/** Everything that may differ between installations, read once from the environment. */
+export interface Config {
+  readonly databaseUrl: string;
+  readonly host: string;
+  readonly port: number;
+  /** Whether the demo workshop's one-tap sign-ins are offered. */
+  readonly demo: boolean;
+  readonly maxUploadBytes: number;
+  /** General limit per address and minute; signing in has its own. */
+  readonly requestsPerMinute: number;
+  readonly signInTriesPer15Min: number;
+  /** Folder of the built web application; absent in API tests. */
+  readonly webFolder?: string;
+  readonly logLevel: string;
+}
+
+const MEGABYTE = 1024 * 1024;
+
+const positive = (text: string | undefined, fallback: number, name: string): number => {
+  if (text === undefined || text === '') return fallback;
+  const value = Number(text);
+  if (!Number.isFinite(value) || value <= 0) throw new Error(`${name} must be a number above 0 (it is "${text}").`);
+  return value;
+};
+
+export function readConfig(env: NodeJS.ProcessEnv): Config {
+  const databaseUrl = env['DATABASE_URL'] ?? urlFromPg(env);
+  if (!databaseUrl) throw new Error('No database is named: set DATABASE_URL or PGHOST, PGUSER, PGDATABASE.');
+  return {
+    databaseUrl,
+    host: env['WHITE_EMBER_HOST'] ?? '127.0.0.1',
+    port: positive(env['WHITE_EMBER_PORT'], 4730, 'WHITE_EMBER_PORT'),
+    demo: env['WHITE_EMBER_DEMO'] === '1',
+    maxUploadBytes: positive(env['WHITE_EMBER_MAX_UPLOAD_MB'], 256, 'WHITE_EMBER_MAX_UPLOAD_MB') * MEGABYTE,
+    requestsPerMinute: positive(env['WHITE_EMBER_REQUESTS_PER_MINUTE'], 3000, 'WHITE_EMBER_REQUESTS_PER_MINUTE'),
+    signInTriesPer15Min: positive(env['WHITE_EMBER_SIGN_IN_TRIES'], 10, 'WHITE_EMBER_SIGN_IN_TRIES'),
+    ...(env['WHITE_EMBER_WEB'] ? { webFolder: env['WHITE_EMBER_WEB'] } : {}),
+    logLevel: env['WHITE_EMBER_LOG'] ?? 'warn',
+  };
+}
+
+export function urlFromPg(env: NodeJS.ProcessEnv): string | undefined {
+  const { PGHOST, PGPORT, PGUSER, PGPASSWORD, PGDATABASE } = env;
+  if (!PGHOST && !PGDATABASE) return undefined;
+  const user = PGUSER ? `${encodeURIComponent(PGUSER)}${PGPASSWORD ? `:${encodeURIComponent(PGPASSWORD)}` : ''}@` : '';
+  return `postgres://${user}${PGHOST ?? '127.0.0.1'}:${PGPORT ?? '5432'}/${PGDATABASE ?? PGUSER ?? 'postgres'}`;
+}

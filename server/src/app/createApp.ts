@@ -1,0 +1,142 @@
+import { randomBytes } from 'node:crypto';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import multer from 'multer';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { RateLimiterPostgres } from 'rate-limiter-flexible';
+import type { RequestHandler } from 'express';
+import type { DataSource } from 'typeorm';
+import pg from 'pg';
+import { memberOf } from '../people/people.routes.ts';
+import type { Config } from './config.ts';
+import { problemHandler, Refusal } from './problem.ts';
+import { registerRoutes } from './route.ts';
+import { ALL_ROUTES } from './routes.ts';
+import { createSessionLayer, csrfGuard } from './session.ts';
+
+export interface Application {
+  readonly app: Express;
+  readonly close: () => Promise<void>;
+}
+
+/** The secret that signs session cookies, made once and kept in the database, so that all processes share it. */
+async function sessionSecret(db: DataSource): Promise<string> {
+  await db.query(`INSERT INTO setting (name, value) VALUES ('session-secret', $1) ON CONFLICT DO NOTHING`, [
+    randomBytes(32).toString('base64url'),
+  ]);
+  const rows = await db.query<{ value: string }[]>(`SELECT value FROM setting WHERE name = 'session-secret'`);
+  return (rows[0] as { value: string }).value;
+}
+
+/** Few tries for a sign-in name and address together, counted in PostgreSQL so that every process counts alike. */
+async function createSignInLimiter(pool: pg.Pool, tries: number): Promise<RequestHandler> {
+  const limiter = await new Promise<RateLimiterPostgres>((resolve, reject) => {
+    const made = new RateLimiterPostgres(
+      { storeClient: pool, tableName: 'sign_in_try', points: tries, duration: 15 * 60, clearExpiredByTimeout: false },
+      (error) => (error ? reject(error as Error) : resolve(made)),
+    );
+  });
+  return async (req, res, next) => {
+    const name = (req.body as { signInName?: unknown } | undefined)?.signInName;
+    const key = `${req.ip ?? ''} ${typeof name === 'string' ? name.trim().toLowerCase().slice(0, 80) : ''}`;
+    try {
+      await limiter.consume(key);
+    } catch (error) {
+      if (error instanceof Error) throw error;
+      const minutes = Math.ceil((error as { msBeforeNext: number }).msBeforeNext / 60_000);
+      res.setHeader('Retry-After', String(minutes * 60));
+      throw new Refusal(429, 'Too many tries to sign in', `Wait ${minutes} min, then try again.`);
+    }
+    res.on('finish', () => {
+      if (res.statusCode < 400) void limiter.delete(key).catch(() => undefined);
+    });
+    next();
+  };
+}
+
+export async function createApp(db: DataSource, config: Config, log: Logger): Promise<Application> {
+  const app = express();
+  app.disable('x-powered-by');
+  // Behind a TLS proxy on the same machine the client's address and scheme come from its headers.
+  app.set('trust proxy', 'loopback');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          workerSrc: ["'self'", 'blob:'],
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  if (log.isLevelEnabled('info')) app.use(pinoHttp({ logger: log }));
+
+  const limiterPool = new pg.Pool({ connectionString: config.databaseUrl, max: 2, connectionTimeoutMillis: 5000 });
+  limiterPool.on('error', (error) => log.warn({ err: error }, 'limiter connection lost'));
+  const sessions = createSessionLayer(config.databaseUrl, await sessionSecret(db), log);
+  const signInLimiter = await createSignInLimiter(limiterPool, config.signInTriesPer15Min);
+
+  app.use('/api', (_req, res, next) => {
+    res.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  app.use(
+    '/api',
+    rateLimit({
+      windowMs: 60_000,
+      limit: config.requestsPerMinute,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      handler: () => {
+        throw new Refusal(429, 'Too many requests', 'Wait a minute. What was typed is kept and sent again.');
+      },
+    }),
+  );
+  app.use('/api', express.json({ limit: '2mb' }));
+  app.use('/api', sessions.middleware);
+  app.use('/api', csrfGuard);
+
+  registerRoutes(ALL_ROUTES, {
+    app,
+    db,
+    config,
+    uploader: multer({
+      storage: multer.diskStorage({ destination: join(tmpdir()) }),
+      limits: { fileSize: config.maxUploadBytes, files: 1, fields: 2, fieldSize: 100_000 },
+    }).single('file') as unknown as RequestHandler,
+    signInLimiter,
+    memberOf: (req) => memberOf(req, db),
+  });
+  app.use('/api', () => {
+    throw new Refusal(404, 'There is no such address');
+  });
+  if (config.webFolder) serveWeb(app, config.webFolder);
+  app.use(problemHandler(log));
+  return {
+    app,
+    close: async () => {
+      await sessions.close();
+      await limiterPool.end();
+    },
+  };
+}
+
+/** Files with a hash in their name may be kept for ever; the page itself is asked for each time. */
+function serveWeb(app: Express, folder: string): void {
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use(express.static(folder, { index: false, maxAge: 0 }));
+  app.get('/{*path}', (_req, res) => {
+    res.setHeader('Cache-Control', 'no-cache');
+    res.sendFile('index.html', { root: folder });
+  });
+}

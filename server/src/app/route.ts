@@ -1,0 +1,157 @@
+import { createReadStream } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import type { Express, Request, RequestHandler, Response } from 'express';
+import type { DataSource } from 'typeorm';
+import type { z } from 'zod';
+import type { Role } from '@white-ember/core/contract';
+import type { Member } from '../people/member.entity.ts';
+import type { Config } from './config.ts';
+import { invalidInput, Refusal } from './problem.ts';
+
+/** Who may call a route. `public` is said aloud; there is no default. */
+export type Access = 'public' | Role;
+
+const RANK: Record<Role, number> = { viewer: 0, technician: 1, lead: 2 };
+
+export interface Call<P, Q, B> {
+  readonly params: P;
+  readonly query: Q;
+  readonly body: B;
+  readonly req: Request;
+  readonly res: Response;
+  readonly db: DataSource;
+  readonly config: Config;
+}
+
+export interface MemberCall<P, Q, B> extends Call<P, Q, B> {
+  readonly member: Member;
+  /** Every query is scoped by it. */
+  readonly workshopId: string;
+}
+
+export interface UploadedFile {
+  readonly path: string;
+  readonly name: string;
+  readonly sizeBytes: number;
+}
+
+interface RouteBase<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A extends z.ZodType> {
+  readonly method: 'get' | 'post' | 'put' | 'delete';
+  /** Express path, `:name` for parameters. */
+  readonly path: string;
+  readonly summary: string;
+  readonly params?: P;
+  readonly query?: Q;
+  readonly body?: B;
+  /** Schema of the answer; absent for raw streams and empty answers. */
+  readonly answer?: A;
+  readonly status?: number;
+  /** Takes one file as multipart; the handler finds it in `req`. */
+  readonly upload?: boolean;
+  readonly limiter?: 'sign-in';
+}
+
+type Input<T extends z.ZodType | undefined> = T extends z.ZodType ? z.output<T> : undefined;
+
+export interface Route extends RouteBase<z.ZodType, z.ZodType, z.ZodType, z.ZodType> {
+  readonly access: Access;
+  readonly handle: (call: MemberCall<never, never, never>) => Promise<unknown>;
+}
+
+/** Declares a route for signed-in people of at least a role. */
+export function memberRoute<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A extends z.ZodType>(
+  route: RouteBase<P, Q, B, A> & {
+    readonly access: Role;
+    readonly handle: (call: MemberCall<Input<P>, Input<Q>, Input<B>>) => Promise<z.input<A>>;
+  },
+): Route {
+  return route as unknown as Route;
+}
+
+/** Declares a route that needs no session; each of these is a decision. */
+export function publicRoute<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A extends z.ZodType>(
+  route: RouteBase<P, Q, B, A> & {
+    readonly handle: (call: Call<Input<P>, Input<Q>, Input<B>>) => Promise<z.input<A>>;
+  },
+): Route {
+  return { ...route, access: 'public' } as unknown as Route;
+}
+
+export interface Wiring {
+  readonly app: Express;
+  readonly db: DataSource;
+  readonly config: Config;
+  readonly uploader: RequestHandler;
+  readonly signInLimiter: RequestHandler;
+  readonly memberOf: (req: Request) => Promise<Member | undefined>;
+}
+
+function parsed<T extends z.ZodType | undefined>(schema: T, value: unknown, where: string): unknown {
+  if (!schema) return undefined;
+  const result = schema.safeParse(value);
+  if (!result.success) throw invalidInput(result.error, where);
+  return result.data;
+}
+
+export const uploadedFile = (req: Request): UploadedFile => {
+  if (!req.file) throw new Refusal(400, 'No file came with the upload', 'Send one file in the field “file”.');
+  // Multer reads multipart names as Latin-1; browsers send UTF-8.
+  const name = Buffer.from(req.file.originalname, 'latin1').toString('utf8');
+  return { path: req.file.path, name, sizeBytes: req.file.size };
+};
+
+export const fileStream = (file: UploadedFile, chunkBytes: number): ReturnType<typeof createReadStream> =>
+  createReadStream(file.path, { highWaterMark: chunkBytes });
+
+/** Registers routes. The role is checked before any input is looked at, so that nothing leaks by error messages. */
+export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
+  for (const route of routes) {
+    const chain: RequestHandler[] = [];
+    if (route.limiter === 'sign-in') chain.push(wiring.signInLimiter);
+    chain.push(async (req, res, next) => {
+      if (route.access !== 'public') {
+        const member = await wiring.memberOf(req);
+        if (!member) throw new Refusal(401, 'Sign in first');
+        if (RANK[member.role] < RANK[route.access]) {
+          throw new Refusal(403, 'Your role does not allow this', `It needs the role ${route.access}; yours is ${member.role}.`);
+        }
+        res.locals['member'] = member;
+      }
+      next();
+    });
+    if (route.upload) chain.push(wiring.uploader);
+    chain.push(async (req, res) => {
+      try {
+        const member = res.locals['member'] as Member | undefined;
+        const result = await route.handle({
+          params: parsed(route.params, req.params, 'address'),
+          query: parsed(route.query, req.query, 'query'),
+          body: parsed(route.body, route.upload ? uploadFields(req) : req.body, 'body'),
+          req,
+          res,
+          db: wiring.db,
+          config: wiring.config,
+          member,
+          workshopId: member?.workshopId,
+        } as unknown as MemberCall<never, never, never>);
+        if (res.headersSent) return;
+        if (result === undefined) res.status(route.status ?? 204).end();
+        else res.status(route.status ?? 200).json(result);
+      } finally {
+        if (req.file) await rm(req.file.path, { force: true });
+      }
+    });
+    wiring.app[route.method](route.path, ...chain);
+  }
+}
+
+/** Fields of a multipart upload travel as one JSON text, so that they meet the same schemas as any other input. */
+function uploadFields(req: Request): unknown {
+  const text = (req.body as { fields?: unknown } | undefined)?.fields;
+  if (typeof text !== 'string') return {};
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Refusal(400, 'The upload’s fields are not JSON');
+  }
+}

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { customerRoutes } from '../customers/customer.routes.ts';
+import { filterModelRoutes } from '../filters/filterModel.routes.ts';
+import { jobRoutes } from '../jobs/job.routes.ts';
+import { ledgerRoutes } from '../ledger/ledger.routes.ts';
+import { limitsRoutes } from '../limits/limits.routes.ts';
+import { logRoutes } from '../logs/log.routes.ts';
+import { peopleRoutes } from '../people/people.routes.ts';
+import { vehicleRoutes } from '../vehicles/vehicle.routes.ts';
+import { openApiRoute } from './openapi.ts';
+import { publicRoute, type Route } from './route.ts';
+
+const healthRoute = publicRoute({
+  method: 'get',
+  path: '/api/health',
+  summary: 'Whether the server and its database answer',
+  answer: z.object({ ok: z.boolean() }),
+  handle: async ({ db }) => {
+    await db.query('SELECT 1');
+    return { ok: true };
+  },
+});
+
+/** Every route there is. What is not in this list does not exist. */
+export const ALL_ROUTES: readonly Route[] = [
+  healthRoute,
+  openApiRoute(() => ALL_ROUTES),
+  ...peopleRoutes,
+  ...customerRoutes,
+  ...filterModelRoutes,
+  ...vehicleRoutes,
+  ...limitsRoutes,
+  ...jobRoutes,
+  ...ledgerRoutes,
+  ...logRoutes,
+];

@@ -1,0 +1,41 @@
+import { DataSource } from 'typeorm';
+import type { Logger } from 'pino';
+import { CustomerEntity } from '../customers/customer.entity.ts';
+import { FilterModelEntity } from '../filters/filterModel.entity.ts';
+import { JobEntity } from '../jobs/job.entity.ts';
+import { EntryEntity } from '../ledger/entry.entity.ts';
+import { LimitsProfileEntity } from '../limits/limitsProfile.entity.ts';
+import { BlobChunkEntity, BlobEntity, LogEntity } from '../logs/log.entity.ts';
+import { MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
+import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
+import { Ground1732400000000 } from './migrations/1732400000000-Ground.ts';
+
+export const ENTITIES = [
+  WorkshopEntity,
+  MemberEntity,
+  CustomerEntity,
+  FilterModelEntity,
+  VehicleEntity,
+  LimitsProfileEntity,
+  JobEntity,
+  EntryEntity,
+  LogEntity,
+  BlobEntity,
+  BlobChunkEntity,
+];
+
+export const MIGRATIONS = [Ground1732400000000];
+
+export function createDataSource(url: string, log?: Logger): DataSource {
+  return new DataSource({
+    type: 'postgres',
+    url,
+    entities: ENTITIES,
+    migrations: MIGRATIONS,
+    synchronize: false,
+    poolSize: 10,
+    connectTimeoutMS: 5000,
+    // Without a handler a database that goes away would take the process with it.
+    poolErrorHandler: (error: unknown) => log?.warn({ err: error }, 'database connection lost'),
+  });
+}

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { filterModelSchema, newFilterModelSchema, type FilterModel } from '@white-ember/core/contract';
+import { filterCells } from '@white-ember/core/filter';
+import { describeFailure } from '@white-ember/core/quantities';
+import { Refusal } from '../app/problem.ts';
+import { memberRoute, type Route } from '../app/route.ts';
+import { contentHash, insertOnce } from '../database/once.ts';
+import { FilterModelEntity, type FilterModelRow } from './filterModel.entity.ts';
+
+export const toFilterModel = (row: FilterModelRow): FilterModel => ({
+  id: row.id,
+  name: row.name,
+  diameterMm: row.diameterMm,
+  lengthMm: row.lengthMm,
+  cpsi: row.cpsi,
+  wallMm: row.wallMm,
+  material: row.material,
+  basis: row.basis,
+});
+
+export const filterModelRoutes: Route[] = [
+  memberRoute({
+    method: 'get',
+    path: '/api/filters',
+    access: 'viewer',
+    summary: 'Filter models by name',
+    answer: z.array(filterModelSchema),
+    handle: async ({ db, workshopId }) =>
+      (await db.manager.find(FilterModelEntity, { where: { workshopId }, order: { name: 'ASC' } })).map(toFilterModel),
+  }),
+  memberRoute({
+    method: 'post',
+    path: '/api/filters',
+    access: 'technician',
+    summary: 'Add a filter model',
+    body: newFilterModelSchema,
+    answer: filterModelSchema,
+    status: 201,
+    handle: async ({ body, db, workshopId }) => {
+      const cells = filterCells(body);
+      if (!cells.ok) {
+        const { field } = cells.failure;
+        throw new Refusal(400, 'This filter cannot exist', describeFailure(cells.failure), {
+          [field]: describeFailure(cells.failure),
+        });
+      }
+      const { row } = await insertOnce(db.manager, FilterModelEntity, { ...body, workshopId, contentHash: contentHash(body) });
+      return toFilterModel(row);
+    },
+  }),
+];

@@ -1,0 +1,31 @@
+import { EntitySchema } from 'typeorm';
+import type { JobSummary } from '@white-ember/core/contract';
+
+export interface JobRow {
+  id: string;
+  workshopId: string;
+  vehicleId: string;
+  number: number;
+  openedAt: Date;
+  lastEntryAt: Date;
+  entryCount: number;
+  /** Worked out by core on every append; the ledger stays the truth. */
+  summary: JobSummary;
+  contentHash: string;
+}
+
+export const JobEntity = new EntitySchema<JobRow>({
+  name: 'Job',
+  tableName: 'job',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    workshopId: { type: 'uuid', name: 'workshop_id' },
+    vehicleId: { type: 'uuid', name: 'vehicle_id' },
+    number: { type: 'integer' },
+    openedAt: { type: 'timestamptz', name: 'opened_at' },
+    lastEntryAt: { type: 'timestamptz', name: 'last_entry_at' },
+    entryCount: { type: 'integer', name: 'entry_count', default: 0 },
+    summary: { type: 'jsonb' },
+    contentHash: { type: 'text', name: 'content_hash' },
+  },
+});

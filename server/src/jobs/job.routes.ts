@@ -1,0 +1,121 @@
+import { z } from 'zod';
+import { jobListQuerySchema, jobListSchema, jobSchema, newJobSchema, type JobListItem } from '@white-ember/core/contract';
+import { idSchema } from '@white-ember/core/ledger';
+import { DEFAULT_LIMITS } from '@white-ember/core/limits';
+import { deriveJob, summariseJob } from '@white-ember/core/job';
+import { notFound, Refusal } from '../app/problem.ts';
+import { memberRoute, type Route } from '../app/route.ts';
+import { contentHash, insertOnce } from '../database/once.ts';
+import { WorkshopEntity } from '../people/member.entity.ts';
+import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
+import { JobEntity } from './job.entity.ts';
+import { presentJob } from './job.service.ts';
+
+interface ListRow {
+  id: string;
+  number: number;
+  opened_at: Date;
+  last_entry_at: Date;
+  entry_count: number;
+  summary: JobListItem['summary'];
+  plate: string;
+  model: string;
+  customer_name: string | null;
+}
+
+export const jobRoutes: Route[] = [
+  memberRoute({
+    method: 'get',
+    path: '/api/jobs',
+    access: 'viewer',
+    summary: 'Jobs, the latest worked on first: open ones, today’s, or all; `before` pages back',
+    query: jobListQuerySchema,
+    answer: jobListSchema,
+    handle: async ({ query, db, workshopId }) => {
+      const conditions = ['j.workshop_id = $1'];
+      const values: unknown[] = [workshopId];
+      const value = (v: unknown): string => `$${values.push(v)}`;
+      if (query.show === 'open') conditions.push("(j.summary->>'signedOff') = 'false'");
+      if (query.show === 'today') conditions.push("j.last_entry_at >= date_trunc('day', now())");
+      if (query.before) conditions.push(`j.last_entry_at < ${value(query.before)}`);
+      if (query.vehicleId) conditions.push(`j.vehicle_id = ${value(query.vehicleId)}`);
+      if (query.find) {
+        const find = value(`%${query.find.replace(/[\\%_]/g, '\\$&')}%`);
+        conditions.push(`(v.plate ILIKE ${find} OR v.model ILIKE ${find} OR c.name ILIKE ${find})`);
+      }
+      const rows = await db.query<ListRow[]>(
+        `SELECT j.id, j.number, j.opened_at, j.last_entry_at, j.entry_count, j.summary, v.plate, v.model,
+                c.name AS customer_name
+           FROM job j JOIN vehicle v ON v.id = j.vehicle_id LEFT JOIN customer c ON c.id = v.customer_id
+          WHERE ${conditions.join(' AND ')}
+          ORDER BY j.last_entry_at DESC LIMIT ${value(query.limit + 1)}`,
+        values,
+      );
+      const page = rows.slice(0, query.limit);
+      const last = page.at(-1);
+      return {
+        jobs: page.map((row) => ({
+          id: row.id,
+          number: row.number,
+          openedAt: row.opened_at.toISOString(),
+          lastEntryAt: row.last_entry_at.toISOString(),
+          entryCount: row.entry_count,
+          plate: row.plate,
+          model: row.model,
+          summary: row.summary,
+          ...(row.customer_name === null ? {} : { customerName: row.customer_name }),
+        })),
+        ...(rows.length > query.limit && last ? { next: last.last_entry_at.toISOString() } : {}),
+      };
+    },
+  }),
+  memberRoute({
+    method: 'post',
+    path: '/api/jobs',
+    access: 'technician',
+    summary: 'Open a job on a vehicle',
+    body: newJobSchema,
+    answer: jobSchema,
+    status: 201,
+    handle: async ({ body, db, workshopId }) =>
+      db.transaction(async (manager) => {
+        if (!(await manager.existsBy(VehicleEntity, { id: body.vehicleId, workshopId }))) {
+          throw new Refusal(400, 'This vehicle is not known', undefined, { vehicleId: 'is not known' });
+        }
+        // Holding the workshop's row makes numbers run without gaps or twins.
+        const workshop = await manager.findOneOrFail(WorkshopEntity, {
+          where: { id: workshopId },
+          lock: { mode: 'pessimistic_write' },
+        });
+        const openedAt = new Date(body.openedAt);
+        const { created } = await insertOnce(manager, JobEntity, {
+          id: body.id,
+          workshopId,
+          vehicleId: body.vehicleId,
+          number: workshop.nextJobNumber,
+          openedAt,
+          lastEntryAt: openedAt,
+          entryCount: 0,
+          summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS }), Date.now()),
+          contentHash: contentHash(body),
+        });
+        if (created) {
+          await manager.update(WorkshopEntity, { id: workshopId }, { nextJobNumber: workshop.nextJobNumber + 1 });
+        }
+        return presentJob(manager, workshopId, body.id);
+      }),
+  }),
+  memberRoute({
+    method: 'get',
+    path: '/api/jobs/:id',
+    access: 'viewer',
+    summary: 'One job with its whole ledger, vehicle, limits and logs',
+    params: z.object({ id: idSchema }),
+    answer: jobSchema,
+    handle: async ({ params, db, workshopId }) => {
+      const job = await presentJob(db.manager, workshopId, params.id);
+      if (!job) throw notFound('The job');
+      return job;
+    },
+  }),
+];

@@ -1,0 +1,101 @@
+import { createHash } from 'node:crypto';
+import { open } from 'node:fs/promises';
+import { In, type DataSource, type EntityManager } from 'typeorm';
+import { v7 as uuidv7 } from 'uuid';
+import type { Log } from '@white-ember/core/contract';
+import { describeFailure } from '@white-ember/core/quantities';
+import { checkLogBytes } from '@white-ember/core/readings';
+import { notFound, Refusal } from '../app/problem.ts';
+import { fileStream, type UploadedFile } from '../app/route.ts';
+import { contentHash, insertOnce } from '../database/once.ts';
+import { JobEntity } from '../jobs/job.entity.ts';
+import { BlobChunkEntity, BlobEntity, LogEntity, type BlobRow, type LogRow } from './log.entity.ts';
+
+const CHUNK_BYTES = 1024 * 1024;
+const HEAD_BYTES = 65_536;
+
+const toLog = (row: LogRow, blob: BlobRow): Log => ({
+  id: row.id,
+  jobId: row.jobId,
+  fileName: row.fileName,
+  sizeBytes: blob.sizeBytes,
+  sha256: blob.sha256,
+  uploadedAt: row.uploadedAt.toISOString(),
+});
+
+export async function listLogs(manager: EntityManager, workshopId: string, jobId: string): Promise<Log[]> {
+  const rows = await manager.find(LogEntity, { where: { workshopId, jobId }, order: { uploadedAt: 'ASC' } });
+  const blobs = await manager.findBy(BlobEntity, { id: In(rows.map((row) => row.blobId)) });
+  const byId = new Map(blobs.map((blob) => [blob.id, blob]));
+  return rows.flatMap((row) => {
+    const blob = byId.get(row.blobId);
+    return blob ? [toLog(row, blob)] : [];
+  });
+}
+
+/** By content: the same test as the reader's, so that a picture named .csv is refused before anything is stored. */
+async function checkContent(file: UploadedFile): Promise<void> {
+  const handle = await open(file.path);
+  try {
+    const { buffer, bytesRead } = await handle.read(Buffer.alloc(HEAD_BYTES), 0, HEAD_BYTES, 0);
+    const checked = checkLogBytes(buffer.subarray(0, bytesRead));
+    if (!checked.ok) {
+      throw new Refusal(422, 'This file cannot be read as a log', `${describeFailure(checked.failure)}. Nothing was kept.`);
+    }
+  } finally {
+    await handle.close();
+  }
+}
+
+async function sha256Of(file: UploadedFile): Promise<string> {
+  const hash = createHash('sha256');
+  for await (const chunk of fileStream(file, CHUNK_BYTES)) hash.update(chunk as Buffer);
+  return hash.digest('hex');
+}
+
+/** Keeps a recorded file byte for byte, in one transaction: all of it or nothing. */
+export async function storeLog(
+  db: DataSource,
+  target: { workshopId: string; jobId: string; id: string },
+  file: UploadedFile,
+): Promise<Log> {
+  await checkContent(file);
+  const sha256 = await sha256Of(file);
+  const { workshopId, jobId, id } = target;
+  const fileName = file.name.replace(/[\u0000-\u001f<>]/g, '').slice(0, 300) || 'log';
+  return db.transaction(async (manager) => {
+    if (!(await manager.existsBy(JobEntity, { id: jobId, workshopId }))) throw notFound('The job');
+    const hash = contentHash({ jobId, sha256, fileName });
+    const known = await manager.findOneBy(LogEntity, { id });
+    const blob: BlobRow = { id: known?.blobId ?? uuidv7(), workshopId, sizeBytes: file.sizeBytes, sha256 };
+    if (!known) {
+      await manager.insert(BlobEntity, blob);
+      let position = 0;
+      for await (const bytes of fileStream(file, CHUNK_BYTES)) {
+        await manager.insert(BlobChunkEntity, { blobId: blob.id, position, bytes: bytes as Buffer });
+        position++;
+      }
+    }
+    const { row } = await insertOnce(manager, LogEntity, {
+      id,
+      workshopId,
+      jobId,
+      blobId: blob.id,
+      fileName,
+      uploadedAt: new Date(),
+      contentHash: hash,
+    });
+    return toLog(row, blob);
+  });
+}
+
+/** The chunks of a stored file in order, one in memory at a time. */
+export async function* readLogBytes(db: DataSource, workshopId: string, logId: string): AsyncGenerator<Buffer> {
+  const row = await db.manager.findOneBy(LogEntity, { id: logId, workshopId });
+  if (!row) throw notFound('The log');
+  for (let position = 0; ; position++) {
+    const chunk = await db.manager.findOneBy(BlobChunkEntity, { blobId: row.blobId, position });
+    if (!chunk) return;
+    yield chunk.bytes;
+  }
+}

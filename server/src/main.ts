@@ -1,0 +1,35 @@
+import 'reflect-metadata';
+import { createServer } from 'node:http';
+import { pino } from 'pino';
+import { createApp } from './app/createApp.ts';
+import { readConfig } from './app/config.ts';
+import { createDataSource } from './database/dataSource.ts';
+
+/** The server process: stateless beside PostgreSQL. Prints `ready PORT` for whoever started it. */
+const config = readConfig(process.env);
+const log = pino({ level: config.logLevel }, pino.destination(2));
+const db = await createDataSource(config.databaseUrl, log).initialize();
+const { app, close } = await createApp(db, config, log);
+const server = createServer(app);
+server.listen(config.port, config.host, () => {
+  const address = server.address();
+  process.stdout.write(`ready ${typeof address === 'object' && address ? address.port : config.port}\n`);
+});
+server.on('error', (error) => {
+  process.stderr.write(`${error.message}\n`);
+  process.exit(1);
+});
+
+let stopping = false;
+async function stop(): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  server.close();
+  server.closeIdleConnections();
+  setTimeout(() => server.closeAllConnections(), 3000).unref();
+  await close().catch(() => undefined);
+  await db.destroy().catch(() => undefined);
+  process.exit(0);
+}
+process.on('SIGINT', () => void stop());
+process.on('SIGTERM', () => void stop());
