@@ -142,7 +142,12 @@ function evidenceOf(
 
 const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
 
-function headlineOf(verdict: JobVerdict, comparison: Comparison | undefined, has: { before: boolean; after: boolean }): string {
+function headlineOf(
+  verdict: JobVerdict,
+  comparison: Comparison | undefined,
+  proof: Proof | undefined,
+  has: { before: boolean; after: boolean },
+): string {
   const removed = comparison?.removedPercent;
   switch (verdict) {
     case 'proved':
@@ -154,7 +159,7 @@ function headlineOf(verdict: JobVerdict, comparison: Comparison | undefined, has
     case 'worse':
       return `Worse: at equal flow the pressure drop rose by ${percent(removed?.value ?? 0)}`;
     case 'not-proved':
-      return 'Not proved';
+      return proof?.nothingToRemove ? 'Nothing to remove: the filter read good before' : 'Not proved';
     case 'open':
       return !has.before ? 'No before reading yet' : has.after ? 'Not proved' : 'Before is read; after is still to come';
   }
@@ -195,7 +200,7 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     ...(comparison ? { comparison } : {}),
     ...(proof ? { proof } : {}),
     verdict,
-    headline: headlineOf(verdict, comparison, { before: before !== undefined, after: after !== undefined }),
+    headline: headlineOf(verdict, comparison, proof, { before: before !== undefined, after: after !== undefined }),
     evidence,
     dwells: dwellsOf(entries),
     parts: partsOf(entries),

@@ -19,6 +19,8 @@ export interface Judgement {
 
 export interface Proof {
   readonly verdict: Verdict;
+  /** The before reading was good already: no treatment of the filter can be proved, and none was needed. */
+  readonly nothingToRemove: boolean;
   /** What must still be read before more can be said, as sentences. */
   readonly missing: readonly string[];
   readonly reasons: readonly string[];
@@ -110,6 +112,7 @@ export function judgeProof(comparison: Comparison, after: ReadingBody, limits: L
   if (!removedPercent || !equalFlow) {
     return {
       verdict: 'not-proved',
+      nothingToRemove: false,
       missing: comparison.obstacles.length > 0 ? comparison.obstacles : ['A before reading with a pressure above zero.'],
       reasons: [],
       judgements: [],
@@ -122,26 +125,29 @@ export function judgeProof(comparison: Comparison, after: ReadingBody, limits: L
     ...afterJudgements(comparison, limits),
   ];
   const missing = unbelievable(comparison, after, limits);
-  if (missing.length > 0) return { verdict: 'not-proved', missing, reasons: [fall], judgements };
+  if (missing.length > 0) return { verdict: 'not-proved', nothingToRemove: false, missing, reasons: [fall], judgements };
 
   if (removedPercent.high < 0) {
-    return { verdict: 'worse', missing: [], reasons: [fall, 'The pressure rose by more than the readings spread.'], judgements };
+    return { verdict: 'worse', nothingToRemove: false, missing: [], reasons: [fall, 'The pressure rose by more than the readings spread.'], judgements };
   }
   if (removedPercent.low <= 0) {
-    const why = beforeWasGood(comparison, limits)
+    const nothingToRemove = beforeWasGood(comparison, limits);
+    const why = nothingToRemove
       ? 'The before reading was already within its limits: there was nothing to remove from the filter.'
       : 'The difference is not larger than the doubt of the two readings.';
     return {
       verdict: 'not-proved',
-      missing: beforeWasGood(comparison, limits) ? [] : ['Longer holds, or both readings with the zero read at key off.'],
+      nothingToRemove,
+      missing: nothingToRemove ? [] : ['Longer holds, or both readings with the zero read at key off.'],
       reasons: [fall, why],
       judgements,
     };
   }
   const failing = judgements.filter((judgement) => !judgement.holds);
-  if (failing.length === 0) return { verdict: 'proved', missing: [], reasons: [fall], judgements };
+  if (failing.length === 0) return { verdict: 'proved', nothingToRemove: false, missing: [], reasons: [fall], judgements };
   return {
     verdict: 'better',
+    nothingToRemove: false,
     missing: [],
     reasons: [
       fall,

@@ -15,9 +15,13 @@ const meanIn = (recording: Recording, role: ChannelRole, startS: number, endS: n
 
 /** Filter temperature: the mean of before and after the brick where both are there. */
 function filterTemperature(recording: Recording, startS: number, endS: number): number | undefined {
-  const both = [meanIn(recording, 'egt3', startS, endS), meanIn(recording, 'egt4', startS, endS)];
-  return mean(both.filter((value) => value !== undefined && value > -35 && value < 950) as number[]);
+  const both = [meanIn(recording, 'egt3', startS, endS), meanIn(recording, 'egt4', startS, endS)].map(plausibleEgt);
+  return mean(both.filter((value) => value !== undefined));
 }
+
+/** An open or shorted sensor shows the end of its range, which is no temperature. */
+const plausibleEgt = (value: number | undefined): number | undefined =>
+  value !== undefined && value > -35 && value < 950 ? value : undefined;
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
 
@@ -45,6 +49,10 @@ export function windowSample(recording: Recording, window: LogWindow): SteadySam
     ...optional('manifoldMbar', meanIn(recording, 'manifoldPressure', startS, endS), 1),
     ...optional('intakeAirC', meanIn(recording, 'intakeAirTemp', startS, endS), 1),
     ...optional('filterC', filterTemperature(recording, startS, endS), 1),
+    ...optional('egt1C', plausibleEgt(meanIn(recording, 'egt1', startS, endS)), 0),
+    ...optional('egt2C', plausibleEgt(meanIn(recording, 'egt2', startS, endS)), 0),
+    ...optional('egt3C', plausibleEgt(meanIn(recording, 'egt3', startS, endS)), 0),
+    ...optional('egt4C', plausibleEgt(meanIn(recording, 'egt4', startS, endS)), 0),
     ...optional('coolantC', meanIn(recording, 'coolantTemp', startS, endS), 1),
     ...(kind === 'key-off' ? {} : { blocks: blockMeans(recording, startS, endS) }),
   };

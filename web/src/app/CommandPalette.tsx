@@ -1,0 +1,74 @@
+import { Command } from 'cmdk';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Role } from '@white-ember/core/contract';
+import { Sheet } from '../ui/Sheet.tsx';
+import { useJobsQuery } from './api.ts';
+import { preferred } from './preferences.ts';
+import { useAppDispatch, useAppSelector } from './store.ts';
+
+const ITEM = 'px-3 min-h-11 flex items-center gap-3 data-[selected=true]:bg-ink data-[selected=true]:text-paper';
+
+export function CommandPalette({
+  open,
+  onOpenChange,
+  role,
+  onKeys,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  role: Role;
+  onKeys: () => void;
+}) {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const theme = useAppSelector((state) => state.preferences.theme);
+  const [find, setFind] = useState('');
+  const { data } = useJobsQuery({ show: 'all', ...(find ? { find } : {}) }, { skip: !open });
+  const run = (action: () => void) => () => {
+    onOpenChange(false);
+    setFind('');
+    action();
+  };
+  const go = (to: string) => run(() => void navigate(to));
+  const commands: [string, () => void][] = [
+    ['Jobs', go('/jobs')],
+    ['Vehicles', go('/vehicles')],
+    ['Add a vehicle', go('/vehicles/new')],
+    ['Limits', go('/limits')],
+    ...(role === 'lead' ? ([['People', go('/people')]] as [string, () => void][]) : []),
+    [
+      theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)',
+      run(() => dispatch(preferred({ theme: theme === 'bay' ? 'daylight' : 'bay' }))),
+    ],
+    ['Keys', run(onKeys)],
+  ];
+  const wanted = find.toLowerCase();
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="Find">
+      <Command shouldFilter={false} label="Find a job or command">
+        <Command.Input
+          value={find}
+          onValueChange={setFind}
+          placeholder="Plate, vehicle, customer or command"
+          className="input-box mb-2"
+        />
+        <Command.List className="max-h-[50vh] overflow-auto">
+          <Command.Empty className="p-3">Nothing by that name.</Command.Empty>
+          {(data?.jobs ?? []).slice(0, 8).map((job) => (
+            <Command.Item key={job.id} value={job.id} onSelect={go(`/jobs/${job.id}`)} className={ITEM}>
+              <span className="figure-text">{job.plate}</span> job {job.number} · {job.summary.headline}
+            </Command.Item>
+          ))}
+          {commands
+            .filter(([name]) => name.toLowerCase().includes(wanted))
+            .map(([name, action]) => (
+              <Command.Item key={name} value={name} onSelect={action} className={ITEM}>
+                {name}
+              </Command.Item>
+            ))}
+        </Command.List>
+      </Command>
+    </Sheet>
+  );
+}

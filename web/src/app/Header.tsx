@@ -1,0 +1,120 @@
+import { DropdownMenu } from 'radix-ui';
+import { Menu, Search } from 'lucide-react';
+import { NavLink, useNavigate } from 'react-router';
+import type { Member } from '@white-ember/core/contract';
+import { DISTANCE_UNITS, MASS_FLOW_UNITS, PRESSURE_UNITS, TEMPERATURE_UNITS, unitLabel, type Unit } from '@white-ember/core/quantities';
+import { RunningClocks } from '../features/job/RunningClocks.tsx';
+import { WaitingMark } from '../features/ledger/WaitingMark.tsx';
+import { api, useSignOutMutation } from './api.ts';
+import { preferred, type Preferences } from './preferences.ts';
+import { useAppDispatch, useAppSelector } from './store.ts';
+
+export function EmberMark() {
+  return (
+    <svg width="28" height="28" viewBox="0 0 32 32" aria-hidden>
+      <path d="M6 27 13 5h6l7 22h-5.200L16 11.500 11.200 27z" fill="currentColor" />
+      <circle cx="16" cy="23" r="3.400" fill="var(--ember)" />
+    </svg>
+  );
+}
+
+const ITEM = 'px-3 min-h-11 flex items-center gap-3 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-paper cursor-pointer';
+
+const UNIT_CHOICES = [
+  ['pressureUnit', 'Pressure', PRESSURE_UNITS],
+  ['temperatureUnit', 'Temperature', TEMPERATURE_UNITS],
+  ['massFlowUnit', 'Air mass', MASS_FLOW_UNITS],
+  ['distanceUnit', 'Distance', DISTANCE_UNITS],
+] as const satisfies readonly (readonly [keyof Preferences, string, readonly Unit[]])[];
+
+export function Header({ member, onPalette }: { member: Member; onPalette: () => void }) {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const preferences = useAppSelector((state) => state.preferences);
+  const [signOut] = useSignOutMutation();
+  const link = ({ isActive }: { isActive: boolean }): string =>
+    `font-head font-semibold min-h-11 px-2 grid place-items-center ${isActive ? 'border-b-4 border-ember' : 'border-b-4 border-transparent'}`;
+  return (
+    <header className="no-print border-b-2 border-ink flex items-center gap-x-3 px-3 min-h-[46px] shrink-0">
+      <NavLink to="/jobs" className="flex items-center gap-2 font-head font-semibold text-lg shrink-0 min-h-11">
+        <EmberMark />
+        <span className="hidden sm:inline">White Ember</span>
+      </NavLink>
+      <nav aria-label="Views" className="flex gap-1">
+        <NavLink to="/jobs" className={link}>
+          Jobs
+        </NavLink>
+        <NavLink to="/vehicles" className={link}>
+          Vehicles
+        </NavLink>
+        <NavLink to="/limits" className={(state) => `${link(state)} max-sm:hidden`}>
+          Limits
+        </NavLink>
+      </nav>
+      <div className="grow" />
+      <RunningClocks />
+      <WaitingMark />
+      <button className="min-h-11 min-w-11 grid place-items-center" onClick={onPalette} aria-label="Find (Ctrl K)">
+        <Search aria-hidden size={20} />
+      </button>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className="min-h-11 min-w-11 flex items-center gap-2 justify-center" aria-label={`Menu of ${member.name}`}>
+          <span className="max-lg:hidden text-sm">{member.name}</span>
+          <Menu aria-hidden size={22} />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" className="bg-card text-ink border-2 border-ink rounded-sm min-w-64 z-50 py-1 max-h-[90vh] overflow-auto">
+            <DropdownMenu.Label className="px-3 py-2 text-sm text-ink2">
+              {member.name}, {member.role}
+            </DropdownMenu.Label>
+            <DropdownMenu.Item
+              className={ITEM}
+              onSelect={() => dispatch(preferred({ theme: preferences.theme === 'bay' ? 'daylight' : 'bay' }))}
+            >
+              {preferences.theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)'}
+            </DropdownMenu.Item>
+            {UNIT_CHOICES.map(([key, label, units]) => (
+              <DropdownMenu.Sub key={key}>
+                <DropdownMenu.SubTrigger className={ITEM}>
+                  {label}: {unitLabel(preferences[key])}
+                </DropdownMenu.SubTrigger>
+                <DropdownMenu.Portal>
+                  <DropdownMenu.SubContent className="bg-card text-ink border-2 border-ink rounded-sm z-50 py-1">
+                    {units.map((unit) => (
+                      <DropdownMenu.Item key={unit} className={ITEM} onSelect={() => dispatch(preferred({ [key]: unit }))}>
+                        {unitLabel(unit)}
+                      </DropdownMenu.Item>
+                    ))}
+                  </DropdownMenu.SubContent>
+                </DropdownMenu.Portal>
+              </DropdownMenu.Sub>
+            ))}
+            <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/limits')}>
+              Limits
+            </DropdownMenu.Item>
+            {member.role === 'lead' ? (
+              <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/people')}>
+                People
+              </DropdownMenu.Item>
+            ) : null}
+            <DropdownMenu.Separator className="border-t-2 border-rule my-1" />
+            <DropdownMenu.Item
+              className={ITEM}
+              onSelect={() =>
+                void signOut()
+                  .unwrap()
+                  .then(() => {
+                    void navigate('/jobs');
+                    dispatch(api.util.resetApiState());
+                  })
+                  .catch(() => undefined)
+              }
+            >
+              Sign out
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </header>
+  );
+}

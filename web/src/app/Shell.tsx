@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { Outlet, useLocation } from 'react-router';
+import { Toaster } from 'sonner';
+import { SignInPage } from '../features/people/SignInPage.tsx';
+import { Button } from '../ui/Button.tsx';
+import { problemOf, useSessionQuery } from './api.ts';
+import { CommandPalette } from './CommandPalette.tsx';
+import { Header } from './Header.tsx';
+import { KeySheet } from './KeySheet.tsx';
+import { useAppSelector } from './store.ts';
+import { useGlobalKeys } from './useGlobalKeys.ts';
+
+/** The frame of every page: who is signed in, the header with its clocks, and what the keyboard opens. */
+export function Shell() {
+  const session = useSessionQuery();
+  const theme = useAppSelector((state) => state.preferences.theme);
+  const [palette, setPalette] = useState(false);
+  const [keys, setKeys] = useState(false);
+  useGlobalKeys({ palette: () => setPalette(true), keys: () => setKeys(true) });
+  const printed = useLocation().pathname.endsWith('/report');
+
+  if (session.isLoading) return <p className="p-8 font-head text-xl">Opening …</p>;
+  if (!session.data) {
+    const problem = problemOf(session.error);
+    return (
+      <main className="p-8 max-w-xl">
+        <h1 className="text-3xl mb-2">{problem.title}</h1>
+        <p className="mb-4">What was entered on this device is kept and sent when the server is back.</p>
+        <Button weight="main" onClick={() => void session.refetch()}>
+          Try again
+        </Button>
+      </main>
+    );
+  }
+  if (!session.data.member) return <SignInPage session={session.data} />;
+  return (
+    <div className="min-h-dvh flex flex-col">
+      <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-card focus:p-3">
+        Skip to the work
+      </a>
+      <Header member={session.data.member} onPalette={() => setPalette(true)} />
+      <div id="work" className={`grow flex flex-col ${printed ? '' : 'min-h-0'}`}>
+        <Outlet />
+      </div>
+      <CommandPalette open={palette} onOpenChange={setPalette} role={session.data.member.role} onKeys={() => setKeys(true)} />
+      <KeySheet open={keys} onOpenChange={setKeys} />
+      <Toaster position="bottom-right" theme={theme === 'bay' ? 'dark' : 'light'} offset={230} />
+    </div>
+  );
+}

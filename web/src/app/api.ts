@@ -1,0 +1,177 @@
+import {
+  createApi,
+  fetchBaseQuery,
+  type BaseQueryFn,
+  type FetchArgs,
+  type FetchBaseQueryError,
+} from '@reduxjs/toolkit/query/react';
+import type {
+  Customer,
+  FilterModel,
+  Job,
+  JobListItem,
+  LimitsProfile,
+  Log,
+  Member,
+  NewLimitsProfile,
+  NewVehicle,
+  Problem,
+  Role,
+  Session,
+  Vehicle,
+} from '@white-ember/core/contract';
+import type { Entry, NewEntry } from '@white-ember/core/ledger';
+
+let csrfToken: string | undefined;
+
+const raw = fetchBaseQuery({
+  baseUrl: '/api',
+  prepareHeaders: (headers) => {
+    if (csrfToken) headers.set('x-csrf-token', csrfToken);
+    return headers;
+  },
+});
+
+const learnToken = (data: unknown): void => {
+  const token = (data as Partial<Session> | undefined)?.csrfToken;
+  if (token) csrfToken = token;
+};
+
+/** Every write carries the session's token; one that is out of date is fetched anew and the write sent once more. */
+const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (args, api, extra) => {
+  const writes = typeof args !== 'string' && (args.method ?? 'GET') !== 'GET';
+  if (writes && !csrfToken) learnToken((await raw('/session', api, extra)).data);
+  let result = await raw(args, api, extra);
+  if (writes && result.error?.status === 403 && problemOf(result.error).title === 'The page is out of date') {
+    learnToken((await raw('/session', api, extra)).data);
+    result = await raw(args, api, extra);
+  }
+  learnToken(result.data);
+  return result;
+};
+
+/** What a failed request says to a person: what was wrong, and where. */
+export function problemOf(error: unknown): Problem {
+  const { status, data } = (error ?? {}) as FetchBaseQueryError;
+  if (typeof data === 'object' && data !== null && 'title' in data) return data as Problem;
+  if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR' || status === undefined || status === 'CUSTOM_ERROR') {
+    return {
+      type: 'about:blank',
+      status: 0,
+      title: 'The server cannot be reached',
+      detail: 'What you typed is kept on this device.',
+    };
+  }
+  return { type: 'about:blank', status: typeof status === 'number' ? status : 0, title: 'The server gave no clear answer' };
+}
+
+export interface JobList {
+  readonly jobs: readonly JobListItem[];
+  readonly next?: string;
+}
+
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery,
+  tagTypes: ['Session', 'Jobs', 'Job', 'Vehicles', 'Filters', 'Customers', 'Limits', 'Members'],
+  refetchOnReconnect: true,
+  endpoints: (build) => ({
+    session: build.query<Session, void>({ query: () => '/session', providesTags: ['Session'] }),
+    signIn: build.mutation<Session, { signInName: string; password: string }>({
+      query: (body) => ({ url: '/session', method: 'POST', body }),
+      invalidatesTags: ['Session'],
+    }),
+    demoSignIn: build.mutation<Session, { signInName: string }>({
+      query: (body) => ({ url: '/session/demo', method: 'POST', body }),
+      invalidatesTags: ['Session'],
+    }),
+    signOut: build.mutation<void, void>({
+      query: () => ({ url: '/session', method: 'DELETE' }),
+    }),
+    firstRun: build.mutation<
+      Session,
+      { workshopId: string; memberId: string; workshopName: string; name: string; signInName: string; password: string }
+    >({ query: (body) => ({ url: '/first-run', method: 'POST', body }), invalidatesTags: ['Session'] }),
+    members: build.query<Member[], void>({ query: () => '/members', providesTags: ['Members'] }),
+    addMember: build.mutation<Member, { id: string; name: string; signInName: string; password: string; role: Role }>({
+      query: (body) => ({ url: '/members', method: 'POST', body }),
+      invalidatesTags: ['Members'],
+    }),
+    jobs: build.query<JobList, { show: string; find?: string; vehicleId?: string }>({
+      query: (params) => ({ url: '/jobs', params }),
+      providesTags: ['Jobs'],
+    }),
+    job: build.query<Job, string>({
+      query: (id) => `/jobs/${id}`,
+      providesTags: (_result, _error, id) => [{ type: 'Job', id }],
+    }),
+    openJob: build.mutation<Job, { id: string; vehicleId: string; openedAt: string }>({
+      query: (body) => ({ url: '/jobs', method: 'POST', body }),
+      invalidatesTags: ['Jobs'],
+    }),
+    appendEntry: build.mutation<Entry, { jobId: string; entry: NewEntry }>({
+      query: ({ jobId, entry }) => ({ url: `/jobs/${jobId}/entries`, method: 'POST', body: entry }),
+      invalidatesTags: ['Jobs'],
+    }),
+    uploadLog: build.mutation<Log, { jobId: string; id: string; file: File }>({
+      query: ({ jobId, id, file }) => {
+        const form = new FormData();
+        form.set('fields', JSON.stringify({ id }));
+        form.set('file', file);
+        return { url: `/jobs/${jobId}/logs`, method: 'POST', body: form };
+      },
+    }),
+    vehicles: build.query<Vehicle[], { find?: string }>({
+      query: (params) => ({ url: '/vehicles', params }),
+      providesTags: ['Vehicles'],
+    }),
+    vehicle: build.query<Vehicle, string>({ query: (id) => `/vehicles/${id}`, providesTags: ['Vehicles'] }),
+    addVehicle: build.mutation<Vehicle, NewVehicle>({
+      query: (body) => ({ url: '/vehicles', method: 'POST', body }),
+      invalidatesTags: ['Vehicles'],
+    }),
+    changeVehicle: build.mutation<Vehicle, { id: string; body: Omit<NewVehicle, 'id'> & { revision: number } }>({
+      query: ({ id, body }) => ({ url: `/vehicles/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Vehicles', 'Job', 'Jobs'],
+    }),
+    filters: build.query<FilterModel[], void>({ query: () => '/filters', providesTags: ['Filters'] }),
+    addFilter: build.mutation<FilterModel, FilterModel>({
+      query: (body) => ({ url: '/filters', method: 'POST', body }),
+      invalidatesTags: ['Filters'],
+    }),
+    customers: build.query<Customer[], void>({ query: () => '/customers', providesTags: ['Customers'] }),
+    addCustomer: build.mutation<Customer, Customer>({
+      query: (body) => ({ url: '/customers', method: 'POST', body }),
+      invalidatesTags: ['Customers'],
+    }),
+    limits: build.query<LimitsProfile[], void>({ query: () => '/limits', providesTags: ['Limits'] }),
+    setLimits: build.mutation<LimitsProfile, NewLimitsProfile>({
+      query: (body) => ({ url: '/limits', method: 'POST', body }),
+      invalidatesTags: ['Limits', 'Job', 'Jobs'],
+    }),
+  }),
+});
+
+export const {
+  useSessionQuery,
+  useSignInMutation,
+  useDemoSignInMutation,
+  useSignOutMutation,
+  useFirstRunMutation,
+  useMembersQuery,
+  useAddMemberMutation,
+  useJobsQuery,
+  useJobQuery,
+  useOpenJobMutation,
+  useUploadLogMutation,
+  useVehiclesQuery,
+  useVehicleQuery,
+  useAddVehicleMutation,
+  useChangeVehicleMutation,
+  useFiltersQuery,
+  useAddFilterMutation,
+  useCustomersQuery,
+  useAddCustomerMutation,
+  useLimitsQuery,
+  useSetLimitsMutation,
+} = api;

@@ -1,0 +1,50 @@
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import { preferred } from './preferences.ts';
+import { store } from './store.ts';
+
+export const KEYS: readonly (readonly [string, string])[] = [
+  ['Ctrl or ⌘ K', 'Find a job, a view, a command'],
+  ['?', 'This sheet'],
+  ['G then J', 'Jobs'],
+  ['G then V', 'Vehicles'],
+  ['G then L', 'Limits'],
+  ['T', 'Daylight or Bay'],
+  ['1 … 8', 'On a job: work at that stage'],
+  ['Escape', 'Close what is open'],
+];
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+const GO: Record<string, string> = { j: '/jobs', v: '/vehicles', l: '/limits' };
+const CHORD_MS = 1200;
+
+/** Keys that work on every page while nobody types. */
+export function useGlobalKeys(actions: { palette: () => void; keys: () => void }): void {
+  const navigate = useNavigate();
+  useEffect(() => {
+    let goSince = 0;
+    const onKey = (event: KeyboardEvent): void => {
+      const key = event.key.toLowerCase();
+      if ((event.ctrlKey || event.metaKey) && key === 'k') {
+        event.preventDefault();
+        actions.palette();
+        return;
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      const target = GO[key];
+      if (Date.now() - goSince < CHORD_MS && target) {
+        goSince = 0;
+        void navigate(target);
+      } else if (key === 'g') goSince = Date.now();
+      else if (event.key === '?') actions.keys();
+      else if (key === 't') {
+        const { theme } = store.getState().preferences;
+        store.dispatch(preferred({ theme: theme === 'bay' ? 'daylight' : 'bay' }));
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [actions, navigate]);
+}

@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { entriesOfKind, PART_STATES, type PartId, type PartState } from '@white-ember/core/ledger';
+import type { StageProps } from '../job/StageWork.tsx';
+import { useAddEntry } from '../job/useAddEntry.ts';
+import { PART_LABELS } from '../line/partLabels.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { STATE_WORDS, StateMark } from '../../ui/StateMark.tsx';
+
+/** What was found at each part; a part is chosen here or by tapping it on the line. */
+export function ChecksPanel({ open, canEnter, part }: StageProps & { part: PartId | undefined }) {
+  const { vehicle, derived, job } = open;
+  const [chosen, setChosen] = useState<PartId>(part ?? 'dp-sensor');
+  const [state, setState] = useState<PartState>('sound');
+  const [shownPart, setShownPart] = useState(part);
+  if (part && part !== shownPart) {
+    setShownPart(part);
+    setChosen(part);
+  }
+  const addEntry = useAddEntry(job.id);
+  const form = useForm({ defaultValues: { why: '' } });
+  const [problem, setProblem] = useState<string>();
+  const found = entriesOfKind(derived.entries, 'part-state').filter((entry) => entry.body.part === chosen);
+  const submit = form.handleSubmit(async ({ why }) => {
+    const wrong = await addEntry({ kind: 'part-state', part: chosen, state, why });
+    setProblem(wrong?.['why']);
+    if (!wrong) form.reset();
+  });
+  return (
+    <div className="grid gap-6 xl:grid-cols-2">
+      <section className="grid gap-4 content-start">
+        <h2 className="text-2xl">Checks</h2>
+        {canEnter ? (
+          <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+            <Field label="Part">
+              <select className="input-box" value={chosen} onChange={(event) => setChosen(event.target.value as PartId)}>
+                {vehicle.fitted.map((id) => (
+                  <option key={id} value={id}>
+                    {PART_LABELS[id]}
+                  </option>
+                ))}
+              </select>
+            </Field>
+            <fieldset>
+              <legend className="mb-1">Found</legend>
+              <div className="grid grid-cols-2 sm:grid-cols-3 gap-2">
+                {PART_STATES.filter((s) => s !== 'not-looked-at').map((s) => (
+                  <label
+                    key={s}
+                    className={`flex items-center gap-2 min-h-11 px-3 border-2 rounded-sm ${state === s ? 'border-ink bg-card font-bold' : 'border-rule'}`}
+                  >
+                    <input type="radio" name="state" className="sr-only" checked={state === s} onChange={() => setState(s)} />
+                    <StateMark state={s} />
+                    {STATE_WORDS[s]}
+                  </label>
+                ))}
+              </div>
+            </fieldset>
+            <Field label="How you know" hint="A figure with its unit says most" error={problem}>
+              <textarea className="input-box" rows={2} {...form.register('why')} />
+            </Field>
+            <Button type="submit" weight="main">
+              Enter for {PART_LABELS[chosen]}
+            </Button>
+          </form>
+        ) : null}
+        {found.length > 0 ? (
+          <ul className="border-t-2 border-ink">
+            {found.map((entry) => (
+              <li key={entry.id} className="py-2 border-b-2 border-rule flex gap-2">
+                <StateMark state={entry.body.state} />
+                <span>
+                  {entry.body.why}
+                  <span className="block text-sm text-ink2">
+                    {entry.authorName}, {new Date(entry.deviceTime).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}
+                  </span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        ) : null}
+      </section>
+      <section>
+        <h2 className="text-2xl mb-2">Along the line</h2>
+        <ul className="border-t-2 border-ink">
+          {vehicle.fitted.map((id) => {
+            const status = derived.parts.get(id);
+            return (
+              <li key={id} className="border-b-2 border-rule">
+                <button className="flex gap-3 min-h-11 items-center text-left w-full" onClick={() => setChosen(id)}>
+                  <StateMark state={status?.state ?? 'not-looked-at'} />
+                  <span className="font-bold w-44 shrink-0">{PART_LABELS[id]}</span>
+                  <span className="text-sm text-ink2">{status?.why ?? 'not looked at'}</span>
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+      </section>
+    </div>
+  );
+}

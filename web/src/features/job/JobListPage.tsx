@@ -1,0 +1,120 @@
+import { format, isToday } from 'date-fns';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { JobListItem } from '@white-ember/core/contract';
+import { STAGE_LABELS, type Stage } from '@white-ember/core/job';
+import { problemOf, useJobsQuery, useSessionQuery } from '../../app/api.ts';
+import { Button } from '../../ui/Button.tsx';
+import { ProblemNotice } from '../../ui/Notice.tsx';
+import { useNow } from '../../ui/useNow.ts';
+import { OpenJobSheet } from './OpenJobSheet.tsx';
+import { StageStrip } from './StageStrip.tsx';
+
+const VIEWS = [
+  ['open', 'Open'],
+  ['today', 'Worked on today'],
+  ['all', 'All'],
+] as const;
+
+export function JobListPage() {
+  const [params, setParams] = useSearchParams();
+  const show = params.get('show') ?? 'open';
+  const find = params.get('find') ?? '';
+  const [opening, setOpening] = useState(false);
+  const session = useSessionQuery();
+  const jobs = useJobsQuery({ show, ...(find ? { find } : {}) });
+  const canWork = session.data?.member?.role !== 'viewer';
+  const change = (key: string, value: string): void => {
+    const next = new URLSearchParams(params);
+    if (value) next.set(key, value);
+    else next.delete(key);
+    setParams(next, { replace: true });
+  };
+  const list = jobs.data?.jobs ?? [];
+  return (
+    <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto">
+      <div className="flex flex-wrap items-end gap-4 mb-5">
+        <div className="grow">
+          <h1 className="text-3xl">Jobs</h1>
+          <p className="text-ink2">
+            {format(new Date(), 'EEEE d MMMM')}, {session.data?.workshop?.name}
+          </p>
+        </div>
+        {canWork ? (
+          <Button weight="main" onClick={() => setOpening(true)}>
+            Open a job
+          </Button>
+        ) : null}
+      </div>
+      <div className="flex flex-wrap gap-3 mb-4 items-center">
+        <div role="group" aria-label="Which jobs" className="flex border-2 border-ink rounded-sm">
+          {VIEWS.map(([value, label]) => (
+            <button
+              key={value}
+              aria-pressed={show === value}
+              className={`px-4 min-h-11 font-head font-semibold ${show === value ? 'bg-ink text-paper' : ''}`}
+              onClick={() => change('show', value)}
+            >
+              {label}
+            </button>
+          ))}
+        </div>
+        <input
+          className="input-box max-w-80"
+          type="search"
+          aria-label="Find by plate, vehicle or customer"
+          placeholder="Plate, vehicle or customer"
+          value={find}
+          onChange={(event) => change('find', event.target.value)}
+        />
+      </div>
+      {jobs.error ? <ProblemNotice problem={problemOf(jobs.error)} /> : null}
+      {list.length === 0 && jobs.isSuccess ? (
+        <div className="border-2 border-ink p-6">
+          <p className="text-xl font-head font-semibold mb-3">{find ? 'No job by that name.' : 'No jobs here.'}</p>
+          {canWork ? <Button onClick={() => setOpening(true)}>Open the first one</Button> : null}
+        </div>
+      ) : null}
+      <ul className="border-t-2 border-ink">
+        {list.map((job) => (
+          <JobRow key={job.id} job={job} />
+        ))}
+      </ul>
+      {jobs.data?.next ? <p className="py-4 text-ink2">Older jobs are found by plate, vehicle or customer.</p> : null}
+      <OpenJobSheet open={opening} onOpenChange={setOpening} />
+    </main>
+  );
+}
+
+function JobRow({ job }: { job: JobListItem }) {
+  const now = useNow(30_000);
+  const last = new Date(job.lastEntryAt);
+  const dwell = job.summary.dwellUntil ? Date.parse(job.summary.dwellUntil) - now : undefined;
+  return (
+    <li className="border-b-2 border-rule">
+      <Link
+        to={`/jobs/${job.id}`}
+        className="grid gap-x-6 gap-y-1 py-3 px-2 hover:bg-card grid-cols-[1fr_auto] md:grid-cols-[13rem_1fr_13rem_7rem] items-center"
+      >
+        <span>
+          <span className="figure-text text-xl block">{job.plate}</span>
+          <span className="text-sm text-ink2">{job.model}</span>
+        </span>
+        <span className="max-md:row-start-2 max-md:col-span-2">
+          <span className="font-bold">{job.summary.headline}</span>
+          <span className="block text-sm text-ink2">
+            {job.customerName ? `${job.customerName} · ` : ''}job {job.number} · {job.entryCount} entries
+          </span>
+        </span>
+        <span className="max-md:row-start-3">
+          <StageStrip stage={job.summary.stage} />
+          <span className="text-sm text-ink2">
+            {job.summary.signedOff ? 'Signed off' : (STAGE_LABELS[job.summary.stage as Stage] ?? '')}
+            {dwell !== undefined && dwell > 0 ? ` · dwell ${Math.ceil(dwell / 60_000)} min left` : ''}
+          </span>
+        </span>
+        <span className="text-sm text-ink2 text-right">{isToday(last) ? format(last, 'HH:mm') : format(last, 'd MMM yyyy')}</span>
+      </Link>
+    </li>
+  );
+}

@@ -1,0 +1,114 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { STAGES, type Stage, stageOf } from '@white-ember/core/job';
+import { entriesOfKind, type Entry, type PartId } from '@white-ember/core/ledger';
+import { problemOf, useSessionQuery } from '../../app/api.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { ProblemNotice } from '../../ui/Notice.tsx';
+import { spacedNumber } from '../../ui/format.ts';
+import { ExhaustLine } from '../line/ExhaustLine.tsx';
+import { Tape } from '../tape/Tape.tsx';
+import { EntrySheet } from '../ledger/EntrySheet.tsx';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { StageWork } from './StageWork.tsx';
+import { useJob, type OpenJob } from './useJob.ts';
+import { WhatWeKnow } from './WhatWeKnow.tsx';
+
+const isStage = (text: string | null): text is Stage => STAGES.some((stage) => stage === text);
+
+export function JobPage() {
+  const { jobId = '' } = useParams();
+  const { open, error } = useJob(jobId);
+  if (error) {
+    return (
+      <main className="p-6 max-w-xl">
+        <ProblemNotice problem={problemOf(error)} />
+        <Link to="/jobs" className="underline font-head font-semibold mt-4 inline-block">
+          Go to the jobs
+        </Link>
+      </main>
+    );
+  }
+  if (!open) return <p className="p-6 font-head text-xl">Opening the job …</p>;
+  return <OpenJobPage open={open} />;
+}
+
+/** Where on top (the line), when below (the tape), what now in the middle, why at the right. */
+function OpenJobPage({ open }: { open: OpenJob }) {
+  const { derived, vehicle, job, waiting } = open;
+  const [params, setParams] = useSearchParams();
+  const [entry, setEntry] = useState<Entry | undefined>(undefined);
+  const session = useSessionQuery();
+  const distanceUnit = useAppSelector((state) => state.preferences.distanceUnit);
+  const asked = params.get('stage');
+  const stage: Stage = isStage(asked) ? asked : derived.stage;
+  const part = (params.get('part') ?? undefined) as PartId | undefined;
+  const go = useCallback(
+    (next: Stage, withPart?: PartId) => setParams({ stage: next, ...(withPart ? { part: withPart } : {}) }),
+    [setParams],
+  );
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)) return;
+      const next = STAGES[Number(event.key) - 1];
+      if (next) go(next);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [go]);
+  const distance = useMemo(
+    () => entriesOfKind(derived.entries, 'complaint').at(-1)?.body.distanceKm,
+    [derived.entries],
+  );
+  const canWork = session.data?.member?.role !== 'viewer';
+  const canEnter = canWork && (!derived.signedOff || stage === 'hand-over');
+  return (
+    <div className="grow flex flex-col lg:h-[calc(100dvh-48px)] lg:min-h-[640px]">
+      <section aria-label="Line" className="bg-card border-b-2 border-rule shrink-0">
+        <div className="px-3 sm:px-4 pt-1.5 flex flex-wrap gap-x-4 items-baseline">
+          <h1 className="text-xl leading-tight">{vehicle.plate}</h1>
+          <p className="text-sm sm:text-base">
+            <Link to={`/vehicles/${vehicle.id}`} className="underline underline-offset-4 decoration-1">
+              {vehicle.model}
+            </Link>
+            {distance === undefined
+              ? ''
+              : ` · ${spacedNumber(fromBase(distance, distanceUnit))} ${unitLabel(distanceUnit)}`}
+            {` · job ${job.number}`}
+            {derived.signedOff ? ' · signed off' : ''}
+          </p>
+          <p className="text-sm text-ink2 max-md:hidden">
+            {vehicle.filter
+              ? `${vehicle.filter.name}, ${vehicle.filter.diameterMm} × ${vehicle.filter.lengthMm} mm, ${vehicle.filter.basis}`
+              : 'Filter size not known'}
+          </p>
+        </div>
+        <div className="overflow-x-auto px-1" tabIndex={0} role="group" aria-label="Exhaust line, scrolls sideways">
+          <ExhaustLine vehicle={vehicle} derived={derived} selected={part} onPart={(id) => go('checks', id)} />
+        </div>
+      </section>
+      <div className="grow min-h-0 grid lg:grid-cols-[1fr_20rem]">
+        <main className="min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
+          <StageWork key={stage} open={open} stage={stage} part={part} canEnter={canEnter} onStage={go} />
+        </main>
+        <aside className="bg-card border-l-2 border-rule min-h-0 lg:overflow-auto p-4 max-lg:border-t-2" aria-label="What we know" tabIndex={0}>
+          <WhatWeKnow open={open} onStage={go} canWork={canWork} />
+        </aside>
+      </div>
+      <Tape
+        derived={derived}
+        stage={stage}
+        waiting={waiting}
+        selected={entry?.id}
+        onStage={go}
+        onEntry={(chosen) => {
+          setEntry(chosen);
+          const its = stageOf(chosen);
+          if (its) go(its);
+        }}
+      />
+      <EntrySheet entry={entry} job={job} canWork={canWork} onClose={() => setEntry(undefined)} />
+    </div>
+  );
+}

@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { v7 as uuidv7 } from 'uuid';
+import { problemOf, useOpenJobMutation, useVehiclesQuery } from '../../app/api.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { ProblemNotice } from '../../ui/Notice.tsx';
+import { Sheet } from '../../ui/Sheet.tsx';
+
+/** Choose the vehicle by plate, or add it; the job opens on it. */
+export function OpenJobSheet({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const [find, setFind] = useState('');
+  const vehicles = useVehiclesQuery(find ? { find } : {}, { skip: !open });
+  const [openJob, state] = useOpenJobMutation();
+  const navigate = useNavigate();
+  const start = async (vehicleId: string): Promise<void> => {
+    const made = await openJob({ id: uuidv7(), vehicleId, openedAt: new Date().toISOString() });
+    if (made.data) void navigate(`/jobs/${made.data.id}?stage=intake`);
+  };
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="Open a job">
+      <Field label="Plate or vehicle">
+        <input className="input-box" value={find} onChange={(event) => setFind(event.target.value)} autoComplete="off" />
+      </Field>
+      <ul className="my-3 border-t-2 border-ink max-h-[40vh] overflow-auto" aria-label="Vehicles">
+        {(vehicles.data ?? []).map((vehicle) => (
+          <li key={vehicle.id} className="border-b-2 border-rule">
+            <button
+              className="w-full text-left min-h-14 px-2 hover:bg-card flex items-baseline gap-3"
+              disabled={state.isLoading}
+              onClick={() => void start(vehicle.id)}
+            >
+              <span className="figure-text text-lg">{vehicle.plate}</span>
+              <span>{vehicle.model}</span>
+              <span className="text-sm text-ink2">{vehicle.customer?.name}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
+      <Button
+        onClick={() => void navigate(`/vehicles/new?then=job${find ? `&plate=${encodeURIComponent(find)}` : ''}`)}
+        className="w-full"
+      >
+        Add a vehicle
+      </Button>
+    </Sheet>
+  );
+}

@@ -1,0 +1,127 @@
+import type { ReactNode } from 'react';
+import type { Evidence, Stage } from '@white-ember/core/job';
+import type { Comparison } from '@white-ember/core/proof';
+import { useAppSelector } from '../../app/store.ts';
+import { withUnit } from '../../ui/format.ts';
+import { StateMark } from '../../ui/StateMark.tsx';
+import type { OpenJob } from './useJob.ts';
+
+const EVIDENCE_MARK = { shown: 'sound', open: 'not-looked-at', failed: 'failed' } as const;
+
+const WHERE: Record<Evidence['id'], Stage> = {
+  before: 'baseline',
+  after: 'prove',
+  'equal-flow': 'prove',
+  drive: 'prove',
+  'no-codes': 'prove',
+  'power-limit': 'prove',
+};
+
+const NEXT: Record<Evidence['id'], { title: string; why: string }> = {
+  before: { title: 'Take the before reading', why: 'Key off, idle and a hold; without it nothing can be proved later.' },
+  after: { title: 'Take the after reading', why: 'At the same speeds as before, warm, on the plateau.' },
+  'equal-flow': { title: 'Look at why it is not proved', why: 'The reasons stand beside the verdict.' },
+  drive: { title: 'Drive it', why: 'A light that is off is no proof; soot and codes show on the road.' },
+  'no-codes': { title: 'Scan again after the drive', why: 'Codes made by unplugging parts are cleared first.' },
+  'power-limit': { title: 'See whether full power is back', why: 'On the drive.' },
+};
+
+/** Beside every stage: what the readings say, what is still to show, and the one thing to do next. */
+export function WhatWeKnow({ open, onStage, canWork }: { open: OpenJob; onStage: (stage: Stage) => void; canWork: boolean }) {
+  const { derived } = open;
+  const next = derived.evidence.find((item) => item.state !== 'shown');
+  const doubtful = [...derived.parts].filter(([, status]) => status.state === 'doubtful' || status.state === 'failed');
+  return (
+    <div className="grid gap-5 content-start">
+      <section>
+        <h2 className="text-lg mb-2">What the readings say</h2>
+        <ReadingFacts open={open} />
+      </section>
+      <section>
+        <h2 className="text-lg mb-1">Still to show</h2>
+        <ul className="divide-y-2 divide-rule">
+          {derived.evidence.map((item) => (
+            <li key={item.id} className="py-1.5 flex gap-2 items-start text-[15px] leading-snug">
+              <StateMark state={EVIDENCE_MARK[item.state]} size={18} />
+              <span>
+                {item.text}
+                <span className="sr-only">: {item.state}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {next && canWork && !derived.signedOff ? (
+        <button className="border-2 border-ink p-3 text-left bg-paper" onClick={() => onStage(WHERE[next.id])}>
+          <span className="text-sm text-ink2 block">Worth doing next</span>
+          <span className="font-head font-semibold text-lg block">{NEXT[next.id].title}</span>
+          <span className="text-sm text-ink2">{NEXT[next.id].why}</span>
+        </button>
+      ) : null}
+      {doubtful.length > 0 ? (
+        <section>
+          <h2 className="text-lg mb-1">Open on the line</h2>
+          <ul className="grid gap-2">
+            {doubtful.map(([part, status]) => (
+              <li key={part} className="flex gap-2 text-[15px] leading-snug">
+                <StateMark state={status.state} size={18} />
+                <span>
+                  <b>{part.replaceAll('-', ' ')}</b>: {status.why}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+    </div>
+  );
+}
+
+function ReadingFacts({ open }: { open: OpenJob }) {
+  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+  const { derived, limits } = open;
+  const { comparison } = derived;
+  const facts: ReactNode[] = [];
+  if (comparison?.restrictionBefore) facts.push(<Ratio key="rb" name="Before" value={comparison.restrictionBefore} limit={limits.restrictionGoodRatio} />);
+  if (comparison?.restrictionAfter) facts.push(<Ratio key="ra" name="After" value={comparison.restrictionAfter} limit={limits.restrictionGoodRatio} />);
+  if (comparison?.sootAfter) {
+    facts.push(
+      <Fact key="soot" name="Soot by pressure, after" value={`${comparison.sootAfter.sootG.toFixed(0)} g`}>
+        {comparison.sootAfter.lowG.toFixed(0)}–{comparison.sootAfter.highG.toFixed(0)} g if there is no ash · good to {limits.sootAfterCleanG} g
+      </Fact>,
+    );
+  }
+  if (facts.length > 0) return <ul className="grid gap-2">{facts}</ul>;
+  const reading = derived.before ?? derived.after;
+  if (!reading) return <p className="text-ink2">Nothing has been read yet.</p>;
+  return (
+    <ul className="grid gap-1">
+      {reading.body.samples.map((sample, i) => (
+        <li key={i} className="flex justify-between">
+          <span>{sample.kind === 'hold' ? `${Math.round(sample.rpm)} rpm` : sample.kind}</span>
+          <span className="figure-text">{withUnit(sample.dpMbar, pressureUnit)}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Ratio({ name, value, limit }: { name: string; value: NonNullable<Comparison['restrictionAfter']>; limit: number }) {
+  return (
+    <Fact name={`${name}: restriction`} value={`${value.value.toFixed(1)} × clean`}>
+      {value.low.toFixed(1)}–{value.high.toFixed(1)} · good to {limit} ×
+    </Fact>
+  );
+}
+
+function Fact({ name, value, children }: { name: string; value: string; children: ReactNode }) {
+  return (
+    <li>
+      <p className="flex justify-between gap-3 items-baseline">
+        <span className="font-bold">{name}</span>
+        <span className="figure-text text-lg whitespace-nowrap">{value}</span>
+      </p>
+      <p className="text-sm text-ink2">{children}</p>
+    </li>
+  );
+}

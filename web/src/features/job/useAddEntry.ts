@@ -1,0 +1,37 @@
+import { useCallback } from 'react';
+import { toast } from 'sonner';
+import { entryFigure } from '@white-ember/core/job';
+import { entryBodySchema, type EntryBody, type NewEntry } from '@white-ember/core/ledger';
+import { useAppDispatch } from '../../app/store.ts';
+import { addEntry } from '../ledger/outbox.ts';
+
+export type AddEntry = (body: EntryBody, supersedes?: string) => Promise<Record<string, string> | undefined>;
+
+const spoken = (body: EntryBody): string => {
+  const figure = entryFigure({ body });
+  return `${figure.charAt(0).toUpperCase()}${figure.slice(1)}: entered`;
+};
+
+/** Checks an entry by the ledger's own schema, keeps it and offers to take it back. Resolves to what is wrong, by field. */
+export function useAddEntry(jobId: string): AddEntry {
+  const dispatch = useAppDispatch();
+  return useCallback(
+    async (body, supersedes) => {
+      const parsed = entryBodySchema.safeParse(body);
+      if (!parsed.success) {
+        return Object.fromEntries(parsed.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
+      }
+      const entry: NewEntry = await dispatch(addEntry({ jobId, body: parsed.data, ...(supersedes ? { supersedes } : {}) })).unwrap();
+      if (body.kind !== 'caution-acknowledged' && body.kind !== 'withdrawn') {
+        toast(spoken(parsed.data), {
+          action: {
+            label: 'Undo',
+            onClick: () => void dispatch(addEntry({ jobId, body: { kind: 'withdrawn', why: 'Taken back at once' }, supersedes: entry.id })),
+          },
+        });
+      }
+      return undefined;
+    },
+    [dispatch, jobId],
+  );
+}

@@ -1,0 +1,59 @@
+import { useMemo } from 'react';
+import type { Job, Vehicle } from '@white-ember/core/contract';
+import { deriveJob, type DerivedJob, type JobFacts } from '@white-ember/core/job';
+import type { Entry } from '@white-ember/core/ledger';
+import { DEFAULT_LIMITS, resolveLimits, type Limits } from '@white-ember/core/limits';
+import { useJobQuery, useSessionQuery } from '../../app/api.ts';
+import { useAppSelector } from '../../app/store.ts';
+
+export interface OpenJob {
+  readonly job: Job;
+  readonly vehicle: Vehicle;
+  readonly limits: Limits;
+  readonly derived: DerivedJob;
+  /** Ids of entries that are on this device only, so far. */
+  readonly waiting: ReadonlySet<string>;
+}
+
+export function limitsOf(job: Job): Limits {
+  if (!job.limitsProfile) return DEFAULT_LIMITS;
+  const resolved = resolveLimits(job.limitsProfile.overrides);
+  return resolved.ok ? resolved.value : DEFAULT_LIMITS;
+}
+
+/** What core needs of the vehicle. */
+export const vehicleFacts = (vehicle: Vehicle): Pick<JobFacts, 'displacementL' | 'geometry'> => ({
+  ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
+  ...(vehicle.filter ? { geometry: vehicle.filter } : {}),
+});
+
+/** A job as it stands on this device: the server's ledger and what still waits to be sent, and what both mean. */
+export function useJob(jobId: string): { open?: OpenJob; error?: unknown; loading: boolean } {
+  const query = useJobQuery(jobId, { skip: jobId === '', refetchOnMountOrArgChange: 5 });
+  const session = useSessionQuery();
+  const items = useAppSelector((state) => state.outbox.items);
+  const member = session.data?.member;
+  const open = useMemo(() => {
+    const job = query.data;
+    if (!job) return undefined;
+    const known = new Set(job.entries.map((entry) => entry.id));
+    const mine: Entry[] = items
+      .filter((item) => item.jobId === jobId && item.refused === undefined && !known.has(item.entry.id))
+      .map((item, i) => ({
+        ...item.entry,
+        jobId,
+        seq: job.entries.length + 1 + i,
+        authorId: item.memberId,
+        authorName: member?.name ?? 'this device',
+        serverTime: item.entry.deviceTime,
+      }));
+    const limits = limitsOf(job);
+    const derived = deriveJob({ entries: [...job.entries, ...mine], limits, ...vehicleFacts(job.vehicle) });
+    return { job, vehicle: job.vehicle, limits, derived, waiting: new Set(mine.map((entry) => entry.id)) };
+  }, [query.data, items, jobId, member?.name]);
+  return {
+    ...(open ? { open } : {}),
+    ...(query.error && !query.data ? { error: query.error } : {}),
+    loading: query.isLoading,
+  };
+}

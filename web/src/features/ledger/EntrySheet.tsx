@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import type { Job } from '@white-ember/core/contract';
+import { entryFigure, WORK_LABELS } from '@white-ember/core/job';
+import type { Entry } from '@white-ember/core/ledger';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { withUnit } from '../../ui/format.ts';
+import { Sheet } from '../../ui/Sheet.tsx';
+import { useAddEntry } from '../job/useAddEntry.ts';
+
+const full = (iso: string): string => new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'medium' });
+
+/** One entry of the ledger: what it says, who entered it and when by both clocks; withdrawn, never erased. */
+export function EntrySheet({ entry, job, canWork, onClose }: { entry: Entry | undefined; job: Job; canWork: boolean; onClose: () => void }) {
+  const addEntry = useAddEntry(job.id);
+  const [why, setWhy] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const close = (): void => {
+    setWhy('');
+    setProblem(undefined);
+    onClose();
+  };
+  const withdraw = async (): Promise<void> => {
+    if (!entry) return;
+    const wrong = await addEntry({ kind: 'withdrawn', why }, entry.id);
+    setProblem(wrong?.['why']);
+    if (!wrong) close();
+  };
+  const log = entry?.body.kind === 'reading' && entry.body.origin.type === 'log' ? entry.body.origin : undefined;
+  return (
+    <Sheet open={entry !== undefined} onOpenChange={(next) => (next ? undefined : close())} title={entry ? entryFigure(entry) : ''}>
+      {entry ? (
+        <div className="grid gap-4">
+          <EntryText entry={entry} />
+          {log ? (
+            <p>
+              From the file “{log.fileName}”.{' '}
+              <a className="underline underline-offset-4" href={`/api/logs/${log.logId}/raw`} download>
+                Fetch the file as it came
+              </a>
+            </p>
+          ) : null}
+          <dl className="text-sm text-ink2 grid grid-cols-[auto_1fr] gap-x-4">
+            <dt>Entered by</dt>
+            <dd>{entry.authorName}</dd>
+            <dt>Device clock</dt>
+            <dd>{full(entry.deviceTime)}</dd>
+            <dt>Server clock</dt>
+            <dd>{full(entry.serverTime)}</dd>
+            <dt>Place in the ledger</dt>
+            <dd>{entry.seq}</dd>
+          </dl>
+          {canWork ? (
+            <div className="border-t-2 border-rule pt-4 grid gap-3">
+              <Field label="Wrong? Say why; it stays in the history and counts no more" error={problem}>
+                <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
+              </Field>
+              <Button onClick={() => void withdraw()}>Withdraw this entry</Button>
+            </div>
+          ) : null}
+        </div>
+      ) : null}
+    </Sheet>
+  );
+}
+
+function EntryText({ entry }: { entry: Entry }) {
+  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+  const { body } = entry;
+  switch (body.kind) {
+    case 'complaint':
+    case 'note':
+      return <p className="text-lg">{body.text}</p>;
+    case 'work':
+      return (
+        <p className="text-lg">
+          {WORK_LABELS[body.work]}: {body.what}
+        </p>
+      );
+    case 'part-state':
+    case 'withdrawn':
+      return <p className="text-lg">{body.why}</p>;
+    case 'code-scan':
+      return <p className="text-lg">{body.codes.map((code) => code.code).join(', ') || 'No codes'}</p>;
+    case 'drive':
+      return (
+        <p className="text-lg">
+          {body.distanceKm} km, {body.powerLimitGone ? 'full power' : 'power still limited'}, by the {body.reportedBy}. {body.note}
+        </p>
+      );
+    case 'sign-off':
+      return <p className="text-lg">{body.remains ?? 'Nothing remains.'}</p>;
+    case 'caution-acknowledged':
+      return <p className="text-lg">Caution read: {body.caution}</p>;
+    case 'reading':
+      return (
+        <table className="text-left w-full">
+          <tbody>
+            {body.samples.map((sample, i) => (
+              <tr key={i} className="border-b-2 border-rule">
+                <td className="py-1">{sample.kind === 'hold' ? `hold, ${Math.round(sample.rpm)} rpm` : sample.kind}</td>
+                <td className="figure-text text-right">{withUnit(sample.dpMbar, pressureUnit)}</td>
+                <td className="text-sm text-ink2 text-right">
+                  {sample.count === undefined ? 'read by eye' : `± ${(sample.dpSdMbar ?? 0).toFixed(1)}, ${sample.count} readings`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      );
+  }
+}

@@ -1,0 +1,37 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { NewEntry } from '@white-ember/core/ledger';
+
+/** An entry that was made here and is not yet acknowledged by the server. */
+export interface Waiting {
+  readonly jobId: string;
+  /** Who made it: it is only ever sent in that person's session. */
+  readonly memberId: string;
+  readonly entry: NewEntry;
+  /** Why the server refused it for good; it stays here until the person decides. */
+  readonly refused?: string;
+}
+
+interface OutboxSchema extends DBSchema {
+  waiting: { key: string; value: Waiting };
+}
+
+let database: Promise<IDBPDatabase<OutboxSchema>> | undefined;
+
+const open = (): Promise<IDBPDatabase<OutboxSchema>> =>
+  (database ??= openDB<OutboxSchema>('white-ember', 1, {
+    upgrade: (db) => {
+      db.createObjectStore('waiting');
+    },
+  }));
+
+/** The queue on this device's disk: survives reloads, crashes and days without a network. */
+export const outboxStore = {
+  all: async (): Promise<Waiting[]> =>
+    (await (await open()).getAll('waiting')).sort((a, b) => (a.entry.id < b.entry.id ? -1 : 1)),
+  put: async (item: Waiting): Promise<void> => {
+    await (await open()).put('waiting', item, item.entry.id);
+  },
+  remove: async (id: string): Promise<void> => {
+    await (await open()).delete('waiting', id);
+  },
+};

@@ -1,0 +1,177 @@
+import { useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import type { LimitsProfile } from '@white-ember/core/contract';
+import { LIMIT_DEFINITIONS, LIMIT_IDS, limitOverridesSchema, resolveLimits, type LimitDefinition, type LimitId, type LimitOverrides } from '@white-ember/core/limits';
+import { describeFailure } from '@white-ember/core/quantities';
+import { problemOf, useLimitsQuery, useSessionQuery, useSetLimitsMutation, useVehiclesQuery } from '../../app/api.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { typedNumber } from '../../ui/format.ts';
+import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+
+const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
+  ['pressure', 'Pressure and soot'],
+  ['proof', 'Proof'],
+  ['sensor', 'Sensors'],
+  ['readiness', 'Before judging'],
+  ['assumption', 'Assumed where nothing was read'],
+];
+
+export function LimitsPage() {
+  const profiles = useLimitsQuery();
+  const vehicles = useVehiclesQuery({});
+  const [family, setFamily] = useState('');
+  const families = [...new Set([...(profiles.data ?? []).flatMap((p) => p.family ?? []), ...(vehicles.data ?? []).map((v) => v.family)])].sort();
+  const profile = (profiles.data ?? []).find((p) => (p.family ?? '') === family);
+  if (profiles.error) {
+    return (
+      <main className="p-6">
+        <ProblemNotice problem={problemOf(profiles.error)} />
+      </main>
+    );
+  }
+  return (
+    <main className="p-4 sm:p-6 max-w-5xl w-full mx-auto">
+      <h1 className="text-3xl mb-1">Limits</h1>
+      <p className="text-ink2 mb-4 max-w-[70ch]">
+        Every judgement uses these. The starting values are working rules; the vehicle maker’s data come first. A change is kept as a new
+        version, so signed-off jobs keep the limits they were judged by.
+      </p>
+      <Field label="Profile" className="max-w-md mb-6">
+        <select className="input-box" value={family} onChange={(event) => setFamily(event.target.value)}>
+          <option value="">General, for every family without its own</option>
+          {families.map((name) => (
+            <option key={name} value={name}>
+              {name}
+              {(profiles.data ?? []).some((p) => p.family === name) ? '' : ' (no profile of its own yet)'}
+            </option>
+          ))}
+        </select>
+      </Field>
+      {profiles.isSuccess ? <ProfileForm key={`${family} ${profile?.version ?? 0}`} family={family} profile={profile} /> : null}
+    </main>
+  );
+}
+
+interface Row {
+  readonly value: string;
+  readonly source: string;
+}
+
+const rowsFrom = (profile: LimitsProfile | undefined): Record<LimitId, Row> =>
+  Object.fromEntries(
+    LIMIT_IDS.map((id) => {
+      const own = profile?.overrides[id];
+      return [id, { value: String(own?.value ?? LIMIT_DEFINITIONS[id].value), source: own?.source ?? '' }];
+    }),
+  ) as Record<LimitId, Row>;
+
+/** Only what differs from the starting values is stored, so that better starting values reach everybody else. */
+function overridesFrom(rows: Record<LimitId, Row>): { overrides: LimitOverrides } | { problems: Record<string, string> } {
+  const overrides: Partial<Record<LimitId, { value: number; source: string }>> = {};
+  const problems: Record<string, string> = {};
+  for (const id of LIMIT_IDS) {
+    const value = typedNumber(rows[id].value);
+    if (value === undefined || Number.isNaN(value)) problems[id] = 'Enter a number';
+    else if (value !== LIMIT_DEFINITIONS[id].value || rows[id].source.trim() !== '') {
+      overrides[id] = { value, source: rows[id].source.trim() };
+    }
+  }
+  const parsed = limitOverridesSchema.safeParse(overrides);
+  if (!parsed.success) for (const issue of parsed.error.issues) problems[String(issue.path[0])] ??= issue.message;
+  if (Object.keys(problems).length > 0) return { problems };
+  const resolved = resolveLimits(overrides);
+  return resolved.ok ? { overrides } : { problems: { whole: describeFailure(resolved.failure) } };
+}
+
+function ProfileForm({ family, profile }: { family: string; profile: LimitsProfile | undefined }) {
+  const session = useSessionQuery();
+  const [rows, setRows] = useState(() => rowsFrom(profile));
+  const [note, setNote] = useState(profile?.sourceNote ?? '');
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const [store, state] = useSetLimitsMutation();
+  const mayEdit = session.data?.member?.role === 'lead';
+  const set = (id: LimitId, change: Partial<Row>): void => setRows((old) => ({ ...old, [id]: { ...old[id], ...change } }));
+  const submit = async (): Promise<void> => {
+    const result = overridesFrom(rows);
+    setProblems('problems' in result ? result.problems : {});
+    if ('problems' in result) return;
+    await store({
+      id: uuidv7(),
+      overrides: result.overrides,
+      ...(family ? { family } : {}),
+      ...(note.trim() ? { sourceNote: note.trim() } : {}),
+    });
+  };
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <p className="mb-4">
+        {profile
+          ? `Version ${profile.version}, ${profile.createdBy}, ${new Date(profile.createdAt).toLocaleDateString('en-GB')}`
+          : 'Starting values; nothing changed yet.'}
+        {mayEdit ? '' : ' A lead can change them.'}
+      </p>
+      {GROUPS.map(([group, title]) => (
+        <fieldset key={group} className="mb-8" disabled={!mayEdit}>
+          <legend className="text-2xl mb-2">{title}</legend>
+          <div className="border-t-2 border-ink">
+            {LIMIT_IDS.filter((id) => LIMIT_DEFINITIONS[id].group === group).map((id) => {
+              const definition: LimitDefinition = LIMIT_DEFINITIONS[id];
+              const changed = typedNumber(rows[id].value) !== definition.value;
+              return (
+                <div key={id} className="grid md:grid-cols-[1fr_9rem_16rem] gap-x-4 gap-y-2 py-3 border-b-2 border-rule items-start">
+                  <div>
+                    <p className="font-bold" id={`limit-${id}`}>
+                      {definition.label}
+                      {changed ? <span className="text-ember-text"> · changed from {definition.value}</span> : null}
+                    </p>
+                    <p className="text-sm text-ink2">{definition.reason}</p>
+                    {problems[id] ? <p className="text-sm text-ember-text font-bold">✕ {problems[id]}</p> : null}
+                  </div>
+                  <div className="flex items-center gap-2">
+                    <input
+                      className="input-box"
+                      inputMode="decimal"
+                      aria-labelledby={`limit-${id}`}
+                      aria-invalid={problems[id] !== undefined}
+                      value={rows[id].value}
+                      onChange={(event) => set(id, { value: event.target.value })}
+                    />
+                    <span className="text-sm w-14 shrink-0">{definition.unit}</span>
+                  </div>
+                  <input
+                    className="input-box"
+                    placeholder="Why this value"
+                    aria-label={`Source for: ${definition.label}`}
+                    value={rows[id].source}
+                    onChange={(event) => set(id, { source: event.target.value })}
+                  />
+                </div>
+              );
+            })}
+          </div>
+        </fieldset>
+      ))}
+      {mayEdit ? (
+        <div className="grid gap-4 max-w-2xl">
+          <Field label="Note on this version">
+            <textarea className="input-box" rows={2} value={note} onChange={(event) => setNote(event.target.value)} />
+          </Field>
+          {problems['whole'] ? <Notice title={problems['whole']} tone="alarm" /> : null}
+          {Object.keys(problems).length > 0 && !problems['whole'] ? <Notice title="Some values are not right; they are marked above." tone="alarm" /> : null}
+          {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
+          {state.isSuccess ? <Notice title="In force. Open jobs are judged by it from now on." /> : null}
+          <Button type="submit" weight="main" disabled={state.isLoading}>
+            Put in force
+          </Button>
+        </div>
+      ) : null}
+    </form>
+  );
+}

@@ -1,0 +1,321 @@
+import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
+import type { Vehicle } from '@white-ember/core/contract';
+import type { DerivedJob } from '@white-ember/core/job';
+import type { PartId, PartState, SteadySample } from '@white-ember/core/ledger';
+import { unitLabel } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../app/store.ts';
+import { withUnit } from '../../ui/format.ts';
+import { STATE_WORDS, StateShape } from '../../ui/StateMark.tsx';
+import { HEAT_HIGH_C, HEAT_LOW_C, heatColour } from './heat.ts';
+import { AXIS_Y, layOut, LINE_HEIGHT, LINE_WIDTH, outline, type Body } from './lineLayout.ts';
+import { PART_LABELS } from './partLabels.ts';
+
+const BODY_NAMES: Record<Body['id'], string> = {
+  engine: 'Engine',
+  turbine: 'Turbine',
+  catalyst: 'Catalyst',
+  filter: 'Filter',
+  scr: 'SCR brick',
+  silencer: 'Silencer',
+  tail: 'Tail',
+};
+
+interface LineProps {
+  readonly vehicle: Vehicle;
+  readonly derived: DerivedJob;
+  readonly selected?: PartId | undefined;
+  readonly onPart: (part: PartId) => void;
+}
+
+/** The latest steady sample with the highest engine speed: what stands at the parts. */
+const shownSample = (derived: DerivedJob): SteadySample | undefined =>
+  [...((derived.after ?? derived.before)?.body.samples ?? [])].filter((s) => s.kind !== 'key-off').sort((a, b) => b.rpm - a.rpm)[0];
+
+/** The vehicle's own exhaust line: parts where they sit, each with its state by shape and word and its latest value. */
+export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
+  const { pressureUnit, temperatureUnit } = useAppSelector((state) => state.preferences);
+  const bodies = useMemo(() => layOut(vehicle.fitted), [vehicle.fitted]);
+  const sample = shownSample(derived);
+  const has = (part: PartId): boolean => vehicle.fitted.includes(part);
+  const body = (id: Body['id']): Body | undefined => bodies.find((b) => b.id === id);
+  const stateOf = (part: PartId): PartState => derived.parts.get(part)?.state ?? 'not-looked-at';
+  const filter = body('filter') as Body;
+
+  const stations = [
+    { part: 'egt1', x: body('turbine')?.slotLeft ?? (body('engine')?.slotRight ?? 0), celsius: sample?.egt1C, side: 1 },
+    { part: 'egt2', x: body('catalyst')?.slotLeft, celsius: sample?.egt2C, side: 1 },
+    { part: 'egt3', x: filter.slotLeft, celsius: sample?.egt3C, side: body('catalyst') ? -1 : 1 },
+    { part: 'egt4', x: filter.slotRight, celsius: sample?.egt4C, side: 1 },
+  ] as const;
+  const placed = stations.filter((s) => has(s.part) && s.x !== undefined);
+  const known = placed.filter((s) => s.celsius !== undefined).map((s) => ({ x: s.x as number, celsius: s.celsius as number }));
+
+  return (
+    <svg
+      viewBox={`0 0 ${LINE_WIDTH} ${LINE_HEIGHT}`}
+      className="w-full min-w-[940px] block"
+      role="group"
+      aria-label={`Exhaust line of ${vehicle.plate}`}
+    >
+      <defs>
+        <linearGradient id="gas" gradientUnits="userSpaceOnUse" x1={0} x2={LINE_WIDTH} y1={0} y2={0}>
+          {known.map(({ x, celsius }) => (
+            <stop key={x} offset={x / LINE_WIDTH} stopColor={heatColour(celsius)} />
+          ))}
+        </linearGradient>
+      </defs>
+      <path d={outline(bodies)} fill={known.length > 0 ? 'url(#gas)' : 'var(--rule)'} stroke="var(--ink)" strokeWidth={2.5} strokeLinejoin="round" />
+      {bodies.map((b) => (
+        <BodyPart
+          key={b.id}
+          body={b}
+          selected={selected === b.id}
+          state={b.id === 'tail' ? undefined : stateOf(b.id)}
+          {...(b.id === 'tail' ? {} : { onSelect: () => onPart(b.id as PartId) })}
+        />
+      ))}
+      {has('dp-sensor') ? (
+        <DpSensor
+          filter={filter}
+          high={has('high-pipe') ? stateOf('high-pipe') : undefined}
+          low={has('low-pipe') ? stateOf('low-pipe') : undefined}
+          state={stateOf('dp-sensor')}
+          value={sample ? withUnit(sample.dpMbar, pressureUnit) : `no ${unitLabel(pressureUnit)} yet`}
+          selected={selected}
+          onPart={onPart}
+        />
+      ) : null}
+      {has('back-pressure-sensor') ? (
+        <Part
+          label={`${PART_LABELS['back-pressure-sensor']}: ${STATE_WORDS[stateOf('back-pressure-sensor')]}`}
+          selected={selected === 'back-pressure-sensor'}
+          onSelect={() => onPart('back-pressure-sensor')}
+        >
+          <Hit x={40} y={6} width={100} height={62} />
+          <path d="M58 36 V70" stroke="var(--steel)" strokeWidth={3} />
+          <rect x={42} y={12} width={32} height={24} fill="var(--card)" stroke="var(--steel)" strokeWidth={2.5} rx={2} />
+          <Text x={58} y={29} anchor="middle" weight={600} fill="var(--steel)">
+            P
+          </Text>
+          <g transform="translate(88 24) scale(0.85)" color="var(--ink)">
+            <StateShape state={stateOf('back-pressure-sensor')} />
+          </g>
+        </Part>
+      ) : null}
+      {placed.map(({ part, x, celsius, side }) => (
+        <Part
+          key={part}
+          label={`${PART_LABELS[part]}: ${celsius === undefined ? 'no value' : withUnit(celsius, temperatureUnit)}, ${STATE_WORDS[stateOf(part)]}`}
+          selected={selected === part}
+          onSelect={() => onPart(part)}
+        >
+          <Hit x={side > 0 ? (x as number) - 14 : (x as number) - 84} y={12} width={98} height={62} />
+          <path d={`M${x as number} 40 V${AXIS_Y - 8}`} stroke="var(--ink)" strokeWidth={2} />
+          <g transform={`translate(${x as number} 32)`} color="var(--ink)">
+            <StateShape state={stateOf(part)} />
+          </g>
+          <Text x={(x as number) + side * 13} y={27} anchor={side > 0 ? 'start' : 'end'} fill="var(--ink2)">
+            {part.toUpperCase().replace('EGT', 'EGT ')}
+          </Text>
+          <Text x={(x as number) + side * 13} y={44} anchor={side > 0 ? 'start' : 'end'} weight={600} size={16}>
+            {celsius === undefined ? '–' : withUnit(celsius, temperatureUnit)}
+          </Text>
+        </Part>
+      ))}
+      <HeatKey />
+    </svg>
+  );
+}
+
+/** A part that can be tapped or reached by keyboard, with its name and state for a screen reader. */
+function Part({ label, selected, onSelect, children }: { label: string; selected: boolean; onSelect: () => void; children: ReactNode }) {
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.key !== 'Enter' && event.key !== ' ') return;
+    event.preventDefault();
+    onSelect();
+  };
+  return (
+    <g role="button" tabIndex={0} aria-label={label} aria-pressed={selected} onClick={onSelect} onKeyDown={onKey}>
+      {children}
+    </g>
+  );
+}
+
+/** The area that a gloved finger hits. */
+const Hit = (box: { x: number; y: number; width: number; height: number }) => <rect {...box} fill="transparent" />;
+
+function Text({
+  children,
+  x,
+  y,
+  anchor = 'start',
+  weight = 500,
+  size = 14,
+  fill = 'var(--ink)',
+}: {
+  children: ReactNode;
+  x: number;
+  y: number;
+  anchor?: 'start' | 'middle' | 'end';
+  weight?: number;
+  size?: number;
+  fill?: string;
+}) {
+  return (
+    <text x={x} y={y} textAnchor={anchor} fontWeight={weight} fontSize={size} fill={fill} fontFamily="var(--font-head)">
+      {children}
+    </text>
+  );
+}
+
+function BodyPart({
+  body,
+  state,
+  selected,
+  onSelect,
+}: {
+  body: Body;
+  state: PartState | undefined;
+  selected: boolean;
+  onSelect?: () => void;
+}) {
+  const middle = (body.left + body.right) / 2;
+  const name = BODY_NAMES[body.id];
+  const drawn = (
+    <>
+      <Hit x={body.left} y={AXIS_Y - body.half} width={body.right - body.left} height={LINE_HEIGHT - AXIS_Y + body.half} />
+      {body.id === 'filter' || body.id === 'catalyst' || body.id === 'scr' ? <Channels body={body} /> : null}
+      {state === 'proven-clear' ? (
+        <path
+          d={`M${body.left} ${AXIS_Y - body.half - 6} L${body.right} ${AXIS_Y + body.half + 4}`}
+          stroke="var(--ink)"
+          strokeWidth={2.5}
+        />
+      ) : null}
+      {state ? (
+        <g transform={`translate(${middle - name.length * 3.7 - 13} ${LINE_HEIGHT - 18}) scale(0.85)`} color="var(--ink)">
+          <StateShape state={state} />
+        </g>
+      ) : null}
+      <Text x={middle} y={LINE_HEIGHT - 13} anchor="middle" weight={600} size={15}>
+        {name}
+      </Text>
+      {selected ? <path d={`M${body.left} ${LINE_HEIGHT - 3} H${body.right}`} stroke="var(--ember)" strokeWidth={5} /> : null}
+    </>
+  );
+  return onSelect && state ? (
+    <Part label={`${name}: ${STATE_WORDS[state]}`} selected={selected} onSelect={onSelect}>
+      {drawn}
+    </Part>
+  ) : (
+    <g>{drawn}</g>
+  );
+}
+
+function Channels({ body }: { body: Body }) {
+  const lines = body.id === 'filter' ? 6 : 4;
+  const left = body.left + 30;
+  const right = body.right - 30;
+  return (
+    <g stroke="var(--card)" strokeWidth={1.6} opacity={0.75}>
+      {Array.from({ length: lines }, (_, i) => {
+        const y = AXIS_Y - body.half * 0.62 + (i * body.half * 1.24) / (lines - 1);
+        // Every second channel of a filter is closed at its end: that is what makes it a wall-flow filter.
+        const short = body.id === 'filter' ? 16 : 0;
+        return <path key={i} d={`M${left + (i % 2 ? short : 0)} ${y} H${right - (i % 2 ? 0 : short)}`} />;
+      })}
+    </g>
+  );
+}
+
+function DpSensor({
+  filter,
+  high,
+  low,
+  state,
+  value,
+  selected,
+  onPart,
+}: {
+  filter: Body;
+  high: PartState | undefined;
+  low: PartState | undefined;
+  state: PartState;
+  value: string;
+  selected: PartId | undefined;
+  onPart: (part: PartId) => void;
+}) {
+  const middle = (filter.left + filter.right) / 2;
+  const wide = 104;
+  const left = middle - wide / 2;
+  const right = middle + wide / 2;
+  const highX = filter.left + 14;
+  const lowX = filter.right - 14;
+  const top = AXIS_Y - 24;
+  return (
+    <g>
+      {high ? (
+        <Part label={`High pipe: ${STATE_WORDS[high]}`} selected={selected === 'high-pipe'} onSelect={() => onPart('high-pipe')}>
+          <Hit x={highX - 14} y={10} width={left - highX + 14} height={62} />
+          <path d={`M${highX} ${top} V30 H${left}`} fill="none" stroke="var(--steel)" strokeWidth={5} />
+          {high === 'proven-clear' ? <path d={`M${highX - 8} 62 L${left - 4} 18`} stroke="var(--ink)" strokeWidth={2} /> : null}
+          <g transform={`translate(${highX} 52) scale(0.8)`} color="var(--ink)">
+            <circle r={11} fill="var(--card)" />
+            <StateShape state={high} />
+          </g>
+          <Text x={highX + 12} y={22} fill="var(--ink2)" size={13}>
+            high
+          </Text>
+        </Part>
+      ) : null}
+      {low ? (
+        <Part label={`Low pipe: ${STATE_WORDS[low]}`} selected={selected === 'low-pipe'} onSelect={() => onPart('low-pipe')}>
+          <Hit x={right} y={10} width={lowX - right + 14} height={62} />
+          <path d={`M${lowX} ${top} V30 H${right}`} fill="none" stroke="var(--steel)" strokeWidth={3} />
+          {low === 'proven-clear' ? <path d={`M${right + 4} 18 L${lowX + 8} 62`} stroke="var(--ink)" strokeWidth={2} /> : null}
+          <g transform={`translate(${lowX} 52) scale(0.8)`} color="var(--ink)">
+            <circle r={11} fill="var(--card)" />
+            <StateShape state={low} />
+          </g>
+          <Text x={lowX - 12} y={22} anchor="end" fill="var(--ink2)" size={13}>
+            low
+          </Text>
+        </Part>
+      ) : null}
+      <Part label={`ΔP sensor: ${value}, ${STATE_WORDS[state]}`} selected={selected === 'dp-sensor'} onSelect={() => onPart('dp-sensor')}>
+        <rect x={left} y={6} width={wide} height={50} fill="var(--card)" stroke="var(--steel)" strokeWidth={2.5} rx={3} />
+        <g transform={`translate(${left + 20} 20) scale(0.8)`} color="var(--ink)">
+          <StateShape state={state} />
+        </g>
+        <Text x={middle + 6} y={25} anchor="middle" fill="var(--steel)" size={13}>
+          ΔP
+        </Text>
+        <Text x={middle} y={47} anchor="middle" weight={600} size={19} fill="var(--steel)">
+          {value}
+        </Text>
+      </Part>
+    </g>
+  );
+}
+
+function HeatKey() {
+  const x = LINE_WIDTH - 150;
+  return (
+    <g aria-hidden>
+      <defs>
+        <linearGradient id="heat-key">
+          {[0, 0.2, 0.4, 0.6, 0.8, 1].map((share) => (
+            <stop key={share} offset={share} stopColor={heatColour(HEAT_LOW_C + share * (HEAT_HIGH_C - HEAT_LOW_C))} />
+          ))}
+        </linearGradient>
+      </defs>
+      <rect x={x} y={14} width={110} height={10} fill="url(#heat-key)" stroke="var(--ink)" strokeWidth={1.2} />
+      <Text x={x} y={38} size={12} fill="var(--ink2)">
+        gas 20 °C
+      </Text>
+      <Text x={x + 110} y={38} size={12} anchor="end" fill="var(--ink2)">
+        700 °C
+      </Text>
+    </g>
+  );
+}

@@ -1,0 +1,66 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { v7 as uuidv7 } from 'uuid';
+import type { z } from 'zod';
+import { newMemberSchema } from '@white-ember/core/contract';
+import { problemOf, useAddMemberMutation, useMembersQuery } from '../../app/api.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { ProblemNotice } from '../../ui/Notice.tsx';
+
+const formSchema = newMemberSchema.omit({ id: true });
+const EMPTY = { name: '', signInName: '', password: '', role: 'technician' as const };
+
+/** Who belongs to the workshop; a lead adds people here. */
+export function PeoplePage() {
+  const members = useMembersQuery();
+  const [add, state] = useAddMemberMutation();
+  const form = useForm<z.input<typeof formSchema>>({ resolver: zodResolver(formSchema), defaultValues: EMPTY });
+  const { errors } = form.formState;
+  const submit = form.handleSubmit(async (values) => {
+    const added = await add({ id: uuidv7(), ...values });
+    if (added.data) form.reset(EMPTY);
+  });
+  return (
+    <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto grid gap-8 md:grid-cols-2">
+      <section>
+        <h1 className="text-3xl mb-3">People</h1>
+        {members.error ? <ProblemNotice problem={problemOf(members.error)} /> : null}
+        <ul className="divide-y-2 divide-rule border-y-2 border-ink">
+          {(members.data ?? []).map((member) => (
+            <li key={member.id} className="py-3 flex justify-between gap-4">
+              <span>
+                <span className="font-head font-semibold text-lg">{member.name}</span>
+                <span className="block text-sm text-ink2">signs in as {member.signInName}</span>
+              </span>
+              <span>{member.role}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <form onSubmit={(event) => void submit(event)} className="grid gap-4 content-start" noValidate>
+        <h2 className="text-2xl">Add a person</h2>
+        <Field label="Name" error={errors.name?.message}>
+          <input className="input-box" {...form.register('name')} />
+        </Field>
+        <Field label="Sign-in name" error={errors.signInName?.message}>
+          <input className="input-box" autoComplete="off" {...form.register('signInName')} />
+        </Field>
+        <Field label="First password" hint="At least 10 characters" error={errors.password?.message}>
+          <input className="input-box" type="password" autoComplete="new-password" {...form.register('password')} />
+        </Field>
+        <Field label="Role" hint="A viewer reads; a technician works on jobs; a lead also sets limits and people.">
+          <select className="input-box" {...form.register('role')}>
+            <option value="viewer">viewer</option>
+            <option value="technician">technician</option>
+            <option value="lead">lead</option>
+          </select>
+        </Field>
+        {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
+        <Button type="submit" weight="main" disabled={state.isLoading}>
+          Add the person
+        </Button>
+      </form>
+    </main>
+  );
+}

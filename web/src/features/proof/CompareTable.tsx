@@ -1,0 +1,51 @@
+import type { DerivedJob } from '@white-ember/core/job';
+import type { Limits } from '@white-ember/core/limits';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../app/store.ts';
+import { shortNumber } from '../../ui/format.ts';
+
+/** Before and after at the same flow, row by row, beside the limit they are judged by. */
+export function CompareTable({ derived, limits }: { derived: DerivedJob; limits: Limits }) {
+  const unit = useAppSelector((state) => state.preferences.pressureUnit);
+  const { comparison } = derived;
+  if (!comparison) return null;
+  const show = (value: number | undefined): string => (value === undefined ? '–' : shortNumber(fromBase(value, unit)));
+  return (
+    <div>
+      <table className="w-full text-left">
+        <caption className="text-left font-head font-semibold text-lg pb-1">Before and after, each row at one flow</caption>
+        <thead className="border-b-2 border-ink text-[15px]">
+          <tr>
+            <th className="py-1">at</th>
+            <th className="text-right">flow, m³/h</th>
+            <th className="text-right">before</th>
+            <th className="text-right">after</th>
+            <th className="text-right">good to</th>
+          </tr>
+        </thead>
+        <tbody>
+          {comparison.rows.map((row) => (
+            <tr key={row.label} className="border-b border-rule">
+              <td className="py-1.5">{row.label}</td>
+              <td className="text-right text-ink2">{Math.round(row.flowM3PerH)}</td>
+              <td className="text-right">{show(row.beforeMbar)}</td>
+              <td className="text-right font-bold">{show(row.afterMbar)}</td>
+              <td className="text-right text-ink2">{row.goodMbar === undefined ? '–' : show(row.goodMbar)}</td>
+            </tr>
+          ))}
+          {comparison.restrictionBefore && comparison.restrictionAfter ? (
+            <tr className="border-b border-rule">
+              <td className="py-1.5" colSpan={2}>
+                × clean
+              </td>
+              <td className="text-right">{comparison.restrictionBefore.value.toFixed(1)}</td>
+              <td className="text-right font-bold">{comparison.restrictionAfter.value.toFixed(1)}</td>
+              <td className="text-right text-ink2">{limits.restrictionGoodRatio}</td>
+            </tr>
+          ) : null}
+        </tbody>
+      </table>
+      <p className="text-sm text-ink2 mt-1">ΔP in {unitLabel(unit)}, zero taken off; a dash: not read near this flow.</p>
+    </div>
+  );
+}

@@ -1,0 +1,266 @@
+import { useEffect, useMemo, useRef } from 'react';
+import type { Chart as ChartType, ChartDataset, Plugin } from 'chart.js';
+import type { FilterGeometry } from '@white-ember/core/filter';
+import type { DerivedJob } from '@white-ember/core/job';
+import { filterCurves, fittedCurve, judgeReading, type CurvePoint, type FlowCurve, type JudgedReading } from '@white-ember/core/proof';
+import { fitFlow } from '@white-ember/core/filter';
+import type { Limits } from '@white-ember/core/limits';
+import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../app/store.ts';
+import { shortNumber } from '../../ui/format.ts';
+
+interface Side {
+  readonly name: 'before' | 'after';
+  readonly reading: JudgedReading;
+  readonly curve: FlowCurve | undefined;
+}
+
+export interface FlowPicture {
+  readonly ground: readonly FlowCurve[];
+  readonly sides: readonly Side[];
+  readonly equalFlow?: { readonly flowM3PerH: number; readonly beforeMbar: number; readonly afterMbar: number };
+  readonly removedPercent?: number;
+  readonly maxFlow: number;
+  readonly maxMbar: number;
+}
+
+/** What the chart shows, worked out by core: curves of this filter, clouds and fits of the readings. */
+export function flowPicture(
+  derived: DerivedJob,
+  facts: { limits: Limits; displacementL?: number; geometry?: FilterGeometry },
+): FlowPicture | undefined {
+  const readings = (['before', 'after'] as const).flatMap((name) => {
+    const entry = derived[name];
+    if (!entry) return [];
+    const reading = judgeReading(entry.body, facts);
+    return reading.points.length > 0 ? [{ name, reading }] : [];
+  });
+  if (readings.length === 0) return undefined;
+  const maxFlow = Math.max(...readings.flatMap(({ reading }) => reading.cloud.map((p) => p.flowM3PerH))) * 1.08;
+  const maxMbar = Math.max(...readings.flatMap(({ reading }) => reading.cloud.map((p) => p.dpMbar)), 5) * 1.1;
+  const strongest = readings[0]?.reading.samples.at(-1);
+  const temperatureC = derived.comparison?.equalFlow?.temperatureC ?? strongest?.flow.temperatureC ?? facts.limits.filterTempHoldC;
+  const sides = readings.map(({ name, reading }): Side => {
+    const fit = fitFlow(reading.points);
+    return { name, reading, curve: fit.ok ? fittedCurve(fit.value, name, temperatureC, maxFlow) : undefined };
+  });
+  const { equalFlow, removedPercent } = derived.comparison ?? {};
+  return {
+    ground: facts.geometry ? filterCurves(facts.geometry, temperatureC, maxFlow) : [],
+    sides,
+    maxFlow,
+    maxMbar,
+    ...(equalFlow ? { equalFlow } : {}),
+    ...(removedPercent ? { removedPercent: removedPercent.value } : {}),
+  };
+}
+
+const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+interface Label {
+  readonly text: string;
+  readonly at: CurvePoint;
+  readonly tone: string;
+  readonly bold: boolean;
+}
+
+/** Words at the ends of the curves, moved apart where they would touch, instead of a legend to look up. */
+const endLabels = (labels: readonly Label[]): Plugin<'scatter'> => ({
+  id: 'end-labels',
+  afterDatasetsDraw: ({ ctx, chartArea, scales }) => {
+    const x = scales['x'];
+    const y = scales['y'];
+    if (!x || !y) return;
+    const placed = labels
+      .map((label) => ({ ...label, top: Math.max(y.getPixelForValue(label.at.dpMbar), chartArea.top + 6) }))
+      .filter((label) => label.bold || y.getPixelForValue(label.at.dpMbar) >= chartArea.top)
+      .sort((a, b) => a.top - b.top);
+    for (let i = 1; i < placed.length; i++) {
+      const above = placed[i - 1];
+      const here = placed[i];
+      if (above && here && here.top - above.top < 15) here.top = above.top + 15;
+    }
+    for (const label of placed) {
+      ctx.font = `${label.bold ? '600 16px' : '500 13px'} "Barlow Semi Condensed"`;
+      ctx.fillStyle = label.tone;
+      ctx.textBaseline = 'middle';
+      ctx.fillText(label.text, chartArea.right + 6, Math.min(label.top, chartArea.bottom));
+    }
+  },
+});
+
+/** The arrow from before to after at the flow at which they are compared. */
+const fallArrow = (picture: FlowPicture, unit: Unit, tone: string, ground: string): Plugin<'scatter'> => ({
+  id: 'fall-arrow',
+  afterDatasetsDraw: ({ ctx, scales }) => {
+    const { equalFlow, removedPercent } = picture;
+    const x = scales['x'];
+    const y = scales['y'];
+    if (!equalFlow || removedPercent === undefined || !x || !y) return;
+    const px = x.getPixelForValue(equalFlow.flowM3PerH);
+    const from = y.getPixelForValue(fromBase(equalFlow.beforeMbar, unit));
+    const to = y.getPixelForValue(fromBase(equalFlow.afterMbar, unit));
+    if (Math.abs(to - from) < 24) return;
+    const sign = Math.sign(to - from);
+    ctx.strokeStyle = tone;
+    ctx.lineWidth = 2.5;
+    ctx.beginPath();
+    ctx.moveTo(px, from + sign * 4);
+    ctx.lineTo(px, to - sign * 4);
+    ctx.moveTo(px - 6, to - sign * 13);
+    ctx.lineTo(px, to - sign * 4);
+    ctx.lineTo(px + 6, to - sign * 13);
+    ctx.stroke();
+    const text = `${removedPercent >= 0 ? '−' : '+'}${Math.abs(Math.round(removedPercent))} %`;
+    ctx.font = '600 22px "Barlow Semi Condensed"';
+    const width = ctx.measureText(text).width;
+    const left = px - width - 12;
+    const middle = from + (to - from) * 0.6;
+    ctx.fillStyle = ground;
+    ctx.fillRect(left - 4, middle - 14, width + 8, 28);
+    ctx.fillStyle = tone;
+    ctx.textBaseline = 'middle';
+    ctx.fillText(text, left, middle);
+  },
+});
+
+async function draw(canvas: HTMLCanvasElement, picture: FlowPicture, unit: Unit, still: boolean): Promise<ChartType> {
+  const { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController } = await import('chart.js');
+  Chart.register(LinearScale, LineController, LineElement, PointElement, ScatterController);
+  await document.fonts.ready;
+  const ink = colour('--ink');
+  const ink2 = colour('--ink2');
+  const rule = colour('--rule');
+  const tone = { before: colour('--steel'), after: colour('--ember') };
+  const point = (p: CurvePoint): { x: number; y: number } => ({ x: p.flowM3PerH, y: fromBase(p.dpMbar, unit) });
+  const line = (curve: FlowCurve, style: Partial<ChartDataset<'scatter'>>): ChartDataset<'scatter'> => ({
+    label: curve.label,
+    data: curve.points.map(point),
+    showLine: true,
+    pointRadius: 0,
+    borderWidth: 1.5,
+    ...style,
+  });
+  const ends: Label[] = [];
+  const endOf = (curve: FlowCurve, tint: string, bold: boolean): void => {
+    const last = curve.points.filter((p) => p.dpMbar <= picture.maxMbar).at(-1) ?? curve.points.at(-1);
+    const reachesEnd = last === curve.points.at(-1);
+    if (last && (bold || reachesEnd)) ends.push({ text: curve.label, at: { ...last, dpMbar: fromBase(last.dpMbar, unit) }, tone: tint, bold });
+  };
+  const datasets: ChartDataset<'scatter'>[] = picture.ground.map((curve, i) => {
+    endOf(curve, ink2, false);
+    return line(curve, { borderColor: ink2, borderDash: i === 0 ? [] : [4, 4], borderWidth: i === 0 ? 2 : 1.2 });
+  });
+  for (const { name, reading, curve } of picture.sides) {
+    if (curve) {
+      endOf(curve, tone[name], true);
+      datasets.push(line(curve, { borderColor: tone[name], borderWidth: 3 }));
+    }
+    datasets.push({
+      label: `${name}, readings`,
+      data: reading.cloud.map(point),
+      pointStyle: name === 'before' ? 'crossRot' : 'circle',
+      pointRadius: name === 'before' ? 4.5 : 3.5,
+      borderColor: tone[name],
+      backgroundColor: tone[name],
+      borderWidth: name === 'before' ? 1.6 : 0,
+    });
+  }
+  const axis = { ticks: { color: ink2, font: { family: 'Atkinson Hyperlegible', size: 13 } }, border: { color: ink } };
+  return new Chart(canvas, {
+    type: 'scatter',
+    data: { datasets },
+    options: {
+      animation: false,
+      responsive: true,
+      maintainAspectRatio: false,
+      devicePixelRatio: Math.max(window.devicePixelRatio, still ? 3 : 1),
+      layout: { padding: { right: 58, top: 6 } },
+      events: [],
+      scales: {
+        x: {
+          ...axis,
+          type: 'linear',
+          min: 0,
+          max: picture.maxFlow,
+          grid: { display: false },
+          ticks: { ...axis.ticks, maxTicksLimit: 7, includeBounds: false },
+          title: { display: true, text: 'exhaust flow, m³/h', color: ink2, align: 'end', font: { family: 'Atkinson Hyperlegible', size: 13 } },
+        },
+        y: {
+          ...axis,
+          type: 'linear',
+          min: 0,
+          max: fromBase(picture.maxMbar, unit),
+          grid: { color: rule },
+          ticks: { ...axis.ticks, maxTicksLimit: 8, includeBounds: false },
+          title: { display: true, text: `ΔP, ${unitLabel(unit)}`, color: ink2, font: { family: 'Atkinson Hyperlegible', size: 13 } },
+        },
+      },
+    },
+    plugins: [endLabels(ends), fallArrow(picture, unit, ink, colour('--paper'))],
+  });
+}
+
+/** ΔP against exhaust flow: one look says whether it is the filter, the sensor or the revs. */
+export function FlowChart({ picture, still = false, className = '' }: { picture: FlowPicture; still?: boolean; className?: string }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { theme, pressureUnit } = useAppSelector((state) => state.preferences);
+  const described = useMemo(() => describe(picture, pressureUnit), [picture, pressureUnit]);
+  useEffect(() => {
+    let chart: ChartType | undefined;
+    let gone = false;
+    const element = canvas.current;
+    if (!element) return;
+    void draw(element, picture, pressureUnit, still).then((made) => {
+      if (gone) made.destroy();
+      else chart = made;
+    });
+    return () => {
+      gone = true;
+      chart?.destroy();
+    };
+  }, [picture, pressureUnit, theme, still]);
+  return (
+    <figure className={className}>
+      <div className="relative h-full min-h-[240px]">
+        <canvas ref={canvas} role="img" aria-label={described} />
+      </div>
+      <details className="no-print text-sm">
+        <summary className="min-h-9 underline underline-offset-4">The chart as a table</summary>
+        <table className="w-full text-left">
+          <thead>
+            <tr>
+              <th>reading</th>
+              <th className="text-right">flow, m³/h</th>
+              <th className="text-right">ΔP, {unitLabel(pressureUnit)}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {picture.sides.flatMap(({ name, reading }) =>
+              reading.samples.map((sample) => (
+                <tr key={`${name} ${sample.rpm} ${sample.dpMbar}`} className="border-t border-rule">
+                  <td>
+                    {name}, {Math.round(sample.rpm)} rpm
+                  </td>
+                  <td className="text-right">{Math.round(sample.flow.flowM3PerH)}</td>
+                  <td className="text-right">{shortNumber(fromBase(sample.dpMbar, pressureUnit))}</td>
+                </tr>
+              )),
+            )}
+          </tbody>
+        </table>
+      </details>
+    </figure>
+  );
+}
+
+function describe(picture: FlowPicture, unit: Unit): string {
+  const sides = picture.sides.map(({ name, reading }) => `${name}: ${reading.cloud.length} points`).join('; ');
+  const { equalFlow, removedPercent } = picture;
+  const fall =
+    equalFlow && removedPercent !== undefined
+      ? ` At ${Math.round(equalFlow.flowM3PerH)} m³/h from ${shortNumber(fromBase(equalFlow.beforeMbar, unit))} to ${shortNumber(fromBase(equalFlow.afterMbar, unit))} ${unitLabel(unit)}.`
+      : '';
+  return `Pressure drop against exhaust flow. ${sides}.${fall}`;
+}

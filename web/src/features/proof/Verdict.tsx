@@ -1,0 +1,56 @@
+import type { DerivedJob } from '@white-ember/core/job';
+import { figure } from '@white-ember/core/proof';
+import { StateMark } from '../../ui/StateMark.tsx';
+
+const percent = (value: number): string => `${Math.round(value)}`;
+
+/** The line under the headline: interval, how many readings, and what is still wanted. */
+export function verdictLine(derived: DerivedJob): string {
+  const { comparison, verdict, evidence } = derived;
+  const parts: string[] = [];
+  const removed = comparison?.removedPercent;
+  if (removed) parts.push(`${percent(removed.low)} to ${percent(removed.high)} % (90 %)`);
+  if (comparison) parts.push(`from ${comparison.before.readings} and ${comparison.after.readings} readings`);
+  if (comparison?.equalFlow) parts.push(`at ${Math.round(comparison.equalFlow.flowM3PerH)} m³/h`);
+  if (verdict === 'equal-flow') {
+    const open = evidence.filter((item) => item.state !== 'shown');
+    parts.push(`still to show: ${open.map((item) => item.text.toLowerCase()).join(', ')}`);
+  }
+  return parts.join(' · ');
+}
+
+/** Each figure with the limit that it is judged by, and the reasons in sentences. */
+export function VerdictReasons({ derived }: { derived: DerivedJob }) {
+  const { proof, comparison } = derived;
+  if (!proof) return null;
+  const assumed = [...new Set([...(comparison?.before.assumptions ?? []), ...(comparison?.after.assumptions ?? [])])];
+  return (
+    <details open={proof.verdict !== 'proved'}>
+      <summary className="font-head font-semibold text-lg min-h-9">Why</summary>
+      <ul className="grid gap-1.5 text-[15px]">
+        {proof.missing.map((sentence) => (
+          <li key={sentence} className="border-l-8 border-ember pl-3">
+            <b>Missing.</b> {sentence}
+          </li>
+        ))}
+        {proof.reasons.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+      {proof.judgements.length > 0 ? (
+        <ul className="mt-2 grid gap-1 text-[15px]">
+          {proof.judgements.map((judgement) => (
+            <li key={judgement.name} className="flex gap-2">
+              <StateMark state={judgement.holds ? 'sound' : 'failed'} size={18} />
+              <span>
+                {judgement.name}: <b>{figure(judgement.value, judgement.unit)}</b>, {judgement.sense} {figure(judgement.limit, judgement.unit)}
+                <span className="block text-sm text-ink2">{judgement.reason}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {assumed.length > 0 ? <p className="text-sm text-ink2 mt-2">Assumed: {assumed.join('; ')}.</p> : null}
+    </details>
+  );
+}

@@ -1,0 +1,86 @@
+import { readingBodySchema, type ReadingBody, type SampleKind } from '@white-ember/core/ledger';
+import { toBase, type Unit } from '@white-ember/core/quantities';
+import { typedNumber } from '../../ui/format.ts';
+
+export interface HandRow {
+  readonly kind: SampleKind;
+  readonly rpm: string;
+  readonly dp: string;
+  readonly air: string;
+  readonly manifold: string;
+  readonly temperature: string;
+}
+
+export interface HandValues {
+  readonly rows: HandRow[];
+  readonly barometer: string;
+  readonly soot: string;
+  readonly note: string;
+}
+
+export interface HandUnits {
+  readonly pressure: Unit;
+  readonly massFlow: Unit;
+  readonly temperature: Unit;
+}
+
+export const emptyRow = (kind: SampleKind, rpm: string): HandRow => ({ kind, rpm, dp: '', air: '', manifold: '', temperature: '' });
+
+export const EMPTY_HAND: HandValues = {
+  rows: [emptyRow('key-off', '0'), emptyRow('idle', ''), emptyRow('hold', '2500'), emptyRow('hold', '3000')],
+  barometer: '',
+  soot: '',
+  note: '',
+};
+
+/** What is wrong, by the form's field name. */
+export type HandProblems = Record<string, string>;
+
+const COLUMN: Record<string, string> = {
+  rpm: 'rpm',
+  dpMbar: 'dp',
+  airMassGPerS: 'air',
+  manifoldMbar: 'manifold',
+  filterC: 'temperature',
+};
+
+/** The typed table as an entry of the ledger, in base units, or what is wrong and where. Rows without ΔP are left out. */
+export function handReading(values: HandValues, units: HandUnits, purpose: ReadingBody['purpose']): { body: ReadingBody } | { problems: HandProblems } {
+  const used = values.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.dp.trim() !== '');
+  const base = (text: string, unit: Unit): number | undefined => {
+    const typed = typedNumber(text);
+    return typed === undefined ? undefined : toBase(typed, unit);
+  };
+  const given = (fields: Record<string, number | string | undefined>): Record<string, number | string> =>
+    Object.fromEntries(Object.entries(fields).filter((pair): pair is [string, number | string] => pair[1] !== undefined));
+  const candidate = {
+    kind: 'reading',
+    purpose,
+    origin: { type: 'hand' },
+    samples: used.map(({ row }) => ({
+      kind: row.kind,
+      ...given({
+        rpm: row.kind === 'key-off' ? 0 : typedNumber(row.rpm),
+        dpMbar: base(row.dp, units.pressure),
+        airMassGPerS: base(row.air, units.massFlow),
+        manifoldMbar: base(row.manifold, units.pressure),
+        filterC: base(row.temperature, units.temperature),
+      }),
+    })),
+    ...given({
+      barometerMbar: base(values.barometer, units.pressure),
+      sootCounterG: typedNumber(values.soot),
+      note: values.note.trim() === '' ? undefined : values.note,
+    }),
+  };
+  const parsed = readingBodySchema.safeParse(candidate);
+  if (parsed.success) return { body: parsed.data };
+  const problems: HandProblems = {};
+  for (const issue of parsed.error.issues) {
+    const [field, index, column] = issue.path;
+    const row = typeof index === 'number' ? used[index]?.i : undefined;
+    const name = row === undefined ? String(field ?? 'rows') : `rows.${row}.${COLUMN[String(column)] ?? 'dp'}`;
+    problems[name] ??= issue.message;
+  }
+  return { problems };
+}

@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link } from 'react-router';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { Notice } from '../../ui/Notice.tsx';
+import type { StageProps } from '../job/StageWork.tsx';
+import { useAddEntry } from '../job/useAddEntry.ts';
+
+export function HandOverPanel({ open, canEnter }: StageProps) {
+  const { derived, job } = open;
+  const addEntry = useAddEntry(job.id);
+  const form = useForm({ defaultValues: { remains: '' } });
+  const [problem, setProblem] = useState<string>();
+  const notShown = derived.evidence.filter((item) => item.state !== 'shown');
+  const submit = form.handleSubmit(async ({ remains }) => {
+    const wrong = await addEntry({
+      kind: 'sign-off',
+      ...(remains.trim() ? { remains } : {}),
+      ...(job.limitsProfile ? { limitsProfileId: job.limitsProfile.id } : {}),
+    });
+    setProblem(wrong?.['remains']);
+  });
+  return (
+    <div className="max-w-2xl grid gap-5">
+      <h2 className="text-2xl">Hand over</h2>
+      <p className="text-xl font-head font-semibold">{derived.headline}</p>
+      <Link
+        to={`/jobs/${job.id}/report`}
+        className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center justify-center"
+      >
+        Open the report
+      </Link>
+      {derived.signedOff ? (
+        <>
+          <Notice title={`Signed off by ${derived.signedOff.authorName}`}>
+            {derived.signedOff.body.remains ?? 'Nothing remains.'}
+          </Notice>
+          {canEnter ? (
+            <Button onClick={() => void addEntry({ kind: 'withdrawn', why: 'Opened again' }, derived.signedOff?.id)}>Take the sign-off back</Button>
+          ) : null}
+        </>
+      ) : canEnter ? (
+        <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+          {notShown.length > 0 ? (
+            <Notice title="Signing off now leaves this open">
+              <ul className="list-disc pl-5">
+                {notShown.map((item) => (
+                  <li key={item.id}>{item.text}</li>
+                ))}
+              </ul>
+            </Notice>
+          ) : null}
+          <Field label="What remains, for the customer" error={problem}>
+            <textarea className="input-box" rows={3} {...form.register('remains')} />
+          </Field>
+          <Button type="submit">{notShown.length > 0 ? 'Sign off with this open' : 'Sign off'}</Button>
+        </form>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+import { judgeReading } from '@white-ember/core/proof';
+import { restrictionRatio, sootFromPressure } from '@white-ember/core/filter';
+import { useAppSelector } from '../../app/store.ts';
+import { withUnit } from '../../ui/format.ts';
+import { Notice } from '../../ui/Notice.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { vehicleFacts } from '../job/useJob.ts';
+import type { StageProps } from '../job/StageWork.tsx';
+
+/** What the before reading says about the filter, against the limits, before anything is done to it. */
+export function DecidePanel({ open, onStage }: StageProps) {
+  const { derived, vehicle, limits } = open;
+  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+  if (!derived.before) {
+    return (
+      <div className="max-w-2xl grid gap-4">
+        <h2 className="text-2xl">Decide</h2>
+        <p>Nothing can be decided before something is read: not from a code, not from a lamp.</p>
+        <Button weight="main" onClick={() => onStage('baseline')}>
+          Take the before reading
+        </Button>
+      </div>
+    );
+  }
+  const reading = judgeReading(derived.before.body, { limits, ...vehicleFacts(vehicle) });
+  return (
+    <div className="max-w-4xl grid gap-5">
+      <h2 className="text-2xl">What the before reading says</h2>
+      <table className="w-full text-left">
+        <thead className="border-b-2 border-ink">
+          <tr>
+            <th className="py-1">at</th>
+            <th className="text-right">flow</th>
+            <th className="text-right">ΔP, zero off</th>
+            <th className="text-right">× clean</th>
+            <th className="text-right">soot, if no ash</th>
+          </tr>
+        </thead>
+        <tbody>
+          {reading.samples.map((sample, i) => {
+            const ratio = vehicle.filter ? restrictionRatio(vehicle.filter, sample.flow, sample.dpMbar) : undefined;
+            const soot = vehicle.filter
+              ? sootFromPressure({ geometry: vehicle.filter, gas: sample.flow, dpMbar: Math.max(sample.dpMbar, 0), dpDoubtMbar: sample.dpMbar * sample.flow.flowDoubt })
+              : undefined;
+            return (
+              <tr key={i} className="border-b-2 border-rule">
+                <td className="py-1.5">{sample.kind === 'idle' ? 'idle' : `${Math.round(sample.rpm)} rpm`}</td>
+                <td className="text-right">{Math.round(sample.flow.flowM3PerH)} m³/h</td>
+                <td className="text-right figure-text text-lg">{withUnit(sample.dpMbar, pressureUnit)}</td>
+                <td className="text-right">{ratio?.ok ? ratio.value.ratio.toFixed(1) : '–'}</td>
+                <td className="text-right">
+                  {soot?.ok ? `${soot.value.sootG.toFixed(0)} g (${soot.value.lowG.toFixed(0)}–${soot.value.highG.toFixed(0)})` : '–'}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="text-ink2">
+        Good: up to {limits.restrictionGoodRatio} × clean, {limits.dpIdleGoodMbar} mbar at idle, {limits.dp3000GoodMbar} mbar at 3000 rpm.
+        Blocked: over {limits.dpIdleBlockedMbar} mbar at idle, over {limits.dp3000BlockedMbar} mbar at 3000 rpm.
+        {derived.before.body.sootCounterG === undefined ? '' : ` The engine computer counts ${derived.before.body.sootCounterG.toFixed(0)} g of soot.`}
+      </p>
+      {vehicle.filter ? null : (
+        <Notice title="The filter’s size is not known">
+          Restriction ratio and soot need it. Before and after are still compared by their fitted curves.
+        </Notice>
+      )}
+      {reading.assumptions.length > 0 || reading.unplaced.length > 0 ? (
+        <Notice title="Assumed, because it was not read">
+          <ul className="list-disc pl-5">
+            {[...reading.assumptions, ...reading.unplaced].map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </Notice>
+      ) : null}
+      <Button weight="main" onClick={() => onStage('treat')}>
+        Go on to the work
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { filterVolumeL } from '@white-ember/core/filter';
+import { problemOf, useVehiclesQuery } from '../../app/api.ts';
+import { ProblemNotice } from '../../ui/Notice.tsx';
+
+export function VehicleListPage() {
+  const [find, setFind] = useState('');
+  const vehicles = useVehiclesQuery(find ? { find } : {});
+  const list = vehicles.data ?? [];
+  return (
+    <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto">
+      <div className="flex flex-wrap items-end gap-4 mb-5">
+        <h1 className="text-3xl grow">Vehicles</h1>
+        <input
+          className="input-box max-w-72"
+          type="search"
+          aria-label="Find by plate or vehicle"
+          placeholder="Plate or vehicle"
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
+        <Link
+          to="/vehicles/new"
+          className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
+        >
+          Add a vehicle
+        </Link>
+      </div>
+      {vehicles.error ? <ProblemNotice problem={problemOf(vehicles.error)} /> : null}
+      {list.length === 0 && vehicles.isSuccess ? <p className="text-xl font-head">No vehicle by that name.</p> : null}
+      <ul className="border-t-2 border-ink">
+        {list.map((vehicle) => (
+          <li key={vehicle.id} className="border-b-2 border-rule">
+            <Link to={`/vehicles/${vehicle.id}`} className="grid sm:grid-cols-[12rem_1fr_1fr] gap-x-6 py-3 px-2 hover:bg-card items-baseline">
+              <span className="figure-text text-xl">{vehicle.plate}</span>
+              <span>
+                {vehicle.model}
+                <span className="block text-sm text-ink2">{vehicle.customer?.name ?? 'no customer'}</span>
+              </span>
+              <span className="text-sm text-ink2">
+                {vehicle.filter
+                  ? `${vehicle.filter.name}, ${filterVolumeL(vehicle.filter).toFixed(1)} L, ${vehicle.filter.basis}`
+                  : 'filter size not known'}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </main>
+  );
+}

@@ -1,0 +1,76 @@
+import { useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { v7 as uuidv7 } from 'uuid';
+import { problemOf, useJobsQuery, useOpenJobMutation, useVehicleQuery } from '../../app/api.ts';
+import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+import { VehicleForm } from './VehicleForm.tsx';
+
+export function NewVehiclePage() {
+  const [params] = useSearchParams();
+  const navigate = useNavigate();
+  const [openJob] = useOpenJobMutation();
+  const [id] = useState(() => uuidv7());
+  const done = async (vehicleId: string): Promise<void> => {
+    if (params.get('then') !== 'job') {
+      void navigate('/vehicles');
+      return;
+    }
+    const job = await openJob({ id: uuidv7(), vehicleId, openedAt: new Date().toISOString() });
+    void navigate(job.data ? `/jobs/${job.data.id}?stage=intake` : '/vehicles');
+  };
+  return (
+    <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto">
+      <h1 className="text-3xl mb-4">Add a vehicle</h1>
+      <VehicleForm id={id} plate={params.get('plate') ?? ''} onStored={(stored) => void done(stored)} />
+    </main>
+  );
+}
+
+export function VehiclePage() {
+  const { vehicleId = '' } = useParams();
+  const vehicle = useVehicleQuery(vehicleId);
+  const jobs = useJobsQuery({ show: 'all', vehicleId });
+  const [saved, setSaved] = useState(false);
+  if (vehicle.error) {
+    return (
+      <main className="p-6">
+        <ProblemNotice problem={problemOf(vehicle.error)} />
+      </main>
+    );
+  }
+  if (!vehicle.data) return <main className="p-6">Opening …</main>;
+  return (
+    <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto grid gap-8 lg:grid-cols-[1.3fr_1fr]">
+      <section>
+        <h1 className="text-3xl mb-4">{vehicle.data.plate}</h1>
+        <VehicleForm
+          key={vehicle.data.revision}
+          id={vehicle.data.id}
+          stored={vehicle.data}
+          onStored={() => setSaved(true)}
+        />
+        {saved ? (
+          <div className="mt-4">
+            <Notice title="Stored. Open jobs of this vehicle are judged by it from now on." />
+          </div>
+        ) : null}
+      </section>
+      <section>
+        <h2 className="text-2xl mb-3">Jobs</h2>
+        <ul className="border-t-2 border-ink">
+          {(jobs.data?.jobs ?? []).map((job) => (
+            <li key={job.id} className="border-b-2 border-rule">
+              <Link to={`/jobs/${job.id}`} className="block py-3 hover:bg-card">
+                <span className="font-head font-semibold">
+                  {new Date(job.openedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })}, job {job.number}
+                </span>
+                <span className="block text-sm text-ink2">{job.summary.headline}</span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+        {jobs.data?.jobs.length === 0 ? <p className="text-ink2">None yet.</p> : null}
+      </section>
+    </main>
+  );
+}
