@@ -59,6 +59,11 @@ export interface DerivedJob {
 
 const MINUTE_MS = 60_000;
 
+const DRIVE_WANTED = 'A drive after the work';
+const SCAN_WANTED = 'No codes after the drive';
+/** What a job needs beyond two readings before it is proved. */
+export const BEYOND_THE_READINGS: readonly string[] = [DRIVE_WANTED, SCAN_WANTED];
+
 function dwellsOf(entries: readonly Entry[]): Dwell[] {
   return entriesOfKind(entries, 'work').flatMap((entry) =>
     entry.body.dwellMin === undefined
@@ -118,15 +123,15 @@ function evidenceOf(
       state: drive ? 'shown' : 'open',
       text: drive
         ? `Drive of ${drive.body.distanceKm} km${drive.body.reportedBy === 'customer' ? ', reported by the customer' : ''}`
-        : 'A drive after the work',
+        : DRIVE_WANTED,
     },
     {
       id: 'no-codes',
       state: !scan ? 'open' : scan.body.codes.length === 0 ? 'shown' : 'failed',
       text: !scan
-        ? 'No codes after the drive'
+        ? SCAN_WANTED
         : scan.body.codes.length === 0
-          ? 'No codes after the drive'
+          ? SCAN_WANTED
           : `Codes after the drive: ${scan.body.codes.map((c) => c.code).join(', ')}`,
     },
   ];

@@ -1,6 +1,7 @@
 export { STAGES, STAGE_LABELS, stageOf, type Stage } from './stages.ts';
 export { WORK_LABELS, entryFigure } from './entryFigure.ts';
 export {
+  BEYOND_THE_READINGS,
   deriveJob,
   type DerivedJob,
   type Dwell,

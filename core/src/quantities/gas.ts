@@ -14,7 +14,7 @@ export const kelvin = (celsius: number): number => celsius + ZERO_CELSIUS_K;
  * Dynamic viscosity of air and lean exhaust gas, Pa·s.
  * Sutherland's law, μ = μ₀·(T/T₀)^1.5·(T₀+S)/(T+S), μ₀ = 1.716e-5 Pa·s at T₀ = 273.15 K, S = 110.4 K
  * (Sutherland, Phil. Mag. 36 (1893) 507; constants as in White, Viscous Fluid Flow). Valid 200–1500 K.
- * Worked value: 600 K → 2.985e-5 Pa·s.
+ * Worked value: 600 K → 3.016e-5 Pa·s.
  */
 export function gasViscosityPaS(temperatureK: number): number {
   return (1.716e-5 * (temperatureK / ZERO_CELSIUS_K) ** 1.5 * (ZERO_CELSIUS_K + 110.4)) / (temperatureK + 110.4);

@@ -1,5 +1,11 @@
-import { mean, standardDeviation, success, type Result } from '../quantities/index.ts';
-import { fitFlow, type FlowPoint } from '../filter/index.ts';
+import { mean, median, standardDeviation, success, type Result } from '../quantities/index.ts';
+import {
+  fitFlow,
+  restrictionRatio,
+  sootFromPressure,
+  type FilterGeometry,
+  type FlowPoint,
+} from '../filter/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import type { SteadySample } from '../ledger/index.ts';
 import { findFaults, type Finding } from './findings.ts';
@@ -16,6 +22,8 @@ export interface AnalyseOptions {
   /** Overrides what the file states. */
   readonly displacementL?: number;
   readonly corrections?: MappingCorrections;
+  /** Where it is known, the steady windows get their restriction ratio and soot load. */
+  readonly geometry?: FilterGeometry;
 }
 
 export interface Spread {
@@ -31,6 +39,10 @@ export interface AnalysedWindow {
   readonly rpm: Spread;
   readonly dpfDeltaP?: Spread;
   readonly flowM3PerH?: Spread;
+  /** Measured ÷ clean at this flow, the log's own zero taken off; only where the filter size was given. */
+  readonly restrictionRatio?: number;
+  /** Soot that would explain the pressure if there is no ash, 90 % interval; only where the filter size was given. */
+  readonly soot?: { readonly sootG: number; readonly lowG: number; readonly highG: number; readonly capped: boolean };
 }
 
 export interface LogAnalysis {
@@ -113,6 +125,7 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
     });
   }
   const fit = fitFlow(flowPoints(steady, flowContext));
+  const zeroMbar = median(steady.flatMap((sample) => (sample.kind === 'key-off' ? [sample.dpMbar] : []))) ?? 0;
   return success({
     recording,
     samples: steady,
@@ -130,7 +143,10 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
       })),
       unmapped: recording.mapping.unmapped,
       warnings,
-      windows: windows.map((window, i) => analysedWindow(recording, window, samples[i], flowContext)),
+      windows: windows.map((window, i) => ({
+        ...analysedWindow(recording, window, samples[i], flowContext),
+        ...filterLoad(samples[i], zeroMbar, flowContext, options.geometry),
+      })),
       findings: findFaults({ recording, windows, limits, ...(displacementL === undefined ? {} : { displacementL }) }),
       ...(fit.ok && fit.value.points >= 2 ? { fit: { A: fit.value.a, B: fit.value.b, r2: fit.value.r2 } } : {}),
       stated: {
@@ -139,6 +155,32 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
       },
     },
   });
+}
+
+/** What a steady window says of a filter of known size. */
+function filterLoad(
+  sample: SteadySample | undefined,
+  zeroMbar: number,
+  context: Parameters<typeof steadyFlow>[1],
+  geometry: FilterGeometry | undefined,
+): Pick<AnalysedWindow, 'restrictionRatio' | 'soot'> {
+  if (!geometry || !sample || sample.kind === 'key-off') return {};
+  const dpMbar = sample.dpMbar - zeroMbar;
+  const flow = steadyFlow({ ...sample, dpMbar }, context);
+  if (!flow.ok) return {};
+  const ratio = restrictionRatio(geometry, flow.value, dpMbar);
+  const soot = sootFromPressure({
+    geometry,
+    gas: flow.value,
+    dpMbar: Math.max(dpMbar, 0),
+    dpDoubtMbar: Math.abs(dpMbar) * flow.value.flowDoubt,
+  });
+  return {
+    ...(ratio.ok ? { restrictionRatio: ratio.value.ratio } : {}),
+    ...(soot.ok
+      ? { soot: { sootG: soot.value.sootG, lowG: soot.value.lowG, highG: soot.value.highG, capped: soot.value.capped } }
+      : {}),
+  };
 }
 
 function analysedWindow(

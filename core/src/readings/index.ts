@@ -12,3 +12,4 @@ export {
   type AnalysedWindow,
   type LogAnalysis,
 } from './analyseLog.ts';
+export { loggedFacts, readingFromLog, type LogReadingParts } from './logReading.ts';

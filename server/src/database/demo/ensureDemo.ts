@@ -7,7 +7,7 @@ import { deriveJob, summariseJob } from '@white-ember/core/job';
 import type { EntryBody } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import { describeFailure } from '@white-ember/core/quantities';
-import { analyseLog } from '@white-ember/core/readings';
+import { analyseLog, loggedFacts, readingFromLog } from '@white-ember/core/readings';
 import { CustomerEntity } from '../../customers/customer.entity.ts';
 import { FilterModelEntity } from '../../filters/filterModel.entity.ts';
 import { JobEntity } from '../../jobs/job.entity.ts';
@@ -193,19 +193,6 @@ async function bodyOf(
   );
   const read = analyseLog(Buffer.from(text), { displacementL: vehicle.displacementL });
   if (!read.ok) throw new Error(`Demo recording ${step.fileName}: ${describeFailure(read.failure)}`);
-  const { analysis, samples } = read.value;
-  return {
-    kind: 'reading',
-    purpose: step.purpose,
-    origin: {
-      type: 'log',
-      logId,
-      fileName: step.fileName,
-      mapping: Object.fromEntries(analysis.channels.map((channel) => [channel.role, channel.source])),
-      findings: [...new Set(analysis.findings.map((finding) => finding.id))],
-    },
-    samples: [...samples],
-    barometerMbar: 1009,
-    sootCounterG: step.log.sootCounterG,
-  };
+  const { analysis, samples, recording } = read.value;
+  return readingFromLog({ analysis, samples, ...loggedFacts(recording) }, { purpose: step.purpose, logId, fileName: step.fileName });
 }

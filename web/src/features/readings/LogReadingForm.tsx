@@ -1,6 +1,7 @@
 import { useRef, useState, type DragEvent } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { ReadingBody } from '@white-ember/core/ledger';
+import { readingFromLog } from '@white-ember/core/readings';
 import { problemOf, useUploadLogMutation } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
@@ -74,7 +75,9 @@ export function LogReadingForm({ open, purpose, onDone }: { open: OpenJob; purpo
       setProblem(`${title}. ${detail ?? ''} The file is still chosen here: try again.`);
       return;
     }
-    const wrong = await addEntry(bodyFrom(read, left, purpose, logId.current, file.name));
+    const wrong = await addEntry(
+      readingFromLog(read, { purpose, logId: logId.current, fileName: file.name, leftOut: left }),
+    );
     if (wrong) setProblem(Object.values(wrong)[0]);
     else onDone();
   };
@@ -147,23 +150,6 @@ export function LogReadingForm({ open, purpose, onDone }: { open: OpenJob; purpo
       ) : null}
     </div>
   );
-}
-
-function bodyFrom(read: ReadLog, left: ReadonlySet<number>, purpose: ReadingBody['purpose'], logId: string, fileName: string): ReadingBody {
-  return {
-    kind: 'reading',
-    purpose,
-    origin: {
-      type: 'log',
-      logId,
-      fileName: fileName.slice(0, 300),
-      mapping: Object.fromEntries(read.analysis.channels.map((channel) => [channel.role, channel.source])),
-      findings: [...new Set(read.analysis.findings.map((finding) => finding.id))],
-    },
-    samples: read.samples.filter((_, i) => !left.has(i)),
-    ...(read.barometerMbar === undefined ? {} : { barometerMbar: read.barometerMbar }),
-    ...(read.sootG === undefined ? {} : { sootCounterG: read.sootG }),
-  };
 }
 
 function DropZone({ onFile, onAsk, busy }: { onFile: (file: File | undefined) => void; onAsk: () => void; busy: boolean }) {

@@ -1,0 +1,78 @@
+import { BEYOND_THE_READINGS } from '@white-ember/core/job';
+import { compareReadings, judgeProof, type Comparison, type Proof } from '@white-ember/core/proof';
+import { loggedFacts, readingFromLog } from '@white-ember/core/readings';
+import { InputError } from '../InputError.ts';
+import { optionalNumber, readFilter, readLimits, readLogFile, type Options } from '../input.ts';
+import { print, printJson, table } from '../output.ts';
+
+const NO_LOG_ID = '00000000-0000-7000-8000-000000000000';
+
+export function verify(beforeFile: string, afterFile: string, options: Options): void {
+  const limits = readLimits(options['limits']);
+  const geometry = readFilter(options['filter']);
+  const read = ([['before', beforeFile], ['after', afterFile]] as const).map(([purpose, file]) => {
+    const { analysis, samples, recording } = readLogFile(file, options);
+    if (samples.length === 0) {
+      throw new InputError(`${file}: holds no steady idle or hold with a filter pressure, so there is nothing to compare`);
+    }
+    return {
+      displacementL: analysis.stated.displacementL,
+      reading: readingFromLog({ analysis, samples, ...loggedFacts(recording) }, { purpose, logId: NO_LOG_ID, fileName: file }),
+    };
+  });
+  const [before, after] = read as [(typeof read)[number], (typeof read)[number]];
+  const displacementL =
+    optionalNumber(options, 'displacementL', '--displacement-l') ?? before.displacementL ?? after.displacementL;
+  const comparison = compareReadings(before.reading, after.reading, {
+    limits,
+    ...(geometry === undefined ? {} : { geometry }),
+    ...(displacementL === undefined ? {} : { displacementL }),
+  });
+  const proof = judgeProof(comparison, after.reading, limits);
+  const missing = [...proof.missing, ...BEYOND_THE_READINGS];
+  if (options['json']) printJson(asDocument(comparison, proof, missing));
+  else print(...asText(comparison, proof, missing));
+}
+
+function asDocument(comparison: Comparison, proof: Proof, missing: readonly string[]): object {
+  const { removedPercent, restrictionBefore, restrictionAfter, equalFlow, rows } = comparison;
+  return {
+    verdict: proof.verdict,
+    ...(removedPercent ? { removedPercent } : {}),
+    ...(restrictionBefore ? { restrictionBefore: restrictionBefore.value } : {}),
+    ...(restrictionAfter ? { restrictionAfter: restrictionAfter.value } : {}),
+    ...(equalFlow ? { equalFlow } : {}),
+    at: rows.map(({ rpm, flowM3PerH, beforeMbar, afterMbar, goodMbar }) => ({
+      rpm: Math.round(rpm),
+      flowM3PerH,
+      ...(beforeMbar === undefined ? {} : { beforeMbar }),
+      ...(afterMbar === undefined ? {} : { afterMbar }),
+      ...(goodMbar === undefined ? {} : { goodMbar }),
+    })),
+    missing,
+    reasons: proof.reasons,
+    judgements: proof.judgements,
+  };
+}
+
+const VERDICT_TEXT = {
+  proved: 'Proved at equal flow',
+  better: 'Better, not there',
+  'not-proved': 'Not proved',
+  worse: 'Worse',
+} as const;
+
+function asText(comparison: Comparison, proof: Proof, missing: readonly string[]): string[] {
+  const show = (value: number | undefined): string => (value === undefined ? '–' : value.toFixed(1));
+  return [
+    VERDICT_TEXT[proof.verdict],
+    ...proof.reasons,
+    comparison.rows.length === 0
+      ? ''
+      : table([
+          ['at', 'flow m³/h', 'before mbar', 'after mbar', 'good to'],
+          ...comparison.rows.map((row) => [row.label, row.flowM3PerH.toFixed(0), show(row.beforeMbar), show(row.afterMbar), show(row.goodMbar)]),
+        ]),
+    ...missing.map((sentence) => `missing: ${sentence}`),
+  ];
+}

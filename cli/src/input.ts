@@ -1,0 +1,102 @@
+import { readFileSync } from 'node:fs';
+import { filterCells, filterGeometrySchema, type FilterGeometry } from '@white-ember/core/filter';
+import {
+  DEFAULT_LIMITS,
+  LIMIT_IDS,
+  limitOverridesSchema,
+  resolveLimits,
+  type LimitId,
+  type LimitOverrides,
+  type Limits,
+} from '@white-ember/core/limits';
+import { describeFailure, type Result } from '@white-ember/core/quantities';
+import { analyseLog, type AnalysedLog } from '@white-ember/core/readings';
+import { InputError } from './InputError.ts';
+
+export type Options = Readonly<Record<string, string | undefined>>;
+
+/** Takes the value of a result, or ends with its sentence and where it belongs to. */
+export function orInputError<T>(result: Result<T>, where?: string): T {
+  if (result.ok) return result.value;
+  throw new InputError(`${where === undefined ? '' : `${where}: `}${describeFailure(result.failure)}`);
+}
+
+/** A number given as an option, e.g. `number(options, 'sootG', '--soot-g')`. */
+export function optionalNumber(options: Options, key: string, flag: string): number | undefined {
+  const text = options[key];
+  if (text === undefined) return undefined;
+  const value = text.trim() === '' ? Number.NaN : Number(text);
+  if (!Number.isFinite(value)) throw new InputError(`${flag} must be a number (it is "${text}")`);
+  return value;
+}
+
+export const requiredNumber = (options: Options, key: string, flag: string): number => {
+  const value = optionalNumber(options, key, flag);
+  if (value === undefined) throw new InputError(`${flag} is missing`);
+  return value;
+};
+
+/** `DxL/cpsi/wall` in mm, e.g. 144x152/200/0.305. */
+export function readFilter(text: string | undefined): FilterGeometry | undefined {
+  if (text === undefined) return undefined;
+  const match = /^\s*([\d.]+)\s*[x×]\s*([\d.]+)\s*\/\s*([\d.]+)\s*\/\s*([\d.]+)\s*$/i.exec(text);
+  if (!match) throw new InputError(`--filter must look like 144x152/200/0.305 (it is "${text}")`);
+  const [diameterMm, lengthMm, cpsi, wallMm] = match.slice(1).map(Number);
+  const parsed = filterGeometrySchema.safeParse({ diameterMm, lengthMm, cpsi, wallMm });
+  if (!parsed.success) throw new InputError(`--filter: ${parsed.error.issues[0]?.message ?? 'is not right'} (it is "${text}")`);
+  orInputError(filterCells(parsed.data), '--filter');
+  return parsed.data;
+}
+
+/** "general" for the starting values, or a JSON file `{ "limit": value, … }` or `{ "limit": { "value", "source" }, … }`. */
+export function readLimits(text: string | undefined): Limits {
+  if (text === undefined || text === 'general') return DEFAULT_LIMITS;
+  let content: unknown;
+  try {
+    content = JSON.parse(readBytes(text, 'limits profile').toString('utf8'));
+  } catch (error) {
+    if (error instanceof InputError) throw error;
+    throw new InputError(`${text}: is not JSON (${(error as Error).message})`);
+  }
+  if (typeof content !== 'object' || content === null || Array.isArray(content)) {
+    throw new InputError(`${text}: must be a JSON object of limits`);
+  }
+  const overrides = Object.fromEntries(
+    Object.entries(content).map(([id, value]) => [id, typeof value === 'number' ? { value, source: text.slice(0, 400) } : (value as unknown)]),
+  );
+  const unknown = Object.keys(overrides).find((id) => !LIMIT_IDS.includes(id as LimitId));
+  if (unknown !== undefined) throw new InputError(`${text}: "${unknown}" is no limit; known are ${LIMIT_IDS.join(', ')}`);
+  const parsed = limitOverridesSchema.safeParse(overrides);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0];
+    throw new InputError(`${text}: ${String(issue?.path[0] ?? '')}: ${issue?.message ?? 'is not right'}`);
+  }
+  return orInputError(resolveLimits(parsed.data as LimitOverrides), text);
+}
+
+export function readBytes(path: string, what: string): Buffer {
+  try {
+    return readFileSync(path);
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    const reason =
+      code === 'ENOENT' ? 'does not exist' : code === 'EISDIR' ? 'is a folder' : code === 'EACCES' ? 'may not be read' : String(code);
+    throw new InputError(`${path}: this ${what} ${reason}`);
+  }
+}
+
+export function readLogFile(path: string, options: Options): AnalysedLog {
+  const displacementL = optionalNumber(options, 'displacementL', '--displacement-l');
+  if (displacementL !== undefined && (displacementL < 0.3 || displacementL > 30)) {
+    throw new InputError(`--displacement-l must lie between 0.3 and 30 L (it is "${options['displacementL'] ?? ''}")`);
+  }
+  const geometry = readFilter(options['filter']);
+  return orInputError(
+    analyseLog(readBytes(path, 'log'), {
+      limits: readLimits(options['limits']),
+      ...(geometry === undefined ? {} : { geometry }),
+      ...(displacementL === undefined ? {} : { displacementL }),
+    }),
+    path,
+  );
+}

@@ -1,0 +1,81 @@
+import { Command, CommanderError } from 'commander';
+import { InputError } from './InputError.ts';
+
+/**
+ * The command line over core. Bad input ends with status 2 and one line on stderr; nothing goes to stdout then.
+ * Each command is loaded only when it is called.
+ */
+const program = new Command('white-ember')
+  .description('Reads logs and judges filters with the same computation as the application.')
+  .version('0.1.0')
+  .showHelpAfterError(false)
+  .configureOutput({ outputError: (text, write) => write(text) })
+  .exitOverride();
+
+const FILTER_HELP = 'filter size DxL/cpsi/wall in mm, e.g. 144x152/200/0.305';
+const LIMITS_HELP = 'limits profile: "general", or a JSON file of changed limits';
+
+program
+  .command('analyse')
+  .description('read a recorded log and judge it')
+  .argument('<file>', 'recorded log')
+  .option('--displacement-l <L>', 'engine size in litres, over what the file states')
+  .option('--filter <size>', FILTER_HELP)
+  .option('--limits <name|file>', LIMITS_HELP, 'general')
+  .option('--json', 'print one JSON document')
+  .action(async (file: string, options: Record<string, string>) =>
+    (await import('./commands/analyse.ts')).analyse(file, options),
+  );
+
+program
+  .command('verify')
+  .description('compare two logs at equal flow: did the work on the filter work?')
+  .argument('<before>', 'log from before the work')
+  .argument('<after>', 'log from after it')
+  .option('--displacement-l <L>', 'engine size in litres, over what the files state')
+  .option('--filter <size>', FILTER_HELP)
+  .option('--limits <name|file>', LIMITS_HELP, 'general')
+  .option('--json', 'print one JSON document')
+  .action(async (before: string, after: string, options: Record<string, string>) =>
+    (await import('./commands/verify.ts')).verify(before, after, options),
+  );
+
+const filterOptions = (command: Command): Command =>
+  command
+    .requiredOption('--diameter-mm <mm>', 'filter diameter')
+    .requiredOption('--length-mm <mm>', 'filter length')
+    .requiredOption('--cpsi <n>', 'cells per square inch')
+    .requiredOption('--wall-mm <mm>', 'wall thickness')
+    .requiredOption('--exhaust-kg-per-s <kg/s>', 'exhaust mass flow')
+    .requiredOption('--temperature-c <°C>', 'gas temperature in the filter')
+    .option('--outlet-pressure-pa <Pa>', 'absolute pressure behind the filter (101325)')
+    .option('--ash-g <g>', 'ash load (0)')
+    .option('--json', 'print one JSON document');
+
+filterOptions(program.command('pressure-drop').description('pressure drop of a wall-flow filter'))
+  .option('--soot-g <g>', 'soot load (0)')
+  .action(async (options: Record<string, string>) =>
+    (await import('./commands/pressureDrop.ts')).pressureDropCommand(options),
+  );
+
+filterOptions(program.command('soot-from-pressure').description('soot load from a pressure drop, with its interval'))
+  .requiredOption('--dp-mbar <mbar>', 'measured pressure drop, zero taken off')
+  .action(async (options: Record<string, string>) =>
+    (await import('./commands/sootFromPressure.ts')).sootFromPressureCommand(options),
+  );
+
+// A reader that closes early, such as head, is no fault.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
+
+try {
+  await program.parseAsync();
+} catch (error) {
+  if (error instanceof CommanderError) process.exitCode = error.exitCode === 0 ? 0 : 2;
+  else if (error instanceof InputError) {
+    process.stderr.write(`white-ember: ${error.message.replaceAll('\n', ' ')}\n`);
+    process.exitCode = 2;
+  } else {
+    process.stderr.write(`white-ember: unexpected failure: ${String((error as Error).message).split('\n')[0] ?? ''}\n`);
+    process.exitCode = 1;
+  }
+}

@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { describeFailure } from '../quantities/index.ts';
+import { DEFAULT_LIMITS, LIMIT_DEFINITIONS, LIMIT_IDS, limitOverridesSchema, resolveLimits } from './index.ts';
+
+describe('limits profile', () => {
+  it.each(LIMIT_IDS)('%s starts within its own range and says why', (id) => {
+    const { value, low, high, reason, unit } = LIMIT_DEFINITIONS[id];
+    expect(value).toBeGreaterThanOrEqual(low);
+    expect(value).toBeLessThanOrEqual(high);
+    expect(reason.length).toBeGreaterThan(15);
+    expect(unit).not.toBe('');
+  });
+
+  it('lays a workshop’s changes over the starting values and leaves the rest', () => {
+    const resolved = resolveLimits({ dpIdleGoodMbar: { value: 4, source: 'own readings' } });
+    expect(resolved.ok && resolved.value).toEqual({ ...DEFAULT_LIMITS, dpIdleGoodMbar: 4 });
+  });
+
+  it('refuses a good limit above its blocked limit, and names both', () => {
+    const refused = resolveLimits({ dpIdleGoodMbar: { value: 50, source: '' } });
+    expect(refused.ok).toBe(false);
+    expect(!refused.ok && describeFailure(refused.failure)).toMatch(/good up to must not exceed .*blocked above.* 20 mbar.*50/);
+  });
+
+  it('refuses unknown names and values out of range', () => {
+    expect(limitOverridesSchema.safeParse({ dpIdle: { value: 1, source: '' } }).success).toBe(false);
+    expect(limitOverridesSchema.safeParse({ dpIdleGoodMbar: { value: -1, source: '' } }).success).toBe(false);
+    expect(limitOverridesSchema.safeParse({ dpIdleGoodMbar: { value: 5, source: 'x' } }).success).toBe(true);
+  });
+});
