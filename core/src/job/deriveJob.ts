@@ -7,6 +7,7 @@ import {
   type EntryOf,
   type PartId,
   type PartState,
+  type WorkType,
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { compareReadings, judgeProof, type Comparison, type Proof, type ProofContext, type Verdict } from '../proof/index.ts';
@@ -92,13 +93,49 @@ function partsOf(entries: readonly Entry[]): Map<PartId, PartStatus> {
   return parts;
 }
 
+/** Work that changes what the filter or its sensor shows: only a reading from after it can prove it. */
+const CHANGES_THE_READING: ReadonlySet<WorkType> = new Set<WorkType>([
+  'chemical-clean',
+  'drive-regeneration',
+  'standing-regeneration',
+  'off-vehicle-clean',
+  'filter-exchanged',
+  'pipe-cleared',
+  'sensor-replaced',
+]);
+
+interface ReadingsThatCount {
+  readonly before?: EntryOf<'reading'>;
+  readonly after?: EntryOf<'reading'>;
+  /** Taken when the work was already done, so it shows nothing of what was there before. */
+  readonly beforeTooLate: boolean;
+  /** Taken before the last work on the filter. */
+  readonly afterTooEarly: boolean;
+}
+
+/** The last before reading from ahead of the work, and the last after reading; out of their order they prove nothing. */
+function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount {
+  const work = entriesOfKind(entries, 'work').filter((entry) => CHANGES_THE_READING.has(entry.body.work));
+  const first = work[0] ? happenedAt(work[0]) : Number.POSITIVE_INFINITY;
+  const last = work.at(-1);
+  const readings = entriesOfKind(entries, 'reading');
+  const befores = readings.filter((entry) => entry.body.purpose === 'before');
+  const before = befores.findLast((entry) => happenedAt(entry) <= first) ?? befores.at(-1);
+  const after = readings.filter((entry) => entry.body.purpose === 'after').at(-1);
+  return {
+    ...(before ? { before } : {}),
+    ...(after ? { after } : {}),
+    beforeTooLate: before !== undefined && happenedAt(before) > first,
+    afterTooEarly: after !== undefined && last !== undefined && happenedAt(after) < happenedAt(last),
+  };
+}
+
 const lastAfter = <T extends Entry['body']['kind']>(list: EntryOf<T>[], since: number): EntryOf<T> | undefined =>
   list.filter((entry) => happenedAt(entry) >= since).at(-1);
 
 function evidenceOf(
   entries: readonly Entry[],
-  before: EntryOf<'reading'> | undefined,
-  after: EntryOf<'reading'> | undefined,
+  { before, after, beforeTooLate, afterTooEarly }: ReadingsThatCount,
   proof: Proof | undefined,
 ): Evidence[] {
   const workedAt = entriesOfKind(entries, 'work').at(-1);
@@ -111,8 +148,18 @@ function evidenceOf(
   );
   const limited = entriesOfKind(entries, 'complaint').some((entry) => entry.body.powerLimited === true);
   const list: Evidence[] = [
-    { id: 'before', state: before ? 'shown' : 'open', text: 'A before reading' },
-    { id: 'after', state: after ? 'shown' : 'open', text: 'An after reading' },
+    {
+      id: 'before',
+      state: !before ? 'open' : beforeTooLate ? 'failed' : 'shown',
+      text: beforeTooLate
+        ? 'The before reading was taken after the work: it cannot show what was there before'
+        : 'A before reading',
+    },
+    {
+      id: 'after',
+      state: !after ? 'open' : afterTooEarly ? 'failed' : 'shown',
+      text: afterTooEarly ? 'The after reading is older than the last work on the filter: read again' : 'An after reading',
+    },
     {
       id: 'equal-flow',
       state: proof?.verdict === 'proved' ? 'shown' : proof ? 'failed' : 'open',
@@ -176,9 +223,8 @@ function headlineOf(
  */
 export function deriveJob(facts: JobFacts): DerivedJob {
   const entries = effectiveEntries(facts.entries);
-  const readings = entriesOfKind(entries, 'reading');
-  const before = readings.filter((entry) => entry.body.purpose === 'before').at(-1);
-  const after = readings.filter((entry) => entry.body.purpose === 'after').at(-1);
+  const readings = readingsThatCount(entries);
+  const { before, after } = readings;
   const context: ProofContext = {
     limits: facts.limits,
     ...(facts.displacementL === undefined ? {} : { displacementL: facts.displacementL }),
@@ -186,7 +232,7 @@ export function deriveJob(facts: JobFacts): DerivedJob {
   };
   const comparison = before && after ? compareReadings(before.body, after.body, context) : undefined;
   const proof = comparison && after ? judgeProof(comparison, after.body, facts.limits) : undefined;
-  const evidence = evidenceOf(entries, before, after, proof);
+  const evidence = evidenceOf(entries, readings, proof);
   const complete = evidence.every((item) => item.state === 'shown');
   const verdict: JobVerdict = !proof ? 'open' : proof.verdict === 'proved' && !complete ? 'equal-flow' : proof.verdict;
 

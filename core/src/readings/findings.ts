@@ -127,8 +127,8 @@ const dpReversed: Detector = (context) => {
 const dpZeroOffset: Detector = (context) => {
   const limit = context.limits.dpZeroOffsetMbar;
   const b = dpBehaviour(context);
-  const zero = median(windowsOf(context, 'engine-off').map((w) => meanIn(context, 'dpfDeltaP', w) ?? Number.NaN));
-  if (zero === undefined || Math.abs(zero) <= limit || !b || Math.abs(b.withSpeed) < 0.5) return [];
+  const zero = measuredZero(context);
+  if (Math.abs(zero) <= limit || !b || Math.abs(b.withSpeed) < 0.5) return [];
   return [
     {
       id: 'dp-zero-offset',
@@ -140,6 +140,12 @@ const dpZeroOffset: Detector = (context) => {
   ];
 };
 
+/** What the sensor shows at rest in this log; 0 where it was not logged. A pressure is judged with it taken off. */
+const measuredZero = (context: FindingContext): number =>
+  median(windowsOf(context, 'engine-off').map((w) => meanIn(context, 'dpfDeltaP', w) ?? Number.NaN)) ?? 0;
+
+const lessZero = (zeroMbar: number): string => (Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${mbar(zeroMbar)} taken off`);
+
 /** Ids that say: this sensor tells nothing about the filter. */
 export const SENSOR_UNPROVEN = new Set(['dp-no-response', 'dp-stuck-high', 'dp-reversed', 'dp-slow-response', 'dp-low-for-flow']);
 
@@ -149,8 +155,10 @@ const sensorBelievable = (context: FindingContext): boolean =>
 const dpHighIdle: Detector = (context) => {
   if (!sensorBelievable(context)) return [];
   const limit = context.limits.dpIdleBlockedMbar;
+  const zeroMbar = measuredZero(context);
   return windowsOf(context, 'idle').flatMap((window) => {
-    const value = meanIn(context, 'dpfDeltaP', window);
+    const read = meanIn(context, 'dpfDeltaP', window);
+    const value = read === undefined ? undefined : read - zeroMbar;
     const coolant = meanIn(context, 'coolantTemp', window);
     if (value === undefined || value <= limit || (coolant !== undefined && coolant < 60)) return [];
     return [
@@ -160,8 +168,8 @@ const dpHighIdle: Detector = (context) => {
         channel: 'dpfDeltaP',
         startS: window.startS,
         endS: window.endS,
-        evidence: { meanMbar: value, limitMbar: limit, rpm: window.rpm.mean },
-        text: `ΔP at idle is ${mbar(value)}, blocked above ${mbar(limit)}.`,
+        evidence: { meanMbar: value, zeroMbar, limitMbar: limit, rpm: window.rpm.mean },
+        text: `ΔP at idle is ${mbar(value)}${lessZero(zeroMbar)}; blocked above ${mbar(limit)}.`,
       },
     ];
   });
@@ -169,8 +177,10 @@ const dpHighIdle: Detector = (context) => {
 
 const dpHighHold: Detector = (context) => {
   if (!sensorBelievable(context)) return [];
+  const zeroMbar = measuredZero(context);
   return windowsOf(context, 'hold').flatMap((window) => {
-    const value = meanIn(context, 'dpfDeltaP', window);
+    const read = meanIn(context, 'dpfDeltaP', window);
+    const value = read === undefined ? undefined : read - zeroMbar;
     // Without load the flow goes with engine speed: the 3000 rpm limit is brought to the speed that was held.
     const limit = context.limits.dp3000BlockedMbar * (window.rpm.mean / 3000);
     if (value === undefined || value <= limit) return [];
@@ -181,8 +191,8 @@ const dpHighHold: Detector = (context) => {
         channel: 'dpfDeltaP',
         startS: window.startS,
         endS: window.endS,
-        evidence: { meanMbar: value, limitMbar: limit, rpm: window.rpm.mean },
-        text: `ΔP at ${Math.round(window.rpm.mean)} rpm is ${mbar(value)}; at this flow blocked above ${mbar(limit)} (${context.limits.dp3000BlockedMbar} mbar at 3000 rpm).`,
+        evidence: { meanMbar: value, zeroMbar, limitMbar: limit, rpm: window.rpm.mean },
+        text: `ΔP at ${Math.round(window.rpm.mean)} rpm is ${mbar(value)}${lessZero(zeroMbar)}; at this flow blocked above ${mbar(limit)} (${context.limits.dp3000BlockedMbar} mbar at 3000 rpm).`,
       },
     ];
   });
