@@ -37,9 +37,18 @@ export default tseslint.config(
     rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'core has no clock: take the time as an argument.' },
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core has no clock: take the time as an argument.' },
-        { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'core has no chance: take a seed.' },
+        {
+          selector: "MemberExpression[object.name='Date'][property.name='now']",
+          message: 'core has no clock: take the time as an argument.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'core has no clock: take the time as an argument.',
+        },
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: 'core has no chance: take a seed.',
+        },
       ],
     },
   },

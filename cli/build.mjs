@@ -18,7 +18,9 @@ await build({
   target: 'node20',
   logLevel: 'error',
   // Libraries in the older module form ask for Node's own parts by `require`.
-  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+  banner: {
+    js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+  },
 });
 // Sources saved while it was building are newer than the bundle and build again next time.
 utimesSync(join(outdir, 'main.js'), started, started);

@@ -12,7 +12,9 @@ export function readGasOptions(options: Options): { geometry: FilterGeometry; ga
   });
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
-    throw new InputError(`${issue?.message ?? 'the filter size is not right'} (it is "${options[String(issue?.path[0])] ?? ''}")`);
+    throw new InputError(
+      `${issue?.message ?? 'the filter size is not right'} (it is "${options[String(issue?.path[0])] ?? ''}")`,
+    );
   }
   const outletPressurePa = optionalNumber(options, 'outletPressurePa', '--outlet-pressure-pa');
   return {

@@ -6,7 +6,6 @@ import {
   limitOverridesSchema,
   resolveLimits,
   type LimitId,
-  type LimitOverrides,
   type Limits,
 } from '@white-ember/core/limits';
 import { describeFailure, type Result } from '@white-ember/core/quantities';
@@ -43,7 +42,8 @@ export function readFilter(text: string | undefined): FilterGeometry | undefined
   if (!match) throw new InputError(`--filter must look like 144x152/200/0.305 (it is "${text}")`);
   const [diameterMm, lengthMm, cpsi, wallMm] = match.slice(1).map(Number);
   const parsed = filterGeometrySchema.safeParse({ diameterMm, lengthMm, cpsi, wallMm });
-  if (!parsed.success) throw new InputError(`--filter: ${parsed.error.issues[0]?.message ?? 'is not right'} (it is "${text}")`);
+  if (!parsed.success)
+    throw new InputError(`--filter: ${parsed.error.issues[0]?.message ?? 'is not right'} (it is "${text}")`);
   orInputError(filterCells(parsed.data), '--filter');
   return parsed.data;
 }
@@ -62,16 +62,20 @@ export function readLimits(text: string | undefined): Limits {
     throw new InputError(`${text}: must be a JSON object of limits`);
   }
   const overrides = Object.fromEntries(
-    Object.entries(content).map(([id, value]) => [id, typeof value === 'number' ? { value, source: text.slice(0, 400) } : (value as unknown)]),
+    Object.entries(content).map(([id, value]) => [
+      id,
+      typeof value === 'number' ? { value, source: text.slice(0, 400) } : (value as unknown),
+    ]),
   );
   const unknown = Object.keys(overrides).find((id) => !LIMIT_IDS.includes(id as LimitId));
-  if (unknown !== undefined) throw new InputError(`${text}: "${unknown}" is no limit; known are ${LIMIT_IDS.join(', ')}`);
+  if (unknown !== undefined)
+    throw new InputError(`${text}: "${unknown}" is no limit; known are ${LIMIT_IDS.join(', ')}`);
   const parsed = limitOverridesSchema.safeParse(overrides);
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
     throw new InputError(`${text}: ${String(issue?.path[0] ?? '')}: ${issue?.message ?? 'is not right'}`);
   }
-  return orInputError(resolveLimits(parsed.data as LimitOverrides), text);
+  return orInputError(resolveLimits(parsed.data), text);
 }
 
 export function readBytes(path: string, what: string): Buffer {
@@ -80,7 +84,13 @@ export function readBytes(path: string, what: string): Buffer {
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     const reason =
-      code === 'ENOENT' ? 'does not exist' : code === 'EISDIR' ? 'is a folder' : code === 'EACCES' ? 'may not be read' : String(code);
+      code === 'ENOENT'
+        ? 'does not exist'
+        : code === 'EISDIR'
+          ? 'is a folder'
+          : code === 'EACCES'
+            ? 'may not be read'
+            : String(code);
     throw new InputError(`${path}: this ${what} ${reason}`);
   }
 }
@@ -88,7 +98,9 @@ export function readBytes(path: string, what: string): Buffer {
 export function readLogFile(path: string, options: Options): AnalysedLog {
   const displacementL = optionalNumber(options, 'displacementL', '--displacement-l');
   if (displacementL !== undefined && (displacementL < 0.3 || displacementL > 30)) {
-    throw new InputError(`--displacement-l must lie between 0.3 and 30 L (it is "${options['displacementL'] ?? ''}")`);
+    throw new InputError(
+      `--displacement-l must lie between 0.3 and 30 L (it is "${options['displacementL'] ?? ''}")`,
+    );
   }
   const geometry = readFilter(options['filter']);
   return orInputError(

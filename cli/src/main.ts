@@ -58,7 +58,9 @@ filterOptions(program.command('pressure-drop').description('pressure drop of a w
     (await import('./commands/pressureDrop.ts')).pressureDropCommand(options),
   );
 
-filterOptions(program.command('soot-from-pressure').description('soot load from a pressure drop, with its interval'))
+filterOptions(
+  program.command('soot-from-pressure').description('soot load from a pressure drop, with its interval'),
+)
   .requiredOption('--dp-mbar <mbar>', 'measured pressure drop, zero taken off')
   .action(async (options: Record<string, string>) =>
     (await import('./commands/sootFromPressure.ts')).sootFromPressureCommand(options),
@@ -75,7 +77,9 @@ try {
     process.stderr.write(`white-ember: ${error.message.replaceAll('\n', ' ')}\n`);
     process.exitCode = 2;
   } else {
-    process.stderr.write(`white-ember: unexpected failure: ${String((error as Error).message).split('\n')[0] ?? ''}\n`);
+    process.stderr.write(
+      `white-ember: unexpected failure: ${String((error as Error).message).split('\n')[0] ?? ''}\n`,
+    );
     process.exitCode = 1;
   }
 }

@@ -3,7 +3,8 @@ export function printJson(document: object): void {
   const text = JSON.stringify(
     document,
     (key, value: unknown) => {
-      if (typeof value === 'number' && !Number.isFinite(value)) throw new Error(`“${key}” is not a finite number`);
+      if (typeof value === 'number' && !Number.isFinite(value))
+        throw new Error(`“${key}” is not a finite number`);
       return value;
     },
     1,
@@ -17,7 +18,9 @@ export function table(rows: readonly (readonly string[])[]): string {
   return rows
     .map((row) =>
       row
-        .map((cell, c) => (/^([-+]?[\d.]|–$)/.test(cell) ? cell.padStart(widths[c] ?? 0) : cell.padEnd(widths[c] ?? 0)))
+        .map((cell, c) =>
+          /^([-+]?[\d.]|–$)/.test(cell) ? cell.padStart(widths[c] ?? 0) : cell.padEnd(widths[c] ?? 0),
+        )
         .join('  ')
         .trimEnd(),
     )

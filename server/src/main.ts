@@ -33,3 +33,7 @@ async function stop(): Promise<void> {
 }
 process.on('SIGINT', () => void stop());
 process.on('SIGTERM', () => void stop());
+if (process.env['WHITE_EMBER_STOP_WITH_STARTER'] === '1') {
+  process.stdin.resume();
+  process.stdin.once('end', () => void stop());
+}

@@ -8,7 +8,8 @@ export function analyse(file: string, options: Options): void {
   else print(...asText(analysis));
 }
 
-const optional = (value: number | undefined, digits: number): string => (value === undefined ? '–' : value.toFixed(digits));
+const optional = (value: number | undefined, digits: number): string =>
+  value === undefined ? '–' : value.toFixed(digits);
 
 const windowRow = (window: AnalysedWindow): string[] => [
   window.kind,
@@ -29,7 +30,11 @@ function asText(analysis: LogAnalysis): string[] {
       ['window', 'time', 'rpm', 'ΔP mbar', 'flow m³/h', '× clean', 'soot g'],
       ...windows.map(windowRow),
     ]),
-    ...(findings.length === 0 ? ['No fault seen by the tests that this file allows.'] : findings.map((f) => `${f.level}: ${f.text}`)),
-    fit ? `fit ΔP = A·μQ + B·ρQ²: A ${fit.A.toExponential(3)} 1/m³, B ${fit.B.toExponential(3)} 1/m⁴, r² ${fit.r2.toFixed(3)}` : '',
+    ...(findings.length === 0
+      ? ['No fault seen by the tests that this file allows.']
+      : findings.map((f) => `${f.level}: ${f.text}`)),
+    fit
+      ? `fit ΔP = A·μQ + B·ρQ²: A ${fit.A.toExponential(3)} 1/m³, B ${fit.B.toExponential(3)} 1/m⁴, r² ${fit.r2.toFixed(3)}`
+      : '',
   ];
 }

@@ -10,19 +10,31 @@ const NO_LOG_ID = '00000000-0000-7000-8000-000000000000';
 export function verify(beforeFile: string, afterFile: string, options: Options): void {
   const limits = readLimits(options['limits']);
   const geometry = readFilter(options['filter']);
-  const read = ([['before', beforeFile], ['after', afterFile]] as const).map(([purpose, file]) => {
+  const read = (
+    [
+      ['before', beforeFile],
+      ['after', afterFile],
+    ] as const
+  ).map(([purpose, file]) => {
     const { analysis, samples, recording } = readLogFile(file, options);
     if (samples.length === 0) {
-      throw new InputError(`${file}: holds no steady idle or hold with a filter pressure, so there is nothing to compare`);
+      throw new InputError(
+        `${file}: holds no steady idle or hold with a filter pressure, so there is nothing to compare`,
+      );
     }
     return {
       displacementL: analysis.stated.displacementL,
-      reading: readingFromLog({ analysis, samples, ...loggedFacts(recording) }, { purpose, logId: NO_LOG_ID, fileName: file }),
+      reading: readingFromLog(
+        { analysis, samples, ...loggedFacts(recording) },
+        { purpose, logId: NO_LOG_ID, fileName: file },
+      ),
     };
   });
   const [before, after] = read as [(typeof read)[number], (typeof read)[number]];
   const displacementL =
-    optionalNumber(options, 'displacementL', '--displacement-l') ?? before.displacementL ?? after.displacementL;
+    optionalNumber(options, 'displacementL', '--displacement-l') ??
+    before.displacementL ??
+    after.displacementL;
   const comparison = compareReadings(before.reading, after.reading, {
     limits,
     ...(geometry === undefined ? {} : { geometry }),
@@ -71,7 +83,13 @@ function asText(comparison: Comparison, proof: Proof, missing: readonly string[]
       ? ''
       : table([
           ['at', 'flow m³/h', 'before mbar', 'after mbar', 'good to'],
-          ...comparison.rows.map((row) => [row.label, row.flowM3PerH.toFixed(0), show(row.beforeMbar), show(row.afterMbar), show(row.goodMbar)]),
+          ...comparison.rows.map((row) => [
+            row.label,
+            row.flowM3PerH.toFixed(0),
+            show(row.beforeMbar),
+            show(row.afterMbar),
+            show(row.goodMbar),
+          ]),
         ]),
     ...missing.map((sentence) => `missing: ${sentence}`),
   ];

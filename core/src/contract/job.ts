@@ -39,10 +39,14 @@ export const jobListQuerySchema = z.object({
   /** Part of plate, model or customer. */
   find: z.string().trim().max(60).optional(),
   vehicleId: idSchema.optional(),
-  before: timeSchema.optional(),
+  /** The `next` of the page before. */
+  before: z
+    .string()
+    .regex(/^\d{4}-[\d:.TZ-]+_[0-9a-f-]{36}$/, 'must be the “next” of an earlier page')
+    .optional(),
   limit: z.coerce.number().int().min(1).max(200).default(50),
 });
-export const jobListSchema = z.object({ jobs: z.array(jobListItemSchema), next: timeSchema.optional() });
+export const jobListSchema = z.object({ jobs: z.array(jobListItemSchema), next: z.string().optional() });
 
 export const logSchema = z.object({
   id: idSchema,

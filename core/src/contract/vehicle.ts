@@ -3,7 +3,6 @@ import { FILTER_MATERIALS, filterGeometrySchema } from '../filter/index.ts';
 import { idSchema, PART_IDS } from '../ledger/index.ts';
 import { freeText, nameText } from '../text/index.ts';
 
-
 export const newCustomerSchema = z.object({
   id: idSchema,
   name: nameText('Customer', 120),
@@ -28,7 +27,11 @@ export const newVehicleSchema = z.object({
   model: nameText('Vehicle', 120),
   /** Engine family, as limits and notes are kept by it. */
   family: nameText('Engine family', 60),
-  displacementL: z.number().min(0.3, 'Engine size: 0.3 to 30 L').max(30, 'Engine size: 0.3 to 30 L').optional(),
+  displacementL: z
+    .number()
+    .min(0.3, 'Engine size: 0.3 to 30 L')
+    .max(30, 'Engine size: 0.3 to 30 L')
+    .optional(),
   filterModelId: idSchema.optional(),
   customerId: idSchema.optional(),
   /** Parts that stand on this vehicle's exhaust line. */

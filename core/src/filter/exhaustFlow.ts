@@ -36,11 +36,14 @@ export function speedDensityGPerS(input: {
   if (bad) return failed(bad);
   const volumePerS = ((input.displacementL / 1000) * input.rpm) / 120;
   const density = gasDensityKgPerM3(input.manifoldMbar * MBAR_TO_PA, kelvin(input.manifoldC));
-  return success(input.volumetricEfficiency * volumePerS * density * 1000 * (1 - (input.recirculatedShare ?? 0)));
+  return success(
+    input.volumetricEfficiency * volumePerS * density * 1000 * (1 - (input.recirculatedShare ?? 0)),
+  );
 }
 
 /** Air plus the fuel that burns with it, g/s. Valid for air/fuel 14–120. Worked value: 52 g/s at 52 → 53 g/s. */
-export const exhaustMassGPerS = (airGPerS: number, airFuelRatio: number): number => airGPerS * (1 + 1 / airFuelRatio);
+export const exhaustMassGPerS = (airGPerS: number, airFuelRatio: number): number =>
+  airGPerS * (1 + 1 / airFuelRatio);
 
 /** The flow through the filter as the pressure-drop law needs it. */
 export interface FilterFlow {

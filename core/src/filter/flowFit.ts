@@ -1,4 +1,11 @@
-import { AIR_GAS_CONSTANT, failed, gasViscosityPaS, kelvin, success, type Result } from '../quantities/index.ts';
+import {
+  AIR_GAS_CONSTANT,
+  failed,
+  gasViscosityPaS,
+  kelvin,
+  success,
+  type Result,
+} from '../quantities/index.ts';
 
 /** One steady reading in the coordinates of the pressure-drop law. */
 export interface FlowPoint {
@@ -35,7 +42,8 @@ const PA_PER_MBAR = 100;
  */
 export function fitFlow(points: readonly FlowPoint[]): Result<FlowFit> {
   const usable = points.filter(
-    (p) => p.viscous > 0 && p.sdMbar > 0 && [p.viscous, p.inertial, p.dpMbar, p.sdMbar].every(Number.isFinite),
+    (p) =>
+      p.viscous > 0 && p.sdMbar > 0 && [p.viscous, p.inertial, p.dpMbar, p.sdMbar].every(Number.isFinite),
   );
   if (usable.length === 0) {
     return failed({
@@ -142,8 +150,7 @@ export function pressureFromFit(fit: FlowFit, at: FlowCondition): { dpMbar: numb
   const outlet = at.outletPressurePa;
   const totalPa = (2 * k) / (outlet + Math.sqrt(outlet ** 2 + 2 * k));
   const [aa, ab, bb] = fit.covariance;
-  const variance =
-    aa * viscosity ** 2 + 2 * ab * viscosity * at.exhaustKgPerS + bb * at.exhaustKgPerS ** 2;
+  const variance = aa * viscosity ** 2 + 2 * ab * viscosity * at.exhaustKgPerS + bb * at.exhaustKgPerS ** 2;
   return {
     dpMbar: totalPa / PA_PER_MBAR,
     sdMbar: (perPressure * Math.sqrt(Math.max(variance, 0))) / (outlet + totalPa) / PA_PER_MBAR,

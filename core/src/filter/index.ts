@@ -16,7 +16,12 @@ export {
   type GasState,
   type PressureDrop,
 } from './pressureDrop.ts';
-export { SOOT_CAP_G_PER_L, sootFromPressure, type SootEstimate, type SootQuestion } from './sootFromPressure.ts';
+export {
+  SOOT_CAP_G_PER_L,
+  sootFromPressure,
+  type SootEstimate,
+  type SootQuestion,
+} from './sootFromPressure.ts';
 export { restrictionRatio, type Restriction } from './restriction.ts';
 export { exhaustMassGPerS, filterFlow, speedDensityGPerS, type FilterFlow } from './exhaustFlow.ts';
 export { fitFlow, pressureFromFit, type FlowCondition, type FlowFit, type FlowPoint } from './flowFit.ts';

@@ -83,14 +83,23 @@ export interface LoadedChannels {
   readonly sootLayerM: number;
 }
 
-const layerLeaving = (widthM: number, massKg: number, channels: number, lengthM: number, density: number): number =>
-  widthM ** 2 - massKg / (channels * lengthM * density);
+const layerLeaving = (
+  widthM: number,
+  massKg: number,
+  channels: number,
+  lengthM: number,
+  density: number,
+): number => widthM ** 2 - massKg / (channels * lengthM * density);
 
 /**
  * Channel widths under soot and ash: w = ½[a − √(a² − m/(N·L·ρ))], for ash first, soot upon it; the ash plug takes
  * its length off L. Fails when the load would close the channels.
  */
-export function loadedChannels(cells: FilterCells, state: FilterState, constants: FilterConstants): Result<LoadedChannels> {
+export function loadedChannels(
+  cells: FilterCells,
+  state: FilterState,
+  constants: FilterConstants,
+): Result<LoadedChannels> {
   const { channelM, inletChannels } = cells;
   const plugKg = (state.ashG / 1000) * constants.ashPlugShare;
   const plugM = plugKg / (inletChannels * channelM ** 2 * constants.ashDensityKgPerM3);

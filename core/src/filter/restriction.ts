@@ -13,7 +13,11 @@ export interface Restriction {
  * and outlet pressure. This, not a bare mbar, is what readings at different flows are compared by.
  * Worked value: twice the clean drop → 2.
  */
-export function restrictionRatio(geometry: FilterGeometry, gas: GasState, dpMbar: number): Result<Restriction> {
+export function restrictionRatio(
+  geometry: FilterGeometry,
+  gas: GasState,
+  dpMbar: number,
+): Result<Restriction> {
   const clean = pressureDrop(geometry, CLEAN, gas);
   if (!clean.ok) return clean;
   if (clean.value.totalMbar < 0.05) {

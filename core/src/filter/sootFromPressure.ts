@@ -99,7 +99,12 @@ export function sootFromPressure(question: SootQuestion): Result<SootEstimate> {
       value: question.gas.exhaustKgPerS,
     });
   }
-  const clean = pressureDrop(question.geometry, { sootG: 0, ashG: question.ashG ?? 0 }, question.gas, constants);
+  const clean = pressureDrop(
+    question.geometry,
+    { sootG: 0, ashG: question.ashG ?? 0 },
+    question.gas,
+    constants,
+  );
   if (!clean.ok) return clean;
   const centre = solve(question, question.dpMbar, constants);
   if (!centre.ok) return centre;
@@ -111,13 +116,21 @@ export function sootFromPressure(question: SootQuestion): Result<SootEstimate> {
   };
   const doubt = question.dpDoubtMbar ?? 0;
   const less = [
-    shifted(question.dpMbar, { sootPermeabilityM2: constants.sootPermeabilityM2 * (1 - SOOT_PERMEABILITY_DOUBT) }),
-    shifted(question.dpMbar, { wallPermeabilityM2: constants.wallPermeabilityM2 * (1 - WALL_PERMEABILITY_DOUBT) }),
+    shifted(question.dpMbar, {
+      sootPermeabilityM2: constants.sootPermeabilityM2 * (1 - SOOT_PERMEABILITY_DOUBT),
+    }),
+    shifted(question.dpMbar, {
+      wallPermeabilityM2: constants.wallPermeabilityM2 * (1 - WALL_PERMEABILITY_DOUBT),
+    }),
     shifted(question.dpMbar - doubt, {}),
   ];
   const more = [
-    shifted(question.dpMbar, { sootPermeabilityM2: constants.sootPermeabilityM2 * (1 + SOOT_PERMEABILITY_DOUBT) }),
-    shifted(question.dpMbar, { wallPermeabilityM2: constants.wallPermeabilityM2 * (1 + WALL_PERMEABILITY_DOUBT) }),
+    shifted(question.dpMbar, {
+      sootPermeabilityM2: constants.sootPermeabilityM2 * (1 + SOOT_PERMEABILITY_DOUBT),
+    }),
+    shifted(question.dpMbar, {
+      wallPermeabilityM2: constants.wallPermeabilityM2 * (1 + WALL_PERMEABILITY_DOUBT),
+    }),
     shifted(question.dpMbar + doubt, {}),
   ];
   const spread = (values: number[]): number => Math.hypot(...values.map((value) => value - centre.value));

@@ -10,7 +10,14 @@ import {
   type WorkType,
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { compareReadings, judgeProof, type Comparison, type Proof, type ProofContext, type Verdict } from '../proof/index.ts';
+import {
+  compareReadings,
+  judgeProof,
+  type Comparison,
+  type Proof,
+  type ProofContext,
+  type Verdict,
+} from '../proof/index.ts';
 import { STAGES, stageOf, type Stage } from './stages.ts';
 
 export interface JobFacts {
@@ -87,8 +94,10 @@ function partsOf(entries: readonly Entry[]): Map<PartId, PartStatus> {
     if (body.kind === 'part-state') parts.set(body.part, { state: body.state, why: body.why });
     if (body.kind !== 'work') continue;
     if (body.work === 'filter-exchanged') parts.set('filter', { state: 'replaced', why: body.what });
-    else if (body.work === 'sensor-replaced' && body.part) parts.set(body.part, { state: 'replaced', why: body.what });
-    else if (body.work === 'pipe-cleared' && body.part) parts.set(body.part, { state: 'proven-clear', why: body.what });
+    else if (body.work === 'sensor-replaced' && body.part)
+      parts.set(body.part, { state: 'replaced', why: body.what });
+    else if (body.work === 'pipe-cleared' && body.part)
+      parts.set(body.part, { state: 'proven-clear', why: body.what });
   }
   return parts;
 }
@@ -130,8 +139,10 @@ function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount {
   };
 }
 
-const lastAfter = <T extends Entry['body']['kind']>(list: EntryOf<T>[], since: number): EntryOf<T> | undefined =>
-  list.filter((entry) => happenedAt(entry) >= since).at(-1);
+const lastAfter = <T extends Entry['body']['kind']>(
+  list: EntryOf<T>[],
+  since: number,
+): EntryOf<T> | undefined => list.filter((entry) => happenedAt(entry) >= since).at(-1);
 
 function evidenceOf(
   entries: readonly Entry[],
@@ -158,7 +169,9 @@ function evidenceOf(
     {
       id: 'after',
       state: !after ? 'open' : afterTooEarly ? 'failed' : 'shown',
-      text: afterTooEarly ? 'The after reading is older than the last work on the filter: read again' : 'An after reading',
+      text: afterTooEarly
+        ? 'The after reading is older than the last work on the filter: read again'
+        : 'An after reading',
     },
     {
       id: 'equal-flow',
@@ -213,7 +226,11 @@ function headlineOf(
     case 'not-proved':
       return proof?.nothingToRemove ? 'Nothing to remove: the filter read good before' : 'Not proved';
     case 'open':
-      return !has.before ? 'No before reading yet' : has.after ? 'Not proved' : 'Before is read; after is still to come';
+      return !has.before
+        ? 'No before reading yet'
+        : has.after
+          ? 'Not proved'
+          : 'Before is read; after is still to come';
   }
 }
 
@@ -234,7 +251,11 @@ export function deriveJob(facts: JobFacts): DerivedJob {
   const proof = comparison && after ? judgeProof(comparison, after.body, facts.limits) : undefined;
   const evidence = evidenceOf(entries, readings, proof);
   const complete = evidence.every((item) => item.state === 'shown');
-  const verdict: JobVerdict = !proof ? 'open' : proof.verdict === 'proved' && !complete ? 'equal-flow' : proof.verdict;
+  const verdict: JobVerdict = !proof
+    ? 'open'
+    : proof.verdict === 'proved' && !complete
+      ? 'equal-flow'
+      : proof.verdict;
 
   const done = new Set<Stage>();
   for (const entry of entries) {
@@ -251,7 +272,10 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     ...(comparison ? { comparison } : {}),
     ...(proof ? { proof } : {}),
     verdict,
-    headline: headlineOf(verdict, comparison, proof, { before: before !== undefined, after: after !== undefined }),
+    headline: headlineOf(verdict, comparison, proof, {
+      before: before !== undefined,
+      after: after !== undefined,
+    }),
     evidence,
     dwells: dwellsOf(entries),
     parts: partsOf(entries),

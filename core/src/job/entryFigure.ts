@@ -24,7 +24,8 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
       return body.codes.length === 0 ? 'no codes' : count(body.codes.length, 'code', 'codes');
     case 'reading': {
       const strongest = [...body.samples].sort((a, b) => b.rpm - a.rpm)[0];
-      const at = strongest?.kind === 'hold' ? `${Math.round(strongest.rpm / 50) * 50}` : (strongest?.kind ?? '');
+      const at =
+        strongest?.kind === 'hold' ? `${Math.round(strongest.rpm / 50) * 50}` : (strongest?.kind ?? '');
       return `${at}: ${strongest ? Math.round(strongest.dpMbar) : '–'} mbar`;
     }
     case 'work':

@@ -3,7 +3,17 @@ import { entryBodySchema, WORK_TYPES, type Entry, type EntryBody } from '../ledg
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
-import { CAUTION_FOR_WORK, CAUTIONS, deriveJob, entryFigure, stageOf, STAGES, summariseJob, WORK_LABELS, type DerivedJob } from './index.ts';
+import {
+  CAUTION_FOR_WORK,
+  CAUTIONS,
+  deriveJob,
+  entryFigure,
+  stageOf,
+  STAGES,
+  summariseJob,
+  WORK_LABELS,
+  type DerivedJob,
+} from './index.ts';
 
 const facts = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L, geometry: FILTER };
 const derive = (...bodies: (EntryBody | Entry)[]): DerivedJob =>
@@ -33,14 +43,19 @@ describe('what a ledger means', () => {
     const atEqualFlow = derive(complaint, before, clean, after);
     expect(atEqualFlow.verdict).toBe('equal-flow');
     expect(atEqualFlow.headline).toMatch(/^At equal flow the pressure drop fell by \d+ %$/);
-    expect(atEqualFlow.evidence.filter((e) => e.state === 'open').map((e) => e.id)).toEqual(['drive', 'no-codes']);
+    expect(atEqualFlow.evidence.filter((e) => e.state === 'open').map((e) => e.id)).toEqual([
+      'drive',
+      'no-codes',
+    ]);
     expect(derive(complaint, before, clean, after, drive).verdict).toBe('equal-flow');
     expect(derive(complaint, before, clean, after, drive, noCodes).verdict).toBe('proved');
   });
 
   it('is not proved by codes that are left, a limit that stays, or a scan from before the drive', () => {
     const codesLeft: EntryBody = { kind: 'code-scan', when: 'after-drive', codes: [{ code: 'P2463' }] };
-    expect(derive(complaint, before, clean, after, drive, codesLeft).evidence.find((e) => e.id === 'no-codes')).toMatchObject({
+    expect(
+      derive(complaint, before, clean, after, drive, codesLeft).evidence.find((e) => e.id === 'no-codes'),
+    ).toMatchObject({
       state: 'failed',
       text: 'Codes after the drive: P2463',
     });
@@ -57,7 +72,10 @@ describe('what a ledger means', () => {
 
   it('asks for another after reading when the filter was worked on since', () => {
     const again = derive(complaint, before, clean, after, clean, drive, noCodes);
-    expect(again.evidence.find((e) => e.id === 'after')).toMatchObject({ state: 'failed', text: expect.stringMatching(/read again/) as string });
+    expect(again.evidence.find((e) => e.id === 'after')).toMatchObject({
+      state: 'failed',
+      text: expect.stringMatching(/read again/) as string,
+    });
     expect(again.verdict).toBe('equal-flow');
     const repaired: EntryBody = { kind: 'work', work: 'cause-repaired', what: 'Glow plug' };
     expect(derive(complaint, before, clean, after, repaired, drive, noCodes).verdict).toBe('proved');
@@ -103,7 +121,9 @@ describe('what a ledger means', () => {
     expect(job.dwells).toHaveLength(1);
     const [dwell] = job.dwells;
     expect((dwell?.endMs ?? 0) - (dwell?.startMs ?? 0)).toBe(30 * 60_000);
-    expect(summariseJob(job, (dwell?.startMs ?? 0) + 60_000).dwellUntil).toBe(new Date(dwell?.endMs ?? 0).toISOString());
+    expect(summariseJob(job, (dwell?.startMs ?? 0) + 60_000).dwellUntil).toBe(
+      new Date(dwell?.endMs ?? 0).toISOString(),
+    );
     expect(summariseJob(job, (dwell?.endMs ?? 0) + 1)).not.toHaveProperty('dwellUntil');
   });
 
@@ -115,7 +135,12 @@ describe('what a ledger means', () => {
 
 describe('words for every entry', () => {
   const bodies: EntryBody[] = [
-    limited, before, clean, drive, noCodes, signOff,
+    limited,
+    before,
+    clean,
+    drive,
+    noCodes,
+    signOff,
     { kind: 'part-state', part: 'egt1', state: 'sound', why: 'x' },
     { kind: 'caution-acknowledged', caution: 'burn', act: 'x' },
     { kind: 'note', text: 'x' },

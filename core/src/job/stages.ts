@@ -1,7 +1,16 @@
 import type { Entry } from '../ledger/index.ts';
 
 /** The stages of a job in the order of the work; they are the sections of the tape. */
-export const STAGES = ['intake', 'codes', 'baseline', 'checks', 'decide', 'treat', 'prove', 'hand-over'] as const;
+export const STAGES = [
+  'intake',
+  'codes',
+  'baseline',
+  'checks',
+  'decide',
+  'treat',
+  'prove',
+  'hand-over',
+] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const STAGE_LABELS: Record<Stage, string> = {

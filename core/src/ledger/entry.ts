@@ -3,7 +3,6 @@ import { idSchema, timeSchema } from './identity.ts';
 import { readingBodySchema } from './reading.ts';
 import { freeText, requiredText } from '../text/index.ts';
 
-
 export const WORK_TYPES = [
   'chemical-clean',
   'drive-regeneration',
@@ -35,20 +34,33 @@ export const PART_IDS = [
 ] as const;
 export type PartId = (typeof PART_IDS)[number];
 
-export const PART_STATES = ['not-looked-at', 'sound', 'doubtful', 'failed', 'replaced', 'proven-clear'] as const;
+export const PART_STATES = [
+  'not-looked-at',
+  'sound',
+  'doubtful',
+  'failed',
+  'replaced',
+  'proven-clear',
+] as const;
 export type PartState = (typeof PART_STATES)[number];
 
 const complaintBodySchema = z.object({
   kind: z.literal('complaint'),
   text: requiredText('The complaint', 2000),
-  distanceKm: z.number().min(0, 'Distance: not below 0 km').max(3_000_000, 'Distance: at most 3 000 000 km').optional(),
+  distanceKm: z
+    .number()
+    .min(0, 'Distance: not below 0 km')
+    .max(3_000_000, 'Distance: at most 3 000 000 km')
+    .optional(),
   powerLimited: z.boolean().optional(),
 });
 
 const codeScanBodySchema = z.object({
   kind: z.literal('code-scan'),
   when: z.enum(['before', 'after-clear', 'after-drive']),
-  codes: z.array(z.object({ code: requiredText('The code', 40), status: freeText('Status', 60).optional() })).max(200),
+  codes: z
+    .array(z.object({ code: requiredText('The code', 40), status: freeText('Status', 60).optional() }))
+    .max(200),
 });
 
 const workBodySchema = z.object({

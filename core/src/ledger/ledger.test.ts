@@ -1,14 +1,24 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { madeEntry, madeId, note } from '../testing/madeEntries.ts';
-import { canonicalJson, effectiveEntries, entriesOfKind, entryBodySchema, newEntrySchema, type Entry } from './index.ts';
+import {
+  canonicalJson,
+  effectiveEntries,
+  entriesOfKind,
+  entryBodySchema,
+  newEntrySchema,
+  type Entry,
+} from './index.ts';
 
 const textsOf = (entries: readonly Entry[]): string[] =>
   entriesOfKind(effectiveEntries(entries), 'note').map((entry) => entry.body.text);
 
 describe('what counts of a ledger', () => {
   it('keeps the order in which things happened, not in which they were sent', () => {
-    expect(textsOf([madeEntry(1, note('late'), 50), madeEntry(2, note('early'), 10)])).toEqual(['early', 'late']);
+    expect(textsOf([madeEntry(1, note('late'), 50), madeEntry(2, note('early'), 10)])).toEqual([
+      'early',
+      'late',
+    ]);
   });
 
   it('puts a correction in the place of what it corrects, through any chain', () => {
@@ -22,7 +32,11 @@ describe('what counts of a ledger', () => {
   });
 
   it('lets the server’s later correction count when two devices correct one entry', () => {
-    const entries = [madeEntry(1, note('x')), madeEntry(2, note('van'), 9, 1), madeEntry(3, note('office'), 5, 1)];
+    const entries = [
+      madeEntry(1, note('x')),
+      madeEntry(2, note('van'), 9, 1),
+      madeEntry(3, note('office'), 5, 1),
+    ];
     expect(textsOf(entries)).toEqual(['office']);
   });
 
@@ -34,11 +48,15 @@ describe('what counts of a ledger', () => {
 
   it('is the same in whatever order the entries arrive', () => {
     const ledger = fc
-      .array(fc.record({ minute: fc.nat(500), corrects: fc.option(fc.nat(40)), withdrawn: fc.boolean() }), { minLength: 1, maxLength: 30 })
+      .array(fc.record({ minute: fc.nat(500), corrects: fc.option(fc.nat(40)), withdrawn: fc.boolean() }), {
+        minLength: 1,
+        maxLength: 30,
+      })
       .map((made) =>
         made.map(({ minute, corrects, withdrawn }, i) => {
           const target = corrects === null || i === 0 ? undefined : (corrects % i) + 1;
-          const body = withdrawn && target !== undefined ? ({ kind: 'withdrawn', why: 'w' } as const) : note(`n${i}`);
+          const body =
+            withdrawn && target !== undefined ? ({ kind: 'withdrawn', why: 'w' } as const) : note(`n${i}`);
           return madeEntry(i + 1, body, minute, target);
         }),
       );
@@ -78,7 +96,11 @@ describe('entries from outside', () => {
 
   it.each([
     ['a negative rpm', { ...reading, samples: [{ ...sample, rpm: -1 }] }, /Engine speed: at least 0 rpm/],
-    ['a ΔP beyond any sensor', { ...reading, samples: [{ ...sample, dpMbar: 99_999 }] }, /ΔP: at most 3000 mbar/],
+    [
+      'a ΔP beyond any sensor',
+      { ...reading, samples: [{ ...sample, dpMbar: 99_999 }] },
+      /ΔP: at most 3000 mbar/,
+    ],
     ['a ΔP that is text', { ...reading, samples: [{ ...sample, dpMbar: '12' }] }, /ΔP: enter a number/],
     ['no sample', { ...reading, samples: [] }, /at least one sample/],
     ['a purpose that does not exist', { ...reading, purpose: 'sometime' }, /./],
@@ -94,7 +116,9 @@ describe('entries from outside', () => {
   it('wants a version 7 id and a time with its zone', () => {
     const entry = { id: madeId(1), deviceTime: '2026-05-11T08:00:00+02:00', body: note('x') };
     expect(newEntrySchema.safeParse(entry).success).toBe(true);
-    expect(newEntrySchema.safeParse({ ...entry, id: '7c9e6679-7425-40de-944b-e07fc1f90ae7' }).success).toBe(false);
+    expect(newEntrySchema.safeParse({ ...entry, id: '7c9e6679-7425-40de-944b-e07fc1f90ae7' }).success).toBe(
+      false,
+    );
     expect(newEntrySchema.safeParse({ ...entry, deviceTime: '2026-05-11 08:00' }).success).toBe(false);
   });
 });

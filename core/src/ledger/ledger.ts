@@ -8,7 +8,7 @@ const isKind =
     entry.body.kind === kind;
 
 export const entriesOfKind = <K extends EntryKind>(entries: readonly Entry[], kind: K): EntryOf<K>[] =>
-  entries.filter(isKind(kind)) as EntryOf<K>[];
+  entries.filter(isKind(kind));
 
 /** When it happened: by the device's clock, as an entry may be sent hours after it was made. */
 export const happenedAt = (entry: Pick<Entry, 'deviceTime'>): number => Date.parse(entry.deviceTime);

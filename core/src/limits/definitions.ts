@@ -48,7 +48,8 @@ export const LIMIT_DEFINITIONS = {
     low: 1,
     high: 1000,
     group: 'pressure',
-    reason: 'Working rule, no load; a small or clean filter reads much less, so the restriction ratio stands beside it.',
+    reason:
+      'Working rule, no load; a small or clean filter reads much less, so the restriction ratio stands beside it.',
   },
   dp3000BlockedMbar: {
     label: 'ΔP at 3000 rpm, blocked above',
@@ -75,7 +76,8 @@ export const LIMIT_DEFINITIONS = {
     low: 0.05,
     high: 1,
     group: 'pressure',
-    reason: 'Less than half of what a clean filter shows points to a sensor, hose, cracked filter or wrong size.',
+    reason:
+      'Less than half of what a clean filter shows points to a sensor, hose, cracked filter or wrong size.',
   },
   removedProvedPercent: {
     label: 'Fall of ΔP that counts as a result, at least',
@@ -84,7 +86,8 @@ export const LIMIT_DEFINITIONS = {
     low: 1,
     high: 95,
     group: 'proof',
-    reason: 'Below a quarter the difference between two pedal holds and two temperatures is not told apart from a cure.',
+    reason:
+      'Below a quarter the difference between two pedal holds and two temperatures is not told apart from a cure.',
   },
   sootAfterCleanG: {
     label: 'Soot by pressure after a good clean, up to',
@@ -111,7 +114,8 @@ export const LIMIT_DEFINITIONS = {
     low: 0,
     high: 100,
     group: 'pressure',
-    reason: 'With pressure above the blocked limit such a counter was reset, or ash or a sensor is behind it.',
+    reason:
+      'With pressure above the blocked limit such a counter was reset, or ash or a sensor is behind it.',
   },
   dpZeroOffsetMbar: {
     label: 'Zero of the ΔP sensor, off beyond ±',

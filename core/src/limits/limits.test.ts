@@ -1,6 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { describeFailure } from '../quantities/index.ts';
-import { DEFAULT_LIMITS, LIMIT_DEFINITIONS, LIMIT_IDS, limitOverridesSchema, resolveLimits } from './index.ts';
+import {
+  DEFAULT_LIMITS,
+  LIMIT_DEFINITIONS,
+  LIMIT_IDS,
+  limitOverridesSchema,
+  resolveLimits,
+} from './index.ts';
 
 describe('limits profile', () => {
   it.each(LIMIT_IDS)('%s starts within its own range and says why', (id) => {
@@ -19,7 +25,9 @@ describe('limits profile', () => {
   it('refuses a good limit above its blocked limit, and names both', () => {
     const refused = resolveLimits({ dpIdleGoodMbar: { value: 50, source: '' } });
     expect(refused.ok).toBe(false);
-    expect(!refused.ok && describeFailure(refused.failure)).toMatch(/good up to must not exceed .*blocked above.* 20 mbar.*50/);
+    expect(!refused.ok && describeFailure(refused.failure)).toMatch(
+      /good up to must not exceed .*blocked above.* 20 mbar.*50/,
+    );
   });
 
   it('refuses unknown names and values out of range', () => {

@@ -20,7 +20,10 @@ const overridesShape = Object.fromEntries(
   LIMIT_IDS.map((id) => {
     const { label, low, high, unit } = LIMIT_DEFINITIONS[id];
     const range = `${label}: must lie between ${low} and ${high} ${unit}`;
-    return [id, limitOverrideSchema.extend({ value: z.number().min(low, range).max(high, range) }).optional()];
+    return [
+      id,
+      limitOverrideSchema.extend({ value: z.number().min(low, range).max(high, range) }).optional(),
+    ];
   }),
 ) as Record<LimitId, z.ZodOptional<typeof limitOverrideSchema>>;
 

@@ -70,7 +70,10 @@ const UNSHARED_FLOW_DOUBT = 0.03;
 /** μQ at outlet pressure: one number for "how hard the filter is driven", at any temperature. */
 const drive = (flow: FlowCondition): number => {
   const temperatureK = kelvin(flow.temperatureC);
-  return (gasViscosityPaS(temperatureK) * flow.exhaustKgPerS * AIR_GAS_CONSTANT * temperatureK) / flow.outletPressurePa;
+  return (
+    (gasViscosityPaS(temperatureK) * flow.exhaustKgPerS * AIR_GAS_CONSTANT * temperatureK) /
+    flow.outletPressurePa
+  );
 };
 
 const strongest = (reading: JudgedReading): JudgedSample | undefined =>
@@ -85,7 +88,8 @@ function covers(reading: JudgedReading, at: number): boolean {
 function conditionFor(at: number, temperatureC: number, outletPressurePa: number): FlowCondition {
   const temperatureK = kelvin(temperatureC);
   return {
-    exhaustKgPerS: (at * outletPressurePa) / (gasViscosityPaS(temperatureK) * AIR_GAS_CONSTANT * temperatureK),
+    exhaustKgPerS:
+      (at * outletPressurePa) / (gasViscosityPaS(temperatureK) * AIR_GAS_CONSTANT * temperatureK),
     temperatureC,
     outletPressurePa,
   };
@@ -122,16 +126,31 @@ function removed(before: Side, after: Side, condition: FlowCondition): Interval 
   return { value: 100 * (1 - ratio), low: 100 * (1 - ratio - t * sd), high: 100 * (1 - ratio + t * sd) };
 }
 
-function restriction(side: Side, condition: FlowCondition, geometry: FilterGeometry | undefined): Interval | undefined {
+function restriction(
+  side: Side,
+  condition: FlowCondition,
+  geometry: FilterGeometry | undefined,
+): Interval | undefined {
   if (!geometry) return undefined;
   const { dpMbar, sdMbar } = at(side, condition);
   const ratio = restrictionRatio(geometry, condition, dpMbar);
   if (!ratio.ok) return undefined;
-  const doubt = Math.hypot((1.645 * sdMbar) / ratio.value.cleanMbar, ratio.value.ratio * (strongest(side.reading)?.flow.flowDoubt ?? 0));
-  return { value: ratio.value.ratio, low: Math.max(0, ratio.value.ratio - doubt), high: ratio.value.ratio + doubt };
+  const doubt = Math.hypot(
+    (1.645 * sdMbar) / ratio.value.cleanMbar,
+    ratio.value.ratio * (strongest(side.reading)?.flow.flowDoubt ?? 0),
+  );
+  return {
+    value: ratio.value.ratio,
+    low: Math.max(0, ratio.value.ratio - doubt),
+    high: ratio.value.ratio + doubt,
+  };
 }
 
-function soot(side: Side, condition: FlowCondition, geometry: FilterGeometry | undefined): SootEstimate | undefined {
+function soot(
+  side: Side,
+  condition: FlowCondition,
+  geometry: FilterGeometry | undefined,
+): SootEstimate | undefined {
   if (!geometry) return undefined;
   const { dpMbar, sdMbar } = at(side, condition);
   const flowShare = dpMbar * (strongest(side.reading)?.flow.flowDoubt ?? 0);
@@ -164,7 +183,9 @@ const STEPS: readonly Step[] = [
 
 function otherSteps(samples: readonly JudgedSample[]): Step[] {
   const others = samples.filter((sample) => !STEPS.some((step) => step.belongs(sample)));
-  const speeds = [...new Set(others.map((sample) => Math.round(sample.rpm / 250) * 250))].sort((a, b) => a - b);
+  const speeds = [...new Set(others.map((sample) => Math.round(sample.rpm / 250) * 250))].sort(
+    (a, b) => a - b,
+  );
   return speeds.slice(0, 4).map((rpm) => ({
     label: `${rpm} rpm`,
     rpm,
@@ -183,7 +204,8 @@ function rowFor(step: Step, before: Side, after: Side, context: ProofContext): C
   const outletPa = average((s) => s.flow.outletPressurePa, all) ?? 101_325;
   const driven = average((s) => drive(s.flow), all) ?? 0;
   const condition = conditionFor(driven, temperatureC, outletPa);
-  const stated = (side: Side): number | undefined => (covers(side.reading, driven) ? at(side, condition).dpMbar : undefined);
+  const stated = (side: Side): number | undefined =>
+    covers(side.reading, driven) ? at(side, condition).dpMbar : undefined;
   const beforeMbar = stated(before);
   const afterMbar = stated(after);
   const ratioOf = (dpMbar: number | undefined): number | undefined => {
@@ -227,7 +249,9 @@ export function compareReadings(before: ReadingBody, after: ReadingBody, context
     ...(afterFit.ok ? { afterFit: afterFit.value } : {}),
   };
   const obstacles = [
-    ...(beforeFit.ok ? [] : ['The before reading has no sample with a known flow.', ...judgedBefore.unplaced]),
+    ...(beforeFit.ok
+      ? []
+      : ['The before reading has no sample with a known flow.', ...judgedBefore.unplaced]),
     ...(afterFit.ok ? [] : ['The after reading has no sample with a known flow.', ...judgedAfter.unplaced]),
   ];
   const strongBefore = strongest(judgedBefore);

@@ -1,4 +1,10 @@
-import { filterVolumeL, pressureDrop, pressureFromFit, type FilterGeometry, type FlowFit } from '../filter/index.ts';
+import {
+  filterVolumeL,
+  pressureDrop,
+  pressureFromFit,
+  type FilterGeometry,
+  type FlowFit,
+} from '../filter/index.ts';
 import { AIR_GAS_CONSTANT, kelvin } from '../quantities/index.ts';
 
 export interface CurvePoint {
@@ -44,7 +50,12 @@ export function filterCurves(
 }
 
 /** The fitted curve of a reading over the same axis. */
-export function fittedCurve(fit: FlowFit, label: string, temperatureC: number, maxFlowM3PerH: number): FlowCurve {
+export function fittedCurve(
+  fit: FlowFit,
+  label: string,
+  temperatureC: number,
+  maxFlowM3PerH: number,
+): FlowCurve {
   return {
     label,
     points: flowsUpTo(maxFlowM3PerH).map((flowM3PerH) => ({

@@ -5,7 +5,14 @@ import type { ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { DISPLACEMENT_L, FILTER, madeReading, seededNoise, type Truth } from '../testing/madeReadings.ts';
-import { compareReadings, filterCurves, judgeProof, judgeReading, type Comparison, type Proof } from './index.ts';
+import {
+  compareReadings,
+  filterCurves,
+  judgeProof,
+  judgeReading,
+  type Comparison,
+  type Proof,
+} from './index.ts';
 
 interface Options {
   readonly geometry?: FilterGeometry | null;
@@ -29,7 +36,8 @@ function judge(before: Truth, after: Truth, options: Options = {}): { comparison
 function trulyRemoved(comparison: Comparison, before: Truth, after: Truth): number {
   const gas = comparison.equalFlow;
   if (!gas) throw new Error('not compared');
-  const at = (truth: Truth): number => valueOf(pressureDrop(FILTER, { sootG: truth.sootG, ashG: truth.ashG ?? 0 }, gas)).totalMbar;
+  const at = (truth: Truth): number =>
+    valueOf(pressureDrop(FILTER, { sootG: truth.sootG, ashG: truth.ashG ?? 0 }, gas)).totalMbar;
   return 100 * (1 - at(after) / at(before));
 }
 
@@ -37,19 +45,33 @@ describe('comparison at equal flow', () => {
   it('finds what was removed and the restriction, whatever speeds and temperatures were held', () => {
     const speeds = fc.uniqueArray(fc.integer({ min: 1600, max: 3200 }), { minLength: 2, maxLength: 3 });
     fc.assert(
-      fc.property(fc.double({ min: 15, max: 50, noNaN: true }), fc.double({ min: 0.5, max: 8, noNaN: true }), speeds, fc.integer({ min: 180, max: 280 }), (dirty, clean, rpm, temperatureC) => {
-        const before = { sootG: dirty, rpm: [820, 2500, 3000] };
-        const after = { sootG: clean, rpm: [820, ...rpm, 3000], temperatureC };
-        const { comparison } = judge(before, after);
-        const removed = comparison.removedPercent;
-        // The two-term law is fitted, not the filter's own: it may be off by a little where the gas differs.
-        expect(Math.abs((removed?.value ?? 0) - trulyRemoved(comparison, before, after))).toBeLessThan(1.5);
-        const gas = comparison.equalFlow;
-        const dp = valueOf(pressureDrop(FILTER, { sootG: clean, ashG: 0 }, gas ?? { exhaustKgPerS: 0.05, temperatureC: 200 })).totalMbar;
-        const truth = valueOf(restrictionRatio(FILTER, gas ?? { exhaustKgPerS: 0.05, temperatureC: 200 }, dp)).ratio;
-        expect(comparison.restrictionAfter?.low).toBeLessThanOrEqual(truth);
-        expect(comparison.restrictionAfter?.high).toBeGreaterThanOrEqual(truth);
-      }),
+      fc.property(
+        fc.double({ min: 15, max: 50, noNaN: true }),
+        fc.double({ min: 0.5, max: 8, noNaN: true }),
+        speeds,
+        fc.integer({ min: 180, max: 280 }),
+        (dirty, clean, rpm, temperatureC) => {
+          const before = { sootG: dirty, rpm: [820, 2500, 3000] };
+          const after = { sootG: clean, rpm: [820, ...rpm, 3000], temperatureC };
+          const { comparison } = judge(before, after);
+          const removed = comparison.removedPercent;
+          // The two-term law is fitted, not the filter's own: it may be off by a little where the gas differs.
+          expect(Math.abs((removed?.value ?? 0) - trulyRemoved(comparison, before, after))).toBeLessThan(1.5);
+          const gas = comparison.equalFlow;
+          const dp = valueOf(
+            pressureDrop(
+              FILTER,
+              { sootG: clean, ashG: 0 },
+              gas ?? { exhaustKgPerS: 0.05, temperatureC: 200 },
+            ),
+          ).totalMbar;
+          const truth = valueOf(
+            restrictionRatio(FILTER, gas ?? { exhaustKgPerS: 0.05, temperatureC: 200 }, dp),
+          ).ratio;
+          expect(comparison.restrictionAfter?.low).toBeLessThanOrEqual(truth);
+          expect(comparison.restrictionAfter?.high).toBeGreaterThanOrEqual(truth);
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -74,7 +96,10 @@ describe('comparison at equal flow', () => {
   it('takes the measured zero off both, so that an offset sensor does not hide a cure', () => {
     const { comparison } = judge({ sootG: 30, zeroMbar: 12 }, { sootG: 4, zeroMbar: 12 });
     expect(comparison.before.zeroMbar).toBe(12);
-    expect(comparison.removedPercent?.value).toBeCloseTo(trulyRemoved(comparison, { sootG: 30 }, { sootG: 4 }), 0);
+    expect(comparison.removedPercent?.value).toBeCloseTo(
+      trulyRemoved(comparison, { sootG: 30 }, { sootG: 4 }),
+      0,
+    );
   });
 
   it('does not compare readings that have no flow in common, and says which flows it has', () => {
@@ -96,14 +121,19 @@ describe('verdict', () => {
   it('is proved when the fall is sure and the filter is within its limits', () => {
     const { proof } = judge({ sootG: 35 }, { sootG: 3 });
     expect(proof.verdict).toBe('proved');
-    expect(proof.reasons[0]).toMatch(/At \d+ m³\/h the pressure drop went from \d+ mbar to \d+ mbar: \d+ % removed, \d+ % to \d+ % \(90 %\)/);
-    for (const judgement of proof.judgements) expect(judgement).toMatchObject({ holds: true, reason: expect.stringMatching(/./) as string });
+    expect(proof.reasons[0]).toMatch(
+      /At \d+ m³\/h the pressure drop went from \d+ mbar to \d+ mbar: \d+ % removed, \d+ % to \d+ % \(90 %\)/,
+    );
+    for (const judgement of proof.judgements)
+      expect(judgement).toMatchObject({ holds: true, reason: expect.stringMatching(/./) as string });
   });
 
   it('is better, not there, when much ash is left, and names the limit that fails', () => {
     const { proof } = judge({ sootG: 35, ashG: 150 }, { sootG: 2, ashG: 150 });
     expect(proof.verdict).toBe('better');
-    expect(proof.reasons.join()).toMatch(/Restriction after is \d+(\.\d)? × clean, wanted at most 2.5 × clean/);
+    expect(proof.reasons.join()).toMatch(
+      /Restriction after is \d+(\.\d)? × clean, wanted at most 2.5 × clean/,
+    );
   });
 
   it('is worse when the pressure surely rose', () => {
@@ -114,7 +144,11 @@ describe('verdict', () => {
     const blocked = judge({ sootG: 30 }, { sootG: 30 }).proof;
     expect(blocked).toMatchObject({ verdict: 'not-proved', nothingToRemove: false });
     expect(blocked.missing).not.toEqual([]);
-    expect(judge({ sootG: 4 }, { sootG: 4 }).proof).toMatchObject({ verdict: 'not-proved', nothingToRemove: true, missing: [] });
+    expect(judge({ sootG: 4 }, { sootG: 4 }).proof).toMatchObject({
+      verdict: 'not-proved',
+      nothingToRemove: true,
+      missing: [],
+    });
   });
 
   it('does not believe an after reading that is lower than the clean filter can show', () => {
@@ -130,15 +164,24 @@ describe('verdict', () => {
     expect(unknownSize.proof.missing[0]).toMatch(/under 3.0 mbar/);
   });
 
-  it.each(['dp-no-response', 'dp-stuck-high', 'dp-reversed', 'dp-falling'])('does not take a log that shows %s as proof', (id) => {
-    const change = (after: ReadingBody): ReadingBody => ({
-      ...after,
-      origin: { type: 'log', logId: '0197a000-0000-7000-8000-00000000000a', fileName: 'after.csv', mapping: {}, findings: [id] },
-    });
-    const { proof } = judge({ sootG: 30 }, { sootG: 3 }, { change });
-    expect(proof.verdict).toBe('not-proved');
-    expect(proof.missing).toHaveLength(1);
-  });
+  it.each(['dp-no-response', 'dp-stuck-high', 'dp-reversed', 'dp-falling'])(
+    'does not take a log that shows %s as proof',
+    (id) => {
+      const change = (after: ReadingBody): ReadingBody => ({
+        ...after,
+        origin: {
+          type: 'log',
+          logId: '0197a000-0000-7000-8000-00000000000a',
+          fileName: 'after.csv',
+          mapping: {},
+          findings: [id],
+        },
+      });
+      const { proof } = judge({ sootG: 30 }, { sootG: 3 }, { change });
+      expect(proof.verdict).toBe('not-proved');
+      expect(proof.missing).toHaveLength(1);
+    },
+  );
 
   it('works without the filter’s size, by the fitted curves and the bare limits', () => {
     const { comparison, proof } = judge({ sootG: 35 }, { sootG: 3 }, { geometry: null });
@@ -154,14 +197,19 @@ describe('verdict', () => {
 
   it('never says proved of a filter that is still blocked', () => {
     fc.assert(
-      fc.property(fc.double({ min: 20, max: 40, noNaN: true }), fc.double({ min: 0, max: 30, noNaN: true }), fc.double({ min: 0, max: 100, noNaN: true }), (dirty, left, ashG) => {
-        const after = { sootG: left, ashG };
-        const { comparison, proof } = judge({ sootG: dirty, ashG }, after);
-        const gas = comparison.equalFlow ?? { exhaustKgPerS: 0.05, temperatureC: 200 };
-        const truth = valueOf(pressureDrop(FILTER, after, gas)).totalMbar;
-        const ratio = valueOf(restrictionRatio(FILTER, gas, truth)).ratio;
-        if (ratio > DEFAULT_LIMITS.restrictionGoodRatio * 1.1) expect(proof.verdict).not.toBe('proved');
-      }),
+      fc.property(
+        fc.double({ min: 20, max: 40, noNaN: true }),
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        (dirty, left, ashG) => {
+          const after = { sootG: left, ashG };
+          const { comparison, proof } = judge({ sootG: dirty, ashG }, after);
+          const gas = comparison.equalFlow ?? { exhaustKgPerS: 0.05, temperatureC: 200 };
+          const truth = valueOf(pressureDrop(FILTER, after, gas)).totalMbar;
+          const ratio = valueOf(restrictionRatio(FILTER, gas, truth)).ratio;
+          if (ratio > DEFAULT_LIMITS.restrictionGoodRatio * 1.1) expect(proof.verdict).not.toBe('proved');
+        },
+      ),
       { numRuns: 80 },
     );
   });
@@ -169,7 +217,12 @@ describe('verdict', () => {
 
 describe('a reading on the flow axis', () => {
   it('says what it could not place', () => {
-    const reading: ReadingBody = { kind: 'reading', purpose: 'before', origin: { type: 'hand' }, samples: [{ kind: 'hold', rpm: 3000, dpMbar: 80 }] };
+    const reading: ReadingBody = {
+      kind: 'reading',
+      purpose: 'before',
+      origin: { type: 'hand' },
+      samples: [{ kind: 'hold', rpm: 3000, dpMbar: 80 }],
+    };
     const judged = judgeReading(reading, { limits: DEFAULT_LIMITS });
     expect(judged.points).toEqual([]);
     expect(judged.unplaced[0]).toMatch(/needs the air mass, or the engine size/);

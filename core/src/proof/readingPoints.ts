@@ -40,13 +40,17 @@ export const Z90 = 1.645;
 /** No reading is finer than this, whatever its spread: the step of usual sensors as logged. */
 const RESOLUTION_MBAR = 0.1;
 
-function zeroOf(reading: ReadingBody, context: FlowContext): Pick<JudgedReading, 'zeroMbar' | 'zeroSdMbar' | 'zeroRead'> {
+function zeroOf(
+  reading: ReadingBody,
+  context: FlowContext,
+): Pick<JudgedReading, 'zeroMbar' | 'zeroSdMbar' | 'zeroRead'> {
   const off = reading.samples.filter((sample) => sample.kind === 'key-off');
   const zeroMbar = mean(off.map((sample) => sample.dpMbar));
   if (zeroMbar === undefined) {
     return { zeroMbar: 0, zeroSdMbar: context.limits.dpZeroDoubtMbar / Z90, zeroRead: false };
   }
-  const spread = mean(off.map((sample) => (sample.dpSdMbar ?? RESOLUTION_MBAR * 3) / Math.sqrt(sample.count ?? 1))) ?? 0;
+  const spread =
+    mean(off.map((sample) => (sample.dpSdMbar ?? RESOLUTION_MBAR * 3) / Math.sqrt(sample.count ?? 1))) ?? 0;
   return { zeroMbar, zeroSdMbar: Math.max(spread, RESOLUTION_MBAR), zeroRead: true };
 }
 
@@ -94,7 +98,13 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
       continue;
     }
     flow.value.assumptions.forEach((sentence) => assumptions.add(sentence));
-    samples.push({ kind: sample.kind, rpm: sample.rpm, rawMbar: sample.dpMbar, dpMbar: zeroed.dpMbar, flow: flow.value });
+    samples.push({
+      kind: sample.kind,
+      rpm: sample.rpm,
+      rawMbar: sample.dpMbar,
+      dpMbar: zeroed.dpMbar,
+      flow: flow.value,
+    });
     readings += sample.count ?? 1;
     for (const block of blocksOf(sample)) {
       const dpMbar = block.dpMbar - zero.zeroMbar;
@@ -110,7 +120,9 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
     }
   }
   if (!zero.zeroRead) {
-    assumptions.add(`ΔP zero not read with the engine off: taken as 0 ± ${context.limits.dpZeroDoubtMbar} mbar`);
+    assumptions.add(
+      `ΔP zero not read with the engine off: taken as 0 ± ${context.limits.dpZeroDoubtMbar} mbar`,
+    );
   }
   return { ...zero, samples, points, cloud, readings, assumptions: [...assumptions], unplaced };
 }

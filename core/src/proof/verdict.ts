@@ -83,8 +83,10 @@ function beforeWasGood(comparison: Comparison, limits: Limits): boolean {
 /** Reasons why the after reading cannot carry a verdict, whatever its figures: a lying sensor looks like a cure. */
 function unbelievable(comparison: Comparison, after: ReadingBody, limits: Limits): string[] {
   const missing: string[] = [];
-  const found = after.origin.type === 'log' ? after.origin.findings.filter((id) => SENSOR_UNPROVEN.has(id)) : [];
-  if (found.length > 0) missing.push('An after reading from a sensor that answers to flow: this log shows one that does not.');
+  const found =
+    after.origin.type === 'log' ? after.origin.findings.filter((id) => SENSOR_UNPROVEN.has(id)) : [];
+  if (found.length > 0)
+    missing.push('An after reading from a sensor that answers to flow: this log shows one that does not.');
   if (after.origin.type === 'log' && after.origin.findings.includes('dp-falling')) {
     missing.push('An after reading on the plateau: the pressure was still falling during this hold.');
   }
@@ -93,7 +95,12 @@ function unbelievable(comparison: Comparison, after: ReadingBody, limits: Limits
     missing.push(
       `A reading that can be believed: after reads ${restrictionAfter.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}). Check sensor, hoses and filter size; a cracked filter reads so too.`,
     );
-  } else if (!restrictionAfter && equalFlow && equalFlow.flowM3PerH > 100 && equalFlow.afterMbar < limits.dpLowForFlowMbar) {
+  } else if (
+    !restrictionAfter &&
+    equalFlow &&
+    equalFlow.flowM3PerH > 100 &&
+    equalFlow.afterMbar < limits.dpLowForFlowMbar
+  ) {
     missing.push(
       `A reading that can be believed: ${mbar(equalFlow.afterMbar)} at ${Math.round(equalFlow.flowM3PerH)} m³/h is under ${mbar(limits.dpLowForFlowMbar)}. Check sensor and hoses.`,
     );
@@ -113,7 +120,10 @@ export function judgeProof(comparison: Comparison, after: ReadingBody, limits: L
     return {
       verdict: 'not-proved',
       nothingToRemove: false,
-      missing: comparison.obstacles.length > 0 ? comparison.obstacles : ['A before reading with a pressure above zero.'],
+      missing:
+        comparison.obstacles.length > 0
+          ? comparison.obstacles
+          : ['A before reading with a pressure above zero.'],
       reasons: [],
       judgements: [],
     };
@@ -125,10 +135,17 @@ export function judgeProof(comparison: Comparison, after: ReadingBody, limits: L
     ...afterJudgements(comparison, limits),
   ];
   const missing = unbelievable(comparison, after, limits);
-  if (missing.length > 0) return { verdict: 'not-proved', nothingToRemove: false, missing, reasons: [fall], judgements };
+  if (missing.length > 0)
+    return { verdict: 'not-proved', nothingToRemove: false, missing, reasons: [fall], judgements };
 
   if (removedPercent.high < 0) {
-    return { verdict: 'worse', nothingToRemove: false, missing: [], reasons: [fall, 'The pressure rose by more than the readings spread.'], judgements };
+    return {
+      verdict: 'worse',
+      nothingToRemove: false,
+      missing: [],
+      reasons: [fall, 'The pressure rose by more than the readings spread.'],
+      judgements,
+    };
   }
   if (removedPercent.low <= 0) {
     const nothingToRemove = beforeWasGood(comparison, limits);
@@ -144,7 +161,8 @@ export function judgeProof(comparison: Comparison, after: ReadingBody, limits: L
     };
   }
   const failing = judgements.filter((judgement) => !judgement.holds);
-  if (failing.length === 0) return { verdict: 'proved', nothingToRemove: false, missing: [], reasons: [fall], judgements };
+  if (failing.length === 0)
+    return { verdict: 'proved', nothingToRemove: false, missing: [], reasons: [fall], judgements };
   return {
     verdict: 'better',
     nothingToRemove: false,

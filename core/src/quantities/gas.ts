@@ -17,7 +17,9 @@ export const kelvin = (celsius: number): number => celsius + ZERO_CELSIUS_K;
  * Worked value: 600 K → 3.016e-5 Pa·s.
  */
 export function gasViscosityPaS(temperatureK: number): number {
-  return (1.716e-5 * (temperatureK / ZERO_CELSIUS_K) ** 1.5 * (ZERO_CELSIUS_K + 110.4)) / (temperatureK + 110.4);
+  return (
+    (1.716e-5 * (temperatureK / ZERO_CELSIUS_K) ** 1.5 * (ZERO_CELSIUS_K + 110.4)) / (temperatureK + 110.4)
+  );
 }
 
 /** Ideal-gas density, kg/m³. Valid for exhaust at 0.5–5 bar. Worked value: 101325 Pa, 300 K → 1.1766. */

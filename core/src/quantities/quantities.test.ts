@@ -31,7 +31,12 @@ describe('gas properties', () => {
 
   it('agrees with tabulated viscosity of air within 2.5 %', () => {
     // Incropera et al., Fundamentals of Heat and Mass Transfer, table A.4.
-    for (const [kelvin, viscosity] of [[300, 184.6e-7], [500, 270.1e-7], [800, 369.8e-7], [1000, 424.4e-7]] as const) {
+    for (const [kelvin, viscosity] of [
+      [300, 184.6e-7],
+      [500, 270.1e-7],
+      [800, 369.8e-7],
+      [1000, 424.4e-7],
+    ] as const) {
       expect(gasViscosityPaS(kelvin) / viscosity).toBeGreaterThan(0.975);
       expect(gasViscosityPaS(kelvin) / viscosity).toBeLessThan(1.025);
     }
@@ -39,10 +44,14 @@ describe('gas properties', () => {
 
   it('thickens with heat, and the barometer falls with height', () => {
     fc.assert(
-      fc.property(fc.double({ min: 200, max: 1400, noNaN: true }), fc.double({ min: 1, max: 100, noNaN: true }), (t, more) => {
-        expect(gasViscosityPaS(t + more)).toBeGreaterThan(gasViscosityPaS(t));
-        expect(standardBarometerMbar(t + more)).toBeLessThan(standardBarometerMbar(t));
-      }),
+      fc.property(
+        fc.double({ min: 200, max: 1400, noNaN: true }),
+        fc.double({ min: 1, max: 100, noNaN: true }),
+        (t, more) => {
+          expect(gasViscosityPaS(t + more)).toBeGreaterThan(gasViscosityPaS(t));
+          expect(standardBarometerMbar(t + more)).toBeLessThan(standardBarometerMbar(t));
+        },
+      ),
     );
   });
 });
@@ -97,7 +106,14 @@ describe('statistics leave missing numbers out', () => {
   });
 
   it('gives Student’s t as printed in tables', () => {
-    for (const [degrees, t] of [[1, 6.314], [2, 2.92], [4, 2.132], [10, 1.812], [30, 1.697], [1000, 1.646]] as const) {
+    for (const [degrees, t] of [
+      [1, 6.314],
+      [2, 2.92],
+      [4, 2.132],
+      [10, 1.812],
+      [30, 1.697],
+      [1000, 1.646],
+    ] as const) {
       expect(studentT90(degrees)).toBeCloseTo(t, 1);
     }
   });

@@ -3,15 +3,15 @@
  * would have been right (`requirement`); the sentence for people is made from that by {@link describeFailure}.
  */
 export interface Failure {
-  readonly code: 'not-a-number' | 'out-of-range' | 'unknown-unit' | 'unreadable' | 'not-enough-data' | 'impossible';
+  readonly code:
+    'not-a-number' | 'out-of-range' | 'unknown-unit' | 'unreadable' | 'not-enough-data' | 'impossible';
   readonly field: string;
   readonly requirement: string;
   readonly value?: string | number;
 }
 
 export type Result<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly failure: Failure };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly failure: Failure };
 
 export const success = <T>(value: T): Result<T> => ({ ok: true, value });
 
@@ -30,7 +30,13 @@ export function valueOf<T>(result: Result<T>): T {
 }
 
 /** A check of one number against a closed range; the one policy for impossible numbers in core. */
-export function outOfRange(field: string, value: number, low: number, high: number, unit: string): Failure | undefined {
+export function outOfRange(
+  field: string,
+  value: number,
+  low: number,
+  high: number,
+  unit: string,
+): Failure | undefined {
   if (!Number.isFinite(value)) {
     return { code: 'not-a-number', field, requirement: 'must be a finite number', value: String(value) };
   }

@@ -1,4 +1,9 @@
-import { quantile as quantileOf, sampleCorrelation, sampleStandardDeviation, mean as meanOf } from 'simple-statistics';
+import {
+  quantile as quantileOf,
+  sampleCorrelation,
+  sampleStandardDeviation,
+  mean as meanOf,
+} from 'simple-statistics';
 
 /*
  * The one policy for missing numbers: they are left out, and where nothing remains the answer is `undefined`

@@ -34,10 +34,20 @@ export const UNITS = {
   kPa: { quantity: 'pressure', label: 'kPa', factor: 10, spellings: ['kpa'] },
   Pa: { quantity: 'pressure', label: 'Pa', factor: 0.01, spellings: ['pa'] },
   bar: { quantity: 'pressure', label: 'bar', factor: 1000, spellings: ['bar'] },
-  psi: { quantity: 'pressure', label: 'psi', factor: 68.947573, spellings: ['psi', 'lbf/in2', 'psia', 'psig'] },
+  psi: {
+    quantity: 'pressure',
+    label: 'psi',
+    factor: 68.947573,
+    spellings: ['psi', 'lbf/in2', 'psia', 'psig'],
+  },
   inHg: { quantity: 'pressure', label: 'inHg', factor: 33.86389, spellings: ['inhg', 'in.hg', '"hg'] },
   mmHg: { quantity: 'pressure', label: 'mmHg', factor: 1.333224, spellings: ['mmhg', 'torr'] },
-  degC: { quantity: 'temperature', label: '°C', factor: 1, spellings: ['c', '°c', 'degc', 'deg c', 'ºc', 'celsius'] },
+  degC: {
+    quantity: 'temperature',
+    label: '°C',
+    factor: 1,
+    spellings: ['c', '°c', 'degc', 'deg c', 'ºc', 'celsius'],
+  },
   degF: {
     quantity: 'temperature',
     label: '°F',
@@ -48,12 +58,22 @@ export const UNITS = {
   K: { quantity: 'temperature', label: 'K', factor: 1, shift: -273.15, spellings: ['k', 'kelvin'] },
   gPerS: { quantity: 'massFlow', label: 'g/s', factor: 1, spellings: ['g/s', 'g/sec', 'gps', 'gm/s'] },
   kgPerH: { quantity: 'massFlow', label: 'kg/h', factor: 1 / 3.6, spellings: ['kg/h', 'kg/hr'] },
-  lbPerMin: { quantity: 'massFlow', label: 'lb/min', factor: LB / 60, spellings: ['lb/min', 'lbs/min', 'lb/m'] },
+  lbPerMin: {
+    quantity: 'massFlow',
+    label: 'lb/min',
+    factor: LB / 60,
+    spellings: ['lb/min', 'lbs/min', 'lb/m'],
+  },
   km: { quantity: 'distance', label: 'km', factor: 1, spellings: ['km'] },
   mi: { quantity: 'distance', label: 'mi', factor: 1.609344, spellings: ['mi', 'mile', 'miles'] },
   kmPerH: { quantity: 'speed', label: 'km/h', factor: 1, spellings: ['km/h', 'kph', 'kmh'] },
   mph: { quantity: 'speed', label: 'mph', factor: 1.609344, spellings: ['mph'] },
-  rpm: { quantity: 'rotation', label: 'rpm', factor: 1, spellings: ['rpm', '1/min', 'u/min', 'min-1', '/min', 'tr/min'] },
+  rpm: {
+    quantity: 'rotation',
+    label: 'rpm',
+    factor: 1,
+    spellings: ['rpm', '1/min', 'u/min', 'min-1', '/min', 'tr/min'],
+  },
   g: { quantity: 'mass', label: 'g', factor: 1, spellings: ['g', 'gram', 'grams', 'gr'] },
   kg: { quantity: 'mass', label: 'kg', factor: 1000, spellings: ['kg'] },
   s: { quantity: 'time', label: 's', factor: 1, spellings: ['s', 'sec', 'secs', 'seconds', 'sek'] },
@@ -87,7 +107,9 @@ export function fromBase(value: number, unit: Unit): number {
 }
 
 const SPELLINGS: ReadonlyMap<string, Unit> = new Map(
-  Object.entries(UNITS).flatMap(([unit, definition]) => definition.spellings.map((s) => [s, unit as Unit] as const)),
+  Object.entries(UNITS).flatMap(([unit, definition]) =>
+    definition.spellings.map((s) => [s, unit as Unit] as const),
+  ),
 );
 
 /** Reads a unit as people and tools write it ("degC", "1/min", "lb/min"). */

@@ -42,7 +42,12 @@ export interface AnalysedWindow {
   /** Measured ÷ clean at this flow, the log's own zero taken off; only where the filter size was given. */
   readonly restrictionRatio?: number;
   /** Soot that would explain the pressure if there is no ash, 90 % interval; only where the filter size was given. */
-  readonly soot?: { readonly sootG: number; readonly lowG: number; readonly highG: number; readonly capped: boolean };
+  readonly soot?: {
+    readonly sootG: number;
+    readonly lowG: number;
+    readonly highG: number;
+    readonly capped: boolean;
+  };
 }
 
 export interface LogAnalysis {
@@ -79,7 +84,10 @@ function sampleRate(recording: Recording, values: Float64Array): number {
 }
 
 /** Points of the flow–pressure law from the block means of the samples. */
-function flowPoints(samples: readonly SteadySample[], context: Parameters<typeof steadyFlow>[1]): FlowPoint[] {
+function flowPoints(
+  samples: readonly SteadySample[],
+  context: Parameters<typeof steadyFlow>[1],
+): FlowPoint[] {
   return samples.flatMap((sample) => {
     if (sample.kind === 'key-off') return [];
     const flow = steadyFlow(sample, context);
@@ -116,7 +124,10 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
     });
   }
   if (!recording.channels.has('dpfDeltaP')) {
-    warnings.push({ code: 'dp-missing', text: 'No column was recognised as pressure drop across the filter.' });
+    warnings.push({
+      code: 'dp-missing',
+      text: 'No column was recognised as pressure drop across the filter.',
+    });
   }
   if (displacementL === undefined && recording.channels.has('massAirFlow')) {
     warnings.push({
@@ -125,7 +136,8 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
     });
   }
   const fit = fitFlow(flowPoints(steady, flowContext));
-  const zeroMbar = median(steady.flatMap((sample) => (sample.kind === 'key-off' ? [sample.dpMbar] : []))) ?? 0;
+  const zeroMbar =
+    median(steady.flatMap((sample) => (sample.kind === 'key-off' ? [sample.dpMbar] : []))) ?? 0;
   return success({
     recording,
     samples: steady,
@@ -147,11 +159,20 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
         ...analysedWindow(recording, window, samples[i], flowContext),
         ...filterLoad(samples[i], zeroMbar, flowContext, options.geometry),
       })),
-      findings: findFaults({ recording, windows, limits, ...(displacementL === undefined ? {} : { displacementL }) }),
-      ...(fit.ok && fit.value.points >= 2 ? { fit: { A: fit.value.a, B: fit.value.b, r2: fit.value.r2 } } : {}),
+      findings: findFaults({
+        recording,
+        windows,
+        limits,
+        ...(displacementL === undefined ? {} : { displacementL }),
+      }),
+      ...(fit.ok && fit.value.points >= 2
+        ? { fit: { A: fit.value.a, B: fit.value.b, r2: fit.value.r2 } }
+        : {}),
       stated: {
         ...(recording.facts.vehicle === undefined ? {} : { vehicle: recording.facts.vehicle }),
-        ...(recording.facts.displacementL === undefined ? {} : { displacementL: recording.facts.displacementL }),
+        ...(recording.facts.displacementL === undefined
+          ? {}
+          : { displacementL: recording.facts.displacementL }),
       },
     },
   });
@@ -178,7 +199,14 @@ function filterLoad(
   return {
     ...(ratio.ok ? { restrictionRatio: ratio.value.ratio } : {}),
     ...(soot.ok
-      ? { soot: { sootG: soot.value.sootG, lowG: soot.value.lowG, highG: soot.value.highG, capped: soot.value.capped } }
+      ? {
+          soot: {
+            sootG: soot.value.sootG,
+            lowG: soot.value.lowG,
+            highG: soot.value.highG,
+            capped: soot.value.capped,
+          },
+        }
       : {}),
   };
 }

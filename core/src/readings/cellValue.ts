@@ -1,11 +1,29 @@
 /** Words that stand for yes and no in status columns, folded to 1 and 0. */
 const WORDS: ReadonlyMap<string, number> = new Map([
-  ...['on', 'yes', 'true', 'active', 'aktiv', 'ja', 'an', 'ein', 'running', 'in progress'].map((w) => [w, 1] as const),
+  ...['on', 'yes', 'true', 'active', 'aktiv', 'ja', 'an', 'ein', 'running', 'in progress'].map(
+    (w) => [w, 1] as const,
+  ),
   ...['off', 'no', 'false', 'inactive', 'not active', 'inaktiv', 'nein', 'aus'].map((w) => [w, 0] as const),
 ]);
 
 const PLACEHOLDERS = new Set([
-  '', '-', '--', '---', '----', 'n/a', 'na', 'n.a.', 'nan', 'null', 'none', 'err', 'error', 'invalid', '#n/a', '?', 'nicht verfügbar',
+  '',
+  '-',
+  '--',
+  '---',
+  '----',
+  'n/a',
+  'na',
+  'n.a.',
+  'nan',
+  'null',
+  'none',
+  'err',
+  'error',
+  'invalid',
+  '#n/a',
+  '?',
+  'nicht verfügbar',
 ]);
 
 /** Beyond this a number is damage, not a measurement. */
@@ -36,4 +54,5 @@ export function readCell(cell: string, decimalComma: boolean): CellReading {
 }
 
 /** Whether a cell looks like data (number or clock) rather than a heading. */
-export const looksLikeData = (cell: string): boolean => /^[+-]?[\d.,:]+(e[+-]?\d+)?$/i.test(cell.trim()) || /^\d{4}-\d\d-\d\d/.test(cell.trim());
+export const looksLikeData = (cell: string): boolean =>
+  /^[+-]?[\d.,:]+(e[+-]?\d+)?$/i.test(cell.trim()) || /^\d{4}-\d\d-\d\d/.test(cell.trim());

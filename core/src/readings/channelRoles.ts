@@ -16,8 +16,10 @@ export interface ChannelRoleDefinition {
 
 const BEFORE = '(pre|before|vor|upstream( of)?|up|inlet|amont|avant|antes|prima|przed)';
 const AFTER = '(post|after|nach|hinter|downstream( of)?|down|outlet|aval|apres|despues|dopo|za|po)';
-const FILTER = '(dpf|fap|particulate filter|particle filter|partikelfilter|russfilter|filtre a particules|soot filter)';
-const EGT = '(egt|exhaust( gas)? temp(erature)?|t exhaust|abgastemp(eratur)?|temp(erature)? (gaz )?echappement)';
+const FILTER =
+  '(dpf|fap|particulate filter|particle filter|partikelfilter|russfilter|filtre a particules|soot filter)';
+const EGT =
+  '(egt|exhaust( gas)? temp(erature)?|t exhaust|abgastemp(eratur)?|temp(erature)? (gaz )?echappement)';
 const NOT_TARGET = /\b(target|desired|setpoint|specified|soll|sollwert|consigne|deviation|control)\b/;
 
 const pressure = (
@@ -28,7 +30,12 @@ const pressure = (
   not: RegExp = NOT_TARGET,
 ): ChannelRoleDefinition => ({ label, quantity: 'pressure', unit: 'mbar', low, high, names, not });
 
-const temperature = (label: string, names: readonly RegExp[], high = 200, not?: RegExp): ChannelRoleDefinition => ({
+const temperature = (
+  label: string,
+  names: readonly RegExp[],
+  high = 200,
+  not?: RegExp,
+): ChannelRoleDefinition => ({
   label,
   quantity: 'temperature',
   unit: 'degC',
@@ -92,7 +99,12 @@ export const CHANNEL_ROLES = {
     unit: 'gPerS',
     low: -1,
     high: 1500,
-    names: [/^maf\b/, /\b(mass air ?flow|air mass( flow)?|air ?flow( mass)?)\b/, /\b(luftmasse|luftmassenstrom)\b/, /\bdebit d ?air\b/],
+    names: [
+      /^maf\b/,
+      /\b(mass air ?flow|air mass( flow)?|air ?flow( mass)?)\b/,
+      /\b(luftmasse|luftmassenstrom)\b/,
+      /\bdebit d ?air\b/,
+    ],
     not: NOT_TARGET,
   },
   egt1: egt(1, `${BEFORE} ?(the )?(turbine|turbo|turbocharger|turbolader)`, 'before turbine'),
@@ -111,7 +123,11 @@ export const CHANNEL_ROLES = {
     /\b(ansaugluft|ladeluft)\w*/,
     /\bcharge air temp/,
   ]),
-  ambientTemp: temperature('Outside air', [/\b(outside|ambient)( air)? temp(erature)?\b/, /\baussen\w*temp\w*/], 70),
+  ambientTemp: temperature(
+    'Outside air',
+    [/\b(outside|ambient)( air)? temp(erature)?\b/, /\baussen\w*temp\w*/],
+    70,
+  ),
   oilTemp: temperature('Oil temperature', [/\b(engine )?oil temp(erature)?\b/, /\boltemp\w*/]),
   sootMass: {
     label: 'Soot value',

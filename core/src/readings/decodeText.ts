@@ -20,7 +20,10 @@ const NOT_LOGS: readonly (readonly [readonly number[], string])[] = [
 const startsWith = (bytes: Uint8Array, signature: readonly number[]): boolean =>
   signature.every((byte, i) => bytes[i] === byte);
 
-function unreadable(requirement: string): { ok: false; failure: { code: 'unreadable'; field: string; requirement: string } } {
+function unreadable(requirement: string): {
+  ok: false;
+  failure: { code: 'unreadable'; field: string; requirement: string };
+} {
   return { ok: false, failure: { code: 'unreadable', field: 'The file', requirement } };
 }
 
@@ -30,7 +33,8 @@ export function checkLogBytes(bytes: Uint8Array): Result<true> {
   for (const [signature, what] of NOT_LOGS) {
     if (startsWith(bytes, signature)) return unreadable(`is ${what}, not a recorded log`);
   }
-  const wide = startsWith(bytes, [0xff, 0xfe]) || startsWith(bytes, [0xfe, 0xff]) || guessUtf16(bytes) !== undefined;
+  const wide =
+    startsWith(bytes, [0xff, 0xfe]) || startsWith(bytes, [0xfe, 0xff]) || guessUtf16(bytes) !== undefined;
   const head = bytes.subarray(0, HEAD);
   if (!wide && head.some((byte) => byte < 9 || (byte > 13 && byte < 32 && byte !== 27))) {
     return unreadable('holds binary data, not text, so it is not a recorded log that can be read here');
@@ -61,7 +65,11 @@ function guessUtf16(bytes: Uint8Array): 'utf-16le' | 'utf-16be' | undefined {
 export function decodeText(bytes: Uint8Array): Result<DecodedText> {
   const checked = checkLogBytes(bytes);
   if (!checked.ok) return failed(checked.failure);
-  const marked = startsWith(bytes, [0xff, 0xfe]) ? 'utf-16le' : startsWith(bytes, [0xfe, 0xff]) ? 'utf-16be' : undefined;
+  const marked = startsWith(bytes, [0xff, 0xfe])
+    ? 'utf-16le'
+    : startsWith(bytes, [0xfe, 0xff])
+      ? 'utf-16be'
+      : undefined;
   const wide = marked ?? guessUtf16(bytes);
   if (wide) return success({ text: new TextDecoder(wide).decode(bytes), encoding: wide });
   try {

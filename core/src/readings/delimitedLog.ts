@@ -28,7 +28,10 @@ const countCells = (line: string, delimiter: string): number => {
 
 /** The delimiter under which most lines have one and the same number of cells. */
 function sniffShape(text: string): Shape | undefined {
-  const lines = text.slice(0, 400_000).split(/\r\n|\n|\r/, SNIFF_LINES).filter((line) => line.trim() !== '');
+  const lines = text
+    .slice(0, 400_000)
+    .split(/\r\n|\n|\r/, SNIFF_LINES)
+    .filter((line) => line.trim() !== '');
   let best: Shape | undefined;
   for (const delimiter of DELIMITERS) {
     const counts = new Map<number, number>();
@@ -38,7 +41,10 @@ function sniffShape(text: string): Shape | undefined {
     }
     const [width, hits] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [1, 0];
     const shape = { delimiter, width, agreement: hits / Math.max(lines.length, 1) };
-    if (width > 1 && (!best || shape.agreement * Math.log(shape.width + 1) > best.agreement * Math.log(best.width + 1))) {
+    if (
+      width > 1 &&
+      (!best || shape.agreement * Math.log(shape.width + 1) > best.agreement * Math.log(best.width + 1))
+    ) {
       best = shape;
     }
   }
@@ -59,8 +65,12 @@ export function splitUnit(heading: string): { name: string; unitText?: string } 
 /** Facts stated in lines above the table: vehicle, engine size, sample rate. */
 function statedFacts(preamble: readonly string[]): StatedFacts {
   const text = preamble.join('\n');
-  const size = /(?:displacement|engine size|hubraum|cylindr[ée]e)\D{0,20}?(\d+(?:[.,]\d+)?)\s*(cm3|cm³|ccm|cc|ml|l|litre|liter)\b/i.exec(text);
-  const rate = /(?:sample rate|sampling|abtastrate|rate)\D{0,15}?(\d+(?:[.,]\d+)?)\s*(hz|\/s|per second)/i.exec(text);
+  const size =
+    /(?:displacement|engine size|hubraum|cylindr[ée]e)\D{0,20}?(\d+(?:[.,]\d+)?)\s*(cm3|cm³|ccm|cc|ml|l|litre|liter)\b/i.exec(
+      text,
+    );
+  const rate =
+    /(?:sample rate|sampling|abtastrate|rate)\D{0,15}?(\d+(?:[.,]\d+)?)\s*(hz|\/s|per second)/i.exec(text);
   const vehicle = /^(?:vehicle|fahrzeug|car)\s*[:;,\t]?\s*(.+)$/im.exec(text);
   const number = (value: string): number => Number(value.replace(',', '.'));
   const litres = size?.[1] ? number(size[1]) / (/^l/i.test(size[2] ?? '') ? 1 : 1000) : undefined;
@@ -84,7 +94,10 @@ function findHeader(rows: readonly string[][], width: number): number {
 const isUnitRow = (row: readonly string[] | undefined): boolean => {
   if (!row) return false;
   const filled = row.filter((cell) => cell.trim() !== '');
-  return filled.length > 0 && filled.filter((cell) => parseUnit(cell.replace(/[[\]()]/g, '')).ok).length >= 0.6 * filled.length;
+  return (
+    filled.length > 0 &&
+    filled.filter((cell) => parseUnit(cell.replace(/[[\]()]/g, '')).ok).length >= 0.6 * filled.length
+  );
 };
 
 /** Decimal commas, by what the cells look like: more 1,5 than 1.5. */
@@ -108,10 +121,16 @@ function unreadable(requirement: string): ReturnType<typeof failed> {
 function read(text: string): Result<RawLog> {
   const shape = sniffShape(text);
   if (!shape || shape.agreement < 0.4) {
-    return unreadable('is not a table: no separator (comma, semicolon, tab, bar) gives lines of equal length');
+    return unreadable(
+      'is not a table: no separator (comma, semicolon, tab, bar) gives lines of equal length',
+    );
   }
-  if (shape.width > MAX_COLUMNS) return unreadable(`has ${shape.width} columns; up to ${MAX_COLUMNS} are read`);
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter: shape.delimiter, skipEmptyLines: false });
+  if (shape.width > MAX_COLUMNS)
+    return unreadable(`has ${shape.width} columns; up to ${MAX_COLUMNS} are read`);
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    delimiter: shape.delimiter,
+    skipEmptyLines: false,
+  });
   const rows = parsed.data;
   const headerAt = findHeader(rows, shape.width);
   if (headerAt < 0) {
@@ -146,7 +165,11 @@ function read(text: string): Result<RawLog> {
     lines.push(i);
   }
   if (repeatedHeader !== undefined) {
-    warnings.push({ code: 'header-repeated', text: 'The heading stands again inside the data and was passed over.', row: repeatedHeader });
+    warnings.push({
+      code: 'header-repeated',
+      text: 'The heading stands again inside the data and was passed over.',
+      row: repeatedHeader,
+    });
   }
   if (ragged > 0) {
     warnings.push({
@@ -158,9 +181,13 @@ function read(text: string): Result<RawLog> {
   if (lines.length < 2) return unreadable('holds a heading but fewer than two complete rows of data');
 
   const facts = statedFacts(rows.slice(0, headerAt).map((row) => row.join('\t')));
-  const decimalComma = usesDecimalComma(lines.slice(0, 300).map((i) => rows[i] as string[]), shape.delimiter);
+  const decimalComma = usesDecimalComma(
+    lines.slice(0, 300).map((i) => rows[i] as string[]),
+    shape.delimiter,
+  );
   const cellsOf = (column: number): string[] => lines.map((i) => (rows[i] as string[])[column] ?? '');
-  const unitOf = (column: number): string | undefined => headings[column]?.unitText ?? (unitRow?.[column]?.trim() || undefined);
+  const unitOf = (column: number): string | undefined =>
+    headings[column]?.unitText ?? (unitRow?.[column]?.trim() || undefined);
 
   let timeColumn = headings.findIndex((h) => isTimeName(h.name));
   let times: Float64Array;
@@ -170,7 +197,9 @@ function read(text: string): Result<RawLog> {
     timeColumn = headings.findIndex((h) => isSampleName(h.name));
     const hz = facts.sampleHz;
     if (hz === undefined) {
-      return unreadable('has neither a time column nor a stated sample rate, so no duration or response can be told');
+      return unreadable(
+        'has neither a time column nor a stated sample rate, so no duration or response can be told',
+      );
     }
     const numbers = timeColumn >= 0 ? cellsOf(timeColumn).map(Number) : lines.map((_, i) => i);
     const start = numbers[0] ?? 0;
@@ -178,7 +207,8 @@ function read(text: string): Result<RawLog> {
   }
   const { keep, warnings: timeWarnings } = repairTimes(times, (lines[0] ?? 0) + 1);
   warnings.push(...timeWarnings);
-  if (keep.length < 2) return unreadable(`has no usable times in its column “${headings[timeColumn]?.name ?? ''}”`);
+  if (keep.length < 2)
+    return unreadable(`has no usable times in its column “${headings[timeColumn]?.name ?? ''}”`);
 
   const columns: RawColumn[] = [];
   for (let c = 0; c < width; c++) {

@@ -66,7 +66,7 @@ function dpBehaviour({ recording }: FindingContext): DpBehaviour | undefined {
   const heldRpm = new Float64Array(rpm.length);
   let last = Number.NaN;
   for (let i = 0; i < rpm.length; i++) {
-    if (Number.isFinite(rpm[i] as number)) last = rpm[i] as number;
+    if (Number.isFinite(rpm[i])) last = rpm[i] as number;
     heldRpm[i] = last;
   }
   return {
@@ -80,7 +80,8 @@ function dpBehaviour({ recording }: FindingContext): DpBehaviour | undefined {
 
 const dpNoResponse: Detector = (context) => {
   const b = dpBehaviour(context);
-  if (!b || b.rpmRange <= 1000 || b.withSpeed >= 0.2 || b.range > 3 * Math.max(b.step, 0.1) || b.mean >= 10) return [];
+  if (!b || b.rpmRange <= 1000 || b.withSpeed >= 0.2 || b.range > 3 * Math.max(b.step, 0.1) || b.mean >= 10)
+    return [];
   return [
     {
       id: 'dp-no-response',
@@ -144,10 +145,17 @@ const dpZeroOffset: Detector = (context) => {
 const measuredZero = (context: FindingContext): number =>
   median(windowsOf(context, 'engine-off').map((w) => meanIn(context, 'dpfDeltaP', w) ?? Number.NaN)) ?? 0;
 
-const lessZero = (zeroMbar: number): string => (Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${mbar(zeroMbar)} taken off`);
+const lessZero = (zeroMbar: number): string =>
+  Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${mbar(zeroMbar)} taken off`;
 
 /** Ids that say: this sensor tells nothing about the filter. */
-export const SENSOR_UNPROVEN = new Set(['dp-no-response', 'dp-stuck-high', 'dp-reversed', 'dp-slow-response', 'dp-low-for-flow']);
+export const SENSOR_UNPROVEN = new Set([
+  'dp-no-response',
+  'dp-stuck-high',
+  'dp-reversed',
+  'dp-slow-response',
+  'dp-low-for-flow',
+]);
 
 const sensorBelievable = (context: FindingContext): boolean =>
   [dpNoResponse, dpStuckHigh, dpReversed].every((detect) => detect(context).length === 0);
@@ -202,7 +210,10 @@ const dpFalling: Detector = (context) => {
   const { dpFallingDropMbar, dpFallingDropPercent } = context.limits;
   return windowsOf(context, 'hold').flatMap((window) => {
     const third = (window.endS - window.startS) / 8;
-    const start = quantile(channelBetween(context.recording, 'dpfDeltaP', window.startS, window.startS + third), 0.9);
+    const start = quantile(
+      channelBetween(context.recording, 'dpfDeltaP', window.startS, window.startS + third),
+      0.9,
+    );
     const end = median(channelBetween(context.recording, 'dpfDeltaP', window.endS - third, window.endS));
     if (start === undefined || end === undefined || window.endS - window.startS < 20) return [];
     const drop = start - end;
@@ -214,7 +225,12 @@ const dpFalling: Detector = (context) => {
         channel: 'dpfDeltaP',
         startS: window.startS,
         endS: window.endS,
-        evidence: { fromMbar: start, toMbar: end, limitMbar: dpFallingDropMbar, limitPercent: dpFallingDropPercent },
+        evidence: {
+          fromMbar: start,
+          toMbar: end,
+          limitMbar: dpFallingDropMbar,
+          limitPercent: dpFallingDropPercent,
+        },
         text: `During one hold ΔP falls from ${mbar(start)} to ${mbar(end)}: the filter is opening.`,
       },
     ];
@@ -303,4 +319,5 @@ const DETECTORS: readonly Detector[] = [
   airMeter,
 ];
 
-export const findFaults = (context: FindingContext): Finding[] => DETECTORS.flatMap((detect) => detect(context));
+export const findFaults = (context: FindingContext): Finding[] =>
+  DETECTORS.flatMap((detect) => detect(context));

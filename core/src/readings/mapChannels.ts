@@ -43,8 +43,12 @@ function plausibleUnits(column: RawColumn, role: ChannelRole): Unit[] {
   const low = quantile(column.values, 0.02);
   const high = quantile(column.values, 0.98);
   if (low === undefined || high === undefined) return [];
-  const candidates = (Object.keys(UNITS) as Unit[]).filter((unit) => quantityOf(unit) === definition.quantity);
-  return candidates.filter((unit) => toBase(low, unit) >= definition.low && toBase(high, unit) <= definition.high);
+  const candidates = (Object.keys(UNITS) as Unit[]).filter(
+    (unit) => quantityOf(unit) === definition.quantity,
+  );
+  return candidates.filter(
+    (unit) => toBase(low, unit) >= definition.low && toBase(high, unit) <= definition.high,
+  );
 }
 
 interface Candidate {
@@ -54,7 +58,8 @@ interface Candidate {
 
 function readUnit(column: RawColumn, role: ChannelRole): { unit: Unit | 'none'; doubt?: string } | undefined {
   const definition = definitionOf(role);
-  const stated = column.unitText === undefined || column.unitText === '' ? undefined : parseUnit(column.unitText);
+  const stated =
+    column.unitText === undefined || column.unitText === '' ? undefined : parseUnit(column.unitText);
   if (stated?.ok) {
     return quantityOf(stated.value) === definition.quantity ? { unit: stated.value } : undefined;
   }

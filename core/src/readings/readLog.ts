@@ -13,7 +13,9 @@ export function readLog(bytes: Uint8Array): Result<RawLog> {
   const decoded = decodeText(bytes);
   if (!decoded.ok) return decoded;
   const head = decoded.value.text.slice(0, HEAD_CHARS);
-  const ranked = FORMATS.map((format) => ({ format, score: format.recognise(head) })).sort((a, b) => b.score - a.score);
+  const ranked = FORMATS.map((format) => ({ format, score: format.recognise(head) })).sort(
+    (a, b) => b.score - a.score,
+  );
   const best = ranked[0];
   if (!best || best.score <= 0) {
     return failed({

@@ -4,31 +4,47 @@ import { EXPECTED_LOGS, sampleBytes, type ExpectedLog } from '../testing/samples
 import { analyseLog, CHANNEL_ROLES, ROLE_IDS, type AnalysedLog, type LogAnalysis } from './index.ts';
 
 /** The kinds of file that this reader knows: wide tables. */
-const WIDE = ['sample1-healthy.csv', 'sample2-soot-blocked.csv', 'sample3-intake-leak.tsv', 'sample5-slow-back-pressure-pipe.csv', 'sample6-cleaning-warm-up.csv'];
-const wideLogs = EXPECTED_LOGS.filter(({ file }) => WIDE.includes(file)).map((log) => [log.file, log] as const);
+const WIDE = [
+  'sample1-healthy.csv',
+  'sample2-soot-blocked.csv',
+  'sample3-intake-leak.tsv',
+  'sample5-slow-back-pressure-pipe.csv',
+  'sample6-cleaning-warm-up.csv',
+];
+const wideLogs = EXPECTED_LOGS.filter(({ file }) => WIDE.includes(file)).map(
+  (log) => [log.file, log] as const,
+);
 
 const read = (log: ExpectedLog): AnalysedLog =>
   valueOf(analyseLog(sampleBytes(log.file), { displacementL: log.engine.displacementL }));
 
 const text = (lines: readonly string[]): Uint8Array => new TextEncoder().encode(`${lines.join('\n')}\n`);
-const analyse = (bytes: Uint8Array, options = {}): LogAnalysis => valueOf(analyseLog(bytes, options)).analysis;
+const analyse = (bytes: Uint8Array, options = {}): LogAnalysis =>
+  valueOf(analyseLog(bytes, options)).analysis;
 
 describe.each(wideLogs)('%s', (_file, log) => {
   it('finds each channel in its column and unit', () => {
     const { channels } = read(log).analysis;
     const found = Object.fromEntries(channels.map((channel) => [channel.role, channel.source]));
     expect(found).toMatchObject(log.expectedChannels);
-    expect(channels.filter((channel) => channel.gauge).map((channel) => channel.role)).toEqual([...log.gaugeRoles]);
+    expect(channels.filter((channel) => channel.gauge).map((channel) => channel.role)).toEqual([
+      ...log.gaugeRoles,
+    ]);
   });
 
   it('finds the steady windows with their means', () => {
     const { windows } = read(log).analysis;
     for (const wanted of log.windows) {
       const found = windows.find(
-        (w) => w.kind === wanted.kind && Math.min(w.endS, wanted.endS) - Math.max(w.startS, wanted.startS) > (wanted.endS - wanted.startS) / 2,
+        (w) =>
+          w.kind === wanted.kind &&
+          Math.min(w.endS, wanted.endS) - Math.max(w.startS, wanted.startS) >
+            (wanted.endS - wanted.startS) / 2,
       );
       expect(found, `${wanted.kind} at ${wanted.startS} s`).toBeDefined();
-      expect(Math.abs((found?.rpm.mean ?? 0) - wanted.rpmMean)).toBeLessThan(Math.max(25, 0.02 * wanted.rpmMean));
+      expect(Math.abs((found?.rpm.mean ?? 0) - wanted.rpmMean)).toBeLessThan(
+        Math.max(25, 0.02 * wanted.rpmMean),
+      );
       const tolerance = Math.max(log.quantumMbar, 0.03 * Math.abs(wanted.dpMeanMbar));
       expect(Math.abs((found?.dpfDeltaP?.mean ?? 999) - wanted.dpMeanMbar)).toBeLessThanOrEqual(tolerance);
     }
@@ -72,23 +88,35 @@ describe('findings of the samples', () => {
     const hold = windows.find((window) => window.kind === 'hold');
     expect(hold?.restrictionRatio).toBeGreaterThan(5);
     expect(hold?.soot?.lowG).toBeGreaterThan(20);
-    expect(windows.filter((w) => w.kind === 'engine-off').every((w) => w.restrictionRatio === undefined)).toBe(true);
+    expect(
+      windows.filter((w) => w.kind === 'engine-off').every((w) => w.restrictionRatio === undefined),
+    ).toBe(true);
   });
 });
 
 /** A small drill written out: rows of time, rpm and pressure by a function of the speed. */
-function drill(pressure: (rpm: number, t: number) => number, extra: (rpm: number) => number[] = () => []): string[][] {
+function drill(
+  pressure: (rpm: number, t: number) => number,
+  extra: (rpm: number) => number[] = () => [],
+): string[][] {
   const rows: string[][] = [];
   for (let i = 0; i <= 500; i++) {
     const t = i * 0.2;
     const rpm = t < 10 ? 0 : t < 40 ? 820 : t < 70 ? 2500 : t < 95 ? 3000 : 820;
-    rows.push([t.toFixed(1), String(rpm + (rpm > 0 ? (i % 5) - 2 : 0)), pressure(rpm, t).toFixed(2), ...extra(rpm).map(String)]);
+    rows.push([
+      t.toFixed(1),
+      String(rpm + (rpm > 0 ? (i % 5) - 2 : 0)),
+      pressure(rpm, t).toFixed(2),
+      ...extra(rpm).map(String),
+    ]);
   }
   return rows;
 }
-const csv = (header: string, rows: string[][], delimiter = ','): Uint8Array => text([header, ...rows.map((row) => row.join(delimiter))]);
+const csv = (header: string, rows: string[][], delimiter = ','): Uint8Array =>
+  text([header, ...rows.map((row) => row.join(delimiter))]);
 const HEADER = 'Time (s),Engine speed (rpm),DPF differential pressure (mbar)';
-const idsFrom = (bytes: Uint8Array, options = {}): string[] => analyse(bytes, options).findings.map((finding) => finding.id);
+const idsFrom = (bytes: Uint8Array, options = {}): string[] =>
+  analyse(bytes, options).findings.map((finding) => finding.id);
 
 describe('sensor faults in made logs', () => {
   const healthy = (rpm: number): number => (rpm / 3000) * 25 + ((rpm % 7) - 3) * 0.1;
@@ -96,13 +124,49 @@ describe('sensor faults in made logs', () => {
     expect(idsFrom(csv(HEADER, drill(healthy)))).toEqual([]);
   });
   it('tells a dead, a stuck, a reversed and an offset sensor apart, and judges no filter by one that lies', () => {
-    expect(idsFrom(csv(HEADER, drill(() => 0)))).toEqual(['dp-no-response']);
-    expect(idsFrom(csv(HEADER, drill(() => 400)))).toEqual(['dp-stuck-high']);
-    expect(idsFrom(csv(HEADER, drill((rpm) => -healthy(rpm) * 2)))).toEqual(['dp-reversed']);
-    expect(idsFrom(csv(HEADER, drill((rpm) => healthy(rpm) + 14)))).toEqual(['dp-zero-offset']);
+    expect(
+      idsFrom(
+        csv(
+          HEADER,
+          drill(() => 0),
+        ),
+      ),
+    ).toEqual(['dp-no-response']);
+    expect(
+      idsFrom(
+        csv(
+          HEADER,
+          drill(() => 400),
+        ),
+      ),
+    ).toEqual(['dp-stuck-high']);
+    expect(
+      idsFrom(
+        csv(
+          HEADER,
+          drill((rpm) => -healthy(rpm) * 2),
+        ),
+      ),
+    ).toEqual(['dp-reversed']);
+    expect(
+      idsFrom(
+        csv(
+          HEADER,
+          drill((rpm) => healthy(rpm) + 14),
+        ),
+      ),
+    ).toEqual(['dp-zero-offset']);
   });
   it('doubts a low soot counter beside a high pressure', () => {
-    const found = idsFrom(csv(`${HEADER},Soot mass (g)`, drill((rpm) => (rpm / 3000) * 240, () => [4])));
+    const found = idsFrom(
+      csv(
+        `${HEADER},Soot mass (g)`,
+        drill(
+          (rpm) => (rpm / 3000) * 240,
+          () => [4],
+        ),
+      ),
+    );
     expect(found).toContain('soot-disagrees-with-pressure');
     expect(found).toContain('dp-high-hold');
   });
@@ -114,7 +178,10 @@ describe('sensor faults in made logs', () => {
 
 describe('units and wording', () => {
   it('reads gauge boost against the barometer, and says when it had to assume one', () => {
-    const rows = drill((rpm) => rpm / 100, () => [0.25]);
+    const rows = drill(
+      (rpm) => rpm / 100,
+      () => [0.25],
+    );
     const analysis = analyse(csv(`${HEADER},Boost gauge pressure (bar)`, rows));
     expect(analysis.warnings.map((w) => w.code)).toContain('barometer-assumed');
     const read = valueOf(analyseLog(csv(`${HEADER},Boost gauge pressure (bar)`, rows)));
@@ -122,7 +189,12 @@ describe('units and wording', () => {
   });
 
   it('infers a unit that is missing from the values, and lowers its confidence', () => {
-    const analysis = analyse(csv('Time,Engine speed,DPF differential pressure', drill((rpm) => rpm / 100)));
+    const analysis = analyse(
+      csv(
+        'Time,Engine speed,DPF differential pressure',
+        drill((rpm) => rpm / 100),
+      ),
+    );
     const dp = analysis.channels.find((channel) => channel.role === 'dpfDeltaP');
     expect(dp?.unit).toBe('mbar');
     expect(dp?.confidence).toBeLessThan(0.8);
@@ -142,24 +214,52 @@ describe('units and wording', () => {
 
   it('takes a person’s correction before its own guess, and refuses one that cannot be', () => {
     const header = 'Time (s),Engine speed (rpm),Channel 7 (mbar)';
-    const plain = analyse(csv(header, drill((rpm) => rpm / 100)));
+    const plain = analyse(
+      csv(
+        header,
+        drill((rpm) => rpm / 100),
+      ),
+    );
     expect(plain.unmapped).toEqual(['Channel 7']);
     expect(plain.warnings.map((w) => w.code)).toContain('dp-missing');
-    const corrected = analyse(csv(header, drill((rpm) => rpm / 100)), { corrections: { 'Channel 7': 'dpfDeltaP' } });
-    expect(corrected.channels.find((c) => c.role === 'dpfDeltaP')).toMatchObject({ source: 'Channel 7', confidence: 1 });
-    const refused = analyse(csv(header, drill((rpm) => rpm / 100)), { corrections: { 'Channel 7': 'coolantTemp' } });
+    const corrected = analyse(
+      csv(
+        header,
+        drill((rpm) => rpm / 100),
+      ),
+      { corrections: { 'Channel 7': 'dpfDeltaP' } },
+    );
+    expect(corrected.channels.find((c) => c.role === 'dpfDeltaP')).toMatchObject({
+      source: 'Channel 7',
+      confidence: 1,
+    });
+    const refused = analyse(
+      csv(
+        header,
+        drill((rpm) => rpm / 100),
+      ),
+      { corrections: { 'Channel 7': 'coolantTemp' } },
+    );
     expect(refused.warnings.map((w) => w.code)).toContain('correction-refused');
   });
 
   it('asks, where two columns look alike', () => {
-    const rows = drill((rpm) => rpm / 100, (rpm) => [rpm / 90]);
+    const rows = drill(
+      (rpm) => rpm / 100,
+      (rpm) => [rpm / 90],
+    );
     const analysis = analyse(csv(`${HEADER},DPF differential pressure 2 (mbar)`, rows));
-    expect(analysis.warnings.find((w) => w.code === 'channel-ambiguous')?.text).toMatch(/differential pressure 2/);
+    expect(analysis.warnings.find((w) => w.code === 'channel-ambiguous')?.text).toMatch(
+      /differential pressure 2/,
+    );
     expect(analysis.channels.find((c) => c.role === 'dpfDeltaP')?.source).toBe('DPF differential pressure');
   });
 
   it('does not take a wanted value for a measured one', () => {
-    const rows = drill((rpm) => rpm / 100, () => [1013]);
+    const rows = drill(
+      (rpm) => rpm / 100,
+      () => [1013],
+    );
     const analysis = analyse(csv(`${HEADER},Boost pressure desired (mbar)`, rows));
     expect(analysis.unmapped).toEqual(['Boost pressure desired']);
   });
@@ -178,13 +278,18 @@ describe('odd but usable files', () => {
     lines.splice(300, 0, '1.0,820,8.2');
     lines.push('100.2,82');
     const analysis = analyse(text(lines));
-    expect(new Set(analysis.warnings.map((w) => w.code))).toEqual(new Set(['header-repeated', 'row-incomplete', 'time-repaired']));
+    expect(new Set(analysis.warnings.map((w) => w.code))).toEqual(
+      new Set(['header-repeated', 'row-incomplete', 'time-repaired']),
+    );
     expect(analysis.warnings.find((w) => w.code === 'header-repeated')?.row).toBe(201);
     expect(analysis.warnings.find((w) => w.code === 'row-incomplete')?.row).toBe(505);
     expect(analysis.windows.filter((w) => w.kind === 'hold')).toHaveLength(2);
   });
   it('counts placeholders as not read and damaged cells as a warning', () => {
-    const rows = body.map((row, i) => (i % 10 === 3 ? [row[0], row[1], '---'] : i === 77 ? [row[0], row[1], '1#2'] : row) as string[]);
+    const rows = body.map(
+      (row, i) =>
+        (i % 10 === 3 ? [row[0], row[1], '---'] : i === 77 ? [row[0], row[1], '1#2'] : row) as string[],
+    );
     expect(codesOf(csv(HEADER, rows))).toEqual(['cell-unreadable']);
   });
   it('reads UTF-16, Latin-1 with degree signs, and a byte order mark', () => {
@@ -197,14 +302,21 @@ describe('odd but usable files', () => {
     const latin1 = Uint8Array.from(content, (char) => char.charCodeAt(0));
     const marked = new TextEncoder().encode(`\uFEFF${content}`);
     for (const bytes of [utf16, latin1, marked]) {
-      expect(analyse(bytes).channels.map((channel) => channel.role)).toEqual(['engineSpeed', 'dpfDeltaP', 'egt3']);
+      expect(analyse(bytes).channels.map((channel) => channel.role)).toEqual([
+        'engineSpeed',
+        'dpfDeltaP',
+        'egt3',
+      ]);
     }
   });
   it('reads clock times over midnight, milliseconds and ISO times alike', () => {
     const clock = (t: number): string => {
       const s = 86_370 + t;
       const at = s % 86_400;
-      return [at / 3600, (at / 60) % 60].map((x) => String(Math.floor(x)).padStart(2, '0')).join(':') + `:${(at % 60).toFixed(1).padStart(4, '0')}`;
+      return (
+        [at / 3600, (at / 60) % 60].map((x) => String(Math.floor(x)).padStart(2, '0')).join(':') +
+        `:${(at % 60).toFixed(1).padStart(4, '0')}`
+      );
     };
     const iso = (t: number): string => new Date(Date.UTC(2026, 0, 1) + t * 1000).toISOString();
     const durations = [
@@ -214,7 +326,9 @@ describe('odd but usable files', () => {
     ] as const;
     for (const [name, write] of durations) {
       const rows = body.map((row) => [write(Number(row[0])), ...row.slice(1)]);
-      expect(analyse(csv(`${name},Engine speed (rpm),DPF differential pressure (mbar)`, rows)).durationS).toBeCloseTo(100, 3);
+      expect(
+        analyse(csv(`${name},Engine speed (rpm),DPF differential pressure (mbar)`, rows)).durationS,
+      ).toBeCloseTo(100, 3);
     }
   });
 });
@@ -233,7 +347,11 @@ describe('files that are none', () => {
     ['prose', text(['The filter is blocked', 'I think it is the sensor', 'We shall see']), /not a table/],
     ['numbers without a heading', text(['1,2,3', '4,5,6', '7,8,9']), /no heading/],
     ['a heading alone', text([HEADER, '0,820,2']), /fewer than two/],
-    ['a table without time', text(['Engine speed (rpm),DPF dP (mbar)', '820,1', '830,2', '840,3']), /neither a time column nor a stated sample rate/],
+    [
+      'a table without time',
+      text(['Engine speed (rpm),DPF dP (mbar)', '820,1', '830,2', '840,3']),
+      /neither a time column nor a stated sample rate/,
+    ],
   ])('says what is wrong with %s', (_name, bytes, message) => {
     expect(refused(bytes)).toMatch(message);
   });

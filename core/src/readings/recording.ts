@@ -29,7 +29,11 @@ export function toRecording(log: RawLog, corrections: MappingCorrections = {}): 
   for (const { role, source, gauge } of mapping.channels) {
     if (!gauge) continue;
     const values = channels.get(role);
-    if (values) channels.set(role, values.map((v) => v + (barometer ?? STANDARD_BAROMETER_MBAR)));
+    if (values)
+      channels.set(
+        role,
+        values.map((v) => v + (barometer ?? STANDARD_BAROMETER_MBAR)),
+      );
     if (barometer === undefined) {
       warnings.push({
         code: 'barometer-assumed',
@@ -57,7 +61,12 @@ export function rowsBetween(timeS: Float64Array, startS: number, endS: number): 
 }
 
 /** The readings of a channel between two times. */
-export function channelBetween(recording: Recording, role: ChannelRole, startS: number, endS: number): Float64Array {
+export function channelBetween(
+  recording: Recording,
+  role: ChannelRole,
+  startS: number,
+  endS: number,
+): Float64Array {
   const values = recording.channels.get(role);
   if (!values) return new Float64Array();
   const [from, to] = rowsBetween(recording.timeS, startS, endS);

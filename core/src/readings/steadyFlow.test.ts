@@ -19,7 +19,9 @@ describe('flow at a steady sample', () => {
     const sample = { ...madeSample({ sootG: 5 }, 3000), airMassGPerS: 25 };
     const flow = valueOf(steadyFlow(sample, { limits, displacementL: 2 }));
     expect(flow.airSource).toBe('speed-density');
-    expect(flow.assumptions.join()).toMatch(/air meter not used: it shows 25.0 g\/s .*\(ratio 0\.4\d, limits 0.7–1.3\)/);
+    expect(flow.assumptions.join()).toMatch(
+      /air meter not used: it shows 25.0 g\/s .*\(ratio 0\.4\d, limits 0.7–1.3\)/,
+    );
   });
 
   it('works from engine speed alone, and states all that it assumed', () => {
@@ -39,7 +41,9 @@ describe('flow at a steady sample', () => {
   });
 
   it('takes its assumptions from the limits profile', () => {
-    const warmer = valueOf(steadyFlow(hold, { limits: { ...limits, filterTempHoldC: 300 }, displacementL: 2 }));
+    const warmer = valueOf(
+      steadyFlow(hold, { limits: { ...limits, filterTempHoldC: 300 }, displacementL: 2 }),
+    );
     const usual = valueOf(steadyFlow(hold, { limits, displacementL: 2 }));
     expect(warmer.temperatureC).toBe(300);
     expect(warmer.flowM3PerH).toBeGreaterThan(usual.flowM3PerH * 1.15);

@@ -1,9 +1,4 @@
-import {
-  exhaustMassGPerS,
-  filterFlow,
-  speedDensityGPerS,
-  type FilterFlow,
-} from '../filter/index.ts';
+import { exhaustMassGPerS, filterFlow, speedDensityGPerS, type FilterFlow } from '../filter/index.ts';
 import type { SteadySample } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { failed, success, MBAR_TO_PA, type Result } from '../quantities/index.ts';
@@ -38,13 +33,18 @@ interface Air {
 }
 
 /** Air by speed–density where the engine size is known; missing manifold pressure and intake air are assumed aloud. */
-function airBySpeedDensity(sample: SteadySample, context: FlowContext, barometerMbar: number): Air | undefined {
+function airBySpeedDensity(
+  sample: SteadySample,
+  context: FlowContext,
+  barometerMbar: number,
+): Air | undefined {
   if (context.displacementL === undefined || sample.rpm <= 0) return undefined;
   const assumptions: string[] = [];
   if (sample.manifoldMbar === undefined) {
     assumptions.push(`manifold pressure not read: taken as the barometer, ${Math.round(barometerMbar)} mbar`);
   }
-  if (sample.intakeAirC === undefined) assumptions.push(`intake air not read: taken as ${ASSUMED_INTAKE_C} °C`);
+  if (sample.intakeAirC === undefined)
+    assumptions.push(`intake air not read: taken as ${ASSUMED_INTAKE_C} °C`);
   const air = speedDensityGPerS({
     displacementL: context.displacementL,
     rpm: sample.rpm,
@@ -97,7 +97,8 @@ export function steadyFlow(sample: SteadySample, context: FlowContext): Result<S
   const assumptions = [...air.assumptions];
   const assumedC = sample.kind === 'idle' ? context.limits.filterTempIdleC : context.limits.filterTempHoldC;
   if (sample.filterC === undefined) assumptions.push(`filter temperature not read: taken as ${assumedC} °C`);
-  if (context.barometerMbar === undefined) assumptions.push(`barometer not read: taken as ${ASSUMED_BAROMETER_MBAR} mbar`);
+  if (context.barometerMbar === undefined)
+    assumptions.push(`barometer not read: taken as ${ASSUMED_BAROMETER_MBAR} mbar`);
   const exhaust = exhaustMassGPerS(air.gPerS, context.limits.airFuelRatioUnloaded) / 1000;
   const flow = filterFlow(exhaust, sample.filterC ?? assumedC, barometerMbar * MBAR_TO_PA, sample.dpMbar);
   return success({

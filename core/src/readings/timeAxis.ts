@@ -1,6 +1,7 @@
 import type { LogWarning } from './rawLog.ts';
 
-const NAMES = /^(time ?stamp|time|zeit|zeitstempel|uhrzeit|elapsed|elapsed time|t|temps|heure|tiempo|hora|tempo|ora|czas|sec|seconds)\b/i;
+const NAMES =
+  /^(time ?stamp|time|zeit|zeitstempel|uhrzeit|elapsed|elapsed time|t|temps|heure|tiempo|hora|tempo|ora|czas|sec|seconds)\b/i;
 const SAMPLE_NAMES = /^(sample|sample no|index|nr|no|#|row|messpunkt|record)\.?$/i;
 const CLOCK = /^(?:\d{1,4}[-./]\d{1,2}[-./]\d{1,4}[ T])?(\d{1,2}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?$/;
 const ISO = /^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}/;
@@ -11,7 +12,11 @@ export const isSampleName = (name: string): boolean => SAMPLE_NAMES.test(name.tr
 const DAY_S = 86_400;
 
 /** Seconds since the first row from clock, ISO, seconds, milliseconds or epoch cells; NaN where unreadable. */
-export function readTimes(cells: readonly string[], unitText: string | undefined, decimalComma: boolean): Float64Array {
+export function readTimes(
+  cells: readonly string[],
+  unitText: string | undefined,
+  decimalComma: boolean,
+): Float64Array {
   const raw = new Float64Array(cells.length);
   let dayOffset = 0;
   let previousClock = Number.NEGATIVE_INFINITY;
@@ -23,7 +28,8 @@ export function readTimes(cells: readonly string[], unitText: string | undefined
     }
     const clock = CLOCK.exec(cell);
     if (clock) {
-      const seconds = Number(clock[1]) * 3600 + Number(clock[2]) * 60 + Number((clock[3] ?? '0').replace(',', '.'));
+      const seconds =
+        Number(clock[1]) * 3600 + Number(clock[2]) * 60 + Number((clock[3] ?? '0').replace(',', '.'));
       // A clock that jumps back by most of a day has passed midnight; a small step back is a fault of the recorder.
       if (seconds < previousClock - DAY_S / 2) dayOffset += DAY_S;
       previousClock = seconds;
@@ -39,7 +45,11 @@ export function readTimes(cells: readonly string[], unitText: string | undefined
   const factor = milliseconds ? 0.001 : unit === 'min' ? 60 : 1;
   const steps = raw.length > 1 ? (last - first) / (raw.length - 1) : 0;
   // Without a unit, rows that are tens to thousands apart are milliseconds: nobody records a log with a row every minute.
-  const bare = unit === '' && !milliseconds && steps >= 20 && !cells.some((c) => CLOCK.test(c.trim()) || ISO.test(c.trim()));
+  const bare =
+    unit === '' &&
+    !milliseconds &&
+    steps >= 20 &&
+    !cells.some((c) => CLOCK.test(c.trim()) || ISO.test(c.trim()));
   const scale = bare ? 0.001 : factor;
   return raw.map((value) => (value - first) * scale);
 }
@@ -48,7 +58,10 @@ export function readTimes(cells: readonly string[], unitText: string | undefined
  * Makes the axis usable: rows without a time take the place between their neighbours, rows that go backwards or
  * repeat a time are dropped. Returns the rows to keep; each repair is a warning with its first line.
  */
-export function repairTimes(times: Float64Array, firstLine: number): { keep: Int32Array; warnings: LogWarning[] } {
+export function repairTimes(
+  times: Float64Array,
+  firstLine: number,
+): { keep: Int32Array; warnings: LogWarning[] } {
   const keep: number[] = [];
   let last = Number.NEGATIVE_INFINITY;
   let backwards = 0;

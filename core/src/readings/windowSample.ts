@@ -8,14 +8,20 @@ const MAX_BLOCKS = 240;
 /** Readings a second apart still lean on each other (pedal, gas path); blocks of two seconds hardly do. */
 const BLOCK_S = 2;
 
-const SAMPLE_KIND: Partial<Record<LogWindow['kind'], SampleKind>> = { 'engine-off': 'key-off', idle: 'idle', hold: 'hold' };
+const SAMPLE_KIND: Partial<Record<LogWindow['kind'], SampleKind>> = {
+  'engine-off': 'key-off',
+  idle: 'idle',
+  hold: 'hold',
+};
 
 const meanIn = (recording: Recording, role: ChannelRole, startS: number, endS: number): number | undefined =>
   mean(channelBetween(recording, role, startS, endS));
 
 /** Filter temperature: the mean of before and after the brick where both are there. */
 function filterTemperature(recording: Recording, startS: number, endS: number): number | undefined {
-  const both = [meanIn(recording, 'egt3', startS, endS), meanIn(recording, 'egt4', startS, endS)].map(plausibleEgt);
+  const both = [meanIn(recording, 'egt3', startS, endS), meanIn(recording, 'egt4', startS, endS)].map(
+    plausibleEgt,
+  );
   return mean(both.filter((value) => value !== undefined));
 }
 
@@ -58,7 +64,8 @@ export function windowSample(recording: Recording, window: LogWindow): SteadySam
   };
 }
 
-const nonNegative = (value: number | undefined): number | undefined => (value === undefined ? undefined : Math.max(value, 0));
+const nonNegative = (value: number | undefined): number | undefined =>
+  value === undefined ? undefined : Math.max(value, 0);
 
 function blockMeans(recording: Recording, startS: number, endS: number): NonNullable<SteadySample['blocks']> {
   const step = Math.max(BLOCK_S, (endS - startS) / MAX_BLOCKS);

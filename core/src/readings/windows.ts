@@ -86,7 +86,7 @@ export function findWindows(recording: Recording): LogWindow[] {
     let n = 0;
     for (let i = 0; i < speed.length; i++) {
       const at = recording.timeS[i] as number;
-      if (at >= startS && at <= endS && Number.isFinite(speed[i] as number)) {
+      if (at >= startS && at <= endS && Number.isFinite(speed[i])) {
         sum += speed[i] as number;
         n++;
       }
@@ -137,7 +137,12 @@ export function findWindows(recording: Recording): LogWindow[] {
       end++;
     }
     const seconds = (t[Math.min(end, t.length - 1)] as number) - (t[i] as number);
-    if (end - i >= 2 && seconds <= SNAP_MAX_S && peak > idleRpm + SNAP_RISE_RPM && !moving(t[i] as number, t[end - 1] as number)) {
+    if (
+      end - i >= 2 &&
+      seconds <= SNAP_MAX_S &&
+      peak > idleRpm + SNAP_RISE_RPM &&
+      !moving(t[i] as number, t[end - 1] as number)
+    ) {
       push('snap', i, end);
     }
     i = end;

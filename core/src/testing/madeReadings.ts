@@ -34,17 +34,35 @@ export function madeSample(truth: Truth, rpm: number): SteadySample {
   const idle = rpm < 1000;
   const filterC = truth.temperatureC ?? (idle ? 150 : 230);
   const airMassGPerS = valueOf(
-    speedDensityGPerS({ displacementL: DISPLACEMENT_L, rpm, manifoldMbar: 1040, manifoldC: 30, volumetricEfficiency: 0.87 }),
+    speedDensityGPerS({
+      displacementL: DISPLACEMENT_L,
+      rpm,
+      manifoldMbar: 1040,
+      manifoldC: 30,
+      volumetricEfficiency: 0.87,
+    }),
   );
   const drop = valueOf(
     pressureDrop(
       truth.geometry ?? FILTER,
       { sootG: truth.sootG, ashG: truth.ashG ?? 0 },
-      { exhaustKgPerS: exhaustMassGPerS(airMassGPerS, 52) / 1000, temperatureC: filterC, outletPressurePa: 101_300 },
+      {
+        exhaustKgPerS: exhaustMassGPerS(airMassGPerS, 52) / 1000,
+        temperatureC: filterC,
+        outletPressurePa: 101_300,
+      },
     ),
   );
   const dpMbar = (truth.zeroMbar ?? 0) + drop.totalMbar * (1 + (truth.error?.() ?? 0));
-  return { kind: idle ? 'idle' : 'hold', rpm, dpMbar, airMassGPerS, manifoldMbar: 1040, intakeAirC: 30, filterC };
+  return {
+    kind: idle ? 'idle' : 'hold',
+    rpm,
+    dpMbar,
+    airMassGPerS,
+    manifoldMbar: 1040,
+    intakeAirC: 30,
+    filterC,
+  };
 }
 
 /** A reading by hand: zero at key off, then the speeds. */

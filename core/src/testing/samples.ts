@@ -33,7 +33,12 @@ export interface PressureDropCase {
   readonly outletPressurePa: number;
   readonly sootG: number;
   readonly expectMbar: number;
-  readonly parts: { readonly wall: number; readonly cake: number; readonly channel: number; readonly inertial: number };
+  readonly parts: {
+    readonly wall: number;
+    readonly cake: number;
+    readonly channel: number;
+    readonly inertial: number;
+  };
 }
 
 const json = (file: string): unknown => JSON.parse(Buffer.from(sampleBytes(file)).toString('utf8'));

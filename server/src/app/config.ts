@@ -19,7 +19,8 @@ const MEGABYTE = 1024 * 1024;
 const positive = (text: string | undefined, fallback: number, name: string): number => {
   if (text === undefined || text === '') return fallback;
   const value = Number(text);
-  if (!Number.isFinite(value) || value <= 0) throw new Error(`${name} must be a number above 0 (it is "${text}").`);
+  if (!Number.isFinite(value) || value <= 0)
+    throw new Error(`${name} must be a number above 0 (it is "${text}").`);
   return value;
 };
 
@@ -32,7 +33,11 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     port: positive(env['WHITE_EMBER_PORT'], 4730, 'WHITE_EMBER_PORT'),
     demo: env['WHITE_EMBER_DEMO'] === '1',
     maxUploadBytes: positive(env['WHITE_EMBER_MAX_UPLOAD_MB'], 256, 'WHITE_EMBER_MAX_UPLOAD_MB') * MEGABYTE,
-    requestsPerMinute: positive(env['WHITE_EMBER_REQUESTS_PER_MINUTE'], 3000, 'WHITE_EMBER_REQUESTS_PER_MINUTE'),
+    requestsPerMinute: positive(
+      env['WHITE_EMBER_REQUESTS_PER_MINUTE'],
+      3000,
+      'WHITE_EMBER_REQUESTS_PER_MINUTE',
+    ),
     signInTriesPer15Min: positive(env['WHITE_EMBER_SIGN_IN_TRIES'], 10, 'WHITE_EMBER_SIGN_IN_TRIES'),
     ...(env['WHITE_EMBER_WEB'] ? { webFolder: env['WHITE_EMBER_WEB'] } : {}),
     logLevel: env['WHITE_EMBER_LOG'] ?? 'warn',
@@ -42,6 +47,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
 export function urlFromPg(env: NodeJS.ProcessEnv): string | undefined {
   const { PGHOST, PGPORT, PGUSER, PGPASSWORD, PGDATABASE } = env;
   if (!PGHOST && !PGDATABASE) return undefined;
-  const user = PGUSER ? `${encodeURIComponent(PGUSER)}${PGPASSWORD ? `:${encodeURIComponent(PGPASSWORD)}` : ''}@` : '';
+  const user = PGUSER
+    ? `${encodeURIComponent(PGUSER)}${PGPASSWORD ? `:${encodeURIComponent(PGPASSWORD)}` : ''}@`
+    : '';
   return `postgres://${user}${PGHOST ?? '127.0.0.1'}:${PGPORT ?? '5432'}/${PGDATABASE ?? PGUSER ?? 'postgres'}`;
 }

@@ -37,8 +37,14 @@ async function sessionSecret(db: DataSource): Promise<string> {
 async function createSignInLimiter(pool: pg.Pool, tries: number): Promise<RequestHandler> {
   const limiter = await new Promise<RateLimiterPostgres>((resolve, reject) => {
     const made = new RateLimiterPostgres(
-      { storeClient: pool, tableName: 'sign_in_try', points: tries, duration: 15 * 60, clearExpiredByTimeout: false },
-      (error) => (error ? reject(error as Error) : resolve(made)),
+      {
+        storeClient: pool,
+        tableName: 'sign_in_try',
+        points: tries,
+        duration: 15 * 60,
+        clearExpiredByTimeout: false,
+      },
+      (error) => (error ? reject(error) : resolve(made)),
     );
   });
   return async (req, res, next) => {
@@ -81,7 +87,11 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
   app.use(compression());
   if (log.isLevelEnabled('info')) app.use(pinoHttp({ logger: log }));
 
-  const limiterPool = new pg.Pool({ connectionString: config.databaseUrl, max: 2, connectionTimeoutMillis: 5000 });
+  const limiterPool = new pg.Pool({
+    connectionString: config.databaseUrl,
+    max: 2,
+    connectionTimeoutMillis: 5000,
+  });
   limiterPool.on('error', (error) => log.warn({ err: error }, 'limiter connection lost'));
   const sessions = createSessionLayer(config.databaseUrl, await sessionSecret(db), log);
   const signInLimiter = await createSignInLimiter(limiterPool, config.signInTriesPer15Min);
@@ -113,7 +123,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
     uploader: multer({
       storage: multer.diskStorage({ destination: join(tmpdir()) }),
       limits: { fileSize: config.maxUploadBytes, files: 1, fields: 2, fieldSize: 100_000 },
-    }).single('file') as unknown as RequestHandler,
+    }).single('file'),
     signInLimiter,
     memberOf: (req) => memberOf(req, db),
   });

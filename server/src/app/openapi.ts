@@ -1,4 +1,4 @@
-import { createDocument, type ZodOpenApiPathsObject } from 'zod-openapi';
+import { createDocument } from 'zod-openapi';
 import { z } from 'zod';
 import { problemSchema } from '@white-ember/core/contract';
 import { publicRoute, type Route } from './route.ts';
@@ -9,10 +9,19 @@ const pathOf = (route: Route): string => route.path.replace(/:(\w+)/g, '{$1}');
 export function describeApi(routes: readonly Route[]): object {
   const paths: Record<string, Record<string, unknown>> = {};
   for (const route of routes) {
-    const problem = { description: 'Refused, with the reason', content: { 'application/problem+json': { schema: problemSchema } } };
+    const problem = {
+      description: 'Refused, with the reason',
+      content: { 'application/problem+json': { schema: problemSchema } },
+    };
     const status = String(route.status ?? (route.answer ? 200 : 204));
     const body = route.upload
-      ? { content: { 'multipart/form-data': { schema: z.object({ file: z.string().meta({ format: 'binary' }), fields: z.string() }) } } }
+      ? {
+          content: {
+            'multipart/form-data': {
+              schema: z.object({ file: z.string().meta({ format: 'binary' }), fields: z.string() }),
+            },
+          },
+        }
       : route.body
         ? { content: { 'application/json': { schema: route.body } } }
         : undefined;
@@ -21,7 +30,12 @@ export function describeApi(routes: readonly Route[]): object {
       'x-access': route.access,
       ...(route.access === 'public' ? {} : { security: [{ session: [] }] }),
       ...(route.params || route.query
-        ? { requestParams: { ...(route.params ? { path: route.params } : {}), ...(route.query ? { query: route.query } : {}) } }
+        ? {
+            requestParams: {
+              ...(route.params ? { path: route.params } : {}),
+              ...(route.query ? { query: route.query } : {}),
+            },
+          }
         : {}),
       ...(body ? { requestBody: body } : {}),
       responses: {
@@ -30,15 +44,21 @@ export function describeApi(routes: readonly Route[]): object {
           ...(route.answer ? { content: { 'application/json': { schema: route.answer } } } : {}),
         },
         '400': problem,
-        ...(route.access === 'public' ? {} : { '401': problem, '403': problem, '404': problem, '409': problem }),
+        ...(route.access === 'public'
+          ? {}
+          : { '401': problem, '403': problem, '404': problem, '409': problem }),
       },
     };
   }
   return createDocument({
     openapi: '3.1.0',
-    info: { title: 'White Ember', version: '0.1.0', description: 'Writes carry a client-made UUIDv7 and may be repeated.' },
+    info: {
+      title: 'White Ember',
+      version: '0.1.0',
+      description: 'Writes carry a client-made UUIDv7 and may be repeated.',
+    },
     components: { securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'white-ember' } } },
-    paths: paths as ZodOpenApiPathsObject,
+    paths: paths,
   });
 }
 

@@ -1,7 +1,7 @@
 import type { ErrorRequestHandler } from 'express';
 import multer from 'multer';
 import type { Logger } from 'pino';
-import { z } from 'zod';
+import type { z } from 'zod';
 import type { Problem } from '@white-ember/core/contract';
 
 /** A refusal with its reason, answered as problem+json (RFC 9457). */
@@ -18,7 +18,8 @@ export class Refusal extends Error {
 
 export const notFound = (what: string): Refusal => new Refusal(404, `${what} was not found`);
 
-export const conflict = (detail: string): Refusal => new Refusal(409, 'This clashes with what is stored', detail);
+export const conflict = (detail: string): Refusal =>
+  new Refusal(409, 'This clashes with what is stored', detail);
 
 /** Zod's findings as field path → sentence. */
 export function invalidInput(error: z.ZodError, where: string): Refusal {
@@ -32,25 +33,44 @@ export function invalidInput(error: z.ZodError, where: string): Refusal {
 }
 
 const PG_UNPRINTABLE = new Set(['22021', '22P05']);
-const UNREACHABLE = /ECONNREFUSED|ECONNRESET|EPIPE|terminat|Connection (ended|closed|lost)|not queryable|timeout exceeded when trying to connect|the database system is|Driver not Connected/i;
+const UNREACHABLE =
+  /ECONNREFUSED|ECONNRESET|EPIPE|terminat|Connection (ended|closed|lost)|not queryable|timeout exceeded when trying to connect|the database system is|Driver not Connected/i;
 
 function toRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error;
   if (error instanceof multer.MulterError) {
     return error.code === 'LIMIT_FILE_SIZE'
-      ? new Refusal(413, 'The file is too large', 'It is over the limit of this installation. Nothing was kept.')
+      ? new Refusal(
+          413,
+          'The file is too large',
+          'It is over the limit of this installation. Nothing was kept.',
+        )
       : new Refusal(400, 'The upload is not right', error.message);
   }
-  const { type, status, code, message } = error as { type?: string; status?: number; code?: string; message?: string };
+  const { type, status, code, message } = error as {
+    type?: string;
+    status?: number;
+    code?: string;
+    message?: string;
+  };
   if (type === 'entity.parse.failed') return new Refusal(400, 'The input is not JSON');
   if (type === 'entity.too.large') return new Refusal(413, 'The input is too large');
-  if (type === 'charset.unsupported' || type === 'encoding.unsupported') return new Refusal(415, 'This encoding is not read');
+  if (type === 'charset.unsupported' || type === 'encoding.unsupported')
+    return new Refusal(415, 'This encoding is not read');
   if (status === 400) return new Refusal(400, 'The request is not right');
   if (code && PG_UNPRINTABLE.has(code)) {
     return new Refusal(400, 'The input holds characters that cannot be stored');
   }
-  if (code?.startsWith('08') || code?.startsWith('57P') || UNREACHABLE.test(`${code ?? ''} ${message ?? ''}`)) {
-    return new Refusal(503, 'The database cannot be reached', 'Nothing was stored. It is kept on this device and sent again.');
+  if (
+    code?.startsWith('08') ||
+    code?.startsWith('57P') ||
+    UNREACHABLE.test(`${code ?? ''} ${message ?? ''}`)
+  ) {
+    return new Refusal(
+      503,
+      'The database cannot be reached',
+      'Nothing was stored. It is kept on this device and sent again.',
+    );
   }
   return undefined;
 }
@@ -65,7 +85,8 @@ export const problemHandler =
     const refusal = toRefusal(error);
     if (!refusal) log.error({ err: error as unknown }, 'unexpected failure');
     const { status, title, detail, fields } =
-      refusal ?? new Refusal(500, 'Something failed on the server', 'Nothing was stored. It was written to the log.');
+      refusal ??
+      new Refusal(500, 'Something failed on the server', 'Nothing was stored. It was written to the log.');
     const problem: Problem = {
       type: 'about:blank',
       title,

@@ -59,17 +59,27 @@ export interface Route extends RouteBase<z.ZodType, z.ZodType, z.ZodType, z.ZodT
 }
 
 /** Declares a route for signed-in people of at least a role. */
-export function memberRoute<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A extends z.ZodType>(
+export function memberRoute<
+  P extends z.ZodType,
+  Q extends z.ZodType,
+  B extends z.ZodType,
+  A extends z.ZodType,
+>(
   route: RouteBase<P, Q, B, A> & {
     readonly access: Role;
     readonly handle: (call: MemberCall<Input<P>, Input<Q>, Input<B>>) => Promise<z.input<A>>;
   },
 ): Route {
-  return route as unknown as Route;
+  return route;
 }
 
 /** Declares a route that needs no session; each of these is a decision. */
-export function publicRoute<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A extends z.ZodType>(
+export function publicRoute<
+  P extends z.ZodType,
+  Q extends z.ZodType,
+  B extends z.ZodType,
+  A extends z.ZodType,
+>(
   route: RouteBase<P, Q, B, A> & {
     readonly handle: (call: Call<Input<P>, Input<Q>, Input<B>>) => Promise<z.input<A>>;
   },
@@ -113,7 +123,11 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
         const member = await wiring.memberOf(req);
         if (!member) throw new Refusal(401, 'Sign in first');
         if (RANK[member.role] < RANK[route.access]) {
-          throw new Refusal(403, 'Your role does not allow this', `It needs the role ${route.access}; yours is ${member.role}.`);
+          throw new Refusal(
+            403,
+            'Your role does not allow this',
+            `It needs the role ${route.access}; yours is ${member.role}.`,
+          );
         }
         res.locals['member'] = member;
       }

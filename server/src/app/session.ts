@@ -23,7 +23,14 @@ export const csrfTokenOf = (req: Request): string => csrf.generateToken(req);
 /** Writes must carry the token of their session; reading and the token itself need none. */
 export const csrfGuard: RequestHandler = (req, res, next) => {
   csrf.csrfSynchronisedProtection(req, res, (error?: unknown) => {
-    if (error) next(new Refusal(403, 'The page is out of date', 'Its security token does not match. Reload, or try again.'));
+    if (error)
+      next(
+        new Refusal(
+          403,
+          'The page is out of date',
+          'Its security token does not match. Reload, or try again.',
+        ),
+      );
     else next();
   });
 };

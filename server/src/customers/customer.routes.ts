@@ -18,7 +18,9 @@ export const customerRoutes: Route[] = [
     summary: 'Customers by name',
     answer: z.array(customerSchema),
     handle: async ({ db, workshopId }) =>
-      (await db.manager.find(CustomerEntity, { where: { workshopId }, order: { name: 'ASC' } })).map(toCustomer),
+      (await db.manager.find(CustomerEntity, { where: { workshopId }, order: { name: 'ASC' } })).map(
+        toCustomer,
+      ),
   }),
   memberRoute({
     method: 'post',

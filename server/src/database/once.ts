@@ -22,7 +22,14 @@ export async function insertOnce<T extends Stored>(
   entity: EntitySchema<T>,
   row: T,
 ): Promise<{ row: T; created: boolean }> {
-  const inserted = await manager.createQueryBuilder().insert().into(entity).values(row).orIgnore().returning('id').execute();
+  const inserted = await manager
+    .createQueryBuilder()
+    .insert()
+    .into(entity)
+    .values(row)
+    .orIgnore()
+    .returning('id')
+    .execute();
   const stored = await manager.findOneBy(entity, { id: row.id } as never);
   if ((inserted.raw as unknown[]).length > 0 && stored) return { row: stored, created: true };
   if (!stored) {

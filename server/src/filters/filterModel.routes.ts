@@ -26,7 +26,9 @@ export const filterModelRoutes: Route[] = [
     summary: 'Filter models by name',
     answer: z.array(filterModelSchema),
     handle: async ({ db, workshopId }) =>
-      (await db.manager.find(FilterModelEntity, { where: { workshopId }, order: { name: 'ASC' } })).map(toFilterModel),
+      (await db.manager.find(FilterModelEntity, { where: { workshopId }, order: { name: 'ASC' } })).map(
+        toFilterModel,
+      ),
   }),
   memberRoute({
     method: 'post',
@@ -44,7 +46,11 @@ export const filterModelRoutes: Route[] = [
           [field]: describeFailure(cells.failure),
         });
       }
-      const { row } = await insertOnce(db.manager, FilterModelEntity, { ...body, workshopId, contentHash: contentHash(body) });
+      const { row } = await insertOnce(db.manager, FilterModelEntity, {
+        ...body,
+        workshopId,
+        contentHash: contentHash(body),
+      });
       return toFilterModel(row);
     },
   }),

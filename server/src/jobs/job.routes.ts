@@ -1,5 +1,11 @@
 import { z } from 'zod';
-import { jobListQuerySchema, jobListSchema, jobSchema, newJobSchema, type JobListItem } from '@white-ember/core/contract';
+import {
+  jobListQuerySchema,
+  jobListSchema,
+  jobSchema,
+  newJobSchema,
+  type JobListItem,
+} from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import { deriveJob, summariseJob } from '@white-ember/core/job';
@@ -37,7 +43,11 @@ export const jobRoutes: Route[] = [
       const value = (v: unknown): string => `$${values.push(v)}`;
       if (query.show === 'open') conditions.push("(j.summary->>'signedOff') = 'false'");
       if (query.show === 'today') conditions.push("j.last_entry_at >= date_trunc('day', now())");
-      if (query.before) conditions.push(`j.last_entry_at < ${value(query.before)}`);
+      if (query.before) {
+        // Time and id together: jobs of one moment must not fall between two pages.
+        const [time, id] = query.before.split('_');
+        conditions.push(`(j.last_entry_at, j.id) < (${value(time)}::timestamptz, ${value(id)}::uuid)`);
+      }
       if (query.vehicleId) conditions.push(`j.vehicle_id = ${value(query.vehicleId)}`);
       if (query.find) {
         const find = value(`%${query.find.replace(/[\\%_]/g, '\\$&')}%`);
@@ -48,7 +58,7 @@ export const jobRoutes: Route[] = [
                 c.name AS customer_name
            FROM job j JOIN vehicle v ON v.id = j.vehicle_id LEFT JOIN customer c ON c.id = v.customer_id
           WHERE ${conditions.join(' AND ')}
-          ORDER BY j.last_entry_at DESC LIMIT ${value(query.limit + 1)}`,
+          ORDER BY j.last_entry_at DESC, j.id DESC LIMIT ${value(query.limit + 1)}`,
         values,
       );
       const page = rows.slice(0, query.limit);
@@ -65,7 +75,7 @@ export const jobRoutes: Route[] = [
           summary: row.summary,
           ...(row.customer_name === null ? {} : { customerName: row.customer_name }),
         })),
-        ...(rows.length > query.limit && last ? { next: last.last_entry_at.toISOString() } : {}),
+        ...(rows.length > query.limit && last ? { next: `${last.last_entry_at.toISOString()}_${last.id}` } : {}),
       };
     },
   }),
@@ -100,7 +110,11 @@ export const jobRoutes: Route[] = [
           contentHash: contentHash(body),
         });
         if (created) {
-          await manager.update(WorkshopEntity, { id: workshopId }, { nextJobNumber: workshop.nextJobNumber + 1 });
+          await manager.update(
+            WorkshopEntity,
+            { id: workshopId },
+            { nextJobNumber: workshop.nextJobNumber + 1 },
+          );
         }
         return presentJob(manager, workshopId, body.id);
       }),

@@ -10,7 +10,12 @@ import { presentVehicles } from '../vehicles/vehicle.service.ts';
 import { JobEntity } from './job.entity.ts';
 
 /** The limits a job is judged by: those pinned when it was signed off, else the ones in force for its family. */
-async function limitsFor(manager: EntityManager, workshopId: string, family: string, entries: readonly EntryRow[]) {
+async function limitsFor(
+  manager: EntityManager,
+  workshopId: string,
+  family: string,
+  entries: readonly EntryRow[],
+) {
   const signOff = entries.findLast((entry) => entry.body.kind === 'sign-off');
   const pinned = signOff?.body.kind === 'sign-off' ? signOff.body.limitsProfileId : undefined;
   if (pinned) {

@@ -8,10 +8,15 @@ import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
 import { JobEntity, type JobRow } from './job.entity.ts';
 
 /** All that core needs to say what a job means. */
-async function factsOf(manager: EntityManager, job: Pick<JobRow, 'id' | 'workshopId' | 'vehicleId'>): Promise<JobFacts> {
+async function factsOf(
+  manager: EntityManager,
+  job: Pick<JobRow, 'id' | 'workshopId' | 'vehicleId'>,
+): Promise<JobFacts> {
   const vehicle = await manager.findOneByOrFail(VehicleEntity, { id: job.vehicleId });
   const filter =
-    vehicle.filterModelId === null ? null : await manager.findOneBy(FilterModelEntity, { id: vehicle.filterModelId });
+    vehicle.filterModelId === null
+      ? null
+      : await manager.findOneBy(FilterModelEntity, { id: vehicle.filterModelId });
   const rows = await manager.find(EntryEntity, { where: { jobId: job.id }, order: { seq: 'ASC' } });
   const profile = await profileFor(manager, job.workshopId, vehicle.family);
   const geometry: FilterGeometry | undefined = filter

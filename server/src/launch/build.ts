@@ -7,11 +7,20 @@ import { LaunchError } from './debian.ts';
 function newest(path: string): number {
   const stat = statSync(path);
   if (!stat.isDirectory()) return stat.mtimeMs;
-  return Math.max(0, ...readdirSync(path).filter((name) => name !== 'dist' && name !== 'node_modules').map((name) => newest(join(path, name))));
+  return Math.max(
+    0,
+    ...readdirSync(path)
+      .filter((name) => name !== 'dist' && name !== 'node_modules')
+      .map((name) => newest(join(path, name))),
+  );
 }
 
 /** Runs a build when its stamp is missing or older than any of its sources. */
-async function whenStale(stamp: string, sources: readonly string[], run: () => Promise<void> | void): Promise<void> {
+async function whenStale(
+  stamp: string,
+  sources: readonly string[],
+  run: () => Promise<void> | void,
+): Promise<void> {
   const made = existsSync(stamp) ? statSync(stamp).mtimeMs : 0;
   if (made > Math.max(...sources.filter(existsSync).map(newest))) return;
   const started = new Date();
@@ -23,41 +32,55 @@ async function whenStale(stamp: string, sources: readonly string[], run: () => P
 
 export async function buildWeb(root: string): Promise<string> {
   const dist = join(root, 'web/dist');
-  await whenStale(join(dist, '.stamp'), ['web', 'core/src', 'package-lock.json'].map((p) => join(root, p)), () => {
-    process.stderr.write('Building the pages …\n');
-    const made = spawnSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {
-      cwd: join(root, 'web'),
-      stdio: ['ignore', 'inherit', 'inherit'],
-    });
-    if (made.status !== 0) throw new LaunchError('The pages could not be built; the reason stands above.');
-  });
+  await whenStale(
+    join(dist, '.stamp'),
+    ['web', 'core/src', 'package-lock.json'].map((p) => join(root, p)),
+    () => {
+      process.stderr.write('Building the pages …\n');
+      const made = spawnSync(
+        process.execPath,
+        [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
+        {
+          cwd: join(root, 'web'),
+          stdio: ['ignore', 'inherit', 'inherit'],
+        },
+      );
+      if (made.status !== 0) throw new LaunchError('The pages could not be built; the reason stands above.');
+    },
+  );
   return dist;
 }
 
 /** One file for the server with the workspace's own packages inside; libraries stay in node_modules. */
 export async function buildServer(root: string): Promise<string> {
   const out = join(root, 'server/dist/main.js');
-  await whenStale(`${out}.stamp`, ['server/src', 'core/src', 'package-lock.json'].map((p) => join(root, p)), async () => {
-    await bundle({
-      entryPoints: [join(root, 'server/src/main.ts')],
-      outfile: out,
-      bundle: true,
-      platform: 'node',
-      format: 'esm',
-      target: 'node20',
-      sourcemap: true,
-      logLevel: 'error',
-      plugins: [
-        {
-          name: 'libraries-stay-outside',
-          setup: (plugin) => {
-            plugin.onResolve({ filter: /^[^./]/ }, ({ path }) =>
-              path.startsWith('@white-ember/') || path.startsWith('node:') ? undefined : { path, external: true },
-            );
+  await whenStale(
+    `${out}.stamp`,
+    ['server/src', 'core/src', 'package-lock.json'].map((p) => join(root, p)),
+    async () => {
+      await bundle({
+        entryPoints: [join(root, 'server/src/main.ts')],
+        outfile: out,
+        bundle: true,
+        platform: 'node',
+        format: 'esm',
+        target: 'node20',
+        sourcemap: true,
+        logLevel: 'error',
+        plugins: [
+          {
+            name: 'libraries-stay-outside',
+            setup: (plugin) => {
+              plugin.onResolve({ filter: /^[^./]/ }, ({ path }) =>
+                path.startsWith('@white-ember/') || path.startsWith('node:')
+                  ? undefined
+                  : { path, external: true },
+              );
+            },
           },
-        },
-      ],
-    });
-  });
+        ],
+      });
+    },
+  );
   return out;
 }

@@ -1,6 +1,17 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, openSync, closeSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  closeSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
@@ -59,7 +70,9 @@ async function answers(url: string): Promise<boolean> {
     return true;
   } catch (error) {
     if ((error as { code?: string }).code === '28P01') {
-      throw new LaunchError('The private database does not accept its own password: the data folder was mixed up with another.');
+      throw new LaunchError(
+        'The private database does not accept its own password: the data folder was mixed up with another.',
+      );
     }
     return false;
   } finally {
@@ -76,10 +89,23 @@ function initialise(programs: string, folder: string, passwordFile: string): voi
   if (user) chownSync(fresh, user.uid, user.gid);
   const made = spawnSync(
     join(programs, 'initdb'),
-    ['-D', fresh, '-U', SUPER_USER, `--pwfile=${passwordFile}`, '--auth=scram-sha-256', '--locale=C.UTF-8', '-E', 'UTF8'],
+    [
+      '-D',
+      fresh,
+      '-U',
+      SUPER_USER,
+      `--pwfile=${passwordFile}`,
+      '--auth=scram-sha-256',
+      '--locale=C.UTF-8',
+      '-E',
+      'UTF8',
+    ],
     { cwd: '/', ...user, encoding: 'utf8', env: { PATH: process.env['PATH'] ?? '' } },
   );
-  if (made.status !== 0) throw new LaunchError(`The private database could not be made: ${made.stderr.trim().split('\n').at(-1) ?? ''}`);
+  if (made.status !== 0)
+    throw new LaunchError(
+      `The private database could not be made: ${made.stderr.trim().split('\n').at(-1) ?? ''}`,
+    );
   renameSync(fresh, folder);
 }
 
@@ -89,7 +115,13 @@ async function launch(programs: string, folder: string, port: number): Promise<C
     join(programs, 'postgres'),
     ['-D', folder, '-k', '', '-h', '127.0.0.1', '-p', String(port), '-c', 'max_connections=60'],
     // A group of its own: Ctrl-C must reach the server first, the database when that has finished.
-    { cwd: '/', detached: true, stdio: ['ignore', log, log], ...postgresUser(), env: { PATH: process.env['PATH'] ?? '' } },
+    {
+      cwd: '/',
+      detached: true,
+      stdio: ['ignore', log, log],
+      ...postgresUser(),
+      env: { PATH: process.env['PATH'] ?? '' },
+    },
   );
   closeSync(log);
   child.on('error', () => undefined);
@@ -110,11 +142,16 @@ export async function openCluster(dataFolder: string): Promise<Cluster> {
     chmodSync(dataFolder, 0o711);
     const reach = spawnSync('test', ['-x', dataFolder], { ...user, cwd: '/' });
     if (reach.status !== 0) {
-      throw new LaunchError(`The database’s user cannot reach ${dataFolder}. Choose another folder with --data, for example under /var/lib.`);
+      throw new LaunchError(
+        `The database’s user cannot reach ${dataFolder}. Choose another folder with --data, for example under /var/lib.`,
+      );
     }
   }
   if (!existsSync(join(folder, 'PG_VERSION'))) {
-    if (existsSync(folder)) throw new LaunchError(`${folder} is not a database of White Ember; it is left alone. Choose another --data folder.`);
+    if (existsSync(folder))
+      throw new LaunchError(
+        `${folder} is not a database of White Ember; it is left alone. Choose another --data folder.`,
+      );
     writeFileSync(passwordFile, randomBytes(24).toString('base64url'), { mode: 0o600 });
     if (user) chownSync(passwordFile, user.uid, user.gid);
     initialise(programs, folder, passwordFile);

@@ -16,13 +16,26 @@ function installer(): string[] | undefined {
 function install(packages: readonly string[], what: string): void {
   const prefix = installer();
   if (!prefix || spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status !== 0) {
-    throw new LaunchError(`${what} is missing. Install it first, for example: sudo apt-get install ${packages.join(' ')}`);
+    throw new LaunchError(
+      `${what} is missing. Install it first, for example: sudo apt-get install ${packages.join(' ')}`,
+    );
   }
   process.stderr.write(`Installing ${what} …\n`);
   const run = (args: string[]): number =>
-    spawnSync([...prefix, 'env'][0] as string, [...prefix.slice(1), ...(prefix.length > 0 ? ['env'] : []), 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-q', ...args], {
-      stdio: ['ignore', 'ignore', 'inherit'],
-    }).status ?? 1;
+    spawnSync(
+      [...prefix, 'env'][0] as string,
+      [
+        ...prefix.slice(1),
+        ...(prefix.length > 0 ? ['env'] : []),
+        'DEBIAN_FRONTEND=noninteractive',
+        'apt-get',
+        '-q',
+        ...args,
+      ],
+      {
+        stdio: ['ignore', 'ignore', 'inherit'],
+      },
+    ).status ?? 1;
   run(['update']);
   if (run(['install', '-y', '--no-install-recommends', ...packages]) !== 0) {
     throw new LaunchError(`${what} could not be installed; apt-get said why above.`);
@@ -50,7 +63,8 @@ export function postgresPrograms(): string {
   }
   install(['postgresql'], 'PostgreSQL');
   const installed = findPostgres();
-  if (!installed) throw new LaunchError(`PostgreSQL was installed, but its programs are not under ${VERSIONS}.`);
+  if (!installed)
+    throw new LaunchError(`PostgreSQL was installed, but its programs are not under ${VERSIONS}.`);
   return installed;
 }
 
@@ -63,6 +77,7 @@ export function ensureChromium(): void {
 /** PostgreSQL refuses to run as root: then it runs as the user that its package made. */
 export function postgresUser(): { uid: number; gid: number } | undefined {
   if (!isRoot()) return undefined;
-  const id = (flag: string): number => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' }).trim());
+  const id = (flag: string): number =>
+    Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' }).trim());
   return { uid: id('-u'), gid: id('-g') };
 }

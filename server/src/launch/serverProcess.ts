@@ -10,12 +10,15 @@ export interface ServerProcess {
 export function startServer(bundle: string, env: Record<string, string>): Promise<ServerProcess> {
   return new Promise((resolve, reject) => {
     const child = spawn(process.execPath, ['--enable-source-maps', bundle], {
-      env: { ...process.env, ...env },
-      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, ...env, WHITE_EMBER_STOP_WITH_STARTER: '1' },
+      // Its standard input ends when its starter is gone, however it went: then it stops too and frees its port.
+      stdio: ['pipe', 'pipe', 'inherit'],
       detached: true,
     });
     child.once('error', reject);
-    child.once('exit', (code) => reject(new Error(`The server stopped while starting (exit status ${code ?? 'none'}).`)));
+    child.once('exit', (code) =>
+      reject(new Error(`The server stopped while starting (exit status ${code ?? 'none'}).`)),
+    );
     createInterface({ input: child.stdout }).once('line', (line) => {
       child.removeAllListeners('exit');
       resolve({ child, port: Number(line.split(' ')[1]) });

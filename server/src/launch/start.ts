@@ -8,7 +8,7 @@ import { createDataSource } from '../database/dataSource.ts';
 import { ensureDemo } from '../database/demo/ensureDemo.ts';
 import { buildServer, buildWeb } from './build.ts';
 import { ensureDatabase, openCluster, type Cluster } from './cluster.ts';
-import { defaultDataFolder, hold, holderOf, release } from './dataFolder.ts';
+import { defaultDataFolder, hold, holderOf, release, wasKilled } from './dataFolder.ts';
 import { LaunchError } from './debian.ts';
 import { freePort, isFree } from './ports.ts';
 import { startServer, stopServer, type ServerProcess } from './serverProcess.ts';
@@ -60,14 +60,27 @@ function readOptions(): Options | 'help' {
       resetDemo: values['reset-demo'],
     };
   } catch (error) {
-    throw new LaunchError(`${(error as Error).message.split('\n')[0] ?? ''}\nbin/start --help tells the options.`);
+    throw new LaunchError(
+      `${(error as Error).message.split('\n')[0] ?? ''}\nbin/start --help tells the options.`,
+    );
   }
 }
 
+const LEAVING_MS = 8000;
+
+/** The wanted port, or the next free one; after a killed start its server gets a moment to leave the port. */
 async function choosePort(options: Options): Promise<number> {
-  if (options.port === undefined) return freePort(4730, options.host);
-  if (await isFree(options.port, options.host)) return options.port;
-  throw new LaunchError(`Port ${options.port} is taken. Choose another with --port.`);
+  const wanted = options.port ?? 4730;
+  const patient = wasKilled(options.data) ? Date.now() + LEAVING_MS : 0;
+  while (!(await isFree(wanted, options.host))) {
+    if (Date.now() < patient) {
+      await sleep(200);
+      continue;
+    }
+    if (options.port === undefined) return freePort(wanted, options.host);
+    throw new LaunchError(`Port ${options.port} is taken. Choose another with --port.`);
+  }
+  return wanted;
 }
 
 async function prepareDatabase(url: string, options: Options, isPrivate: boolean): Promise<boolean> {
@@ -97,7 +110,9 @@ async function main(): Promise<void> {
   const lockFolder = options.data;
   const holder = external ? undefined : holderOf(lockFolder);
   if (holder) {
-    throw new LaunchError(`White Ember already serves this data at ${holder.address} (process ${holder.pid}). Use that, or start with another --data folder.`);
+    throw new LaunchError(
+      `White Ember already serves this data at ${holder.address} (process ${holder.pid}). Use that, or start with another --data folder.`,
+    );
   }
   const port = await choosePort(options);
   const address = `http://${options.host === '0.0.0.0' || options.host === '::' ? '127.0.0.1' : options.host}:${port}`;
@@ -163,7 +178,9 @@ async function main(): Promise<void> {
       if (!stopping && cluster && !cluster.alive()) await revive('database');
     }
   } catch (error) {
-    process.stderr.write(`${error instanceof LaunchError ? error.message : String((error as Error).stack)}\n`);
+    process.stderr.write(
+      `${error instanceof LaunchError ? error.message : String((error as Error).stack)}\n`,
+    );
     await stop(1);
   }
 }

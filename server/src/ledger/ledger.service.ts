@@ -36,7 +36,9 @@ export async function appendEntry(
       ? await manager.findOneBy(EntryEntity, { id: input.supersedes, jobId })
       : undefined;
     if (input.supersedes && !corrected) {
-      throw new Refusal(400, 'The entry to be corrected is not on this job', undefined, { supersedes: 'is not on this job' });
+      throw new Refusal(400, 'The entry to be corrected is not on this job', undefined, {
+        supersedes: 'is not on this job',
+      });
     }
     if (input.body.kind === 'withdrawn' && !corrected) {
       throw new Refusal(400, 'Say which entry is withdrawn', undefined, { supersedes: 'must name an entry' });
@@ -47,7 +49,9 @@ export async function appendEntry(
     if (input.body.kind === 'reading' && input.body.origin.type === 'log') {
       const { logId } = input.body.origin;
       if (!(await manager.existsBy(LogEntity, { id: logId, jobId, workshopId }))) {
-        throw new Refusal(400, 'The log of this reading is not on this job', undefined, { 'body.origin.logId': 'is not on this job' });
+        throw new Refusal(400, 'The log of this reading is not on this job', undefined, {
+          'body.origin.logId': 'is not on this job',
+        });
       }
     }
     const row = {

@@ -21,7 +21,10 @@ export async function profileFor(
 ): Promise<LimitsProfileRow | undefined> {
   const row = await manager
     .createQueryBuilder(LimitsProfileEntity, 'p')
-    .where('p.workshop_id = :workshopId AND p.family IN (:...families)', { workshopId, families: [family, ''] })
+    .where('p.workshop_id = :workshopId AND p.family IN (:...families)', {
+      workshopId,
+      families: [family, ''],
+    })
     .orderBy('CASE WHEN p.family = :family THEN 0 ELSE 1 END', 'ASC')
     .addOrderBy('p.version', 'DESC')
     .setParameter('family', family)

@@ -31,7 +31,8 @@ export const logRoutes: Route[] = [
     handle: async ({ params, db, workshopId, res }) => {
       const row = await db.manager.findOneBy(LogEntity, { id: params.id, workshopId });
       if (!row) throw notFound('The log');
-      res.type('application/octet-stream').attachment(row.fileName);
+      // The name would set its own type: said after it, so that no browser opens the file as a page.
+      res.attachment(row.fileName).type('application/octet-stream');
       await pipeline(Readable.from(readLogBytes(db, workshopId, params.id)), res);
     },
   }),

@@ -40,7 +40,11 @@ async function checkContent(file: UploadedFile): Promise<void> {
     const { buffer, bytesRead } = await handle.read(Buffer.alloc(HEAD_BYTES), 0, HEAD_BYTES, 0);
     const checked = checkLogBytes(buffer.subarray(0, bytesRead));
     if (!checked.ok) {
-      throw new Refusal(422, 'This file cannot be read as a log', `${describeFailure(checked.failure)}. Nothing was kept.`);
+      throw new Refusal(
+        422,
+        'This file cannot be read as a log',
+        `${describeFailure(checked.failure)}. Nothing was kept.`,
+      );
     }
   } finally {
     await handle.close();
@@ -62,6 +66,7 @@ export async function storeLog(
   await checkContent(file);
   const sha256 = await sha256Of(file);
   const { workshopId, jobId, id } = target;
+  // eslint-disable-next-line no-control-regex -- the control characters are the subject here
   const fileName = file.name.replace(/[\u0000-\u001f<>]/g, '').slice(0, 300) || 'log';
   return db.transaction(async (manager) => {
     if (!(await manager.existsBy(JobEntity, { id: jobId, workshopId }))) throw notFound('The job');
@@ -90,7 +95,11 @@ export async function storeLog(
 }
 
 /** The chunks of a stored file in order, one in memory at a time. */
-export async function* readLogBytes(db: DataSource, workshopId: string, logId: string): AsyncGenerator<Buffer> {
+export async function* readLogBytes(
+  db: DataSource,
+  workshopId: string,
+  logId: string,
+): AsyncGenerator<Buffer> {
   const row = await db.manager.findOneBy(LogEntity, { id: logId, workshopId });
   if (!row) throw notFound('The log');
   for (let position = 0; ; position++) {

@@ -52,14 +52,23 @@ async function describeSession(req: Request, db: DataSource, config: Config): Pr
   const csrfToken = csrfTokenOf(req);
   if (member) {
     const workshop = await db.manager.findOneByOrFail(WorkshopEntity, { id: member.workshopId });
-    return { csrfToken, firstRun: false, member: toView(member), workshop: { id: workshop.id, name: workshop.name } };
+    return {
+      csrfToken,
+      firstRun: false,
+      member: toView(member),
+      workshop: { id: workshop.id, name: workshop.name },
+    };
   }
   const demo = await demoMembers(db, config);
   return {
     csrfToken,
     firstRun: !(await hasRealPeople(db.manager)),
     ...(demo.length > 0
-      ? { demo: demo.map(({ name, role, signInName }) => ({ name, role, signInName })).sort((a, b) => (a.role < b.role ? 1 : -1)) }
+      ? {
+          demo: demo
+            .map(({ name, role, signInName }) => ({ name, role, signInName }))
+            .sort((a, b) => (a.role < b.role ? 1 : -1)),
+        }
       : {}),
   };
 }

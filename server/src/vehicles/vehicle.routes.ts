@@ -1,5 +1,10 @@
 import { z } from 'zod';
-import { newVehicleSchema, vehicleSchema, vehicleUpdateSchema, type NewVehicle } from '@white-ember/core/contract';
+import {
+  newVehicleSchema,
+  vehicleSchema,
+  vehicleUpdateSchema,
+  type NewVehicle,
+} from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
 import { conflict, notFound } from '../app/problem.ts';
 import { memberRoute, type Route } from '../app/route.ts';
@@ -10,7 +15,9 @@ import { checkReferences, presentVehicles } from './vehicle.service.ts';
 
 const idParams = z.object({ id: idSchema });
 
-const columns = (body: Omit<NewVehicle, 'id'>): Omit<VehicleRow, 'id' | 'workshopId' | 'revision' | 'contentHash'> => ({
+const columns = (
+  body: Omit<NewVehicle, 'id'>,
+): Omit<VehicleRow, 'id' | 'workshopId' | 'revision' | 'contentHash'> => ({
   plate: body.plate,
   model: body.model,
   family: body.family,
@@ -97,12 +104,18 @@ export const vehicleRoutes: Route[] = [
         await checkReferences(manager, workshopId, body);
         const { revision, ...content } = body;
         // The same change sent twice has already made its revision: it answers as before.
-        const repeated = stored.revision === revision + 1 && contentHash(columns(content)) === contentHash(columns(presentable(stored)));
+        const repeated =
+          stored.revision === revision + 1 &&
+          contentHash(columns(content)) === contentHash(columns(presentable(stored)));
         if (!repeated) {
           if (stored.revision !== revision) {
             throw conflict('Somebody else has changed this vehicle. Reload it and change it again.');
           }
-          await manager.update(VehicleEntity, { id: params.id }, { ...columns(content), revision: revision + 1 });
+          await manager.update(
+            VehicleEntity,
+            { id: params.id },
+            { ...columns(content), revision: revision + 1 },
+          );
           await refreshSummaries(manager, { workshopId, vehicleId: params.id });
         }
         const row = await manager.findOneByOrFail(VehicleEntity, { id: params.id });

@@ -8,7 +8,10 @@ import { toFilterModel } from '../filters/filterModel.routes.ts';
 import type { VehicleRow } from './vehicle.entity.ts';
 
 /** Vehicles with their filter and customer, in two queries however many there are. */
-export async function presentVehicles(manager: EntityManager, rows: readonly VehicleRow[]): Promise<Vehicle[]> {
+export async function presentVehicles(
+  manager: EntityManager,
+  rows: readonly VehicleRow[],
+): Promise<Vehicle[]> {
   const ids = (pick: (row: VehicleRow) => string | null): string[] => [
     ...new Set(rows.map(pick).filter((id) => id !== null)),
   ];
@@ -42,7 +45,10 @@ export async function checkReferences(
   workshopId: string,
   body: { filterModelId?: string | undefined; customerId?: string | undefined },
 ): Promise<void> {
-  if (body.filterModelId && !(await manager.existsBy(FilterModelEntity, { id: body.filterModelId, workshopId }))) {
+  if (
+    body.filterModelId &&
+    !(await manager.existsBy(FilterModelEntity, { id: body.filterModelId, workshopId }))
+  ) {
     throw new Refusal(400, 'This filter model is not known', undefined, { filterModelId: 'is not known' });
   }
   if (body.customerId && !(await manager.existsBy(CustomerEntity, { id: body.customerId, workshopId }))) {

@@ -7,7 +7,8 @@ import { useJobsQuery } from './api.ts';
 import { preferred } from './preferences.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 
-const ITEM = 'px-3 min-h-11 flex items-center gap-3 data-[selected=true]:bg-ink data-[selected=true]:text-paper';
+const ITEM =
+  'px-3 min-h-11 flex items-center gap-3 data-[selected=true]:bg-ink data-[selected=true]:text-paper';
 
 export function CommandPalette({
   open,

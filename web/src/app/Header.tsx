@@ -2,7 +2,14 @@ import { DropdownMenu } from 'radix-ui';
 import { Menu, Search } from 'lucide-react';
 import { NavLink, useNavigate } from 'react-router';
 import type { Member } from '@white-ember/core/contract';
-import { DISTANCE_UNITS, MASS_FLOW_UNITS, PRESSURE_UNITS, TEMPERATURE_UNITS, unitLabel, type Unit } from '@white-ember/core/quantities';
+import {
+  DISTANCE_UNITS,
+  MASS_FLOW_UNITS,
+  PRESSURE_UNITS,
+  TEMPERATURE_UNITS,
+  unitLabel,
+  type Unit,
+} from '@white-ember/core/quantities';
 import { RunningClocks } from '../features/job/RunningClocks.tsx';
 import { WaitingMark } from '../features/ledger/WaitingMark.tsx';
 import { api, useSignOutMutation } from './api.ts';
@@ -18,7 +25,8 @@ export function EmberMark() {
   );
 }
 
-const ITEM = 'px-3 min-h-11 flex items-center gap-3 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-paper cursor-pointer';
+const ITEM =
+  'px-3 min-h-11 flex items-center gap-3 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-paper cursor-pointer';
 
 const UNIT_CHOICES = [
   ['pressureUnit', 'Pressure', PRESSURE_UNITS],
@@ -36,7 +44,10 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
     `font-head font-semibold min-h-11 px-2 grid place-items-center ${isActive ? 'border-b-4 border-ember' : 'border-b-4 border-transparent'}`;
   return (
     <header className="no-print border-b-2 border-ink flex items-center gap-x-3 px-3 min-h-[46px] shrink-0">
-      <NavLink to="/jobs" className="flex items-center gap-2 font-head font-semibold text-lg shrink-0 min-h-11">
+      <NavLink
+        to="/jobs"
+        className="flex items-center gap-2 font-head font-semibold text-lg shrink-0 min-h-11"
+      >
         <EmberMark />
         <span className="hidden sm:inline">White Ember</span>
       </NavLink>
@@ -54,22 +65,34 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
       <div className="grow" />
       <RunningClocks />
       <WaitingMark />
-      <button className="min-h-11 min-w-11 grid place-items-center" onClick={onPalette} aria-label="Find (Ctrl K)">
+      <button
+        className="min-h-11 min-w-11 grid place-items-center"
+        onClick={onPalette}
+        aria-label="Find (Ctrl K)"
+      >
         <Search aria-hidden size={20} />
       </button>
       <DropdownMenu.Root>
-        <DropdownMenu.Trigger className="min-h-11 min-w-11 flex items-center gap-2 justify-center" aria-label={`Menu of ${member.name}`}>
+        <DropdownMenu.Trigger
+          className="min-h-11 min-w-11 flex items-center gap-2 justify-center"
+          aria-label={`Menu of ${member.name}`}
+        >
           <span className="max-lg:hidden text-sm">{member.name}</span>
           <Menu aria-hidden size={22} />
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
-          <DropdownMenu.Content align="end" className="bg-card text-ink border-2 border-ink rounded-sm min-w-64 z-50 py-1 max-h-[90vh] overflow-auto">
+          <DropdownMenu.Content
+            align="end"
+            className="bg-card text-ink border-2 border-ink rounded-sm min-w-64 z-50 py-1 max-h-[90vh] overflow-auto"
+          >
             <DropdownMenu.Label className="px-3 py-2 text-sm text-ink2">
               {member.name}, {member.role}
             </DropdownMenu.Label>
             <DropdownMenu.Item
               className={ITEM}
-              onSelect={() => dispatch(preferred({ theme: preferences.theme === 'bay' ? 'daylight' : 'bay' }))}
+              onSelect={() =>
+                dispatch(preferred({ theme: preferences.theme === 'bay' ? 'daylight' : 'bay' }))
+              }
             >
               {preferences.theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)'}
             </DropdownMenu.Item>
@@ -81,7 +104,11 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
                 <DropdownMenu.Portal>
                   <DropdownMenu.SubContent className="bg-card text-ink border-2 border-ink rounded-sm z-50 py-1">
                     {units.map((unit) => (
-                      <DropdownMenu.Item key={unit} className={ITEM} onSelect={() => dispatch(preferred({ [key]: unit }))}>
+                      <DropdownMenu.Item
+                        key={unit}
+                        className={ITEM}
+                        onSelect={() => dispatch(preferred({ [key]: unit }))}
+                      >
                         {unitLabel(unit)}
                       </DropdownMenu.Item>
                     ))}

@@ -42,7 +42,12 @@ export function Shell() {
       <div id="work" className={`grow flex flex-col ${printed ? '' : 'min-h-0'}`}>
         <Outlet />
       </div>
-      <CommandPalette open={palette} onOpenChange={setPalette} role={session.data.member.role} onKeys={() => setKeys(true)} />
+      <CommandPalette
+        open={palette}
+        onOpenChange={setPalette}
+        role={session.data.member.role}
+        onKeys={() => setKeys(true)}
+      />
       <KeySheet open={keys} onOpenChange={setKeys} />
       <Toaster position="bottom-right" theme={theme === 'bay' ? 'dark' : 'light'} offset={230} />
     </div>

@@ -54,7 +54,12 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> =
 export function problemOf(error: unknown): Problem {
   const { status, data } = (error ?? {}) as FetchBaseQueryError;
   if (typeof data === 'object' && data !== null && 'title' in data) return data as Problem;
-  if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR' || status === undefined || status === 'CUSTOM_ERROR') {
+  if (
+    status === 'FETCH_ERROR' ||
+    status === 'TIMEOUT_ERROR' ||
+    status === undefined ||
+    status === 'CUSTOM_ERROR'
+  ) {
     return {
       type: 'about:blank',
       status: 0,
@@ -62,7 +67,11 @@ export function problemOf(error: unknown): Problem {
       detail: 'What you typed is kept on this device.',
     };
   }
-  return { type: 'about:blank', status: typeof status === 'number' ? status : 0, title: 'The server gave no clear answer' };
+  return {
+    type: 'about:blank',
+    status: typeof status === 'number' ? status : 0,
+    title: 'The server gave no clear answer',
+  };
 }
 
 export interface JobList {
@@ -90,10 +99,20 @@ export const api = createApi({
     }),
     firstRun: build.mutation<
       Session,
-      { workshopId: string; memberId: string; workshopName: string; name: string; signInName: string; password: string }
+      {
+        workshopId: string;
+        memberId: string;
+        workshopName: string;
+        name: string;
+        signInName: string;
+        password: string;
+      }
     >({ query: (body) => ({ url: '/first-run', method: 'POST', body }), invalidatesTags: ['Session'] }),
     members: build.query<Member[], void>({ query: () => '/members', providesTags: ['Members'] }),
-    addMember: build.mutation<Member, { id: string; name: string; signInName: string; password: string; role: Role }>({
+    addMember: build.mutation<
+      Member,
+      { id: string; name: string; signInName: string; password: string; role: Role }
+    >({
       query: (body) => ({ url: '/members', method: 'POST', body }),
       invalidatesTags: ['Members'],
     }),
@@ -130,7 +149,10 @@ export const api = createApi({
       query: (body) => ({ url: '/vehicles', method: 'POST', body }),
       invalidatesTags: ['Vehicles'],
     }),
-    changeVehicle: build.mutation<Vehicle, { id: string; body: Omit<NewVehicle, 'id'> & { revision: number } }>({
+    changeVehicle: build.mutation<
+      Vehicle,
+      { id: string; body: Omit<NewVehicle, 'id'> & { revision: number } }
+    >({
       query: ({ id, body }) => ({ url: `/vehicles/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Vehicles', 'Job', 'Jobs'],
     }),

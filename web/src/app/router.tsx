@@ -9,26 +9,42 @@ export const router = createBrowserRouter([
     errorElement: <NotFound />,
     children: [
       { path: '/', element: <Navigate to="/jobs" replace /> },
-      { path: '/jobs', lazy: async () => ({ Component: (await import('../features/job/JobListPage.tsx')).JobListPage }) },
-      { path: '/jobs/:jobId', lazy: async () => ({ Component: (await import('../features/job/JobPage.tsx')).JobPage }) },
+      {
+        path: '/jobs',
+        lazy: async () => ({ Component: (await import('../features/job/JobListPage.tsx')).JobListPage }),
+      },
+      {
+        path: '/jobs/:jobId',
+        lazy: async () => ({ Component: (await import('../features/job/JobPage.tsx')).JobPage }),
+      },
       {
         path: '/jobs/:jobId/report',
         lazy: async () => ({ Component: (await import('../features/report/ReportPage.tsx')).ReportPage }),
       },
       {
         path: '/vehicles',
-        lazy: async () => ({ Component: (await import('../features/vehicles/VehicleListPage.tsx')).VehicleListPage }),
+        lazy: async () => ({
+          Component: (await import('../features/vehicles/VehicleListPage.tsx')).VehicleListPage,
+        }),
       },
       {
         path: '/vehicles/new',
-        lazy: async () => ({ Component: (await import('../features/vehicles/VehiclePage.tsx')).NewVehiclePage }),
+        lazy: async () => ({
+          Component: (await import('../features/vehicles/VehiclePage.tsx')).NewVehiclePage,
+        }),
       },
       {
         path: '/vehicles/:vehicleId',
         lazy: async () => ({ Component: (await import('../features/vehicles/VehiclePage.tsx')).VehiclePage }),
       },
-      { path: '/limits', lazy: async () => ({ Component: (await import('../features/limits/LimitsPage.tsx')).LimitsPage }) },
-      { path: '/people', lazy: async () => ({ Component: (await import('../features/people/PeoplePage.tsx')).PeoplePage }) },
+      {
+        path: '/limits',
+        lazy: async () => ({ Component: (await import('../features/limits/LimitsPage.tsx')).LimitsPage }),
+      },
+      {
+        path: '/people',
+        lazy: async () => ({ Component: (await import('../features/people/PeoplePage.tsx')).PeoplePage }),
+      },
       { path: '*', element: <NotFound /> },
     ],
   },

@@ -20,4 +20,4 @@ export const useAppSelector = useSelector.withTypes<RootState>();
 
 keepPreferences(store.getState().preferences);
 store.subscribe(() => keepPreferences(store.getState().preferences));
-startOutbox(store.dispatch, store.getState);
+startOutbox(store.dispatch, () => store.getState());

@@ -15,7 +15,8 @@ export const KEYS: readonly (readonly [string, string])[] = [
 ];
 
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 const GO: Record<string, string> = { j: '/jobs', v: '/vehicles', l: '/limits' };
 const CHORD_MS = 1200;

@@ -2,7 +2,15 @@ import { CAUTIONS, type CautionId } from '@white-ember/core/job';
 import { Button } from './Button.tsx';
 
 /** A caution at the step that can hurt: a bold rule and the word. Read at any time; acknowledged once per act and person. */
-export function CautionCard({ id, acknowledged, onAcknowledge }: { id: CautionId; acknowledged: boolean; onAcknowledge?: () => void }) {
+export function CautionCard({
+  id,
+  acknowledged,
+  onAcknowledge,
+}: {
+  id: CautionId;
+  acknowledged: boolean;
+  onAcknowledge?: () => void;
+}) {
   const caution = CAUTIONS[id];
   return (
     <section aria-label={`Caution: ${caution.title}`} className="border-t-8 border-ink bg-card p-3">

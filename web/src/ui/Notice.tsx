@@ -2,7 +2,15 @@ import type { ReactNode } from 'react';
 import type { Problem } from '@white-ember/core/contract';
 
 /** Something a person must read: bold rule at the left, no colour needed to tell. */
-export function Notice({ title, children, tone = 'plain' }: { title: string; children?: ReactNode; tone?: 'plain' | 'alarm' }) {
+export function Notice({
+  title,
+  children,
+  tone = 'plain',
+}: {
+  title: string;
+  children?: ReactNode;
+  tone?: 'plain' | 'alarm';
+}) {
   return (
     <div
       role={tone === 'alarm' ? 'alert' : 'status'}

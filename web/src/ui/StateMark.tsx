@@ -49,7 +49,14 @@ export function StateShape({ state }: { state: PartState }) {
 
 export function StateMark({ state, size = 20 }: { state: PartState; size?: number }) {
   return (
-    <svg width={size} height={size} viewBox="-10 -10 20 20" role="img" aria-label={STATE_WORDS[state]} className="shrink-0">
+    <svg
+      width={size}
+      height={size}
+      viewBox="-10 -10 20 20"
+      role="img"
+      aria-label={STATE_WORDS[state]}
+      className="shrink-0"
+    >
       <StateShape state={state} />
     </svg>
   );

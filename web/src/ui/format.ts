@@ -8,7 +8,8 @@ export function shortNumber(value: number): string {
   return value.toFixed(1);
 }
 
-export const withUnit = (value: number, unit: Unit): string => `${shortNumber(fromBase(value, unit))} ${unitLabel(unit)}`;
+export const withUnit = (value: number, unit: Unit): string =>
+  `${shortNumber(fromBase(value, unit))} ${unitLabel(unit)}`;
 
 /** A number as typed in a van: comma or point, spaces ignored; undefined where empty, NaN where it is no number. */
 export function typedNumber(text: string | undefined): number | undefined {

@@ -1,8 +1,14 @@
 import { expose } from 'comlink';
 import { describeFailure } from '@white-ember/core/quantities';
-import { analyseLog, loggedFacts, type AnalyseOptions, type LogReadingParts } from '@white-ember/core/readings';
+import {
+  analyseLog,
+  loggedFacts,
+  type AnalyseOptions,
+  type LogReadingParts,
+} from '@white-ember/core/readings';
 
-export type LogAnswer = ({ readonly ok: true } & LogReadingParts) | { readonly ok: false; readonly text: string };
+export type LogAnswer =
+  ({ readonly ok: true } & LogReadingParts) | { readonly ok: false; readonly text: string };
 
 /** Reads a file away from the main thread, with the same core as server and command line. */
 const worker = {

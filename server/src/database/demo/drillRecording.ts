@@ -1,4 +1,9 @@
-import { pressureDrop, speedDensityGPerS, type FilterGeometry, type FilterState } from '@white-ember/core/filter';
+import {
+  pressureDrop,
+  speedDensityGPerS,
+  type FilterGeometry,
+  type FilterState,
+} from '@white-ember/core/filter';
 import { valueOf } from '@white-ember/core/quantities';
 
 /** Repeatable noise: mulberry32, a small generator whose sequence depends on the seed alone. */

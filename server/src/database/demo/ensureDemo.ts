@@ -18,17 +18,15 @@ import { MemberEntity, WorkshopEntity, type Member } from '../../people/member.e
 import { hashPassword } from '../../people/passwords.ts';
 import { VehicleEntity } from '../../vehicles/vehicle.entity.ts';
 import { contentHash } from '../once.ts';
+import { DEMO_JOBS, type DemoJob, type DemoStep } from './demoJobs.ts';
 import {
   DEMO_CUSTOMERS,
   DEMO_FILTERS,
-  DEMO_JOBS,
   DEMO_MEMBERS,
   DEMO_PASSWORD,
   DEMO_VEHICLES,
   DEMO_WORKSHOP,
   idleOf,
-  type DemoJob,
-  type DemoStep,
 } from './demoWorld.ts';
 import { drillRecording } from './drillRecording.ts';
 
@@ -41,10 +39,22 @@ export async function ensureDemo(db: DataSource, { reset }: { reset: boolean }):
   // A start that was killed while loading leaves a part behind: it goes, and loading begins anew.
   await removeDemo(db);
   await loadDemo(db, Date.now());
-  await db.query(`INSERT INTO setting (name, value) VALUES ($1, now()::text) ON CONFLICT DO NOTHING`, [LOADED]);
+  await db.query(`INSERT INTO setting (name, value) VALUES ($1, now()::text) ON CONFLICT DO NOTHING`, [
+    LOADED,
+  ]);
 }
 
-const TABLES = ['log', 'entry', 'job', 'blob', 'limits_profile', 'vehicle', 'filter_model', 'customer', 'member'];
+const TABLES = [
+  'log',
+  'entry',
+  'job',
+  'blob',
+  'limits_profile',
+  'vehicle',
+  'filter_model',
+  'customer',
+  'member',
+];
 
 async function removeDemo(db: DataSource): Promise<void> {
   await db.transaction(async (manager) => {
@@ -194,5 +204,8 @@ async function bodyOf(
   const read = analyseLog(Buffer.from(text), { displacementL: vehicle.displacementL });
   if (!read.ok) throw new Error(`Demo recording ${step.fileName}: ${describeFailure(read.failure)}`);
   const { analysis, samples, recording } = read.value;
-  return readingFromLog({ analysis, samples, ...loggedFacts(recording) }, { purpose: step.purpose, logId, fileName: step.fileName });
+  return readingFromLog(
+    { analysis, samples, ...loggedFacts(recording) },
+    { purpose: step.purpose, logId, fileName: step.fileName },
+  );
 }

@@ -83,8 +83,8 @@ export class Ground1732400000000 implements MigrationInterface {
         content_hash text NOT NULL,
         UNIQUE (workshop_id, number)
       );
-      CREATE INDEX job_recent ON job (workshop_id, last_entry_at DESC);
-      CREATE INDEX job_open ON job (workshop_id, last_entry_at DESC) WHERE (summary->>'signedOff') = 'false';
+      CREATE INDEX job_recent ON job (workshop_id, last_entry_at DESC, id DESC);
+      CREATE INDEX job_open ON job (workshop_id, last_entry_at DESC, id DESC) WHERE (summary->>'signedOff') = 'false';
       CREATE INDEX job_vehicle ON job (vehicle_id);
       CREATE TABLE entry (
         id uuid PRIMARY KEY,

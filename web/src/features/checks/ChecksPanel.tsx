@@ -34,7 +34,11 @@ export function ChecksPanel({ open, canEnter, part }: StageProps & { part: PartI
         {canEnter ? (
           <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
             <Field label="Part">
-              <select className="input-box" value={chosen} onChange={(event) => setChosen(event.target.value as PartId)}>
+              <select
+                className="input-box"
+                value={chosen}
+                onChange={(event) => setChosen(event.target.value as PartId)}
+              >
                 {vehicle.fitted.map((id) => (
                   <option key={id} value={id}>
                     {PART_LABELS[id]}
@@ -50,7 +54,13 @@ export function ChecksPanel({ open, canEnter, part }: StageProps & { part: PartI
                     key={s}
                     className={`flex items-center gap-2 min-h-11 px-3 border-2 rounded-sm ${state === s ? 'border-ink bg-card font-bold' : 'border-rule'}`}
                   >
-                    <input type="radio" name="state" className="sr-only" checked={state === s} onChange={() => setState(s)} />
+                    <input
+                      type="radio"
+                      name="state"
+                      className="sr-only"
+                      checked={state === s}
+                      onChange={() => setState(s)}
+                    />
                     <StateMark state={s} />
                     {STATE_WORDS[s]}
                   </label>
@@ -73,7 +83,11 @@ export function ChecksPanel({ open, canEnter, part }: StageProps & { part: PartI
                 <span>
                   {entry.body.why}
                   <span className="block text-sm text-ink2">
-                    {entry.authorName}, {new Date(entry.deviceTime).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}
+                    {entry.authorName},{' '}
+                    {new Date(entry.deviceTime).toLocaleTimeString('en-GB', {
+                      hour: '2-digit',
+                      minute: '2-digit',
+                    })}
                   </span>
                 </span>
               </li>
@@ -88,7 +102,10 @@ export function ChecksPanel({ open, canEnter, part }: StageProps & { part: PartI
             const status = derived.parts.get(id);
             return (
               <li key={id} className="border-b-2 border-rule">
-                <button className="flex gap-3 min-h-11 items-center text-left w-full" onClick={() => setChosen(id)}>
+                <button
+                  className="flex gap-3 min-h-11 items-center text-left w-full"
+                  onClick={() => setChosen(id)}
+                >
                   <StateMark state={status?.state ?? 'not-looked-at'} />
                   <span className="font-bold w-44 shrink-0">{PART_LABELS[id]}</span>
                   <span className="text-sm text-ink2">{status?.why ?? 'not looked at'}</span>

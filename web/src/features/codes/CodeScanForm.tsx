@@ -14,7 +14,15 @@ const codesIn = (text: string): { code: string }[] =>
     .filter((code) => code !== '')
     .map((code) => ({ code }));
 
-export function CodeScanForm({ jobId, when, title }: { jobId: string; when: BodyOf<'code-scan'>['when']; title: string }) {
+export function CodeScanForm({
+  jobId,
+  when,
+  title,
+}: {
+  jobId: string;
+  when: BodyOf<'code-scan'>['when'];
+  title: string;
+}) {
   const addEntry = useAddEntry(jobId);
   const draft = `codes ${when} ${jobId}`;
   const form = useForm({ defaultValues: readDraft(draft, { text: '' }) });

@@ -1,6 +1,10 @@
 import type { EntryOf } from '@white-ember/core/ledger';
 
-const WHEN = { before: 'Before the work', 'after-clear': 'After clearing', 'after-drive': 'After the drive' } as const;
+const WHEN = {
+  before: 'Before the work',
+  'after-clear': 'After clearing',
+  'after-drive': 'After the drive',
+} as const;
 
 export function ScanList({ scans }: { scans: readonly EntryOf<'code-scan'>[] }) {
   if (scans.length === 0) return null;

@@ -26,7 +26,9 @@ export function IntakePanel({ open, canEnter, onStage }: StageProps) {
       kind: 'complaint',
       text,
       powerLimited,
-      ...(typed === undefined ? {} : { distanceKm: Number.isNaN(typed) ? Number.NaN : toBase(typed, distanceUnit) }),
+      ...(typed === undefined
+        ? {}
+        : { distanceKm: Number.isNaN(typed) ? Number.NaN : toBase(typed, distanceUnit) }),
     });
     setProblems(wrong ?? {});
     if (wrong) return;
@@ -48,14 +50,21 @@ export function IntakePanel({ open, canEnter, onStage }: StageProps) {
       ))}
       {canEnter ? (
         <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-          <Field label={known.length > 0 ? 'What else is said' : 'What the customer says'} error={problems['text']}>
+          <Field
+            label={known.length > 0 ? 'What else is said' : 'What the customer says'}
+            error={problems['text']}
+          >
             <textarea className="input-box" rows={3} {...form.register('text')} />
           </Field>
           <Field label="Distance" unit={unitLabel(distanceUnit)} error={problems['distanceKm']}>
             <input className="input-box" inputMode="numeric" {...form.register('distance')} />
           </Field>
           <label className="flex items-center gap-3 min-h-11">
-            <input type="checkbox" className="size-6 accent-[var(--ember-button)]" {...form.register('powerLimited')} />
+            <input
+              type="checkbox"
+              className="size-6 accent-[var(--ember-button)]"
+              {...form.register('powerLimited')}
+            />
             Power is limited
           </label>
           <Button type="submit" weight="main">

@@ -71,7 +71,9 @@ export function JobListPage() {
       {jobs.error ? <ProblemNotice problem={problemOf(jobs.error)} /> : null}
       {list.length === 0 && jobs.isSuccess ? (
         <div className="border-2 border-ink p-6">
-          <p className="text-xl font-head font-semibold mb-3">{find ? 'No job by that name.' : 'No jobs here.'}</p>
+          <p className="text-xl font-head font-semibold mb-3">
+            {find ? 'No job by that name.' : 'No jobs here.'}
+          </p>
           {canWork ? <Button onClick={() => setOpening(true)}>Open the first one</Button> : null}
         </div>
       ) : null}
@@ -80,7 +82,9 @@ export function JobListPage() {
           <JobRow key={job.id} job={job} />
         ))}
       </ul>
-      {jobs.data?.next ? <p className="py-4 text-ink2">Older jobs are found by plate, vehicle or customer.</p> : null}
+      {jobs.data?.next ? (
+        <p className="py-4 text-ink2">Older jobs are found by plate, vehicle or customer.</p>
+      ) : null}
       <OpenJobSheet open={opening} onOpenChange={setOpening} />
     </main>
   );
@@ -113,7 +117,9 @@ function JobRow({ job }: { job: JobListItem }) {
             {dwell !== undefined && dwell > 0 ? ` · dwell ${Math.ceil(dwell / 60_000)} min left` : ''}
           </span>
         </span>
-        <span className="text-sm text-ink2 text-right">{isToday(last) ? format(last, 'HH:mm') : format(last, 'd MMM yyyy')}</span>
+        <span className="text-sm text-ink2 text-right">
+          {isToday(last) ? format(last, 'HH:mm') : format(last, 'd MMM yyyy')}
+        </span>
       </Link>
     </li>
   );

@@ -50,7 +50,8 @@ function OpenJobPage({ open }: { open: OpenJob }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)) return;
+      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))
+        return;
       const next = STAGES[Number(event.key) - 1];
       if (next) go(next);
     };
@@ -84,15 +85,29 @@ function OpenJobPage({ open }: { open: OpenJob }) {
               : 'Filter size not known'}
           </p>
         </div>
-        <div className="overflow-x-auto px-1" tabIndex={0} role="group" aria-label="Exhaust line, scrolls sideways">
-          <ExhaustLine vehicle={vehicle} derived={derived} selected={part} onPart={(id) => go('checks', id)} />
+        <div
+          className="overflow-x-auto px-1"
+          tabIndex={0}
+          role="group"
+          aria-label="Exhaust line, scrolls sideways"
+        >
+          <ExhaustLine
+            vehicle={vehicle}
+            derived={derived}
+            selected={part}
+            onPart={(id) => go('checks', id)}
+          />
         </div>
       </section>
       <div className="grow min-h-0 grid lg:grid-cols-[1fr_20rem]">
         <main className="min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
           <StageWork key={stage} open={open} stage={stage} part={part} canEnter={canEnter} onStage={go} />
         </main>
-        <aside className="bg-card border-l-2 border-rule min-h-0 lg:overflow-auto p-4 max-lg:border-t-2" aria-label="What we know" tabIndex={0}>
+        <aside
+          className="bg-card border-l-2 border-rule min-h-0 lg:overflow-auto p-4 max-lg:border-t-2"
+          aria-label="What we know"
+          tabIndex={0}
+        >
           <WhatWeKnow open={open} onStage={go} canWork={canWork} />
         </aside>
       </div>

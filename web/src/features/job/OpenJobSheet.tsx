@@ -8,7 +8,13 @@ import { ProblemNotice } from '../../ui/Notice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 
 /** Choose the vehicle by plate, or add it; the job opens on it. */
-export function OpenJobSheet({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+export function OpenJobSheet({
+  open,
+  onOpenChange,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
   const [find, setFind] = useState('');
   const vehicles = useVehiclesQuery(find ? { find } : {}, { skip: !open });
   const [openJob, state] = useOpenJobMutation();
@@ -20,7 +26,12 @@ export function OpenJobSheet({ open, onOpenChange }: { open: boolean; onOpenChan
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Open a job">
       <Field label="Plate or vehicle">
-        <input className="input-box" value={find} onChange={(event) => setFind(event.target.value)} autoComplete="off" />
+        <input
+          className="input-box"
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+          autoComplete="off"
+        />
       </Field>
       <ul className="my-3 border-t-2 border-ink max-h-[40vh] overflow-auto" aria-label="Vehicles">
         {(vehicles.data ?? []).map((vehicle) => (
@@ -39,7 +50,9 @@ export function OpenJobSheet({ open, onOpenChange }: { open: boolean; onOpenChan
       </ul>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button
-        onClick={() => void navigate(`/vehicles/new?then=job${find ? `&plate=${encodeURIComponent(find)}` : ''}`)}
+        onClick={() =>
+          void navigate(`/vehicles/new?then=job${find ? `&plate=${encodeURIComponent(find)}` : ''}`)
+        }
         className="w-full"
       >
         Add a vehicle

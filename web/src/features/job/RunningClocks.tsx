@@ -15,7 +15,9 @@ export function RunningClocks() {
   const { data } = useJobsQuery({ show: 'open' }, { pollingInterval: 60_000 });
   const now = useNow(1000);
   const running = (data?.jobs ?? [])
-    .flatMap((job) => (job.summary.dwellUntil ? [{ job, left: Date.parse(job.summary.dwellUntil) - now }] : []))
+    .flatMap((job) =>
+      job.summary.dwellUntil ? [{ job, left: Date.parse(job.summary.dwellUntil) - now }] : [],
+    )
     .filter(({ left }) => left > -30 * 60_000)
     .sort((a, b) => a.left - b.left);
   const [first, ...others] = running;

@@ -4,7 +4,11 @@ import { STAGES, STAGE_LABELS, type Stage } from '@white-ember/core/job';
 export function StageStrip({ stage }: { stage: string }) {
   const at = STAGES.indexOf(stage as Stage);
   return (
-    <span className="flex gap-0.5 items-center" role="img" aria-label={`Stage: ${STAGE_LABELS[stage as Stage] ?? stage}`}>
+    <span
+      className="flex gap-0.5 items-center"
+      role="img"
+      aria-label={`Stage: ${STAGE_LABELS[stage as Stage] ?? stage}`}
+    >
       {STAGES.map((name, i) => (
         <span
           key={name}

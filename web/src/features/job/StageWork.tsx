@@ -17,7 +17,11 @@ export interface StageProps {
 }
 
 /** What is done at each stage of a job. */
-export function StageWork({ stage, part, ...props }: StageProps & { stage: Stage; part: PartId | undefined }) {
+export function StageWork({
+  stage,
+  part,
+  ...props
+}: StageProps & { stage: Stage; part: PartId | undefined }) {
   switch (stage) {
     case 'intake':
       return <IntakePanel {...props} />;

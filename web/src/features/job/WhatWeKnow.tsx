@@ -18,19 +18,35 @@ const WHERE: Record<Evidence['id'], Stage> = {
 };
 
 const NEXT: Record<Evidence['id'], { title: string; why: string }> = {
-  before: { title: 'Take the before reading', why: 'Key off, idle and a hold; without it nothing can be proved later.' },
+  before: {
+    title: 'Take the before reading',
+    why: 'Key off, idle and a hold; without it nothing can be proved later.',
+  },
   after: { title: 'Take the after reading', why: 'At the same speeds as before, warm, on the plateau.' },
   'equal-flow': { title: 'Look at why it is not proved', why: 'The reasons stand beside the verdict.' },
   drive: { title: 'Drive it', why: 'A light that is off is no proof; soot and codes show on the road.' },
-  'no-codes': { title: 'Scan again after the drive', why: 'Codes made by unplugging parts are cleared first.' },
+  'no-codes': {
+    title: 'Scan again after the drive',
+    why: 'Codes made by unplugging parts are cleared first.',
+  },
   'power-limit': { title: 'See whether full power is back', why: 'On the drive.' },
 };
 
 /** Beside every stage: what the readings say, what is still to show, and the one thing to do next. */
-export function WhatWeKnow({ open, onStage, canWork }: { open: OpenJob; onStage: (stage: Stage) => void; canWork: boolean }) {
+export function WhatWeKnow({
+  open,
+  onStage,
+  canWork,
+}: {
+  open: OpenJob;
+  onStage: (stage: Stage) => void;
+  canWork: boolean;
+}) {
   const { derived } = open;
   const next = derived.evidence.find((item) => item.state !== 'shown');
-  const doubtful = [...derived.parts].filter(([, status]) => status.state === 'doubtful' || status.state === 'failed');
+  const doubtful = [...derived.parts].filter(
+    ([, status]) => status.state === 'doubtful' || status.state === 'failed',
+  );
   return (
     <div className="grid gap-5 content-start">
       <section>
@@ -52,7 +68,10 @@ export function WhatWeKnow({ open, onStage, canWork }: { open: OpenJob; onStage:
         </ul>
       </section>
       {next && canWork && !derived.signedOff ? (
-        <button className="border-2 border-ink p-3 text-left bg-paper" onClick={() => onStage(WHERE[next.id])}>
+        <button
+          className="border-2 border-ink p-3 text-left bg-paper"
+          onClick={() => onStage(WHERE[next.id])}
+        >
           <span className="text-sm text-ink2 block">Worth doing next</span>
           <span className="font-head font-semibold text-lg block">{NEXT[next.id].title}</span>
           <span className="text-sm text-ink2">{NEXT[next.id].why}</span>
@@ -82,12 +101,24 @@ function ReadingFacts({ open }: { open: OpenJob }) {
   const { derived, limits } = open;
   const { comparison } = derived;
   const facts: ReactNode[] = [];
-  if (comparison?.restrictionBefore) facts.push(<Ratio key="rb" name="Before" value={comparison.restrictionBefore} limit={limits.restrictionGoodRatio} />);
-  if (comparison?.restrictionAfter) facts.push(<Ratio key="ra" name="After" value={comparison.restrictionAfter} limit={limits.restrictionGoodRatio} />);
+  if (comparison?.restrictionBefore)
+    facts.push(
+      <Ratio
+        key="rb"
+        name="Before"
+        value={comparison.restrictionBefore}
+        limit={limits.restrictionGoodRatio}
+      />,
+    );
+  if (comparison?.restrictionAfter)
+    facts.push(
+      <Ratio key="ra" name="After" value={comparison.restrictionAfter} limit={limits.restrictionGoodRatio} />,
+    );
   if (comparison?.sootAfter) {
     facts.push(
       <Fact key="soot" name="Soot by pressure, after" value={`${comparison.sootAfter.sootG.toFixed(0)} g`}>
-        {comparison.sootAfter.lowG.toFixed(0)}–{comparison.sootAfter.highG.toFixed(0)} g if there is no ash · good to {limits.sootAfterCleanG} g
+        {comparison.sootAfter.lowG.toFixed(0)}–{comparison.sootAfter.highG.toFixed(0)} g if there is no ash ·
+        good to {limits.sootAfterCleanG} g
       </Fact>,
     );
   }
@@ -106,7 +137,15 @@ function ReadingFacts({ open }: { open: OpenJob }) {
   );
 }
 
-function Ratio({ name, value, limit }: { name: string; value: NonNullable<Comparison['restrictionAfter']>; limit: number }) {
+function Ratio({
+  name,
+  value,
+  limit,
+}: {
+  name: string;
+  value: NonNullable<Comparison['restrictionAfter']>;
+  limit: number;
+}) {
   return (
     <Fact name={`${name}: restriction`} value={`${value.value.toFixed(1)} × clean`}>
       {value.low.toFixed(1)}–{value.high.toFixed(1)} · good to {limit} ×

@@ -21,12 +21,21 @@ export function useAddEntry(jobId: string): AddEntry {
       if (!parsed.success) {
         return Object.fromEntries(parsed.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
       }
-      const entry: NewEntry = await dispatch(addEntry({ jobId, body: parsed.data, ...(supersedes ? { supersedes } : {}) })).unwrap();
+      const entry: NewEntry = await dispatch(
+        addEntry({ jobId, body: parsed.data, ...(supersedes ? { supersedes } : {}) }),
+      ).unwrap();
       if (body.kind !== 'caution-acknowledged' && body.kind !== 'withdrawn') {
         toast(spoken(parsed.data), {
           action: {
             label: 'Undo',
-            onClick: () => void dispatch(addEntry({ jobId, body: { kind: 'withdrawn', why: 'Taken back at once' }, supersedes: entry.id })),
+            onClick: () =>
+              void dispatch(
+                addEntry({
+                  jobId,
+                  body: { kind: 'withdrawn', why: 'Taken back at once' },
+                  supersedes: entry.id,
+                }),
+              ),
           },
         });
       }

@@ -9,10 +9,21 @@ import { withUnit } from '../../ui/format.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 
-const full = (iso: string): string => new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'medium' });
+const full = (iso: string): string =>
+  new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'medium' });
 
 /** One entry of the ledger: what it says, who entered it and when by both clocks; withdrawn, never erased. */
-export function EntrySheet({ entry, job, canWork, onClose }: { entry: Entry | undefined; job: Job; canWork: boolean; onClose: () => void }) {
+export function EntrySheet({
+  entry,
+  job,
+  canWork,
+  onClose,
+}: {
+  entry: Entry | undefined;
+  job: Job;
+  canWork: boolean;
+  onClose: () => void;
+}) {
   const addEntry = useAddEntry(job.id);
   const [why, setWhy] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -27,9 +38,14 @@ export function EntrySheet({ entry, job, canWork, onClose }: { entry: Entry | un
     setProblem(wrong?.['why']);
     if (!wrong) close();
   };
-  const log = entry?.body.kind === 'reading' && entry.body.origin.type === 'log' ? entry.body.origin : undefined;
+  const log =
+    entry?.body.kind === 'reading' && entry.body.origin.type === 'log' ? entry.body.origin : undefined;
   return (
-    <Sheet open={entry !== undefined} onOpenChange={(next) => (next ? undefined : close())} title={entry ? entryFigure(entry) : ''}>
+    <Sheet
+      open={entry !== undefined}
+      onOpenChange={(next) => (next ? undefined : close())}
+      title={entry ? entryFigure(entry) : ''}
+    >
       {entry ? (
         <div className="grid gap-4">
           <EntryText entry={entry} />
@@ -86,7 +102,8 @@ function EntryText({ entry }: { entry: Entry }) {
     case 'drive':
       return (
         <p className="text-lg">
-          {body.distanceKm} km, {body.powerLimitGone ? 'full power' : 'power still limited'}, by the {body.reportedBy}. {body.note}
+          {body.distanceKm} km, {body.powerLimitGone ? 'full power' : 'power still limited'}, by the{' '}
+          {body.reportedBy}. {body.note}
         </p>
       );
     case 'sign-off':
@@ -99,10 +116,14 @@ function EntryText({ entry }: { entry: Entry }) {
           <tbody>
             {body.samples.map((sample, i) => (
               <tr key={i} className="border-b-2 border-rule">
-                <td className="py-1">{sample.kind === 'hold' ? `hold, ${Math.round(sample.rpm)} rpm` : sample.kind}</td>
+                <td className="py-1">
+                  {sample.kind === 'hold' ? `hold, ${Math.round(sample.rpm)} rpm` : sample.kind}
+                </td>
                 <td className="figure-text text-right">{withUnit(sample.dpMbar, pressureUnit)}</td>
                 <td className="text-sm text-ink2 text-right">
-                  {sample.count === undefined ? 'read by eye' : `± ${(sample.dpSdMbar ?? 0).toFixed(1)}, ${sample.count} readings`}
+                  {sample.count === undefined
+                    ? 'read by eye'
+                    : `± ${(sample.dpSdMbar ?? 0).toFixed(1)}, ${sample.count} readings`}
                 </td>
               </tr>
             ))}

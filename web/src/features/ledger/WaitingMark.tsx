@@ -26,7 +26,9 @@ export function WaitingMark() {
         {text}
       </button>
       <Sheet open={open} onOpenChange={setOpen} title="On this device, not with the server yet">
-        {offline ? <p className="mb-3">The server cannot be reached. It is tried again every few seconds.</p> : null}
+        {offline ? (
+          <p className="mb-3">The server cannot be reached. It is tried again every few seconds.</p>
+        ) : null}
         <ul className="divide-y-2 divide-rule mb-4">
           {items.map((item) => (
             <li key={item.entry.id} className="py-2">

@@ -35,7 +35,8 @@ export const outboxSlice = createSlice({
 const { loaded, queued, left, sendingChanged, offlineChanged } = outboxSlice.actions;
 
 /** Worth another try later; anything else is the server's last word on this entry. */
-const passing = (status: number): boolean => status === 0 || status === 401 || status === 429 || status >= 500;
+const passing = (status: number): boolean =>
+  status === 0 || status === 401 || status === 429 || status >= 500;
 
 /** Sends what waits, oldest first, one at a time, so that the ledger's order is the order of the work. */
 export const sendWaiting = createAsyncThunk<void, void, { state: RootState; dispatch: AppDispatch }>(

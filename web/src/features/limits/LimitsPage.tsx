@@ -1,9 +1,23 @@
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { LimitsProfile } from '@white-ember/core/contract';
-import { LIMIT_DEFINITIONS, LIMIT_IDS, limitOverridesSchema, resolveLimits, type LimitDefinition, type LimitId, type LimitOverrides } from '@white-ember/core/limits';
+import {
+  LIMIT_DEFINITIONS,
+  LIMIT_IDS,
+  limitOverridesSchema,
+  resolveLimits,
+  type LimitDefinition,
+  type LimitId,
+  type LimitOverrides,
+} from '@white-ember/core/limits';
 import { describeFailure } from '@white-ember/core/quantities';
-import { problemOf, useLimitsQuery, useSessionQuery, useSetLimitsMutation, useVehiclesQuery } from '../../app/api.ts';
+import {
+  problemOf,
+  useLimitsQuery,
+  useSessionQuery,
+  useSetLimitsMutation,
+  useVehiclesQuery,
+} from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
@@ -21,7 +35,12 @@ export function LimitsPage() {
   const profiles = useLimitsQuery();
   const vehicles = useVehiclesQuery({});
   const [family, setFamily] = useState('');
-  const families = [...new Set([...(profiles.data ?? []).flatMap((p) => p.family ?? []), ...(vehicles.data ?? []).map((v) => v.family)])].sort();
+  const families = [
+    ...new Set([
+      ...(profiles.data ?? []).flatMap((p) => p.family ?? []),
+      ...(vehicles.data ?? []).map((v) => v.family),
+    ]),
+  ].sort();
   const profile = (profiles.data ?? []).find((p) => (p.family ?? '') === family);
   if (profiles.error) {
     return (
@@ -34,8 +53,8 @@ export function LimitsPage() {
     <main className="p-4 sm:p-6 max-w-5xl w-full mx-auto">
       <h1 className="text-3xl mb-1">Limits</h1>
       <p className="text-ink2 mb-4 max-w-[70ch]">
-        Every judgement uses these. The starting values are working rules; the vehicle maker’s data come first. A change is kept as a new
-        version, so signed-off jobs keep the limits they were judged by.
+        Every judgement uses these. The starting values are working rules; the vehicle maker’s data come
+        first. A change is kept as a new version, so signed-off jobs keep the limits they were judged by.
       </p>
       <Field label="Profile" className="max-w-md mb-6">
         <select className="input-box" value={family} onChange={(event) => setFamily(event.target.value)}>
@@ -48,7 +67,9 @@ export function LimitsPage() {
           ))}
         </select>
       </Field>
-      {profiles.isSuccess ? <ProfileForm key={`${family} ${profile?.version ?? 0}`} family={family} profile={profile} /> : null}
+      {profiles.isSuccess ? (
+        <ProfileForm key={`${family} ${profile?.version ?? 0}`} family={family} profile={profile} />
+      ) : null}
     </main>
   );
 }
@@ -67,7 +88,9 @@ const rowsFrom = (profile: LimitsProfile | undefined): Record<LimitId, Row> =>
   ) as Record<LimitId, Row>;
 
 /** Only what differs from the starting values is stored, so that better starting values reach everybody else. */
-function overridesFrom(rows: Record<LimitId, Row>): { overrides: LimitOverrides } | { problems: Record<string, string> } {
+function overridesFrom(
+  rows: Record<LimitId, Row>,
+): { overrides: LimitOverrides } | { problems: Record<string, string> } {
   const overrides: Partial<Record<LimitId, { value: number; source: string }>> = {};
   const problems: Record<string, string> = {};
   for (const id of LIMIT_IDS) {
@@ -78,7 +101,8 @@ function overridesFrom(rows: Record<LimitId, Row>): { overrides: LimitOverrides 
     }
   }
   const parsed = limitOverridesSchema.safeParse(overrides);
-  if (!parsed.success) for (const issue of parsed.error.issues) problems[String(issue.path[0])] ??= issue.message;
+  if (!parsed.success)
+    for (const issue of parsed.error.issues) problems[String(issue.path[0])] ??= issue.message;
   if (Object.keys(problems).length > 0) return { problems };
   const resolved = resolveLimits(overrides);
   return resolved.ok ? { overrides } : { problems: { whole: describeFailure(resolved.failure) } };
@@ -91,7 +115,8 @@ function ProfileForm({ family, profile }: { family: string; profile: LimitsProfi
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [store, state] = useSetLimitsMutation();
   const mayEdit = session.data?.member?.role === 'lead';
-  const set = (id: LimitId, change: Partial<Row>): void => setRows((old) => ({ ...old, [id]: { ...old[id], ...change } }));
+  const set = (id: LimitId, change: Partial<Row>): void =>
+    setRows((old) => ({ ...old, [id]: { ...old[id], ...change } }));
   const submit = async (): Promise<void> => {
     const result = overridesFrom(rows);
     setProblems('problems' in result ? result.problems : {});
@@ -125,14 +150,21 @@ function ProfileForm({ family, profile }: { family: string; profile: LimitsProfi
               const definition: LimitDefinition = LIMIT_DEFINITIONS[id];
               const changed = typedNumber(rows[id].value) !== definition.value;
               return (
-                <div key={id} className="grid md:grid-cols-[1fr_9rem_16rem] gap-x-4 gap-y-2 py-3 border-b-2 border-rule items-start">
+                <div
+                  key={id}
+                  className="grid md:grid-cols-[1fr_9rem_16rem] gap-x-4 gap-y-2 py-3 border-b-2 border-rule items-start"
+                >
                   <div>
                     <p className="font-bold" id={`limit-${id}`}>
                       {definition.label}
-                      {changed ? <span className="text-ember-text"> · changed from {definition.value}</span> : null}
+                      {changed ? (
+                        <span className="text-ember-text"> · changed from {definition.value}</span>
+                      ) : null}
                     </p>
                     <p className="text-sm text-ink2">{definition.reason}</p>
-                    {problems[id] ? <p className="text-sm text-ember-text font-bold">✕ {problems[id]}</p> : null}
+                    {problems[id] ? (
+                      <p className="text-sm text-ember-text font-bold">✕ {problems[id]}</p>
+                    ) : null}
                   </div>
                   <div className="flex items-center gap-2">
                     <input
@@ -161,10 +193,17 @@ function ProfileForm({ family, profile }: { family: string; profile: LimitsProfi
       {mayEdit ? (
         <div className="grid gap-4 max-w-2xl">
           <Field label="Note on this version">
-            <textarea className="input-box" rows={2} value={note} onChange={(event) => setNote(event.target.value)} />
+            <textarea
+              className="input-box"
+              rows={2}
+              value={note}
+              onChange={(event) => setNote(event.target.value)}
+            />
           </Field>
           {problems['whole'] ? <Notice title={problems['whole']} tone="alarm" /> : null}
-          {Object.keys(problems).length > 0 && !problems['whole'] ? <Notice title="Some values are not right; they are marked above." tone="alarm" /> : null}
+          {Object.keys(problems).length > 0 && !problems['whole'] ? (
+            <Notice title="Some values are not right; they are marked above." tone="alarm" />
+          ) : null}
           {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
           {state.isSuccess ? <Notice title="In force. Open jobs are judged by it from now on." /> : null}
           <Button type="submit" weight="main" disabled={state.isLoading}>

@@ -29,7 +29,9 @@ interface LineProps {
 
 /** The latest steady sample with the highest engine speed: what stands at the parts. */
 const shownSample = (derived: DerivedJob): SteadySample | undefined =>
-  [...((derived.after ?? derived.before)?.body.samples ?? [])].filter((s) => s.kind !== 'key-off').sort((a, b) => b.rpm - a.rpm)[0];
+  [...((derived.after ?? derived.before)?.body.samples ?? [])]
+    .filter((s) => s.kind !== 'key-off')
+    .sort((a, b) => b.rpm - a.rpm)[0];
 
 /** The vehicle's own exhaust line: parts where they sit, each with its state by shape and word and its latest value. */
 export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
@@ -42,13 +44,20 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
   const filter = body('filter') as Body;
 
   const stations = [
-    { part: 'egt1', x: body('turbine')?.slotLeft ?? (body('engine')?.slotRight ?? 0), celsius: sample?.egt1C, side: 1 },
+    {
+      part: 'egt1',
+      x: body('turbine')?.slotLeft ?? body('engine')?.slotRight ?? 0,
+      celsius: sample?.egt1C,
+      side: 1,
+    },
     { part: 'egt2', x: body('catalyst')?.slotLeft, celsius: sample?.egt2C, side: 1 },
     { part: 'egt3', x: filter.slotLeft, celsius: sample?.egt3C, side: body('catalyst') ? -1 : 1 },
     { part: 'egt4', x: filter.slotRight, celsius: sample?.egt4C, side: 1 },
   ] as const;
   const placed = stations.filter((s) => has(s.part) && s.x !== undefined);
-  const known = placed.filter((s) => s.celsius !== undefined).map((s) => ({ x: s.x as number, celsius: s.celsius as number }));
+  const known = placed
+    .filter((s) => s.celsius !== undefined)
+    .map((s) => ({ x: s.x as number, celsius: s.celsius as number }));
 
   return (
     <svg
@@ -64,7 +73,13 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
           ))}
         </linearGradient>
       </defs>
-      <path d={outline(bodies)} fill={known.length > 0 ? 'url(#gas)' : 'var(--rule)'} stroke="var(--ink)" strokeWidth={2.5} strokeLinejoin="round" />
+      <path
+        d={outline(bodies)}
+        fill={known.length > 0 ? 'url(#gas)' : 'var(--rule)'}
+        stroke="var(--ink)"
+        strokeWidth={2.5}
+        strokeLinejoin="round"
+      />
       {bodies.map((b) => (
         <BodyPart
           key={b.id}
@@ -93,7 +108,16 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
         >
           <Hit x={40} y={6} width={100} height={62} />
           <path d="M58 36 V70" stroke="var(--steel)" strokeWidth={3} />
-          <rect x={42} y={12} width={32} height={24} fill="var(--card)" stroke="var(--steel)" strokeWidth={2.5} rx={2} />
+          <rect
+            x={42}
+            y={12}
+            width={32}
+            height={24}
+            fill="var(--card)"
+            stroke="var(--steel)"
+            strokeWidth={2.5}
+            rx={2}
+          />
           <Text x={58} y={29} anchor="middle" weight={600} fill="var(--steel)">
             P
           </Text>
@@ -117,7 +141,13 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
           <Text x={(x as number) + side * 13} y={27} anchor={side > 0 ? 'start' : 'end'} fill="var(--ink2)">
             {part.toUpperCase().replace('EGT', 'EGT ')}
           </Text>
-          <Text x={(x as number) + side * 13} y={44} anchor={side > 0 ? 'start' : 'end'} weight={600} size={16}>
+          <Text
+            x={(x as number) + side * 13}
+            y={44}
+            anchor={side > 0 ? 'start' : 'end'}
+            weight={600}
+            size={16}
+          >
             {celsius === undefined ? '–' : withUnit(celsius, temperatureUnit)}
           </Text>
         </Part>
@@ -128,21 +158,40 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
 }
 
 /** A part that can be tapped or reached by keyboard, with its name and state for a screen reader. */
-function Part({ label, selected, onSelect, children }: { label: string; selected: boolean; onSelect: () => void; children: ReactNode }) {
+function Part({
+  label,
+  selected,
+  onSelect,
+  children,
+}: {
+  label: string;
+  selected: boolean;
+  onSelect: () => void;
+  children: ReactNode;
+}) {
   const onKey = (event: KeyboardEvent): void => {
     if (event.key !== 'Enter' && event.key !== ' ') return;
     event.preventDefault();
     onSelect();
   };
   return (
-    <g role="button" tabIndex={0} aria-label={label} aria-pressed={selected} onClick={onSelect} onKeyDown={onKey}>
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      aria-pressed={selected}
+      onClick={onSelect}
+      onKeyDown={onKey}
+    >
       {children}
     </g>
   );
 }
 
 /** The area that a gloved finger hits. */
-const Hit = (box: { x: number; y: number; width: number; height: number }) => <rect {...box} fill="transparent" />;
+const Hit = (box: { x: number; y: number; width: number; height: number }) => (
+  <rect {...box} fill="transparent" />
+);
 
 function Text({
   children,
@@ -162,7 +211,15 @@ function Text({
   fill?: string;
 }) {
   return (
-    <text x={x} y={y} textAnchor={anchor} fontWeight={weight} fontSize={size} fill={fill} fontFamily="var(--font-head)">
+    <text
+      x={x}
+      y={y}
+      textAnchor={anchor}
+      fontWeight={weight}
+      fontSize={size}
+      fill={fill}
+      fontFamily="var(--font-head)"
+    >
       {children}
     </text>
   );
@@ -183,7 +240,12 @@ function BodyPart({
   const name = BODY_NAMES[body.id];
   const drawn = (
     <>
-      <Hit x={body.left} y={AXIS_Y - body.half} width={body.right - body.left} height={LINE_HEIGHT - AXIS_Y + body.half} />
+      <Hit
+        x={body.left}
+        y={AXIS_Y - body.half}
+        width={body.right - body.left}
+        height={LINE_HEIGHT - AXIS_Y + body.half}
+      />
       {body.id === 'filter' || body.id === 'catalyst' || body.id === 'scr' ? <Channels body={body} /> : null}
       {state === 'proven-clear' ? (
         <path
@@ -193,14 +255,19 @@ function BodyPart({
         />
       ) : null}
       {state ? (
-        <g transform={`translate(${middle - name.length * 3.7 - 13} ${LINE_HEIGHT - 18}) scale(0.85)`} color="var(--ink)">
+        <g
+          transform={`translate(${middle - name.length * 3.7 - 13} ${LINE_HEIGHT - 18}) scale(0.85)`}
+          color="var(--ink)"
+        >
           <StateShape state={state} />
         </g>
       ) : null}
       <Text x={middle} y={LINE_HEIGHT - 13} anchor="middle" weight={600} size={15}>
         {name}
       </Text>
-      {selected ? <path d={`M${body.left} ${LINE_HEIGHT - 3} H${body.right}`} stroke="var(--ember)" strokeWidth={5} /> : null}
+      {selected ? (
+        <path d={`M${body.left} ${LINE_HEIGHT - 3} H${body.right}`} stroke="var(--ember)" strokeWidth={5} />
+      ) : null}
     </>
   );
   return onSelect && state ? (
@@ -255,10 +322,16 @@ function DpSensor({
   return (
     <g>
       {high ? (
-        <Part label={`High pipe: ${STATE_WORDS[high]}`} selected={selected === 'high-pipe'} onSelect={() => onPart('high-pipe')}>
+        <Part
+          label={`High pipe: ${STATE_WORDS[high]}`}
+          selected={selected === 'high-pipe'}
+          onSelect={() => onPart('high-pipe')}
+        >
           <Hit x={highX - 14} y={10} width={left - highX + 14} height={62} />
           <path d={`M${highX} ${top} V30 H${left}`} fill="none" stroke="var(--steel)" strokeWidth={5} />
-          {high === 'proven-clear' ? <path d={`M${highX - 8} 62 L${left - 4} 18`} stroke="var(--ink)" strokeWidth={2} /> : null}
+          {high === 'proven-clear' ? (
+            <path d={`M${highX - 8} 62 L${left - 4} 18`} stroke="var(--ink)" strokeWidth={2} />
+          ) : null}
           <g transform={`translate(${highX} 52) scale(0.8)`} color="var(--ink)">
             <circle r={11} fill="var(--card)" />
             <StateShape state={high} />
@@ -269,10 +342,16 @@ function DpSensor({
         </Part>
       ) : null}
       {low ? (
-        <Part label={`Low pipe: ${STATE_WORDS[low]}`} selected={selected === 'low-pipe'} onSelect={() => onPart('low-pipe')}>
+        <Part
+          label={`Low pipe: ${STATE_WORDS[low]}`}
+          selected={selected === 'low-pipe'}
+          onSelect={() => onPart('low-pipe')}
+        >
           <Hit x={right} y={10} width={lowX - right + 14} height={62} />
           <path d={`M${lowX} ${top} V30 H${right}`} fill="none" stroke="var(--steel)" strokeWidth={3} />
-          {low === 'proven-clear' ? <path d={`M${right + 4} 18 L${lowX + 8} 62`} stroke="var(--ink)" strokeWidth={2} /> : null}
+          {low === 'proven-clear' ? (
+            <path d={`M${right + 4} 18 L${lowX + 8} 62`} stroke="var(--ink)" strokeWidth={2} />
+          ) : null}
           <g transform={`translate(${lowX} 52) scale(0.8)`} color="var(--ink)">
             <circle r={11} fill="var(--card)" />
             <StateShape state={low} />
@@ -282,8 +361,21 @@ function DpSensor({
           </Text>
         </Part>
       ) : null}
-      <Part label={`ΔP sensor: ${value}, ${STATE_WORDS[state]}`} selected={selected === 'dp-sensor'} onSelect={() => onPart('dp-sensor')}>
-        <rect x={left} y={6} width={wide} height={50} fill="var(--card)" stroke="var(--steel)" strokeWidth={2.5} rx={3} />
+      <Part
+        label={`ΔP sensor: ${value}, ${STATE_WORDS[state]}`}
+        selected={selected === 'dp-sensor'}
+        onSelect={() => onPart('dp-sensor')}
+      >
+        <rect
+          x={left}
+          y={6}
+          width={wide}
+          height={50}
+          fill="var(--card)"
+          stroke="var(--steel)"
+          strokeWidth={2.5}
+          rx={3}
+        />
         <g transform={`translate(${left + 20} 20) scale(0.8)`} color="var(--ink)">
           <StateShape state={state} />
         </g>
@@ -305,11 +397,23 @@ function HeatKey() {
       <defs>
         <linearGradient id="heat-key">
           {[0, 0.2, 0.4, 0.6, 0.8, 1].map((share) => (
-            <stop key={share} offset={share} stopColor={heatColour(HEAT_LOW_C + share * (HEAT_HIGH_C - HEAT_LOW_C))} />
+            <stop
+              key={share}
+              offset={share}
+              stopColor={heatColour(HEAT_LOW_C + share * (HEAT_HIGH_C - HEAT_LOW_C))}
+            />
           ))}
         </linearGradient>
       </defs>
-      <rect x={x} y={14} width={110} height={10} fill="url(#heat-key)" stroke="var(--ink)" strokeWidth={1.2} />
+      <rect
+        x={x}
+        y={14}
+        width={110}
+        height={10}
+        fill="url(#heat-key)"
+        stroke="var(--ink)"
+        strokeWidth={1.2}
+      />
       <Text x={x} y={38} size={12} fill="var(--ink2)">
         gas 20 °C
       </Text>

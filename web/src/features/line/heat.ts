@@ -11,7 +11,8 @@ const channels = (hex: string): [number, number, number] => [
 
 /** Colour of gas at a temperature, °C. */
 export function heatColour(celsius: number): string {
-  const share = Math.min(Math.max((celsius - HEAT_LOW_C) / (HEAT_HIGH_C - HEAT_LOW_C), 0), 1) * (STOPS.length - 1);
+  const share =
+    Math.min(Math.max((celsius - HEAT_LOW_C) / (HEAT_HIGH_C - HEAT_LOW_C), 0), 1) * (STOPS.length - 1);
   const at = Math.min(Math.floor(share), STOPS.length - 2);
   const low = channels(STOPS[at] as string);
   const high = channels(STOPS[at + 1] as string);

@@ -29,7 +29,9 @@ export interface Body {
 
 /** Places the bodies that this vehicle has; engine, filter and tail always stand. */
 export function layOut(fitted: readonly PartId[]): Body[] {
-  const shown = BODIES.filter(([id]) => id === 'engine' || id === 'filter' || id === 'tail' || fitted.includes(id));
+  const shown = BODIES.filter(
+    ([id]) => id === 'engine' || id === 'filter' || id === 'tail' || fitted.includes(id),
+  );
   const total = shown.reduce((sum, [, share]) => sum + share, 0);
   const unit = (LINE_WIDTH - 2 * MARGIN) / total;
   let x = MARGIN;
@@ -70,7 +72,10 @@ export function outline(bodies: readonly Body[]): string {
       const middle = (body.left + body.right) / 2;
       for (let i = 0; i <= 12; i++) {
         const angle = Math.PI - (Math.PI * i) / 12;
-        add(middle + Math.cos(angle) * (body.right - body.left) * 0.42, pipe + Math.sin(angle) * (body.half - pipe));
+        add(
+          middle + Math.cos(angle) * (body.right - body.left) * 0.42,
+          pipe + Math.sin(angle) * (body.half - pipe),
+        );
       }
     } else if (body.id === 'tail') {
       add(body.left, pipe);

@@ -15,7 +15,10 @@ const EMPTY = { name: '', signInName: '', password: '', role: 'technician' as co
 export function PeoplePage() {
   const members = useMembersQuery();
   const [add, state] = useAddMemberMutation();
-  const form = useForm<z.input<typeof formSchema>>({ resolver: zodResolver(formSchema), defaultValues: EMPTY });
+  const form = useForm<z.input<typeof formSchema>>({
+    resolver: zodResolver(formSchema),
+    defaultValues: EMPTY,
+  });
   const { errors } = form.formState;
   const submit = form.handleSubmit(async (values) => {
     const added = await add({ id: uuidv7(), ...values });
@@ -47,9 +50,17 @@ export function PeoplePage() {
           <input className="input-box" autoComplete="off" {...form.register('signInName')} />
         </Field>
         <Field label="First password" hint="At least 10 characters" error={errors.password?.message}>
-          <input className="input-box" type="password" autoComplete="new-password" {...form.register('password')} />
+          <input
+            className="input-box"
+            type="password"
+            autoComplete="new-password"
+            {...form.register('password')}
+          />
         </Field>
-        <Field label="Role" hint="A viewer reads; a technician works on jobs; a lead also sets limits and people.">
+        <Field
+          label="Role"
+          hint="A viewer reads; a technician works on jobs; a lead also sets limits and people."
+        >
           <select className="input-box" {...form.register('role')}>
             <option value="viewer">viewer</option>
             <option value="technician">technician</option>

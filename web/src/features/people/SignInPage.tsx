@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { firstRunSchema, signInSchema, type Session } from '@white-ember/core/contract';
 import { problemOf, useDemoSignInMutation, useFirstRunMutation, useSignInMutation } from '../../app/api.ts';
 import { EmberMark } from '../../app/Header.tsx';
@@ -22,7 +22,8 @@ export function SignInPage({ session }: { session: Session }) {
         <div>
           <h1 className="text-4xl sm:text-5xl leading-tight max-w-[16ch]">Before, clean, after, proved.</h1>
           <p className="mt-4 max-w-[44ch] text-lg text-tape-ink2">
-            Reads what the filter’s pressure says at the flow it was read at, and tells whether the work on it worked.
+            Reads what the filter’s pressure says at the flow it was read at, and tells whether the work on it
+            worked.
           </p>
         </div>
         <ClaimPicture />
@@ -77,16 +78,28 @@ function DemoSignIn({ people }: { people: NonNullable<Session['demo']> }) {
 
 function SignIn() {
   const [signIn, state] = useSignInMutation();
-  const form = useForm({ resolver: zodResolver(signInSchema), defaultValues: { signInName: '', password: '' } });
+  const form = useForm({
+    resolver: zodResolver(signInSchema),
+    defaultValues: { signInName: '', password: '' },
+  });
   const { errors } = form.formState;
   return (
-    <form onSubmit={(event) => void form.handleSubmit((values) => signIn(values))(event)} className="grid gap-4" noValidate>
+    <form
+      onSubmit={(event) => void form.handleSubmit((values) => signIn(values))(event)}
+      className="grid gap-4"
+      noValidate
+    >
       <h2 className="text-2xl">Sign in</h2>
       <Field label="Sign-in name" error={errors.signInName?.message}>
         <input className="input-box" autoComplete="username" {...form.register('signInName')} />
       </Field>
       <Field label="Password" error={errors.password?.message}>
-        <input className="input-box" type="password" autoComplete="current-password" {...form.register('password')} />
+        <input
+          className="input-box"
+          type="password"
+          autoComplete="current-password"
+          {...form.register('password')}
+        />
       </Field>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button type="submit" disabled={state.isLoading}>
@@ -107,7 +120,11 @@ function FirstRun() {
   });
   const { errors } = form.formState;
   return (
-    <form onSubmit={(event) => void form.handleSubmit((values) => create({ ...ids, ...values }))(event)} className="grid gap-4" noValidate>
+    <form
+      onSubmit={(event) => void form.handleSubmit((values) => create({ ...ids, ...values }))(event)}
+      className="grid gap-4"
+      noValidate
+    >
       <h2 className="text-2xl">Set up your workshop</h2>
       <p className="text-ink2">You become its lead: you add the others and set the limits.</p>
       <Field label="Workshop" error={errors.workshopName?.message}>
@@ -120,7 +137,12 @@ function FirstRun() {
         <input className="input-box" autoComplete="username" {...form.register('signInName')} />
       </Field>
       <Field label="Password" hint="At least 10 characters" error={errors.password?.message}>
-        <input className="input-box" type="password" autoComplete="new-password" {...form.register('password')} />
+        <input
+          className="input-box"
+          type="password"
+          autoComplete="new-password"
+          {...form.register('password')}
+        />
       </Field>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button type="submit" weight="main" disabled={state.isLoading}>

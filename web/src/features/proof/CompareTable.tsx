@@ -9,11 +9,14 @@ export function CompareTable({ derived, limits }: { derived: DerivedJob; limits:
   const unit = useAppSelector((state) => state.preferences.pressureUnit);
   const { comparison } = derived;
   if (!comparison) return null;
-  const show = (value: number | undefined): string => (value === undefined ? '–' : shortNumber(fromBase(value, unit)));
+  const show = (value: number | undefined): string =>
+    value === undefined ? '–' : shortNumber(fromBase(value, unit));
   return (
     <div>
       <table className="w-full text-left">
-        <caption className="text-left font-head font-semibold text-lg pb-1">Before and after, each row at one flow</caption>
+        <caption className="text-left font-head font-semibold text-lg pb-1">
+          Before and after, each row at one flow
+        </caption>
         <thead className="border-b-2 border-ink text-[15px]">
           <tr>
             <th className="py-1">at</th>
@@ -30,7 +33,9 @@ export function CompareTable({ derived, limits }: { derived: DerivedJob; limits:
               <td className="text-right text-ink2">{Math.round(row.flowM3PerH)}</td>
               <td className="text-right">{show(row.beforeMbar)}</td>
               <td className="text-right font-bold">{show(row.afterMbar)}</td>
-              <td className="text-right text-ink2">{row.goodMbar === undefined ? '–' : show(row.goodMbar)}</td>
+              <td className="text-right text-ink2">
+                {row.goodMbar === undefined ? '–' : show(row.goodMbar)}
+              </td>
             </tr>
           ))}
           {comparison.restrictionBefore && comparison.restrictionAfter ? (
@@ -45,7 +50,9 @@ export function CompareTable({ derived, limits }: { derived: DerivedJob; limits:
           ) : null}
         </tbody>
       </table>
-      <p className="text-sm text-ink2 mt-1">ΔP in {unitLabel(unit)}, zero taken off; a dash: not read near this flow.</p>
+      <p className="text-sm text-ink2 mt-1">
+        ΔP in {unitLabel(unit)}, zero taken off; a dash: not read near this flow.
+      </p>
     </div>
   );
 }

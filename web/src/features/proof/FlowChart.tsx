@@ -2,7 +2,14 @@ import { useEffect, useMemo, useRef } from 'react';
 import type { Chart as ChartType, ChartDataset, Plugin } from 'chart.js';
 import type { FilterGeometry } from '@white-ember/core/filter';
 import type { DerivedJob } from '@white-ember/core/job';
-import { filterCurves, fittedCurve, judgeReading, type CurvePoint, type FlowCurve, type JudgedReading } from '@white-ember/core/proof';
+import {
+  filterCurves,
+  fittedCurve,
+  judgeReading,
+  type CurvePoint,
+  type FlowCurve,
+  type JudgedReading,
+} from '@white-ember/core/proof';
 import { fitFlow } from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
 import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
@@ -18,7 +25,11 @@ interface Side {
 export interface FlowPicture {
   readonly ground: readonly FlowCurve[];
   readonly sides: readonly Side[];
-  readonly equalFlow?: { readonly flowM3PerH: number; readonly beforeMbar: number; readonly afterMbar: number };
+  readonly equalFlow?: {
+    readonly flowM3PerH: number;
+    readonly beforeMbar: number;
+    readonly afterMbar: number;
+  };
   readonly removedPercent?: number;
   readonly maxFlow: number;
   readonly maxMbar: number;
@@ -36,10 +47,14 @@ export function flowPicture(
     return reading.points.length > 0 ? [{ name, reading }] : [];
   });
   if (readings.length === 0) return undefined;
-  const maxFlow = Math.max(...readings.flatMap(({ reading }) => reading.cloud.map((p) => p.flowM3PerH))) * 1.08;
+  const maxFlow =
+    Math.max(...readings.flatMap(({ reading }) => reading.cloud.map((p) => p.flowM3PerH))) * 1.08;
   const maxMbar = Math.max(...readings.flatMap(({ reading }) => reading.cloud.map((p) => p.dpMbar)), 5) * 1.1;
   const strongest = readings[0]?.reading.samples.at(-1);
-  const temperatureC = derived.comparison?.equalFlow?.temperatureC ?? strongest?.flow.temperatureC ?? facts.limits.filterTempHoldC;
+  const temperatureC =
+    derived.comparison?.equalFlow?.temperatureC ??
+    strongest?.flow.temperatureC ??
+    facts.limits.filterTempHoldC;
   const sides = readings.map(({ name, reading }): Side => {
     const fit = fitFlow(reading.points);
     return { name, reading, curve: fit.ok ? fittedCurve(fit.value, name, temperatureC, maxFlow) : undefined };
@@ -55,7 +70,8 @@ export function flowPicture(
   };
 }
 
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+const colour = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 interface Label {
   readonly text: string;
@@ -124,15 +140,24 @@ const fallArrow = (picture: FlowPicture, unit: Unit, tone: string, ground: strin
   },
 });
 
-async function draw(canvas: HTMLCanvasElement, picture: FlowPicture, unit: Unit, still: boolean): Promise<ChartType> {
-  const { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController } = await import('chart.js');
+async function draw(
+  canvas: HTMLCanvasElement,
+  picture: FlowPicture,
+  unit: Unit,
+  still: boolean,
+): Promise<ChartType> {
+  const { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController } =
+    await import('chart.js');
   Chart.register(LinearScale, LineController, LineElement, PointElement, ScatterController);
   await document.fonts.ready;
   const ink = colour('--ink');
   const ink2 = colour('--ink2');
   const rule = colour('--rule');
   const tone = { before: colour('--steel'), after: colour('--ember') };
-  const point = (p: CurvePoint): { x: number; y: number } => ({ x: p.flowM3PerH, y: fromBase(p.dpMbar, unit) });
+  const point = (p: CurvePoint): { x: number; y: number } => ({
+    x: p.flowM3PerH,
+    y: fromBase(p.dpMbar, unit),
+  });
   const line = (curve: FlowCurve, style: Partial<ChartDataset<'scatter'>>): ChartDataset<'scatter'> => ({
     label: curve.label,
     data: curve.points.map(point),
@@ -145,11 +170,21 @@ async function draw(canvas: HTMLCanvasElement, picture: FlowPicture, unit: Unit,
   const endOf = (curve: FlowCurve, tint: string, bold: boolean): void => {
     const last = curve.points.filter((p) => p.dpMbar <= picture.maxMbar).at(-1) ?? curve.points.at(-1);
     const reachesEnd = last === curve.points.at(-1);
-    if (last && (bold || reachesEnd)) ends.push({ text: curve.label, at: { ...last, dpMbar: fromBase(last.dpMbar, unit) }, tone: tint, bold });
+    if (last && (bold || reachesEnd))
+      ends.push({
+        text: curve.label,
+        at: { ...last, dpMbar: fromBase(last.dpMbar, unit) },
+        tone: tint,
+        bold,
+      });
   };
   const datasets: ChartDataset<'scatter'>[] = picture.ground.map((curve, i) => {
     endOf(curve, ink2, false);
-    return line(curve, { borderColor: ink2, borderDash: i === 0 ? [] : [4, 4], borderWidth: i === 0 ? 2 : 1.2 });
+    return line(curve, {
+      borderColor: ink2,
+      borderDash: i === 0 ? [] : [4, 4],
+      borderWidth: i === 0 ? 2 : 1.2,
+    });
   });
   for (const { name, reading, curve } of picture.sides) {
     if (curve) {
@@ -166,7 +201,10 @@ async function draw(canvas: HTMLCanvasElement, picture: FlowPicture, unit: Unit,
       borderWidth: name === 'before' ? 1.6 : 0,
     });
   }
-  const axis = { ticks: { color: ink2, font: { family: 'Atkinson Hyperlegible', size: 13 } }, border: { color: ink } };
+  const axis = {
+    ticks: { color: ink2, font: { family: 'Atkinson Hyperlegible', size: 13 } },
+    border: { color: ink },
+  };
   return new Chart(canvas, {
     type: 'scatter',
     data: { datasets },
@@ -185,7 +223,13 @@ async function draw(canvas: HTMLCanvasElement, picture: FlowPicture, unit: Unit,
           max: picture.maxFlow,
           grid: { display: false },
           ticks: { ...axis.ticks, maxTicksLimit: 7, includeBounds: false },
-          title: { display: true, text: 'exhaust flow, m³/h', color: ink2, align: 'end', font: { family: 'Atkinson Hyperlegible', size: 13 } },
+          title: {
+            display: true,
+            text: 'exhaust flow, m³/h',
+            color: ink2,
+            align: 'end',
+            font: { family: 'Atkinson Hyperlegible', size: 13 },
+          },
         },
         y: {
           ...axis,
@@ -194,7 +238,12 @@ async function draw(canvas: HTMLCanvasElement, picture: FlowPicture, unit: Unit,
           max: fromBase(picture.maxMbar, unit),
           grid: { color: rule },
           ticks: { ...axis.ticks, maxTicksLimit: 8, includeBounds: false },
-          title: { display: true, text: `ΔP, ${unitLabel(unit)}`, color: ink2, font: { family: 'Atkinson Hyperlegible', size: 13 } },
+          title: {
+            display: true,
+            text: `ΔP, ${unitLabel(unit)}`,
+            color: ink2,
+            font: { family: 'Atkinson Hyperlegible', size: 13 },
+          },
         },
       },
     },
@@ -203,7 +252,15 @@ async function draw(canvas: HTMLCanvasElement, picture: FlowPicture, unit: Unit,
 }
 
 /** ΔP against exhaust flow: one look says whether it is the filter, the sensor or the revs. */
-export function FlowChart({ picture, still = false, className = '' }: { picture: FlowPicture; still?: boolean; className?: string }) {
+export function FlowChart({
+  picture,
+  still = false,
+  className = '',
+}: {
+  picture: FlowPicture;
+  still?: boolean;
+  className?: string;
+}) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { theme, pressureUnit } = useAppSelector((state) => state.preferences);
   const described = useMemo(() => describe(picture, pressureUnit), [picture, pressureUnit]);
@@ -256,7 +313,9 @@ export function FlowChart({ picture, still = false, className = '' }: { picture:
 }
 
 function describe(picture: FlowPicture, unit: Unit): string {
-  const sides = picture.sides.map(({ name, reading }) => `${name}: ${reading.cloud.length} points`).join('; ');
+  const sides = picture.sides
+    .map(({ name, reading }) => `${name}: ${reading.cloud.length} points`)
+    .join('; ');
   const { equalFlow, removedPercent } = picture;
   const fall =
     equalFlow && removedPercent !== undefined

@@ -21,7 +21,10 @@ export function ProvePanel(props: StageProps) {
   const { open, canEnter } = props;
   const { derived, vehicle, limits, job } = open;
   const [adding, setAdding] = useState(false);
-  const picture = useMemo(() => flowPicture(derived, { limits, ...vehicleFacts(vehicle) }), [derived, limits, vehicle]);
+  const picture = useMemo(
+    () => flowPicture(derived, { limits, ...vehicleFacts(vehicle) }),
+    [derived, limits, vehicle],
+  );
   const scans = entriesOfKind(derived.entries, 'code-scan').filter((scan) => scan.body.when !== 'before');
   const driven = entriesOfKind(derived.entries, 'drive').length > 0;
   if (adding || (!derived.after && canEnter)) {
@@ -56,7 +59,9 @@ export function ProvePanel(props: StageProps) {
         {canEnter ? (
           <>
             {derived.proof ? <DriveForm jobId={job.id} main={!driven} /> : null}
-            {driven || scans.length > 0 ? <CodeScanForm jobId={job.id} when="after-drive" title="Codes after the drive" /> : null}
+            {driven || scans.length > 0 ? (
+              <CodeScanForm jobId={job.id} when="after-drive" title="Codes after the drive" />
+            ) : null}
             <ScanList scans={scans} />
             <Button onClick={() => setAdding(true)}>Take another after reading</Button>
           </>
@@ -69,7 +74,9 @@ export function ProvePanel(props: StageProps) {
 function DriveForm({ jobId, main }: { jobId: string; main: boolean }) {
   const addEntry = useAddEntry(jobId);
   const distanceUnit = useAppSelector((state) => state.preferences.distanceUnit);
-  const form = useForm({ defaultValues: { distance: '', minutes: '', powerLimitGone: true, byCustomer: false } });
+  const form = useForm({
+    defaultValues: { distance: '', minutes: '', powerLimitGone: true, byCustomer: false },
+  });
   const [open, setOpen] = useState(false);
   const [problems, setProblems] = useState<Record<string, string>>({});
   const submit = form.handleSubmit(async (values) => {
@@ -77,7 +84,10 @@ function DriveForm({ jobId, main }: { jobId: string; main: boolean }) {
     const minutes = typedNumber(values.minutes);
     const wrong = await addEntry({
       kind: 'drive',
-      distanceKm: distance === undefined || Number.isNaN(distance) ? Number.NaN : Number(toBase(distance, distanceUnit).toFixed(2)),
+      distanceKm:
+        distance === undefined || Number.isNaN(distance)
+          ? Number.NaN
+          : Number(toBase(distance, distanceUnit).toFixed(2)),
       powerLimitGone: values.powerLimitGone,
       reportedBy: values.byCustomer ? 'customer' : 'technician',
       ...(minutes === undefined ? {} : { minutes }),
@@ -98,7 +108,12 @@ function DriveForm({ jobId, main }: { jobId: string; main: boolean }) {
     <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-3 border-2 border-ink p-3">
       <p className="text-sm text-ink2">Two people for readings on the road: one drives, one reads.</p>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Distance" unit={unitLabel(distanceUnit)} error={problems['distanceKm']} hint={`at least ${fromBase(0.1, distanceUnit).toFixed(1)}`}>
+        <Field
+          label="Distance"
+          unit={unitLabel(distanceUnit)}
+          error={problems['distanceKm']}
+          hint={`at least ${fromBase(0.1, distanceUnit).toFixed(1)}`}
+        >
           <input className="input-box" inputMode="decimal" {...form.register('distance')} />
         </Field>
         <Field label="Time" unit="min" error={problems['minutes']}>
@@ -106,11 +121,19 @@ function DriveForm({ jobId, main }: { jobId: string; main: boolean }) {
         </Field>
       </div>
       <label className="flex items-center gap-3 min-h-11">
-        <input type="checkbox" className="size-6 accent-[var(--ember-button)]" {...form.register('powerLimitGone')} />
+        <input
+          type="checkbox"
+          className="size-6 accent-[var(--ember-button)]"
+          {...form.register('powerLimitGone')}
+        />
         Full power is there
       </label>
       <label className="flex items-center gap-3 min-h-11">
-        <input type="checkbox" className="size-6 accent-[var(--ember-button)]" {...form.register('byCustomer')} />
+        <input
+          type="checkbox"
+          className="size-6 accent-[var(--ember-button)]"
+          {...form.register('byCustomer')}
+        />
         Reported by the customer
       </label>
       <Button type="submit" weight="main">

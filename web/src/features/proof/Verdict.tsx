@@ -23,7 +23,9 @@ export function verdictLine(derived: DerivedJob): string {
 export function VerdictReasons({ derived }: { derived: DerivedJob }) {
   const { proof, comparison } = derived;
   if (!proof) return null;
-  const assumed = [...new Set([...(comparison?.before.assumptions ?? []), ...(comparison?.after.assumptions ?? [])])];
+  const assumed = [
+    ...new Set([...(comparison?.before.assumptions ?? []), ...(comparison?.after.assumptions ?? [])]),
+  ];
   return (
     <details open={proof.verdict !== 'proved'}>
       <summary className="font-head font-semibold text-lg min-h-9">Why</summary>
@@ -43,7 +45,8 @@ export function VerdictReasons({ derived }: { derived: DerivedJob }) {
             <li key={judgement.name} className="flex gap-2">
               <StateMark state={judgement.holds ? 'sound' : 'failed'} size={18} />
               <span>
-                {judgement.name}: <b>{figure(judgement.value, judgement.unit)}</b>, {judgement.sense} {figure(judgement.limit, judgement.unit)}
+                {judgement.name}: <b>{figure(judgement.value, judgement.unit)}</b>, {judgement.sense}{' '}
+                {figure(judgement.limit, judgement.unit)}
                 <span className="block text-sm text-ink2">{judgement.reason}</span>
               </span>
             </li>

@@ -15,7 +15,15 @@ import { EMPTY_HAND, emptyRow, handReading, type HandValues } from './handReadin
 const ROW_NAMES = { 'key-off': 'Key on, engine off', idle: 'Idle', hold: 'Hold' } as const;
 
 /** The figures of a screen typed in, in the person's units; what is not known stays empty and is assumed aloud. */
-export function HandReadingForm({ open, purpose, onDone }: { open: OpenJob; purpose: ReadingBody['purpose']; onDone: () => void }) {
+export function HandReadingForm({
+  open,
+  purpose,
+  onDone,
+}: {
+  open: OpenJob;
+  purpose: ReadingBody['purpose'];
+  onDone: () => void;
+}) {
   const { pressureUnit, massFlowUnit, temperatureUnit } = useAppSelector((state) => state.preferences);
   const dispatch = useAppDispatch();
   const addEntry = useAddEntry(open.job.id);
@@ -25,7 +33,11 @@ export function HandReadingForm({ open, purpose, onDone }: { open: OpenJob; purp
   const rows = useFieldArray({ control: form.control, name: 'rows' });
   const [problems, setProblems] = useState<Record<string, string>>({});
   const submit = form.handleSubmit(async (values) => {
-    const made = handReading(values, { pressure: pressureUnit, massFlow: massFlowUnit, temperature: temperatureUnit }, purpose);
+    const made = handReading(
+      values,
+      { pressure: pressureUnit, massFlow: massFlowUnit, temperature: temperatureUnit },
+      purpose,
+    );
     setProblems('problems' in made ? made.problems : {});
     if ('problems' in made) return;
     const wrong = await addEntry(made.body);
@@ -36,7 +48,10 @@ export function HandReadingForm({ open, purpose, onDone }: { open: OpenJob; purp
     onDone();
   });
   const listed = Object.entries(problems);
-  const cell = (name: `rows.${number}.${'rpm' | 'dp' | 'air' | 'manifold' | 'temperature'}`, label: string) => (
+  const cell = (
+    name: `rows.${number}.${'rpm' | 'dp' | 'air' | 'manifold' | 'temperature'}`,
+    label: string,
+  ) => (
     <input
       className="input-box text-right figure-text"
       inputMode="decimal"
@@ -80,7 +95,13 @@ export function HandReadingForm({ open, purpose, onDone }: { open: OpenJob; purp
               return (
                 <tr key={row.id}>
                   <th scope="row">{ROW_NAMES[row.kind]}</th>
-                  <td>{row.kind === 'key-off' ? <span className="text-ink2 pl-2">0</span> : cell(`rows.${i}.rpm`, `${name}: rpm`)}</td>
+                  <td>
+                    {row.kind === 'key-off' ? (
+                      <span className="text-ink2 pl-2">0</span>
+                    ) : (
+                      cell(`rows.${i}.rpm`, `${name}: rpm`)
+                    )}
+                  </td>
                   <td>{cell(`rows.${i}.dp`, `${name}: ΔP`)}</td>
                   {row.kind === 'key-off' ? (
                     <td colSpan={3} className="text-sm text-ink2 pl-2">
@@ -100,11 +121,17 @@ export function HandReadingForm({ open, purpose, onDone }: { open: OpenJob; purp
         </table>
       </div>
       <div>
-        <Button weight="quiet" className="px-0" onClick={() => rows.append(emptyRow('hold', ''))} disabled={rows.fields.length >= 10}>
+        <Button
+          weight="quiet"
+          className="px-0"
+          onClick={() => rows.append(emptyRow('hold', ''))}
+          disabled={rows.fields.length >= 10}
+        >
           One more hold
         </Button>
         <p className="text-sm text-ink2">
-          Any speed will do: readings are compared at equal flow. Air mass says the flow best; without it the engine size does.
+          Any speed will do: readings are compared at equal flow. Air mass says the flow best; without it the
+          engine size does.
         </p>
       </div>
       <div className="grid sm:grid-cols-[1fr_1fr_2fr] gap-4">

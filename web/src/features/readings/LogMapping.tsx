@@ -17,11 +17,18 @@ export function LogMapping({
       unit: channel.unit,
       why: `${Math.round(channel.confidence * 100)} %, ${channel.reason}`,
     })),
-    ...analysis.unmapped.map((column) => ({ column, role: '', unit: '', why: corrections[column] === '' ? 'left out by hand' : 'not recognised' })),
+    ...analysis.unmapped.map((column) => ({
+      column,
+      role: '',
+      unit: '',
+      why: corrections[column] === '' ? 'left out by hand' : 'not recognised',
+    })),
   ];
   return (
     <details open={analysis.unmapped.length > 0}>
-      <summary className="text-lg font-head font-semibold min-h-11">Columns: {analysis.channels.length} recognised, {analysis.unmapped.length} not</summary>
+      <summary className="text-lg font-head font-semibold min-h-11">
+        Columns: {analysis.channels.length} recognised, {analysis.unmapped.length} not
+      </summary>
       <table className="w-full text-left text-[15px]">
         <thead className="border-b-2 border-ink">
           <tr>

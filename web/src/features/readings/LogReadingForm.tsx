@@ -17,7 +17,15 @@ type ReadLog = Extract<LogAnswer, { ok: true }>;
 const MAX_BYTES = 256 * 1024 * 1024;
 
 /** A recorded file: read here, its columns shown and correctable, its steady windows chosen, kept byte for byte. */
-export function LogReadingForm({ open, purpose, onDone }: { open: OpenJob; purpose: ReadingBody['purpose']; onDone: () => void }) {
+export function LogReadingForm({
+  open,
+  purpose,
+  onDone,
+}: {
+  open: OpenJob;
+  purpose: ReadingBody['purpose'];
+  onDone: () => void;
+}) {
   const { job, vehicle, limits } = open;
   const [file, setFile] = useState<File>();
   const [read, setRead] = useState<ReadLog>();
@@ -37,7 +45,10 @@ export function LogReadingForm({ open, purpose, onDone }: { open: OpenJob; purpo
       limits,
       corrections: fixed,
       ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-    }).catch((error: unknown): LogAnswer => ({ ok: false, text: `The file could not be read: ${(error as Error).message}` }));
+    }).catch((error: unknown): LogAnswer => ({
+      ok: false,
+      text: `The file could not be read: ${(error as Error).message}`,
+    }));
     setBusy(undefined);
     if (!answer.ok) {
       setRead(undefined);
@@ -124,7 +135,9 @@ export function LogReadingForm({ open, purpose, onDone }: { open: OpenJob; purpo
             windows={read.analysis.windows}
             samples={read.samples}
             left={left}
-            onToggle={(i) => setLeft((old) => (old.has(i) ? new Set([...old].filter((x) => x !== i)) : new Set([...old, i])))}
+            onToggle={(i) =>
+              setLeft((old) => (old.has(i) ? new Set([...old].filter((x) => x !== i)) : new Set([...old, i])))
+            }
           />
           <LogMapping analysis={read.analysis} corrections={corrections} onCorrect={correct} />
           {read.analysis.warnings.length > 0 ? (
@@ -140,11 +153,18 @@ export function LogReadingForm({ open, purpose, onDone }: { open: OpenJob; purpo
               </ul>
             </section>
           ) : null}
-          <Button weight="main" onClick={() => void use()} disabled={busy !== undefined || read.samples.length === left.size}>
+          <Button
+            weight="main"
+            onClick={() => void use()}
+            disabled={busy !== undefined || read.samples.length === left.size}
+          >
             Use as the {purpose} reading
           </Button>
           {read.samples.length === 0 ? (
-            <p>No steady idle or hold with a filter pressure was found. Correct the columns above, or record a hold of at least 5 s.</p>
+            <p>
+              No steady idle or hold with a filter pressure was found. Correct the columns above, or record a
+              hold of at least 5 s.
+            </p>
           ) : null}
         </>
       ) : null}
@@ -152,7 +172,15 @@ export function LogReadingForm({ open, purpose, onDone }: { open: OpenJob; purpo
   );
 }
 
-function DropZone({ onFile, onAsk, busy }: { onFile: (file: File | undefined) => void; onAsk: () => void; busy: boolean }) {
+function DropZone({
+  onFile,
+  onAsk,
+  busy,
+}: {
+  onFile: (file: File | undefined) => void;
+  onAsk: () => void;
+  busy: boolean;
+}) {
   const [over, setOver] = useState(false);
   const drop = (event: DragEvent): void => {
     event.preventDefault();
@@ -172,7 +200,9 @@ function DropZone({ onFile, onAsk, busy }: { onFile: (file: File | undefined) =>
       <Button onClick={onAsk} disabled={busy}>
         Choose a recorded log
       </Button>
-      <p className="text-ink2 grow basis-52">or drop it here: CSV or text with one column a channel, any units, comma or point.</p>
+      <p className="text-ink2 grow basis-52">
+        or drop it here: CSV or text with one column a channel, any units, comma or point.
+      </p>
     </div>
   );
 }

@@ -57,8 +57,12 @@ export function LogWindows({
                 <td>{name}</td>
                 <td className="text-right">{Math.round(sample.rpm)}</td>
                 <td className="text-right max-sm:hidden">{flow === undefined ? '–' : Math.round(flow)}</td>
-                <td className="text-right figure-text text-lg">{shortNumber(fromBase(sample.dpMbar, unit))}</td>
-                <td className="text-right text-ink2 max-sm:hidden">{shortNumber(fromBase(sample.dpSdMbar ?? 0, unit))}</td>
+                <td className="text-right figure-text text-lg">
+                  {shortNumber(fromBase(sample.dpMbar, unit))}
+                </td>
+                <td className="text-right text-ink2 max-sm:hidden">
+                  {shortNumber(fromBase(sample.dpSdMbar ?? 0, unit))}
+                </td>
               </tr>
             );
           })}

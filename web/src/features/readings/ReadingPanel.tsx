@@ -9,7 +9,8 @@ import { useCaution } from '../job/useCaution.ts';
 import { HandReadingForm } from './HandReadingForm.tsx';
 import { LogReadingForm } from './LogReadingForm.tsx';
 
-const TAB = 'min-h-11 px-4 font-head font-semibold border-2 border-ink data-[state=active]:bg-ink data-[state=active]:text-paper';
+const TAB =
+  'min-h-11 px-4 font-head font-semibold border-2 border-ink data-[state=active]:bg-ink data-[state=active]:text-paper';
 
 const TITLES: Record<ReadingBody['purpose'], string> = {
   before: 'Before reading',
@@ -18,7 +19,12 @@ const TITLES: Record<ReadingBody['purpose'], string> = {
 };
 
 /** A reading of the filter's pressure: typed in from a screen, or taken from a recorded log. */
-export function ReadingPanel({ open, canEnter, onStage, purpose }: StageProps & { purpose: ReadingBody['purpose'] }) {
+export function ReadingPanel({
+  open,
+  canEnter,
+  onStage,
+  purpose,
+}: StageProps & { purpose: ReadingBody['purpose'] }) {
   const [params, setParams] = useSearchParams();
   const way = params.get('way') === 'log' ? 'log' : 'hand';
   const reading = purpose === 'before' ? open.derived.before : open.derived.after;
@@ -32,14 +38,22 @@ export function ReadingPanel({ open, canEnter, onStage, purpose }: StageProps & 
         <p>
           Counts now:{' '}
           {reading.body.samples
-            .map((s) => `${s.kind === 'hold' ? `${Math.round(s.rpm)} rpm` : s.kind} ${withUnit(s.dpMbar, pressureUnit)}`)
+            .map(
+              (s) =>
+                `${s.kind === 'hold' ? `${Math.round(s.rpm)} rpm` : s.kind} ${withUnit(s.dpMbar, pressureUnit)}`,
+            )
             .join(' · ')}
-          {reading.body.origin.type === 'log' ? ` · from “${reading.body.origin.fileName}”` : ' · by hand'}. A new one takes its place.
+          {reading.body.origin.type === 'log' ? ` · from “${reading.body.origin.fileName}”` : ' · by hand'}. A
+          new one takes its place.
         </p>
       ) : null}
       {canEnter ? (
         <>
-          <CautionCard id="running-engine" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
+          <CautionCard
+            id="running-engine"
+            acknowledged={caution.acknowledged}
+            onAcknowledge={caution.acknowledge}
+          />
           <Tabs.Root
             value={way}
             onValueChange={(value) => {

@@ -24,7 +24,14 @@ export interface HandUnits {
   readonly temperature: Unit;
 }
 
-export const emptyRow = (kind: SampleKind, rpm: string): HandRow => ({ kind, rpm, dp: '', air: '', manifold: '', temperature: '' });
+export const emptyRow = (kind: SampleKind, rpm: string): HandRow => ({
+  kind,
+  rpm,
+  dp: '',
+  air: '',
+  manifold: '',
+  temperature: '',
+});
 
 export const EMPTY_HAND: HandValues = {
   rows: [emptyRow('key-off', '0'), emptyRow('idle', ''), emptyRow('hold', '2500'), emptyRow('hold', '3000')],
@@ -45,14 +52,20 @@ const COLUMN: Record<string, string> = {
 };
 
 /** The typed table as an entry of the ledger, in base units, or what is wrong and where. Rows without ΔP are left out. */
-export function handReading(values: HandValues, units: HandUnits, purpose: ReadingBody['purpose']): { body: ReadingBody } | { problems: HandProblems } {
+export function handReading(
+  values: HandValues,
+  units: HandUnits,
+  purpose: ReadingBody['purpose'],
+): { body: ReadingBody } | { problems: HandProblems } {
   const used = values.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.dp.trim() !== '');
   const base = (text: string, unit: Unit): number | undefined => {
     const typed = typedNumber(text);
     return typed === undefined ? undefined : toBase(typed, unit);
   };
   const given = (fields: Record<string, number | string | undefined>): Record<string, number | string> =>
-    Object.fromEntries(Object.entries(fields).filter((pair): pair is [string, number | string] => pair[1] !== undefined));
+    Object.fromEntries(
+      Object.entries(fields).filter((pair): pair is [string, number | string] => pair[1] !== undefined),
+    );
   const candidate = {
     kind: 'reading',
     purpose,
@@ -79,7 +92,8 @@ export function handReading(values: HandValues, units: HandUnits, purpose: Readi
   for (const issue of parsed.error.issues) {
     const [field, index, column] = issue.path;
     const row = typeof index === 'number' ? used[index]?.i : undefined;
-    const name = row === undefined ? String(field ?? 'rows') : `rows.${row}.${COLUMN[String(column)] ?? 'dp'}`;
+    const name =
+      row === undefined ? String(field ?? 'rows') : `rows.${row}.${COLUMN[String(column)] ?? 'dp'}`;
     problems[name] ??= issue.message;
   }
   return { problems };

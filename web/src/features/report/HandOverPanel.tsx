@@ -37,7 +37,11 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
             {derived.signedOff.body.remains ?? 'Nothing remains.'}
           </Notice>
           {canEnter ? (
-            <Button onClick={() => void addEntry({ kind: 'withdrawn', why: 'Opened again' }, derived.signedOff?.id)}>Take the sign-off back</Button>
+            <Button
+              onClick={() => void addEntry({ kind: 'withdrawn', why: 'Opened again' }, derived.signedOff?.id)}
+            >
+              Take the sign-off back
+            </Button>
           ) : null}
         </>
       ) : canEnter ? (

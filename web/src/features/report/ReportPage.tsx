@@ -30,28 +30,49 @@ export function ReportPage() {
   return <Report open={open} />;
 }
 
-const date = (iso: string): string => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+const date = (iso: string): string =>
+  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 const time = (entry: Entry): string =>
-  new Date(happenedAt(entry)).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+  new Date(happenedAt(entry)).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
 
-const USED_LIMITS: readonly LimitId[] = ['removedProvedPercent', 'restrictionGoodRatio', 'dpIdleGoodMbar', 'dp2500GoodMbar', 'dp3000GoodMbar', 'sootAfterCleanG'];
+const USED_LIMITS: readonly LimitId[] = [
+  'removedProvedPercent',
+  'restrictionGoodRatio',
+  'dpIdleGoodMbar',
+  'dp2500GoodMbar',
+  'dp3000GoodMbar',
+  'sootAfterCleanG',
+];
 
 function Report({ open }: { open: OpenJob }) {
   const { job, vehicle, derived, limits } = open;
   const session = useSessionQuery();
-  const picture = useMemo(() => flowPicture(derived, { limits, ...vehicleFacts(vehicle) }), [derived, limits, vehicle]);
+  const picture = useMemo(
+    () => flowPicture(derived, { limits, ...vehicleFacts(vehicle) }),
+    [derived, limits, vehicle],
+  );
   const complaints = entriesOfKind(derived.entries, 'complaint');
   const works = entriesOfKind(derived.entries, 'work');
   const scans = entriesOfKind(derived.entries, 'code-scan');
   const distance = complaints.at(-1)?.body.distanceKm;
-  const history = derived.entries.filter((entry) => stageOf(entry) !== undefined || entry.body.kind === 'note');
+  const history = derived.entries.filter(
+    (entry) => stageOf(entry) !== undefined || entry.body.kind === 'note',
+  );
   return (
     <main className="bg-card text-ink max-w-[210mm] w-full mx-auto p-5 sm:p-8 print:p-0 grid gap-5 print:gap-3.5">
       <div className="no-print flex gap-3 flex-wrap">
         <Button weight="main" onClick={() => window.print()}>
           Print
         </Button>
-        <Link to={`/jobs/${job.id}`} className="font-head font-semibold min-h-14 px-4 border-2 border-ink rounded-sm inline-flex items-center">
+        <Link
+          to={`/jobs/${job.id}`}
+          className="font-head font-semibold min-h-14 px-4 border-2 border-ink rounded-sm inline-flex items-center"
+        >
           Back to the job
         </Link>
       </div>
@@ -80,9 +101,11 @@ function Report({ open }: { open: OpenJob }) {
         <p className="text-ink2">{verdictLine(derived)}</p>
         {derived.proof ? (
           <ul className="mt-2 grid gap-1">
-            {[...derived.proof.missing.map((s) => `Missing: ${s}`), ...derived.proof.reasons].map((sentence) => (
-              <li key={sentence}>{sentence}</li>
-            ))}
+            {[...derived.proof.missing.map((s) => `Missing: ${s}`), ...derived.proof.reasons].map(
+              (sentence) => (
+                <li key={sentence}>{sentence}</li>
+              ),
+            )}
           </ul>
         ) : null}
       </section>
@@ -101,7 +124,12 @@ function Report({ open }: { open: OpenJob }) {
           <ul className="grid gap-1">
             {derived.evidence.map((item) => (
               <li key={item.id} className="flex gap-2">
-                <StateMark state={item.state === 'shown' ? 'sound' : item.state === 'failed' ? 'failed' : 'not-looked-at'} size={17} />
+                <StateMark
+                  state={
+                    item.state === 'shown' ? 'sound' : item.state === 'failed' ? 'failed' : 'not-looked-at'
+                  }
+                  size={17}
+                />
                 <span>
                   {item.text}
                   {item.state === 'open' ? ' (still to show)' : item.state === 'failed' ? ' (not so)' : ''}
@@ -122,7 +150,9 @@ function Report({ open }: { open: OpenJob }) {
             {works.map((entry) => (
               <li key={entry.id}>
                 <b>{WORK_LABELS[entry.body.work]}.</b> {entry.body.what}
-                {entry.body.fluid ? ` (${entry.body.fluid}${entry.body.fluidL === undefined ? '' : `, ${entry.body.fluidL} L`})` : ''}
+                {entry.body.fluid
+                  ? ` (${entry.body.fluid}${entry.body.fluidL === undefined ? '' : `, ${entry.body.fluidL} L`})`
+                  : ''}
               </li>
             ))}
           </ul>
@@ -130,7 +160,10 @@ function Report({ open }: { open: OpenJob }) {
             <p className="mt-1">
               Codes:{' '}
               {scans
-                .map((s) => `${s.body.when === 'before' ? 'before' : 'after'} ${s.body.codes.map((c) => c.code).join(', ') || 'none'}`)
+                .map(
+                  (s) =>
+                    `${s.body.when === 'before' ? 'before' : 'after'} ${s.body.codes.map((c) => c.code).join(', ') || 'none'}`,
+                )
                 .join('; ')}
             </p>
           ) : null}
@@ -155,8 +188,9 @@ function Report({ open }: { open: OpenJob }) {
         <h2 className="text-lg mb-1">What remains</h2>
         <p>{derived.signedOff?.body.remains ?? 'Nothing was noted.'}</p>
         <p className="text-sm text-ink2 mt-1">
-          A lamp that is off and a counter at zero prove nothing by themselves. If the lamp comes back, do not go on driving under load: the filter
-          can overheat. Removing or gutting a filter is illegal in most places.
+          A lamp that is off and a counter at zero prove nothing by themselves. If the lamp comes back, do not
+          go on driving under load: the filter can overheat. Removing or gutting a filter is illegal in most
+          places.
         </p>
       </section>
 
@@ -177,7 +211,10 @@ function Report({ open }: { open: OpenJob }) {
           {job.limitsProfile
             ? `Profile ${job.limitsProfile.family ?? 'general'}, version ${job.limitsProfile.version}.`
             : 'Starting values.'}{' '}
-          {USED_LIMITS.map((id) => `${LIMIT_DEFINITIONS[id].label} ${limits[id]} ${LIMIT_DEFINITIONS[id].unit}`).join('; ')}. Filter:{' '}
+          {USED_LIMITS.map(
+            (id) => `${LIMIT_DEFINITIONS[id].label} ${limits[id]} ${LIMIT_DEFINITIONS[id].unit}`,
+          ).join('; ')}
+          . Filter:{' '}
           {vehicle.filter
             ? `${vehicle.filter.diameterMm} × ${vehicle.filter.lengthMm} mm, ${vehicle.filter.cpsi} cells per square inch, wall ${vehicle.filter.wallMm} mm (${vehicle.filter.basis})`
             : 'size not known'}
@@ -186,7 +223,11 @@ function Report({ open }: { open: OpenJob }) {
       </section>
 
       <footer className="flex justify-between gap-8 pt-6 text-sm break-inside-avoid">
-        <p className="border-t-2 border-ink grow pt-1">{derived.signedOff ? `Signed off: ${derived.signedOff.authorName}, ${time(derived.signedOff)}` : 'Not signed off'}</p>
+        <p className="border-t-2 border-ink grow pt-1">
+          {derived.signedOff
+            ? `Signed off: ${derived.signedOff.authorName}, ${time(derived.signedOff)}`
+            : 'Not signed off'}
+        </p>
         <p className="border-t-2 border-ink grow pt-1">Customer</p>
         <p className="text-ink2 pt-1">White Ember 0.1.0</p>
       </footer>

@@ -28,7 +28,9 @@ export function Tape({
   useEffect(() => {
     const element = ruler.current;
     if (!element) return;
-    const observer = new ResizeObserver(([box]) => setWidth(Math.max(640, Math.round(box?.contentRect.width ?? 1100))));
+    const observer = new ResizeObserver(([box]) =>
+      setWidth(Math.max(640, Math.round(box?.contentRect.width ?? 1100))),
+    );
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
@@ -67,12 +69,26 @@ export function Tape({
           <div ref={ruler} className="overflow-x-auto">
             <div className="relative h-[78px]" style={{ width }}>
               {layout.ticks.map(({ x, text }) => (
-                <span key={x} className="absolute top-0 border-l border-tape-ink2" style={{ left: x, height: text ? 10 : 5 }}>
-                  {text ? <span className="absolute left-1 top-1 text-[12px] text-tape-ink2 leading-none">{text}</span> : null}
+                <span
+                  key={x}
+                  className="absolute top-0 border-l border-tape-ink2"
+                  style={{ left: x, height: text ? 10 : 5 }}
+                >
+                  {text ? (
+                    <span className="absolute left-1 top-1 text-[12px] text-tape-ink2 leading-none">
+                      {text}
+                    </span>
+                  ) : null}
                 </span>
               ))}
               {layout.breaks.map((x) => (
-                <span key={x} className="absolute top-0 text-tape-ink2 text-sm -translate-x-1/2" style={{ left: x }} title="a pause, cut short" aria-hidden>
+                <span
+                  key={x}
+                  className="absolute top-0 text-tape-ink2 text-sm -translate-x-1/2"
+                  style={{ left: x }}
+                  title="a pause, cut short"
+                  aria-hidden
+                >
                   ⫽
                 </span>
               ))}
@@ -92,7 +108,12 @@ export function Tape({
                   title={`${new Date(entry.deviceTime).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })} ${text}`}
                   aria-label={`${text}${waiting.has(entry.id) ? ', waiting to be sent' : ''}`}
                   className="absolute text-left text-[13px] leading-none whitespace-nowrap pl-1.5 border-l-2 border-tape-ink hover:underline"
-                  style={{ left: x, top: 18, height: row === undefined ? 14 : 20 + row * 19 + 14, paddingTop: row === undefined ? 0 : 20 + row * 19 }}
+                  style={{
+                    left: x,
+                    top: 18,
+                    height: row === undefined ? 14 : 20 + row * 19 + 14,
+                    paddingTop: row === undefined ? 0 : 20 + row * 19,
+                  }}
                 >
                   <span
                     className={`absolute -left-[6px] -top-[3px] size-2.5 rounded-[50%] ${waiting.has(entry.id) ? 'border-2 border-tape-ink bg-tape' : 'bg-tape-ink'} ${selected === entry.id ? 'outline-2 outline-tape-now' : ''}`}
@@ -100,8 +121,13 @@ export function Tape({
                   {row === undefined ? null : text}
                 </button>
               ))}
-              <span className="absolute top-0 h-[76px] border-l-2 border-tape-now" style={{ left: Math.min(layout.nowX, width - 2) }}>
-                <span className={`absolute -top-0.5 text-[12px] font-bold text-tape-now whitespace-nowrap bg-tape px-0.5 ${layout.nowX > width - 80 ? 'right-1' : 'left-1'}`}>
+              <span
+                className="absolute top-0 h-[76px] border-l-2 border-tape-now"
+                style={{ left: Math.min(layout.nowX, width - 2) }}
+              >
+                <span
+                  className={`absolute -top-0.5 text-[12px] font-bold text-tape-now whitespace-nowrap bg-tape px-0.5 ${layout.nowX > width - 80 ? 'right-1' : 'left-1'}`}
+                >
                   now {new Date(now).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}
                 </span>
               </span>

@@ -26,9 +26,18 @@ const clock = (ms: number): string =>
   new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 /** Places the ledger on a ruler of a width in px: true to time, long pauses cut, labels in rows that do not collide. */
-export function layTape(entries: readonly Entry[], dwells: readonly Dwell[], nowMs: number, width: number, rows: number): TapeLayout {
+export function layTape(
+  entries: readonly Entry[],
+  dwells: readonly Dwell[],
+  nowMs: number,
+  width: number,
+  rows: number,
+): TapeLayout {
   const shown = entries.filter((entry) => entry.body.kind !== 'caution-acknowledged');
-  const moments = [...shown.map(happenedAt), ...dwells.flatMap((d) => [d.startMs, Math.min(d.endMs, nowMs)])].sort((a, b) => a - b);
+  const moments = [
+    ...shown.map(happenedAt),
+    ...dwells.flatMap((d) => [d.startMs, Math.min(d.endMs, nowMs)]),
+  ].sort((a, b) => a - b);
   const first = moments[0] ?? nowMs;
   const last = Math.max(moments.at(-1) ?? nowMs, first);
   const end = nowMs - last < LONGEST_GAP ? nowMs : last + 6 * MINUTE;
@@ -53,13 +62,22 @@ export function layTape(entries: readonly Entry[], dwells: readonly Dwell[], now
     return (a.at + ((ms - a.ms) / (b.ms - a.ms)) * (b.at - a.at)) * scale;
   };
 
-  const hatches = dwells.map((dwell) => ({ from: xOf(dwell.startMs), to: Math.max(xOf(Math.min(dwell.endMs, nowMs)), xOf(dwell.startMs) + 4), dwell, row: rows - 1 }));
+  const hatches = dwells.map((dwell) => ({
+    from: xOf(dwell.startMs),
+    to: Math.max(xOf(Math.min(dwell.endMs, nowMs)), xOf(dwell.startMs) + 4),
+    dwell,
+    row: rows - 1,
+  }));
   const freeFrom: number[] = Array.from({ length: rows }, () => 0);
   const pins = shown.map((entry): Pin => {
     const x = xOf(happenedAt(entry));
     const text = entryFigure(entry);
     const labelled = text.length * CHAR_PX + 14;
-    const row = freeFrom.findIndex((free, r) => free <= x && !(r === rows - 1 && hatches.some((h) => x < h.to && x + labelled > h.from && h.to - h.from > 60)));
+    const row = freeFrom.findIndex(
+      (free, r) =>
+        free <= x &&
+        !(r === rows - 1 && hatches.some((h) => x < h.to && x + labelled > h.from && h.to - h.from > 60)),
+    );
     if (row < 0 || x + labelled > width + 40) return { entry, x, text };
     freeFrom[row] = x + labelled;
     return { entry, x, text, row };

@@ -38,18 +38,29 @@ export function DecidePanel({ open, onStage }: StageProps) {
         </thead>
         <tbody>
           {reading.samples.map((sample, i) => {
-            const ratio = vehicle.filter ? restrictionRatio(vehicle.filter, sample.flow, sample.dpMbar) : undefined;
+            const ratio = vehicle.filter
+              ? restrictionRatio(vehicle.filter, sample.flow, sample.dpMbar)
+              : undefined;
             const soot = vehicle.filter
-              ? sootFromPressure({ geometry: vehicle.filter, gas: sample.flow, dpMbar: Math.max(sample.dpMbar, 0), dpDoubtMbar: sample.dpMbar * sample.flow.flowDoubt })
+              ? sootFromPressure({
+                  geometry: vehicle.filter,
+                  gas: sample.flow,
+                  dpMbar: Math.max(sample.dpMbar, 0),
+                  dpDoubtMbar: sample.dpMbar * sample.flow.flowDoubt,
+                })
               : undefined;
             return (
               <tr key={i} className="border-b-2 border-rule">
-                <td className="py-1.5">{sample.kind === 'idle' ? 'idle' : `${Math.round(sample.rpm)} rpm`}</td>
+                <td className="py-1.5">
+                  {sample.kind === 'idle' ? 'idle' : `${Math.round(sample.rpm)} rpm`}
+                </td>
                 <td className="text-right">{Math.round(sample.flow.flowM3PerH)} m³/h</td>
                 <td className="text-right figure-text text-lg">{withUnit(sample.dpMbar, pressureUnit)}</td>
                 <td className="text-right">{ratio?.ok ? ratio.value.ratio.toFixed(1) : '–'}</td>
                 <td className="text-right">
-                  {soot?.ok ? `${soot.value.sootG.toFixed(0)} g (${soot.value.lowG.toFixed(0)}–${soot.value.highG.toFixed(0)})` : '–'}
+                  {soot?.ok
+                    ? `${soot.value.sootG.toFixed(0)} g (${soot.value.lowG.toFixed(0)}–${soot.value.highG.toFixed(0)})`
+                    : '–'}
                 </td>
               </tr>
             );
@@ -57,9 +68,12 @@ export function DecidePanel({ open, onStage }: StageProps) {
         </tbody>
       </table>
       <p className="text-ink2">
-        Good: up to {limits.restrictionGoodRatio} × clean, {limits.dpIdleGoodMbar} mbar at idle, {limits.dp3000GoodMbar} mbar at 3000 rpm.
-        Blocked: over {limits.dpIdleBlockedMbar} mbar at idle, over {limits.dp3000BlockedMbar} mbar at 3000 rpm.
-        {derived.before.body.sootCounterG === undefined ? '' : ` The engine computer counts ${derived.before.body.sootCounterG.toFixed(0)} g of soot.`}
+        Good: up to {limits.restrictionGoodRatio} × clean, {limits.dpIdleGoodMbar} mbar at idle,{' '}
+        {limits.dp3000GoodMbar} mbar at 3000 rpm. Blocked: over {limits.dpIdleBlockedMbar} mbar at idle, over{' '}
+        {limits.dp3000BlockedMbar} mbar at 3000 rpm.
+        {derived.before.body.sootCounterG === undefined
+          ? ''
+          : ` The engine computer counts ${derived.before.body.sootCounterG.toFixed(0)} g of soot.`}
       </p>
       {vehicle.filter ? null : (
         <Notice title="The filter’s size is not known">

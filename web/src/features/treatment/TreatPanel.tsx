@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { CAUTION_FOR_WORK, WORK_LABELS } from '@white-ember/core/job';
 import { entriesOfKind, WORK_TYPES, type PartId, type WorkType } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
@@ -23,7 +23,7 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
   const draft = `work ${job.id}`;
   const form = useForm({ defaultValues: readDraft(draft, EMPTY) });
   useDraft(draft, form);
-  const work = form.watch('work');
+  const work = useWatch({ control: form.control, name: 'work' });
   const [problems, setProblems] = useState<Record<string, string>>({});
   const cautionId = CAUTION_FOR_WORK[work];
   const caution = useCaution(open, cautionId, work);
@@ -74,7 +74,11 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
             </Field>
             {cautionId ? (
               <div className="sm:col-span-2">
-                <CautionCard id={cautionId} acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
+                <CautionCard
+                  id={cautionId}
+                  acknowledged={caution.acknowledged}
+                  onAcknowledge={caution.acknowledge}
+                />
               </div>
             ) : null}
             <Field label="What exactly" className="sm:col-span-2" error={problems['what']}>
@@ -124,7 +128,11 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
               <p className="font-head font-semibold">{WORK_LABELS[entry.body.work]}</p>
               <p>{entry.body.what}</p>
               <p className="text-sm text-ink2">
-                {new Date(entry.deviceTime).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}, {entry.authorName}
+                {new Date(entry.deviceTime).toLocaleTimeString('en-GB', {
+                  hour: '2-digit',
+                  minute: '2-digit',
+                })}
+                , {entry.authorName}
                 {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
                 {entry.body.fluidL === undefined ? '' : ` ${entry.body.fluidL} L`}
                 {entry.body.dwellMin === undefined ? '' : ` · dwell ${entry.body.dwellMin} min`}

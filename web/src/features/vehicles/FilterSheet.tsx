@@ -35,7 +35,15 @@ export function FilterSheet({
   const [add, state] = useAddFilterMutation();
   const form = useForm<z.input<typeof formSchema>, unknown, z.output<typeof formSchema>>({
     resolver: zodResolver(formSchema),
-    defaultValues: { name: '', diameterMm: '', lengthMm: '', cpsi: '200', wallMm: '0.305', material: 'unknown', basis: 'measured' },
+    defaultValues: {
+      name: '',
+      diameterMm: '',
+      lengthMm: '',
+      cpsi: '200',
+      wallMm: '0.305',
+      material: 'unknown',
+      basis: 'measured',
+    },
   });
   const { errors } = form.formState;
   const submit = form.handleSubmit(async (values) => {

@@ -71,7 +71,10 @@ export function VehicleForm({
   const [add, adding] = useAddVehicleMutation();
   const [change, changing] = useChangeVehicleMutation();
   const [filterSheet, setFilterSheet] = useState(false);
-  const form = useForm<FormValues>({ resolver: zodResolver(formSchema), defaultValues: startFrom(stored, plate) });
+  const form = useForm<FormValues>({
+    resolver: zodResolver(formSchema),
+    defaultValues: startFrom(stored, plate),
+  });
   const { errors } = form.formState;
   const failure = adding.error ?? changing.error;
 
@@ -92,7 +95,9 @@ export function VehicleForm({
       ...(customerId ? { customerId } : {}),
       ...(values.note ? { note: values.note } : {}),
     };
-    const result = stored ? await change({ id, body: { ...body, revision: stored.revision } }) : await add({ id, ...body });
+    const result = stored
+      ? await change({ id, body: { ...body, revision: stored.revision } })
+      : await add({ id, ...body });
     if (result.data) onStored(id);
   });
 
@@ -107,10 +112,19 @@ export function VehicleForm({
       <Field label="Engine family" hint="Limits are kept by it" error={errors.family?.message}>
         <input className="input-box" {...form.register('family')} />
       </Field>
-      <Field label="Engine size" unit="L" hint="For the flow where no air mass is read" error={errors.displacement?.message}>
+      <Field
+        label="Engine size"
+        unit="L"
+        hint="For the flow where no air mass is read"
+        error={errors.displacement?.message}
+      >
         <input className="input-box" inputMode="decimal" {...form.register('displacement')} />
       </Field>
-      <Field label="Filter" hint="Without it before and after are compared by their fitted curves" className="sm:col-span-2">
+      <Field
+        label="Filter"
+        hint="Without it before and after are compared by their fitted curves"
+        className="sm:col-span-2"
+      >
         <select className="input-box" {...form.register('filterModelId')}>
           <option value="">size not known</option>
           {(filters.data ?? []).map((filter) => (
@@ -140,7 +154,12 @@ export function VehicleForm({
         <div className="grid grid-cols-2 md:grid-cols-3 gap-x-4">
           {PART_IDS.map((part) => (
             <label key={part} className="flex items-center gap-3 min-h-11">
-              <input type="checkbox" value={part} className="size-5 accent-[var(--ember-button)]" {...form.register('fitted')} />
+              <input
+                type="checkbox"
+                value={part}
+                className="size-5 accent-[var(--ember-button)]"
+                {...form.register('fitted')}
+              />
               {PART_LABELS[part]}
             </label>
           ))}
@@ -155,7 +174,11 @@ export function VehicleForm({
           {stored ? 'Store the changes' : 'Add the vehicle'}
         </Button>
       </div>
-      <FilterSheet open={filterSheet} onOpenChange={setFilterSheet} onAdded={(filterId) => form.setValue('filterModelId', filterId)} />
+      <FilterSheet
+        open={filterSheet}
+        onOpenChange={setFilterSheet}
+        onAdded={(filterId) => form.setValue('filterModelId', filterId)}
+      />
     </form>
   );
 }

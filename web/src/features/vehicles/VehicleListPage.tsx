@@ -28,11 +28,16 @@ export function VehicleListPage() {
         </Link>
       </div>
       {vehicles.error ? <ProblemNotice problem={problemOf(vehicles.error)} /> : null}
-      {list.length === 0 && vehicles.isSuccess ? <p className="text-xl font-head">No vehicle by that name.</p> : null}
+      {list.length === 0 && vehicles.isSuccess ? (
+        <p className="text-xl font-head">No vehicle by that name.</p>
+      ) : null}
       <ul className="border-t-2 border-ink">
         {list.map((vehicle) => (
           <li key={vehicle.id} className="border-b-2 border-rule">
-            <Link to={`/vehicles/${vehicle.id}`} className="grid sm:grid-cols-[12rem_1fr_1fr] gap-x-6 py-3 px-2 hover:bg-card items-baseline">
+            <Link
+              to={`/vehicles/${vehicle.id}`}
+              className="grid sm:grid-cols-[12rem_1fr_1fr] gap-x-6 py-3 px-2 hover:bg-card items-baseline"
+            >
               <span className="figure-text text-xl">{vehicle.plate}</span>
               <span>
                 {vehicle.model}

@@ -62,7 +62,12 @@ export function VehiclePage() {
             <li key={job.id} className="border-b-2 border-rule">
               <Link to={`/jobs/${job.id}`} className="block py-3 hover:bg-card">
                 <span className="font-head font-semibold">
-                  {new Date(job.openedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })}, job {job.number}
+                  {new Date(job.openedAt).toLocaleDateString('en-GB', {
+                    day: 'numeric',
+                    month: 'short',
+                    year: 'numeric',
+                  })}
+                  , job {job.number}
                 </span>
                 <span className="block text-sm text-ink2">{job.summary.headline}</span>
               </Link>

@@ -1,0 +1,154 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { EXPECTED_LOGS, PRESSURE_DROP_CASES } from '@white-ember/core/testing';
+
+const root = resolve(import.meta.dirname, '../..');
+const sample = (name: string): string => join(root, 'samples', name);
+
+let folder: string;
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'white-ember-cli-'));
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const call = (...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync(join(root, 'bin/white-ember'), args, { encoding: 'utf8', cwd: folder });
+  return { status, stdout, stderr };
+};
+
+/** Strict JSON alone on stdout: no NaN, no line before or after. */
+function json<T>(...args: string[]): T {
+  const { status, stdout, stderr } = call(...args, '--json');
+  expect(stderr).toBe('');
+  expect(status).toBe(0);
+  return JSON.parse(stdout) as T;
+}
+
+const filterFlags = (c: (typeof PRESSURE_DROP_CASES)[number]): string[] => [
+  ...['--diameter-mm', String(c.diameterMm), '--length-mm', String(c.lengthMm), '--cpsi', String(c.cpsi)],
+  ...['--wall-mm', String(c.wallMm), '--exhaust-kg-per-s', String(c.exhaustKgPerS)],
+  ...['--temperature-c', String(c.temperatureC), '--outlet-pressure-pa', String(c.outletPressurePa)],
+];
+const [firstCase] = PRESSURE_DROP_CASES as [(typeof PRESSURE_DROP_CASES)[number]];
+const gas = filterFlags(firstCase);
+
+describe('pressure-drop and soot-from-pressure', () => {
+  it.each(PRESSURE_DROP_CASES.slice(0, 3).map((c, i) => [i, c] as const))('agree with case %i and with each other', (_i, c) => {
+    const drop = json<Record<string, number>>('pressure-drop', ...filterFlags(c), '--soot-g', String(c.sootG));
+    expect((drop['totalMbar'] ?? 0) / c.expectMbar).toBeCloseTo(1, 4);
+    expect(Object.keys(drop)).toEqual([
+      ...['totalMbar', 'wallMbar', 'cakeMbar', 'channelMbar', 'inertialMbar', 'layerUm', 'flowM3PerH', 'restrictionRatio'],
+    ]);
+    const soot = json<Record<string, number>>('soot-from-pressure', ...filterFlags(c), '--dp-mbar', String(drop['totalMbar']));
+    expect((soot['sootG'] ?? 0) / c.sootG).toBeCloseTo(1, 3);
+    expect(Object.keys(soot)).toEqual(['sootG', 'lowG', 'highG', 'capped']);
+  });
+  it('leave out a ratio that does not exist, rather than print a wrong one', () => {
+    const still = json<Record<string, number>>('pressure-drop', ...gas.map((a) => (a === String(firstCase.exhaustKgPerS) ? '0' : a)));
+    expect(still).not.toHaveProperty('restrictionRatio');
+    expect(still['totalMbar']).toBe(0);
+  });
+  it('print a short table for people', () => {
+    const { stdout } = call('pressure-drop', ...gas, '--soot-g', '5');
+    expect(stdout).toMatch(/pressure drop +3\.\d+ +mbar/);
+    expect(call('soot-from-pressure', ...gas, '--dp-mbar', '900').stdout).toMatch(/capped: more than soot can explain/);
+  });
+});
+
+interface Analysis {
+  readonly channels: { role: string; source: string }[];
+  readonly windows: { kind: string; restrictionRatio?: number }[];
+  readonly findings: { id: string }[];
+}
+
+describe('analyse', () => {
+  it('gives the contract’s fields for a wide log', () => {
+    const analysis = json<Analysis>('analyse', sample('sample2-soot-blocked.csv'), '--displacement-l', '2.2', '--filter', '144x152/200/0.305');
+    expect(Object.keys(analysis)).toEqual(
+      expect.arrayContaining(['format', 'durationS', 'channels', 'unmapped', 'warnings', 'windows', 'findings', 'fit']) as string[],
+    );
+    expect(new Set(analysis.findings.map((f) => f.id))).toEqual(new Set(['dp-high-idle', 'dp-high-hold', 'soot-high']));
+    expect(analysis.windows.find((w) => w.kind === 'hold')?.restrictionRatio).toBeGreaterThan(5);
+    const expected = EXPECTED_LOGS.find((log) => log.file === 'sample2-soot-blocked.csv')?.expectedChannels ?? {};
+    expect(Object.fromEntries(analysis.channels.map((c) => [c.role, c.source]))).toMatchObject(expected);
+  });
+  it('judges by a limits file', () => {
+    const limits = join(folder, 'limits.json');
+    writeFileSync(limits, JSON.stringify({ dpIdleBlockedMbar: 100, dp3000BlockedMbar: { value: 900, source: 'test' } }));
+    const analysis = json<Analysis>('analyse', sample('sample2-soot-blocked.csv'), '--limits', limits);
+    expect(analysis.findings.map((f) => f.id)).toEqual(['soot-high']);
+  });
+  it('writes windows and findings as text', () => {
+    const { stdout } = call('analyse', sample('sample2-soot-blocked.csv'));
+    expect(stdout).toMatch(/^hold +\d+–\d+ s +\d+ +\d+\.\d/m);
+    expect(stdout).toMatch(/^fault: ΔP at idle is 30 mbar; blocked above 20 mbar\.$/m);
+  });
+});
+
+interface Verification {
+  readonly verdict: string;
+  readonly removedPercent: { value: number; low: number; high: number };
+  readonly at: { rpm: number; beforeMbar: number; afterMbar: number }[];
+  readonly missing: string[];
+  readonly reasons: string[];
+}
+
+describe('verify', () => {
+  const blocked = sample('sample2-soot-blocked.csv');
+  const healthy = sample('sample1-healthy.csv');
+  it('proves a cure at equal flow, and names what a job still needs', () => {
+    const { verdict, removedPercent, at, missing, reasons } = json<Verification>('verify', blocked, healthy);
+    expect(verdict).toBe('proved');
+    expect(removedPercent.low).toBeGreaterThan(80);
+    expect(removedPercent.low).toBeLessThanOrEqual(removedPercent.value);
+    expect(at.map((row) => row.rpm)).toEqual(expect.arrayContaining([2500, 3000]) as number[]);
+    expect(missing).toEqual(['A drive after the work', 'No codes after the drive']);
+    expect(reasons[0]).toMatch(/pressure drop went from/);
+  });
+  it('tells worse and nothing to remove', () => {
+    expect(json<Verification>('verify', healthy, blocked).verdict).toBe('worse');
+    const same = json<Verification>('verify', healthy, healthy, '--filter', '154x155/200/0.305');
+    expect(same.verdict).toBe('not-proved');
+    expect(same.reasons.join()).toMatch(/nothing to remove/);
+  });
+});
+
+describe('bad input', () => {
+  const words = (...lines: string[]): string => {
+    const path = join(folder, 'input.txt');
+    writeFileSync(path, lines.join('\n'));
+    return path;
+  };
+  it.each([
+    ['a file that is not there', () => ['analyse', 'nowhere.csv'], /nowhere\.csv: this log does not exist/],
+    ['a folder', () => ['analyse', folder], /is a folder/],
+    ['prose', () => ['analyse', words('The filter', 'is blocked')], /input\.txt: .*not a table/],
+    ['an empty file', () => ['verify', words(''), sample('sample1-healthy.csv')], /is empty/],
+    ['a size that is none', () => ['analyse', sample('sample1-healthy.csv'), '--filter', '144*152'], /--filter must look like/],
+    ['a filter nobody builds', () => ['analyse', sample('sample1-healthy.csv'), '--filter', '9000x152/200/0.3'], /Diameter: 50 to 500 mm/],
+    ['an engine of 400 L', () => ['analyse', sample('sample1-healthy.csv'), '--displacement-l', '400'], /between 0.3 and 30 L/],
+    ['a limit that does not exist', () => ['analyse', sample('sample1-healthy.csv'), '--limits', words('{"dpIdle": 3}')], /"dpIdle" is no limit/],
+    ['limits that are no JSON', () => ['analyse', sample('sample1-healthy.csv'), '--limits', words('{')], /is not JSON/],
+    ['a number that is none', () => ['pressure-drop', ...gas, '--soot-g', 'much'], /--soot-g must be a number \(it is "much"\)/],
+    ['a negative flow', () => ['pressure-drop', ...gas.map((a) => (a === String(firstCase.exhaustKgPerS) ? '-1' : a))], /exhaustKgPerS must lie between 0 and 2 kg\/s/],
+    ['a missing flag', () => ['pressure-drop', '--cpsi', '200'], /required option/],
+    ['an unknown command', () => ['divine'], /unknown command 'divine'/],
+    ['two logs without a steady window', () => ['verify', words('Time (s),RPM (rpm)', ...Array.from({ length: 40 }, (_, i) => `${i},820`)), sample('sample1-healthy.csv')], /no steady idle or hold with a filter pressure/],
+  ])('%s: status 2, one line, nothing on stdout', (_name, args, message) => {
+    const { status, stdout, stderr } = call(...args(), '--json');
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toMatch(message);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+  });
+  it('explains each command', () => {
+    for (const command of ['analyse', 'verify', 'pressure-drop', 'soot-from-pressure']) {
+      const { status, stdout } = call(command, '--help');
+      expect(status).toBe(0);
+      expect(stdout).toContain('Usage: white-ember');
+    }
+  });
+});

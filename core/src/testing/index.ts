@@ -1,0 +1,3 @@
+export { EXPECTED_LOGS, PRESSURE_DROP_CASES, sampleBytes, type ExpectedLog } from './samples.ts';
+export { DISPLACEMENT_L, FILTER, madeReading, madeSample, seededNoise, type Truth } from './madeReadings.ts';
+export { madeEntry, madeId, note } from './madeEntries.ts';

@@ -1,0 +1,143 @@
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { LimitsProfile, Log, Vehicle } from '@white-ember/core/contract';
+import { sampleBytes } from '@white-ember/core/testing';
+import { entry, makeWorkshop, PASSWORD, startTestApp, type TestApp, type TestWorkshop } from '../testing/testApp.ts';
+import type { Answer, TestClient } from '../testing/TestClient.ts';
+import type { Access } from './route.ts';
+import { ALL_ROUTES } from './routes.ts';
+
+let app: TestApp;
+let mine: TestWorkshop;
+let theirs: TestWorkshop;
+let logId: string;
+const LOG = sampleBytes('sample1-healthy.csv');
+
+beforeAll(async () => {
+  app = await startTestApp();
+  mine = await makeWorkshop(app, 'Reedmere');
+  theirs = await makeWorkshop(app, 'Otherford');
+  const log = await mine.technician.upload<Log>(`/api/jobs/${mine.ids.job}/logs`, { name: 'a.csv', bytes: LOG });
+  logId = log.body.id;
+});
+afterAll(() => app.close());
+
+const vehicleBody = (): object => ({ plate: 'AB 1', model: 'Tarn', family: 'Tarn 2.0', fitted: ['engine'] });
+
+/**
+ * How each route is called rightly, on the workshop “Reedmere”. A route that is missing here fails the test: a new one
+ * must say who may call it and be tried by everybody.
+ */
+const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
+  'get /api/health': (c) => c.get('/api/health'),
+  'get /api/openapi.json': (c) => c.get('/api/openapi.json'),
+  'get /api/session': (c) => c.get('/api/session'),
+  'post /api/session': (c) => c.post('/api/session', { signInName: 'otherford-viewer', password: PASSWORD }),
+  'post /api/session/demo': (c) => c.post('/api/session/demo', { signInName: 'tobin' }),
+  'delete /api/session': (c) => c.delete('/api/session'),
+  'post /api/first-run': (c) =>
+    c.post('/api/first-run', {
+      workshopId: uuidv7(),
+      memberId: uuidv7(),
+      workshopName: 'X',
+      name: 'X',
+      signInName: uuidv7(),
+      password: PASSWORD,
+    }),
+  'get /api/members': (c) => c.get('/api/members'),
+  'post /api/members': (c) =>
+    c.post('/api/members', { id: uuidv7(), name: 'N', signInName: uuidv7(), password: PASSWORD, role: 'viewer' }),
+  'get /api/customers': (c) => c.get('/api/customers'),
+  'post /api/customers': (c) => c.post('/api/customers', { id: uuidv7(), name: 'C' }),
+  'get /api/filters': (c) => c.get('/api/filters'),
+  'post /api/filters': (c) =>
+    c.post('/api/filters', {
+      id: uuidv7(),
+      name: 'F',
+      diameterMm: 150,
+      lengthMm: 150,
+      cpsi: 200,
+      wallMm: 0.3,
+      material: 'unknown',
+      basis: 'assumed',
+    }),
+  'get /api/vehicles': (c) => c.get('/api/vehicles'),
+  'get /api/vehicles/:id': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}`),
+  'post /api/vehicles': (c) => c.post('/api/vehicles', { id: uuidv7(), ...vehicleBody() }),
+  'put /api/vehicles/:id': async (c) => {
+    const { body } = await mine.viewer.get<Vehicle>(`/api/vehicles/${mine.ids.vehicle}`);
+    return c.put(`/api/vehicles/${mine.ids.vehicle}`, { ...vehicleBody(), plate: body.plate, revision: body.revision });
+  },
+  'get /api/limits': (c) => c.get('/api/limits'),
+  'post /api/limits': (c) => c.post<LimitsProfile>('/api/limits', { id: uuidv7(), family: 'Harrow', overrides: {} }),
+  'get /api/jobs': (c) => c.get('/api/jobs?show=all'),
+  'post /api/jobs': (c) =>
+    c.post('/api/jobs', { id: uuidv7(), vehicleId: mine.ids.vehicle, openedAt: new Date().toISOString() }),
+  'get /api/jobs/:id': (c) => c.get(`/api/jobs/${mine.ids.job}`),
+  'post /api/jobs/:id/entries': (c) => c.post(`/api/jobs/${mine.ids.job}/entries`, entry({ kind: 'note', text: 'n' })),
+  'post /api/jobs/:id/logs': (c) => c.upload(`/api/jobs/${mine.ids.job}/logs`, { name: 'b.csv', bytes: LOG }),
+  'get /api/logs/:id/raw': (c) => c.get(`/api/logs/${logId}/raw`),
+};
+
+const RANK: Record<Access | 'nobody', number> = { nobody: -1, public: -1, viewer: 0, technician: 1, lead: 2 };
+/** Public addresses that have a reason of their own to refuse: no demo here, and people are there already. */
+const REFUSED_FOR_ITS_OWN_REASON = new Set(['post /api/session/demo', 'post /api/first-run']);
+
+const routes = ALL_ROUTES.map((route) => [`${route.method} ${route.path}`, route.access] as const);
+
+describe.each(routes)('%s (%s)', (name, access) => {
+  it('is tried here', () => {
+    expect(Object.keys(CALLS)).toContain(name);
+  });
+
+  it.each(['nobody', 'viewer', 'technician', 'lead'] as const)('for %s', async (role) => {
+    const client = app.client();
+    await client.get('/api/session');
+    if (role !== 'nobody') await client.signIn(`reedmere-${role}`, PASSWORD);
+    const { status } = await (CALLS[name] as (c: TestClient) => Promise<Answer>)(client);
+    if (RANK[role] >= RANK[access] && !REFUSED_FOR_ITS_OWN_REASON.has(name)) expect(status).toBeLessThan(300);
+    else if (role === 'nobody' && access !== 'public') expect(status).toBe(401);
+    else expect([403, 409]).toContain(status);
+  });
+
+  it('shows and changes nothing of another workshop', async () => {
+    const client = app.client();
+    await client.signIn('otherford-lead', PASSWORD);
+    const before = await everythingOf(mine);
+    const { status, body } = await (CALLS[name] as (c: TestClient) => Promise<Answer>)(client);
+    if (name.includes(':id')) expect(status).toBe(404);
+    expect(JSON.stringify(body ?? '')).not.toMatch(/Reedmere|REEDMERE/);
+    expect(await everythingOf(mine)).toBe(before);
+  });
+});
+
+/** All that the first workshop can see of itself, as one text. */
+async function everythingOf({ lead, ids }: TestWorkshop): Promise<string> {
+  const paths = ['/api/members', '/api/customers', '/api/filters', '/api/vehicles', '/api/limits', '/api/jobs?show=all', `/api/jobs/${ids.job}`];
+  return JSON.stringify(await Promise.all(paths.map(async (path) => (await lead.get(path)).body)));
+}
+
+it('keeps references inside a workshop: no vehicle, filter or customer of another', async () => {
+  const job = await theirs.technician.post('/api/jobs', { id: uuidv7(), vehicleId: mine.ids.vehicle, openedAt: new Date().toISOString() });
+  expect(job.status).toBe(400);
+  for (const foreign of [{ filterModelId: mine.ids.filter }, { customerId: mine.ids.customer }]) {
+    const vehicle = await theirs.technician.post('/api/vehicles', { id: uuidv7(), ...vehicleBody(), ...foreign });
+    expect(vehicle.status).toBe(400);
+  }
+});
+
+it('answers an unknown address and a wrong method with a problem, not a page', async () => {
+  const unknown = await mine.lead.get('/api/nothing');
+  expect(unknown.status).toBe(404);
+  expect(unknown.headers.get('content-type')).toMatch(/problem\+json/);
+  expect((await mine.lead.put('/api/jobs', {})).status).toBe(404);
+});
+
+it('describes every route in the OpenAPI document, with its role', async () => {
+  const { body } = await app.client().get<{ openapi: string; paths: Record<string, Record<string, { 'x-access': string }>> }>('/api/openapi.json');
+  expect(body.openapi).toBe('3.1.0');
+  for (const route of ALL_ROUTES) {
+    const path = route.path.replace(/:(\w+)/g, '{$1}');
+    expect(body.paths[path]?.[route.method]?.['x-access'], `${route.method} ${route.path}`).toBe(route.access);
+  }
+});

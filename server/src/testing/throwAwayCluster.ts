@@ -1,0 +1,28 @@
+import { rmSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import type { TestProject } from 'vitest/node';
+import { openCluster } from '../launch/cluster.ts';
+import { defaultDataFolder } from '../launch/dataFolder.ts';
+
+declare module 'vitest' {
+  interface ProvidedContext {
+    /** Address of the throw-away cluster, with `DATABASE` in the place of a database's name. */
+    clusterUrl: string;
+    /** A folder in which tests may make data folders that the database's user can reach. */
+    scratchFolder: string;
+  }
+}
+
+const root = resolve(import.meta.dirname, '../../..');
+
+/** A real PostgreSQL of its own for the tests, never the user's data; gone when they are over. */
+export default async function throwAwayCluster(project: TestProject): Promise<() => Promise<void>> {
+  const folder = join(dirname(defaultDataFolder(root)), `test-${process.pid}`);
+  const cluster = await openCluster(join(folder, 'shared'));
+  project.provide('clusterUrl', cluster.url('DATABASE'));
+  project.provide('scratchFolder', folder);
+  return async () => {
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  };
+}
