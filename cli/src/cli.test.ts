@@ -15,7 +15,10 @@ beforeAll(() => {
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const call = (...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(join(root, 'bin/white-ember'), args, { encoding: 'utf8', cwd: folder });
+  const { status, stdout, stderr } = spawnSync(join(root, 'bin/white-ember'), args, {
+    encoding: 'utf8',
+    cwd: folder,
+  });
   return { status, stdout, stderr };
 };
 
@@ -36,25 +39,52 @@ const [firstCase] = PRESSURE_DROP_CASES as [(typeof PRESSURE_DROP_CASES)[number]
 const gas = filterFlags(firstCase);
 
 describe('pressure-drop and soot-from-pressure', () => {
-  it.each(PRESSURE_DROP_CASES.slice(0, 3).map((c, i) => [i, c] as const))('agree with case %i and with each other', (_i, c) => {
-    const drop = json<Record<string, number>>('pressure-drop', ...filterFlags(c), '--soot-g', String(c.sootG));
-    expect((drop['totalMbar'] ?? 0) / c.expectMbar).toBeCloseTo(1, 4);
-    expect(Object.keys(drop)).toEqual([
-      ...['totalMbar', 'wallMbar', 'cakeMbar', 'channelMbar', 'inertialMbar', 'layerUm', 'flowM3PerH', 'restrictionRatio'],
-    ]);
-    const soot = json<Record<string, number>>('soot-from-pressure', ...filterFlags(c), '--dp-mbar', String(drop['totalMbar']));
-    expect((soot['sootG'] ?? 0) / c.sootG).toBeCloseTo(1, 3);
-    expect(Object.keys(soot)).toEqual(['sootG', 'lowG', 'highG', 'capped']);
-  });
+  it.each(PRESSURE_DROP_CASES.slice(0, 3).map((c, i) => [i, c] as const))(
+    'agree with case %i and with each other',
+    (_i, c) => {
+      const drop = json<Record<string, number>>(
+        'pressure-drop',
+        ...filterFlags(c),
+        '--soot-g',
+        String(c.sootG),
+      );
+      expect((drop['totalMbar'] ?? 0) / c.expectMbar).toBeCloseTo(1, 4);
+      expect(Object.keys(drop)).toEqual([
+        ...[
+          'totalMbar',
+          'wallMbar',
+          'cakeMbar',
+          'channelMbar',
+          'inertialMbar',
+          'layerUm',
+          'flowM3PerH',
+          'restrictionRatio',
+        ],
+      ]);
+      const soot = json<Record<string, number>>(
+        'soot-from-pressure',
+        ...filterFlags(c),
+        '--dp-mbar',
+        String(drop['totalMbar']),
+      );
+      expect((soot['sootG'] ?? 0) / c.sootG).toBeCloseTo(1, 3);
+      expect(Object.keys(soot)).toEqual(['sootG', 'lowG', 'highG', 'capped']);
+    },
+  );
   it('leave out a ratio that does not exist, rather than print a wrong one', () => {
-    const still = json<Record<string, number>>('pressure-drop', ...gas.map((a) => (a === String(firstCase.exhaustKgPerS) ? '0' : a)));
+    const still = json<Record<string, number>>(
+      'pressure-drop',
+      ...gas.map((a) => (a === String(firstCase.exhaustKgPerS) ? '0' : a)),
+    );
     expect(still).not.toHaveProperty('restrictionRatio');
     expect(still['totalMbar']).toBe(0);
   });
   it('print a short table for people', () => {
     const { stdout } = call('pressure-drop', ...gas, '--soot-g', '5');
     expect(stdout).toMatch(/pressure drop +3\.\d+ +mbar/);
-    expect(call('soot-from-pressure', ...gas, '--dp-mbar', '900').stdout).toMatch(/capped: more than soot can explain/);
+    expect(call('soot-from-pressure', ...gas, '--dp-mbar', '900').stdout).toMatch(
+      /capped: more than soot can explain/,
+    );
   });
 });
 
@@ -66,18 +96,40 @@ interface Analysis {
 
 describe('analyse', () => {
   it('gives the contract’s fields for a wide log', () => {
-    const analysis = json<Analysis>('analyse', sample('sample2-soot-blocked.csv'), '--displacement-l', '2.2', '--filter', '144x152/200/0.305');
-    expect(Object.keys(analysis)).toEqual(
-      expect.arrayContaining(['format', 'durationS', 'channels', 'unmapped', 'warnings', 'windows', 'findings', 'fit']) as string[],
+    const analysis = json<Analysis>(
+      'analyse',
+      sample('sample2-soot-blocked.csv'),
+      '--displacement-l',
+      '2.2',
+      '--filter',
+      '144x152/200/0.305',
     );
-    expect(new Set(analysis.findings.map((f) => f.id))).toEqual(new Set(['dp-high-idle', 'dp-high-hold', 'soot-high']));
+    expect(Object.keys(analysis)).toEqual(
+      expect.arrayContaining([
+        'format',
+        'durationS',
+        'channels',
+        'unmapped',
+        'warnings',
+        'windows',
+        'findings',
+        'fit',
+      ]) as string[],
+    );
+    expect(new Set(analysis.findings.map((f) => f.id))).toEqual(
+      new Set(['dp-high-idle', 'dp-high-hold', 'soot-high']),
+    );
     expect(analysis.windows.find((w) => w.kind === 'hold')?.restrictionRatio).toBeGreaterThan(5);
-    const expected = EXPECTED_LOGS.find((log) => log.file === 'sample2-soot-blocked.csv')?.expectedChannels ?? {};
+    const expected =
+      EXPECTED_LOGS.find((log) => log.file === 'sample2-soot-blocked.csv')?.expectedChannels ?? {};
     expect(Object.fromEntries(analysis.channels.map((c) => [c.role, c.source]))).toMatchObject(expected);
   });
   it('judges by a limits file', () => {
     const limits = join(folder, 'limits.json');
-    writeFileSync(limits, JSON.stringify({ dpIdleBlockedMbar: 100, dp3000BlockedMbar: { value: 900, source: 'test' } }));
+    writeFileSync(
+      limits,
+      JSON.stringify({ dpIdleBlockedMbar: 100, dp3000BlockedMbar: { value: 900, source: 'test' } }),
+    );
     const analysis = json<Analysis>('analyse', sample('sample2-soot-blocked.csv'), '--limits', limits);
     expect(analysis.findings.map((f) => f.id)).toEqual(['soot-high']);
   });
@@ -127,16 +179,52 @@ describe('bad input', () => {
     ['a folder', () => ['analyse', folder], /is a folder/],
     ['prose', () => ['analyse', words('The filter', 'is blocked')], /input\.txt: .*not a table/],
     ['an empty file', () => ['verify', words(''), sample('sample1-healthy.csv')], /is empty/],
-    ['a size that is none', () => ['analyse', sample('sample1-healthy.csv'), '--filter', '144*152'], /--filter must look like/],
-    ['a filter nobody builds', () => ['analyse', sample('sample1-healthy.csv'), '--filter', '9000x152/200/0.3'], /Diameter: 50 to 500 mm/],
-    ['an engine of 400 L', () => ['analyse', sample('sample1-healthy.csv'), '--displacement-l', '400'], /between 0.3 and 30 L/],
-    ['a limit that does not exist', () => ['analyse', sample('sample1-healthy.csv'), '--limits', words('{"dpIdle": 3}')], /"dpIdle" is no limit/],
-    ['limits that are no JSON', () => ['analyse', sample('sample1-healthy.csv'), '--limits', words('{')], /is not JSON/],
-    ['a number that is none', () => ['pressure-drop', ...gas, '--soot-g', 'much'], /--soot-g must be a number \(it is "much"\)/],
-    ['a negative flow', () => ['pressure-drop', ...gas.map((a) => (a === String(firstCase.exhaustKgPerS) ? '-1' : a))], /exhaustKgPerS must lie between 0 and 2 kg\/s/],
+    [
+      'a size that is none',
+      () => ['analyse', sample('sample1-healthy.csv'), '--filter', '144*152'],
+      /--filter must look like/,
+    ],
+    [
+      'a filter nobody builds',
+      () => ['analyse', sample('sample1-healthy.csv'), '--filter', '9000x152/200/0.3'],
+      /Diameter: 50 to 500 mm/,
+    ],
+    [
+      'an engine of 400 L',
+      () => ['analyse', sample('sample1-healthy.csv'), '--displacement-l', '400'],
+      /between 0.3 and 30 L/,
+    ],
+    [
+      'a limit that does not exist',
+      () => ['analyse', sample('sample1-healthy.csv'), '--limits', words('{"dpIdle": 3}')],
+      /"dpIdle" is no limit/,
+    ],
+    [
+      'limits that are no JSON',
+      () => ['analyse', sample('sample1-healthy.csv'), '--limits', words('{')],
+      /is not JSON/,
+    ],
+    [
+      'a number that is none',
+      () => ['pressure-drop', ...gas, '--soot-g', 'much'],
+      /--soot-g must be a number \(it is "much"\)/,
+    ],
+    [
+      'a negative flow',
+      () => ['pressure-drop', ...gas.map((a) => (a === String(firstCase.exhaustKgPerS) ? '-1' : a))],
+      /exhaustKgPerS must lie between 0 and 2 kg\/s/,
+    ],
     ['a missing flag', () => ['pressure-drop', '--cpsi', '200'], /required option/],
     ['an unknown command', () => ['divine'], /unknown command 'divine'/],
-    ['two logs without a steady window', () => ['verify', words('Time (s),RPM (rpm)', ...Array.from({ length: 40 }, (_, i) => `${i},820`)), sample('sample1-healthy.csv')], /no steady idle or hold with a filter pressure/],
+    [
+      'two logs without a steady window',
+      () => [
+        'verify',
+        words('Time (s),RPM (rpm)', ...Array.from({ length: 40 }, (_, i) => `${i},820`)),
+        sample('sample1-healthy.csv'),
+      ],
+      /no steady idle or hold with a filter pressure/,
+    ],
   ])('%s: status 2, one line, nothing on stdout', (_name, args, message) => {
     const { status, stdout, stderr } = call(...args(), '--json');
     expect(status).toBe(2);

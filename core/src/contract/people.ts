@@ -50,6 +50,8 @@ export const sessionSchema = z.object({
   firstRun: z.boolean(),
   member: memberSchema.optional(),
   workshop: z.object({ id: idSchema, name: z.string() }).optional(),
+  /** Largest file that this installation takes. */
+  maxUploadBytes: z.number().int(),
   /** Demo sign-ins, only on an installation that holds the demo workshop. */
   demo: z.array(z.object({ name: z.string(), role: roleSchema, signInName: z.string() })).optional(),
 });

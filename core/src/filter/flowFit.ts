@@ -139,6 +139,30 @@ export interface FlowCondition {
 }
 
 /**
+ * μQ at outlet pressure, Pa·m³: one number for how hard a filter is driven, at any temperature. Readings of different
+ * temperatures are set side by side on this axis, since nearly all of ΔP goes with it.
+ * Worked value: 0.05 kg/s, 200 °C, 1 atm → 1.73e-6.
+ */
+export function flowDrive({ exhaustKgPerS, temperatureC, outletPressurePa }: FlowCondition): number {
+  const temperatureK = kelvin(temperatureC);
+  return (gasViscosityPaS(temperatureK) * exhaustKgPerS * AIR_GAS_CONSTANT * temperatureK) / outletPressurePa;
+}
+
+/** The mass flow that drives a filter equally hard at another temperature and outlet pressure; undoes `flowDrive`. */
+export function conditionWithDrive(
+  drive: number,
+  temperatureC: number,
+  outletPressurePa: number,
+): FlowCondition {
+  const perKg = flowDrive({ exhaustKgPerS: 1, temperatureC, outletPressurePa });
+  return { exhaustKgPerS: drive / perKg, temperatureC, outletPressurePa };
+}
+
+/** Volume flow at outlet pressure, m³/h. */
+export const outletFlowM3PerH = ({ exhaustKgPerS, temperatureC, outletPressurePa }: FlowCondition): number =>
+  (3600 * exhaustKgPerS * AIR_GAS_CONSTANT * kelvin(temperatureC)) / outletPressurePa;
+
+/**
  * ΔP that a fitted filter shows at a mass flow, temperature and outlet pressure, with its standard deviation from the
  * fit, mbar. As in {@link pressureDrop} the mean pressure makes a quadratic, solved without cancellation.
  */

@@ -24,4 +24,13 @@ export {
 } from './sootFromPressure.ts';
 export { restrictionRatio, type Restriction } from './restriction.ts';
 export { exhaustMassGPerS, filterFlow, speedDensityGPerS, type FilterFlow } from './exhaustFlow.ts';
-export { fitFlow, pressureFromFit, type FlowCondition, type FlowFit, type FlowPoint } from './flowFit.ts';
+export {
+  conditionWithDrive,
+  fitFlow,
+  flowDrive,
+  outletFlowM3PerH,
+  pressureFromFit,
+  type FlowCondition,
+  type FlowFit,
+  type FlowPoint,
+} from './flowFit.ts';

@@ -10,6 +10,7 @@ import {
   type WorkType,
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
+import type { Unit } from '../quantities/index.ts';
 import {
   compareReadings,
   judgeProof,
@@ -25,6 +26,8 @@ export interface JobFacts {
   readonly limits: Limits;
   readonly displacementL?: number;
   readonly geometry?: FilterGeometry;
+  /** Unit in which sentences state pressures; mbar unless a person chose another. */
+  readonly pressureUnit?: Unit;
 }
 
 export interface Dwell {
@@ -248,7 +251,8 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     ...(facts.geometry === undefined ? {} : { geometry: facts.geometry }),
   };
   const comparison = before && after ? compareReadings(before.body, after.body, context) : undefined;
-  const proof = comparison && after ? judgeProof(comparison, after.body, facts.limits) : undefined;
+  const proof =
+    comparison && after ? judgeProof(comparison, after.body, facts.limits, facts.pressureUnit) : undefined;
   const evidence = evidenceOf(entries, readings, proof);
   const complete = evidence.every((item) => item.state === 'shown');
   const verdict: JobVerdict = !proof

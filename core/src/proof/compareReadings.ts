@@ -1,5 +1,8 @@
 import {
+  conditionWithDrive,
   fitFlow,
+  flowDrive,
+  outletFlowM3PerH,
   pressureFromFit,
   restrictionRatio,
   sootFromPressure,
@@ -10,7 +13,7 @@ import {
 } from '../filter/index.ts';
 import type { ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { AIR_GAS_CONSTANT, gasViscosityPaS, kelvin, mean, studentT90 } from '../quantities/index.ts';
+import { mean, studentT90 } from '../quantities/index.ts';
 import type { FlowContext } from '../readings/index.ts';
 import { judgeReading, type JudgedReading, type JudgedSample } from './readingPoints.ts';
 
@@ -67,36 +70,14 @@ const REACH = 1.15;
 /** With one and the same kind of flow figure most of its error is shared by before and after; this part is not. */
 const UNSHARED_FLOW_DOUBT = 0.03;
 
-/** μQ at outlet pressure: one number for "how hard the filter is driven", at any temperature. */
-const drive = (flow: FlowCondition): number => {
-  const temperatureK = kelvin(flow.temperatureC);
-  return (
-    (gasViscosityPaS(temperatureK) * flow.exhaustKgPerS * AIR_GAS_CONSTANT * temperatureK) /
-    flow.outletPressurePa
-  );
-};
-
 const strongest = (reading: JudgedReading): JudgedSample | undefined =>
-  [...reading.samples].sort((a, b) => drive(b.flow) - drive(a.flow))[0];
+  [...reading.samples].sort((a, b) => flowDrive(b.flow) - flowDrive(a.flow))[0];
 
 /** Whether a flow lies within what a reading covers; a fit through one flow reaches only near that flow. */
 function covers(reading: JudgedReading, at: number): boolean {
-  const drives = reading.samples.map((sample) => drive(sample.flow));
+  const drives = reading.samples.map((sample) => flowDrive(sample.flow));
   return drives.length > 0 && at <= Math.max(...drives) * REACH && at >= Math.min(...drives) / REACH;
 }
-
-function conditionFor(at: number, temperatureC: number, outletPressurePa: number): FlowCondition {
-  const temperatureK = kelvin(temperatureC);
-  return {
-    exhaustKgPerS:
-      (at * outletPressurePa) / (gasViscosityPaS(temperatureK) * AIR_GAS_CONSTANT * temperatureK),
-    temperatureC,
-    outletPressurePa,
-  };
-}
-
-const volumeM3PerH = ({ exhaustKgPerS, temperatureC, outletPressurePa }: FlowCondition): number =>
-  (3600 * exhaustKgPerS * AIR_GAS_CONSTANT * kelvin(temperatureC)) / outletPressurePa;
 
 interface Side {
   readonly reading: JudgedReading;
@@ -202,8 +183,8 @@ function rowFor(step: Step, before: Side, after: Side, context: ProofContext): C
     mean(of.map(pick));
   const temperatureC = average((s) => s.flow.temperatureC, all) ?? 0;
   const outletPa = average((s) => s.flow.outletPressurePa, all) ?? 101_325;
-  const driven = average((s) => drive(s.flow), all) ?? 0;
-  const condition = conditionFor(driven, temperatureC, outletPa);
+  const driven = average((s) => flowDrive(s.flow), all) ?? 0;
+  const condition = conditionWithDrive(driven, temperatureC, outletPa);
   const stated = (side: Side): number | undefined =>
     covers(side.reading, driven) ? at(side, condition).dpMbar : undefined;
   const beforeMbar = stated(before);
@@ -226,7 +207,7 @@ function rowFor(step: Step, before: Side, after: Side, context: ProofContext): C
   return {
     label: step.label,
     rpm: step.rpm ?? average((s) => s.rpm, all) ?? 0,
-    flowM3PerH: volumeM3PerH(condition),
+    flowM3PerH: outletFlowM3PerH(condition),
     ...known,
   };
 }
@@ -267,7 +248,7 @@ export function compareReadings(before: ReadingBody, after: ReadingBody, context
     .filter((row) => row !== undefined)
     .sort((a, b) => a.flowM3PerH - b.flowM3PerH);
 
-  const driven = Math.min(drive(strongBefore.flow), drive(strongAfter.flow));
+  const driven = Math.min(flowDrive(strongBefore.flow), flowDrive(strongAfter.flow));
   if (!covers(judgedBefore, driven) || !covers(judgedAfter, driven)) {
     return {
       ...base,
@@ -277,7 +258,7 @@ export function compareReadings(before: ReadingBody, after: ReadingBody, context
       ],
     };
   }
-  const condition = conditionFor(
+  const condition = conditionWithDrive(
     driven,
     (strongBefore.flow.temperatureC + strongAfter.flow.temperatureC) / 2,
     (strongBefore.flow.outletPressurePa + strongAfter.flow.outletPressurePa) / 2,
@@ -290,7 +271,7 @@ export function compareReadings(before: ReadingBody, after: ReadingBody, context
     obstacles: [],
     equalFlow: {
       ...condition,
-      flowM3PerH: volumeM3PerH(condition),
+      flowM3PerH: outletFlowM3PerH(condition),
       beforeMbar: at(sides[0], condition).dpMbar,
       afterMbar: at(sides[1], condition).dpMbar,
     },

@@ -1,11 +1,15 @@
 import {
+  conditionWithDrive,
   filterVolumeL,
+  outletFlowM3PerH,
   pressureDrop,
   pressureFromFit,
   type FilterGeometry,
+  type FlowCondition,
   type FlowFit,
 } from '../filter/index.ts';
-import { AIR_GAS_CONSTANT, kelvin } from '../quantities/index.ts';
+import { STANDARD_PRESSURE_PA } from '../quantities/index.ts';
+import type { CloudPoint } from './readingPoints.ts';
 
 export interface CurvePoint {
   readonly flowM3PerH: number;
@@ -18,13 +22,30 @@ export interface FlowCurve {
 }
 
 const STEPS = 24;
-const OUTLET_PA = 101_325;
 
-const massFlow = (flowM3PerH: number, temperatureC: number): number =>
-  ((flowM3PerH / 3600) * OUTLET_PA) / (AIR_GAS_CONSTANT * kelvin(temperatureC));
+/** The gas at a flow on the chart's axis: one temperature, standard pressure behind the filter. */
+function conditionAt(flowM3PerH: number, temperatureC: number): FlowCondition {
+  const perKg = outletFlowM3PerH({ exhaustKgPerS: 1, temperatureC, outletPressurePa: STANDARD_PRESSURE_PA });
+  return { exhaustKgPerS: flowM3PerH / perKg, temperatureC, outletPressurePa: STANDARD_PRESSURE_PA };
+}
 
-const flowsUpTo = (maxFlowM3PerH: number): number[] =>
-  Array.from({ length: STEPS + 1 }, (_, i) => (maxFlowM3PerH * i) / STEPS);
+const conditionsUpTo = (
+  maxFlowM3PerH: number,
+  temperatureC: number,
+): { flowM3PerH: number; gas: FlowCondition }[] =>
+  Array.from({ length: STEPS + 1 }, (_, i) => (maxFlowM3PerH * i) / STEPS).map((flowM3PerH) => ({
+    flowM3PerH,
+    gas: conditionAt(flowM3PerH, temperatureC),
+  }));
+
+/**
+ * A measured point on the chart's axis: the flow that would drive the filter equally hard at the chart's temperature.
+ * Without this, a cloud that was read while the filter warmed up would lean away from its own curve.
+ */
+export const onFlowAxis = ({ drive, dpMbar }: CloudPoint, temperatureC: number): CurvePoint => ({
+  flowM3PerH: outletFlowM3PerH(conditionWithDrive(drive, temperatureC, STANDARD_PRESSURE_PA)),
+  dpMbar,
+});
 
 /**
  * ΔP over flow for one filter at one temperature, clean and at round soot loads per litre: the ground of the chart.
@@ -39,8 +60,7 @@ export function filterCurves(
   const volumeL = filterVolumeL(geometry);
   return loadsGPerL.flatMap((load) => {
     const points: CurvePoint[] = [];
-    for (const flowM3PerH of flowsUpTo(maxFlowM3PerH)) {
-      const gas = { exhaustKgPerS: massFlow(flowM3PerH, temperatureC), temperatureC };
+    for (const { flowM3PerH, gas } of conditionsUpTo(maxFlowM3PerH, temperatureC)) {
       const drop = pressureDrop(geometry, { sootG: load * volumeL, ashG: 0 }, gas);
       if (!drop.ok) return [];
       points.push({ flowM3PerH, dpMbar: drop.value.totalMbar });
@@ -50,21 +70,15 @@ export function filterCurves(
 }
 
 /** The fitted curve of a reading over the same axis. */
-export function fittedCurve(
+export const fittedCurve = (
   fit: FlowFit,
   label: string,
   temperatureC: number,
   maxFlowM3PerH: number,
-): FlowCurve {
-  return {
-    label,
-    points: flowsUpTo(maxFlowM3PerH).map((flowM3PerH) => ({
-      flowM3PerH,
-      dpMbar: pressureFromFit(fit, {
-        exhaustKgPerS: massFlow(flowM3PerH, temperatureC),
-        temperatureC,
-        outletPressurePa: OUTLET_PA,
-      }).dpMbar,
-    })),
-  };
-}
+): FlowCurve => ({
+  label,
+  points: conditionsUpTo(maxFlowM3PerH, temperatureC).map(({ flowM3PerH, gas }) => ({
+    flowM3PerH,
+    dpMbar: pressureFromFit(fit, gas).dpMbar,
+  })),
+});

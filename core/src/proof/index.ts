@@ -8,4 +8,4 @@ export {
   type ProofContext,
 } from './compareReadings.ts';
 export { VERDICTS, figure, judgeProof, type Judgement, type Proof, type Verdict } from './verdict.ts';
-export { filterCurves, fittedCurve, type CurvePoint, type FlowCurve } from './flowCurves.ts';
+export { filterCurves, fittedCurve, onFlowAxis, type CurvePoint, type FlowCurve } from './flowCurves.ts';

@@ -1,4 +1,4 @@
-import type { FlowPoint } from '../filter/index.ts';
+import { flowDrive, type FlowPoint } from '../filter/index.ts';
 import type { ReadingBody, SteadySample } from '../ledger/index.ts';
 import { steadyFlow, type FlowContext, type SteadyFlow } from '../readings/index.ts';
 import { describeFailure, mean } from '../quantities/index.ts';
@@ -15,7 +15,8 @@ export interface JudgedSample {
 }
 
 export interface CloudPoint {
-  readonly flowM3PerH: number;
+  /** How hard the filter was driven, Pa·m³ (see `flowDrive`): places points of any temperature on one axis. */
+  readonly drive: number;
   readonly dpMbar: number;
 }
 
@@ -116,7 +117,7 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
         dpMbar,
         sdMbar: pointSd(sample, dpMbar, context),
       });
-      cloud.push({ flowM3PerH: blockFlow.value.flowM3PerH, dpMbar });
+      cloud.push({ drive: flowDrive(blockFlow.value), dpMbar });
     }
   }
   if (!zero.zeroRead) {

@@ -1,6 +1,7 @@
 import type { ReadingBody } from '../ledger/index.ts';
 import { LIMIT_DEFINITIONS, type LimitId, type Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
+import { pressureText, withoutMinusZero, type Unit } from '../quantities/index.ts';
 import type { Comparison } from './compareReadings.ts';
 
 export const VERDICTS = ['proved', 'better', 'not-proved', 'worse'] as const;
@@ -27,7 +28,6 @@ export interface Proof {
   readonly judgements: readonly Judgement[];
 }
 
-const mbar = (value: number): string => `${value.toFixed(value < 10 ? 1 : 0)} mbar`;
 const percent = (value: number): string => `${Math.round(value)} %`;
 
 function judged(
@@ -81,7 +81,12 @@ function beforeWasGood(comparison: Comparison, limits: Limits): boolean {
 }
 
 /** Reasons why the after reading cannot carry a verdict, whatever its figures: a lying sensor looks like a cure. */
-function unbelievable(comparison: Comparison, after: ReadingBody, limits: Limits): string[] {
+function unbelievable(
+  comparison: Comparison,
+  after: ReadingBody,
+  limits: Limits,
+  pressureUnit: Unit,
+): string[] {
   const missing: string[] = [];
   const found =
     after.origin.type === 'log' ? after.origin.findings.filter((id) => SENSOR_UNPROVEN.has(id)) : [];
@@ -102,7 +107,7 @@ function unbelievable(comparison: Comparison, after: ReadingBody, limits: Limits
     equalFlow.afterMbar < limits.dpLowForFlowMbar
   ) {
     missing.push(
-      `A reading that can be believed: ${mbar(equalFlow.afterMbar)} at ${Math.round(equalFlow.flowM3PerH)} m³/h is under ${mbar(limits.dpLowForFlowMbar)}. Check sensor and hoses.`,
+      `A reading that can be believed: ${pressureText(equalFlow.afterMbar, pressureUnit)} at ${Math.round(equalFlow.flowM3PerH)} m³/h is under ${pressureText(limits.dpLowForFlowMbar, pressureUnit)}. Check sensor and hoses.`,
     );
   }
   return missing;
@@ -114,7 +119,12 @@ function unbelievable(comparison: Comparison, after: ReadingBody, limits: Limits
  * *worse* when it surely rose; otherwise *not proved*, with what is missing. What a job needs beyond (drive, re-scan)
  * is added where the job is derived.
  */
-export function judgeProof(comparison: Comparison, after: ReadingBody, limits: Limits): Proof {
+export function judgeProof(
+  comparison: Comparison,
+  after: ReadingBody,
+  limits: Limits,
+  pressureUnit: Unit = 'mbar',
+): Proof {
   const { removedPercent, equalFlow } = comparison;
   if (!removedPercent || !equalFlow) {
     return {
@@ -129,12 +139,12 @@ export function judgeProof(comparison: Comparison, after: ReadingBody, limits: L
     };
   }
   const flow = `${Math.round(equalFlow.flowM3PerH)} m³/h`;
-  const fall = `At ${flow} the pressure drop went from ${mbar(equalFlow.beforeMbar)} to ${mbar(equalFlow.afterMbar)}: ${percent(removedPercent.value)} removed, ${percent(removedPercent.low)} to ${percent(removedPercent.high)} (90 %).`;
+  const fall = `At ${flow} the pressure drop went from ${pressureText(equalFlow.beforeMbar, pressureUnit)} to ${pressureText(equalFlow.afterMbar, pressureUnit)}: ${percent(removedPercent.value)} removed, ${percent(removedPercent.low)} to ${percent(removedPercent.high)} (90 %).`;
   const judgements = [
     judged('Removed, lower end', removedPercent.low, 'removedProvedPercent', limits, 'at least'),
     ...afterJudgements(comparison, limits),
   ];
-  const missing = unbelievable(comparison, after, limits);
+  const missing = unbelievable(comparison, after, limits, pressureUnit);
   if (missing.length > 0)
     return { verdict: 'not-proved', nothingToRemove: false, missing, reasons: [fall], judgements };
 
@@ -170,14 +180,17 @@ export function judgeProof(comparison: Comparison, after: ReadingBody, limits: L
     reasons: [
       fall,
       ...failing.map(
-        (j) => `${j.name} is ${figure(j.value, j.unit)}, wanted ${j.sense} ${figure(j.limit, j.unit)}.`,
+        (j) =>
+          `${j.name} is ${figure(j.value, j.unit, pressureUnit)}, wanted ${j.sense} ${figure(j.limit, j.unit, pressureUnit)}.`,
       ),
     ],
     judgements,
   };
 }
 
-export function figure(value: number, unit: string): string {
-  const digits = unit === '%' || Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 0 : 1;
-  return `${value.toFixed(digits)} ${unit}`;
+/** A judged figure with its unit; pressures in the person's own. */
+export function figure(value: number, unit: string, pressureUnit: Unit = 'mbar'): string {
+  if (unit === 'mbar') return pressureText(value, pressureUnit);
+  const digits = unit === '%' || Math.abs(value) >= 10 ? 0 : 1;
+  return `${withoutMinusZero(value.toFixed(digits))} ${unit}`;
 }

@@ -16,9 +16,12 @@ export {
   UNITS,
   fromBase,
   parseUnit,
+  pressureFigure,
+  pressureText,
   quantityOf,
   toBase,
   unitLabel,
+  withoutMinusZero,
   type Quantity,
   type Unit,
 } from './units.ts';

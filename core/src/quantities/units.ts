@@ -124,3 +124,19 @@ export function parseUnit(text: string): Result<Unit> {
     value: text,
   });
 }
+
+/**
+ * A pressure in a person's unit, as fine as sensors resolve and no finer: tenths of a mbar below 10 mbar, whole mbar
+ * above, and the like in other units. Worked value: 45.3 mbar → "45"; in psi → "0.66".
+ */
+export function pressureFigure(mbar: number, unit: Unit = 'mbar'): string {
+  const step = fromBase(Math.abs(mbar) < 10 ? 0.1 : 1, unit);
+  const decimals = Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));
+  return withoutMinusZero(fromBase(mbar, unit).toFixed(decimals));
+}
+
+export const pressureText = (mbar: number, unit: Unit = 'mbar'): string =>
+  `${pressureFigure(mbar, unit)} ${unitLabel(unit)}`;
+
+/** "-0.0" says nothing that "0.0" does not. */
+export const withoutMinusZero = (text: string): string => text.replace(/^-(0(?:\.0+)?)$/, '$1');

@@ -1,4 +1,4 @@
-import { mean, median, standardDeviation, success, type Result } from '../quantities/index.ts';
+import { mean, median, standardDeviation, success, type Result, type Unit } from '../quantities/index.ts';
 import {
   fitFlow,
   restrictionRatio,
@@ -24,6 +24,8 @@ export interface AnalyseOptions {
   readonly corrections?: MappingCorrections;
   /** Where it is known, the steady windows get their restriction ratio and soot load. */
   readonly geometry?: FilterGeometry;
+  /** Unit in which sentences state pressures; mbar unless a person chose another. */
+  readonly pressureUnit?: Unit;
 }
 
 export interface Spread {
@@ -163,6 +165,7 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
         recording,
         windows,
         limits,
+        ...(options.pressureUnit === undefined ? {} : { pressureUnit: options.pressureUnit }),
         ...(displacementL === undefined ? {} : { displacementL }),
       }),
       ...(fit.ok && fit.value.points >= 2

@@ -1,4 +1,4 @@
-import { correlation, mean, median, quantile } from '../quantities/index.ts';
+import { correlation, mean, median, pressureText, quantile, type Unit } from '../quantities/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { speedDensityGPerS } from '../filter/index.ts';
 import { channelBetween, type Recording } from './recording.ts';
@@ -23,6 +23,8 @@ export interface FindingContext {
   readonly windows: readonly LogWindow[];
   readonly limits: Limits;
   readonly displacementL?: number;
+  /** Unit in which sentences state pressures. */
+  readonly pressureUnit?: Unit;
 }
 
 type Detector = (context: FindingContext) => Finding[];
@@ -32,8 +34,6 @@ const windowsOf = (context: FindingContext, kind: LogWindow['kind']): LogWindow[
 
 const meanIn = (context: FindingContext, role: ChannelRole, window: LogWindow): number | undefined =>
   mean(channelBetween(context.recording, role, window.startS, window.endS));
-
-const mbar = (value: number): string => `${value.toFixed(Math.abs(value) < 10 ? 1 : 0)} mbar`;
 
 /** What the pressure channel does as a whole; the ground on which its readings may be believed. */
 interface DpBehaviour {
@@ -88,7 +88,7 @@ const dpNoResponse: Detector = (context) => {
       level: 'fault',
       channel: 'dpfDeltaP',
       evidence: { rangeMbar: b.range, meanMbar: b.mean, rpmRange: b.rpmRange, correlation: b.withSpeed },
-      text: `ΔP stays at ${mbar(b.mean)} while engine speed moves by ${Math.round(b.rpmRange)} rpm: sensor, wiring or both pipes; nothing can be said about the filter.`,
+      text: `ΔP stays at ${pressureText(b.mean, context.pressureUnit)} while engine speed moves by ${Math.round(b.rpmRange)} rpm: sensor, wiring or both pipes; nothing can be said about the filter.`,
     },
   ];
 };
@@ -104,7 +104,7 @@ const dpStuckHigh: Detector = (context) => {
       level: 'fault',
       channel: 'dpfDeltaP',
       evidence: { meanMbar: b.mean, rangeMbar: b.range, limitMbar: limit },
-      text: `ΔP is frozen at ${mbar(b.mean)} (range ${mbar(b.range)}) whatever the engine does: no pressure behaves so.`,
+      text: `ΔP is frozen at ${pressureText(b.mean, context.pressureUnit)} (range ${pressureText(b.range, context.pressureUnit)}) whatever the engine does: no pressure behaves so.`,
     },
   ];
 };
@@ -120,7 +120,7 @@ const dpReversed: Detector = (context) => {
       level: 'fault',
       channel: 'dpfDeltaP',
       evidence: { holdMbar: hold, correlation: b.withSpeed },
-      text: `ΔP falls to ${mbar(hold)} as the flow rises: the hoses are crossed or the sensor is fitted the wrong way round.`,
+      text: `ΔP falls to ${pressureText(hold, context.pressureUnit)} as the flow rises: the hoses are crossed or the sensor is fitted the wrong way round.`,
     },
   ];
 };
@@ -136,7 +136,7 @@ const dpZeroOffset: Detector = (context) => {
       level: 'fault',
       channel: 'dpfDeltaP',
       evidence: { zeroMbar: zero, limitMbar: limit },
-      text: `With the engine off ΔP shows ${mbar(zero)} instead of 0 (limit ±${mbar(limit)}); it is subtracted from every reading.`,
+      text: `With the engine off ΔP shows ${pressureText(zero, context.pressureUnit)} instead of 0 (limit ±${pressureText(limit, context.pressureUnit)}); it is subtracted from every reading.`,
     },
   ];
 };
@@ -145,8 +145,8 @@ const dpZeroOffset: Detector = (context) => {
 const measuredZero = (context: FindingContext): number =>
   median(windowsOf(context, 'engine-off').map((w) => meanIn(context, 'dpfDeltaP', w) ?? Number.NaN)) ?? 0;
 
-const lessZero = (zeroMbar: number): string =>
-  Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${mbar(zeroMbar)} taken off`;
+const lessZero = (zeroMbar: number, unit: Unit | undefined): string =>
+  Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${pressureText(zeroMbar, unit)} taken off`;
 
 /** Ids that say: this sensor tells nothing about the filter. */
 export const SENSOR_UNPROVEN = new Set([
@@ -177,7 +177,7 @@ const dpHighIdle: Detector = (context) => {
         startS: window.startS,
         endS: window.endS,
         evidence: { meanMbar: value, zeroMbar, limitMbar: limit, rpm: window.rpm.mean },
-        text: `ΔP at idle is ${mbar(value)}${lessZero(zeroMbar)}; blocked above ${mbar(limit)}.`,
+        text: `ΔP at idle is ${pressureText(value, context.pressureUnit)}${lessZero(zeroMbar, context.pressureUnit)}; blocked above ${pressureText(limit, context.pressureUnit)}.`,
       },
     ];
   });
@@ -200,7 +200,7 @@ const dpHighHold: Detector = (context) => {
         startS: window.startS,
         endS: window.endS,
         evidence: { meanMbar: value, zeroMbar, limitMbar: limit, rpm: window.rpm.mean },
-        text: `ΔP at ${Math.round(window.rpm.mean)} rpm is ${mbar(value)}${lessZero(zeroMbar)}; at this flow blocked above ${mbar(limit)} (${context.limits.dp3000BlockedMbar} mbar at 3000 rpm).`,
+        text: `ΔP at ${Math.round(window.rpm.mean)} rpm is ${pressureText(value, context.pressureUnit)}${lessZero(zeroMbar, context.pressureUnit)}; at this flow blocked above ${pressureText(limit, context.pressureUnit)} (${pressureText(context.limits.dp3000BlockedMbar, context.pressureUnit)} at 3000 rpm).`,
       },
     ];
   });
@@ -231,7 +231,7 @@ const dpFalling: Detector = (context) => {
           limitMbar: dpFallingDropMbar,
           limitPercent: dpFallingDropPercent,
         },
-        text: `During one hold ΔP falls from ${mbar(start)} to ${mbar(end)}: the filter is opening.`,
+        text: `During one hold ΔP falls from ${pressureText(start, context.pressureUnit)} to ${pressureText(end, context.pressureUnit)}: the filter is opening.`,
       },
     ];
   });

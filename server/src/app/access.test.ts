@@ -2,7 +2,14 @@ import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { LimitsProfile, Log, Vehicle } from '@white-ember/core/contract';
 import { sampleBytes } from '@white-ember/core/testing';
-import { entry, makeWorkshop, PASSWORD, startTestApp, type TestApp, type TestWorkshop } from '../testing/testApp.ts';
+import {
+  entry,
+  makeWorkshop,
+  PASSWORD,
+  startTestApp,
+  type TestApp,
+  type TestWorkshop,
+} from '../testing/testApp.ts';
 import type { Answer, TestClient } from '../testing/TestClient.ts';
 import type { Access } from './route.ts';
 import { ALL_ROUTES } from './routes.ts';
@@ -17,7 +24,10 @@ beforeAll(async () => {
   app = await startTestApp();
   mine = await makeWorkshop(app, 'Reedmere');
   theirs = await makeWorkshop(app, 'Otherford');
-  const log = await mine.technician.upload<Log>(`/api/jobs/${mine.ids.job}/logs`, { name: 'a.csv', bytes: LOG });
+  const log = await mine.technician.upload<Log>(`/api/jobs/${mine.ids.job}/logs`, {
+    name: 'a.csv',
+    bytes: LOG,
+  });
   logId = log.body.id;
 });
 afterAll(() => app.close());
@@ -46,7 +56,13 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
     }),
   'get /api/members': (c) => c.get('/api/members'),
   'post /api/members': (c) =>
-    c.post('/api/members', { id: uuidv7(), name: 'N', signInName: uuidv7(), password: PASSWORD, role: 'viewer' }),
+    c.post('/api/members', {
+      id: uuidv7(),
+      name: 'N',
+      signInName: uuidv7(),
+      password: PASSWORD,
+      role: 'viewer',
+    }),
   'get /api/customers': (c) => c.get('/api/customers'),
   'post /api/customers': (c) => c.post('/api/customers', { id: uuidv7(), name: 'C' }),
   'get /api/filters': (c) => c.get('/api/filters'),
@@ -66,15 +82,21 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'post /api/vehicles': (c) => c.post('/api/vehicles', { id: uuidv7(), ...vehicleBody() }),
   'put /api/vehicles/:id': async (c) => {
     const { body } = await mine.viewer.get<Vehicle>(`/api/vehicles/${mine.ids.vehicle}`);
-    return c.put(`/api/vehicles/${mine.ids.vehicle}`, { ...vehicleBody(), plate: body.plate, revision: body.revision });
+    return c.put(`/api/vehicles/${mine.ids.vehicle}`, {
+      ...vehicleBody(),
+      plate: body.plate,
+      revision: body.revision,
+    });
   },
   'get /api/limits': (c) => c.get('/api/limits'),
-  'post /api/limits': (c) => c.post<LimitsProfile>('/api/limits', { id: uuidv7(), family: 'Harrow', overrides: {} }),
+  'post /api/limits': (c) =>
+    c.post<LimitsProfile>('/api/limits', { id: uuidv7(), family: 'Harrow', overrides: {} }),
   'get /api/jobs': (c) => c.get('/api/jobs?show=all'),
   'post /api/jobs': (c) =>
     c.post('/api/jobs', { id: uuidv7(), vehicleId: mine.ids.vehicle, openedAt: new Date().toISOString() }),
   'get /api/jobs/:id': (c) => c.get(`/api/jobs/${mine.ids.job}`),
-  'post /api/jobs/:id/entries': (c) => c.post(`/api/jobs/${mine.ids.job}/entries`, entry({ kind: 'note', text: 'n' })),
+  'post /api/jobs/:id/entries': (c) =>
+    c.post(`/api/jobs/${mine.ids.job}/entries`, entry({ kind: 'note', text: 'n' })),
   'post /api/jobs/:id/logs': (c) => c.upload(`/api/jobs/${mine.ids.job}/logs`, { name: 'b.csv', bytes: LOG }),
   'get /api/logs/:id/raw': (c) => c.get(`/api/logs/${logId}/raw`),
 };
@@ -113,15 +135,31 @@ describe.each(routes)('%s (%s)', (name, access) => {
 
 /** All that the first workshop can see of itself, as one text. */
 async function everythingOf({ lead, ids }: TestWorkshop): Promise<string> {
-  const paths = ['/api/members', '/api/customers', '/api/filters', '/api/vehicles', '/api/limits', '/api/jobs?show=all', `/api/jobs/${ids.job}`];
+  const paths = [
+    '/api/members',
+    '/api/customers',
+    '/api/filters',
+    '/api/vehicles',
+    '/api/limits',
+    '/api/jobs?show=all',
+    `/api/jobs/${ids.job}`,
+  ];
   return JSON.stringify(await Promise.all(paths.map(async (path) => (await lead.get(path)).body)));
 }
 
 it('keeps references inside a workshop: no vehicle, filter or customer of another', async () => {
-  const job = await theirs.technician.post('/api/jobs', { id: uuidv7(), vehicleId: mine.ids.vehicle, openedAt: new Date().toISOString() });
+  const job = await theirs.technician.post('/api/jobs', {
+    id: uuidv7(),
+    vehicleId: mine.ids.vehicle,
+    openedAt: new Date().toISOString(),
+  });
   expect(job.status).toBe(400);
   for (const foreign of [{ filterModelId: mine.ids.filter }, { customerId: mine.ids.customer }]) {
-    const vehicle = await theirs.technician.post('/api/vehicles', { id: uuidv7(), ...vehicleBody(), ...foreign });
+    const vehicle = await theirs.technician.post('/api/vehicles', {
+      id: uuidv7(),
+      ...vehicleBody(),
+      ...foreign,
+    });
     expect(vehicle.status).toBe(400);
   }
 });
@@ -134,10 +172,16 @@ it('answers an unknown address and a wrong method with a problem, not a page', a
 });
 
 it('describes every route in the OpenAPI document, with its role', async () => {
-  const { body } = await app.client().get<{ openapi: string; paths: Record<string, Record<string, { 'x-access': string }>> }>('/api/openapi.json');
+  const { body } = await app
+    .client()
+    .get<{ openapi: string; paths: Record<string, Record<string, { 'x-access': string }>> }>(
+      '/api/openapi.json',
+    );
   expect(body.openapi).toBe('3.1.0');
   for (const route of ALL_ROUTES) {
     const path = route.path.replace(/:(\w+)/g, '{$1}');
-    expect(body.paths[path]?.[route.method]?.['x-access'], `${route.method} ${route.path}`).toBe(route.access);
+    expect(body.paths[path]?.[route.method]?.['x-access'], `${route.method} ${route.path}`).toBe(
+      route.access,
+    );
   }
 });

@@ -75,7 +75,9 @@ export const jobRoutes: Route[] = [
           summary: row.summary,
           ...(row.customer_name === null ? {} : { customerName: row.customer_name }),
         })),
-        ...(rows.length > query.limit && last ? { next: `${last.last_entry_at.toISOString()}_${last.id}` } : {}),
+        ...(rows.length > query.limit && last
+          ? { next: `${last.last_entry_at.toISOString()}_${last.id}` }
+          : {}),
       };
     },
   }),

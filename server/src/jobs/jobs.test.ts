@@ -13,12 +13,17 @@ beforeAll(async () => {
 afterAll(() => app.close());
 
 const open = (id: string, client = workshop.technician) =>
-  client.post<Job & Problem>('/api/jobs', { id, vehicleId: workshop.ids.vehicle, openedAt: '2026-03-02T08:00:00.000Z' });
+  client.post<Job & Problem>('/api/jobs', {
+    id,
+    vehicleId: workshop.ids.vehicle,
+    openedAt: '2026-03-02T08:00:00.000Z',
+  });
 interface List {
   readonly jobs: JobListItem[];
   readonly next?: string;
 }
-const list = async (query: string): Promise<List> => (await workshop.viewer.get<List>(`/api/jobs?${query}`)).body;
+const list = async (query: string): Promise<List> =>
+  (await workshop.viewer.get<List>(`/api/jobs?${query}`)).body;
 
 describe('jobs', () => {
   it('are opened once, with numbers that run on', async () => {
@@ -100,7 +105,16 @@ describe('vehicles', () => {
   });
 
   it('refuse a filter that cannot be built', async () => {
-    const filter = { id: uuidv7(), name: 'x', diameterMm: 150, lengthMm: 150, cpsi: 600, wallMm: 0.8, material: 'unknown', basis: 'assumed' };
+    const filter = {
+      id: uuidv7(),
+      name: 'x',
+      diameterMm: 150,
+      lengthMm: 150,
+      cpsi: 600,
+      wallMm: 0.8,
+      material: 'unknown',
+      basis: 'assumed',
+    };
     const answer = await workshop.technician.post<Problem>('/api/filters', filter);
     expect(answer.status).toBe(400);
     expect(answer.body.detail).toMatch(/leaves no channel/);
@@ -109,7 +123,11 @@ describe('vehicles', () => {
 
 describe('limits profiles', () => {
   const put = (overrides: object, family?: string) =>
-    workshop.lead.post<LimitsProfile & Problem>('/api/limits', { id: uuidv7(), overrides, ...(family ? { family } : {}) });
+    workshop.lead.post<LimitsProfile & Problem>('/api/limits', {
+      id: uuidv7(),
+      overrides,
+      ...(family ? { family } : {}),
+    });
 
   it('come in versions; a family’s own goes before the general one', async () => {
     await put({ dpIdleGoodMbar: { value: 8, source: 'general rule here' } });
@@ -134,15 +152,31 @@ describe('limits profiles', () => {
     const { body: job } = await workshop.viewer.get<Job>(`/api/jobs/${id}`);
     const minute = (n: number) => ({ deviceTime: `2026-03-02T09:${String(n).padStart(2, '0')}:00.000Z` });
     for (const jobId of [id, other]) {
-      await workshop.technician.post(`/api/jobs/${jobId}/entries`, { ...entry(madeReading('before', { sootG: 35 })), ...minute(0) });
-      await workshop.technician.post(`/api/jobs/${jobId}/entries`, { ...entry({ kind: 'work', work: 'chemical-clean', what: 'x' }), ...minute(5) });
-      await workshop.technician.post(`/api/jobs/${jobId}/entries`, { ...entry(madeReading('after', { sootG: 4 })), ...minute(30) });
+      await workshop.technician.post(`/api/jobs/${jobId}/entries`, {
+        ...entry(madeReading('before', { sootG: 35 })),
+        ...minute(0),
+      });
+      await workshop.technician.post(`/api/jobs/${jobId}/entries`, {
+        ...entry({ kind: 'work', work: 'chemical-clean', what: 'x' }),
+        ...minute(5),
+      });
+      await workshop.technician.post(`/api/jobs/${jobId}/entries`, {
+        ...entry(madeReading('after', { sootG: 4 })),
+        ...minute(30),
+      });
     }
-    await workshop.technician.post(`/api/jobs/${id}/entries`, entry({ kind: 'sign-off', limitsProfileId: job.limitsProfile?.id }));
+    await workshop.technician.post(
+      `/api/jobs/${id}/entries`,
+      entry({ kind: 'sign-off', limitsProfileId: job.limitsProfile?.id }),
+    );
     await put({ restrictionGoodRatio: { value: 1.05, source: 'strict' } }, 'Tarn 2.0');
-    const verdicts = (await list('show=all&limit=200')).jobs.filter((j) => [id, other].includes(j.id)).map((j) => [j.id, j.summary.verdict]);
+    const verdicts = (await list('show=all&limit=200')).jobs
+      .filter((j) => [id, other].includes(j.id))
+      .map((j) => [j.id, j.summary.verdict]);
     expect(Object.fromEntries(verdicts)).toEqual({ [id]: 'equal-flow', [other]: 'better' });
-    expect((await workshop.viewer.get<Job>(`/api/jobs/${id}`)).body.limitsProfile?.id).toBe(job.limitsProfile?.id);
+    expect((await workshop.viewer.get<Job>(`/api/jobs/${id}`)).body.limitsProfile?.id).toBe(
+      job.limitsProfile?.id,
+    );
   });
 
   it('refuse limits that contradict each other or do not exist', async () => {

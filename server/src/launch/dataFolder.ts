@@ -37,7 +37,8 @@ export function holderOf(folder: string): Holder | undefined {
 }
 
 /** Whether a start was killed here and left its file; what it had started may need a moment to go. */
-export const wasKilled = (folder: string): boolean => existsSync(lockFile(folder)) && holderOf(folder) === undefined;
+export const wasKilled = (folder: string): boolean =>
+  existsSync(lockFile(folder)) && holderOf(folder) === undefined;
 
 export function hold(folder: string, address: string): void {
   mkdirSync(folder, { recursive: true });

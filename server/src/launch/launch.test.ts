@@ -11,7 +11,9 @@ import { TestClient } from '../testing/TestClient.ts';
 import { freePort } from './ports.ts';
 
 const root = resolve(import.meta.dirname, '../../..');
-const PLAIN_ENV = Object.fromEntries(Object.entries(process.env).filter(([name]) => !/^(PG|DATABASE_URL)/.test(name)));
+const PLAIN_ENV = Object.fromEntries(
+  Object.entries(process.env).filter(([name]) => !/^(PG|DATABASE_URL)/.test(name)),
+);
 
 interface Started {
   readonly child: ChildProcess;
@@ -19,14 +21,21 @@ interface Started {
 }
 
 function start(args: readonly string[], env: Record<string, string> = {}): Started {
-  const child = spawn(join(root, 'bin/start'), args, { env: { ...PLAIN_ENV, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(join(root, 'bin/start'), args, {
+    env: { ...PLAIN_ENV, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let text = '';
   child.stdout.on('data', (chunk: Buffer) => (text += chunk.toString()));
   child.stderr.on('data', (chunk: Buffer) => (text += chunk.toString()));
   return { child, output: () => text };
 }
 
-async function until<T>(what: string, look: () => T | undefined | false | Promise<T | undefined | false>, ms = 90_000): Promise<T> {
+async function until<T>(
+  what: string,
+  look: () => T | undefined | false | Promise<T | undefined | false>,
+  ms = 90_000,
+): Promise<T> {
   const end = Date.now() + ms;
   for (;;) {
     const seen = await look();
@@ -50,7 +59,10 @@ const processes = (...words: string[]): number[] =>
     .filter((pid) => {
       try {
         const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\u0000', ' ');
-        return words.every((word) => command.includes(word)) && !readFileSync(`/proc/${pid}/status`, 'utf8').includes('State:\tZ');
+        return (
+          words.every((word) => command.includes(word)) &&
+          !readFileSync(`/proc/${pid}/status`, 'utf8').includes('State:\tZ')
+        );
       } catch {
         return false;
       }
@@ -61,8 +73,13 @@ const childOf = (pid: number): number =>
     readdirSync('/proc').find((name) => {
       if (!/^\d+$/.test(name)) return false;
       try {
-        const [, command, stat] = /^\d+ \((.*)\) \S (\d+)/.exec(readFileSync(`/proc/${name}/stat`, 'utf8')) ?? [];
-        return Number(stat) === pid && command !== 'postgres' && readFileSync(`/proc/${name}/cmdline`, 'utf8').includes('server/dist/main.js');
+        const [, command, stat] =
+          /^\d+ \((.*)\) \S (\d+)/.exec(readFileSync(`/proc/${name}/stat`, 'utf8')) ?? [];
+        return (
+          Number(stat) === pid &&
+          command !== 'postgres' &&
+          readFileSync(`/proc/${name}/cmdline`, 'utf8').includes('server/dist/main.js')
+        );
       } catch {
         return false;
       }
@@ -176,7 +193,10 @@ describe('kill -9 of server, database and start during 200 appends', () => {
           if (status === 200 || status === 201) return true;
           await sleep(100);
           if (status === 401 || status === 403) client = await demoClient().catch(() => client);
-          status = await client.post(`/api/jobs/${jobId}/entries`, sent).then((a) => a.status, () => 0);
+          status = await client.post(`/api/jobs/${jobId}/entries`, sent).then(
+            (a) => a.status,
+            () => 0,
+          );
           return false;
         },
         60_000,

@@ -24,7 +24,12 @@ interface Count {
 
 const program = (path: string): string => join(root, 'node_modules', path);
 
-function run(title: string, file: string, args: readonly string[], env: Record<string, string> = {}): boolean {
+function run(
+  title: string,
+  file: string,
+  args: readonly string[],
+  env: Record<string, string> = {},
+): boolean {
   process.stdout.write(`\n== ${title}\n`);
   const done = spawnSync(process.execPath, [file, ...args], {
     cwd: root,
@@ -55,10 +60,14 @@ function vitest(projects: readonly string[]): Count[] {
       '--reporter=json',
       `--outputFile.json=${report}`,
     ]);
-    return counted(ok, report, ({ numPassedTests, numTotalTests }: { numPassedTests: number; numTotalTests: number }) => ({
-      passed: numPassedTests,
-      failed: numTotalTests - numPassedTests,
-    }));
+    return counted(
+      ok,
+      report,
+      ({ numPassedTests, numTotalTests }: { numPassedTests: number; numTotalTests: number }) => ({
+        passed: numPassedTests,
+        failed: numTotalTests - numPassedTests,
+      }),
+    );
   });
 }
 
@@ -81,14 +90,23 @@ const PARTS: Record<string, () => Count[]> = {
     postgresPrograms();
     ensureChromium();
     const report = join(reports, 'browser.json');
-    const ok = run('browser', program('@playwright/test/cli.js'), ['test', '-c', 'e2e', '--reporter=line,json'], {
-      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-    });
+    const ok = run(
+      'browser',
+      program('@playwright/test/cli.js'),
+      ['test', '-c', 'e2e', '--reporter=line,json'],
+      {
+        PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+      },
+    );
     return [
-      counted(ok, report, ({ stats }: { stats: { expected: number; flaky: number; unexpected: number; skipped: number } }) => ({
-        passed: stats.expected,
-        failed: stats.unexpected + stats.flaky + stats.skipped,
-      })),
+      counted(
+        ok,
+        report,
+        ({ stats }: { stats: { expected: number; flaky: number; unexpected: number; skipped: number } }) => ({
+          passed: stats.expected,
+          failed: stats.unexpected + stats.flaky + stats.skipped,
+        }),
+      ),
     ];
   },
 };
@@ -99,13 +117,15 @@ function main(wanted: readonly string[]): void {
     return;
   }
   const unknown = wanted.find((name) => !Object.hasOwn(PARTS, name));
-  if (unknown !== undefined) throw new LaunchError(`"${unknown}" is no part. bin/test --help tells the parts.`);
+  if (unknown !== undefined)
+    throw new LaunchError(`"${unknown}" is no part. bin/test --help tells the parts.`);
   rmSync(reports, { recursive: true, force: true });
   mkdirSync(reports, { recursive: true });
   const counts = Object.entries(PARTS)
     .filter(([name]) => wanted.length === 0 || wanted.includes(name))
     .flatMap(([, part]) => part());
-  const sum = (pick: (count: Count) => number): number => counts.reduce((total, count) => total + pick(count), 0);
+  const sum = (pick: (count: Count) => number): number =>
+    counts.reduce((total, count) => total + pick(count), 0);
   process.stdout.write(`\n${sum((c) => c.passed)} passed, ${sum((c) => c.failed)} failed\n`);
   process.exitCode = sum((c) => c.failed) === 0 ? 0 : 1;
 }

@@ -52,12 +52,18 @@ describe('appending', () => {
 
   it('keeps both clocks, the author and the server’s order', async () => {
     const job = await newJob();
-    const early = { ...entry({ kind: 'note', text: 'made offline' }), deviceTime: '2026-01-05T09:00:00.000+01:00' };
+    const early = {
+      ...entry({ kind: 'note', text: 'made offline' }),
+      deviceTime: '2026-01-05T09:00:00.000+01:00',
+    };
     await append(job, entry({ kind: 'note', text: 'first to arrive' }));
     await append(job, early);
     const stored = await entriesOf(job);
     expect(stored.map((e) => e.seq)).toEqual([1, 2]);
-    expect(stored[1]).toMatchObject({ deviceTime: '2026-01-05T08:00:00.000Z', authorName: 'technician of Reedmere' });
+    expect(stored[1]).toMatchObject({
+      deviceTime: '2026-01-05T08:00:00.000Z',
+      authorName: 'technician of Reedmere',
+    });
     expect(Date.parse(stored[1]?.serverTime ?? '')).toBeGreaterThan(Date.now() - 60_000);
   });
 
@@ -74,7 +80,9 @@ describe('appending', () => {
   it('can never change or delete what stands: the database refuses it', async () => {
     const job = await newJob();
     await append(job, entry({ kind: 'note', text: 'stands' }));
-    await expect(app.db.query(`UPDATE entry SET body = '{}' WHERE job_id = $1`, [job])).rejects.toThrow(/never changed/);
+    await expect(app.db.query(`UPDATE entry SET body = '{}' WHERE job_id = $1`, [job])).rejects.toThrow(
+      /never changed/,
+    );
     await expect(app.db.query('DELETE FROM entry WHERE job_id = $1', [job])).rejects.toThrow(/never changed/);
   });
 });
@@ -86,7 +94,10 @@ describe('corrections', () => {
     await append(job, wrong);
     const right = await append(job, entry({ kind: 'note', text: 'right' }, { supersedes: wrong.id }));
     expect(right.body.supersedes).toBe(wrong.id);
-    const foreign = await append(await newJob(), entry({ kind: 'note', text: 'x' }, { supersedes: wrong.id }));
+    const foreign = await append(
+      await newJob(),
+      entry({ kind: 'note', text: 'x' }, { supersedes: wrong.id }),
+    );
     expect(foreign.status).toBe(400);
     expect(foreign.body.fields).toEqual({ supersedes: 'is not on this job' });
     expect((await append(job, entry({ kind: 'withdrawn', why: 'no target' }))).status).toBe(400);
@@ -95,13 +106,21 @@ describe('corrections', () => {
 
 describe('refused entries leave nothing behind', () => {
   it.each([
-    ['a negative rpm', { ...madeReading('before', { sootG: 5 }), samples: [{ kind: 'hold', rpm: -3000, dpMbar: 5 }] }, 'body.samples.0.rpm'],
+    [
+      'a negative rpm',
+      { ...madeReading('before', { sootG: 5 }), samples: [{ kind: 'hold', rpm: -3000, dpMbar: 5 }] },
+      'body.samples.0.rpm',
+    ],
     ['an unknown kind', { kind: 'guess' }, 'body.kind'],
     ['an empty note', { kind: 'note', text: '' }, 'body.text'],
-    ['a reading from a log that is not here', {
-      ...madeReading('before', { sootG: 5 }),
-      origin: { type: 'log', logId: uuidv7(), fileName: 'x.csv', mapping: {}, findings: [] },
-    }, 'body.origin.logId'],
+    [
+      'a reading from a log that is not here',
+      {
+        ...madeReading('before', { sootG: 5 }),
+        origin: { type: 'log', logId: uuidv7(), fileName: 'x.csv', mapping: {}, findings: [] },
+      },
+      'body.origin.logId',
+    ],
   ])('%s', async (_name, body, field) => {
     const job = await newJob();
     const answer = await append(job, entry(body));
@@ -123,14 +142,25 @@ describe('refused entries leave nothing behind', () => {
 describe('what the list shows of a job', () => {
   it('follows the ledger', async () => {
     const job = await newJob();
-    const at = (minute: number) => ({ deviceTime: new Date(Date.now() - (60 - minute) * 60_000).toISOString() });
+    const at = (minute: number) => ({
+      deviceTime: new Date(Date.now() - (60 - minute) * 60_000).toISOString(),
+    });
     await append(job, { ...entry(madeReading('before', { sootG: 35 })), ...at(1) });
-    await append(job, { ...entry({ kind: 'work', work: 'chemical-clean', what: 'one fill', dwellMin: 90 }), ...at(10) });
+    await append(job, {
+      ...entry({ kind: 'work', work: 'chemical-clean', what: 'one fill', dwellMin: 90 }),
+      ...at(10),
+    });
     const listed = async (): Promise<JobListItem | undefined> =>
-      (await workshop.viewer.get<{ jobs: JobListItem[] }>('/api/jobs')).body.jobs.find((item) => item.id === job);
+      (await workshop.viewer.get<{ jobs: JobListItem[] }>('/api/jobs')).body.jobs.find(
+        (item) => item.id === job,
+      );
     expect((await listed())?.summary.dwellUntil).toBeDefined();
     await append(job, { ...entry(madeReading('after', { sootG: 3 })), ...at(50) });
-    expect((await listed())?.summary).toMatchObject({ verdict: 'equal-flow', stage: 'prove', signedOff: false });
+    expect((await listed())?.summary).toMatchObject({
+      verdict: 'equal-flow',
+      stage: 'prove',
+      signedOff: false,
+    });
   });
 
   it('closes with the sign-off: then only notes, until the sign-off is taken back', async () => {

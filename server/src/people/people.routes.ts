@@ -9,6 +9,7 @@ import {
   sessionSchema,
   signInSchema,
   type Member as MemberView,
+  type Role,
   type Session,
 } from '@white-ember/core/contract';
 import type { Config } from '../app/config.ts';
@@ -47,6 +48,9 @@ async function demoMembers(db: DataSource, config: Config): Promise<Member[]> {
   return workshop ? db.manager.findBy(MemberEntity, { workshopId: workshop.id }) : [];
 }
 
+/** Who most people look around as comes first. */
+const DEMO_ORDER: readonly Role[] = ['technician', 'lead', 'viewer'];
+
 async function describeSession(req: Request, db: DataSource, config: Config): Promise<Session> {
   const member = await memberOf(req, db);
   const csrfToken = csrfTokenOf(req);
@@ -54,6 +58,7 @@ async function describeSession(req: Request, db: DataSource, config: Config): Pr
     const workshop = await db.manager.findOneByOrFail(WorkshopEntity, { id: member.workshopId });
     return {
       csrfToken,
+      maxUploadBytes: config.maxUploadBytes,
       firstRun: false,
       member: toView(member),
       workshop: { id: workshop.id, name: workshop.name },
@@ -62,12 +67,13 @@ async function describeSession(req: Request, db: DataSource, config: Config): Pr
   const demo = await demoMembers(db, config);
   return {
     csrfToken,
+    maxUploadBytes: config.maxUploadBytes,
     firstRun: !(await hasRealPeople(db.manager)),
     ...(demo.length > 0
       ? {
           demo: demo
             .map(({ name, role, signInName }) => ({ name, role, signInName }))
-            .sort((a, b) => (a.role < b.role ? 1 : -1)),
+            .sort((a, b) => DEMO_ORDER.indexOf(a.role) - DEMO_ORDER.indexOf(b.role)),
         }
       : {}),
   };

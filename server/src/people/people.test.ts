@@ -13,7 +13,7 @@ afterAll(() => app.close());
 
 describe('first run', () => {
   it('makes the first lead, once', async () => {
-    const again = await app.client();
+    const again = app.client();
     await again.get('/api/session');
     const answer = await again.post<Problem>('/api/first-run', {
       workshopId: uuidv7(),
@@ -106,7 +106,13 @@ describe('writes', () => {
     expect(answer.body.fields).toEqual({ signInName: 'is taken' });
   });
   it('add a person once however often they are sent', async () => {
-    const body = { id: uuidv7(), name: 'Bracken Lisle', signInName: 'bracken', password: PASSWORD, role: 'viewer' };
+    const body = {
+      id: uuidv7(),
+      name: 'Bracken Lisle',
+      signInName: 'bracken',
+      password: PASSWORD,
+      role: 'viewer',
+    };
     expect((await workshop.lead.post('/api/members', body)).status).toBe(201);
     expect((await workshop.lead.post('/api/members', body)).status).toBe(201);
     const { body: members } = await workshop.lead.get<Member[]>('/api/members');

@@ -13,7 +13,12 @@ export class TestClient {
   #token = '';
   constructor(readonly address: string) {}
 
-  async send<T = unknown>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+  async send<T = unknown>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
     const form = body instanceof FormData;
     const response = await fetch(`${this.address}${path}`, {
       method,
@@ -23,12 +28,16 @@ export class TestClient {
         ...(body === undefined || form ? {} : { 'content-type': 'application/json' }),
         ...headers,
       },
-      ...(body === undefined ? {} : { body: form ? body : typeof body === 'string' ? body : JSON.stringify(body) }),
+      ...(body === undefined
+        ? {}
+        : { body: form ? body : typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const cookie = response.headers.getSetCookie()[0];
     if (cookie) this.#cookie = cookie.split(';')[0] ?? '';
     const text = await response.text();
-    const json = response.headers.get('content-type')?.includes('json') ? (JSON.parse(text) as unknown) : text;
+    const json = response.headers.get('content-type')?.includes('json')
+      ? (JSON.parse(text) as unknown)
+      : text;
     const token = (json as Partial<Session> | undefined)?.csrfToken;
     if (token) this.#token = token;
     return { status: response.status, body: json as T, headers: response.headers };
@@ -48,7 +57,11 @@ export class TestClient {
     this.#token = '';
   }
 
-  upload<T = unknown>(path: string, file: { name: string; bytes: Uint8Array }, fields: object = { id: uuidv7() }): Promise<Answer<T>> {
+  upload<T = unknown>(
+    path: string,
+    file: { name: string; bytes: Uint8Array },
+    fields: object = { id: uuidv7() },
+  ): Promise<Answer<T>> {
     const form = new FormData();
     form.set('fields', JSON.stringify(fields));
     form.set('file', new Blob([new Uint8Array(file.bytes)]), file.name);

@@ -72,7 +72,12 @@ export interface TestWorkshop {
   readonly lead: TestClient;
   readonly technician: TestClient;
   readonly viewer: TestClient;
-  readonly ids: { readonly vehicle: string; readonly filter: string; readonly customer: string; readonly job: string };
+  readonly ids: {
+    readonly vehicle: string;
+    readonly filter: string;
+    readonly customer: string;
+    readonly job: string;
+  };
 }
 
 /** The first workshop by the first run; any other straight into the database, as one installation has one first run. */
@@ -101,7 +106,13 @@ export async function makeWorkshop(app: TestApp, name: string): Promise<TestWork
   }
   const add = async (role: Role): Promise<TestClient> => {
     const signInName = `${mark}-${role}`;
-    await lead.post('/api/members', { id: uuidv7(), name: `${role} of ${name}`, signInName, password: PASSWORD, role });
+    await lead.post('/api/members', {
+      id: uuidv7(),
+      name: `${role} of ${name}`,
+      signInName,
+      password: PASSWORD,
+      role,
+    });
     const client = app.client();
     await client.signIn(signInName, PASSWORD);
     return client;
@@ -130,7 +141,11 @@ export async function makeWorkshop(app: TestApp, name: string): Promise<TestWork
     customerId: ids.customer,
     fitted: ['engine', 'filter', 'dp-sensor'],
   });
-  await technician.post('/api/jobs', { id: ids.job, vehicleId: ids.vehicle, openedAt: new Date().toISOString() });
+  await technician.post('/api/jobs', {
+    id: ids.job,
+    vehicleId: ids.vehicle,
+    openedAt: new Date().toISOString(),
+  });
   return { lead, technician, viewer, ids };
 }
 

@@ -116,8 +116,16 @@ export const api = createApi({
       query: (body) => ({ url: '/members', method: 'POST', body }),
       invalidatesTags: ['Members'],
     }),
-    jobs: build.query<JobList, { show: string; find?: string; vehicleId?: string }>({
+    jobs: build.query<JobList, { show: string; find?: string; vehicleId?: string; limit?: number }>({
       query: (params) => ({ url: '/jobs', params }),
+      providesTags: ['Jobs'],
+    }),
+    jobPages: build.infiniteQuery<JobList, { show: string; find?: string }, string | undefined>({
+      infiniteQueryOptions: { initialPageParam: undefined, getNextPageParam: (page) => page.next },
+      query: ({ queryArg, pageParam }) => ({
+        url: '/jobs',
+        params: { ...queryArg, ...(pageParam === undefined ? {} : { before: pageParam }) },
+      }),
       providesTags: ['Jobs'],
     }),
     job: build.query<Job, string>({
@@ -183,6 +191,7 @@ export const {
   useMembersQuery,
   useAddMemberMutation,
   useJobsQuery,
+  useJobPagesInfiniteQuery,
   useJobQuery,
   useOpenJobMutation,
   useUploadLogMutation,

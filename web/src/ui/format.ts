@@ -1,15 +1,21 @@
-import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
+import {
+  fromBase,
+  pressureText,
+  quantityOf,
+  unitLabel,
+  withoutMinusZero,
+  type Unit,
+} from '@white-ember/core/quantities';
 
-/** Figures short enough to read at a glance: three figures, no false precision. */
-export function shortNumber(value: number): string {
-  const size = Math.abs(value);
-  if (size >= 100) return value.toFixed(0);
-  if (size >= 10) return value.toFixed(value % 1 === 0 ? 0 : 0);
-  return value.toFixed(1);
-}
+/** Figures short enough to read at a glance: no false precision. */
+export const shortNumber = (value: number): string =>
+  withoutMinusZero(value.toFixed(Math.abs(value) >= 10 ? 0 : 1));
 
+/** A value in base units as a person reads it, in their unit. */
 export const withUnit = (value: number, unit: Unit): string =>
-  `${shortNumber(fromBase(value, unit))} ${unitLabel(unit)}`;
+  quantityOf(unit) === 'pressure'
+    ? pressureText(value, unit)
+    : `${shortNumber(fromBase(value, unit))} ${unitLabel(unit)}`;
 
 /** A number as typed in a van: comma or point, spaces ignored; undefined where empty, NaN where it is no number. */
 export function typedNumber(text: string | undefined): number | undefined {

@@ -1,10 +1,16 @@
-import { useEffect, useRef } from 'react';
-import type { FieldValues, UseFormReturn } from 'react-hook-form';
+import { useCallback, useEffect, useRef } from 'react';
+import {
+  useForm,
+  type DefaultValues,
+  type FieldValues,
+  type Resolver,
+  type UseFormReturn,
+} from 'react-hook-form';
 
 const keyOf = (name: string): string => `white-ember draft ${name}`;
 
 /** A half-typed form found on this device, or the given start. */
-export function readDraft<T>(name: string, start: T): T {
+function readDraft<T>(name: string, start: T): T {
   try {
     const text = localStorage.getItem(keyOf(name));
     return text === null ? start : { ...start, ...(JSON.parse(text) as T) };
@@ -13,19 +19,41 @@ export function readDraft<T>(name: string, start: T): T {
   }
 }
 
-export const dropDraft = (name: string): void => localStorage.removeItem(keyOf(name));
-
-/** Keeps what is typed on this device while it is typed, so that a reload or crash loses nothing. */
-export function useDraft<T extends FieldValues>(name: string, form: UseFormReturn<T>): void {
+/**
+ * A form whose typing is kept on this device while it is typed, so that a reload or crash loses nothing. `done` empties
+ * it and forgets the draft, once what was typed is stored.
+ */
+export function useDraftForm<T extends FieldValues>(
+  name: string,
+  start: T,
+  empty: T = start,
+  resolver?: Resolver<T>,
+): { form: UseFormReturn<T>; done: () => void } {
+  const form = useForm<T>({
+    defaultValues: readDraft(name, start) as DefaultValues<T>,
+    ...(resolver ? { resolver } : {}),
+  });
   const timer = useRef<number | undefined>(undefined);
   useEffect(() => {
-    const subscription = form.watch((values) => {
-      window.clearTimeout(timer.current);
-      timer.current = window.setTimeout(() => localStorage.setItem(keyOf(name), JSON.stringify(values)), 150);
+    const unsubscribe = form.subscribe({
+      formState: { values: true },
+      callback: ({ values }) => {
+        window.clearTimeout(timer.current);
+        timer.current = window.setTimeout(
+          () => localStorage.setItem(keyOf(name), JSON.stringify(values)),
+          150,
+        );
+      },
     });
     return () => {
-      subscription.unsubscribe();
+      unsubscribe();
       window.clearTimeout(timer.current);
     };
   }, [form, name]);
+  const done = useCallback(() => {
+    form.reset(empty);
+    window.clearTimeout(timer.current);
+    localStorage.removeItem(keyOf(name));
+  }, [form, name, empty]);
+  return { form, done };
 }

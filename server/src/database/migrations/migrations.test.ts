@@ -1,4 +1,4 @@
-import { DataSource } from 'typeorm';
+import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { createDataSource, MIGRATIONS } from '../dataSource.ts';
 import { freshDatabase } from '../../testing/testApp.ts';
@@ -10,9 +10,11 @@ beforeAll(async () => {
 afterAll(() => db.destroy());
 
 const tables = async (): Promise<string[]> =>
-  (await db.query<{ name: string }[]>(`SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public' ORDER BY 1`)).map(
-    ({ name }) => name,
-  );
+  (
+    await db.query<{ name: string }[]>(
+      `SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public' ORDER BY 1`,
+    )
+  ).map(({ name }) => name);
 
 it('build the schema on an empty database, run twice without harm, and can be undone', async () => {
   expect(await db.runMigrations({ transaction: 'each' })).toHaveLength(MIGRATIONS.length);
@@ -29,8 +31,15 @@ it('give every column that the entities read and write, with its kind and whethe
       'SELECT column_name, data_type, is_nullable FROM information_schema.columns WHERE table_name = $1',
       [entity.tableName],
     );
-    const inDatabase = Object.fromEntries(columns.map((c) => [c.column_name, [c.data_type.replace('timestamp with time zone', 'timestamptz'), c.is_nullable === 'YES']]));
-    const inCode = Object.fromEntries(entity.columns.map((c) => [c.databaseName, [String(c.type), c.isNullable]]));
+    const inDatabase = Object.fromEntries(
+      columns.map((c) => [
+        c.column_name,
+        [c.data_type.replace('timestamp with time zone', 'timestamptz'), c.is_nullable === 'YES'],
+      ]),
+    );
+    const inCode = Object.fromEntries(
+      entity.columns.map((c) => [c.databaseName, [String(c.type), c.isNullable]]),
+    );
     expect(inDatabase, entity.tableName).toEqual(inCode);
   }
 });

@@ -1,31 +1,41 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { entriesOfKind, PART_STATES, type PartId, type PartState } from '@white-ember/core/ledger';
 import type { StageProps } from '../job/StageWork.tsx';
+import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
+import { useCorrecting } from '../job/useCorrecting.ts';
+import { useEntryForm } from '../job/useEntryForm.ts';
 import { PART_LABELS } from '../line/partLabels.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { STATE_WORDS, StateMark } from '../../ui/StateMark.tsx';
 
+const EMPTY = { why: '' };
+
 /** What was found at each part; a part is chosen here or by tapping it on the line. */
 export function ChecksPanel({ open, canEnter, part }: StageProps & { part: PartId | undefined }) {
   const { vehicle, derived, job } = open;
-  const [chosen, setChosen] = useState<PartId>(part ?? 'dp-sensor');
-  const [state, setState] = useState<PartState>('sound');
+  const correcting = useCorrecting(open, 'part-state');
+  const [chosen, setChosen] = useState<PartId>(correcting?.entry.body.part ?? part ?? 'dp-sensor');
+  const [state, setState] = useState<PartState>(correcting?.entry.body.state ?? 'sound');
   const [shownPart, setShownPart] = useState(part);
   if (part && part !== shownPart) {
     setShownPart(part);
     setChosen(part);
   }
   const addEntry = useAddEntry(job.id);
-  const form = useForm({ defaultValues: { why: '' } });
+  const { form, done, supersedes } = useEntryForm({
+    draft: `check ${job.id}`,
+    empty: EMPTY,
+    correcting,
+    valuesOf: ({ why }) => ({ why }),
+  });
   const [problem, setProblem] = useState<string>();
   const found = entriesOfKind(derived.entries, 'part-state').filter((entry) => entry.body.part === chosen);
   const submit = form.handleSubmit(async ({ why }) => {
-    const wrong = await addEntry({ kind: 'part-state', part: chosen, state, why });
+    const wrong = await addEntry({ kind: 'part-state', part: chosen, state, why }, supersedes);
     setProblem(wrong?.['why']);
-    if (!wrong) form.reset();
+    if (!wrong) done();
   });
   return (
     <div className="grid gap-6 xl:grid-cols-2">
@@ -33,6 +43,7 @@ export function ChecksPanel({ open, canEnter, part }: StageProps & { part: PartI
         <h2 className="text-2xl">Checks</h2>
         {canEnter ? (
           <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+            <CorrectingNotice correcting={correcting} />
             <Field label="Part">
               <select
                 className="input-box"

@@ -1,10 +1,12 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import type { BodyOf } from '@white-ember/core/ledger';
+import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
+import { useCorrecting } from '../job/useCorrecting.ts';
+import { useEntryForm } from '../job/useEntryForm.ts';
+import type { OpenJob } from '../job/useJob.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { dropDraft, readDraft, useDraft } from '../../ui/useDraft.ts';
 
 /** One code a line or separated by commas; kept as typed. */
 const codesIn = (text: string): { code: string }[] =>
@@ -14,26 +16,30 @@ const codesIn = (text: string): { code: string }[] =>
     .filter((code) => code !== '')
     .map((code) => ({ code }));
 
+const EMPTY = { text: '' };
+
 export function CodeScanForm({
-  jobId,
+  open,
   when,
   title,
 }: {
-  jobId: string;
+  open: OpenJob;
   when: BodyOf<'code-scan'>['when'];
   title: string;
 }) {
-  const addEntry = useAddEntry(jobId);
-  const draft = `codes ${when} ${jobId}`;
-  const form = useForm({ defaultValues: readDraft(draft, { text: '' }) });
-  useDraft(draft, form);
+  const addEntry = useAddEntry(open.job.id);
+  const correcting = useCorrecting(open, 'code-scan', (entry) => entry.body.when === when);
+  const { form, done, supersedes } = useEntryForm({
+    draft: `codes ${when} ${open.job.id}`,
+    empty: EMPTY,
+    correcting,
+    valuesOf: (body) => ({ text: body.codes.map((code) => code.code).join('\n') }),
+  });
   const [problem, setProblem] = useState<string>();
   const store = async (codes: { code: string }[]): Promise<void> => {
-    const wrong = await addEntry({ kind: 'code-scan', when, codes });
+    const wrong = await addEntry({ kind: 'code-scan', when, codes }, supersedes);
     setProblem(wrong ? Object.values(wrong)[0] : undefined);
-    if (wrong) return;
-    form.reset({ text: '' });
-    dropDraft(draft);
+    if (!wrong) done();
   };
   const submit = form.handleSubmit(async ({ text }) => {
     const codes = codesIn(text);
@@ -42,6 +48,7 @@ export function CodeScanForm({
   });
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-3" noValidate>
+      <CorrectingNotice correcting={correcting} />
       <Field label={title} hint="One a line, or with commas; any notation" error={problem}>
         <textarea className="input-box font-head" rows={2} {...form.register('text')} />
       </Field>

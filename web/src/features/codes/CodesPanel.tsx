@@ -9,9 +9,7 @@ export function CodesPanel({ open, canEnter }: StageProps) {
     <div className="max-w-2xl grid gap-5">
       <h2 className="text-2xl">Codes</h2>
       <ScanList scans={scans} />
-      {canEnter ? (
-        <CodeScanForm jobId={open.job.id} when="before" title="Scan before anything is cleared" />
-      ) : null}
+      {canEnter ? <CodeScanForm open={open} when="before" title="Scan before anything is cleared" /> : null}
     </div>
   );
 }

@@ -1,40 +1,51 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { entriesOfKind } from '@white-ember/core/ledger';
-import { toBase, unitLabel } from '@white-ember/core/quantities';
+import { fromBase, toBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
-import { dropDraft, readDraft, useDraft } from '../../ui/useDraft.ts';
 import type { StageProps } from './StageWork.tsx';
+import { CorrectingNotice } from './CorrectingNotice.tsx';
 import { useAddEntry } from './useAddEntry.ts';
+import { useCorrecting } from './useCorrecting.ts';
+import { useEntryForm } from './useEntryForm.ts';
 
 const EMPTY = { text: '', distance: '', powerLimited: false };
 
 export function IntakePanel({ open, canEnter, onStage }: StageProps) {
   const addEntry = useAddEntry(open.job.id);
-  const draft = `intake ${open.job.id}`;
-  const form = useForm({ defaultValues: readDraft(draft, EMPTY) });
-  useDraft(draft, form);
-  const [problems, setProblems] = useState<Record<string, string>>({});
   const distanceUnit = useAppSelector((state) => state.preferences.distanceUnit);
+  const correcting = useCorrecting(open, 'complaint');
+  const { form, done, supersedes } = useEntryForm({
+    draft: `intake ${open.job.id}`,
+    empty: EMPTY,
+    correcting,
+    valuesOf: ({ text, distanceKm, powerLimited }) => ({
+      text,
+      distance: distanceKm === undefined ? '' : String(Math.round(fromBase(distanceKm, distanceUnit))),
+      powerLimited: powerLimited ?? false,
+    }),
+  });
+  const [problems, setProblems] = useState<Record<string, string>>({});
   const known = entriesOfKind(open.derived.entries, 'complaint');
   const submit = form.handleSubmit(async ({ text, distance, powerLimited }) => {
     const typed = typedNumber(distance);
-    const wrong = await addEntry({
-      kind: 'complaint',
-      text,
-      powerLimited,
-      ...(typed === undefined
-        ? {}
-        : { distanceKm: Number.isNaN(typed) ? Number.NaN : toBase(typed, distanceUnit) }),
-    });
+    const wrong = await addEntry(
+      {
+        kind: 'complaint',
+        text,
+        powerLimited,
+        ...(typed === undefined
+          ? {}
+          : { distanceKm: Number.isNaN(typed) ? Number.NaN : toBase(typed, distanceUnit) }),
+      },
+      supersedes,
+    );
     setProblems(wrong ?? {});
     if (wrong) return;
-    form.reset(EMPTY);
-    dropDraft(draft);
-    onStage('codes');
+    done();
+    if (!correcting) onStage('codes');
   });
   return (
     <div className="max-w-2xl grid gap-5">
@@ -50,6 +61,7 @@ export function IntakePanel({ open, canEnter, onStage }: StageProps) {
       ))}
       {canEnter ? (
         <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+          <CorrectingNotice correcting={correcting} />
           <Field
             label={known.length > 0 ? 'What else is said' : 'What the customer says'}
             error={problems['text']}

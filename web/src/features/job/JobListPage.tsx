@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';
 import { STAGE_LABELS, type Stage } from '@white-ember/core/job';
-import { problemOf, useJobsQuery, useSessionQuery } from '../../app/api.ts';
+import { problemOf, useJobPagesInfiniteQuery, useSessionQuery } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { useNow } from '../../ui/useNow.ts';
@@ -22,7 +22,7 @@ export function JobListPage() {
   const find = params.get('find') ?? '';
   const [opening, setOpening] = useState(false);
   const session = useSessionQuery();
-  const jobs = useJobsQuery({ show, ...(find ? { find } : {}) });
+  const jobs = useJobPagesInfiniteQuery({ show, ...(find ? { find } : {}) });
   const canWork = session.data?.member?.role !== 'viewer';
   const change = (key: string, value: string): void => {
     const next = new URLSearchParams(params);
@@ -30,7 +30,7 @@ export function JobListPage() {
     else next.delete(key);
     setParams(next, { replace: true });
   };
-  const list = jobs.data?.jobs ?? [];
+  const list = (jobs.data?.pages ?? []).flatMap((page) => page.jobs);
   return (
     <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto">
       <div className="flex flex-wrap items-end gap-4 mb-5">
@@ -82,8 +82,10 @@ export function JobListPage() {
           <JobRow key={job.id} job={job} />
         ))}
       </ul>
-      {jobs.data?.next ? (
-        <p className="py-4 text-ink2">Older jobs are found by plate, vehicle or customer.</p>
+      {jobs.hasNextPage ? (
+        <Button className="mt-4" disabled={jobs.isFetchingNextPage} onClick={() => void jobs.fetchNextPage()}>
+          Show older jobs
+        </Button>
       ) : null}
       <OpenJobSheet open={opening} onOpenChange={setOpening} />
     </main>

@@ -4,7 +4,8 @@ import { STAGES, type Stage, stageOf } from '@white-ember/core/job';
 import { entriesOfKind, type Entry, type PartId } from '@white-ember/core/ledger';
 import { problemOf, useSessionQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
-import { ProblemNotice } from '../../ui/Notice.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { spacedNumber } from '../../ui/format.ts';
 import { ExhaustLine } from '../line/ExhaustLine.tsx';
 import { Tape } from '../tape/Tape.tsx';
@@ -18,7 +19,9 @@ const isStage = (text: string | null): text is Stage => STAGES.some((stage) => s
 
 export function JobPage() {
   const { jobId = '' } = useParams();
-  const { open, error } = useJob(jobId);
+  const [params] = useSearchParams();
+  const asked = Number(params.get('at') ?? Number.NaN);
+  const { open, error } = useJob(jobId, Number.isFinite(asked) ? asked : undefined);
   if (error) {
     return (
       <main className="p-6 max-w-xl">
@@ -35,7 +38,7 @@ export function JobPage() {
 
 /** Where on top (the line), when below (the tape), what now in the middle, why at the right. */
 function OpenJobPage({ open }: { open: OpenJob }) {
-  const { derived, vehicle, job, waiting } = open;
+  const { derived, whole, vehicle, job, waiting, at } = open;
   const [params, setParams] = useSearchParams();
   const [entry, setEntry] = useState<Entry | undefined>(undefined);
   const session = useSessionQuery();
@@ -44,7 +47,11 @@ function OpenJobPage({ open }: { open: OpenJob }) {
   const stage: Stage = isStage(asked) ? asked : derived.stage;
   const part = (params.get('part') ?? undefined) as PartId | undefined;
   const go = useCallback(
-    (next: Stage, withPart?: PartId) => setParams({ stage: next, ...(withPart ? { part: withPart } : {}) }),
+    (next: Stage, withPart?: PartId) =>
+      setParams((old) => {
+        const moment = old.get('at');
+        return { stage: next, ...(withPart ? { part: withPart } : {}), ...(moment ? { at: moment } : {}) };
+      }),
     [setParams],
   );
   useEffect(() => {
@@ -63,7 +70,17 @@ function OpenJobPage({ open }: { open: OpenJob }) {
     [derived.entries],
   );
   const canWork = session.data?.member?.role !== 'viewer';
-  const canEnter = canWork && (!derived.signedOff || stage === 'hand-over');
+  const lookAt = (ms: number | undefined): void =>
+    setParams(
+      (old) => {
+        const next = new URLSearchParams(old);
+        if (ms === undefined) next.delete('at');
+        else next.set('at', String(Math.round(ms)));
+        return next;
+      },
+      { replace: true },
+    );
+  const canEnter = canWork && at === undefined && (!derived.signedOff || stage === 'hand-over');
   return (
     <div className="grow flex flex-col lg:h-[calc(100dvh-48px)] lg:min-h-[640px]">
       <section aria-label="Line" className="bg-card border-b-2 border-rule shrink-0">
@@ -101,18 +118,39 @@ function OpenJobPage({ open }: { open: OpenJob }) {
       </section>
       <div className="grow min-h-0 grid lg:grid-cols-[1fr_20rem]">
         <main className="min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
-          <StageWork key={stage} open={open} stage={stage} part={part} canEnter={canEnter} onStage={go} />
+          {at === undefined ? null : (
+            <div className="mb-4">
+              <Notice
+                title={`As it was known on ${new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}`}
+              >
+                Nothing can be entered here.{' '}
+                <Button weight="quiet" className="px-0" onClick={() => lookAt(undefined)}>
+                  Back to now
+                </Button>
+              </Notice>
+            </div>
+          )}
+          <StageWork
+            key={`${stage} ${params.get('correct') ?? ''}`}
+            open={open}
+            stage={stage}
+            part={part}
+            canEnter={canEnter}
+            onStage={go}
+          />
         </main>
         <aside
           className="bg-card border-l-2 border-rule min-h-0 lg:overflow-auto p-4 max-lg:border-t-2"
           aria-label="What we know"
           tabIndex={0}
         >
-          <WhatWeKnow open={open} onStage={go} canWork={canWork} />
+          <WhatWeKnow open={open} onStage={go} canWork={canWork && at === undefined} />
         </aside>
       </div>
       <Tape
-        derived={derived}
+        derived={whole}
+        at={at}
+        onAt={lookAt}
         stage={stage}
         waiting={waiting}
         selected={entry?.id}
@@ -123,7 +161,16 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           if (its) go(its);
         }}
       />
-      <EntrySheet entry={entry} job={job} canWork={canWork} onClose={() => setEntry(undefined)} />
+      <EntrySheet
+        entry={entry}
+        onCorrect={(chosen, its) => {
+          setEntry(undefined);
+          setParams({ stage: its, correct: chosen.id });
+        }}
+        job={job}
+        canWork={canWork}
+        onClose={() => setEntry(undefined)}
+      />
     </div>
   );
 }

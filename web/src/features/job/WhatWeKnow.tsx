@@ -4,6 +4,7 @@ import type { Comparison } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
+import { NoteForm } from '../ledger/NoteForm.tsx';
 import type { OpenJob } from './useJob.ts';
 
 const EVIDENCE_MARK = { shown: 'sound', open: 'not-looked-at', failed: 'failed' } as const;
@@ -92,6 +93,7 @@ export function WhatWeKnow({
           </ul>
         </section>
       ) : null}
+      {canWork ? <NoteForm jobId={open.job.id} /> : null}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Job, Vehicle } from '@white-ember/core/contract';
 import { deriveJob, type DerivedJob, type JobFacts } from '@white-ember/core/job';
-import type { Entry } from '@white-ember/core/ledger';
+import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS, resolveLimits, type Limits } from '@white-ember/core/limits';
 import { useJobQuery, useSessionQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
@@ -10,7 +10,12 @@ export interface OpenJob {
   readonly job: Job;
   readonly vehicle: Vehicle;
   readonly limits: Limits;
+  /** What the ledger means; while an earlier moment is looked at, what it meant then. */
   readonly derived: DerivedJob;
+  /** What the whole ledger means, for the tape. */
+  readonly whole: DerivedJob;
+  /** The moment that is looked back at, if one is. */
+  readonly at?: number;
   /** Ids of entries that are on this device only, so far. */
   readonly waiting: ReadonlySet<string>;
 }
@@ -28,10 +33,11 @@ export const vehicleFacts = (vehicle: Vehicle): Pick<JobFacts, 'displacementL' |
 });
 
 /** A job as it stands on this device: the server's ledger and what still waits to be sent, and what both mean. */
-export function useJob(jobId: string): { open?: OpenJob; error?: unknown; loading: boolean } {
+export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: unknown; loading: boolean } {
   const query = useJobQuery(jobId, { skip: jobId === '', refetchOnMountOrArgChange: 5 });
   const session = useSessionQuery();
   const items = useAppSelector((state) => state.outbox.items);
+  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   const member = session.data?.member;
   const open = useMemo(() => {
     const job = query.data;
@@ -48,9 +54,21 @@ export function useJob(jobId: string): { open?: OpenJob; error?: unknown; loadin
         serverTime: item.entry.deviceTime,
       }));
     const limits = limitsOf(job);
-    const derived = deriveJob({ entries: [...job.entries, ...mine], limits, ...vehicleFacts(job.vehicle) });
-    return { job, vehicle: job.vehicle, limits, derived, waiting: new Set(mine.map((entry) => entry.id)) };
-  }, [query.data, items, jobId, member?.name]);
+    const entries = [...job.entries, ...mine];
+    const derive = (of: readonly Entry[]): DerivedJob =>
+      deriveJob({ entries: of, limits, pressureUnit, ...vehicleFacts(job.vehicle) });
+    const whole = derive(entries);
+    const derived = at === undefined ? whole : derive(entries.filter((entry) => happenedAt(entry) <= at));
+    return {
+      job,
+      vehicle: job.vehicle,
+      limits,
+      derived,
+      whole,
+      waiting: new Set(mine.map((entry) => entry.id)),
+      ...(at === undefined ? {} : { at }),
+    };
+  }, [query.data, items, jobId, member?.name, pressureUnit, at]);
   return {
     ...(open ? { open } : {}),
     ...(query.error && !query.data ? { error: query.error } : {}),

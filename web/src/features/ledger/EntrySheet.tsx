@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Job } from '@white-ember/core/contract';
-import { entryFigure, WORK_LABELS } from '@white-ember/core/job';
+import { entryFigure, stageOf, WORK_LABELS, type Stage } from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -18,11 +18,13 @@ export function EntrySheet({
   job,
   canWork,
   onClose,
+  onCorrect,
 }: {
   entry: Entry | undefined;
   job: Job;
   canWork: boolean;
   onClose: () => void;
+  onCorrect: (entry: Entry, stage: Stage) => void;
 }) {
   const addEntry = useAddEntry(job.id);
   const [why, setWhy] = useState('');
@@ -38,6 +40,7 @@ export function EntrySheet({
     setProblem(wrong?.['why']);
     if (!wrong) close();
   };
+  const stage = entry && canCorrect(entry) ? stageOf(entry) : undefined;
   const log =
     entry?.body.kind === 'reading' && entry.body.origin.type === 'log' ? entry.body.origin : undefined;
   return (
@@ -69,6 +72,11 @@ export function EntrySheet({
           </dl>
           {canWork ? (
             <div className="border-t-2 border-rule pt-4 grid gap-3">
+              {stage ? (
+                <Button weight="main" onClick={() => onCorrect(entry, stage)}>
+                  Correct this entry
+                </Button>
+              ) : null}
               <Field label="Wrong? Say why; it stays in the history and counts no more" error={problem}>
                 <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
               </Field>
@@ -80,6 +88,12 @@ export function EntrySheet({
     </Sheet>
   );
 }
+
+/** Entries that a form can take up again; a log is read anew, the rest is withdrawn. */
+const canCorrect = ({ body }: Entry): boolean =>
+  body.kind === 'reading'
+    ? body.origin.type === 'hand' && body.purpose !== 'between'
+    : ['complaint', 'code-scan', 'work', 'drive', 'part-state'].includes(body.kind);
 
 function EntryText({ entry }: { entry: Entry }) {
   const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { LimitsProfile } from '@white-ember/core/contract';
 import {
@@ -34,14 +35,17 @@ const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
 export function LimitsPage() {
   const profiles = useLimitsQuery();
   const vehicles = useVehiclesQuery({});
-  const [family, setFamily] = useState('');
+  const [params, setParams] = useSearchParams();
+  const family = params.get('family') ?? '';
   const families = [
     ...new Set([
       ...(profiles.data ?? []).flatMap((p) => p.family ?? []),
       ...(vehicles.data ?? []).map((v) => v.family),
     ]),
   ].sort();
-  const profile = (profiles.data ?? []).find((p) => (p.family ?? '') === family);
+  const inForce = (name: string): LimitsProfile | undefined =>
+    (profiles.data ?? []).find((p) => (p.family ?? '') === name);
+  const profile = inForce(family);
   if (profiles.error) {
     return (
       <main className="p-6">
@@ -57,7 +61,11 @@ export function LimitsPage() {
         first. A change is kept as a new version, so signed-off jobs keep the limits they were judged by.
       </p>
       <Field label="Profile" className="max-w-md mb-6">
-        <select className="input-box" value={family} onChange={(event) => setFamily(event.target.value)}>
+        <select
+          className="input-box"
+          value={family}
+          onChange={(event) => setParams(event.target.value ? { family: event.target.value } : {})}
+        >
           <option value="">General, for every family without its own</option>
           {families.map((name) => (
             <option key={name} value={name}>
@@ -68,7 +76,12 @@ export function LimitsPage() {
         </select>
       </Field>
       {profiles.isSuccess ? (
-        <ProfileForm key={`${family} ${profile?.version ?? 0}`} family={family} profile={profile} />
+        <ProfileForm
+          key={`${family} ${profile?.version ?? 0}`}
+          family={family}
+          profile={profile}
+          general={inForce('')}
+        />
       ) : null}
     </main>
   );
@@ -108,9 +121,18 @@ function overridesFrom(
   return resolved.ok ? { overrides } : { problems: { whole: describeFailure(resolved.failure) } };
 }
 
-function ProfileForm({ family, profile }: { family: string; profile: LimitsProfile | undefined }) {
+function ProfileForm({
+  family,
+  profile,
+  general,
+}: {
+  family: string;
+  profile: LimitsProfile | undefined;
+  /** A family without its own profile is judged by this one, so its own begins with these values. */
+  general: LimitsProfile | undefined;
+}) {
   const session = useSessionQuery();
-  const [rows, setRows] = useState(() => rowsFrom(profile));
+  const [rows, setRows] = useState(() => rowsFrom(profile ?? general));
   const [note, setNote] = useState(profile?.sourceNote ?? '');
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [store, state] = useSetLimitsMutation();
@@ -139,7 +161,9 @@ function ProfileForm({ family, profile }: { family: string; profile: LimitsProfi
       <p className="mb-4">
         {profile
           ? `Version ${profile.version}, ${profile.createdBy}, ${new Date(profile.createdAt).toLocaleDateString('en-GB')}`
-          : 'Starting values; nothing changed yet.'}
+          : family && general
+            ? `No profile of its own yet: judged by the general one, version ${general.version}, whose values stand here.`
+            : 'Starting values; nothing changed yet.'}
         {mayEdit ? '' : ' A lead can change them.'}
       </p>
       {GROUPS.map(([group, title]) => (

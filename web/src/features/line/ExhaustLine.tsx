@@ -27,17 +27,22 @@ interface LineProps {
   readonly onPart: (part: PartId) => void;
 }
 
-/** The latest steady sample with the highest engine speed: what stands at the parts. */
-const shownSample = (derived: DerivedJob): SteadySample | undefined =>
-  [...((derived.after ?? derived.before)?.body.samples ?? [])]
+/** The latest steady sample with the highest engine speed: what stands at the parts, and which reading it is of. */
+function shownSample(derived: DerivedJob): { sample?: SteadySample; caption: string } {
+  const entry = derived.after ?? derived.before;
+  const sample = [...(entry?.body.samples ?? [])]
     .filter((s) => s.kind !== 'key-off')
     .sort((a, b) => b.rpm - a.rpm)[0];
+  if (!entry || !sample) return { caption: 'Nothing read yet' };
+  const at = sample.kind === 'idle' ? 'idle' : `hold at ${Math.round(sample.rpm / 10) * 10} rpm`;
+  return { sample, caption: `${entry.body.purpose === 'after' ? 'After' : 'Before'}, ${at}` };
+}
 
 /** The vehicle's own exhaust line: parts where they sit, each with its state by shape and word and its latest value. */
 export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
   const { pressureUnit, temperatureUnit } = useAppSelector((state) => state.preferences);
   const bodies = useMemo(() => layOut(vehicle.fitted), [vehicle.fitted]);
-  const sample = shownSample(derived);
+  const { sample, caption } = shownSample(derived);
   const has = (part: PartId): boolean => vehicle.fitted.includes(part);
   const body = (id: Body['id']): Body | undefined => bodies.find((b) => b.id === id);
   const stateOf = (part: PartId): PartState => derived.parts.get(part)?.state ?? 'not-looked-at';
@@ -152,7 +157,7 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
           </Text>
         </Part>
       ))}
-      <HeatKey />
+      <HeatKey caption={caption} />
     </svg>
   );
 }
@@ -390,7 +395,7 @@ function DpSensor({
   );
 }
 
-function HeatKey() {
+function HeatKey({ caption }: { caption: string }) {
   const x = LINE_WIDTH - 150;
   return (
     <g aria-hidden>
@@ -405,19 +410,22 @@ function HeatKey() {
           ))}
         </linearGradient>
       </defs>
+      <Text x={x + 110} y={15} anchor="end" weight={600} size={15}>
+        {caption}
+      </Text>
       <rect
         x={x}
-        y={14}
+        y={23}
         width={110}
         height={10}
         fill="url(#heat-key)"
         stroke="var(--ink)"
         strokeWidth={1.2}
       />
-      <Text x={x} y={38} size={12} fill="var(--ink2)">
+      <Text x={x} y={46} size={12} fill="var(--ink2)">
         gas 20 °C
       </Text>
-      <Text x={x + 110} y={38} size={12} anchor="end" fill="var(--ink2)">
+      <Text x={x + 110} y={46} size={12} anchor="end" fill="var(--ink2)">
         700 °C
       </Text>
     </g>

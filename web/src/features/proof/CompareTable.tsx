@@ -1,8 +1,7 @@
 import type { DerivedJob } from '@white-ember/core/job';
 import type { Limits } from '@white-ember/core/limits';
-import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
-import { shortNumber } from '../../ui/format.ts';
 
 /** Before and after at the same flow, row by row, beside the limit they are judged by. */
 export function CompareTable({ derived, limits }: { derived: DerivedJob; limits: Limits }) {
@@ -10,7 +9,7 @@ export function CompareTable({ derived, limits }: { derived: DerivedJob; limits:
   const { comparison } = derived;
   if (!comparison) return null;
   const show = (value: number | undefined): string =>
-    value === undefined ? '–' : shortNumber(fromBase(value, unit));
+    value === undefined ? '–' : pressureFigure(value, unit);
   return (
     <div>
       <table className="w-full text-left">

@@ -1,74 +1,9 @@
 import { useEffect, useMemo, useRef } from 'react';
 import type { Chart as ChartType, ChartDataset, Plugin } from 'chart.js';
-import type { FilterGeometry } from '@white-ember/core/filter';
-import type { DerivedJob } from '@white-ember/core/job';
-import {
-  filterCurves,
-  fittedCurve,
-  judgeReading,
-  type CurvePoint,
-  type FlowCurve,
-  type JudgedReading,
-} from '@white-ember/core/proof';
-import { fitFlow } from '@white-ember/core/filter';
-import type { Limits } from '@white-ember/core/limits';
-import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
+import type { CurvePoint, FlowCurve } from '@white-ember/core/proof';
+import { fromBase, pressureFigure, pressureText, unitLabel, type Unit } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
-import { shortNumber } from '../../ui/format.ts';
-
-interface Side {
-  readonly name: 'before' | 'after';
-  readonly reading: JudgedReading;
-  readonly curve: FlowCurve | undefined;
-}
-
-export interface FlowPicture {
-  readonly ground: readonly FlowCurve[];
-  readonly sides: readonly Side[];
-  readonly equalFlow?: {
-    readonly flowM3PerH: number;
-    readonly beforeMbar: number;
-    readonly afterMbar: number;
-  };
-  readonly removedPercent?: number;
-  readonly maxFlow: number;
-  readonly maxMbar: number;
-}
-
-/** What the chart shows, worked out by core: curves of this filter, clouds and fits of the readings. */
-export function flowPicture(
-  derived: DerivedJob,
-  facts: { limits: Limits; displacementL?: number; geometry?: FilterGeometry },
-): FlowPicture | undefined {
-  const readings = (['before', 'after'] as const).flatMap((name) => {
-    const entry = derived[name];
-    if (!entry) return [];
-    const reading = judgeReading(entry.body, facts);
-    return reading.points.length > 0 ? [{ name, reading }] : [];
-  });
-  if (readings.length === 0) return undefined;
-  const maxFlow =
-    Math.max(...readings.flatMap(({ reading }) => reading.cloud.map((p) => p.flowM3PerH))) * 1.08;
-  const maxMbar = Math.max(...readings.flatMap(({ reading }) => reading.cloud.map((p) => p.dpMbar)), 5) * 1.1;
-  const strongest = readings[0]?.reading.samples.at(-1);
-  const temperatureC =
-    derived.comparison?.equalFlow?.temperatureC ??
-    strongest?.flow.temperatureC ??
-    facts.limits.filterTempHoldC;
-  const sides = readings.map(({ name, reading }): Side => {
-    const fit = fitFlow(reading.points);
-    return { name, reading, curve: fit.ok ? fittedCurve(fit.value, name, temperatureC, maxFlow) : undefined };
-  });
-  const { equalFlow, removedPercent } = derived.comparison ?? {};
-  return {
-    ground: facts.geometry ? filterCurves(facts.geometry, temperatureC, maxFlow) : [],
-    sides,
-    maxFlow,
-    maxMbar,
-    ...(equalFlow ? { equalFlow } : {}),
-    ...(removedPercent ? { removedPercent: removedPercent.value } : {}),
-  };
-}
+import type { FlowPicture } from './flowPicture.ts';
 
 const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -186,14 +121,14 @@ async function draw(
       borderWidth: i === 0 ? 2 : 1.2,
     });
   });
-  for (const { name, reading, curve } of picture.sides) {
+  for (const { name, cloud, curve } of picture.sides) {
     if (curve) {
       endOf(curve, tone[name], true);
       datasets.push(line(curve, { borderColor: tone[name], borderWidth: 3 }));
     }
     datasets.push({
       label: `${name}, readings`,
-      data: reading.cloud.map(point),
+      data: cloud.map(point),
       pointStyle: name === 'before' ? 'crossRot' : 'circle',
       pointRadius: name === 'before' ? 4.5 : 3.5,
       borderColor: tone[name],
@@ -225,7 +160,7 @@ async function draw(
           ticks: { ...axis.ticks, maxTicksLimit: 7, includeBounds: false },
           title: {
             display: true,
-            text: 'exhaust flow, m³/h',
+            text: `exhaust flow at ${Math.round(picture.temperatureC)} °C, m³/h`,
             color: ink2,
             align: 'end',
             font: { family: 'Atkinson Hyperlegible', size: 13 },
@@ -247,7 +182,7 @@ async function draw(
         },
       },
     },
-    plugins: [endLabels(ends), fallArrow(picture, unit, ink, colour('--paper'))],
+    plugins: [endLabels(ends), fallArrow(picture, unit, ink, colour(still ? '--card' : '--paper'))],
   });
 }
 
@@ -301,7 +236,7 @@ export function FlowChart({
                     {name}, {Math.round(sample.rpm)} rpm
                   </td>
                   <td className="text-right">{Math.round(sample.flow.flowM3PerH)}</td>
-                  <td className="text-right">{shortNumber(fromBase(sample.dpMbar, pressureUnit))}</td>
+                  <td className="text-right">{pressureFigure(sample.dpMbar, pressureUnit)}</td>
                 </tr>
               )),
             )}
@@ -313,13 +248,11 @@ export function FlowChart({
 }
 
 function describe(picture: FlowPicture, unit: Unit): string {
-  const sides = picture.sides
-    .map(({ name, reading }) => `${name}: ${reading.cloud.length} points`)
-    .join('; ');
+  const sides = picture.sides.map(({ name, cloud }) => `${name}: ${cloud.length} points`).join('; ');
   const { equalFlow, removedPercent } = picture;
   const fall =
     equalFlow && removedPercent !== undefined
-      ? ` At ${Math.round(equalFlow.flowM3PerH)} m³/h from ${shortNumber(fromBase(equalFlow.beforeMbar, unit))} to ${shortNumber(fromBase(equalFlow.afterMbar, unit))} ${unitLabel(unit)}.`
+      ? ` At ${Math.round(equalFlow.flowM3PerH)} m³/h from ${pressureText(equalFlow.beforeMbar, unit)} to ${pressureText(equalFlow.afterMbar, unit)}.`
       : '';
   return `Pressure drop against exhaust flow. ${sides}.${fall}`;
 }

@@ -1,5 +1,6 @@
 import type { DerivedJob } from '@white-ember/core/job';
 import { figure } from '@white-ember/core/proof';
+import { useAppSelector } from '../../app/store.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 
 const percent = (value: number): string => `${Math.round(value)}`;
@@ -21,6 +22,7 @@ export function verdictLine(derived: DerivedJob): string {
 
 /** Each figure with the limit that it is judged by, and the reasons in sentences. */
 export function VerdictReasons({ derived }: { derived: DerivedJob }) {
+  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   const { proof, comparison } = derived;
   if (!proof) return null;
   const assumed = [
@@ -45,8 +47,8 @@ export function VerdictReasons({ derived }: { derived: DerivedJob }) {
             <li key={judgement.name} className="flex gap-2">
               <StateMark state={judgement.holds ? 'sound' : 'failed'} size={18} />
               <span>
-                {judgement.name}: <b>{figure(judgement.value, judgement.unit)}</b>, {judgement.sense}{' '}
-                {figure(judgement.limit, judgement.unit)}
+                {judgement.name}: <b>{figure(judgement.value, judgement.unit, pressureUnit)}</b>,{' '}
+                {judgement.sense} {figure(judgement.limit, judgement.unit, pressureUnit)}
                 <span className="block text-sm text-ink2">{judgement.reason}</span>
               </span>
             </li>

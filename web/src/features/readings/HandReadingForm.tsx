@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useFieldArray, useForm } from 'react-hook-form';
+import { useFieldArray } from 'react-hook-form';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import { PRESSURE_UNITS, unitLabel, type Unit } from '@white-ember/core/quantities';
 import { preferred } from '../../app/preferences.ts';
@@ -7,12 +7,17 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
-import { dropDraft, readDraft, useDraft } from '../../ui/useDraft.ts';
+import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
+import { useCorrecting } from '../job/useCorrecting.ts';
+import { useEntryForm } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
-import { EMPTY_HAND, emptyRow, handReading, type HandValues } from './handReading.ts';
+import { EMPTY_HAND, emptyRow, handReading, handValues, type HandUnits } from './handReading.ts';
 
 const ROW_NAMES = { 'key-off': 'Key on, engine off', idle: 'Idle', hold: 'Hold' } as const;
+
+type Column = 'rpm' | 'dp' | 'air' | 'manifold' | 'temperature';
+const COLUMNS = 'grid gap-x-1.5 gap-y-1 grid-cols-2 sm:grid-cols-[8.5rem_repeat(5,minmax(0,1fr))]';
 
 /** The figures of a screen typed in, in the person's units; what is not known stays empty and is assumed aloud. */
 export function HandReadingForm({
@@ -27,100 +32,111 @@ export function HandReadingForm({
   const { pressureUnit, massFlowUnit, temperatureUnit } = useAppSelector((state) => state.preferences);
   const dispatch = useAppDispatch();
   const addEntry = useAddEntry(open.job.id);
-  const draft = `reading ${purpose} ${open.job.id}`;
-  const form = useForm<HandValues>({ defaultValues: readDraft(draft, EMPTY_HAND) });
-  useDraft(draft, form);
+  const units: HandUnits = { pressure: pressureUnit, massFlow: massFlowUnit, temperature: temperatureUnit };
+  const correcting = useCorrecting(
+    open,
+    'reading',
+    ({ body }) => body.purpose === purpose && body.origin.type === 'hand',
+  );
+  const { form, done, supersedes } = useEntryForm({
+    draft: `reading ${purpose} ${open.job.id}`,
+    empty: EMPTY_HAND,
+    correcting,
+    valuesOf: (body) => handValues(body, units),
+  });
   const rows = useFieldArray({ control: form.control, name: 'rows' });
   const [problems, setProblems] = useState<Record<string, string>>({});
   const submit = form.handleSubmit(async (values) => {
-    const made = handReading(
-      values,
-      { pressure: pressureUnit, massFlow: massFlowUnit, temperature: temperatureUnit },
-      purpose,
-    );
+    const made = handReading(values, units, purpose);
     setProblems('problems' in made ? made.problems : {});
     if ('problems' in made) return;
-    const wrong = await addEntry(made.body);
+    const wrong = await addEntry(made.body, supersedes);
     setProblems(wrong ?? {});
     if (wrong) return;
-    form.reset(EMPTY_HAND);
-    dropDraft(draft);
+    done();
     onDone();
   });
   const listed = Object.entries(problems);
-  const cell = (
-    name: `rows.${number}.${'rpm' | 'dp' | 'air' | 'manifold' | 'temperature'}`,
-    label: string,
-  ) => (
-    <input
-      className="input-box text-right figure-text"
-      inputMode="decimal"
-      aria-label={label}
-      aria-invalid={problems[name] !== undefined}
-      autoComplete="off"
-      {...form.register(name)}
-    />
-  );
+  const cell = (i: number, column: Column, who: string) => {
+    const name = `rows.${i}.${column}` as const;
+    return (
+      <label className="block">
+        <span className="sm:sr-only text-sm text-ink2">
+          <span className="sr-only">{who}: </span>
+          {labels[column]}
+        </span>
+        <input
+          className="input-box text-right figure-text"
+          inputMode="decimal"
+          aria-invalid={problems[name] !== undefined}
+          autoComplete="off"
+          {...form.register(name)}
+        />
+      </label>
+    );
+  };
+  const labels: Record<Column, string> = {
+    rpm: 'rpm',
+    dp: `ΔP, ${unitLabel(pressureUnit)}`,
+    air: `Air mass, ${unitLabel(massFlowUnit)}`,
+    manifold: `Manifold, ${unitLabel(pressureUnit)} abs.`,
+    temperature: `Filter, ${unitLabel(temperatureUnit)}`,
+  };
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-4">
-      <div className="overflow-x-auto">
-        <table className="w-full min-w-[620px] text-left border-separate border-spacing-x-1.5 border-spacing-y-1">
-          <thead>
-            <tr className="align-bottom">
-              <th className="w-40">at</th>
-              <th>rpm</th>
-              <th>
-                ΔP,{' '}
-                <select
-                  aria-label="Pressure unit"
-                  className="bg-card border-2 border-ink min-h-9 rounded-sm"
-                  value={pressureUnit}
-                  onChange={(event) => dispatch(preferred({ pressureUnit: event.target.value as Unit }))}
-                >
-                  {PRESSURE_UNITS.map((unit) => (
-                    <option key={unit} value={unit}>
-                      {unitLabel(unit)}
-                    </option>
-                  ))}
-                </select>
-              </th>
-              <th>Air mass, {unitLabel(massFlowUnit)}</th>
-              <th>Manifold, {unitLabel(pressureUnit)} abs.</th>
-              <th>Filter, {unitLabel(temperatureUnit)}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.fields.map((row, i) => {
-              const name = row.kind === 'hold' ? `Hold ${i - 1}` : ROW_NAMES[row.kind];
-              return (
-                <tr key={row.id}>
-                  <th scope="row">{ROW_NAMES[row.kind]}</th>
-                  <td>
-                    {row.kind === 'key-off' ? (
-                      <span className="text-ink2 pl-2">0</span>
-                    ) : (
-                      cell(`rows.${i}.rpm`, `${name}: rpm`)
-                    )}
-                  </td>
-                  <td>{cell(`rows.${i}.dp`, `${name}: ΔP`)}</td>
-                  {row.kind === 'key-off' ? (
-                    <td colSpan={3} className="text-sm text-ink2 pl-2">
-                      the sensor’s own zero; taken off every reading
-                    </td>
-                  ) : (
-                    <>
-                      <td>{cell(`rows.${i}.air`, `${name}: air mass`)}</td>
-                      <td>{cell(`rows.${i}.manifold`, `${name}: manifold pressure`)}</td>
-                      <td>{cell(`rows.${i}.temperature`, `${name}: filter temperature`)}</td>
-                    </>
-                  )}
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+      <CorrectingNotice correcting={correcting} />
+      <div className="grid gap-x-1.5 gap-y-1">
+        <div
+          className={`max-sm:hidden ${COLUMNS} items-end font-head font-semibold leading-tight`}
+          aria-hidden
+        >
+          <span>at</span>
+          {(Object.keys(labels) as Column[]).map((column) => (
+            <span key={column}>{labels[column]}</span>
+          ))}
+        </div>
+        {rows.fields.map((row, i) => {
+          const who = row.kind === 'hold' ? `Hold ${i - 1}` : ROW_NAMES[row.kind];
+          return (
+            <div
+              key={row.id}
+              role="group"
+              aria-label={who}
+              className={`${COLUMNS} items-center max-sm:border-t-2 max-sm:border-rule max-sm:pt-2`}
+            >
+              <p className="font-head font-semibold leading-tight max-sm:col-span-2">{ROW_NAMES[row.kind]}</p>
+              {row.kind === 'key-off' ? (
+                <>
+                  <span className="text-ink2 text-right pr-3 max-sm:hidden">0</span>
+                  {cell(i, 'dp', who)}
+                  <span className="text-sm text-ink2 sm:col-span-3 sm:pl-2 leading-tight">
+                    the sensor’s own zero; taken off every reading
+                  </span>
+                </>
+              ) : (
+                (Object.keys(labels) as Column[]).map((column) => (
+                  <div key={column}>{cell(i, column, who)}</div>
+                ))
+              )}
+            </div>
+          );
+        })}
       </div>
-      <div>
+      <div className="flex flex-wrap gap-x-6 items-center">
+        <label className="flex items-center gap-2 min-h-11">
+          <span className="font-head font-semibold">Pressures in</span>
+          <select
+            className="input-box w-24"
+            value={pressureUnit}
+            onChange={(event) => dispatch(preferred({ pressureUnit: event.target.value as Unit }))}
+          >
+            {PRESSURE_UNITS.map((unit) => (
+              <option key={unit} value={unit}>
+                {unitLabel(unit)}
+              </option>
+            ))}
+          </select>
+        </label>
         <Button
           weight="quiet"
           className="px-0"

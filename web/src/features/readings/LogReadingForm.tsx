@@ -2,7 +2,8 @@ import { useRef, useState, type DragEvent } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import { readingFromLog } from '@white-ember/core/readings';
-import { problemOf, useUploadLogMutation } from '../../app/api.ts';
+import { problemOf, useSessionQuery, useUploadLogMutation } from '../../app/api.ts';
+import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import type { LogAnswer } from '../../workers/logWorker.ts';
@@ -13,8 +14,6 @@ import { LogMapping } from './LogMapping.tsx';
 import { LogWindows } from './LogWindows.tsx';
 
 type ReadLog = Extract<LogAnswer, { ok: true }>;
-
-const MAX_BYTES = 256 * 1024 * 1024;
 
 /** A recorded file: read here, its columns shown and correctable, its steady windows chosen, kept byte for byte. */
 export function LogReadingForm({
@@ -27,12 +26,14 @@ export function LogReadingForm({
   onDone: () => void;
 }) {
   const { job, vehicle, limits } = open;
+  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   const [file, setFile] = useState<File>();
   const [read, setRead] = useState<ReadLog>();
   const [corrections, setCorrections] = useState<Record<string, string>>({});
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const [busy, setBusy] = useState<string>();
   const [problem, setProblem] = useState<string>();
+  const maxBytes = useSessionQuery().data?.maxUploadBytes ?? Number.POSITIVE_INFINITY;
   const logId = useRef(uuidv7());
   const input = useRef<HTMLInputElement>(null);
   const [upload] = useUploadLogMutation();
@@ -44,6 +45,8 @@ export function LogReadingForm({
     const answer = await readLogFile(chosen, {
       limits,
       corrections: fixed,
+      pressureUnit,
+      ...(vehicle.filter === undefined ? {} : { geometry: vehicle.filter }),
       ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
     }).catch((error: unknown): LogAnswer => ({
       ok: false,
@@ -62,8 +65,10 @@ export function LogReadingForm({
     if (!chosen) return;
     logId.current = uuidv7();
     setRead(undefined);
-    if (chosen.size > MAX_BYTES) {
-      setProblem(`“${chosen.name}” is larger than 256 MB. Nothing was kept.`);
+    if (chosen.size > maxBytes) {
+      setProblem(
+        `“${chosen.name}” is larger than the ${Math.round(maxBytes / 1024 / 1024)} MB that this installation takes. Nothing was kept.`,
+      );
       return;
     }
     setFile(chosen);

@@ -1,8 +1,7 @@
 import type { SteadySample } from '@white-ember/core/ledger';
-import { unitLabel, fromBase } from '@white-ember/core/quantities';
+import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
 import type { AnalysedWindow } from '@white-ember/core/readings';
 import { useAppSelector } from '../../app/store.ts';
-import { shortNumber } from '../../ui/format.ts';
 
 const NAMES = { 'key-off': 'engine off', idle: 'idle', hold: 'hold' } as const;
 
@@ -57,11 +56,9 @@ export function LogWindows({
                 <td>{name}</td>
                 <td className="text-right">{Math.round(sample.rpm)}</td>
                 <td className="text-right max-sm:hidden">{flow === undefined ? '–' : Math.round(flow)}</td>
-                <td className="text-right figure-text text-lg">
-                  {shortNumber(fromBase(sample.dpMbar, unit))}
-                </td>
+                <td className="text-right figure-text text-lg">{pressureFigure(sample.dpMbar, unit)}</td>
                 <td className="text-right text-ink2 max-sm:hidden">
-                  {shortNumber(fromBase(sample.dpSdMbar ?? 0, unit))}
+                  {pressureFigure(sample.dpSdMbar ?? 0, unit)}
                 </td>
               </tr>
             );

@@ -27,26 +27,29 @@ export function ReadingPanel({
 }: StageProps & { purpose: ReadingBody['purpose'] }) {
   const [params, setParams] = useSearchParams();
   const way = params.get('way') === 'log' ? 'log' : 'hand';
-  const reading = purpose === 'before' ? open.derived.before : open.derived.after;
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   const caution = useCaution(open, 'running-engine', purpose);
   const done = (): void => onStage(purpose === 'before' ? 'decide' : 'prove');
+  const choose = (value: string): void => {
+    const next = new URLSearchParams(params);
+    next.set('way', value);
+    setParams(next, { replace: true });
+  };
   return (
-    <div className="grid gap-4 max-w-4xl">
-      <h2 className="text-2xl">{TITLES[purpose]}</h2>
-      {reading ? (
-        <p>
-          Counts now:{' '}
-          {reading.body.samples
-            .map(
-              (s) =>
-                `${s.kind === 'hold' ? `${Math.round(s.rpm)} rpm` : s.kind} ${withUnit(s.dpMbar, pressureUnit)}`,
-            )
-            .join(' · ')}
-          {reading.body.origin.type === 'log' ? ` · from “${reading.body.origin.fileName}”` : ' · by hand'}. A
-          new one takes its place.
-        </p>
-      ) : null}
+    <Tabs.Root value={way} onValueChange={choose} className="grid gap-3 max-w-4xl">
+      <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between">
+        <h2 className="text-2xl">{TITLES[purpose]}</h2>
+        {canEnter ? (
+          <Tabs.List aria-label="Where the reading comes from" className="flex">
+            <Tabs.Trigger value="hand" className={TAB}>
+              Typed in
+            </Tabs.Trigger>
+            <Tabs.Trigger value="log" className={`${TAB} border-l-0`}>
+              From a recorded log
+            </Tabs.Trigger>
+          </Tabs.List>
+        ) : null}
+      </div>
+      <CountsNow open={open} purpose={purpose} />
       {canEnter ? (
         <>
           <CautionCard
@@ -54,31 +57,32 @@ export function ReadingPanel({
             acknowledged={caution.acknowledged}
             onAcknowledge={caution.acknowledge}
           />
-          <Tabs.Root
-            value={way}
-            onValueChange={(value) => {
-              const next = new URLSearchParams(params);
-              next.set('way', value);
-              setParams(next, { replace: true });
-            }}
-          >
-            <Tabs.List aria-label="Where the reading comes from" className="flex mb-4">
-              <Tabs.Trigger value="hand" className={TAB}>
-                Typed in
-              </Tabs.Trigger>
-              <Tabs.Trigger value="log" className={`${TAB} border-l-0`}>
-                From a recorded log
-              </Tabs.Trigger>
-            </Tabs.List>
-            <Tabs.Content value="hand" tabIndex={-1}>
-              <HandReadingForm open={open} purpose={purpose} onDone={done} />
-            </Tabs.Content>
-            <Tabs.Content value="log" tabIndex={-1}>
-              <LogReadingForm open={open} purpose={purpose} onDone={done} />
-            </Tabs.Content>
-          </Tabs.Root>
+          <Tabs.Content value="hand" tabIndex={-1}>
+            <HandReadingForm open={open} purpose={purpose} onDone={done} />
+          </Tabs.Content>
+          <Tabs.Content value="log" tabIndex={-1}>
+            <LogReadingForm open={open} purpose={purpose} onDone={done} />
+          </Tabs.Content>
         </>
       ) : null}
-    </div>
+    </Tabs.Root>
+  );
+}
+
+/** The reading that counts at present, and where it came from. */
+function CountsNow({ open, purpose }: Pick<StageProps, 'open'> & { purpose: ReadingBody['purpose'] }) {
+  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+  const reading = purpose === 'before' ? open.derived.before : open.derived.after;
+  if (!reading) return null;
+  const { samples, origin } = reading.body;
+  const figures = samples.map((s) => {
+    const at = s.kind === 'hold' ? `${Math.round(s.rpm)} rpm` : s.kind;
+    return `${at} ${withUnit(s.dpMbar, pressureUnit)}`;
+  });
+  return (
+    <p className="text-[15px]">
+      Counts now: {figures.join(' · ')}
+      {origin.type === 'log' ? ` · from “${origin.fileName}”` : ' · by hand'}. A new one takes its place.
+    </p>
   );
 }

@@ -1,5 +1,5 @@
 import { readingBodySchema, type ReadingBody, type SampleKind } from '@white-ember/core/ledger';
-import { toBase, type Unit } from '@white-ember/core/quantities';
+import { fromBase, toBase, type Unit } from '@white-ember/core/quantities';
 import { typedNumber } from '../../ui/format.ts';
 
 export interface HandRow {
@@ -97,4 +97,23 @@ export function handReading(
     problems[name] ??= issue.message;
   }
   return { problems };
+}
+
+/** A hand reading back in the form that made it, in the person's units; what the form does not show stays empty. */
+export function handValues(body: ReadingBody, units: HandUnits): HandValues {
+  const typed = (value: number | undefined, unit: Unit): string =>
+    value === undefined ? '' : String(Number(fromBase(value, unit).toPrecision(6)));
+  return {
+    rows: body.samples.map((sample) => ({
+      kind: sample.kind,
+      rpm: String(sample.rpm),
+      dp: typed(sample.dpMbar, units.pressure),
+      air: typed(sample.airMassGPerS, units.massFlow),
+      manifold: typed(sample.manifoldMbar, units.pressure),
+      temperature: typed(sample.filterC, units.temperature),
+    })),
+    barometer: typed(body.barometerMbar, units.pressure),
+    soot: body.sootCounterG === undefined ? '' : String(body.sootCounterG),
+    note: body.note ?? '',
+  };
 }

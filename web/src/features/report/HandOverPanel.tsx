@@ -1,16 +1,18 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
+import { useDraftForm } from '../../ui/useDraft.ts';
 import type { StageProps } from '../job/StageWork.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
+
+const EMPTY = { remains: '' };
 
 export function HandOverPanel({ open, canEnter }: StageProps) {
   const { derived, job } = open;
   const addEntry = useAddEntry(job.id);
-  const form = useForm({ defaultValues: { remains: '' } });
+  const { form, done } = useDraftForm(`remains ${job.id}`, EMPTY);
   const [problem, setProblem] = useState<string>();
   const notShown = derived.evidence.filter((item) => item.state !== 'shown');
   const submit = form.handleSubmit(async ({ remains }) => {
@@ -20,6 +22,7 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
       ...(job.limitsProfile ? { limitsProfileId: job.limitsProfile.id } : {}),
     });
     setProblem(wrong?.['remains']);
+    if (!wrong) done();
   });
   return (
     <div className="max-w-2xl grid gap-5">

@@ -12,7 +12,8 @@ import { StateMark, STATE_WORDS } from '../../ui/StateMark.tsx';
 import { useJob, vehicleFacts, type OpenJob } from '../job/useJob.ts';
 import { PART_LABELS } from '../line/partLabels.ts';
 import { CompareTable } from '../proof/CompareTable.tsx';
-import { FlowChart, flowPicture } from '../proof/FlowChart.tsx';
+import { FlowChart } from '../proof/FlowChart.tsx';
+import { flowPicture } from '../proof/flowPicture.ts';
 import { verdictLine } from '../proof/Verdict.tsx';
 
 /** What the customer and the next technician take away: two A4 pages, findings before figures, limits beside both. */

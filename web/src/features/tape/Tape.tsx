@@ -1,49 +1,49 @@
+import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { STAGES, STAGE_LABELS, type DerivedJob, type Stage } from '@white-ember/core/job';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { useNow } from '../../ui/useNow.ts';
 import { layTape } from './tapeLayout.ts';
 
-const ROWS = 2;
+const ROWS = 3;
+const ROW_PX = 16;
+const PIN_TOP = 15;
+const LABELS_TOP = 30;
+const HEIGHT = LABELS_TOP + ROWS * ROW_PX;
+
+interface TapeProps {
+  /** The whole ledger, also while an earlier state of it is looked at. */
+  readonly derived: DerivedJob;
+  readonly stage: Stage;
+  readonly waiting: ReadonlySet<string>;
+  readonly selected: string | undefined;
+  /** The moment that is looked back at, if one is. */
+  readonly at: number | undefined;
+  readonly onStage: (stage: Stage) => void;
+  readonly onEntry: (entry: Entry) => void;
+  readonly onAt: (ms: number | undefined) => void;
+}
+
+const clock = (ms: number): string =>
+  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 /** The ledger as a measuring tape: the stages as its sections, each entry a pin, dwells hatched, now marked. */
-export function Tape({
-  derived,
-  stage,
-  waiting,
-  selected,
-  onStage,
-  onEntry,
-}: {
-  derived: DerivedJob;
-  stage: Stage;
-  waiting: ReadonlySet<string>;
-  selected: string | undefined;
-  onStage: (stage: Stage) => void;
-  onEntry: (entry: Entry) => void;
-}) {
-  const now = useNow(15_000);
-  const ruler = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(1100);
-  useEffect(() => {
-    const element = ruler.current;
-    if (!element) return;
-    const observer = new ResizeObserver(([box]) =>
-      setWidth(Math.max(640, Math.round(box?.contentRect.width ?? 1100))),
-    );
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
-  const layout = layTape(derived.entries, derived.dwells, now, width, ROWS);
+export function Tape(props: TapeProps) {
+  const { derived, stage, onStage } = props;
   const firstEntry = derived.entries[0];
-  const day = new Date(firstEntry ? happenedAt(firstEntry) : now);
   return (
-    <section aria-label="Tape" className="no-print bg-tape text-tape-ink px-3 sm:px-4 pt-2.5 pb-1 shrink-0">
+    <section aria-label="Tape" className="no-print bg-tape text-tape-ink px-3 sm:px-4 pt-2 pb-1 shrink-0">
       <div className="flex gap-3">
         <div className="w-20 shrink-0 max-md:hidden">
           <h2 className="text-base leading-tight">Tape</h2>
           <p className="text-[13px] text-tape-ink2 leading-tight">
-            {day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}
+            {firstEntry
+              ? new Date(happenedAt(firstEntry)).toLocaleDateString('en-GB', {
+                  weekday: 'short',
+                  day: 'numeric',
+                  month: 'short',
+                })
+              : 'Today'}
             <br />
             {derived.entries.length} {derived.entries.length === 1 ? 'entry' : 'entries'}
           </p>
@@ -66,75 +66,125 @@ export function Tape({
               );
             })}
           </nav>
-          <div ref={ruler} className="overflow-x-auto">
-            <div className="relative h-[78px]" style={{ width }}>
-              {layout.ticks.map(({ x, text }) => (
-                <span
-                  key={x}
-                  className="absolute top-0 border-l border-tape-ink2"
-                  style={{ left: x, height: text ? 10 : 5 }}
-                >
-                  {text ? (
-                    <span className="absolute left-1 top-1 text-[12px] text-tape-ink2 leading-none">
-                      {text}
-                    </span>
-                  ) : null}
-                </span>
-              ))}
-              {layout.breaks.map((x) => (
-                <span
-                  key={x}
-                  className="absolute top-0 text-tape-ink2 text-sm -translate-x-1/2"
-                  style={{ left: x }}
-                  title="a pause, cut short"
-                  aria-hidden
-                >
-                  ⫽
-                </span>
-              ))}
-              {layout.dwells.map(({ from, to, dwell, row }) => (
-                <span
-                  key={dwell.entryId}
-                  className="absolute h-3.5 hatched text-tape-ink2"
-                  style={{ left: from, width: to - from, top: 36 + row * 19 }}
-                  title={`dwell: ${dwell.what}`}
-                />
-              ))}
-              {layout.pins.map(({ entry, x, text, row }) => (
-                <button
-                  key={entry.id}
-                  onClick={() => onEntry(entry)}
-                  aria-pressed={selected === entry.id}
-                  title={`${new Date(entry.deviceTime).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })} ${text}`}
-                  aria-label={`${text}${waiting.has(entry.id) ? ', waiting to be sent' : ''}`}
-                  className="absolute text-left text-[13px] leading-none whitespace-nowrap pl-1.5 border-l-2 border-tape-ink hover:underline"
-                  style={{
-                    left: x,
-                    top: 18,
-                    height: row === undefined ? 14 : 20 + row * 19 + 14,
-                    paddingTop: row === undefined ? 0 : 20 + row * 19,
-                  }}
-                >
-                  <span
-                    className={`absolute -left-[6px] -top-[3px] size-2.5 rounded-[50%] ${waiting.has(entry.id) ? 'border-2 border-tape-ink bg-tape' : 'bg-tape-ink'} ${selected === entry.id ? 'outline-2 outline-tape-now' : ''}`}
-                  />
-                  {row === undefined ? null : text}
-                </button>
-              ))}
-              <span
-                className="absolute top-0 h-[76px] border-l-2 border-tape-now"
-                style={{ left: Math.min(layout.nowX, width - 2) }}
-              >
-                <span
-                  className={`absolute -top-0.5 text-[12px] font-bold text-tape-now whitespace-nowrap bg-tape px-0.5 ${layout.nowX > width - 80 ? 'right-1' : 'left-1'}`}
-                >
-                  now {new Date(now).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}
-                </span>
-              </span>
-            </div>
-          </div>
+          <Ruler {...props} />
         </div>
       </div>
     </section>
+  );
+}
+
+function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
+  const now = useNow(15_000);
+  const ruler = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(1100);
+  useEffect(() => {
+    const element = ruler.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([box]) =>
+      setWidth(Math.max(640, Math.round(box?.contentRect.width ?? 1100))),
+    );
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  const layout = layTape({
+    entries: derived.entries,
+    dwells: derived.dwells,
+    nowMs: now,
+    closed: derived.signedOff !== undefined,
+    width,
+    rows: ROWS,
+  });
+  const endX = layout.nowX ?? layout.xOf(now);
+  const thumbX = at === undefined ? endX : layout.xOf(at);
+  return (
+    <div ref={ruler} className="overflow-x-auto" tabIndex={-1}>
+      <div className="relative" style={{ width, height: HEIGHT }}>
+        {layout.ticks.map(({ x, text }) => (
+          <span
+            key={x}
+            className="absolute top-0 border-l border-tape-ink2"
+            style={{ left: x, height: text ? 10 : 5 }}
+          >
+            {text ? (
+              <span className="absolute left-1 top-0.5 text-[12px] text-tape-ink2 leading-none">{text}</span>
+            ) : null}
+          </span>
+        ))}
+        {layout.breaks.map(({ x, text }) => (
+          <span
+            key={x}
+            className="absolute top-0 text-tape-ink2 text-[12px] leading-none -translate-x-1/2 whitespace-nowrap"
+            style={{ left: x }}
+          >
+            // {text} //
+          </span>
+        ))}
+        {layout.dwells.map(({ from, to, dwell }) => (
+          <span
+            key={dwell.entryId}
+            className="absolute h-2 hatched text-tape-ink2"
+            style={{ left: from, width: to - from, top: PIN_TOP }}
+            title={`dwell: ${dwell.what}`}
+          />
+        ))}
+        {layout.pins.map(({ entry, x, text, widthPx, label }) => {
+          const down = LABELS_TOP - PIN_TOP - 4 + (label?.row ?? 0) * ROW_PX;
+          const toLeft = label?.side === 'left';
+          return (
+            <button
+              key={entry.id}
+              onClick={() => onEntry(entry)}
+              aria-pressed={selected === entry.id}
+              title={`${clock(happenedAt(entry))} ${text}`}
+              aria-label={`${text}${waiting.has(entry.id) ? ', waiting to be sent' : ''}`}
+              className={`absolute text-[13px] leading-none whitespace-nowrap border-tape-ink hover:underline ${toLeft ? 'border-r-2 text-right pr-1.5' : 'border-l-2 text-left pl-1.5'} ${at !== undefined && happenedAt(entry) > at ? 'text-tape-ink2' : ''}`}
+              style={{
+                left: toLeft ? x - widthPx + 2 : x,
+                top: PIN_TOP + 4,
+                width: label ? widthPx : 12,
+                height: label ? down + 14 : 12,
+                paddingTop: label ? down : 0,
+              }}
+            >
+              <span
+                className={`absolute -top-[5px] size-2.5 rounded-[50%] ${toLeft ? '-right-[6px]' : '-left-[6px]'} ${waiting.has(entry.id) ? 'border-2 border-tape-ink bg-tape' : 'bg-tape-ink'} ${selected === entry.id ? 'outline-2 outline-tape-now' : ''}`}
+              />
+              {label ? text : null}
+            </button>
+          );
+        })}
+        <Slider.Root
+          className="absolute top-0 left-0 h-3.5 select-none touch-none"
+          style={{ width: Math.max(endX, 20) }}
+          min={0}
+          max={Math.max(Math.round(endX), 20)}
+          step={1}
+          value={[Math.round(thumbX)]}
+          onValueChange={([x = 0]) => onAt(x >= Math.round(endX) - 3 ? undefined : layout.msAt(x))}
+        >
+          <Slider.Track className="block h-full" />
+          <Slider.Thumb
+            aria-label="Look back along the tape"
+            aria-valuetext={at === undefined ? 'now' : clock(at)}
+            className="block relative h-3.5 w-0.5 cursor-ew-resize"
+          >
+            <span className="absolute -left-3 -top-1 w-6 h-7" />
+            <span
+              className="absolute top-0 left-0 border-l-2 border-tape-now"
+              style={{ height: HEIGHT - 2 }}
+            />
+            <span
+              className={`absolute top-0 text-[12px] leading-none font-bold text-tape-now whitespace-nowrap bg-tape px-0.5 ${thumbX > width - 90 ? 'right-1' : 'left-1'}`}
+            >
+              {at === undefined
+                ? layout.nowX === undefined
+                  ? 'end'
+                  : `now ${clock(now)}`
+                : `back at ${clock(at)}`}
+            </span>
+          </Slider.Thumb>
+        </Slider.Root>
+      </div>
+    </div>
   );
 }

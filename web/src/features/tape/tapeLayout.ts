@@ -1,103 +1,185 @@
-import { entryFigure, stageOf, type Dwell } from '@white-ember/core/job';
-import { happenedAt, type Entry } from '@white-ember/core/ledger';
+import { entryFigure, type Dwell } from '@white-ember/core/job';
+import { happenedAt, type Entry, type EntryKind } from '@white-ember/core/ledger';
 
 const MINUTE = 60_000;
+const DAY = 24 * 60 * MINUTE;
 /** Longer pauses (nights, parts on order) are drawn as a break of this length. */
 const LONGEST_GAP = 35 * MINUTE;
-const CHAR_PX = 6.9;
+const CHAR_PX = 6.6;
+const LABEL_GAP_PX = 10;
 
 export interface Pin {
   readonly entry: Entry;
   readonly x: number;
   readonly text: string;
-  /** Row under the ruler, or none where no label fits: the pin alone is drawn then. */
-  readonly row?: number;
+  readonly widthPx: number;
+  /** Where the label stands, or nothing where none fits: the pin alone is drawn then. */
+  readonly label?: PinLabel;
+}
+
+export interface PinLabel {
+  /** Row under the ruler, 0 on top. */
+  readonly row: number;
+  /** At the right of its stem, or at the left where the tape ends. */
+  readonly side: 'right' | 'left';
+  readonly from: number;
+  readonly to: number;
 }
 
 export interface TapeLayout {
   readonly pins: readonly Pin[];
   readonly ticks: readonly { x: number; text?: string }[];
-  readonly breaks: readonly number[];
-  readonly dwells: readonly { from: number; to: number; dwell: Dwell; row: number }[];
-  readonly nowX: number;
+  /** Pauses cut short: where, and how long they were. */
+  readonly breaks: readonly { x: number; text: string }[];
+  readonly dwells: readonly { from: number; to: number; dwell: Dwell }[];
+  /** Where now is; absent on a job that is closed. */
+  readonly nowX?: number;
+  readonly xOf: (ms: number) => number;
+  readonly msAt: (x: number) => number;
+}
+
+export interface TapeFacts {
+  readonly entries: readonly Entry[];
+  readonly dwells: readonly Dwell[];
+  readonly nowMs: number;
+  /** A closed job ends with its last entry. */
+  readonly closed: boolean;
+  readonly width: number;
+  readonly rows: number;
+}
+
+interface Knot {
+  readonly ms: number;
+  readonly at: number;
 }
 
 const clock = (ms: number): string =>
   new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
-/** Places the ledger on a ruler of a width in px: true to time, long pauses cut, labels in rows that do not collide. */
-export function layTape(
-  entries: readonly Entry[],
-  dwells: readonly Dwell[],
-  nowMs: number,
-  width: number,
-  rows: number,
-): TapeLayout {
+function pauseText(ms: number): string {
+  if (ms >= 1.5 * DAY) return `${Math.round(ms / DAY)} days`;
+  if (ms >= 90 * MINUTE) return `${Math.round(ms / (60 * MINUTE))} h`;
+  return `${Math.round(ms / MINUTE)} min`;
+}
+
+/** Piecewise straight time: gaps that are too long count as LONGEST_GAP. */
+function knotsOf(moments: readonly number[]): Knot[] {
+  const knots: Knot[] = [];
+  for (const ms of moments) {
+    const previous = knots.at(-1);
+    if (!previous) knots.push({ ms, at: 0 });
+    else if (ms > previous.ms) knots.push({ ms, at: previous.at + Math.min(ms - previous.ms, LONGEST_GAP) });
+  }
+  return knots;
+}
+
+function between(knots: readonly Knot[], key: 'ms' | 'at', value: number): number {
+  const other = key === 'ms' ? 'at' : 'ms';
+  const i = knots.findIndex((knot) => knot[key] >= value);
+  const b = knots[i === -1 ? knots.length - 1 : i] as Knot;
+  const a = i > 0 ? (knots[i - 1] as Knot) : undefined;
+  if (i === -1 || !a) return b[other];
+  return a[other] + ((value - a[key]) / (b[key] - a[key])) * (b[other] - a[other]);
+}
+
+/** Which labels go first where there is not room for all: what was measured and done before what was remarked. */
+const RANK: Record<EntryKind, number> = {
+  reading: 0,
+  work: 1,
+  drive: 2,
+  'sign-off': 2,
+  'code-scan': 3,
+  complaint: 3,
+  'part-state': 4,
+  note: 5,
+  withdrawn: 5,
+  'caution-acknowledged': 5,
+};
+
+/**
+ * Gives each pin a row for its label, so that no label touches another and no stem runs through one. A stem passes all
+ * rows above its own; so the deepest free row is taken first, and later pins stand above earlier ones.
+ */
+function placeLabels(pins: readonly Omit<Pin, 'label'>[], rows: number, width: number): Pin[] {
+  const placed = new Map<string, { x: number; label: PinLabel }>();
+  const fits = (x: number, { row, from, to }: PinLabel): boolean =>
+    from >= 0 &&
+    to <= width &&
+    [...placed.values()].every((other) => {
+      const its = other.label;
+      if (its.row === row && from < its.to && its.from < to) return false;
+      const itsStemRunsThroughMe = its.row > row && other.x > from - 2 && other.x < to + 2;
+      const myStemRunsThroughIt = row > its.row && x > its.from - 2 && x < its.to + 2;
+      return !itsStemRunsThroughMe && !myStemRunsThroughIt;
+    });
+  const byRank = [...pins].sort((a, b) => RANK[a.entry.body.kind] - RANK[b.entry.body.kind] || a.x - b.x);
+  const deepestFirst = Array.from({ length: rows }, (_, i) => rows - 1 - i);
+  for (const { entry, x, widthPx } of byRank) {
+    const candidates = (['right', 'left'] as const).flatMap((side) =>
+      deepestFirst.map((row): PinLabel =>
+        side === 'right' ? { row, side, from: x, to: x + widthPx } : { row, side, from: x - widthPx, to: x },
+      ),
+    );
+    const label = candidates.find((candidate) => fits(x, candidate));
+    if (label) placed.set(entry.id, { x, label });
+  }
+  return pins.map((pin) => {
+    const label = placed.get(pin.entry.id)?.label;
+    return label ? { ...pin, label } : pin;
+  });
+}
+
+/** Places the ledger on a ruler of a width in px: true to time, long pauses cut, labels that do not collide. */
+export function layTape({ entries, dwells, nowMs, closed, width, rows }: TapeFacts): TapeLayout {
   const shown = entries.filter((entry) => entry.body.kind !== 'caution-acknowledged');
   const moments = [
     ...shown.map(happenedAt),
     ...dwells.flatMap((d) => [d.startMs, Math.min(d.endMs, nowMs)]),
   ].sort((a, b) => a - b);
   const first = moments[0] ?? nowMs;
-  const last = Math.max(moments.at(-1) ?? nowMs, first);
-  const end = nowMs - last < LONGEST_GAP ? nowMs : last + 6 * MINUTE;
-
-  // Time is piecewise straight: gaps that are too long count as LONGEST_GAP.
-  const knots: { ms: number; at: number }[] = [{ ms: first - 3 * MINUTE, at: 0 }];
-  const breaks: number[] = [];
-  for (const ms of [...moments, end]) {
-    const previous = knots.at(-1) as { ms: number; at: number };
-    if (ms <= previous.ms) continue;
-    const gap = ms - previous.ms;
-    if (gap > LONGEST_GAP) breaks.push(previous.at + LONGEST_GAP / 2);
-    knots.push({ ms, at: previous.at + Math.min(gap, LONGEST_GAP) });
-  }
-  const total = Math.max((knots.at(-1) as { at: number }).at, 20 * MINUTE) * 1.06;
+  const last = moments.at(-1) ?? nowMs;
+  const end = closed ? last + 4 * MINUTE : Math.max(nowMs, last);
+  const knots = knotsOf([first - 3 * MINUTE, ...moments, end]);
+  const total = Math.max((knots.at(-1) as Knot).at, 20 * MINUTE) * 1.06;
   const scale = width / total;
-  const xOf = (ms: number): number => {
-    const i = knots.findIndex((knot) => knot.ms >= ms);
-    if (i <= 0) return i === 0 ? 0 : (knots.at(-1) as { at: number }).at * scale;
-    const a = knots[i - 1] as { ms: number; at: number };
-    const b = knots[i] as { ms: number; at: number };
-    return (a.at + ((ms - a.ms) / (b.ms - a.ms)) * (b.at - a.at)) * scale;
-  };
+  const xOf = (ms: number): number => between(knots, 'ms', ms) * scale;
+  const msAt = (x: number): number => between(knots, 'at', x / scale);
 
-  const hatches = dwells.map((dwell) => ({
-    from: xOf(dwell.startMs),
-    to: Math.max(xOf(Math.min(dwell.endMs, nowMs)), xOf(dwell.startMs) + 4),
-    dwell,
-    row: rows - 1,
-  }));
-  const freeFrom: number[] = Array.from({ length: rows }, () => 0);
-  const pins = shown.map((entry): Pin => {
-    const x = xOf(happenedAt(entry));
+  const pins = shown.map((entry) => {
     const text = entryFigure(entry);
-    const labelled = text.length * CHAR_PX + 14;
-    const row = freeFrom.findIndex(
-      (free, r) =>
-        free <= x &&
-        !(r === rows - 1 && hatches.some((h) => x < h.to && x + labelled > h.from && h.to - h.from > 60)),
-    );
-    if (row < 0 || x + labelled > width + 40) return { entry, x, text };
-    freeFrom[row] = x + labelled;
-    return { entry, x, text, row };
+    return { entry, x: xOf(happenedAt(entry)), text, widthPx: text.length * CHAR_PX + LABEL_GAP_PX };
   });
 
+  const breaks: { x: number; text: string }[] = [];
   const ticks: { x: number; text?: string }[] = [];
   let previousX = -100;
   for (let i = 1; i < knots.length; i++) {
-    const a = knots[i - 1] as { ms: number; at: number };
-    const b = knots[i] as { ms: number; at: number };
-    if (b.ms - a.ms > LONGEST_GAP) continue;
+    const a = knots[i - 1] as Knot;
+    const b = knots[i] as Knot;
+    if (b.ms - a.ms > LONGEST_GAP) {
+      breaks.push({ x: ((a.at + b.at) / 2) * scale, text: pauseText(b.ms - a.ms) });
+      previousX = b.at * scale - 60;
+      continue;
+    }
     const step = 5 * MINUTE;
     for (let t = Math.ceil(a.ms / step) * step; t < b.ms; t += step) {
       const x = xOf(t);
-      const labelled = x - previousX > 74;
+      const labelled = x - previousX > 74 && x < width - 40;
       ticks.push({ x, ...(labelled ? { text: clock(t) } : {}) });
       if (labelled) previousX = x;
     }
   }
-  return { pins, ticks, breaks: breaks.map((at) => at * scale), dwells: hatches, nowX: xOf(nowMs) };
+  return {
+    pins: placeLabels(pins, rows, width),
+    ticks,
+    breaks,
+    dwells: dwells.map((dwell) => ({
+      from: xOf(dwell.startMs),
+      to: Math.max(xOf(Math.min(dwell.endMs, nowMs)), xOf(dwell.startMs) + 4),
+      dwell,
+    })),
+    ...(closed ? {} : { nowX: xOf(nowMs) }),
+    xOf,
+    msAt,
+  };
 }
-
-export const pinStage = (entry: Entry): string | undefined => stageOf(entry);

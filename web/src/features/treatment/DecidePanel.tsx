@@ -68,9 +68,10 @@ export function DecidePanel({ open, onStage }: StageProps) {
         </tbody>
       </table>
       <p className="text-ink2">
-        Good: up to {limits.restrictionGoodRatio} × clean, {limits.dpIdleGoodMbar} mbar at idle,{' '}
-        {limits.dp3000GoodMbar} mbar at 3000 rpm. Blocked: over {limits.dpIdleBlockedMbar} mbar at idle, over{' '}
-        {limits.dp3000BlockedMbar} mbar at 3000 rpm.
+        Good: up to {limits.restrictionGoodRatio} × clean, {withUnit(limits.dpIdleGoodMbar, pressureUnit)} at
+        idle, {withUnit(limits.dp3000GoodMbar, pressureUnit)} at 3000 rpm. Blocked: over{' '}
+        {withUnit(limits.dpIdleBlockedMbar, pressureUnit)} at idle, over{' '}
+        {withUnit(limits.dp3000BlockedMbar, pressureUnit)} at 3000 rpm.
         {derived.before.body.sootCounterG === undefined
           ? ''
           : ` The engine computer counts ${derived.before.body.sootCounterG.toFixed(0)} g of soot.`}

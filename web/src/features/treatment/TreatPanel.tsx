@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { CAUTION_FOR_WORK, WORK_LABELS } from '@white-ember/core/job';
 import { entriesOfKind, WORK_TYPES, type PartId, type WorkType } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
@@ -7,10 +7,12 @@ import { CautionCard } from '../../ui/CautionCard.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
-import { dropDraft, readDraft, useDraft } from '../../ui/useDraft.ts';
 import type { StageProps } from '../job/StageWork.tsx';
+import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCaution } from '../job/useCaution.ts';
+import { useCorrecting } from '../job/useCorrecting.ts';
+import { useEntryForm } from '../job/useEntryForm.ts';
 import { PART_LABELS } from '../line/partLabels.ts';
 
 const EMPTY = { work: 'chemical-clean' as WorkType, what: '', fluid: '', fluidL: '', dwellMin: '', part: '' };
@@ -20,14 +22,25 @@ const WITH_PART = new Set<WorkType>(['pipe-cleared', 'sensor-replaced', 'cause-r
 export function TreatPanel({ open, canEnter, onStage }: StageProps) {
   const { job, derived, vehicle } = open;
   const addEntry = useAddEntry(job.id);
-  const draft = `work ${job.id}`;
-  const form = useForm({ defaultValues: readDraft(draft, EMPTY) });
-  useDraft(draft, form);
+  const correcting = useCorrecting(open, 'work');
+  const { form, done, supersedes } = useEntryForm({
+    draft: `work ${job.id}`,
+    empty: EMPTY,
+    correcting,
+    valuesOf: (body) => ({
+      work: body.work,
+      what: body.what,
+      fluid: body.fluid ?? '',
+      fluidL: String(body.fluidL ?? ''),
+      dwellMin: String(body.dwellMin ?? ''),
+      part: body.part ?? '',
+    }),
+  });
   const work = useWatch({ control: form.control, name: 'work' });
   const [problems, setProblems] = useState<Record<string, string>>({});
   const cautionId = CAUTION_FOR_WORK[work];
   const caution = useCaution(open, cautionId, work);
-  const done = entriesOfKind(derived.entries, 'work');
+  const works = entriesOfKind(derived.entries, 'work');
   const submit = form.handleSubmit(async (values) => {
     if (!caution.acknowledged) {
       setProblems({ work: 'Read the caution first; it stands above' });
@@ -35,19 +48,20 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
     }
     const fluidL = WITH_FLUID.has(work) ? typedNumber(values.fluidL) : undefined;
     const dwellMin = WITH_FLUID.has(work) ? typedNumber(values.dwellMin) : undefined;
-    const wrong = await addEntry({
-      kind: 'work',
-      work: values.work,
-      what: values.what,
-      ...(WITH_FLUID.has(work) && values.fluid ? { fluid: values.fluid } : {}),
-      ...(fluidL === undefined ? {} : { fluidL }),
-      ...(dwellMin === undefined ? {} : { dwellMin }),
-      ...(WITH_PART.has(work) && values.part ? { part: values.part as PartId } : {}),
-    });
+    const wrong = await addEntry(
+      {
+        kind: 'work',
+        work: values.work,
+        what: values.what,
+        ...(WITH_FLUID.has(work) && values.fluid ? { fluid: values.fluid } : {}),
+        ...(fluidL === undefined ? {} : { fluidL }),
+        ...(dwellMin === undefined ? {} : { dwellMin }),
+        ...(WITH_PART.has(work) && values.part ? { part: values.part as PartId } : {}),
+      },
+      supersedes,
+    );
     setProblems(wrong ?? {});
-    if (wrong) return;
-    form.reset(EMPTY);
-    dropDraft(draft);
+    if (!wrong) done();
   });
   return (
     <div className="grid gap-6 xl:grid-cols-[1.2fr_1fr]">
@@ -63,6 +77,11 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
         ) : null}
         {canEnter ? (
           <form onSubmit={(event) => void submit(event)} className="grid gap-4 sm:grid-cols-2" noValidate>
+            {correcting ? (
+              <div className="sm:col-span-2">
+                <CorrectingNotice correcting={correcting} />
+              </div>
+            ) : null}
             <Field label="Work" className="sm:col-span-2" error={problems['work']}>
               <select className="input-box" {...form.register('work')}>
                 {WORK_TYPES.map((type) => (
@@ -121,9 +140,9 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
       </section>
       <section>
         <h2 className="text-2xl mb-2">Done so far</h2>
-        {done.length === 0 ? <p className="text-ink2">Nothing yet.</p> : null}
+        {works.length === 0 ? <p className="text-ink2">Nothing yet.</p> : null}
         <ol className="border-t-2 border-ink">
-          {done.map((entry) => (
+          {works.map((entry) => (
             <li key={entry.id} className="py-2 border-b-2 border-rule">
               <p className="font-head font-semibold">{WORK_LABELS[entry.body.work]}</p>
               <p>{entry.body.what}</p>

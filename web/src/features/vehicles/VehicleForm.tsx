@@ -1,6 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import type { Customer, FilterModel, Vehicle } from '@white-ember/core/contract';
 import { filterVolumeL } from '@white-ember/core/filter';
@@ -18,6 +17,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
+import { useDraftForm } from '../../ui/useDraft.ts';
 import { PART_LABELS } from '../line/partLabels.ts';
 import { FilterSheet } from './FilterSheet.tsx';
 
@@ -67,26 +67,33 @@ export function VehicleForm({
 }) {
   const filters = useFiltersQuery();
   const customers = useCustomersQuery();
-  const [addCustomer] = useAddCustomerMutation();
+  const [addCustomer, addingCustomer] = useAddCustomerMutation();
   const [add, adding] = useAddVehicleMutation();
   const [change, changing] = useChangeVehicleMutation();
   const [filterSheet, setFilterSheet] = useState(false);
-  const form = useForm<FormValues>({
-    resolver: zodResolver(formSchema),
-    defaultValues: startFrom(stored, plate),
-  });
+  const start = startFrom(stored, plate);
+  const { form, done } = useDraftForm<FormValues>(
+    stored ? `vehicle ${id} ${stored.revision}` : `vehicle new ${plate}`,
+    start,
+    start,
+    zodResolver(formSchema),
+  );
+  // One id for the customer however often the form is sent, so that a second try makes no second customer.
+  const [newCustomerId] = useState(() => uuidv7());
   const { errors } = form.formState;
-  const failure = adding.error ?? changing.error;
+  const failure = addingCustomer.error ?? adding.error ?? changing.error;
 
   const submit = form.handleSubmit(async (values) => {
     let customerId = values.customerId;
     if (values.newCustomer) {
-      const customer: Customer = { id: uuidv7(), name: values.newCustomer };
-      customerId = (await addCustomer(customer).unwrap()).id;
+      const customer: Customer = { id: newCustomerId, name: values.newCustomer };
+      const added = await addCustomer(customer);
+      if (!added.data) return;
+      customerId = added.data.id;
     }
     const displacementL = typedNumber(values.displacement);
     const body = {
-      plate: values.plate,
+      plate: values.plate.toUpperCase(),
       model: values.model,
       family: values.family,
       fitted: values.fitted,
@@ -98,7 +105,9 @@ export function VehicleForm({
     const result = stored
       ? await change({ id, body: { ...body, revision: stored.revision } })
       : await add({ id, ...body });
-    if (result.data) onStored(id);
+    if (!result.data) return;
+    done();
+    onStored(id);
   });
 
   return (

@@ -1,0 +1,156 @@
+import { createRequire } from 'node:module';
+import { readFileSync } from 'node:fs';
+import { test as base, expect, type Page } from '@playwright/test';
+import pg from 'pg';
+import { pino } from 'pino';
+import { createDataSource } from '../../server/src/database/dataSource.ts';
+import { ensureDemo } from '../../server/src/database/demo/ensureDemo.ts';
+import { freePort } from '../../server/src/launch/ports.ts';
+import { startServer, stopServer, type ServerProcess } from '../../server/src/launch/serverProcess.ts';
+
+/** An installation with the demo workshop, on a database and a server process of its own. */
+export interface Site {
+  readonly address: string;
+  readonly databaseUrl: string;
+  readonly stop: () => Promise<void>;
+  readonly start: () => Promise<void>;
+  /** Rows of a table, to see what was really stored. */
+  readonly count: (table: string) => Promise<number>;
+}
+
+const wanted = (name: string): string => {
+  const value = process.env[name];
+  if (!value) throw new Error(`${name} is not set: the browser tests run by bin/test browser`);
+  return value;
+};
+
+export async function openSite(
+  env: Record<string, string> = {},
+): Promise<Site & { close: () => Promise<void> }> {
+  const clusterUrl = wanted('WHITE_EMBER_E2E_CLUSTER');
+  const name = `e_${Date.now()}_${Math.round(performance.now())}_${process.pid}`;
+  const admin = new pg.Client({ connectionString: clusterUrl.replace('DATABASE', 'postgres') });
+  await admin.connect();
+  await admin.query(`CREATE DATABASE ${name}`);
+  await admin.end();
+  const databaseUrl = clusterUrl.replace('DATABASE', name);
+  const db = await createDataSource(databaseUrl, pino({ level: 'silent' })).initialize();
+  await db.runMigrations({ transaction: 'each' });
+  await ensureDemo(db, { reset: false });
+  const port = await freePort(5200 + (process.pid % 2000));
+  let server: ServerProcess | undefined;
+  const start = async (): Promise<void> => {
+    server = await startServer(wanted('WHITE_EMBER_E2E_SERVER'), {
+      DATABASE_URL: databaseUrl,
+      WHITE_EMBER_PORT: String(port),
+      WHITE_EMBER_WEB: wanted('WHITE_EMBER_E2E_WEB'),
+      WHITE_EMBER_DEMO: '1',
+      WHITE_EMBER_REQUESTS_PER_MINUTE: '100000',
+      WHITE_EMBER_SIGN_IN_TRIES: '1000',
+      ...env,
+    });
+  };
+  const stop = async (): Promise<void> => {
+    if (server) await stopServer(server.child);
+  };
+  await start();
+  return {
+    address: `http://127.0.0.1:${port}`,
+    databaseUrl,
+    start,
+    stop,
+    count: async (table) =>
+      Number((await db.query<{ n: string }[]>(`SELECT count(*) AS n FROM ${table}`))[0]?.n),
+    close: async () => {
+      await stop();
+      await db.destroy();
+    },
+  };
+}
+
+export const test = base.extend<object, { site: Site }>({
+  site: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures wanted from this pattern
+    async ({}, use) => {
+      const site = await openSite();
+      await use(site);
+      await site.close();
+    },
+    { scope: 'worker' },
+  ],
+});
+
+export { expect };
+
+export type Person = 'Tobin' | 'Imke' | 'Sorrel';
+
+export async function signIn(page: Page, site: Site, person: Person = 'Tobin'): Promise<void> {
+  await page.goto(site.address);
+  await page.getByRole('button', { name: new RegExp(person) }).click();
+  await expect(page.getByRole('heading', { name: 'Jobs', level: 1 })).toBeVisible();
+}
+
+/** Opens the latest job of a demo vehicle by its plate, at a stage. */
+export async function openJob(page: Page, site: Site, plate: string, stage?: string): Promise<string> {
+  await page.goto(`${site.address}/jobs?show=all&find=${encodeURIComponent(plate)}`);
+  await page
+    .getByRole('link', { name: new RegExp(`^${plate}`) })
+    .first()
+    .click();
+  await page.waitForURL(/jobs\/[0-9a-f-]{36}/);
+  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  if (stage) await page.goto(`${site.address}/jobs/${id}?stage=${stage}`);
+  await expect(page.getByRole('heading', { name: plate, level: 1 })).toBeVisible();
+  return id;
+}
+
+/** A new job on a demo vehicle, by the buttons that a person uses. */
+export async function newJob(page: Page, site: Site, plate: string): Promise<void> {
+  await page.goto(`${site.address}/jobs`);
+  await page.getByRole('button', { name: 'Open a job' }).click();
+  await page.getByLabel('Plate or vehicle').fill(plate);
+  await page
+    .getByRole('list', { name: 'Vehicles' })
+    .getByRole('button', { name: new RegExp(plate) })
+    .click();
+  await page.waitForURL(/jobs\/[0-9a-f-]{36}\?stage=intake/);
+}
+
+export const stage = (page: Page, name: string): Promise<void> =>
+  page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('button', { name: new RegExp(name) })
+    .click();
+
+export async function setTheme(page: Page, theme: 'daylight' | 'bay'): Promise<void> {
+  await page.addInitScript((wantedTheme) => {
+    localStorage.setItem('white-ember preferences', JSON.stringify({ theme: wantedTheme }));
+  }, theme);
+}
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** What axe finds wrong with the page as it stands, as readable lines. */
+export async function axeViolations(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: {
+        run: (
+          options: object,
+        ) => Promise<{
+          violations: { id: string; help: string; nodes: { html: string; failureSummary: string }[] }[];
+        }>;
+      };
+    };
+    const { violations } = await axe.run({
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+    });
+    return violations.flatMap(({ id, help, nodes }) =>
+      nodes.map(
+        (node) =>
+          `${id}: ${help}: ${node.html.slice(0, 140)} (${node.failureSummary.split('\n')[1]?.trim() ?? ''})`,
+      ),
+    );
+  });
+}

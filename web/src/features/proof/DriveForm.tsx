@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import { fromBase, toBase, unitLabel } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { typedNumber } from '../../ui/format.ts';
+import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
+import { useAddEntry } from '../job/useAddEntry.ts';
+import { useCorrecting } from '../job/useCorrecting.ts';
+import { useEntryForm } from '../job/useEntryForm.ts';
+import type { OpenJob } from '../job/useJob.ts';
+
+const EMPTY = { distance: '', minutes: '', powerLimitGone: true, byCustomer: false };
+
+/** What the drive after the work showed. */
+export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean }) {
+  const addEntry = useAddEntry(job.job.id);
+  const distanceUnit = useAppSelector((state) => state.preferences.distanceUnit);
+  const correcting = useCorrecting(job, 'drive');
+  const { form, done, supersedes } = useEntryForm({
+    draft: `drive ${job.job.id}`,
+    empty: EMPTY,
+    correcting,
+    valuesOf: (body) => ({
+      distance: String(Number(fromBase(body.distanceKm, distanceUnit).toFixed(2))),
+      minutes: String(body.minutes ?? ''),
+      powerLimitGone: body.powerLimitGone,
+      byCustomer: body.reportedBy === 'customer',
+    }),
+  });
+  const [open, setOpen] = useState(correcting !== undefined);
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const submit = form.handleSubmit(async (values) => {
+    const distance = typedNumber(values.distance);
+    const minutes = typedNumber(values.minutes);
+    const wrong = await addEntry(
+      {
+        kind: 'drive',
+        distanceKm:
+          distance === undefined || Number.isNaN(distance)
+            ? Number.NaN
+            : Number(toBase(distance, distanceUnit).toFixed(2)),
+        powerLimitGone: values.powerLimitGone,
+        reportedBy: values.byCustomer ? 'customer' : 'technician',
+        ...(minutes === undefined ? {} : { minutes }),
+      },
+      supersedes,
+    );
+    setProblems(wrong ?? {});
+    if (wrong) return;
+    done();
+    setOpen(false);
+  });
+  if (!open) {
+    return (
+      <Button weight={main ? 'main' : 'plain'} onClick={() => setOpen(true)}>
+        Enter the drive check
+      </Button>
+    );
+  }
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-3 border-2 border-ink p-3">
+      <CorrectingNotice correcting={correcting} />
+      <p className="text-sm text-ink2">Two people for readings on the road: one drives, one reads.</p>
+      <div className="grid grid-cols-2 gap-3">
+        <Field
+          label="Distance"
+          unit={unitLabel(distanceUnit)}
+          error={problems['distanceKm']}
+          hint={`at least ${fromBase(0.1, distanceUnit).toFixed(1)}`}
+        >
+          <input className="input-box" inputMode="decimal" {...form.register('distance')} />
+        </Field>
+        <Field label="Time" unit="min" error={problems['minutes']}>
+          <input className="input-box" inputMode="numeric" {...form.register('minutes')} />
+        </Field>
+      </div>
+      <label className="flex items-center gap-3 min-h-11">
+        <input
+          type="checkbox"
+          className="size-6 accent-[var(--ember-button)]"
+          {...form.register('powerLimitGone')}
+        />
+        Full power is there
+      </label>
+      <label className="flex items-center gap-3 min-h-11">
+        <input
+          type="checkbox"
+          className="size-6 accent-[var(--ember-button)]"
+          {...form.register('byCustomer')}
+        />
+        Reported by the customer
+      </label>
+      <Button type="submit" weight="main">
+        Enter the drive
+      </Button>
+    </form>
+  );
+}

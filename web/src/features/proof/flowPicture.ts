@@ -1,0 +1,75 @@
+import { fitFlow, type FilterGeometry } from '@white-ember/core/filter';
+import type { DerivedJob } from '@white-ember/core/job';
+import type { Limits } from '@white-ember/core/limits';
+import {
+  filterCurves,
+  fittedCurve,
+  judgeReading,
+  onFlowAxis,
+  type CurvePoint,
+  type FlowCurve,
+  type JudgedReading,
+} from '@white-ember/core/proof';
+
+interface Side {
+  readonly name: 'before' | 'after';
+  readonly reading: JudgedReading;
+  readonly cloud: readonly CurvePoint[];
+  readonly curve: FlowCurve | undefined;
+}
+
+export interface FlowPicture {
+  /** Temperature of the flow axis: every point stands where it would drive the filter equally hard. */
+  readonly temperatureC: number;
+  readonly ground: readonly FlowCurve[];
+  readonly sides: readonly Side[];
+  readonly equalFlow?: {
+    readonly flowM3PerH: number;
+    readonly beforeMbar: number;
+    readonly afterMbar: number;
+  };
+  readonly removedPercent?: number;
+  readonly maxFlow: number;
+  readonly maxMbar: number;
+}
+
+/** What the chart shows, worked out by core: curves of this filter, clouds and fits of the readings. */
+export function flowPicture(
+  derived: Pick<DerivedJob, 'before' | 'after' | 'comparison'>,
+  facts: { limits: Limits; displacementL?: number; geometry?: FilterGeometry },
+): FlowPicture | undefined {
+  const readings = (['before', 'after'] as const).flatMap((name) => {
+    const entry = derived[name];
+    if (!entry) return [];
+    const reading = judgeReading(entry.body, facts);
+    return reading.points.length > 0 ? [{ name, reading }] : [];
+  });
+  const [first] = readings;
+  if (!first) return undefined;
+  const { equalFlow, removedPercent } = derived.comparison ?? {};
+  const temperatureC =
+    equalFlow?.temperatureC ??
+    first.reading.samples.at(-1)?.flow.temperatureC ??
+    facts.limits.filterTempHoldC;
+  const clouds = readings.map(({ reading }) => reading.cloud.map((p) => onFlowAxis(p, temperatureC)));
+  const points = clouds.flat();
+  const maxFlow = Math.max(...points.map((p) => p.flowM3PerH)) * 1.08;
+  const maxMbar = Math.max(...points.map((p) => p.dpMbar), 5) * 1.1;
+  return {
+    temperatureC,
+    ground: facts.geometry ? filterCurves(facts.geometry, temperatureC, maxFlow) : [],
+    sides: readings.map(({ name, reading }, i): Side => {
+      const fit = fitFlow(reading.points);
+      return {
+        name,
+        reading,
+        cloud: clouds[i] ?? [],
+        curve: fit.ok ? fittedCurve(fit.value, name, temperatureC, maxFlow) : undefined,
+      };
+    }),
+    maxFlow,
+    maxMbar,
+    ...(equalFlow ? { equalFlow } : {}),
+    ...(removedPercent ? { removedPercent: removedPercent.value } : {}),
+  };
+}
