@@ -56,6 +56,9 @@ interface Candidate {
   readonly mapped: MappedChannel;
 }
 
+/** What stands in brackets behind a name and was not read as a unit. */
+const BRACKETS = /[[(]\s*([^\])]+?)\s*[\])]\s*$/;
+
 function readUnit(column: RawColumn, role: ChannelRole): { unit: Unit | 'none'; doubt?: string } | undefined {
   const definition = definitionOf(role);
   const stated =
@@ -67,7 +70,8 @@ function readUnit(column: RawColumn, role: ChannelRole): { unit: Unit | 'none'; 
   const plausible = plausibleUnits(column, role);
   const inferred = plausible.includes(definition.unit) ? definition.unit : plausible[0];
   if (!inferred) return undefined;
-  const why = stated ? `unit “${column.unitText ?? ''}” is unknown` : 'no unit stated';
+  const unknown = stated ? column.unitText : BRACKETS.exec(column.name)?.[1];
+  const why = unknown === undefined ? 'no unit stated' : `unit “${unknown}” is unknown`;
   return { unit: inferred, doubt: `${why}; ${unitLabel(inferred)} fits the values` };
 }
 
@@ -148,6 +152,13 @@ export function mapChannels(log: RawLog, corrections: MappingCorrections = {}): 
     }
     taken.set(mapped.role, mapped);
     used.add(column);
+  }
+  const inferred = [...taken.values()].filter((channel) => channel.reason.includes('fits the values'));
+  if (inferred.length > 0) {
+    warnings.push({
+      code: 'unit-inferred',
+      text: `Units taken from the values, as the file states none that is known: ${inferred.map(({ source, unitLabel: label }) => `“${source}” ${label}`).join(', ')}.`,
+    });
   }
   const sources = new Set([...taken.values()].map((channel) => channel.source));
   return {

@@ -43,7 +43,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
   const link = ({ isActive }: { isActive: boolean }): string =>
     `font-head font-semibold min-h-11 px-2 grid place-items-center ${isActive ? 'border-b-4 border-ember' : 'border-b-4 border-transparent'}`;
   return (
-    <header className="no-print border-b-2 border-ink flex items-center gap-x-3 px-3 min-h-[46px] shrink-0">
+    <header className="no-print border-b-2 border-ink flex items-center gap-x-1 sm:gap-x-3 px-2 sm:px-3 min-h-[46px] shrink-0">
       <NavLink
         to="/jobs"
         className="flex items-center gap-2 font-head font-semibold text-lg shrink-0 min-h-11"

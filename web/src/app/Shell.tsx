@@ -1,14 +1,20 @@
-import { useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useLocation } from 'react-router';
-import { Toaster } from 'sonner';
-import { SignInPage } from '../features/people/SignInPage.tsx';
 import { Button } from '../ui/Button.tsx';
 import { problemOf, useSessionQuery } from './api.ts';
-import { CommandPalette } from './CommandPalette.tsx';
 import { Header } from './Header.tsx';
-import { KeySheet } from './KeySheet.tsx';
 import { useAppSelector } from './store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
+
+// Not needed to see the first screen: loaded beside it or when first wanted.
+const SignInPage = lazy(async () => ({
+  default: (await import('../features/people/SignInPage.tsx')).SignInPage,
+}));
+const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
+const importPalette = () => import('./CommandPalette.tsx');
+const importKeys = () => import('./KeySheet.tsx');
+const CommandPalette = lazy(async () => ({ default: (await importPalette()).CommandPalette }));
+const KeySheet = lazy(async () => ({ default: (await importKeys()).KeySheet }));
 
 /** The frame of every page: who is signed in, the header with its clocks, and what the keyboard opens. */
 export function Shell() {
@@ -17,6 +23,14 @@ export function Shell() {
   const [palette, setPalette] = useState(false);
   const [keys, setKeys] = useState(false);
   useGlobalKeys({ palette: () => setPalette(true), keys: () => setKeys(true) });
+  useEffect(() => {
+    // Ready before they are asked for, so that what is typed right after Ctrl K arrives in them, also without a network.
+    const timer = window.setTimeout(
+      () => void Promise.all([importPalette(), importKeys()]).catch(() => undefined),
+      400,
+    );
+    return () => window.clearTimeout(timer);
+  }, []);
   const printed = useLocation().pathname.endsWith('/report');
 
   if (session.isLoading) return <p className="p-8 font-head text-xl">Opening …</p>;
@@ -32,7 +46,13 @@ export function Shell() {
       </main>
     );
   }
-  if (!session.data.member) return <SignInPage session={session.data} />;
+  if (!session.data.member) {
+    return (
+      <Suspense>
+        <SignInPage session={session.data} />
+      </Suspense>
+    );
+  }
   return (
     <div className="min-h-dvh flex flex-col">
       <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-card focus:p-3">
@@ -42,14 +62,18 @@ export function Shell() {
       <div id="work" className={`grow flex flex-col ${printed ? '' : 'min-h-0'}`}>
         <Outlet />
       </div>
-      <CommandPalette
-        open={palette}
-        onOpenChange={setPalette}
-        role={session.data.member.role}
-        onKeys={() => setKeys(true)}
-      />
-      <KeySheet open={keys} onOpenChange={setKeys} />
-      <Toaster position="bottom-right" theme={theme === 'bay' ? 'dark' : 'light'} offset={230} />
+      <Suspense>
+        {palette ? (
+          <CommandPalette
+            open
+            onOpenChange={setPalette}
+            role={session.data.member.role}
+            onKeys={() => setKeys(true)}
+          />
+        ) : null}
+        {keys ? <KeySheet open onOpenChange={setKeys} /> : null}
+        <Toaster position="bottom-right" theme={theme === 'bay' ? 'dark' : 'light'} offset={230} />
+      </Suspense>
     </div>
   );
 }

@@ -103,7 +103,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           </p>
         </div>
         <div
-          className="overflow-x-auto px-1"
+          className="relative overflow-x-auto px-1"
           tabIndex={0}
           role="group"
           aria-label="Exhaust line, scrolls sideways"

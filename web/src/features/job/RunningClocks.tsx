@@ -24,18 +24,21 @@ export function RunningClocks() {
   if (!first) return null;
   const over = first.left <= 0;
   return (
-    <Link
-      to={`/jobs/${first.job.id}`}
-      className="bg-ink text-paper rounded-sm px-3 my-1 min-h-9 flex items-center gap-2 sm:gap-3 text-sm whitespace-nowrap"
+    <div
       role="timer"
       aria-label={`Dwell on ${first.job.plate}: ${over ? 'over' : `${clock(first.left)} left`}`}
     >
-      <span className="figure-text text-lg">{over ? 'over' : clock(first.left)}</span>
-      <span className="max-md:hidden">
-        dwell on {first.job.plate} · next: flush and read
-        {others.length > 0 ? ` · ${others.length} more` : ''}
-      </span>
-      <span className="md:hidden">{first.job.plate}</span>
-    </Link>
+      <Link
+        to={`/jobs/${first.job.id}`}
+        className="bg-ink text-paper rounded-sm px-2 sm:px-3 my-1 min-h-9 flex items-center gap-2 sm:gap-3 text-sm whitespace-nowrap"
+      >
+        <span className="figure-text text-lg">{over ? 'over' : clock(first.left)}</span>
+        <span className="max-lg:hidden">
+          dwell on {first.job.plate} · next: flush and read
+          {others.length > 0 ? ` · ${others.length} more` : ''}
+        </span>
+        <span className="lg:hidden max-sm:sr-only">{first.job.plate}</span>
+      </Link>
+    </div>
   );
 }

@@ -1,5 +1,4 @@
 import { useCallback } from 'react';
-import { toast } from 'sonner';
 import { entryFigure } from '@white-ember/core/job';
 import { entryBodySchema, type EntryBody, type NewEntry } from '@white-ember/core/ledger';
 import { useAppDispatch } from '../../app/store.ts';
@@ -25,6 +24,7 @@ export function useAddEntry(jobId: string): AddEntry {
         addEntry({ jobId, body: parsed.data, ...(supersedes ? { supersedes } : {}) }),
       ).unwrap();
       if (body.kind !== 'caution-acknowledged' && body.kind !== 'withdrawn') {
+        const { toast } = await import('sonner');
         toast(spoken(parsed.data), {
           action: {
             label: 'Undo',

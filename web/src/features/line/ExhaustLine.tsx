@@ -20,6 +20,8 @@ const BODY_NAMES: Record<Body['id'], string> = {
   tail: 'Tail',
 };
 
+const shortEgt = (part: PartId): string => part.toUpperCase().replace('EGT', 'EGT ');
+
 interface LineProps {
   readonly vehicle: Vehicle;
   readonly derived: DerivedJob;
@@ -107,7 +109,7 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
       ) : null}
       {has('back-pressure-sensor') ? (
         <Part
-          label={`${PART_LABELS['back-pressure-sensor']}: ${STATE_WORDS[stateOf('back-pressure-sensor')]}`}
+          label={`P, ${PART_LABELS['back-pressure-sensor'].toLowerCase()}: ${STATE_WORDS[stateOf('back-pressure-sensor')]}`}
           selected={selected === 'back-pressure-sensor'}
           onSelect={() => onPart('back-pressure-sensor')}
         >
@@ -134,7 +136,7 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
       {placed.map(({ part, x, celsius, side }) => (
         <Part
           key={part}
-          label={`${PART_LABELS[part]}: ${celsius === undefined ? 'no value' : withUnit(celsius, temperatureUnit)}, ${STATE_WORDS[stateOf(part)]}`}
+          label={`${shortEgt(part)} ${celsius === undefined ? '–' : withUnit(celsius, temperatureUnit)}, ${PART_LABELS[part].split(', ')[1] ?? ''}: ${STATE_WORDS[stateOf(part)]}`}
           selected={selected === part}
           onSelect={() => onPart(part)}
         >
@@ -144,8 +146,8 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
             <StateShape state={stateOf(part)} />
           </g>
           <Text x={(x as number) + side * 13} y={27} anchor={side > 0 ? 'start' : 'end'} fill="var(--ink2)">
-            {part.toUpperCase().replace('EGT', 'EGT ')}
-          </Text>
+            {shortEgt(part)}
+          </Text>{' '}
           <Text
             x={(x as number) + side * 13}
             y={44}
@@ -367,7 +369,7 @@ function DpSensor({
         </Part>
       ) : null}
       <Part
-        label={`ΔP sensor: ${value}, ${STATE_WORDS[state]}`}
+        label={`ΔP ${value}, differential pressure sensor: ${STATE_WORDS[state]}`}
         selected={selected === 'dp-sensor'}
         onSelect={() => onPart('dp-sensor')}
       >
@@ -386,7 +388,7 @@ function DpSensor({
         </g>
         <Text x={middle + 6} y={25} anchor="middle" fill="var(--steel)" size={13}>
           ΔP
-        </Text>
+        </Text>{' '}
         <Text x={middle} y={47} anchor="middle" weight={600} size={19} fill="var(--steel)">
           {value}
         </Text>

@@ -25,7 +25,7 @@ export function LogMapping({
     })),
   ];
   return (
-    <details open={analysis.unmapped.length > 0}>
+    <details open={analysis.unmapped.length > 0 || Object.keys(corrections).length > 0}>
       <summary className="text-lg font-head font-semibold min-h-11">
         Columns: {analysis.channels.length} recognised, {analysis.unmapped.length} not
       </summary>

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { STAGES, STAGE_LABELS, type DerivedJob, type Stage } from '@white-ember/core/job';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { useNow } from '../../ui/useNow.ts';
-import { layTape } from './tapeLayout.ts';
+import { layTape, type Pin } from './tapeLayout.ts';
 
 const ROWS = 3;
 const ROW_PX = 16;
@@ -49,7 +49,7 @@ export function Tape(props: TapeProps) {
           </p>
         </div>
         <div className="grow min-w-0">
-          <nav aria-label="Stages" className="flex gap-0.5 overflow-x-auto">
+          <nav aria-label="Stages" className="relative flex gap-0.5 overflow-x-auto">
             {STAGES.map((name, i) => {
               const current = name === stage;
               return (
@@ -97,7 +97,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
   const endX = layout.nowX ?? layout.xOf(now);
   const thumbX = at === undefined ? endX : layout.xOf(at);
   return (
-    <div ref={ruler} className="overflow-x-auto" tabIndex={-1}>
+    <div ref={ruler} className="relative overflow-x-auto" tabIndex={-1}>
       <div className="relative" style={{ width, height: HEIGHT }}>
         {layout.ticks.map(({ x, text }) => (
           <span
@@ -127,32 +127,16 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
             title={`dwell: ${dwell.what}`}
           />
         ))}
-        {layout.pins.map(({ entry, x, text, widthPx, label }) => {
-          const down = LABELS_TOP - PIN_TOP - 4 + (label?.row ?? 0) * ROW_PX;
-          const toLeft = label?.side === 'left';
-          return (
-            <button
-              key={entry.id}
-              onClick={() => onEntry(entry)}
-              aria-pressed={selected === entry.id}
-              title={`${clock(happenedAt(entry))} ${text}`}
-              aria-label={`${text}${waiting.has(entry.id) ? ', waiting to be sent' : ''}`}
-              className={`absolute text-[13px] leading-none whitespace-nowrap border-tape-ink hover:underline ${toLeft ? 'border-r-2 text-right pr-1.5' : 'border-l-2 text-left pl-1.5'} ${at !== undefined && happenedAt(entry) > at ? 'text-tape-ink2' : ''}`}
-              style={{
-                left: toLeft ? x - widthPx + 2 : x,
-                top: PIN_TOP + 4,
-                width: label ? widthPx : 12,
-                height: label ? down + 14 : 12,
-                paddingTop: label ? down : 0,
-              }}
-            >
-              <span
-                className={`absolute -top-[5px] size-2.5 rounded-[50%] ${toLeft ? '-right-[6px]' : '-left-[6px]'} ${waiting.has(entry.id) ? 'border-2 border-tape-ink bg-tape' : 'bg-tape-ink'} ${selected === entry.id ? 'outline-2 outline-tape-now' : ''}`}
-              />
-              {label ? text : null}
-            </button>
-          );
-        })}
+        {layout.pins.map((pin) => (
+          <PinMark
+            key={pin.entry.id}
+            pin={pin}
+            waiting={waiting.has(pin.entry.id)}
+            selected={selected === pin.entry.id}
+            later={at !== undefined && happenedAt(pin.entry) > at}
+            onOpen={() => onEntry(pin.entry)}
+          />
+        ))}
         <Slider.Root
           className="absolute top-0 left-0 h-3.5 select-none touch-none"
           style={{ width: Math.max(endX, 20) }}
@@ -186,5 +170,61 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
         </Slider.Root>
       </div>
     </div>
+  );
+}
+
+/** One entry: a dot on the ruler, a stem down to its label. Only dot and label take the tap, never the stem's length. */
+function PinMark({
+  pin: { entry, x, text, label },
+  waiting,
+  selected,
+  later,
+  onOpen,
+}: {
+  pin: Pin;
+  waiting: boolean;
+  selected: boolean;
+  later: boolean;
+  onOpen: () => void;
+}) {
+  const labelTop = LABELS_TOP + (label?.row ?? 0) * ROW_PX;
+  const toLeft = label?.side === 'left';
+  const dot = (
+    <span
+      aria-hidden
+      className={`absolute -top-[5px] size-2.5 rounded-[50%] ${toLeft ? '-right-[6px]' : '-left-[6px]'} ${waiting ? 'border-2 border-tape-ink bg-tape' : 'bg-tape-ink'} ${selected ? 'outline-2 outline-tape-now' : ''}`}
+    />
+  );
+  const named = {
+    onClick: onOpen,
+    'aria-pressed': selected,
+    title: `${clock(happenedAt(entry))} ${text}`,
+    'aria-label': `${text}${waiting ? ', waiting to be sent' : ''}`,
+  };
+  const tone = later ? 'text-tape-ink2' : '';
+  if (!label) {
+    return (
+      <button {...named} className={`absolute size-4 ${tone}`} style={{ left: x - 7, top: PIN_TOP - 2 }}>
+        <span className="absolute left-[7px] top-[6px] h-3 border-l-2 border-tape-ink">{dot}</span>
+      </button>
+    );
+  }
+  return (
+    <>
+      <span
+        aria-hidden
+        className={`absolute border-tape-ink pointer-events-none ${toLeft ? 'border-r-2' : 'border-l-2'}`}
+        style={{ left: x, top: PIN_TOP + 4, height: labelTop - PIN_TOP + 10 }}
+      >
+        {dot}
+      </span>
+      <button
+        {...named}
+        className={`absolute text-[13px] leading-none whitespace-nowrap hover:underline ${toLeft ? 'text-right pr-1.5' : 'text-left pl-1.5'} ${tone}`}
+        style={{ left: label.from, top: labelTop, width: label.to - label.from, height: ROW_PX }}
+      >
+        {text}
+      </button>
+    </>
   );
 }

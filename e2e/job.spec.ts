@@ -1,0 +1,144 @@
+import { expect, newJob, openJob, signIn, stage, test } from './setup/site.ts';
+
+test.describe('the ledger under the hand', () => {
+  test('an entry is corrected in its place, and the first one stays in the history', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site);
+    const id = await openJob(page, site, 'MF 66 PL', 'prove');
+    await expect(page.getByRole('heading', { name: 'Not proved' })).toBeVisible();
+    const before = await site.count('entry');
+    await page.getByRole('region', { name: 'Tape' }).getByRole('button', { name: '3000: 1 mbar' }).click();
+    await page.getByRole('button', { name: 'Correct this entry' }).click();
+    await expect(page.getByText(/Correcting the entry of/)).toBeVisible();
+    const hold = page.getByRole('group', { name: 'Hold 1', exact: true });
+    await expect(hold.getByLabel(/ΔP/)).toHaveValue('1.1');
+    await hold.getByLabel(/ΔP/).fill('31');
+    await page.getByRole('group', { name: 'Idle', exact: true }).getByLabel(/ΔP/).fill('4');
+    await page.getByRole('button', { name: 'Enter the after reading' }).click();
+    await expect(
+      page.getByRole('heading', { name: /At equal flow the pressure drop fell by 80 %/ }),
+    ).toBeVisible();
+    await expect.poll(() => site.count('entry')).toBe(before + 1);
+    const { entries } = (await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as {
+      entries: { id: string; supersedes?: string }[];
+    };
+    expect(entries.some((entry) => entry.id === entries.at(-1)?.supersedes)).toBe(true);
+  });
+
+  test('undo takes an entry back, withdrawing says why, and neither erases', async ({ page, site }) => {
+    await signIn(page, site);
+    await newJob(page, site, 'QP 308');
+    await page.getByLabel('What the customer says').fill('Wrong van');
+    await page.getByRole('button', { name: 'Enter the complaint' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await stage(page, 'Intake');
+    await expect(page.getByRole('blockquote').filter({ hasText: 'Wrong van' })).toBeHidden();
+
+    await page.getByLabel('Note for the record').fill('Clamp missing');
+    await page.getByRole('button', { name: 'Add the note' }).click();
+    await page
+      .getByRole('region', { name: 'Tape' })
+      .getByRole('button', { name: 'note', exact: true })
+      .click();
+    const sheet = page.getByRole('dialog');
+    await expect(sheet).toContainText('Clamp missing');
+    await expect(sheet).toContainText('Server clock');
+    await sheet.getByRole('button', { name: 'Withdraw this entry' }).click();
+    await expect(sheet).toContainText('must not be empty');
+    await sheet.getByLabel(/Wrong\?/).fill('Found it');
+    await sheet.getByRole('button', { name: 'Withdraw this entry' }).click();
+    await expect(sheet).toBeHidden();
+    await expect(page.getByRole('region', { name: 'Tape' })).toContainText('0 entries');
+  });
+
+  test('the tape looks back: what was known then, and nothing to enter there', async ({ page, site }) => {
+    await signIn(page, site);
+    await openJob(page, site, 'KE 417 QR', 'prove');
+    await expect(page.getByRole('heading', { name: /pressure drop fell by/ })).toBeVisible();
+    const slider = page.getByRole('slider', { name: 'Look back along the tape' });
+    await slider.focus();
+    await page.keyboard.press('Home');
+    await expect(page.getByText(/As it was known on/)).toBeVisible();
+    await expect(page.getByRole('complementary', { name: 'What we know' })).toContainText(
+      'Nothing has been read yet.',
+    );
+    await expect(page.getByRole('heading', { name: /pressure drop fell by/ })).toBeHidden();
+    await expect(page).toHaveURL(/at=\d+/);
+    await page.getByRole('button', { name: 'Back to now' }).click();
+    await expect(page.getByRole('heading', { name: /pressure drop fell by/ })).toBeVisible();
+  });
+
+  test('a viewer sees all of it and can enter nothing', async ({ page, site }) => {
+    await signIn(page, site, 'Sorrel');
+    await expect(page.getByRole('button', { name: 'Open a job' })).toBeHidden();
+    await openJob(page, site, 'KE 417 QR');
+    for (const name of ['Intake', 'Codes', 'Baseline', 'Checks', 'Treat', 'Prove', 'Hand over']) {
+      await stage(page, name);
+      await expect(
+        page.getByRole('main').getByRole('button', { name: /^(Enter|Sign off|Use as|No codes)/ }),
+      ).toHaveCount(0);
+    }
+  });
+});
+
+test.describe('by keyboard and address', () => {
+  test('keys reach every view, and each has an address that comes back', async ({ page, site }) => {
+    await signIn(page, site);
+    await page.keyboard.press('g');
+    await page.keyboard.press('v');
+    await expect(page.getByRole('heading', { name: 'Vehicles' })).toBeVisible();
+    await page.keyboard.press('g');
+    await page.keyboard.press('l');
+    await expect(page.getByRole('heading', { name: 'Limits' })).toBeVisible();
+    await page.goBack();
+    await expect(page.getByRole('heading', { name: 'Vehicles' })).toBeVisible();
+    await page.keyboard.press('Control+k');
+    await expect(page.getByRole('dialog', { name: 'Find' })).toBeVisible();
+    await page.keyboard.type('KE 417');
+    await expect(page.getByRole('option', { name: /KE 417 QR/ })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await page.waitForURL(/jobs\/[0-9a-f-]{36}/);
+    await page.keyboard.press('3');
+    await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
+    await page.keyboard.press('t');
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'bay');
+  });
+
+  test('a part on the line is reached and opened by keyboard, with its state in words', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site);
+    await openJob(page, site, 'KE 417 QR');
+    const scr = page.getByRole('button', { name: 'SCR brick: proven clear' });
+    await scr.focus();
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/part=scr/);
+    await expect(page.getByRole('main')).toContainText('Gauge behind the filter shows 8 mbar');
+  });
+});
+
+test.describe('limits', () => {
+  test('a lead changes one for a family: open jobs are judged by it at once, with the old version kept', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site, 'Imke');
+    await page.goto(`${site.address}/limits?family=Orrin%2012.8`);
+    const limit = page.getByRole('textbox', { name: /^ΔP at warm idle, good up to/ });
+    await expect(limit).toHaveValue('12');
+    await limit.fill('999');
+    await page.getByRole('button', { name: 'Put in force' }).click();
+    await expect(page.getByText(/must lie between 0 and 200 mbar/)).toBeVisible();
+    await limit.fill('14');
+    await page.getByLabel('Source for: ΔP at warm idle, good up to').fill('Fourth tractor read');
+    await page.getByRole('button', { name: 'Put in force' }).click();
+    await expect(page.getByText(/Version 2, Imke Vandersloot/)).toBeVisible();
+    await openJob(page, site, 'BC 91 HV', 'decide');
+    await expect(page.getByText(/14 mbar at idle/)).toBeVisible();
+  });
+});

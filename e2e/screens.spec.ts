@@ -1,0 +1,179 @@
+import type { Page } from '@playwright/test';
+import {
+  axeViolations,
+  expect,
+  openJob,
+  setTheme,
+  signIn,
+  test,
+  type Person,
+  type Site,
+} from './setup/site.ts';
+
+interface Screen {
+  readonly name: string;
+  readonly who?: Person;
+  readonly open: (page: Page, site: Site) => Promise<unknown>;
+}
+
+const job = (plate: string, stage: string) => (page: Page, site: Site) => openJob(page, site, plate, stage);
+
+/** Every screen there is, on demo data. */
+const SCREENS: readonly Screen[] = [
+  { name: 'job list', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
+  { name: 'intake', open: job('KE 417 QR', 'intake') },
+  { name: 'codes', open: job('KE 417 QR', 'codes') },
+  { name: 'baseline, typed in', open: job('KE 417 QR', 'baseline') },
+  { name: 'baseline, from a log', open: job('KE 417 QR', 'baseline&way=log') },
+  { name: 'checks', open: job('KE 417 QR', 'checks&part=high-pipe') },
+  { name: 'decide', open: job('BC 91 HV', 'decide') },
+  { name: 'treat', open: job('KE 417 QR', 'treat') },
+  { name: 'prove', open: job('KE 417 QR', 'prove') },
+  { name: 'prove, not proved', open: job('MF 66 PL', 'prove') },
+  { name: 'hand over', open: job('KE 417 QR', 'hand-over') },
+  {
+    name: 'report',
+    open: async (page, site) =>
+      page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/report`),
+  },
+  { name: 'vehicles', open: (page, site) => page.goto(`${site.address}/vehicles`) },
+  { name: 'add a vehicle', open: (page, site) => page.goto(`${site.address}/vehicles/new`) },
+  {
+    name: 'vehicle',
+    open: async (page, site) => {
+      await page.goto(`${site.address}/vehicles`);
+      await page.getByRole('link', { name: /KE 417 QR/ }).click();
+      await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+    },
+  },
+  { name: 'limits', who: 'Imke', open: (page, site) => page.goto(`${site.address}/limits`) },
+  { name: 'people', who: 'Imke', open: (page, site) => page.goto(`${site.address}/people`) },
+  { name: 'no such page', open: (page, site) => page.goto(`${site.address}/nowhere`) },
+];
+
+const settled = async (page: Page): Promise<void> => {
+  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => document.fonts.ready);
+};
+
+for (const theme of ['daylight', 'bay'] as const) {
+  test.describe(`axe finds nothing in ${theme}`, () => {
+    test('sign-in', async ({ page, site }) => {
+      await setTheme(page, theme);
+      await page.goto(site.address);
+      await expect(page.getByRole('button', { name: /Tobin/ })).toBeVisible();
+      expect(await axeViolations(page)).toEqual([]);
+      await page.getByRole('button', { name: 'Set up your own workshop' }).click();
+      expect(await axeViolations(page)).toEqual([]);
+    });
+    test('every screen', async ({ page, site }) => {
+      test.setTimeout(240_000);
+      await setTheme(page, theme);
+      for (const who of ['Tobin', 'Imke'] as const) {
+        await signIn(page, site, who);
+        for (const screen of SCREENS.filter((s) => (s.who ?? 'Tobin') === who)) {
+          await screen.open(page, site);
+          await settled(page);
+          expect.soft(await axeViolations(page), screen.name).toEqual([]);
+        }
+      }
+    });
+    test('sheets: keys, find, an entry, a filter size', async ({ page, site }) => {
+      await setTheme(page, theme);
+      await signIn(page, site);
+      await page.keyboard.press('?');
+      await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+      expect(await axeViolations(page)).toEqual([]);
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('Control+k');
+      await expect(page.getByRole('dialog', { name: 'Find' })).toBeVisible();
+      await expect(page.getByRole('option').first()).toBeVisible();
+      expect(await axeViolations(page)).toEqual([]);
+      await page.keyboard.press('Escape');
+      await openJob(page, site, 'KE 417 QR');
+      await page
+        .getByRole('region', { name: 'Tape' })
+        .getByRole('button', { name: /cause repaired/ })
+        .click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      expect(await axeViolations(page)).toEqual([]);
+      await page.goto(`${site.address}/vehicles/new`);
+      await page.getByRole('button', { name: 'Add a filter size' }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      expect(await axeViolations(page)).toEqual([]);
+    });
+  });
+}
+
+test.describe('fits', () => {
+  for (const width of [390, 768, 1920]) {
+    test(`${width} px wide: no screen is wider than the window`, async ({ page, site }) => {
+      test.setTimeout(240_000);
+      await page.setViewportSize({ width, height: 844 });
+      await signIn(page, site, 'Imke');
+      for (const screen of SCREENS) {
+        await screen.open(page, site);
+        await settled(page);
+        const over = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect.soft(over, screen.name).toBeLessThanOrEqual(0);
+      }
+    });
+  }
+
+  test('1280 × 800: line, tape and clocks stay in view at every stage, whatever is scrolled', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site);
+    const id = await openJob(page, site, 'KE 417 QR');
+    for (const stage of ['intake', 'codes', 'baseline', 'checks', 'decide', 'treat', 'prove', 'hand-over']) {
+      await page.goto(`${site.address}/jobs/${id}?stage=${stage}`);
+      await settled(page);
+      await page.mouse.move(500, 500);
+      await page.mouse.wheel(0, 2000);
+      for (const part of [
+        page.getByRole('region', { name: 'Line' }),
+        page.getByRole('region', { name: 'Tape' }),
+        page.getByRole('timer'),
+      ]) {
+        const box = await part.boundingBox();
+        expect(box && box.y >= 0 && box.y + box.height <= 801, `${stage}`).toBe(true);
+      }
+    }
+  });
+});
+
+test('controls are large enough for a glove: 44 px, main actions 56 px', async ({ page, site }) => {
+  await signIn(page, site);
+  await openJob(page, site, 'KE 417 QR', 'treat');
+  const small = await page.evaluate(() =>
+    [...document.querySelectorAll('main button, main input, main select, main textarea, nav button')]
+      .filter(
+        (element) =>
+          element instanceof HTMLElement &&
+          element.offsetParent !== null &&
+          element.getAttribute('type') !== 'checkbox',
+      )
+      .map((element) => ({ text: element.textContent ?? '', height: element.getBoundingClientRect().height }))
+      .filter(({ height }) => height < 44),
+  );
+  expect(small).toEqual([]);
+  const main = await page.getByRole('button', { name: 'Enter the work' }).boundingBox();
+  expect(main?.height).toBeGreaterThanOrEqual(56);
+});
+
+test('the first screen needs at most 250 KB of script, gzipped', async ({ page, site }) => {
+  await signIn(page, site);
+  await page.goto(`${site.address}/jobs`);
+  await settled(page);
+  const bytes = await page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter((entry) => entry.name.endsWith('.js'))
+      .reduce((sum, entry) => sum + (entry as PerformanceResourceTiming).encodedBodySize, 0),
+  );
+  expect(bytes).toBeGreaterThan(20_000);
+  expect(bytes).toBeLessThanOrEqual(250 * 1024);
+});
