@@ -99,7 +99,7 @@ test.describe('by keyboard and address', () => {
     await page.keyboard.type('KE 417');
     await expect(page.getByRole('option', { name: /KE 417 QR/ })).toBeVisible();
     await page.keyboard.press('Enter');
-    await page.waitForURL(/jobs\/[0-9a-f-]{36}/);
+    await expect(page.getByRole('heading', { name: 'KE 417 QR', level: 1 })).toBeVisible();
     await page.keyboard.press('3');
     await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
     await page.reload();

@@ -10,7 +10,15 @@ import {
  * (for a spread or correlation: 0), never NaN. The arithmetic is the library's.
  */
 
-const finite = (values: ArrayLike<number>): number[] => Array.from(values).filter(Number.isFinite);
+/** A plain loop: `Array.from` on a typed array of a million readings takes ten times as long. */
+function finite(values: ArrayLike<number>): number[] {
+  const kept: number[] = [];
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i] as number;
+    if (Number.isFinite(value)) kept.push(value);
+  }
+  return kept;
+}
 
 /** Mean of the finite numbers. Worked value: [1, NaN, 3] → 2. */
 export function mean(values: ArrayLike<number>): number | undefined {

@@ -80,7 +80,8 @@ export interface AnalysedLog {
 }
 
 function sampleRate(recording: Recording, values: Float64Array): number {
-  const count = values.filter(Number.isFinite).length;
+  let count = 0;
+  for (const value of values) if (Number.isFinite(value)) count++;
   const duration = (recording.timeS.at(-1) ?? 0) - (recording.timeS[0] ?? 0);
   return duration > 0 ? Number((count / duration).toFixed(2)) : 0;
 }

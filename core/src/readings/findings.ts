@@ -27,7 +27,12 @@ export interface FindingContext {
   readonly pressureUnit?: Unit;
 }
 
-type Detector = (context: FindingContext) => Finding[];
+/** What all detectors share, worked out once a log. */
+interface SharedContext extends FindingContext {
+  readonly dp: DpBehaviour | undefined;
+}
+
+type Detector = (context: SharedContext) => Finding[];
 
 const windowsOf = (context: FindingContext, kind: LogWindow['kind']): LogWindow[] =>
   context.windows.filter((window) => window.kind === kind);
@@ -46,7 +51,9 @@ interface DpBehaviour {
 
 /** Smallest step between values that occur: the sensor's resolution as logged. */
 function smallestStep(values: ArrayLike<number>): number {
-  const distinct = [...new Set(Array.from(values))].sort((a, b) => a - b);
+  const seen = new Set<number>();
+  for (let i = 0; i < values.length && seen.size < 50_000; i++) seen.add(values[i] as number);
+  const distinct = [...seen].sort((a, b) => a - b);
   let step = Number.POSITIVE_INFINITY;
   for (let i = 1; i < Math.min(distinct.length, 2000); i++) {
     const gap = (distinct[i] as number) - (distinct[i - 1] as number);
@@ -79,7 +86,7 @@ function dpBehaviour({ recording }: FindingContext): DpBehaviour | undefined {
 }
 
 const dpNoResponse: Detector = (context) => {
-  const b = dpBehaviour(context);
+  const b = context.dp;
   if (!b || b.rpmRange <= 1000 || b.withSpeed >= 0.2 || b.range > 3 * Math.max(b.step, 0.1) || b.mean >= 10)
     return [];
   return [
@@ -94,7 +101,7 @@ const dpNoResponse: Detector = (context) => {
 };
 
 const dpStuckHigh: Detector = (context) => {
-  const b = dpBehaviour(context);
+  const b = context.dp;
   const limit = context.limits.dpStuckHighMbar;
   if (!b || b.mean <= limit || b.withSpeed >= 0.5) return [];
   if (b.range >= Math.max(0.05 * b.mean, 3 * b.step) || b.rpmRange <= 1000) return [];
@@ -110,7 +117,7 @@ const dpStuckHigh: Detector = (context) => {
 };
 
 const dpReversed: Detector = (context) => {
-  const b = dpBehaviour(context);
+  const b = context.dp;
   const hold = mean(windowsOf(context, 'hold').map((w) => meanIn(context, 'dpfDeltaP', w) ?? Number.NaN));
   const idle = mean(windowsOf(context, 'idle').map((w) => meanIn(context, 'dpfDeltaP', w) ?? Number.NaN));
   if (!b || hold === undefined || b.withSpeed > -0.7 || hold > -5 || hold > (idle ?? 0) - 5) return [];
@@ -127,7 +134,7 @@ const dpReversed: Detector = (context) => {
 
 const dpZeroOffset: Detector = (context) => {
   const limit = context.limits.dpZeroOffsetMbar;
-  const b = dpBehaviour(context);
+  const b = context.dp;
   const zero = measuredZero(context);
   if (Math.abs(zero) <= limit || !b || Math.abs(b.withSpeed) < 0.5) return [];
   return [
@@ -157,7 +164,7 @@ export const SENSOR_UNPROVEN = new Set([
   'dp-low-for-flow',
 ]);
 
-const sensorBelievable = (context: FindingContext): boolean =>
+const sensorBelievable = (context: SharedContext): boolean =>
   [dpNoResponse, dpStuckHigh, dpReversed].every((detect) => detect(context).length === 0);
 
 const dpHighIdle: Detector = (context) => {
@@ -319,5 +326,7 @@ const DETECTORS: readonly Detector[] = [
   airMeter,
 ];
 
-export const findFaults = (context: FindingContext): Finding[] =>
-  DETECTORS.flatMap((detect) => detect(context));
+export function findFaults(context: FindingContext): Finding[] {
+  const shared: SharedContext = { ...context, dp: dpBehaviour(context) };
+  return DETECTORS.flatMap((detect) => detect(shared));
+}

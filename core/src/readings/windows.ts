@@ -1,5 +1,5 @@
 import { mean, quantile, standardDeviation } from '../quantities/index.ts';
-import type { Recording } from './recording.ts';
+import { channelBetween, type Recording } from './recording.ts';
 
 export const WINDOW_KINDS = ['engine-off', 'idle', 'hold', 'snap', 'drive'] as const;
 export type WindowKind = (typeof WINDOW_KINDS)[number];
@@ -79,20 +79,8 @@ export function findWindows(recording: Recording): LogWindow[] {
   const idleCeiling = Math.min(idleRpm + 180, 1250);
   const windows: LogWindow[] = [];
 
-  const moving = (startS: number, endS: number): boolean => {
-    const speed = recording.channels.get('vehicleSpeed');
-    if (!speed) return false;
-    let sum = 0;
-    let n = 0;
-    for (let i = 0; i < speed.length; i++) {
-      const at = recording.timeS[i] as number;
-      if (at >= startS && at <= endS && Number.isFinite(speed[i])) {
-        sum += speed[i] as number;
-        n++;
-      }
-    }
-    return n > 0 && sum / n > DRIVING_KM_H;
-  };
+  const moving = (startS: number, endS: number): boolean =>
+    (mean(channelBetween(recording, 'vehicleSpeed', startS, endS)) ?? 0) > DRIVING_KM_H;
 
   const push = (kind: WindowKind, from: number, to: number): void => {
     const values = rpm.subarray(from, to);

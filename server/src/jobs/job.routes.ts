@@ -51,14 +51,20 @@ export const jobRoutes: Route[] = [
       if (query.vehicleId) conditions.push(`j.vehicle_id = ${value(query.vehicleId)}`);
       if (query.find) {
         const find = value(`%${query.find.replace(/[\\%_]/g, '\\$&')}%`);
-        conditions.push(`(v.plate ILIKE ${find} OR v.model ILIKE ${find} OR c.name ILIKE ${find})`);
+        conditions.push(
+          `j.vehicle_id IN (SELECT v.id FROM vehicle v LEFT JOIN customer c ON c.id = v.customer_id
+             WHERE v.workshop_id = $1 AND (v.plate ILIKE ${find} OR v.model ILIKE ${find} OR c.name ILIKE ${find}))`,
+        );
       }
+      // The page is cut by the index first and joined after, so that its cost does not grow with the number of jobs.
       const rows = await db.query<ListRow[]>(
-        `SELECT j.id, j.number, j.opened_at, j.last_entry_at, j.entry_count, j.summary, v.plate, v.model,
-                c.name AS customer_name
-           FROM job j JOIN vehicle v ON v.id = j.vehicle_id LEFT JOIN customer c ON c.id = v.customer_id
-          WHERE ${conditions.join(' AND ')}
-          ORDER BY j.last_entry_at DESC, j.id DESC LIMIT ${value(query.limit + 1)}`,
+        `WITH page AS MATERIALIZED (
+           SELECT j.id, j.number, j.opened_at, j.last_entry_at, j.entry_count, j.summary, j.vehicle_id
+             FROM job j WHERE ${conditions.join(' AND ')}
+            ORDER BY j.last_entry_at DESC, j.id DESC LIMIT ${value(query.limit + 1)})
+         SELECT p.*, v.plate, v.model, c.name AS customer_name
+           FROM page p JOIN vehicle v ON v.id = p.vehicle_id LEFT JOIN customer c ON c.id = v.customer_id
+          ORDER BY p.last_entry_at DESC, p.id DESC`,
         values,
       );
       const page = rows.slice(0, query.limit);

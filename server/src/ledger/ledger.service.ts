@@ -1,9 +1,10 @@
 import type { DataSource } from 'typeorm';
+import { deriveJob, summariseJob } from '@white-ember/core/job';
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { contentHash } from '../database/once.ts';
 import { JobEntity } from '../jobs/job.entity.ts';
-import { refreshSummary } from '../jobs/jobSummary.ts';
+import { factsOf, readEntries, readStoredJob } from '../jobs/storedJob.ts';
 import { LogEntity } from '../logs/log.entity.ts';
 import type { Member } from '../people/member.entity.ts';
 import { EntryEntity, toEntry } from './entry.entity.ts';
@@ -19,11 +20,7 @@ export async function appendEntry(
   const { workshopId } = member;
   const hash = contentHash(input);
   return db.transaction(async (manager) => {
-    // The job's row orders all appends to it, whichever server process they reach.
-    const job = await manager.findOne(JobEntity, {
-      where: { id: jobId, workshopId },
-      lock: { mode: 'pessimistic_write' },
-    });
+    const job = await readStoredJob(manager, workshopId, jobId, { lock: true });
     if (!job) throw notFound('The job');
     const known = await manager.findOneBy(EntryEntity, { id: input.id });
     if (known) {
@@ -32,9 +29,8 @@ export async function appendEntry(
       }
       return { entry: toEntry(known), created: false };
     }
-    const corrected = input.supersedes
-      ? await manager.findOneBy(EntryEntity, { id: input.supersedes, jobId })
-      : undefined;
+    const entries = await readEntries(manager, jobId);
+    const corrected = entries.find((stored) => stored.id === input.supersedes);
     if (input.supersedes && !corrected) {
       throw new Refusal(400, 'The entry to be corrected is not on this job', undefined, {
         supersedes: 'is not on this job',
@@ -68,8 +64,13 @@ export async function appendEntry(
       contentHash: hash,
     };
     await manager.insert(EntryEntity, row);
-    await manager.update(JobEntity, { id: jobId }, { entryCount: row.seq, lastEntryAt: now });
-    await refreshSummary(manager, job);
-    return { entry: toEntry(row), created: true };
+    const entry = toEntry(row);
+    const derived = deriveJob(factsOf(job, [...entries, entry]));
+    await manager.update(
+      JobEntity,
+      { id: jobId },
+      { entryCount: row.seq, lastEntryAt: now, summary: summariseJob(derived, now.getTime()) },
+    );
+    return { entry, created: true };
   });
 }

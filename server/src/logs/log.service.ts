@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { open } from 'node:fs/promises';
-import { In, type DataSource, type EntityManager } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import type { Log } from '@white-ember/core/contract';
 import { describeFailure } from '@white-ember/core/quantities';
@@ -24,13 +24,12 @@ const toLog = (row: LogRow, blob: BlobRow): Log => ({
 });
 
 export async function listLogs(manager: EntityManager, workshopId: string, jobId: string): Promise<Log[]> {
-  const rows = await manager.find(LogEntity, { where: { workshopId, jobId }, order: { uploadedAt: 'ASC' } });
-  const blobs = await manager.findBy(BlobEntity, { id: In(rows.map((row) => row.blobId)) });
-  const byId = new Map(blobs.map((blob) => [blob.id, blob]));
-  return rows.flatMap((row) => {
-    const blob = byId.get(row.blobId);
-    return blob ? [toLog(row, blob)] : [];
-  });
+  const records = await manager.query<(Omit<Log, 'jobId' | 'uploadedAt'> & { uploadedAt: Date })[]>(
+    `SELECT l.id, l.file_name AS "fileName", b.size_bytes AS "sizeBytes", b.sha256, l.uploaded_at AS "uploadedAt"
+       FROM log l JOIN blob b ON b.id = l.blob_id WHERE l.workshop_id = $1 AND l.job_id = $2 ORDER BY l.uploaded_at`,
+    [workshopId, jobId],
+  );
+  return records.map((record) => ({ ...record, jobId, uploadedAt: record.uploadedAt.toISOString() }));
 }
 
 /** By content: the same test as the reader's, so that a picture named .csv is refused before anything is stored. */

@@ -52,6 +52,10 @@ export class TestClient {
     return this.#cookie;
   }
 
+  get token(): string {
+    return this.#token;
+  }
+
   /** Forgets the token, as a forged page would not know it. */
   forgetToken(): void {
     this.#token = '';

@@ -49,6 +49,7 @@ export function CommandPalette({
     <Sheet open={open} onOpenChange={onOpenChange} title="Find">
       <Command shouldFilter={false} label="Find a job or command">
         <Command.Input
+          autoFocus
           value={find}
           onValueChange={setFind}
           placeholder="Plate, vehicle, customer or command"

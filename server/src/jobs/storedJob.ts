@@ -1,0 +1,144 @@
+import type { EntityManager } from 'typeorm';
+import type { JobSummary, LimitsProfile, Vehicle } from '@white-ember/core/contract';
+import type { JobFacts } from '@white-ember/core/job';
+import type { Entry, EntryBody } from '@white-ember/core/ledger';
+import { limitsOf } from '../limits/limits.service.ts';
+
+/** A job with all that judging it needs, as one query brings it. */
+export interface StoredJob {
+  readonly id: string;
+  readonly number: number;
+  readonly openedAt: Date;
+  readonly entryCount: number;
+  readonly summary: JobSummary;
+  readonly vehicle: Vehicle;
+  /** The limits in force for its engine family, or the general ones. */
+  readonly limitsProfile?: LimitsProfile;
+}
+
+interface JobRecord {
+  id: string;
+  number: number;
+  opened_at: Date;
+  entry_count: number;
+  summary: JobSummary;
+  vehicle: Record<string, unknown>;
+  filter: Record<string, unknown> | null;
+  customer: Record<string, unknown> | null;
+  profile: Record<string, unknown> | null;
+}
+
+/** Snake case of the database to the names of the contract; what is empty there is absent here. */
+function named<T>(record: Record<string, unknown>, names: Record<string, string>): T {
+  return Object.fromEntries(
+    Object.entries(names).flatMap(([column, name]) => {
+      const value = record[column];
+      return value === null || value === undefined ? [] : [[name, value]];
+    }),
+  ) as T;
+}
+
+const same = (...names: string[]): Record<string, string> =>
+  Object.fromEntries(names.map((name) => [name, name]));
+const FILTER = {
+  ...same('id', 'name', 'cpsi', 'material', 'basis'),
+  diameter_mm: 'diameterMm',
+  length_mm: 'lengthMm',
+  wall_mm: 'wallMm',
+};
+const CUSTOMER = same('id', 'name', 'contact');
+const VEHICLE = {
+  ...same('id', 'plate', 'model', 'family', 'fitted', 'revision', 'note'),
+  displacement_l: 'displacementL',
+  filter_model_id: 'filterModelId',
+  customer_id: 'customerId',
+};
+
+function toProfile(record: Record<string, unknown>): LimitsProfile {
+  const { family, ...profile } = named<LimitsProfile & { createdAt: string }>(record, {
+    ...same('id', 'version', 'family', 'overrides'),
+    source_note: 'sourceNote',
+    created_at: 'createdAt',
+    created_by: 'createdBy',
+  });
+  return { ...profile, createdAt: new Date(profile.createdAt).toISOString(), ...(family ? { family } : {}) };
+}
+
+/** With `lock` the job's row is held until the transaction ends: it orders all appends, whichever process they reach. */
+export async function readStoredJob(
+  manager: EntityManager,
+  workshopId: string,
+  id: string,
+  { lock = false }: { lock?: boolean } = {},
+): Promise<StoredJob | undefined> {
+  const [record] = await manager.query<JobRecord[]>(
+    `SELECT j.id, j.number, j.opened_at, j.entry_count, j.summary, to_jsonb(v) AS vehicle, to_jsonb(f) AS filter,
+            to_jsonb(c) AS customer, to_jsonb(p) AS profile
+       FROM job j
+       JOIN vehicle v ON v.id = j.vehicle_id
+       LEFT JOIN filter_model f ON f.id = v.filter_model_id
+       LEFT JOIN customer c ON c.id = v.customer_id
+       LEFT JOIN LATERAL (
+         SELECT * FROM limits_profile l WHERE l.workshop_id = j.workshop_id AND l.family IN (v.family, '')
+          ORDER BY l.family = v.family DESC, l.version DESC LIMIT 1) p ON true
+      WHERE j.id = $1 AND j.workshop_id = $2${lock ? ' FOR UPDATE OF j' : ''}`,
+    [id, workshopId],
+  );
+  if (!record) return undefined;
+  return {
+    id: record.id,
+    number: record.number,
+    openedAt: record.opened_at,
+    entryCount: record.entry_count,
+    summary: record.summary,
+    vehicle: {
+      ...named<Vehicle>(record.vehicle, VEHICLE),
+      ...(record.filter ? { filter: named<NonNullable<Vehicle['filter']>>(record.filter, FILTER) } : {}),
+      ...(record.customer
+        ? { customer: named<NonNullable<Vehicle['customer']>>(record.customer, CUSTOMER) }
+        : {}),
+    },
+    ...(record.profile ? { limitsProfile: toProfile(record.profile) } : {}),
+  };
+}
+
+interface EntryRecord {
+  id: string;
+  seq: number;
+  author_id: string;
+  author_name: string;
+  device_time: Date;
+  server_time: Date;
+  supersedes: string | null;
+  body: EntryBody;
+}
+
+/** The ledger of a job in the server's order. */
+export async function readEntries(manager: EntityManager, jobId: string): Promise<Entry[]> {
+  const records = await manager.query<EntryRecord[]>(
+    `SELECT id, seq, author_id, author_name, device_time, server_time, supersedes, body
+       FROM entry WHERE job_id = $1 ORDER BY seq`,
+    [jobId],
+  );
+  return records.map((record) => ({
+    id: record.id,
+    jobId,
+    seq: record.seq,
+    authorId: record.author_id,
+    authorName: record.author_name,
+    deviceTime: record.device_time.toISOString(),
+    serverTime: record.server_time.toISOString(),
+    ...(record.supersedes === null ? {} : { supersedes: record.supersedes }),
+    body: record.body,
+  }));
+}
+
+/** All that core needs to say what a job means. */
+export function factsOf({ vehicle, limitsProfile }: StoredJob, entries: readonly Entry[]): JobFacts {
+  return {
+    entries,
+    limits: limitsOf(limitsProfile),
+    ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
+    ...(vehicle.filter ? { geometry: vehicle.filter } : {}),
+  };
+}
