@@ -142,3 +142,23 @@ test.describe('limits', () => {
     await expect(page.getByText(/14 mbar at idle/)).toBeVisible();
   });
 });
+
+test('a vehicle shows its filter and customer, and keeps them when something else is changed', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await page.goto(`${site.address}/vehicles`);
+  await page.getByRole('link', { name: /QP 308 LM/ }).click();
+  const filter = page.getByLabel('Filter', { exact: true });
+  await expect(filter.locator('option:checked')).toHaveText(/Tarn 2\.0, first fitting/);
+  await page.getByLabel('Vehicle', { exact: true }).fill('Tarn 2.0 long van, high roof');
+  await page.getByRole('button', { name: 'Store the changes' }).click();
+  await expect(page.getByText(/^Stored\./)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Vehicle', { exact: true })).toHaveValue('Tarn 2.0 long van, high roof');
+  await expect(filter.locator('option:checked')).toHaveText(/Tarn 2\.0, first fitting/);
+  await expect(page.getByLabel('Customer', { exact: true }).locator('option:checked')).toHaveText(
+    /Quickstile Parcels/,
+  );
+});

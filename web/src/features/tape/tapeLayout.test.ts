@@ -34,12 +34,13 @@ describe('the tape', () => {
   it('lets no label touch another, and no stem run through a label', () => {
     fc.assert(
       fc.property(minutes, fc.integer({ min: 640, max: 1700 }), (made, width) => {
-        const labelled = lay(made, false, width).pins.flatMap((pin) =>
-          pin.label ? [{ x: pin.x, ...pin.label }] : [],
-        );
+        const tape = lay(made, false, width);
+        const labelled = tape.pins.flatMap((pin) => (pin.label ? [{ x: pin.x, ...pin.label }] : []));
         for (const a of labelled) {
           expect(a.from).toBeGreaterThanOrEqual(0);
           expect(a.to).toBeLessThanOrEqual(width);
+          const nowX = tape.nowX ?? 0;
+          expect(a.from < nowX && a.to > nowX).toBe(false);
           for (const b of labelled) {
             if (a === b) continue;
             if (a.row === b.row) expect(a.from < b.to && b.from < a.to).toBe(false);

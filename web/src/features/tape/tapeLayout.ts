@@ -100,11 +100,17 @@ const RANK: Record<EntryKind, number> = {
  * Gives each pin a row for its label, so that no label touches another and no stem runs through one. A stem passes all
  * rows above its own; so the deepest free row is taken first, and later pins stand above earlier ones.
  */
-function placeLabels(pins: readonly Omit<Pin, 'label'>[], rows: number, width: number): Pin[] {
+function placeLabels(
+  pins: readonly Omit<Pin, 'label'>[],
+  rows: number,
+  width: number,
+  nowX: number | undefined,
+): Pin[] {
   const placed = new Map<string, { x: number; label: PinLabel }>();
   const fits = (x: number, { row, from, to }: PinLabel): boolean =>
     from >= 0 &&
     to <= width &&
+    (nowX === undefined || to < nowX || from > nowX) &&
     [...placed.values()].every((other) => {
       const its = other.label;
       if (its.row === row && from < its.to && its.from < to) return false;
@@ -170,7 +176,7 @@ export function layTape({ entries, dwells, nowMs, closed, width, rows }: TapeFac
     }
   }
   return {
-    pins: placeLabels(pins, rows, width),
+    pins: placeLabels(pins, rows, width, closed ? undefined : xOf(nowMs)),
     ticks,
     breaks,
     dwells: dwells.map((dwell) => ({

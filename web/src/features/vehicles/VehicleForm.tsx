@@ -110,6 +110,10 @@ export function VehicleForm({
     onStored(id);
   });
 
+  const listFailure = filters.error ?? customers.error;
+  if (listFailure) return <ProblemNotice problem={problemOf(listFailure)} />;
+  // A choice made before its list is there would show, and store, the first of the list instead.
+  if (!filters.data || !customers.data) return <p>Opening …</p>;
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-4 sm:grid-cols-2" noValidate>
       <Field label="Plate" error={errors.plate?.message}>

@@ -1,0 +1,97 @@
+import { mkdirSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import type { Page } from '@playwright/test';
+import { launchBrowser } from './browser.ts';
+import throwAwayCluster from './setup/throwAwayCluster.ts';
+import { openJob, openSite, setTheme, signIn, type Person, type Site } from './setup/site.ts';
+
+/** One current picture of each main view, from the demo data, into docs/screenshots. Names given on the line renew only those. */
+interface Shot {
+  readonly name: string;
+  readonly who?: Person;
+  readonly theme?: 'daylight' | 'bay';
+  readonly width?: number;
+  readonly height?: number;
+  readonly open: (page: Page, site: Site) => Promise<unknown>;
+}
+
+const root = resolve(import.meta.dirname, '..');
+const folder = join(root, 'docs/screenshots');
+
+const job = (plate: string, stage: string) => (page: Page, site: Site) => openJob(page, site, plate, stage);
+
+const SHOTS: readonly Shot[] = [
+  { name: 'jobs', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
+  { name: 'prove', open: job('KE 417 QR', 'prove') },
+  { name: 'prove-bay', theme: 'bay', open: job('KE 417 QR', 'prove') },
+  { name: 'prove-phone', width: 390, height: 844, open: job('KE 417 QR', 'prove') },
+  { name: 'not-believed', open: job('MF 66 PL', 'prove') },
+  { name: 'reading-by-hand', open: job('BC 91 HV', 'baseline') },
+  {
+    name: 'reading-from-log',
+    height: 1500,
+    open: async (page, site) => {
+      await openJob(page, site, 'KE 417 QR', 'baseline&way=log');
+      await page
+        .getByLabel('Recorded log file')
+        .setInputFiles(join(root, 'samples/sample2-soot-blocked.csv'));
+      await page.getByRole('heading', { name: /14 channels/ }).waitFor();
+    },
+  },
+  { name: 'decide', open: job('BC 91 HV', 'decide') },
+  { name: 'checks', theme: 'bay', open: job('KE 417 QR', 'checks&part=high-pipe') },
+  { name: 'treat', open: job('FL 007 TX', 'treat') },
+  {
+    name: 'report',
+    width: 900,
+    height: 1500,
+    open: async (page, site) =>
+      page.goto(`${site.address}/jobs/${await openJob(page, site, 'HW 52 NB')}/report`),
+  },
+  {
+    name: 'vehicle',
+    open: async (page, site) => {
+      await page.goto(`${site.address}/vehicles`);
+      await page.getByRole('link', { name: /KE 417 QR/ }).click();
+    },
+  },
+  {
+    name: 'limits',
+    who: 'Imke',
+    open: (page, site) => page.goto(`${site.address}/limits?family=Orrin%2012.8`),
+  },
+];
+
+const wanted = process.argv.slice(2);
+const into = process.env['SHOTS_TO'] ?? folder;
+mkdirSync(into, { recursive: true });
+const closeCluster = await throwAwayCluster();
+const site = await openSite();
+const browser = await launchBrowser();
+try {
+  for (const shot of SHOTS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
+    const context = await browser.newContext({
+      viewport: { width: shot.width ?? 1280, height: shot.height ?? 800 },
+      locale: 'en-GB',
+    });
+    const page = await context.newPage();
+    page.on('pageerror', (error) => process.stderr.write(`${shot.name}: ${error.message}\n`));
+    await setTheme(page, shot.theme ?? 'daylight');
+    await signIn(page, site, shot.who);
+    await shot.open(page, site);
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(700);
+    await page.screenshot({ path: join(into, `${shot.name}.png`) });
+    await context.close();
+  }
+  if (wanted.length === 0 || wanted.includes('sign-in')) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(site.address);
+    await page.getByRole('button', { name: /Tobin/ }).waitFor();
+    await page.screenshot({ path: join(into, 'sign-in.png') });
+  }
+} finally {
+  await browser.close();
+  await site.close();
+  await closeCluster();
+}
