@@ -47,7 +47,7 @@ test.describe('wrong files say what is wrong and leave nothing behind', () => {
 
 test('an unknown unit is said and inferred, and a column can be set right', async ({ page, site }) => {
   await signIn(page, site);
-  await newJob(page, site, 'KE 417');
+  await newJob(page, site, 'HW 52');
   await page.goto(`${page.url().replace('stage=intake', 'stage=baseline')}&way=log`);
   const rows = Array.from({ length: 400 }, (_, i) => {
     const rpm = i < 150 ? 820 : 3000;

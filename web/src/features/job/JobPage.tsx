@@ -9,6 +9,7 @@ import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { spacedNumber } from '../../ui/format.ts';
 import { ExhaustLine } from '../line/ExhaustLine.tsx';
 import { Tape } from '../tape/Tape.tsx';
+import { LedgerSheet } from '../ledger/LedgerSheet.tsx';
 import { EntrySheet } from '../ledger/EntrySheet.tsx';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { StageWork } from './StageWork.tsx';
@@ -38,9 +39,10 @@ export function JobPage() {
 
 /** Where on top (the line), when below (the tape), what now in the middle, why at the right. */
 function OpenJobPage({ open }: { open: OpenJob }) {
-  const { derived, whole, vehicle, job, waiting, at } = open;
+  const { derived, whole, all, vehicle, job, waiting, at } = open;
   const [params, setParams] = useSearchParams();
   const [entry, setEntry] = useState<Entry | undefined>(undefined);
+  const [listing, setListing] = useState(false);
   const session = useSessionQuery();
   const distanceUnit = useAppSelector((state) => state.preferences.distanceUnit);
   const asked = params.get('stage');
@@ -151,6 +153,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
         derived={whole}
         at={at}
         onAt={lookAt}
+        onLedger={() => setListing(true)}
         stage={stage}
         waiting={waiting}
         selected={entry?.id}
@@ -159,6 +162,15 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           setEntry(chosen);
           const its = stageOf(chosen);
           if (its) go(its);
+        }}
+      />
+      <LedgerSheet
+        entries={all}
+        open={listing}
+        onOpenChange={setListing}
+        onEntry={(chosen) => {
+          setListing(false);
+          setEntry(chosen);
         }}
       />
       <EntrySheet

@@ -14,6 +14,8 @@ export interface OpenJob {
   readonly derived: DerivedJob;
   /** What the whole ledger means, for the tape. */
   readonly whole: DerivedJob;
+  /** Every entry as it was made, also those that count no more. */
+  readonly all: readonly Entry[];
   /** The moment that is looked back at, if one is. */
   readonly at?: number;
   /** Ids of entries that are on this device only, so far. */
@@ -65,6 +67,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       limits,
       derived,
       whole,
+      all: entries,
       waiting: new Set(mine.map((entry) => entry.id)),
       ...(at === undefined ? {} : { at }),
     };

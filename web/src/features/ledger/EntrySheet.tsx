@@ -70,7 +70,9 @@ export function EntrySheet({
             <dt>Place in the ledger</dt>
             <dd>{entry.seq}</dd>
           </dl>
-          {canWork ? (
+          {canWork &&
+          entry.body.kind !== 'withdrawn' &&
+          !job.entries.some((e) => e.supersedes === entry.id) ? (
             <div className="border-t-2 border-rule pt-4 grid gap-3">
               {stage ? (
                 <Button weight="main" onClick={() => onCorrect(entry, stage)}>

@@ -5,8 +5,9 @@ import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { useNow } from '../../ui/useNow.ts';
 import { layTape, type Pin } from './tapeLayout.ts';
 
-const ROWS = 3;
-const ROW_PX = 16;
+const ROWS = 2;
+/** No label is a smaller target than this. */
+const ROW_PX = 24;
 const PIN_TOP = 15;
 const LABELS_TOP = 30;
 const HEIGHT = LABELS_TOP + ROWS * ROW_PX;
@@ -22,6 +23,8 @@ interface TapeProps {
   readonly onStage: (stage: Stage) => void;
   readonly onEntry: (entry: Entry) => void;
   readonly onAt: (ms: number | undefined) => void;
+  /** Opens the whole ledger as a list. */
+  readonly onLedger: () => void;
 }
 
 const clock = (ms: number): string =>
@@ -31,6 +34,7 @@ const clock = (ms: number): string =>
 export function Tape(props: TapeProps) {
   const { derived, stage, onStage } = props;
   const firstEntry = derived.entries[0];
+  const count = `${derived.entries.length} ${derived.entries.length === 1 ? 'entry' : 'entries'}`;
   return (
     <section aria-label="Tape" className="no-print bg-tape text-tape-ink px-3 sm:px-4 pt-2 pb-1 shrink-0">
       <div className="flex gap-3">
@@ -44,11 +48,18 @@ export function Tape(props: TapeProps) {
                   month: 'short',
                 })
               : 'Today'}
-            <br />
-            {derived.entries.length} {derived.entries.length === 1 ? 'entry' : 'entries'}
           </p>
+          <button
+            className="min-h-11 text-left text-[13px] underline underline-offset-4"
+            onClick={props.onLedger}
+          >
+            {count}
+          </button>
         </div>
         <div className="grow min-w-0">
+          <button className="md:hidden min-h-11 underline underline-offset-4" onClick={props.onLedger}>
+            Tape: {count}
+          </button>
           <nav aria-label="Stages" className="relative flex gap-0.5 overflow-x-auto">
             {STAGES.map((name, i) => {
               const current = name === stage;
@@ -202,11 +213,17 @@ function PinMark({
     'aria-label': `${text}${waiting ? ', waiting to be sent' : ''}`,
   };
   const tone = later ? 'text-tape-ink2' : '';
+  // Where there is no room for a word there is none for a finger either: the list of the ledger has this entry, too.
   if (!label) {
     return (
-      <button {...named} className={`absolute size-4 ${tone}`} style={{ left: x - 7, top: PIN_TOP - 2 }}>
-        <span className="absolute left-[7px] top-[6px] h-3 border-l-2 border-tape-ink">{dot}</span>
-      </button>
+      <span
+        aria-hidden
+        title={named.title}
+        className={`absolute h-3 border-l-2 border-tape-ink ${tone}`}
+        style={{ left: x, top: PIN_TOP + 4 }}
+      >
+        {dot}
+      </span>
     );
   }
   return (

@@ -58,9 +58,11 @@ export function DecidePanel({ open, onStage }: StageProps) {
                 <td className="text-right figure-text text-lg">{withUnit(sample.dpMbar, pressureUnit)}</td>
                 <td className="text-right">{ratio?.ok ? ratio.value.ratio.toFixed(1) : '–'}</td>
                 <td className="text-right">
-                  {soot?.ok
-                    ? `${soot.value.sootG.toFixed(0)} g (${soot.value.lowG.toFixed(0)}–${soot.value.highG.toFixed(0)})`
-                    : '–'}
+                  {soot?.ok && soot.value.capped
+                    ? `over ${soot.value.lowG.toFixed(0)} g; more may be ash, another restriction or the sensor`
+                    : soot?.ok
+                      ? `${soot.value.sootG.toFixed(0)} g (${soot.value.lowG.toFixed(0)}–${soot.value.highG.toFixed(0)})`
+                      : '–'}
                 </td>
               </tr>
             );

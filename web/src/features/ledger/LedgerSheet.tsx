@@ -1,0 +1,57 @@
+import { entryFigure } from '@white-ember/core/job';
+import type { Entry } from '@white-ember/core/ledger';
+import { Sheet } from '../../ui/Sheet.tsx';
+
+const when = (entry: Entry): string =>
+  new Date(entry.deviceTime).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+
+/** The whole ledger as a list, with what was corrected or withdrawn: large enough for a gloved finger. */
+export function LedgerSheet({
+  entries,
+  open,
+  onOpenChange,
+  onEntry,
+}: {
+  /** Every entry as it was made, also those that count no more. */
+  entries: readonly Entry[];
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  onEntry: (entry: Entry) => void;
+}) {
+  const successor = new Map(
+    entries.flatMap((entry) => (entry.supersedes ? [[entry.supersedes, entry]] : [])),
+  );
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="The ledger of this job" wide>
+      <ol className="border-t-2 border-ink">
+        {entries.map((entry) => {
+          const next = successor.get(entry.id);
+          const fate = next ? (next.body.kind === 'withdrawn' ? 'withdrawn' : 'corrected') : undefined;
+          return (
+            <li key={entry.id} className="border-b-2 border-rule">
+              <button
+                className="w-full min-h-12 grid grid-cols-[8rem_1fr] sm:grid-cols-[8rem_1fr_10rem] gap-x-3 items-center text-left"
+                onClick={() => onEntry(entry)}
+              >
+                <span className="text-sm text-ink2">{when(entry)}</span>
+                <span>
+                  <span className={`font-head font-semibold ${fate ? 'line-through' : ''}`}>
+                    {entryFigure(entry)}
+                  </span>
+                  {fate ? <span className="text-sm text-ink2"> · {fate}</span> : null}
+                </span>
+                <span className="text-sm text-ink2 max-sm:col-start-2">{entry.authorName}</span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      {entries.length === 0 ? <p>Nothing entered yet.</p> : null}
+    </Sheet>
+  );
+}
