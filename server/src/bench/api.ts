@@ -21,6 +21,8 @@ import type { Row } from './bench.ts';
 const JOBS = 10_000;
 const VEHICLES = 2_000;
 const RATE = 100;
+/** Devices at work at once. All connections fire together, so more of them would be bursts rather than a rate. */
+const CONNECTIONS = 4;
 const SECONDS = 15;
 const P99_MS = 50;
 const PASSWORD = 'only for this measurement';
@@ -180,7 +182,7 @@ export async function measureApi(root: string): Promise<Row[]> {
         const run = (duration: number) =>
           autocannon({
             url,
-            connections: 10,
+            connections: CONNECTIONS,
             overallRate: RATE,
             duration,
             requests: [{ headers, ...request }],

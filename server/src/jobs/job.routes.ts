@@ -50,10 +50,12 @@ export const jobRoutes: Route[] = [
       }
       if (query.vehicleId) conditions.push(`j.vehicle_id = ${value(query.vehicleId)}`);
       if (query.find) {
-        const find = value(`%${query.find.replace(/[\\%_]/g, '\\$&')}%`);
+        const find = value(`%${query.find.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`);
         conditions.push(
-          `j.vehicle_id IN (SELECT v.id FROM vehicle v LEFT JOIN customer c ON c.id = v.customer_id
-             WHERE v.workshop_id = $1 AND (v.plate ILIKE ${find} OR v.model ILIKE ${find} OR c.name ILIKE ${find}))`,
+          `j.vehicle_id IN (
+             SELECT id FROM vehicle WHERE workshop_id = $1 AND search LIKE ${find}
+             UNION SELECT v.id FROM vehicle v JOIN customer c ON c.id = v.customer_id
+              WHERE c.workshop_id = $1 AND lower(c.name) LIKE ${find})`,
         );
       }
       // The page is cut by the index first and joined after, so that its cost does not grow with the number of jobs.

@@ -1,10 +1,9 @@
-import type { DataSource } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 import { deriveJob, summariseJob } from '@white-ember/core/job';
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { contentHash } from '../database/once.ts';
-import { JobEntity } from '../jobs/job.entity.ts';
-import { factsOf, readEntries, readStoredJob } from '../jobs/storedJob.ts';
+import { factsOf, readEntries, readStoredJob, type StoredJob } from '../jobs/storedJob.ts';
 import { LogEntity } from '../logs/log.entity.ts';
 import type { Member } from '../people/member.entity.ts';
 import { EntryEntity, toEntry } from './entry.entity.ts';
@@ -22,26 +21,9 @@ export async function appendEntry(
   return db.transaction(async (manager) => {
     const job = await readStoredJob(manager, workshopId, jobId, { lock: true });
     if (!job) throw notFound('The job');
-    const known = await manager.findOneBy(EntryEntity, { id: input.id });
-    if (known) {
-      if (known.jobId !== jobId || known.workshopId !== workshopId || known.contentHash !== hash) {
-        throw conflict('This entry id is already in use with other content.');
-      }
-      return { entry: toEntry(known), created: false };
-    }
     const entries = await readEntries(manager, jobId);
-    const corrected = entries.find((stored) => stored.id === input.supersedes);
-    if (input.supersedes && !corrected) {
-      throw new Refusal(400, 'The entry to be corrected is not on this job', undefined, {
-        supersedes: 'is not on this job',
-      });
-    }
-    if (input.body.kind === 'withdrawn' && !corrected) {
-      throw new Refusal(400, 'Say which entry is withdrawn', undefined, { supersedes: 'must name an entry' });
-    }
-    if (job.summary.signedOff && corrected?.body.kind !== 'sign-off' && input.body.kind !== 'note') {
-      throw conflict('This job is signed off. Take the sign-off back first; notes can still be added.');
-    }
+    if (entries.some((stored) => stored.id === input.id)) return alreadyStored(manager, input.id, hash);
+    checkFits(job, entries, input);
     if (input.body.kind === 'reading' && input.body.origin.type === 'log') {
       const { logId } = input.body.origin;
       if (!(await manager.existsBy(LogEntity, { id: logId, jobId, workshopId }))) {
@@ -50,27 +32,68 @@ export async function appendEntry(
         });
       }
     }
-    const row = {
-      id: input.id,
-      workshopId,
+    const entry: Entry = {
+      ...input,
+      deviceTime: new Date(input.deviceTime).toISOString(),
       jobId,
       seq: job.entryCount + 1,
       authorId: member.id,
       authorName: member.name,
-      deviceTime: new Date(input.deviceTime),
-      serverTime: now,
-      supersedes: input.supersedes ?? null,
-      body: input.body,
-      contentHash: hash,
+      serverTime: now.toISOString(),
     };
-    await manager.insert(EntryEntity, row);
-    const entry = toEntry(row);
-    const derived = deriveJob(factsOf(job, [...entries, entry]));
-    await manager.update(
-      JobEntity,
-      { id: jobId },
-      { entryCount: row.seq, lastEntryAt: now, summary: summariseJob(derived, now.getTime()) },
+    const summary = summariseJob(deriveJob(factsOf(job, [...entries, entry])), now.getTime());
+    // Entry and the job's line in one statement: both or neither, in one journey to the database.
+    const [stored] = await manager.query<[{ id: string }[], number]>(
+      `WITH added AS (
+         INSERT INTO entry (id, workshop_id, job_id, seq, author_id, author_name, device_time, server_time, supersedes,
+                            body, content_hash)
+         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
+         ON CONFLICT (id) DO NOTHING RETURNING id)
+       UPDATE job SET entry_count = $4, last_entry_at = $8, summary = $12
+        WHERE id = $3 AND EXISTS (SELECT 1 FROM added) RETURNING id`,
+      [
+        entry.id,
+        workshopId,
+        jobId,
+        entry.seq,
+        entry.authorId,
+        entry.authorName,
+        entry.deviceTime,
+        entry.serverTime,
+        entry.supersedes ?? null,
+        entry.body,
+        hash,
+        summary,
+      ],
     );
+    if (stored.length === 0) throw conflict('This entry id is already in use with other content.');
     return { entry, created: true };
   });
+}
+
+/** A repeated write answers as the first one did; the same id with other content is refused. */
+async function alreadyStored(
+  manager: EntityManager,
+  id: string,
+  hash: string,
+): Promise<{ entry: Entry; created: boolean }> {
+  const row = await manager.findOneByOrFail(EntryEntity, { id });
+  if (row.contentHash !== hash) throw conflict('This entry id is already in use with other content.');
+  return { entry: toEntry(row), created: false };
+}
+
+/** What an entry corrects must be on its job, and a signed-off job takes notes only until the sign-off is taken back. */
+function checkFits(job: StoredJob, entries: readonly Entry[], input: NewEntry): void {
+  const corrected = entries.find((stored) => stored.id === input.supersedes);
+  if (input.supersedes && !corrected) {
+    throw new Refusal(400, 'The entry to be corrected is not on this job', undefined, {
+      supersedes: 'is not on this job',
+    });
+  }
+  if (input.body.kind === 'withdrawn' && !corrected) {
+    throw new Refusal(400, 'Say which entry is withdrawn', undefined, { supersedes: 'must name an entry' });
+  }
+  if (job.summary.signedOff && corrected?.body.kind !== 'sign-off' && input.body.kind !== 'note') {
+    throw conflict('This job is signed off. Take the sign-off back first; notes can still be added.');
+  }
 }

@@ -43,8 +43,8 @@ export const vehicleRoutes: Route[] = [
         .orderBy('v.plate', 'ASC')
         .limit(100);
       if (query.find) {
-        builder.andWhere('(v.plate ILIKE :find OR v.model ILIKE :find)', {
-          find: `%${query.find.replace(/[\\%_]/g, '\\$&')}%`,
+        builder.andWhere('v.search LIKE :find', {
+          find: `%${query.find.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`,
         });
       }
       return presentVehicles(db.manager, await builder.getMany());

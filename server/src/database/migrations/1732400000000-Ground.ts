@@ -55,6 +55,8 @@ export class Ground1732400000000 implements MigrationInterface {
         customer_id uuid REFERENCES customer,
         fitted jsonb NOT NULL,
         note text,
+        -- What a vehicle is found by; kept in lower case, as comparing without case row by row is slow.
+        search text GENERATED ALWAYS AS (lower(plate || ' ' || model)) STORED,
         revision integer NOT NULL DEFAULT 1,
         content_hash text NOT NULL
       );
