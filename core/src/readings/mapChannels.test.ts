@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { fromBase, UNITS, type Unit } from '../quantities/index.ts';
+import type { RawColumn, RawLog } from './rawLog.ts';
+import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from './channelRoles.ts';
+import { foldName, mapChannels } from './mapChannels.ts';
+
+const column = (name: string, unitText: string | undefined, values: readonly number[]): RawColumn => ({
+  name,
+  values: Float64Array.from(values),
+  ...(unitText === undefined ? {} : { unitText }),
+});
+
+const logOf = (...columns: RawColumn[]): RawLog => ({
+  format: 'test',
+  timeS: Float64Array.from({ length: 5 }, (_, i) => i),
+  columns,
+  facts: {},
+  warnings: [],
+});
+
+/** Values in the base unit of a role that a real vehicle shows. */
+const USUAL: Record<ChannelRole, readonly number[]> = {
+  engineSpeed: [0, 820, 2500, 3000, 820],
+  dpfDeltaP: [0, 3, 14, 21, 4],
+  exhaustBackPressure: [1013, 1040, 1250, 1400, 1050],
+  manifoldPressure: [1010, 1015, 1120, 1210, 1012],
+  barometricPressure: [1009, 1009, 1010, 1009, 1009],
+  massAirFlow: [0, 11, 41, 52, 12],
+  egt1: [60, 180, 290, 330, 200],
+  egt2: [55, 160, 260, 300, 190],
+  egt3: [50, 140, 220, 260, 180],
+  egt4: [45, 120, 190, 230, 170],
+  coolantTemp: [80, 82, 84, 85, 84],
+  intakeAirTemp: [25, 27, 30, 32, 28],
+  ambientTemp: [18, 18, 18, 18, 18],
+  oilTemp: [80, 84, 88, 92, 90],
+  sootMass: [12, 12, 12, 12, 12],
+  regenActive: [0, 0, 1, 1, 0],
+  vehicleSpeed: [0, 0, 40, 70, 0],
+  pedal: [0, 0, 30, 40, 0],
+};
+
+/** Headings as tools write them, in several tongues, with the role that a technician would give them. */
+const HEADINGS: readonly (readonly [string, string | undefined, ChannelRole])[] = [
+  ['Engine speed', 'rpm', 'engineSpeed'],
+  ['RPM', 'rpm', 'engineSpeed'],
+  ['Engine RPM', '1/min', 'engineSpeed'],
+  ['Motordrehzahl', '1/min', 'engineSpeed'],
+  ['Drehzahl', 'U/min', 'engineSpeed'],
+  ['Régime moteur', 'tr/min', 'engineSpeed'],
+  ['DPF differential pressure', 'hPa', 'dpfDeltaP'],
+  ['DPF pressure drop', 'mbar', 'dpfDeltaP'],
+  ['Particulate filter delta pressure', 'kPa', 'dpfDeltaP'],
+  ['Differenzdruck Partikelfilter', 'hPa', 'dpfDeltaP'],
+  ['Pression différentielle FAP', 'mbar', 'dpfDeltaP'],
+  ['Exhaust back pressure', 'kPa', 'exhaustBackPressure'],
+  ['Abgasgegendruck', 'hPa', 'exhaustBackPressure'],
+  ['Contre-pression échappement', 'mbar', 'exhaustBackPressure'],
+  ['Manifold absolute pressure', 'kPa', 'manifoldPressure'],
+  ['MAP', 'kPa', 'manifoldPressure'],
+  ['Ladedruck', 'hPa', 'manifoldPressure'],
+  ['Barometric pressure', 'kPa', 'barometricPressure'],
+  ['Umgebungsdruck', 'hPa', 'barometricPressure'],
+  ['MAF', 'g/s', 'massAirFlow'],
+  ['Mass air flow', 'kg/h', 'massAirFlow'],
+  ['Luftmassenstrom', 'kg/h', 'massAirFlow'],
+  ['EGT before turbine', '°C', 'egt1'],
+  ['Exhaust gas temperature pre DOC', '°C', 'egt2'],
+  ['EGT pre-DPF', 'degC', 'egt3'],
+  ['Abgastemperatur vor Partikelfilter', '°C', 'egt3'],
+  ['EGT post DPF', '°C', 'egt4'],
+  ['Abgastemperatur nach Partikelfilter', '°C', 'egt4'],
+  ['Engine coolant temperature', '°C', 'coolantTemp'],
+  ['Kühlmitteltemperatur', '°C', 'coolantTemp'],
+  ['Intake air temperature', '°C', 'intakeAirTemp'],
+  ['Ansauglufttemperatur', '°C', 'intakeAirTemp'],
+  ['Outside air temperature', '°C', 'ambientTemp'],
+  ['Engine oil temperature', '°C', 'oilTemp'],
+  ['DPF soot mass', 'g', 'sootMass'],
+  ['Rußmasse', 'g', 'sootMass'],
+  ['Regeneration status', undefined, 'regenActive'],
+  ['Vehicle speed', 'km/h', 'vehicleSpeed'],
+  ['Geschwindigkeit', 'km/h', 'vehicleSpeed'],
+  ['Accelerator pedal position', '%', 'pedal'],
+];
+
+const unitFor = (text: string | undefined, role: ChannelRole): Unit => {
+  const spelled = Object.entries(UNITS).find(([, unit]) =>
+    (unit.spellings as readonly string[]).includes((text ?? '').toLowerCase()),
+  );
+  return (spelled?.[0] as Unit | undefined) ?? CHANNEL_ROLES[role].unit;
+};
+
+describe('headings', () => {
+  it.each(HEADINGS)('“%s” in %s is %s', (name, unitText, role) => {
+    const unit = unitFor(unitText, role);
+    const values = USUAL[role].map((value) => (role === 'regenActive' ? value : fromBase(value, unit)));
+    const { channels, unmapped } = mapChannels(logOf(column(name, unitText, values)));
+    expect(unmapped).toEqual([]);
+    expect(channels.map((channel) => channel.role)).toEqual([role]);
+    expect(channels[0]?.confidence).toBeGreaterThan(0.5);
+    expect(channels[0]?.reason).not.toBe('');
+  });
+
+  it('covers every role at least once', () => {
+    expect(new Set(HEADINGS.map(([, , role]) => role))).toEqual(new Set(ROLE_IDS));
+  });
+
+  it.each([
+    'Boost pressure setpoint',
+    'Rail pressure',
+    'Tyre pressure front left',
+    'Fuel pressure',
+    'Oil pressure',
+    'Target engine speed',
+    'Battery voltage',
+    'Cabin fan',
+    'Gear',
+  ])('leaves “%s” alone', (name) => {
+    const { channels, unmapped } = mapChannels(logOf(column(name, undefined, [1, 2, 3, 4, 5])));
+    expect(channels).toEqual([]);
+    expect(unmapped).toEqual([name]);
+  });
+
+  it('refuses a role whose unit is of another kind', () => {
+    const { channels } = mapChannels(logOf(column('DPF differential pressure', '°C', [1, 2, 3, 4, 5])));
+    expect(channels).toEqual([]);
+  });
+
+  it('refuses a role whose values cannot be', () => {
+    const { channels } = mapChannels(
+      logOf(column('Barometric pressure', undefined, [1e7, 1e7, 1e7, 1e7, 1e7])),
+    );
+    expect(channels).toEqual([]);
+  });
+
+  it('infers the unit that a number can only have', () => {
+    const kPa = mapChannels(logOf(column('Barometric pressure', undefined, [101, 101, 101, 101, 101])));
+    expect(kPa.channels[0]).toMatchObject({ unit: 'kPa' });
+    expect(kPa.channels[0]?.reason).toMatch(/no unit stated; kPa fits the values/);
+    expect(kPa.warnings.map((warning) => warning.code)).toEqual(['unit-inferred']);
+  });
+});
+
+describe('a mapping', () => {
+  const anyColumn = fc
+    .tuple(
+      fc.constantFrom(...HEADINGS),
+      fc.array(fc.double({ min: -50, max: 4000, noNaN: true }), { minLength: 5, maxLength: 5 }),
+    )
+    .map(([[name, unit], values]) => column(name, unit, values));
+
+  it('uses a column for one role, a role for one column, and loses none', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(anyColumn, { selector: (c) => c.name, maxLength: 20 }), (columns) => {
+        const { channels, unmapped } = mapChannels(logOf(...columns));
+        const sources = channels.map((channel) => channel.source);
+        expect(new Set(sources).size).toBe(sources.length);
+        expect(new Set(channels.map((channel) => channel.role)).size).toBe(channels.length);
+        expect([...sources, ...unmapped].sort()).toEqual(columns.map((c) => c.name).sort());
+        for (const { confidence } of channels) {
+          expect(confidence).toBeGreaterThan(0);
+          expect(confidence).toBeLessThanOrEqual(1);
+        }
+      }),
+    );
+  });
+
+  it('does not depend on capitals, accents or punctuation', () => {
+    expect(foldName('Pression  DIFFÉRENTIELLE (FAP)')).toBe('pression differentielle fap');
+    expect(foldName('Rußmasse')).toBe('russmasse');
+    expect(foldName('EGT_pre-DPF')).toBe('egt pre dpf');
+  });
+
+  it('lets a person leave a column out, and give its role to another', () => {
+    const two = logOf(
+      column('DPF differential pressure', 'mbar', [0, 3, 14, 21, 4]),
+      column('Channel 9', 'mbar', [0, 4, 15, 22, 5]),
+    );
+    const corrected = mapChannels(two, { 'DPF differential pressure': '', 'Channel 9': 'dpfDeltaP' });
+    expect(corrected.channels.map((channel) => channel.source)).toEqual(['Channel 9']);
+    expect(corrected.unmapped).toEqual(['DPF differential pressure']);
+  });
+});
