@@ -1,0 +1,141 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Job, JobListItem } from '@white-ember/core/contract';
+import { deriveJob } from '@white-ember/core/job';
+import { DEFAULT_LIMITS } from '@white-ember/core/limits';
+import { valueOf } from '@white-ember/core/quantities';
+import { analyseLog } from '@white-ember/core/readings';
+import { startTestApp, type TestApp } from '../../testing/testApp.ts';
+import type { TestClient } from '../../testing/TestClient.ts';
+import { DEMO_FILTERS, DEMO_MEMBERS, DEMO_PASSWORD, DEMO_VEHICLES } from './demoWorld.ts';
+import { drillRecording } from './drillRecording.ts';
+import { ensureDemo } from './ensureDemo.ts';
+
+let app: TestApp;
+let lead: TestClient;
+let jobs: JobListItem[];
+beforeAll(async () => {
+  app = await startTestApp({ demo: true });
+  await ensureDemo(app.db, { reset: false });
+  lead = app.client();
+  await lead.signIn('imke', DEMO_PASSWORD);
+  jobs = (await lead.get<{ jobs: JobListItem[] }>('/api/jobs?show=all&limit=200')).body.jobs;
+});
+afterAll(() => app.close());
+
+/** The latest job of a plate as the pages see it. */
+async function jobOf(plate: string): Promise<Job> {
+  const item = jobs.find((job) => job.plate === plate);
+  return (await lead.get<Job>(`/api/jobs/${item?.id ?? ''}`)).body;
+}
+
+describe('the demo workshop', () => {
+  it('has six vehicles and eight jobs at least, in several states', () => {
+    expect(new Set(jobs.map((job) => job.plate)).size).toBeGreaterThanOrEqual(6);
+    expect(jobs.length).toBeGreaterThanOrEqual(8);
+    expect(new Set(jobs.map((job) => job.summary.verdict)).size).toBeGreaterThanOrEqual(4);
+    expect(jobs.some((job) => job.summary.dwellUntil !== undefined)).toBe(true);
+    expect(jobs.some((job) => job.summary.signedOff)).toBe(true);
+  });
+
+  it.each([
+    ['KE 417 QR', 'equal-flow', /fell by 8\d %/],
+    ['HW 52 NB', 'proved', /^Proved/],
+    ['QP 308 LM', 'better', /^Better, not there/],
+    ['MF 66 PL', 'not-proved', /^Not proved/],
+    ['FL 012 TX', 'not-proved', /Nothing to remove/],
+    ['BC 91 HV', 'open', /after is still to come/],
+  ])('tells the story of %s: %s', async (plate, verdict, headline) => {
+    const job = await jobOf(plate);
+    const derived = deriveJob({
+      entries: job.entries,
+      limits: DEFAULT_LIMITS,
+      ...(job.vehicle.displacementL === undefined ? {} : { displacementL: job.vehicle.displacementL }),
+      ...(job.vehicle.filter ? { geometry: job.vehicle.filter } : {}),
+    });
+    expect(derived.verdict).toBe(verdict);
+    expect(derived.headline).toMatch(headline);
+    expect(jobs.find((item) => item.id === job.id)?.summary.headline).toBe(derived.headline);
+  });
+
+  it('keeps each recorded file, and reading it again gives the same reading', async () => {
+    const job = await jobOf('KE 417 QR');
+    expect(job.logs).toHaveLength(2);
+    for (const log of job.logs) {
+      const answer = await fetch(`${app.address}/api/logs/${log.id}/raw`, {
+        headers: { cookie: lead.cookie },
+      });
+      const read = valueOf(analyseLog(new Uint8Array(await answer.arrayBuffer()), { displacementL: 2 }));
+      const reading = job.entries.find(
+        ({ body }) => body.kind === 'reading' && body.origin.type === 'log' && body.origin.logId === log.id,
+      );
+      expect(reading?.body.kind === 'reading' && reading.body.samples).toEqual(read.samples);
+    }
+  });
+
+  it('is loaded once; a reset makes it anew and leaves real workshops alone', async () => {
+    await app.db.query(`INSERT INTO workshop (id, name) VALUES (gen_random_uuid(), 'A real one')`);
+    const ids = async (): Promise<string[]> =>
+      (await app.db.query<{ id: string }[]>('SELECT id FROM job ORDER BY number')).map(({ id }) => id);
+    const before = await ids();
+    await ensureDemo(app.db, { reset: false });
+    expect(await ids()).toEqual(before);
+    await ensureDemo(app.db, { reset: true });
+    const after = await ids();
+    expect(after).toHaveLength(before.length);
+    expect(after).not.toEqual(before);
+    const workshops = await app.db.query<{ name: string }[]>('SELECT name FROM workshop ORDER BY name');
+    expect(workshops.map(({ name }) => name)).toEqual(['A real one', 'Quillfeather Aftertreatment']);
+    // What a killed loading left behind is cleared away, not added to.
+    await app.db.query(`DELETE FROM setting WHERE name = 'demo-loaded'`);
+    await ensureDemo(app.db, { reset: false });
+    expect(await ids()).toHaveLength(before.length);
+  });
+
+  it('signs each of its people in by one tap, with the role that stands there', async () => {
+    for (const person of DEMO_MEMBERS) {
+      const client = app.client();
+      const { body } = await client.get<{ demo: { signInName: string; role: string }[] }>('/api/session');
+      expect(body.demo.find((d) => d.signInName === person.signInName)?.role).toBe(person.role);
+      const signed = await client.post<{ member: { role: string } }>('/api/session/demo', {
+        signInName: person.signInName,
+      });
+      expect(signed.body.member.role).toBe(person.role);
+    }
+  });
+});
+
+describe('a made recording', () => {
+  const base = {
+    geometry: DEMO_FILTERS.tarn,
+    displacementL: DEMO_VEHICLES.bakeryVan.displacementL,
+    idleRpm: 815,
+    seed: 5,
+    sootCounterG: 10,
+  };
+  const windowsOf = (sootG: number) =>
+    valueOf(
+      analyseLog(Buffer.from(drillRecording({ ...base, filter: { sootG, ashG: 0 } })), {
+        displacementL: base.displacementL,
+        geometry: base.geometry,
+      }),
+    ).analysis;
+
+  it('holds the soot that it was made with, as the reader sees it', () => {
+    for (const sootG of [5, 15, 30]) {
+      const holds = windowsOf(sootG).windows.filter((window) => window.kind === 'hold');
+      expect(holds.length).toBeGreaterThanOrEqual(2);
+      for (const { soot } of holds) {
+        expect(soot?.lowG).toBeLessThanOrEqual(sootG);
+        expect(soot?.highG).toBeGreaterThanOrEqual(sootG);
+        expect(Math.abs((soot?.sootG ?? 0) - sootG)).toBeLessThan(0.15 * sootG + 1);
+      }
+    }
+  });
+
+  it('is the same by the same seed, and raises no alarm on a healthy filter', () => {
+    const healthy = { ...base, filter: { sootG: 6, ashG: 10 } };
+    expect(drillRecording(healthy)).toBe(drillRecording(healthy));
+    expect(drillRecording({ ...healthy, seed: 6 })).not.toBe(drillRecording(healthy));
+    expect(windowsOf(6).findings).toEqual([]);
+  });
+});
