@@ -75,8 +75,8 @@ module.exports = {
     {
       name: 'libraries-are-declared',
       severity: 'error',
-      // The launcher builds: its tools are the root's, as they are never part of a running server.
-      from: { path: '^(core|cli|server|web)/src', pathNot: `${TESTS}|^server/src/launch/` },
+      // The launcher builds and the bench compares: their tools are never part of a running server.
+      from: { path: '^(core|cli|server|web)/src', pathNot: `${TESTS}|^server/src/(launch|bench)/` },
       to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown'] },
     },
     { name: 'imports-resolve', severity: 'error', from: {}, to: { couldNotResolve: true } },

@@ -1,20 +1,15 @@
+import { useState } from 'react';
 import { DropdownMenu } from 'radix-ui';
 import { Menu, Search } from 'lucide-react';
 import { NavLink, useNavigate } from 'react-router';
 import type { Member } from '@white-ember/core/contract';
-import {
-  DISTANCE_UNITS,
-  MASS_FLOW_UNITS,
-  PRESSURE_UNITS,
-  TEMPERATURE_UNITS,
-  unitLabel,
-  type Unit,
-} from '@white-ember/core/quantities';
+import { unitLabel } from '@white-ember/core/quantities';
 import { RunningClocks } from '../features/job/RunningClocks.tsx';
 import { WaitingMark } from '../features/ledger/WaitingMark.tsx';
 import { api, useSignOutMutation } from './api.ts';
-import { preferred, type Preferences } from './preferences.ts';
+import { preferred } from './preferences.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
+import { UnitsSheet } from './UnitsSheet.tsx';
 
 export function EmberMark() {
   return (
@@ -28,18 +23,12 @@ export function EmberMark() {
 const ITEM =
   'px-3 min-h-11 flex items-center gap-3 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-paper cursor-pointer';
 
-const UNIT_CHOICES = [
-  ['pressureUnit', 'Pressure', PRESSURE_UNITS],
-  ['temperatureUnit', 'Temperature', TEMPERATURE_UNITS],
-  ['massFlowUnit', 'Air mass', MASS_FLOW_UNITS],
-  ['distanceUnit', 'Distance', DISTANCE_UNITS],
-] as const satisfies readonly (readonly [keyof Preferences, string, readonly Unit[]])[];
-
 export function Header({ member, onPalette }: { member: Member; onPalette: () => void }) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const preferences = useAppSelector((state) => state.preferences);
   const [signOut] = useSignOutMutation();
+  const [units, setUnits] = useState(false);
   const link = ({ isActive }: { isActive: boolean }): string =>
     `font-head font-semibold min-h-11 px-2 grid place-items-center ${isActive ? 'border-b-4 border-ember' : 'border-b-4 border-transparent'}`;
   return (
@@ -96,26 +85,9 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
             >
               {preferences.theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)'}
             </DropdownMenu.Item>
-            {UNIT_CHOICES.map(([key, label, units]) => (
-              <DropdownMenu.Sub key={key}>
-                <DropdownMenu.SubTrigger className={ITEM}>
-                  {label}: {unitLabel(preferences[key])}
-                </DropdownMenu.SubTrigger>
-                <DropdownMenu.Portal>
-                  <DropdownMenu.SubContent className="bg-card text-ink border-2 border-ink rounded-sm z-50 py-1">
-                    {units.map((unit) => (
-                      <DropdownMenu.Item
-                        key={unit}
-                        className={ITEM}
-                        onSelect={() => dispatch(preferred({ [key]: unit }))}
-                      >
-                        {unitLabel(unit)}
-                      </DropdownMenu.Item>
-                    ))}
-                  </DropdownMenu.SubContent>
-                </DropdownMenu.Portal>
-              </DropdownMenu.Sub>
-            ))}
+            <DropdownMenu.Item className={ITEM} onSelect={() => setUnits(true)}>
+              Units: {unitLabel(preferences.pressureUnit)}, {unitLabel(preferences.temperatureUnit)} …
+            </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/limits')}>
               Limits
             </DropdownMenu.Item>
@@ -142,6 +114,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
+      {units ? <UnitsSheet onClose={() => setUnits(false)} /> : null}
     </header>
   );
 }
