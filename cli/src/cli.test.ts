@@ -240,3 +240,50 @@ describe('bad input', () => {
     }
   });
 });
+
+describe('the shipped samples', () => {
+  const WIDE = [
+    'sample1-healthy.csv',
+    'sample2-soot-blocked.csv',
+    'sample3-intake-leak.tsv',
+    'sample5-slow-back-pressure-pipe.csv',
+    'sample6-cleaning-warm-up.csv',
+  ];
+  it.each(WIDE)('%s is read with every channel that it has, and no false alarm', (file) => {
+    const log = EXPECTED_LOGS.find((expected) => expected.file === file);
+    const analysis = json<Analysis>(
+      'analyse',
+      sample(file),
+      '--displacement-l',
+      String(log?.engine.displacementL),
+    );
+    expect(Object.fromEntries(analysis.channels.map((c) => [c.role, c.source]))).toMatchObject(
+      log?.expectedChannels ?? {},
+    );
+    expect(analysis.findings.map((f) => f.id).filter((id) => log?.mustNotReport.includes(id))).toEqual([]);
+  });
+  it('a log whose sensor falls during the hold proves nothing yet', () => {
+    const { verdict, missing } = json<Verification>(
+      'verify',
+      sample('sample2-soot-blocked.csv'),
+      sample('sample6-cleaning-warm-up.csv'),
+    );
+    expect(verdict).toBe('not-proved');
+    expect(missing[0]).toMatch(/still falling during this hold/);
+  });
+  it('a comparison follows the limits that it is given', () => {
+    const limits = join(folder, 'strict.json');
+    writeFileSync(limits, JSON.stringify({ dpIdleGoodMbar: 1, dp2500GoodMbar: 5, dp3000GoodMbar: 6 }));
+    const args = [
+      'verify',
+      sample('sample2-soot-blocked.csv'),
+      sample('sample1-healthy.csv'),
+      '--limits',
+      limits,
+    ];
+    const { verdict, reasons } = json<Verification>(...args);
+    expect(verdict).toBe('better');
+    expect(reasons.join()).toMatch(/ΔP after, 3000 rpm is 2\d mbar, wanted at most 6\.0 mbar/);
+    expect(call(...args).stdout).toMatch(/^Better, not there$/m);
+  });
+});

@@ -1,0 +1,112 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
+import { describeFailure, valueOf } from '../quantities/index.ts';
+import { sampleBytes } from '../testing/samples.ts';
+import { analyseLog } from './index.ts';
+
+const encode = (text: string): Uint8Array => new TextEncoder().encode(text);
+
+/** Every number in an answer, wherever it stands. */
+function numbersIn(value: unknown): number[] {
+  if (typeof value === 'number') return [value];
+  if (value === null || typeof value !== 'object') return [];
+  return Object.values(value).flatMap(numbersIn);
+}
+
+/** An answer is a described failure, or an analysis without a number that is none. */
+function expectSound(bytes: Uint8Array): void {
+  const answer = analyseLog(bytes, { displacementL: 2 });
+  if (!answer.ok) {
+    expect(describeFailure(answer.failure).length).toBeGreaterThan(8);
+    expect(describeFailure(answer.failure)).not.toMatch(/undefined|NaN|\[object/);
+    return;
+  }
+  expect(numbersIn(answer.value.analysis).every(Number.isFinite)).toBe(true);
+  expect(numbersIn(answer.value.samples).every(Number.isFinite)).toBe(true);
+}
+
+describe('whatever is thrown at the reader', () => {
+  it('bytes of any kind', () => {
+    fc.assert(fc.property(fc.uint8Array({ maxLength: 2000 }), expectSound), { numRuns: 200 });
+  });
+
+  it('text of any kind', () => {
+    fc.assert(fc.property(fc.string({ maxLength: 2000, unit: 'grapheme' }).map(encode), expectSound), {
+      numRuns: 200,
+    });
+  });
+
+  it('tables of odd cells under right headings', () => {
+    const cell = fc.oneof(
+      fc.double({ min: -1e6, max: 1e6 }).map(String),
+      fc.constantFrom('', '---', 'N/A', 'ERR', '1,5', '1.5e9', '-0', '"', '08:00:00', 'on'),
+      fc.string({ maxLength: 6 }),
+    );
+    const rows = fc.array(fc.array(cell, { minLength: 4, maxLength: 4 }), { maxLength: 60 });
+    const table = rows.map((made) =>
+      encode(
+        [
+          'Time (s);RPM (rpm);DPF dP (mbar);MAF (g/s)',
+          ...made.map((row, i) => [String(i), ...row.slice(1)].join(';')),
+        ].join('\n'),
+      ),
+    );
+    fc.assert(fc.property(table, expectSound), { numRuns: 200 });
+  });
+
+  it('good logs with a piece cut out, doubled or turned round', () => {
+    const whole = sampleBytes('sample2-soot-blocked.csv');
+    const damage = fc.record({
+      at: fc.nat(whole.length),
+      length: fc.nat(4000),
+      kind: fc.constantFrom('cut', 'double', 'end'),
+    });
+    fc.assert(
+      fc.property(damage, ({ at, length, kind }) => {
+        const [head, piece, tail] = [
+          whole.subarray(0, at),
+          whole.subarray(at, at + length),
+          whole.subarray(at + length),
+        ];
+        const parts = kind === 'cut' ? [head, tail] : kind === 'double' ? [head, piece, piece, tail] : [head];
+        const bytes = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
+        let offset = 0;
+        for (const part of parts) {
+          bytes.set(part, offset);
+          offset += part.length;
+        }
+        expectSound(bytes);
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('each limit decides on its own side', () => {
+  const findingsUnder = (file: string, changed: Partial<Limits>): string[] =>
+    valueOf(
+      analyseLog(sampleBytes(file), { displacementL: 2.2, limits: { ...DEFAULT_LIMITS, ...changed } }),
+    ).analysis.findings.map((finding) => finding.id);
+
+  it.each([
+    ['sample2-soot-blocked.csv', 'dpIdleBlockedMbar', 'dp-high-idle', 46, 47.5],
+    ['sample2-soot-blocked.csv', 'dp3000BlockedMbar', 'dp-high-hold', 229, 232],
+    ['sample2-soot-blocked.csv', 'sootHighG', 'soot-high', 58, 60],
+    ['sample6-cleaning-warm-up.csv', 'dpFallingDropMbar', 'dp-falling', 150, 990],
+    ['sample6-cleaning-warm-up.csv', 'dpFallingDropPercent', 'dp-falling', 60, 94],
+  ] as const)('%s: %s', (file, limit, id, raises, silences) => {
+    expect(findingsUnder(file, { [limit]: raises })).toContain(id);
+    expect(findingsUnder(file, { [limit]: silences })).not.toContain(id);
+  });
+
+  it('the air meter’s, at both ends', () => {
+    const leak = (changed: Partial<Limits>): string[] =>
+      valueOf(
+        analyseLog(sampleBytes('sample3-intake-leak.tsv'), { limits: { ...DEFAULT_LIMITS, ...changed } }),
+      ).analysis.findings.map((finding) => finding.id);
+    expect(leak({})).toEqual(['maf-low-for-speed']);
+    expect(leak({ mafToSpeedDensityLow: 0.3 })).toEqual([]);
+    expect(leak({ mafToSpeedDensityLow: 0.3, mafToSpeedDensityHigh: 0.4 })).toEqual(['maf-high-for-speed']);
+  });
+});
