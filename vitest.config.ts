@@ -4,9 +4,21 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['core/src/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'core',
+          include: ['core/src/**/*.test.ts'],
+          setupFiles: ['core/src/testing/fixedSeed.ts'],
+        },
+      },
       { test: { name: 'cli', include: ['cli/src/**/*.test.ts'], testTimeout: 30_000 } },
-      { test: { name: 'web', include: ['web/src/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'web',
+          include: ['web/src/**/*.test.ts'],
+          setupFiles: ['core/src/testing/fixedSeed.ts'],
+        },
+      },
       {
         test: {
           name: 'server',

@@ -7,12 +7,14 @@ import { EntryEntity } from '../ledger/entry.entity.ts';
 import { LimitsProfileEntity } from '../limits/limitsProfile.entity.ts';
 import { BlobChunkEntity, BlobEntity, LogEntity } from '../logs/log.entity.ts';
 import { MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
+import { SessionEntity } from '../people/session.entity.ts';
 import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
 import { Ground1732400000000 } from './migrations/1732400000000-Ground.ts';
 
 export const ENTITIES = [
   WorkshopEntity,
   MemberEntity,
+  SessionEntity,
   CustomerEntity,
   FilterModelEntity,
   VehicleEntity,

@@ -103,8 +103,8 @@ const PARTS: Record<string, () => Count[]> = {
         ok,
         report,
         ({ stats }: { stats: { expected: number; flaky: number; unexpected: number; skipped: number } }) => ({
-          passed: stats.expected,
-          failed: stats.unexpected + stats.flaky + stats.skipped,
+          passed: stats.expected + stats.flaky,
+          failed: stats.unexpected + stats.skipped,
         }),
       ),
     ];
