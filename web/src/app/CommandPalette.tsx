@@ -25,6 +25,7 @@ export function CommandPalette({
   const dispatch = useAppDispatch();
   const theme = useAppSelector((state) => state.preferences.theme);
   const [find, setFind] = useState('');
+  const [value, setValue] = useState('');
   const { data } = useJobsQuery({ show: 'all', ...(find ? { find } : {}) }, { skip: !open });
   const run = (action: () => void) => () => {
     onOpenChange(false);
@@ -44,10 +45,19 @@ export function CommandPalette({
     ],
     ['Keys', run(onKeys)],
   ];
-  const wanted = find.toLowerCase();
+  const wanted = find.trim().toLowerCase();
+  // Filtered here as well: until the answer to what was typed is in, an older list must not be what Enter opens.
+  const jobs = (data?.jobs ?? [])
+    .filter((job) =>
+      [job.plate, job.model, job.customerName ?? ''].some((text) => text.toLowerCase().includes(wanted)),
+    )
+    .slice(0, 8);
+  const fitting = commands.filter(([name]) => name.toLowerCase().includes(wanted));
+  const values = [...jobs.map((job) => job.id), ...fitting.map(([name]) => name)];
+  const selected = values.includes(value) ? value : (values[0] ?? '');
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Find">
-      <Command shouldFilter={false} label="Find a job or command">
+      <Command shouldFilter={false} label="Find a job or command" value={selected} onValueChange={setValue}>
         <Command.Input
           autoFocus
           value={find}
@@ -57,18 +67,16 @@ export function CommandPalette({
         />
         <Command.List className="max-h-[50vh] overflow-auto">
           <Command.Empty className="p-3">Nothing by that name.</Command.Empty>
-          {(data?.jobs ?? []).slice(0, 8).map((job) => (
+          {jobs.map((job) => (
             <Command.Item key={job.id} value={job.id} onSelect={go(`/jobs/${job.id}`)} className={ITEM}>
               <span className="figure-text">{job.plate}</span> job {job.number} · {job.summary.headline}
             </Command.Item>
           ))}
-          {commands
-            .filter(([name]) => name.toLowerCase().includes(wanted))
-            .map(([name, action]) => (
-              <Command.Item key={name} value={name} onSelect={action} className={ITEM}>
-                {name}
-              </Command.Item>
-            ))}
+          {fitting.map(([name, action]) => (
+            <Command.Item key={name} value={name} onSelect={action} className={ITEM}>
+              {name}
+            </Command.Item>
+          ))}
         </Command.List>
       </Command>
     </Sheet>
