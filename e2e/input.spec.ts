@@ -19,7 +19,7 @@ test.describe('wrong files say what is wrong and leave nothing behind', () => {
   ] as const) {
     test(name, async ({ page, site }) => {
       await signIn(page, site);
-      await newJob(page, site, 'QP 308');
+      await newJob(page, site, 'HW 52');
       await page.goto(`${page.url().replace('stage=intake', 'stage=baseline')}&way=log`);
       const before = [await site.count('log'), await site.count('entry'), await site.count('blob')];
       await page.getByLabel('Recorded log file').setInputFiles(file);
@@ -33,7 +33,7 @@ test.describe('wrong files say what is wrong and leave nothing behind', () => {
     const site = await openSite({ WHITE_EMBER_MAX_UPLOAD_MB: '1' });
     try {
       await signIn(page, site);
-      await newJob(page, site, 'QP 308');
+      await newJob(page, site, 'HW 52');
       await page.goto(`${page.url().replace('stage=intake', 'stage=baseline')}&way=log`);
       await page
         .getByLabel('Recorded log file')

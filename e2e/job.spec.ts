@@ -29,7 +29,7 @@ test.describe('the ledger under the hand', () => {
 
   test('undo takes an entry back, withdrawing says why, and neither erases', async ({ page, site }) => {
     await signIn(page, site);
-    await newJob(page, site, 'QP 308');
+    await newJob(page, site, 'HW 52');
     await page.getByLabel('What the customer says').fill('Wrong van');
     await page.getByRole('button', { name: 'Enter the complaint' }).click();
     await page.getByRole('button', { name: 'Undo' }).click();
