@@ -46,8 +46,8 @@ export function ProvePanel(props: StageProps) {
     );
   }
   return (
-    <div className="grid gap-5 xl:grid-cols-[1.15fr_1fr] items-start">
-      <section className="grid gap-1">
+    <div className="grid gap-5 grid-cols-1 xl:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] items-start">
+      <section className="grid gap-1 grid-cols-1">
         <h2 className="text-2xl leading-tight">{derived.headline}</h2>
         <p className="text-[15px] text-ink2">{verdictLine(derived)}</p>
         {picture ? <FlowChart picture={picture} className="h-[21rem] lg:h-[19.5rem] mb-6" /> : null}
