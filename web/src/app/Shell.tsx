@@ -1,7 +1,8 @@
+import { QueryStatus } from '@reduxjs/toolkit/query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Button } from '../ui/Button.tsx';
-import { problemOf, useSessionQuery } from './api.ts';
+import { api, problemOf, useSessionQuery } from './api.ts';
 import { Header } from './Header.tsx';
 import { useAppSelector } from './store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
@@ -23,14 +24,19 @@ export function Shell() {
   const [palette, setPalette] = useState(false);
   const [keys, setKeys] = useState(false);
   useGlobalKeys({ palette: () => setPalette(true), keys: () => setKeys(true) });
+  const busy = useAppSelector((state) =>
+    Object.values(state[api.reducerPath].queries).some((query) => query?.status === QueryStatus.pending),
+  );
   useEffect(() => {
-    // Ready before they are asked for, so that what is typed right after Ctrl K arrives in them, also without a network.
+    // Ready before they are asked for, so that what is typed right after Ctrl K arrives in them, also without a
+    // network; but never in the way of the page itself.
+    if (busy) return undefined;
     const timer = window.setTimeout(
       () => void Promise.all([importPalette(), importKeys()]).catch(() => undefined),
       400,
     );
     return () => window.clearTimeout(timer);
-  }, []);
+  }, [busy]);
   const printed = useLocation().pathname.endsWith('/report');
 
   if (session.isLoading) return <p className="p-8 font-head text-xl">Opening …</p>;
