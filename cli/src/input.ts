@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { closeSync, openSync, readFileSync, readSync } from 'node:fs';
 import { filterCells, filterGeometrySchema, type FilterGeometry } from '@white-ember/core/filter';
 import {
   DEFAULT_LIMITS,
@@ -9,7 +9,7 @@ import {
   type Limits,
 } from '@white-ember/core/limits';
 import { describeFailure, type Result } from '@white-ember/core/quantities';
-import { analyseLog, type AnalysedLog } from '@white-ember/core/readings';
+import { analyseRaw, openLog, type AnalysedLog, type RawLog } from '@white-ember/core/readings';
 import { InputError } from './InputError.ts';
 
 export type Options = Readonly<Record<string, string | undefined>>;
@@ -82,20 +82,53 @@ export function readBytes(path: string, what: string): Buffer {
   try {
     return readFileSync(path);
   } catch (error) {
-    const { code } = error as NodeJS.ErrnoException;
-    const reason =
-      code === 'ENOENT'
-        ? 'does not exist'
-        : code === 'EISDIR'
-          ? 'is a folder'
-          : code === 'EACCES'
-            ? 'may not be read'
-            : String(code);
-    throw new InputError(`${path}: this ${what} ${reason}`);
+    throw fileError(path, what, error);
   }
 }
 
-export function readLogFile(path: string, options: Options): AnalysedLog {
+function openFile(path: string, what: string): number {
+  try {
+    return openSync(path, 'r');
+  } catch (error) {
+    throw fileError(path, what, error);
+  }
+}
+
+function fileError(path: string, what: string, error: unknown): InputError {
+  const { code } = error as NodeJS.ErrnoException;
+  const reason =
+    code === 'ENOENT'
+      ? 'does not exist'
+      : code === 'EISDIR'
+        ? 'is a folder'
+        : code === 'EACCES'
+          ? 'may not be read'
+          : String(code);
+  return new InputError(`${path}: this ${what} ${reason}`);
+}
+
+const PIECE_BYTES = 4 * 1024 * 1024;
+
+/** Reads a log in pieces, so that a long one is never held whole. */
+export async function readRawLog(path: string): Promise<RawLog> {
+  const reader = openLog();
+  const file = openFile(path, 'log');
+  try {
+    for (;;) {
+      const piece = new Uint8Array(PIECE_BYTES);
+      const count = readSync(file, piece, 0, PIECE_BYTES, null);
+      if (count === 0) break;
+      reader.push(piece.subarray(0, count));
+    }
+  } catch (error) {
+    throw fileError(path, 'log', error);
+  } finally {
+    closeSync(file);
+  }
+  return orInputError(await reader.finish(), path);
+}
+
+export async function readLogFile(path: string, options: Options): Promise<AnalysedLog> {
   const displacementL = optionalNumber(options, 'displacementL', '--displacement-l');
   if (displacementL !== undefined && (displacementL < 0.3 || displacementL > 30)) {
     throw new InputError(
@@ -103,12 +136,9 @@ export function readLogFile(path: string, options: Options): AnalysedLog {
     );
   }
   const geometry = readFilter(options['filter']);
-  return orInputError(
-    analyseLog(readBytes(path, 'log'), {
-      limits: readLimits(options['limits']),
-      ...(geometry === undefined ? {} : { geometry }),
-      ...(displacementL === undefined ? {} : { displacementL }),
-    }),
-    path,
-  );
+  return analyseRaw(await readRawLog(path), {
+    limits: readLimits(options['limits']),
+    ...(geometry === undefined ? {} : { geometry }),
+    ...(displacementL === undefined ? {} : { displacementL }),
+  });
 }

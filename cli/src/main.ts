@@ -28,6 +28,16 @@ program
   );
 
 program
+  .command('convert')
+  .description('rewrite a recorded log as one tidy wide table in base units')
+  .argument('<file>', 'recorded log')
+  .requiredOption('--to <format>', 'csv, json or parquet')
+  .option('--out <file>', 'write into a new file instead of to stdout')
+  .action(async (file: string, options: Record<string, string>) =>
+    (await import('./commands/convert.ts')).convert(file, options),
+  );
+
+program
   .command('verify')
   .description('compare two logs at equal flow: did the work on the filter work?')
   .argument('<before>', 'log from before the work')

@@ -2,8 +2,8 @@ import type { AnalysedWindow, LogAnalysis } from '@white-ember/core/readings';
 import { readLogFile, type Options } from '../input.ts';
 import { print, printJson, table } from '../output.ts';
 
-export function analyse(file: string, options: Options): void {
-  const { analysis } = readLogFile(file, options);
+export async function analyse(file: string, options: Options): Promise<void> {
+  const { analysis } = await readLogFile(file, options);
   if (options['json']) printJson(analysis);
   else print(...asText(analysis));
 }

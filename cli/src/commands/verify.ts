@@ -1,22 +1,23 @@
 import { BEYOND_THE_READINGS } from '@white-ember/core/job';
+import type { ReadingBody } from '@white-ember/core/ledger';
 import { compareReadings, judgeProof, type Comparison, type Proof } from '@white-ember/core/proof';
 import { loggedFacts, readingFromLog } from '@white-ember/core/readings';
 import { InputError } from '../InputError.ts';
 import { optionalNumber, readFilter, readLimits, readLogFile, type Options } from '../input.ts';
 import { print, printJson, table } from '../output.ts';
 
+interface ReadFile {
+  readonly displacementL: number | undefined;
+  readonly reading: ReadingBody;
+}
+
 const NO_LOG_ID = '00000000-0000-7000-8000-000000000000';
 
-export function verify(beforeFile: string, afterFile: string, options: Options): void {
+export async function verify(beforeFile: string, afterFile: string, options: Options): Promise<void> {
   const limits = readLimits(options['limits']);
   const geometry = readFilter(options['filter']);
-  const read = (
-    [
-      ['before', beforeFile],
-      ['after', afterFile],
-    ] as const
-  ).map(([purpose, file]) => {
-    const { analysis, samples, recording } = readLogFile(file, options);
+  const read = async (purpose: 'before' | 'after', file: string): Promise<ReadFile> => {
+    const { analysis, samples, recording } = await readLogFile(file, options);
     if (samples.length === 0) {
       throw new InputError(
         `${file}: holds no steady idle or hold with a filter pressure, so there is nothing to compare`,
@@ -29,8 +30,9 @@ export function verify(beforeFile: string, afterFile: string, options: Options):
         { purpose, logId: NO_LOG_ID, fileName: file },
       ),
     };
-  });
-  const [before, after] = read as [(typeof read)[number], (typeof read)[number]];
+  };
+  const before = await read('before', beforeFile);
+  const after = await read('after', afterFile);
   const displacementL =
     optionalNumber(options, 'displacementL', '--displacement-l') ??
     before.displacementL ??

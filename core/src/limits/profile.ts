@@ -36,6 +36,8 @@ const ORDERED: readonly (readonly [LimitId, LimitId])[] = [
   ['dpIdleGoodMbar', 'dpIdleBlockedMbar'],
   ['dp3000GoodMbar', 'dp3000BlockedMbar'],
   ['dp2500GoodMbar', 'dp3000GoodMbar'],
+  ['egtOpenLowC', 'egtOpenHighC'],
+  ['coolantRegenMinC', 'coolantWarmC'],
 ];
 
 /**

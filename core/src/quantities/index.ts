@@ -20,6 +20,7 @@ export {
   pressureText,
   quantityOf,
   toBase,
+  plainLabel,
   unitLabel,
   withoutMinusZero,
   type Quantity,

@@ -1,13 +1,8 @@
-import {
-  quantile as quantileOf,
-  sampleCorrelation,
-  sampleStandardDeviation,
-  mean as meanOf,
-} from 'simple-statistics';
+import { quantile as quantileOf, sampleCorrelation } from 'simple-statistics';
 
 /*
  * The one policy for missing numbers: they are left out, and where nothing remains the answer is `undefined`
- * (for a spread or correlation: 0), never NaN. The arithmetic is the library's.
+ * (for a spread or correlation: 0), never NaN. Quantiles and correlation are the library's.
  */
 
 /** A plain loop: `Array.from` on a typed array of a million readings takes ten times as long. */
@@ -20,16 +15,32 @@ function finite(values: ArrayLike<number>): number[] {
   return kept;
 }
 
-/** Mean of the finite numbers. Worked value: [1, NaN, 3] → 2. */
+/** Mean of the finite numbers. Worked value: [1, NaN, 3] → 2. A plain loop: channels hold a million readings. */
 export function mean(values: ArrayLike<number>): number | undefined {
-  const kept = finite(values);
-  return kept.length === 0 ? undefined : meanOf(kept);
+  let sum = 0;
+  let count = 0;
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i] as number;
+    if (!Number.isFinite(value)) continue;
+    sum += value;
+    count++;
+  }
+  return count === 0 ? undefined : sum / count;
 }
 
-/** Sample standard deviation (n − 1) of the finite numbers; 0 for fewer than two. */
+/** Sample standard deviation (n − 1) of the finite numbers; 0 for fewer than two. In two passes, so that nothing cancels. */
 export function standardDeviation(values: ArrayLike<number>): number {
-  const kept = finite(values);
-  return kept.length < 2 ? 0 : sampleStandardDeviation(kept);
+  const middle = mean(values);
+  if (middle === undefined) return 0;
+  let sum = 0;
+  let count = 0;
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i] as number;
+    if (!Number.isFinite(value)) continue;
+    sum += (value - middle) ** 2;
+    count++;
+  }
+  return count < 2 ? 0 : Math.sqrt(sum / (count - 1));
 }
 
 /** Quantile `p` (0–1) of the finite numbers. */

@@ -24,64 +24,162 @@ export type Quantity =
   | 'voltage'
   | 'percent'
   | 'volumeFlow'
+  | 'fuelFlow'
   | 'fraction';
 
 const LB = 453.59237;
 
 export const UNITS = {
-  mbar: { quantity: 'pressure', label: 'mbar', factor: 1, spellings: ['mbar', 'millibar'] },
-  hPa: { quantity: 'pressure', label: 'hPa', factor: 1, spellings: ['hpa'] },
-  kPa: { quantity: 'pressure', label: 'kPa', factor: 10, spellings: ['kpa'] },
-  Pa: { quantity: 'pressure', label: 'Pa', factor: 0.01, spellings: ['pa'] },
-  bar: { quantity: 'pressure', label: 'bar', factor: 1000, spellings: ['bar'] },
+  mbar: { quantity: 'pressure', label: 'mbar', factor: 1, spellings: ['mbar', 'millibar', 'mb', 'mbars'] },
+  hPa: { quantity: 'pressure', label: 'hPa', factor: 1, spellings: ['hpa', 'hectopascal'] },
+  kPa: { quantity: 'pressure', label: 'kPa', factor: 10, spellings: ['kpa', 'kilopascal'] },
+  Pa: { quantity: 'pressure', label: 'Pa', factor: 0.01, spellings: ['pa', 'pascal'] },
+  bar: { quantity: 'pressure', label: 'bar', factor: 1000, spellings: ['bar', 'bars'] },
+  MPa: { quantity: 'pressure', label: 'MPa', factor: 10_000, spellings: ['mpa', 'megapascal'] },
   psi: {
     quantity: 'pressure',
     label: 'psi',
     factor: 68.947573,
-    spellings: ['psi', 'lbf/in2', 'psia', 'psig'],
+    spellings: ['psi', 'lbf/in2', 'psia', 'psig', 'lb/in2'],
   },
-  inHg: { quantity: 'pressure', label: 'inHg', factor: 33.86389, spellings: ['inhg', 'in.hg', '"hg'] },
+  inHg: {
+    quantity: 'pressure',
+    label: 'inHg',
+    factor: 33.86389,
+    spellings: ['inhg', 'in.hg', '"hg', 'in hg', 'in. hg', 'inches hg'],
+  },
+  inH2O: {
+    quantity: 'pressure',
+    label: 'inH₂O',
+    factor: 2.490889,
+    spellings: ['inh2o', 'in h2o', '"h2o', 'inwc'],
+  },
+  mmH2O: { quantity: 'pressure', label: 'mmH₂O', factor: 0.0980665, spellings: ['mmh2o', 'mmwc', 'mmws'] },
+  kgPerCm2: {
+    quantity: 'pressure',
+    label: 'kg/cm²',
+    factor: 980.665,
+    spellings: ['kg/cm2', 'kg/cm²', 'kgf/cm2', 'kgf/cm²'],
+  },
   mmHg: { quantity: 'pressure', label: 'mmHg', factor: 1.333224, spellings: ['mmhg', 'torr'] },
   degC: {
     quantity: 'temperature',
     label: '°C',
     factor: 1,
-    spellings: ['c', '°c', 'degc', 'deg c', 'ºc', 'celsius'],
+    spellings: [
+      'c',
+      '°c',
+      'degc',
+      'deg c',
+      'deg. c',
+      'ºc',
+      'celsius',
+      'grad c',
+      'gradc',
+      '° c',
+      'degrees c',
+      'stc',
+      '℃',
+    ],
   },
   degF: {
     quantity: 'temperature',
     label: '°F',
     factor: 5 / 9,
     shift: -32,
-    spellings: ['f', '°f', 'degf', 'deg f', 'ºf', 'fahrenheit'],
+    spellings: ['f', '°f', 'degf', 'deg f', 'deg. f', 'ºf', 'fahrenheit', '° f', 'degrees f', '℉'],
   },
-  K: { quantity: 'temperature', label: 'K', factor: 1, shift: -273.15, spellings: ['k', 'kelvin'] },
-  gPerS: { quantity: 'massFlow', label: 'g/s', factor: 1, spellings: ['g/s', 'g/sec', 'gps', 'gm/s'] },
-  kgPerH: { quantity: 'massFlow', label: 'kg/h', factor: 1 / 3.6, spellings: ['kg/h', 'kg/hr'] },
+  K: {
+    quantity: 'temperature',
+    label: 'K',
+    factor: 1,
+    shift: -273.15,
+    spellings: ['k', 'kelvin', 'degk', '°k'],
+  },
+  gPerS: {
+    quantity: 'massFlow',
+    label: 'g/s',
+    factor: 1,
+    spellings: ['g/s', 'g/sec', 'gps', 'gm/s', 'gr/s', 'gram/s', 'grams/s', 'gm/sec', 'grams/sec'],
+  },
+  kgPerH: {
+    quantity: 'massFlow',
+    label: 'kg/h',
+    factor: 1 / 3.6,
+    spellings: ['kg/h', 'kg/hr', 'kg/std', 'kgh', 'kg/hour'],
+  },
+  kgPerMin: { quantity: 'massFlow', label: 'kg/min', factor: 1000 / 60, spellings: ['kg/min'] },
+  kgPerS: { quantity: 'massFlow', label: 'kg/s', factor: 1000, spellings: ['kg/s', 'kg/sec'] },
+  lbPerH: {
+    quantity: 'massFlow',
+    label: 'lb/h',
+    factor: LB / 3600,
+    spellings: ['lb/h', 'lb/hr', 'lbs/hr', 'pph'],
+  },
   lbPerMin: {
     quantity: 'massFlow',
     label: 'lb/min',
     factor: LB / 60,
-    spellings: ['lb/min', 'lbs/min', 'lb/m'],
+    spellings: ['lb/min', 'lbs/min', 'lb/m', 'lbm/min', 'ppm lb'],
   },
-  km: { quantity: 'distance', label: 'km', factor: 1, spellings: ['km'] },
+  km: { quantity: 'distance', label: 'km', factor: 1, spellings: ['km', 'kilometer', 'kilometre'] },
+  m: { quantity: 'distance', label: 'm', factor: 0.001, spellings: ['m', 'meter', 'metre'] },
   mi: { quantity: 'distance', label: 'mi', factor: 1.609344, spellings: ['mi', 'mile', 'miles'] },
-  kmPerH: { quantity: 'speed', label: 'km/h', factor: 1, spellings: ['km/h', 'kph', 'kmh'] },
-  mph: { quantity: 'speed', label: 'mph', factor: 1.609344, spellings: ['mph'] },
+  kmPerH: {
+    quantity: 'speed',
+    label: 'km/h',
+    factor: 1,
+    spellings: ['km/h', 'kph', 'kmh', 'km/hr', 'km / h', 'kmph'],
+  },
+  mph: { quantity: 'speed', label: 'mph', factor: 1.609344, spellings: ['mph', 'mi/h', 'miles/h', 'mile/h'] },
+  mPerS: { quantity: 'speed', label: 'm/s', factor: 3.6, spellings: ['m/s'] },
   rpm: {
     quantity: 'rotation',
     label: 'rpm',
     factor: 1,
-    spellings: ['rpm', '1/min', 'u/min', 'min-1', '/min', 'tr/min'],
+    spellings: [
+      'rpm',
+      '1/min',
+      'u/min',
+      'min-1',
+      '/min',
+      'tr/min',
+      'tr/mn',
+      'r/min',
+      'rev/min',
+      'revs/min',
+      'rpm.',
+      'giri/min',
+      'g/min',
+      'obr/min',
+      'obr./min',
+      'min⁻¹',
+      'upm',
+      't/min',
+      '1/mn',
+    ],
   },
-  g: { quantity: 'mass', label: 'g', factor: 1, spellings: ['g', 'gram', 'grams', 'gr'] },
+  g: { quantity: 'mass', label: 'g', factor: 1, spellings: ['g', 'gram', 'grams', 'gr', 'gramm'] },
+  mg: { quantity: 'mass', label: 'mg', factor: 0.001, spellings: ['mg'] },
   kg: { quantity: 'mass', label: 'kg', factor: 1000, spellings: ['kg'] },
-  s: { quantity: 'time', label: 's', factor: 1, spellings: ['s', 'sec', 'secs', 'seconds', 'sek'] },
-  ms: { quantity: 'time', label: 'ms', factor: 0.001, spellings: ['ms', 'msec', 'milliseconds'] },
+  s: { quantity: 'time', label: 's', factor: 1, spellings: ['s', 'sec', 'secs', 'second', 'seconds', 'sek'] },
+  ms: { quantity: 'time', label: 'ms', factor: 0.001, spellings: ['ms', 'msec', 'millis', 'milliseconds'] },
   V: { quantity: 'voltage', label: 'V', factor: 1, spellings: ['v', 'volt', 'volts'] },
   mV: { quantity: 'voltage', label: 'mV', factor: 0.001, spellings: ['mv'] },
-  percent: { quantity: 'percent', label: '%', factor: 1, spellings: ['%', 'pct', 'percent'] },
+  percent: {
+    quantity: 'percent',
+    label: '%',
+    factor: 1,
+    spellings: ['%', 'pct', 'percent', 'prozent', 'pourcent', 'procent', 'proc'],
+  },
   m3PerH: { quantity: 'volumeFlow', label: 'm³/h', factor: 1, spellings: ['m3/h', 'm³/h'] },
+  lPerH: {
+    quantity: 'fuelFlow',
+    label: 'L/h',
+    factor: 1,
+    spellings: ['l/h', 'l/hr', 'l/std', 'lph', 'lperh'],
+  },
+  galPerH: { quantity: 'fuelFlow', label: 'gal/h', factor: 3.785412, spellings: ['gal/h', 'gph', 'gal/hr'] },
 } as const satisfies Record<string, UnitDefinition>;
 
 export type Unit = keyof typeof UNITS;
@@ -92,6 +190,9 @@ export const DISTANCE_UNITS = ['km', 'mi'] as const satisfies readonly Unit[];
 export const MASS_FLOW_UNITS = ['gPerS', 'kgPerH'] as const satisfies readonly Unit[];
 
 export const unitLabel = (unit: Unit): string => UNITS[unit].label;
+/** The label in plain letters, as files carry it: "degC" for "°C". */
+export const plainLabel = (unit: Unit): string =>
+  unitLabel(unit).replace('°', 'deg').replace('₂', '2').replace('²', '2').replace('³', '3');
 export const quantityOf = (unit: Unit): Quantity => UNITS[unit].quantity;
 
 /** `unit` → base unit of its quantity. Worked value: 1 kPa → 10 mbar; 212 °F → 100 °C. */
@@ -112,10 +213,17 @@ const SPELLINGS: ReadonlyMap<string, Unit> = new Map(
   ),
 );
 
-/** Reads a unit as people and tools write it ("degC", "1/min", "lb/min"). */
+/** What stands behind a unit of pressure to say what it is measured against. */
+const REFERENCE = /[\s._(-]*(?:abs(?:olute?)?|gauge|rel(?:ative?|ativ)?|(?<=bar|kpa|psi)\s*\(?[ag])\.?\)?$/;
+
+/** Reads a unit as people and tools write it ("degC", "1/min", "lb/min", "bar abs"). */
 export function parseUnit(text: string): Result<Unit> {
   const cleaned = text.trim().toLowerCase().replace(/\s+/g, ' ').replace('−', '-').replace('^', '');
-  const unit = SPELLINGS.get(cleaned) ?? SPELLINGS.get(cleaned.replaceAll(' ', ''));
+  const bare = cleaned.replace(REFERENCE, '');
+  const unit =
+    SPELLINGS.get(cleaned) ??
+    SPELLINGS.get(cleaned.replaceAll(' ', '')) ??
+    (bare.length > 1 ? SPELLINGS.get(bare) : undefined);
   if (unit) return success(unit);
   return failed({
     code: 'unknown-unit',

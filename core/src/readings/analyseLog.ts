@@ -1,21 +1,26 @@
-import { mean, median, standardDeviation, success, type Result, type Unit } from '../quantities/index.ts';
+import { mean, standardDeviation, success, type Result, type Unit } from '../quantities/index.ts';
 import {
   fitFlow,
   restrictionRatio,
+  filterVolumeL,
   sootFromPressure,
   type FilterGeometry,
   type FlowPoint,
 } from '../filter/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import type { SteadySample } from '../ledger/index.ts';
-import { findFaults, type Finding } from './findings.ts';
-import type { MappingCorrections } from './mapChannels.ts';
-import { readLog } from './readLog.ts';
-import { channelBetween, toRecording, type Recording } from './recording.ts';
+import type { ChannelRole } from './channelRoles.ts';
+import { findFaults, type Finding } from './findings/index.ts';
+import { showsResponse } from './findings/response.ts';
+import type { MappingCorrections, MappingQuestion } from './mapChannels.ts';
+import type { RawLog } from './reader/rawLog.ts';
+import { readLog } from './reader/openLog.ts';
+import { channelBetween, seriesOf, toRecording, type Recording, type Series } from './recording.ts';
 import { steadyFlow } from './steadyFlow.ts';
 import { windowSample } from './windowSample.ts';
 import { findWindows, type LogWindow } from './windows.ts';
-import type { LogWarning } from './rawLog.ts';
+import { logFeatures, restingMean, type LogFeatures } from './features.ts';
+import type { LogWarning } from './reader/rawLog.ts';
 
 export interface AnalyseOptions {
   readonly limits?: Limits;
@@ -59,17 +64,41 @@ export interface LogAnalysis {
     role: string;
     unit: string;
     source: string;
+    column: string;
     sampleHz: number;
     confidence: number;
     reason: string;
     gauge?: true;
   }[];
   readonly unmapped: readonly string[];
+  /** Roles that several columns claim with equal right. */
+  readonly questions?: readonly MappingQuestion[];
   readonly warnings: readonly LogWarning[];
   readonly windows: readonly AnalysedWindow[];
   readonly findings: readonly Finding[];
   readonly fit?: { readonly A: number; readonly B: number; readonly r2: number };
+  readonly features: ShownFeatures;
   readonly stated: { readonly vehicle?: string; readonly displacementL?: number };
+}
+
+/** What the pressure channels do, in figures; absent where the log cannot show it. */
+export interface ShownFeatures {
+  readonly zeroMbar?: number;
+  /** Absolute pressures with the engine off, mbar: they should agree. */
+  readonly keyOn?: {
+    readonly barometricPressure?: number;
+    readonly manifoldPressure?: number;
+    readonly exhaustBackPressure?: number;
+  };
+  readonly responses: readonly {
+    readonly channel: ChannelRole;
+    readonly correlation: number;
+    readonly lagS?: number;
+    readonly explainedPercent?: number;
+    readonly transients?: number;
+    /** Lags shorter than this cannot be told apart in this log. */
+    readonly resolutionS?: number;
+  }[];
 }
 
 export interface AnalysedLog {
@@ -79,11 +108,8 @@ export interface AnalysedLog {
   readonly samples: readonly SteadySample[];
 }
 
-function sampleRate(recording: Recording, values: Float64Array): number {
-  let count = 0;
-  for (const value of values) if (Number.isFinite(value)) count++;
-  const duration = (recording.timeS.at(-1) ?? 0) - (recording.timeS[0] ?? 0);
-  return duration > 0 ? Number((count / duration).toFixed(2)) : 0;
+function sampleRate({ durationS }: Recording, { values }: Series): number {
+  return durationS > 0 ? Number((values.length / durationS).toFixed(2)) : 0;
 }
 
 /** Points of the flow–pressure law from the block means of the samples. */
@@ -104,16 +130,24 @@ function flowPoints(
  * A log from its bytes to what it shows: channels, windows, findings and the flow–pressure fit. Pure and the same in
  * browser, worker, server and command line. Fails with a described failure where the file is no log that can be read.
  */
-export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Result<AnalysedLog> {
-  const raw = readLog(bytes);
-  if (!raw.ok) return raw;
-  const recording = toRecording(raw.value, options.corrections);
+export async function analyseLog(
+  bytes: Uint8Array,
+  options: AnalyseOptions = {},
+): Promise<Result<AnalysedLog>> {
+  const raw = await readLog(bytes);
+  return raw.ok ? success(analyseRaw(raw.value, options)) : raw;
+}
+
+/** The same for a log that has been read: a correction of a column needs no reading again. */
+export function analyseRaw(raw: RawLog, options: AnalyseOptions = {}): AnalysedLog {
+  const recording = toRecording(raw, options.corrections);
   const limits = options.limits ?? DEFAULT_LIMITS;
   const displacementL = options.displacementL ?? recording.facts.displacementL;
   const windows = findWindows(recording);
+  const features = logFeatures(recording, windows);
   const samples = windows.map((window) => windowSample(recording, window));
   const steady = samples.filter((sample) => sample !== undefined);
-  const barometerMbar = mean(recording.channels.get('barometricPressure') ?? []);
+  const barometerMbar = mean(seriesOf(recording, 'barometricPressure').values);
   const flowContext = {
     limits,
     ...(displacementL === undefined ? {} : { displacementL }),
@@ -138,37 +172,49 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
       text: 'The engine size is not known, so the air meter cannot be compared with engine speed and an intake leak cannot be judged.',
     });
   }
+  warnings.push(...samplingWarnings(features, limits));
   const fit = fitFlow(flowPoints(steady, flowContext));
-  const zeroMbar =
-    median(steady.flatMap((sample) => (sample.kind === 'key-off' ? [sample.dpMbar] : []))) ?? 0;
-  return success({
+  const { zeroMbar } = features;
+  const { geometry } = options;
+  return {
     recording,
     samples: steady,
     analysis: {
       format: recording.format,
-      durationS: Number(((recording.timeS.at(-1) ?? 0) - (recording.timeS[0] ?? 0)).toFixed(3)),
+      durationS: Number(recording.durationS.toFixed(3)),
       channels: recording.mapping.channels.map((channel) => ({
         role: channel.role,
         unit: channel.unitLabel,
         source: channel.source,
-        sampleHz: sampleRate(recording, recording.channels.get(channel.role) ?? new Float64Array()),
+        column: channel.column,
+        sampleHz: sampleRate(recording, seriesOf(recording, channel.role)),
         confidence: Number(channel.confidence.toFixed(2)),
         reason: channel.reason,
         ...(channel.gauge ? { gauge: true as const } : {}),
       })),
       unmapped: recording.mapping.unmapped,
+      ...(recording.mapping.questions.length > 0 ? { questions: recording.mapping.questions } : {}),
       warnings,
       windows: windows.map((window, i) => ({
         ...analysedWindow(recording, window, samples[i], flowContext),
-        ...filterLoad(samples[i], zeroMbar, flowContext, options.geometry),
+        ...filterLoad(samples[i], zeroMbar, flowContext, geometry),
       })),
       findings: findFaults({
         recording,
         windows,
+        features,
         limits,
+        ...(geometry === undefined
+          ? {}
+          : {
+              filterVolumeL: filterVolumeL(geometry),
+              cleanDpMbar: (window: LogWindow) =>
+                cleanDp(samples[windows.indexOf(window)], flowContext, geometry),
+            }),
         ...(options.pressureUnit === undefined ? {} : { pressureUnit: options.pressureUnit }),
         ...(displacementL === undefined ? {} : { displacementL }),
       }),
+      features: shownFeatures(recording, features),
       ...(fit.ok && fit.value.points >= 2
         ? { fit: { A: fit.value.a, B: fit.value.b, r2: fit.value.r2 } }
         : {}),
@@ -179,7 +225,7 @@ export function analyseLog(bytes: Uint8Array, options: AnalyseOptions = {}): Res
           : { displacementL: recording.facts.displacementL }),
       },
     },
-  });
+  };
 }
 
 /** What a steady window says of a filter of known size. */
@@ -244,4 +290,67 @@ function analysedWindow(
     ...(dpMean === undefined ? {} : { dpfDeltaP: { mean: dpMean, sd: standardDeviation(dp), n: dp.length } }),
     ...(flowMean === undefined ? {} : { flowM3PerH: { mean: flowMean, sd: standardDeviation(blockFlows) } }),
   };
+}
+
+/** ΔP of a clean filter at the flow of a window, where the flow is known. */
+function cleanDp(
+  sample: SteadySample | undefined,
+  context: Parameters<typeof steadyFlow>[1],
+  geometry: FilterGeometry,
+): number | undefined {
+  if (!sample) return undefined;
+  const flow = steadyFlow(sample, context);
+  if (!flow.ok) return undefined;
+  const ratio = restrictionRatio(geometry, flow.value, Math.max(sample.dpMbar, 0.1));
+  return ratio.ok && ratio.value.ratio > 0 ? Math.max(sample.dpMbar, 0.1) / ratio.value.ratio : undefined;
+}
+
+const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
+
+function shownFeatures(recording: Recording, features: LogFeatures): ShownFeatures {
+  const keyOn = Object.fromEntries(
+    (['barometricPressure', 'manifoldPressure', 'exhaustBackPressure'] as const).flatMap((role) => {
+      const value = restingMean(recording, features, role);
+      return value === undefined ? [] : [[role, rounded(value, 1)]];
+    }),
+  );
+  const behaviours = [
+    ['dpfDeltaP', features.dp],
+    ['exhaustBackPressure', features.backPressure],
+    ['manifoldPressure', features.manifold],
+  ] as const;
+  return {
+    ...(features.zeroRead ? { zeroMbar: rounded(features.zeroMbar, 3) } : {}),
+    ...(Object.keys(keyOn).length > 0 ? { keyOn } : {}),
+    responses: behaviours.flatMap(([channel, behaviour]) => {
+      if (!behaviour) return [];
+      const { correlation, response } = behaviour;
+      return [
+        {
+          channel,
+          correlation: rounded(correlation, 3),
+          ...(response
+            ? {
+                lagS: rounded(response.lagS, 2),
+                explainedPercent: rounded(100 * response.explained, 1),
+                transients: response.transients,
+                resolutionS: rounded(response.intervalS, 3),
+              }
+            : {}),
+        },
+      ];
+    }),
+  };
+}
+
+/** Says where the log is too coarse for a pipe to be judged by its response. */
+function samplingWarnings(features: LogFeatures, limits: Limits): LogWarning[] {
+  const { dp } = features;
+  if (!dp?.response || showsResponse(dp, limits.slowResponseS)) return [];
+  return [
+    {
+      code: 'response-not-shown',
+      text: `ΔP is read every ${dp.response.intervalS.toFixed(1)} s: too seldom to show whether it follows the flow within ${limits.slowResponseS} s.`,
+    },
+  ];
 }

@@ -1,15 +1,20 @@
 export { CHANNEL_ROLES, ROLE_IDS, isChannelRole, type ChannelRole } from './channelRoles.ts';
-export { checkLogBytes } from './decodeText.ts';
-export { foldName, type MappingCorrections } from './mapChannels.ts';
-export type { LogWarning } from './rawLog.ts';
-export { SENSOR_UNPROVEN, type Finding, type FindingLevel } from './findings.ts';
+export { checkLogBytes } from './reader/decodeText.ts';
+export { openLog, readLog, type LogReader } from './reader/openLog.ts';
+export { foldName } from './channelNames.ts';
+export type { MappingCorrections, MappingQuestion } from './mapChannels.ts';
+export type { LogWarning, RawColumn, RawLog } from './reader/rawLog.ts';
+export { SENSOR_UNPROVEN, type Finding, type FindingLevel } from './findings/index.ts';
 export { type LogWindow, type WindowKind } from './windows.ts';
 export { steadyFlow, type FlowContext, type SteadyFlow } from './steadyFlow.ts';
 export {
   analyseLog,
+  analyseRaw,
   type AnalyseOptions,
   type AnalysedLog,
   type AnalysedWindow,
   type LogAnalysis,
 } from './analyseLog.ts';
+export { toRecording, type Recording, type Series } from './recording.ts';
+export { LOG_OUTPUTS, writeLog, type LogOutput } from './writer/writeLog.ts';
 export { loggedFacts, readingFromLog, type LogReadingParts } from './logReading.ts';

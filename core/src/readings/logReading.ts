@@ -1,7 +1,7 @@
 import { median } from '../quantities/index.ts';
 import type { Id, ReadingBody, SteadySample } from '../ledger/index.ts';
 import type { LogAnalysis } from './analyseLog.ts';
-import type { Recording } from './recording.ts';
+import { seriesOf, type Recording } from './recording.ts';
 
 /** What of an analysed log makes a reading; small enough to leave a web worker, unlike the recording itself. */
 export interface LogReadingParts {
@@ -15,7 +15,7 @@ export interface LogReadingParts {
 /** Barometer and soot counter of a recording, where it holds them and they are fit for a reading. */
 export function loggedFacts(recording: Recording): Pick<LogReadingParts, 'barometerMbar' | 'sootCounterG'> {
   const middle = (role: 'barometricPressure' | 'sootMass', low: number, high: number): number | undefined => {
-    const value = median(recording.channels.get(role) ?? []);
+    const value = median(seriesOf(recording, role).values);
     return value !== undefined && value >= low && value <= high ? value : undefined;
   };
   const barometerMbar = middle('barometricPressure', 500, 1100);
@@ -38,7 +38,7 @@ export function readingFromLog(
       type: 'log',
       logId: about.logId,
       fileName: about.fileName.slice(0, 300),
-      mapping: Object.fromEntries(analysis.channels.map((channel) => [channel.role, channel.source])),
+      mapping: Object.fromEntries(analysis.channels.map((channel) => [channel.role, channel.column])),
       findings: [...new Set(analysis.findings.map((finding) => finding.id))],
     },
     samples: samples.filter((_, i) => !about.leftOut?.has(i)),

@@ -1,19 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fromBase, UNITS, type Unit } from '../quantities/index.ts';
-import type { RawColumn, RawLog } from './rawLog.ts';
+import type { RawColumn, RawLog } from './reader/rawLog.ts';
 import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from './channelRoles.ts';
-import { foldName, mapChannels } from './mapChannels.ts';
+import { foldName } from './channelNames.ts';
+import { mapChannels } from './mapChannels.ts';
 
 const column = (name: string, unitText: string | undefined, values: readonly number[]): RawColumn => ({
   name,
+  source: name,
+  timeS: Float64Array.from(values, (_, i) => i),
   values: Float64Array.from(values),
   ...(unitText === undefined ? {} : { unitText }),
 });
 
 const logOf = (...columns: RawColumn[]): RawLog => ({
   format: 'test',
-  timeS: Float64Array.from({ length: 5 }, (_, i) => i),
+  durationS: 4,
   columns,
   facts: {},
   warnings: [],
@@ -39,6 +42,19 @@ const USUAL: Record<ChannelRole, readonly number[]> = {
   regenActive: [0, 0, 1, 1, 0],
   vehicleSpeed: [0, 0, 40, 70, 0],
   pedal: [0, 0, 30, 40, 0],
+  dpfInletPressure: [1013, 1020, 1080, 1110, 1022],
+  dpfOutletPressure: [1013, 1014, 1020, 1024, 1015],
+  sootPercent: [62, 62, 63, 63, 63],
+  ashMass: [31, 31, 31, 31, 31],
+  ashPercent: [44, 44, 44, 44, 44],
+  distanceSinceRegen: [312, 312, 313, 314, 314],
+  fuelLevel: [55, 55, 54, 54, 54],
+  oilDilution: [3, 3, 3, 3, 3],
+  batteryVoltage: [12.4, 14.2, 14.3, 14.3, 14.2],
+  egrPosition: [0, 30, 10, 5, 28],
+  turboVanePosition: [80, 70, 45, 40, 72],
+  fuelRate: [0, 0.8, 2.6, 3.4, 0.9],
+  lambda: [2, 3.5, 3, 2.8, 3.4],
 };
 
 /** Headings as tools write them, in several tongues, with the role that a technician would give them. */
@@ -83,6 +99,67 @@ const HEADINGS: readonly (readonly [string, string | undefined, ChannelRole])[] 
   ['Vehicle speed', 'km/h', 'vehicleSpeed'],
   ['Geschwindigkeit', 'km/h', 'vehicleSpeed'],
   ['Accelerator pedal position', '%', 'pedal'],
+  ['Régimen del motor', 'rpm', 'engineSpeed'],
+  ['Giri motore', 'giri/min', 'engineSpeed'],
+  ['Prędkość obrotowa silnika', 'obr/min', 'engineSpeed'],
+  ['Presión diferencial DPF', 'hPa', 'dpfDeltaP'],
+  ['Pressione differenziale filtro antiparticolato', 'mbar', 'dpfDeltaP'],
+  ['Ciśnienie różnicowe DPF', 'kPa', 'dpfDeltaP'],
+  ['dpfDeltaP', 'mbar', 'dpfDeltaP'],
+  ['DPF dP', 'psi', 'dpfDeltaP'],
+  ['Pressure before DPF', 'kPa', 'dpfInletPressure'],
+  ['Pressure after particulate filter', 'kPa', 'dpfOutletPressure'],
+  ['Exhaust manifold pressure', 'kPa', 'exhaustBackPressure'],
+  ['Contrapresión de escape', 'mbar', 'exhaustBackPressure'],
+  ['Pressione gas di scarico', 'mbar', 'exhaustBackPressure'],
+  ['Ciśnienie spalin przed turbiną', 'kPa', 'exhaustBackPressure'],
+  ['Pression de suralimentation', 'mbar', 'manifoldPressure'],
+  ['Presión de admisión', 'kPa', 'manifoldPressure'],
+  ['Pressione di sovralimentazione', 'bar', 'manifoldPressure'],
+  ['Ciśnienie doładowania', 'kPa', 'manifoldPressure'],
+  ['Pression atmosphérique', 'hPa', 'barometricPressure'],
+  ['Presión atmosférica', 'kPa', 'barometricPressure'],
+  ['Pressione ambiente', 'mbar', 'barometricPressure'],
+  ['Ciśnienie atmosferyczne', 'hPa', 'barometricPressure'],
+  ['Débit d’air', 'kg/h', 'massAirFlow'],
+  ['Flujo de masa de aire', 'g/s', 'massAirFlow'],
+  ['Portata aria', 'kg/h', 'massAirFlow'],
+  ['Przepływ powietrza', 'kg/h', 'massAirFlow'],
+  ['Température échappement avant turbine', '°C', 'egt1'],
+  ['Temperatura gases de escape antes de la turbina', '°C', 'egt1'],
+  ['Temperatura gas di scarico prima del catalizzatore', '°C', 'egt2'],
+  ['Temperatura spalin przed DPF', '°C', 'egt3'],
+  ['EGT 1', '°F', 'egt1'],
+  ['Exhaust gas temperature sensor 4', '°C', 'egt4'],
+  ['DPF inlet temperature', '°C', 'egt3'],
+  ['Température liquide de refroidissement', '°C', 'coolantTemp'],
+  ['Temperatura refrigerante', '°C', 'coolantTemp'],
+  ['Temperatura cieczy chłodzącej', '°C', 'coolantTemp'],
+  ['Température air admission', '°C', 'intakeAirTemp'],
+  ['Temperatura aria aspirata', '°C', 'intakeAirTemp'],
+  ['Temperatura powietrza dolotowego', '°C', 'intakeAirTemp'],
+  ['Température extérieure', '°C', 'ambientTemp'],
+  ['Temperatura zewnętrzna', '°C', 'ambientTemp'],
+  ['Öltemperatur', '°C', 'oilTemp'],
+  ['Masse de suie', 'g', 'sootMass'],
+  ['Masa de hollín', 'g', 'sootMass'],
+  ['Masa sadzy', 'g', 'sootMass'],
+  ['DPF soot load', '%', 'sootPercent'],
+  ['Beladung Partikelfilter', '%', 'sootPercent'],
+  ['Aschemasse', 'g', 'ashMass'],
+  ['DPF ash load', '%', 'ashPercent'],
+  ['Distance since last DPF regeneration', 'km', 'distanceSinceRegen'],
+  ['Strecke seit Regeneration', 'km', 'distanceSinceRegen'],
+  ['Rigenerazione in corso', undefined, 'regenActive'],
+  ['Velocidad del vehículo', 'km/h', 'vehicleSpeed'],
+  ['Fahrpedalstellung', '%', 'pedal'],
+  ['Fuel level', '%', 'fuelLevel'],
+  ['Oil dilution', '%', 'oilDilution'],
+  ['Battery voltage', 'V', 'batteryVoltage'],
+  ['EGR valve position', '%', 'egrPosition'],
+  ['VGT position', '%', 'turboVanePosition'],
+  ['Fuel rate', 'L/h', 'fuelRate'],
+  ['Lambda', undefined, 'lambda'],
 ];
 
 const unitFor = (text: string | undefined, role: ChannelRole): Unit => {
@@ -95,7 +172,9 @@ const unitFor = (text: string | undefined, role: ChannelRole): Unit => {
 describe('headings', () => {
   it.each(HEADINGS)('“%s” in %s is %s', (name, unitText, role) => {
     const unit = unitFor(unitText, role);
-    const values = USUAL[role].map((value) => (role === 'regenActive' ? value : fromBase(value, unit)));
+    const values = USUAL[role].map((value) =>
+      CHANNEL_ROLES[role].quantity === 'fraction' ? value : fromBase(value, unit),
+    );
     const { channels, unmapped } = mapChannels(logOf(column(name, unitText, values)));
     expect(unmapped).toEqual([]);
     expect(channels.map((channel) => channel.role)).toEqual([role]);
@@ -114,8 +193,12 @@ describe('headings', () => {
     'Fuel pressure',
     'Oil pressure',
     'Target engine speed',
-    'Battery voltage',
     'Cabin fan',
+    'EGR differential pressure',
+    'Fuel filter differential pressure',
+    'Turbo speed',
+    'EGT 3 target',
+    'Gearbox oil temperature',
     'Gear',
   ])('leaves “%s” alone', (name) => {
     const { channels, unmapped } = mapChannels(logOf(column(name, undefined, [1, 2, 3, 4, 5])));

@@ -1,10 +1,30 @@
-import { parseUnit, quantile, quantityOf, toBase, unitLabel, UNITS, type Unit } from '../quantities/index.ts';
-import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole, type ChannelRoleDefinition } from './channelRoles.ts';
-import type { LogWarning, RawColumn, RawLog } from './rawLog.ts';
+import {
+  correlation,
+  parseUnit,
+  plainLabel,
+  quantile,
+  quantityOf,
+  toBase,
+  unitLabel,
+  UNITS,
+  type Quantity,
+  type Unit,
+} from '../quantities/index.ts';
+import { foldName, nameRank } from './channelNames.ts';
+import {
+  CHANNEL_ROLES,
+  isChannelRole,
+  ROLE_IDS,
+  type ChannelRole,
+  type ChannelRoleDefinition,
+} from './channelRoles.ts';
+import type { LogWarning, RawColumn, RawLog } from './reader/rawLog.ts';
 
 export interface MappedChannel {
   readonly role: ChannelRole;
-  /** Heading of the column. */
+  /** Column of the log, unlike any other. */
+  readonly column: string;
+  /** Where it stands in the file: heading or parameter number. */
   readonly source: string;
   /** Unit as read or inferred, and how it is written. */
   readonly unit: Unit | 'none';
@@ -15,155 +35,336 @@ export interface MappedChannel {
   readonly reason: string;
 }
 
+/** A role that several columns claim with equal right: a person is asked. */
+export interface MappingQuestion {
+  readonly role: ChannelRole;
+  readonly columns: readonly string[];
+}
+
 export interface ChannelMapping {
   readonly channels: readonly MappedChannel[];
   readonly unmapped: readonly string[];
+  readonly questions: readonly MappingQuestion[];
   readonly warnings: readonly LogWarning[];
 }
 
-/** A person's correction: column heading → role, or '' for "none of these". */
+/** A person's correction: column → role, or '' for "none of these". */
 export type MappingCorrections = Readonly<Record<string, string>>;
-
-/** Lower case, accents and sharp s folded, punctuation to single spaces: the form that the name patterns expect. */
-export function foldName(name: string): string {
-  return name
-    .toLowerCase()
-    .replaceAll('ß', 'ss')
-    .normalize('NFD')
-    .replace(/[\u0300-\u036f]/g, '')
-    .replace(/[^a-z0-9%]+/g, ' ')
-    .trim();
-}
 
 const definitionOf = (role: ChannelRole): ChannelRoleDefinition => CHANNEL_ROLES[role];
 
+/** Enough of a column to judge its range. */
+const SAMPLE = 2000;
+function sampleOf(values: Float64Array): Float64Array {
+  if (values.length <= SAMPLE) return values;
+  const step = values.length / SAMPLE;
+  return Float64Array.from({ length: SAMPLE }, (_, i) => values[Math.floor(i * step)] as number);
+}
+
+const UNITS_OF = new Map<Quantity, Unit[]>();
+for (const unit of Object.keys(UNITS) as Unit[]) {
+  const quantity = quantityOf(unit);
+  UNITS_OF.set(quantity, [...(UNITS_OF.get(quantity) ?? []), unit]);
+}
+/** Units that nobody records a channel in without saying so. */
+const RARE: ReadonlySet<Unit> = new Set([
+  'MPa',
+  'mmH2O',
+  'inH2O',
+  'kgPerCm2',
+  'mmHg',
+  'K',
+  'mPerS',
+  'kgPerS',
+  'm',
+  'mg',
+  'hPa',
+]);
+
+interface Range {
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+}
+
+function rangeOf(column: RawColumn): Range | undefined {
+  const sample = sampleOf(column.values);
+  const low = quantile(sample, 0.02);
+  const middle = quantile(sample, 0.5);
+  const high = quantile(sample, 0.98);
+  return low === undefined || middle === undefined || high === undefined ? undefined : { low, middle, high };
+}
+
+const fits = ({ low, high }: Range, unit: Unit, definition: ChannelRoleDefinition): boolean =>
+  toBase(low, unit) >= definition.low && toBase(high, unit) <= definition.high;
+
 /** Units in which a column's values would lie in the role's plausible range; the base unit first. */
-function plausibleUnits(column: RawColumn, role: ChannelRole): Unit[] {
+function plausibleUnits(range: Range, definition: ChannelRoleDefinition): Unit[] {
+  return (UNITS_OF.get(definition.quantity) ?? []).filter(
+    (unit) => !RARE.has(unit) && fits(range, unit, definition),
+  );
+}
+
+interface ReadUnit {
+  readonly unit: Unit | 'none';
+  readonly doubt?: string;
+  /** Inferred from values that other units would explain as well. */
+  readonly open?: readonly Unit[];
+}
+
+/** The unit as the file writes it, or as it was inferred. */
+const writtenUnit = (column: RawColumn, { unit, doubt }: ReadUnit): string =>
+  unit === 'none' ? '' : doubt === undefined && column.unitText ? column.unitText : plainLabel(unit);
+
+/** What stands in brackets behind a name and was not read as a unit. */
+const BRACKETS = /[[(]\s*([^\])]+?)\s*[\])]\s*$/;
+
+/** Roles whose values say at once whether a stated unit can be: a barometer shows about one atmosphere. */
+const TELLING: ReadonlySet<ChannelRole> = new Set(['barometricPressure', 'engineSpeed', 'coolantTemp']);
+
+function readUnit(column: RawColumn, role: ChannelRole, range: Range | undefined): ReadUnit | undefined {
   const definition = definitionOf(role);
-  const low = quantile(column.values, 0.02);
-  const high = quantile(column.values, 0.98);
-  if (low === undefined || high === undefined) return [];
-  const candidates = (Object.keys(UNITS) as Unit[]).filter(
-    (unit) => quantityOf(unit) === definition.quantity,
-  );
-  return candidates.filter(
-    (unit) => toBase(low, unit) >= definition.low && toBase(high, unit) <= definition.high,
-  );
+  const stated =
+    column.unitText === undefined || column.unitText === '' ? undefined : parseUnit(column.unitText);
+  if (definition.quantity === 'fraction')
+    return stated?.ok && quantityOf(stated.value) !== 'percent' ? undefined : { unit: 'none' };
+  if (stated?.ok) {
+    if (quantityOf(stated.value) !== definition.quantity) return undefined;
+    if (!range || !TELLING.has(role) || range.middle === 0 || fits(range, stated.value, definition))
+      return { unit: stated.value };
+    const middle = { low: range.middle, middle: range.middle, high: range.middle };
+    if (fits(middle, stated.value, definition)) return { unit: stated.value };
+    const [better] = plausibleUnits(range, definition);
+    return better === undefined
+      ? { unit: stated.value }
+      : {
+          unit: better,
+          doubt: `stated as ${unitLabel(stated.value)}, in which the values cannot be; ${unitLabel(better)} fits the values`,
+        };
+  }
+  if (!range) return undefined;
+  const plausible = plausibleUnits(range, definition);
+  const inferred = plausible.includes(definition.unit) ? definition.unit : plausible[0];
+  if (!inferred) return undefined;
+  const unknown = stated ? column.unitText : BRACKETS.exec(column.name)?.[1];
+  const why = unknown === undefined ? 'no unit stated' : `unit “${unknown}” is unknown`;
+  return { unit: inferred, doubt: `${why}; ${unitLabel(inferred)} fits the values`, open: plausible };
+}
+
+const GAUGE_NAME =
+  /\b(gauge|relative|rel|relativ|relativo|relativa|wzgledne|uberdruck|overpressure|sobrepresion|surpression)\b/;
+const ABSOLUTE_NAME = /\b(abs|absolut\w*|absolue|assolut\w*|map)\b/;
+const GAUGE_UNIT = /(?:psig|gauge|\brel\b|\(?g\)?$)/i;
+
+/** Whether a pressure column is recorded against the barometer: by name, by unit, or because it idles near zero. */
+function gaugeReason(
+  column: RawColumn,
+  role: ChannelRole,
+  unit: Unit | 'none',
+  range: Range | undefined,
+): string | undefined {
+  if (
+    unit === 'none' ||
+    !['manifoldPressure', 'exhaustBackPressure', 'dpfInletPressure', 'dpfOutletPressure'].includes(role)
+  )
+    return undefined;
+  const name = foldName(column.name);
+  if (ABSOLUTE_NAME.test(name) && !GAUGE_NAME.test(name)) return undefined;
+  if (GAUGE_NAME.test(name)) return 'recorded against the barometer';
+  if (
+    column.unitText !== undefined &&
+    /(?:psig|gauge|rel|[\s(]g\)?$)/i.test(column.unitText) &&
+    GAUGE_UNIT.test(column.unitText)
+  )
+    return 'its unit is a gauge one';
+  if (!range) return undefined;
+  const [low, middle, high] = [toBase(range.low, unit), toBase(range.middle, unit), toBase(range.high, unit)];
+  // No engine breathes at a third of an atmosphere; a frozen value near zero says nothing either way.
+  return middle < 600 && low < 350 && high - low > 30
+    ? 'its values idle near zero, so it is recorded against the barometer'
+    : undefined;
 }
 
 interface Candidate {
   readonly column: RawColumn;
   readonly mapped: MappedChannel;
+  readonly open: readonly Unit[] | undefined;
 }
 
-/** What stands in brackets behind a name and was not read as a unit. */
-const BRACKETS = /[[(]\s*([^\])]+?)\s*[\])]\s*$/;
-
-function readUnit(column: RawColumn, role: ChannelRole): { unit: Unit | 'none'; doubt?: string } | undefined {
-  const definition = definitionOf(role);
-  const stated =
-    column.unitText === undefined || column.unitText === '' ? undefined : parseUnit(column.unitText);
-  if (stated?.ok) {
-    return quantityOf(stated.value) === definition.quantity ? { unit: stated.value } : undefined;
-  }
-  if (definition.quantity === 'fraction') return { unit: 'none' };
-  const plausible = plausibleUnits(column, role);
-  const inferred = plausible.includes(definition.unit) ? definition.unit : plausible[0];
-  if (!inferred) return undefined;
-  const unknown = stated ? column.unitText : BRACKETS.exec(column.name)?.[1];
-  const why = unknown === undefined ? 'no unit stated' : `unit “${unknown}” is unknown`;
-  return { unit: inferred, doubt: `${why}; ${unitLabel(inferred)} fits the values` };
-}
-
-const GAUGE_NAME = /\b(gauge|relative|rel|uberdruck|overpressure)\b/;
-
-function candidateFor(column: RawColumn, role: ChannelRole): Candidate | undefined {
-  const definition = definitionOf(role);
-  const name = foldName(column.name);
-  if (definition.not?.test(name)) return undefined;
-  const rank = definition.names.findIndex((pattern) => pattern.test(name));
+function candidateFor(
+  column: RawColumn,
+  folded: string,
+  role: ChannelRole,
+  rangeFor: (column: RawColumn) => Range | undefined,
+): Candidate | undefined {
+  const rank = column.role === role ? 0 : column.role === undefined ? nameRank(folded, role) : -1;
   if (rank < 0) return undefined;
-  const unit = readUnit(column, role);
+  const range = rangeFor(column);
+  const unit = readUnit(column, role, range);
   if (!unit) return undefined;
-  const absolute = role === 'manifoldPressure' || role === 'exhaustBackPressure';
-  const gauge = absolute && GAUGE_NAME.test(name);
+  const gauge = gaugeReason(column, role, unit.unit, range);
+  const by = column.role === role ? 'the parameter’s number' : 'name';
   return {
     column,
+    open: unit.open,
     mapped: {
       role,
-      source: column.name,
+      column: column.name,
+      source: column.source,
       unit: unit.unit,
-      unitLabel: unit.unit === 'none' ? '' : unitLabel(unit.unit),
-      gauge,
-      confidence: Math.max(0.4, 0.97 - 0.05 * rank - (unit.doubt ? 0.25 : 0)),
-      reason: `name${unit.doubt ? `; ${unit.doubt}` : ' and unit'}${gauge ? '; recorded against the barometer' : ''}`,
+      unitLabel: writtenUnit(column, unit),
+      gauge: gauge !== undefined,
+      confidence: Math.max(0.4, (column.role === role ? 1 : 0.97) - 0.05 * rank - (unit.doubt ? 0.25 : 0)),
+      reason: `${by}${unit.doubt ? `; ${unit.doubt}` : ' and unit'}${gauge ? `; ${gauge}` : ''}`,
     },
   };
 }
 
+/** Whether two columns show the same thing, so that either will do. */
+function sameReadings(a: RawColumn, b: RawColumn): boolean {
+  if (a.values.length !== b.values.length) return false;
+  const [first, second] = [sampleOf(a.values), sampleOf(b.values)];
+  let apart = 0;
+  let scale = 0;
+  for (let i = 0; i < first.length; i++) {
+    apart = Math.max(apart, Math.abs((first[i] as number) - (second[i] as number)));
+    scale = Math.max(scale, Math.abs(first[i] as number));
+  }
+  return apart <= 0.02 * scale && (scale === 0 || correlation(first, second) > 0.99 || apart === 0);
+}
+
 /**
  * Which column carries which role, by heading, unit and values; a person's corrections come first. A role goes to the
- * column that fits best; two that fit equally are reported, not guessed in silence.
+ * column that fits best. Where two fit equally and show different things it goes to neither, and a person is asked.
  */
 export function mapChannels(log: RawLog, corrections: MappingCorrections = {}): ChannelMapping {
   const warnings: LogWarning[] = [];
   const taken = new Map<ChannelRole, MappedChannel>();
   const used = new Set<RawColumn>();
+  const ranges = new Map<RawColumn, Range | undefined>();
+  const rangeFor = (column: RawColumn): Range | undefined => {
+    if (!ranges.has(column)) ranges.set(column, rangeOf(column));
+    return ranges.get(column);
+  };
   for (const column of log.columns) {
-    const wanted = corrections[column.name];
+    const wanted = Object.hasOwn(corrections, column.name) ? corrections[column.name] : undefined;
     if (wanted === undefined) continue;
     used.add(column);
-    if (wanted === '') continue;
-    const role = wanted as ChannelRole;
-    const unit = readUnit(column, role);
+    if (!isChannelRole(wanted)) continue;
+    const unit = readUnit(column, wanted, rangeFor(column));
     if (!unit) {
       warnings.push({
         code: 'correction-refused',
-        text: `“${column.name}” cannot be ${definitionOf(role).label}: its unit or its values do not fit.`,
+        text: `“${column.name}” cannot be ${definitionOf(wanted).label}: its unit or its values do not fit.`,
       });
       continue;
     }
-    taken.set(role, {
-      role,
-      source: column.name,
+    const gauge = gaugeReason(column, wanted, unit.unit, rangeFor(column));
+    taken.set(wanted, {
+      role: wanted,
+      column: column.name,
+      source: column.source,
       unit: unit.unit,
-      unitLabel: unit.unit === 'none' ? '' : unitLabel(unit.unit),
-      gauge: GAUGE_NAME.test(foldName(column.name)),
+      unitLabel: writtenUnit(column, unit),
+      gauge: gauge !== undefined,
       confidence: 1,
-      reason: `set by hand${unit.doubt ? `; ${unit.doubt}` : ''}`,
+      reason: `set by hand${unit.doubt ? `; ${unit.doubt}` : ''}${gauge ? `; ${gauge}` : ''}`,
     });
   }
   const candidates = log.columns
-    .filter((column) => !used.has(column))
-    .flatMap((column) => ROLE_IDS.map((role) => candidateFor(column, role)))
+    .filter((column) => !used.has(column) && column.values.length > 0)
+    .flatMap((column) => {
+      const folded = foldName(column.name);
+      return ROLE_IDS.map((role) => candidateFor(column, folded, role, rangeFor));
+    })
     .filter((candidate) => candidate !== undefined)
-    .sort((a, b) => b.mapped.confidence - a.mapped.confidence);
-  for (const { column, mapped } of candidates) {
-    if (used.has(column)) continue;
-    const holder = taken.get(mapped.role);
-    if (holder) {
-      if (holder.confidence - mapped.confidence < 0.02) {
-        warnings.push({
-          code: 'channel-ambiguous',
-          text: `“${holder.source}” and “${mapped.source}” both look like ${definitionOf(mapped.role).label}; the first is used. Correct it if that is wrong.`,
-        });
-      }
-      continue;
-    }
-    taken.set(mapped.role, mapped);
-    used.add(column);
-  }
-  const inferred = [...taken.values()].filter((channel) => channel.reason.includes('fits the values'));
+    .sort(
+      (a, b) => b.mapped.confidence - a.mapped.confidence || b.column.values.length - a.column.values.length,
+    );
+  const questions = askAbout(candidates, taken, used, warnings);
+  const settled = [...taken.values()].map((channel) => agreeUnits(channel, candidates, taken));
+  const inferred = settled.filter(
+    (channel) => channel.reason.includes('fits the values') || channel.reason.includes('as the others'),
+  );
   if (inferred.length > 0) {
     warnings.push({
       code: 'unit-inferred',
-      text: `Units taken from the values, as the file states none that is known: ${inferred.map(({ source, unitLabel: label }) => `“${source}” ${label}`).join(', ')}.`,
+      text: `Units taken from the values, as the file states none that fits: ${inferred.map(({ column, unitLabel: label }) => `“${column}” ${label}`).join(', ')}.`,
     });
   }
-  const sources = new Set([...taken.values()].map((channel) => channel.source));
+  const byRole = new Map(settled.map((channel) => [channel.role, channel]));
+  const sources = new Set(settled.map((channel) => channel.column));
   return {
-    channels: ROLE_IDS.flatMap((role) => taken.get(role) ?? []),
+    channels: ROLE_IDS.flatMap((role) => byRole.get(role) ?? []),
     unmapped: log.columns.map((column) => column.name).filter((name) => !sources.has(name)),
+    questions,
     warnings,
+  };
+}
+
+/** Gives each role to its best column; roles claimed twice with equal right become questions. */
+function askAbout(
+  candidates: readonly Candidate[],
+  taken: Map<ChannelRole, MappedChannel>,
+  used: Set<RawColumn>,
+  warnings: LogWarning[],
+): MappingQuestion[] {
+  const questions: MappingQuestion[] = [];
+  const settled = new Set<ChannelRole>(taken.keys());
+  for (const best of candidates) {
+    const { role } = best.mapped;
+    if (used.has(best.column) || settled.has(role)) continue;
+    settled.add(role);
+    const rivals = candidates.filter(
+      (other) =>
+        other.mapped.role === role &&
+        other.column !== best.column &&
+        !used.has(other.column) &&
+        best.mapped.confidence - other.mapped.confidence < 0.02 &&
+        best.column.role === undefined &&
+        !sameReadings(best.column, other.column),
+    );
+    if (rivals.length === 0) {
+      taken.set(role, best.mapped);
+      used.add(best.column);
+      continue;
+    }
+    const columns = [best, ...rivals].map(({ column }) => column.name);
+    questions.push({ role, columns });
+    warnings.push({
+      code: 'channel-ambiguous',
+      text: `${columns.map((name) => `“${name}”`).join(' and ')} both look like ${definitionOf(role).label}; neither is used until you say which it is.`,
+    });
+  }
+  return questions;
+}
+
+/**
+ * A unit that values alone leave open is the one that other columns of its kind need: coolant at 185 can only be °F, and
+ * then an unmarked exhaust temperature of 600 is °F too.
+ */
+function agreeUnits(
+  channel: MappedChannel,
+  candidates: readonly Candidate[],
+  taken: ReadonlyMap<ChannelRole, MappedChannel>,
+): MappedChannel {
+  const openOf = (one: MappedChannel): readonly Unit[] | undefined =>
+    candidates.find(({ mapped }) => mapped === one)?.open;
+  const open = openOf(channel);
+  if (!open || open.length < 2 || channel.unit === 'none') return channel;
+  const quantity = quantityOf(channel.unit);
+  const base = definitionOf(channel.role).unit;
+  const needed = [...taken.values()].flatMap((other): Unit[] => {
+    if (other === channel || other.unit === 'none' || quantityOf(other.unit) !== quantity) return [];
+    const theirs = openOf(other);
+    return theirs === undefined || theirs.length === 1 ? [other.unit] : [];
+  });
+  const [other] = needed.filter((unit) => open.includes(unit));
+  if (other === undefined || other === channel.unit || needed.includes(base)) return channel;
+  return {
+    ...channel,
+    unit: other,
+    unitLabel: plainLabel(other),
+    reason: `name; no unit stated; ${unitLabel(other)} as the others of its kind`,
   };
 }

@@ -3,28 +3,18 @@ import { describeFailure, valueOf } from '../quantities/index.ts';
 import { EXPECTED_LOGS, sampleBytes, type ExpectedLog } from '../testing/samples.ts';
 import { analyseLog, CHANNEL_ROLES, ROLE_IDS, type AnalysedLog, type LogAnalysis } from './index.ts';
 
-/** The kinds of file that this reader knows: wide tables. */
-const WIDE = [
-  'sample1-healthy.csv',
-  'sample2-soot-blocked.csv',
-  'sample3-intake-leak.tsv',
-  'sample5-slow-back-pressure-pipe.csv',
-  'sample6-cleaning-warm-up.csv',
-];
-const wideLogs = EXPECTED_LOGS.filter(({ file }) => WIDE.includes(file)).map(
-  (log) => [log.file, log] as const,
-);
+const logs = EXPECTED_LOGS.map((log) => [log.file, log] as const);
 
-const read = (log: ExpectedLog): AnalysedLog =>
-  valueOf(analyseLog(sampleBytes(log.file), { displacementL: log.engine.displacementL }));
+const read = async (log: ExpectedLog): Promise<AnalysedLog> =>
+  valueOf(await analyseLog(sampleBytes(log.file), { displacementL: log.engine.displacementL }));
 
 const text = (lines: readonly string[]): Uint8Array => new TextEncoder().encode(`${lines.join('\n')}\n`);
-const analyse = (bytes: Uint8Array, options = {}): LogAnalysis =>
-  valueOf(analyseLog(bytes, options)).analysis;
+const analyse = async (bytes: Uint8Array, options = {}): Promise<LogAnalysis> =>
+  valueOf(await analyseLog(bytes, options)).analysis;
 
-describe.each(wideLogs)('%s', (_file, log) => {
-  it('finds each channel in its column and unit', () => {
-    const { channels } = read(log).analysis;
+describe.each(logs)('%s', (_file, log) => {
+  it('finds each channel in its column and unit', async () => {
+    const { channels } = (await read(log)).analysis;
     const found = Object.fromEntries(channels.map((channel) => [channel.role, channel.source]));
     expect(found).toMatchObject(log.expectedChannels);
     expect(channels.filter((channel) => channel.gauge).map((channel) => channel.role)).toEqual([
@@ -32,8 +22,8 @@ describe.each(wideLogs)('%s', (_file, log) => {
     ]);
   });
 
-  it('finds the steady windows with their means', () => {
-    const { windows } = read(log).analysis;
+  it('finds the steady windows with their means', async () => {
+    const { windows } = (await read(log)).analysis;
     for (const wanted of log.windows) {
       const found = windows.find(
         (w) =>
@@ -50,39 +40,41 @@ describe.each(wideLogs)('%s', (_file, log) => {
     }
   });
 
-  it('raises no false alarm', () => {
-    const found = read(log).analysis.findings.map((finding) => finding.id);
+  it('raises no false alarm', async () => {
+    const found = (await read(log)).analysis.findings.map((finding) => finding.id);
     expect(found.filter((id) => log.mustNotReport.includes(id))).toEqual([]);
   });
 });
 
 describe('findings of the samples', () => {
-  const idsOf = (file: string): Set<string> => {
+  const idsOf = async (file: string): Promise<Set<string>> => {
     const log = EXPECTED_LOGS.find((l) => l.file === file) as ExpectedLog;
-    return new Set(read(log).analysis.findings.map((finding) => finding.id));
+    return new Set((await read(log)).analysis.findings.map((finding) => finding.id));
   };
-  it('says soot-blocked, leaking and opening where they are', () => {
-    expect(idsOf('sample2-soot-blocked.csv')).toEqual(new Set(['dp-high-idle', 'dp-high-hold', 'soot-high']));
-    expect(idsOf('sample3-intake-leak.tsv')).toEqual(new Set(['maf-low-for-speed']));
-    expect(idsOf('sample6-cleaning-warm-up.csv')).toContain('dp-falling');
+  it('says soot-blocked, leaking and opening where they are', async () => {
+    expect(await idsOf('sample2-soot-blocked.csv')).toEqual(
+      new Set(['dp-high-idle', 'dp-high-hold', 'soot-high']),
+    );
+    expect(await idsOf('sample3-intake-leak.tsv')).toEqual(new Set(['maf-low-for-speed']));
+    expect(await idsOf('sample6-cleaning-warm-up.csv')).toContain('dp-falling');
   });
 
-  it('cannot judge the air meter without the engine size, and says so', () => {
-    const withoutSize = analyse(sampleBytes('sample1-healthy.csv'));
+  it('cannot judge the air meter without the engine size, and says so', async () => {
+    const withoutSize = await analyse(sampleBytes('sample1-healthy.csv'));
     expect(withoutSize.warnings.map((warning) => warning.code)).toContain('displacement-unknown');
     expect(withoutSize.findings).toEqual([]);
   });
 
-  it('shows value, limit and level with every finding', () => {
-    for (const finding of analyse(sampleBytes('sample2-soot-blocked.csv')).findings) {
+  it('shows value, limit and level with every finding', async () => {
+    for (const finding of (await analyse(sampleBytes('sample2-soot-blocked.csv'))).findings) {
       expect(finding.level).toBe('fault');
       expect(Object.keys(finding.evidence).some((name) => name.startsWith('limit'))).toBe(true);
       expect(Object.values(finding.evidence).every(Number.isFinite)).toBe(true);
     }
   });
 
-  it('adds restriction and soot to the windows where the filter size is known', () => {
-    const { windows } = analyse(sampleBytes('sample2-soot-blocked.csv'), {
+  it('adds restriction and soot to the windows where the filter size is known', async () => {
+    const { windows } = await analyse(sampleBytes('sample2-soot-blocked.csv'), {
       geometry: { diameterMm: 154, lengthMm: 155, cpsi: 200, wallMm: 0.305 },
     });
     const hold = windows.find((window) => window.kind === 'hold');
@@ -115,17 +107,17 @@ function drill(
 const csv = (header: string, rows: string[][], delimiter = ','): Uint8Array =>
   text([header, ...rows.map((row) => row.join(delimiter))]);
 const HEADER = 'Time (s),Engine speed (rpm),DPF differential pressure (mbar)';
-const idsFrom = (bytes: Uint8Array, options = {}): string[] =>
-  analyse(bytes, options).findings.map((finding) => finding.id);
+const idsFrom = async (bytes: Uint8Array, options = {}): Promise<string[]> =>
+  (await analyse(bytes, options)).findings.map((finding) => finding.id);
 
 describe('sensor faults in made logs', () => {
   const healthy = (rpm: number): number => (rpm / 3000) * 25 + ((rpm % 7) - 3) * 0.1;
-  it('says nothing of a healthy one', () => {
-    expect(idsFrom(csv(HEADER, drill(healthy)))).toEqual([]);
+  it('says nothing of a healthy one', async () => {
+    expect(await idsFrom(csv(HEADER, drill(healthy)))).toEqual([]);
   });
-  it('tells a dead, a stuck, a reversed and an offset sensor apart, and judges no filter by one that lies', () => {
+  it('tells a dead, a stuck, a reversed and an offset sensor apart, and judges no filter by one that lies', async () => {
     expect(
-      idsFrom(
+      await idsFrom(
         csv(
           HEADER,
           drill(() => 0),
@@ -133,7 +125,7 @@ describe('sensor faults in made logs', () => {
       ),
     ).toEqual(['dp-no-response']);
     expect(
-      idsFrom(
+      await idsFrom(
         csv(
           HEADER,
           drill(() => 400),
@@ -141,7 +133,7 @@ describe('sensor faults in made logs', () => {
       ),
     ).toEqual(['dp-stuck-high']);
     expect(
-      idsFrom(
+      await idsFrom(
         csv(
           HEADER,
           drill((rpm) => -healthy(rpm) * 2),
@@ -149,7 +141,7 @@ describe('sensor faults in made logs', () => {
       ),
     ).toEqual(['dp-reversed']);
     expect(
-      idsFrom(
+      await idsFrom(
         csv(
           HEADER,
           drill((rpm) => healthy(rpm) + 14),
@@ -157,8 +149,8 @@ describe('sensor faults in made logs', () => {
       ),
     ).toEqual(['dp-zero-offset']);
   });
-  it('doubts a low soot counter beside a high pressure', () => {
-    const found = idsFrom(
+  it('doubts a low soot counter beside a high pressure', async () => {
+    const found = await idsFrom(
       csv(
         `${HEADER},Soot mass (g)`,
         drill(
@@ -170,26 +162,26 @@ describe('sensor faults in made logs', () => {
     expect(found).toContain('soot-disagrees-with-pressure');
     expect(found).toContain('dp-high-hold');
   });
-  it('shows nothing moved where nothing was asked to: idle alone', () => {
+  it('shows nothing moved where nothing was asked to: idle alone', async () => {
     const idle = drill(() => 0).slice(60, 190);
-    expect(idsFrom(csv(HEADER, idle))).toEqual([]);
+    expect(await idsFrom(csv(HEADER, idle))).toEqual([]);
   });
 });
 
 describe('units and wording', () => {
-  it('reads gauge boost against the barometer, and says when it had to assume one', () => {
+  it('reads gauge boost against the barometer, and says when it had to assume one', async () => {
     const rows = drill(
       (rpm) => rpm / 100,
       () => [0.25],
     );
-    const analysis = analyse(csv(`${HEADER},Boost gauge pressure (bar)`, rows));
+    const analysis = await analyse(csv(`${HEADER},Boost gauge pressure (bar)`, rows));
     expect(analysis.warnings.map((w) => w.code)).toContain('barometer-assumed');
-    const read = valueOf(analyseLog(csv(`${HEADER},Boost gauge pressure (bar)`, rows)));
-    expect(read.recording.channels.get('manifoldPressure')?.[100]).toBeCloseTo(1263, 0);
+    const read = valueOf(await analyseLog(csv(`${HEADER},Boost gauge pressure (bar)`, rows)));
+    expect(read.recording.channels.get('manifoldPressure')?.values[100]).toBeCloseTo(1263, 0);
   });
 
-  it('infers a unit that is missing from the values, and lowers its confidence', () => {
-    const analysis = analyse(
+  it('infers a unit that is missing from the values, and lowers its confidence', async () => {
+    const analysis = await analyse(
       csv(
         'Time,Engine speed,DPF differential pressure',
         drill((rpm) => rpm / 100),
@@ -201,20 +193,20 @@ describe('units and wording', () => {
     expect(dp?.reason).toMatch(/no unit stated/);
   });
 
-  it('converts psi, kPa and inHg to the same pressure', () => {
-    const inUnit = (unit: string, factor: number): number => {
+  it('converts psi, kPa and inHg to the same pressure', async () => {
+    const inUnit = async (unit: string, factor: number): Promise<number> => {
       const rows = drill((rpm) => (rpm / 100) * factor);
-      const { recording } = valueOf(analyseLog(csv(`Time (s),RPM (rpm),DPF dP (${unit})`, rows)));
-      return recording.channels.get('dpfDeltaP')?.[400] ?? Number.NaN;
+      const { recording } = valueOf(await analyseLog(csv(`Time (s),RPM (rpm),DPF dP (${unit})`, rows)));
+      return recording.channels.get('dpfDeltaP')?.values[400] ?? Number.NaN;
     };
-    expect(inUnit('kPa', 0.1)).toBeCloseTo(30, 0);
-    expect(inUnit('psi', 0.0145038)).toBeCloseTo(30, -0.5);
-    expect(inUnit('inHg', 0.02953)).toBeCloseTo(30, -0.5);
+    expect(await inUnit('kPa', 0.1)).toBeCloseTo(30, 0);
+    expect(await inUnit('psi', 0.0145038)).toBeCloseTo(30, -0.5);
+    expect(await inUnit('inHg', 0.02953)).toBeCloseTo(30, -0.5);
   });
 
-  it('takes a person’s correction before its own guess, and refuses one that cannot be', () => {
+  it('takes a person’s correction before its own guess, and refuses one that cannot be', async () => {
     const header = 'Time (s),Engine speed (rpm),Channel 7 (mbar)';
-    const plain = analyse(
+    const plain = await analyse(
       csv(
         header,
         drill((rpm) => rpm / 100),
@@ -222,7 +214,7 @@ describe('units and wording', () => {
     );
     expect(plain.unmapped).toEqual(['Channel 7']);
     expect(plain.warnings.map((w) => w.code)).toContain('dp-missing');
-    const corrected = analyse(
+    const corrected = await analyse(
       csv(
         header,
         drill((rpm) => rpm / 100),
@@ -233,7 +225,7 @@ describe('units and wording', () => {
       source: 'Channel 7',
       confidence: 1,
     });
-    const refused = analyse(
+    const refused = await analyse(
       csv(
         header,
         drill((rpm) => rpm / 100),
@@ -243,24 +235,31 @@ describe('units and wording', () => {
     expect(refused.warnings.map((w) => w.code)).toContain('correction-refused');
   });
 
-  it('asks, where two columns look alike', () => {
+  it('asks, where two columns look alike', async () => {
     const rows = drill(
       (rpm) => rpm / 100,
       (rpm) => [rpm / 90],
     );
-    const analysis = analyse(csv(`${HEADER},DPF differential pressure 2 (mbar)`, rows));
+    const analysis = await analyse(csv(`${HEADER},DPF differential pressure 2 (mbar)`, rows));
     expect(analysis.warnings.find((w) => w.code === 'channel-ambiguous')?.text).toMatch(
       /differential pressure 2/,
     );
-    expect(analysis.channels.find((c) => c.role === 'dpfDeltaP')?.source).toBe('DPF differential pressure');
+    expect(analysis.questions).toEqual([
+      { role: 'dpfDeltaP', columns: ['DPF differential pressure', 'DPF differential pressure 2'] },
+    ]);
+    expect(analysis.channels.map((c) => c.role)).toEqual(['engineSpeed']);
+    const answered = await analyse(csv(`${HEADER},DPF differential pressure 2 (mbar)`, rows), {
+      corrections: { 'DPF differential pressure 2': '' },
+    });
+    expect(answered.channels.find((c) => c.role === 'dpfDeltaP')?.source).toBe('DPF differential pressure');
   });
 
-  it('does not take a wanted value for a measured one', () => {
+  it('does not take a wanted value for a measured one', async () => {
     const rows = drill(
       (rpm) => rpm / 100,
       () => [1013],
     );
-    const analysis = analyse(csv(`${HEADER},Boost pressure desired (mbar)`, rows));
+    const analysis = await analyse(csv(`${HEADER},Boost pressure desired (mbar)`, rows));
     expect(analysis.unmapped).toEqual(['Boost pressure desired']);
   });
 
@@ -271,13 +270,14 @@ describe('units and wording', () => {
 
 describe('odd but usable files', () => {
   const body = drill((rpm) => rpm / 100);
-  const codesOf = (bytes: Uint8Array): string[] => analyse(bytes).warnings.map((warning) => warning.code);
-  it('passes over a repeated heading, a short last line and a backward time, and names the row', () => {
+  const codesOf = async (bytes: Uint8Array): Promise<string[]> =>
+    (await analyse(bytes)).warnings.map((warning) => warning.code);
+  it('passes over a repeated heading, a short last line and a backward time, and names the row', async () => {
     const lines = [HEADER, ...body.map((row) => row.join(','))];
     lines.splice(200, 0, HEADER);
     lines.splice(300, 0, '1.0,820,8.2');
     lines.push('100.2,82');
-    const analysis = analyse(text(lines));
+    const analysis = await analyse(text(lines));
     expect(new Set(analysis.warnings.map((w) => w.code))).toEqual(
       new Set(['header-repeated', 'row-incomplete', 'time-repaired']),
     );
@@ -285,14 +285,14 @@ describe('odd but usable files', () => {
     expect(analysis.warnings.find((w) => w.code === 'row-incomplete')?.row).toBe(505);
     expect(analysis.windows.filter((w) => w.kind === 'hold')).toHaveLength(2);
   });
-  it('counts placeholders as not read and damaged cells as a warning', () => {
+  it('counts placeholders as not read and damaged cells as a warning', async () => {
     const rows = body.map(
       (row, i) =>
         (i % 10 === 3 ? [row[0], row[1], '---'] : i === 77 ? [row[0], row[1], '1#2'] : row) as string[],
     );
-    expect(codesOf(csv(HEADER, rows))).toEqual(['cell-unreadable']);
+    expect(await codesOf(csv(HEADER, rows))).toEqual(['cell-unreadable']);
   });
-  it('reads UTF-16, Latin-1 with degree signs, and a byte order mark', () => {
+  it('reads UTF-16, Latin-1 with degree signs, and a byte order mark', async () => {
     const content = `${[`${HEADER},EGT pre-DPF (°C)`, ...body.map((row) => `${row.join(',')},210`)].join('\n')}\n`;
     const utf16 = new Uint8Array(content.length * 2);
     [...content].forEach((char, i) => {
@@ -302,14 +302,14 @@ describe('odd but usable files', () => {
     const latin1 = Uint8Array.from(content, (char) => char.charCodeAt(0));
     const marked = new TextEncoder().encode(`\uFEFF${content}`);
     for (const bytes of [utf16, latin1, marked]) {
-      expect(analyse(bytes).channels.map((channel) => channel.role)).toEqual([
+      expect((await analyse(bytes)).channels.map((channel) => channel.role)).toEqual([
         'engineSpeed',
         'dpfDeltaP',
         'egt3',
       ]);
     }
   });
-  it('reads clock times over midnight, milliseconds and ISO times alike', () => {
+  it('reads clock times over midnight, milliseconds and ISO times alike', async () => {
     const clock = (t: number): string => {
       const s = 86_370 + t;
       const at = s % 86_400;
@@ -327,15 +327,15 @@ describe('odd but usable files', () => {
     for (const [name, write] of durations) {
       const rows = body.map((row) => [write(Number(row[0])), ...row.slice(1)]);
       expect(
-        analyse(csv(`${name},Engine speed (rpm),DPF differential pressure (mbar)`, rows)).durationS,
+        (await analyse(csv(`${name},Engine speed (rpm),DPF differential pressure (mbar)`, rows))).durationS,
       ).toBeCloseTo(100, 3);
     }
   });
 });
 
 describe('files that are none', () => {
-  const refused = (bytes: Uint8Array): string => {
-    const answer = analyseLog(bytes);
+  const refused = async (bytes: Uint8Array): Promise<string> => {
+    const answer = await analyseLog(bytes);
     return answer.ok ? 'read' : describeFailure(answer.failure);
   };
   it.each([
@@ -352,7 +352,7 @@ describe('files that are none', () => {
       text(['Engine speed (rpm),DPF dP (mbar)', '820,1', '830,2', '840,3']),
       /neither a time column nor a stated sample rate/,
     ],
-  ])('says what is wrong with %s', (_name, bytes, message) => {
-    expect(refused(bytes)).toMatch(message);
+  ])('says what is wrong with %s', async (_name, bytes, message) => {
+    expect(await refused(bytes)).toMatch(message);
   });
 });

@@ -1,74 +1,92 @@
 import { median, toBase } from '../quantities/index.ts';
 import type { ChannelRole } from './channelRoles.ts';
 import { mapChannels, type ChannelMapping, type MappingCorrections } from './mapChannels.ts';
-import type { LogWarning, RawLog, StatedFacts } from './rawLog.ts';
+import type { LogWarning, RawColumn, RawLog, StatedFacts } from './reader/rawLog.ts';
 
-/** A log whose channels have roles and base units. Gaps are NaN; every function that reads it minds that. */
+/** The readings of one channel in base units, with their times in seconds; never falls, has no gaps. */
+export interface Series {
+  readonly timeS: Float64Array;
+  readonly values: Float64Array;
+}
+
+/** A log whose channels have roles and base units. */
 export interface Recording {
   readonly format: string;
-  readonly timeS: Float64Array;
-  readonly channels: ReadonlyMap<ChannelRole, Float64Array>;
+  readonly durationS: number;
+  readonly channels: ReadonlyMap<ChannelRole, Series>;
   readonly mapping: ChannelMapping;
+  /** All columns as read, those without a role too. */
+  readonly columns: readonly RawColumn[];
   readonly facts: StatedFacts;
   readonly warnings: readonly LogWarning[];
 }
 
-const STANDARD_BAROMETER_MBAR = 1013;
+export const STANDARD_BAROMETER_MBAR = 1013;
+const EMPTY: Series = { timeS: new Float64Array(), values: new Float64Array() };
 
 /** Columns → channels in base units; gauge columns become absolute by the logged barometer, else 1013 mbar. */
 export function toRecording(log: RawLog, corrections: MappingCorrections = {}): Recording {
   const mapping = mapChannels(log, corrections);
   const warnings: LogWarning[] = [...log.warnings, ...mapping.warnings];
-  const channels = new Map<ChannelRole, Float64Array>();
+  const channels = new Map<ChannelRole, Series>();
   const byName = new Map(log.columns.map((column) => [column.name, column]));
-  for (const { role, source, unit } of mapping.channels) {
-    const values = byName.get(source)?.values;
-    if (values) channels.set(role, unit === 'none' ? values.slice() : values.map((v) => toBase(v, unit)));
+  for (const { role, column: name, unit } of mapping.channels) {
+    const column = byName.get(name);
+    if (!column) continue;
+    const { timeS, values } = column;
+    const base = unit === 'none' || (toBase(0, unit) === 0 && toBase(1, unit) === 1);
+    channels.set(role, { timeS, values: base ? values : values.map((value) => toBase(value, unit)) });
   }
-  const barometer = median(channels.get('barometricPressure') ?? []);
-  for (const { role, source, gauge } of mapping.channels) {
-    if (!gauge) continue;
-    const values = channels.get(role);
-    if (values)
-      channels.set(
-        role,
-        values.map((v) => v + (barometer ?? STANDARD_BAROMETER_MBAR)),
-      );
+  const barometer = median(channels.get('barometricPressure')?.values ?? []);
+  for (const { role, column, gauge } of mapping.channels) {
+    const series = channels.get(role);
+    if (!gauge || !series) continue;
+    const added = barometer ?? STANDARD_BAROMETER_MBAR;
+    channels.set(role, { timeS: series.timeS, values: series.values.map((value) => value + added) });
     if (barometer === undefined) {
       warnings.push({
         code: 'barometer-assumed',
-        text: `“${source}” is recorded against the barometer, which the file does not hold: ${STANDARD_BAROMETER_MBAR} mbar is assumed.`,
+        text: `“${column}” is recorded against the barometer, which the file does not hold: ${STANDARD_BAROMETER_MBAR} mbar is assumed.`,
       });
     }
   }
-  return { format: log.format, timeS: log.timeS, channels, mapping, facts: log.facts, warnings };
+  const { format, durationS, columns, facts } = log;
+  return { format, durationS, channels, mapping, columns, facts, warnings };
 }
 
-/** Indices [from, to) of the rows whose time lies in [startS, endS]. */
-export function rowsBetween(timeS: Float64Array, startS: number, endS: number): [number, number] {
-  const lowerBound = (target: number, inclusive: boolean): number => {
-    let low = 0;
-    let high = timeS.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      const t = timeS[middle] as number;
-      if (inclusive ? t <= target : t < target) low = middle + 1;
-      else high = middle;
-    }
-    return low;
-  };
-  return [lowerBound(startS, false), lowerBound(endS, true)];
+/** First index whose time is ≥ `target`, or > `target` where `after`. */
+export function indexAt(timeS: Float64Array, target: number, after = false): number {
+  let low = 0;
+  let high = timeS.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    const t = timeS[middle] as number;
+    if (after ? t <= target : t < target) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+export const seriesOf = (recording: Recording, role: ChannelRole): Series =>
+  recording.channels.get(role) ?? EMPTY;
+
+/** The readings between two times, as views: nothing is copied. */
+export function seriesBetween({ timeS, values }: Series, startS: number, endS: number): Series {
+  const from = indexAt(timeS, startS);
+  const to = indexAt(timeS, endS, true);
+  return { timeS: timeS.subarray(from, to), values: values.subarray(from, to) };
 }
 
 /** The readings of a channel between two times. */
-export function channelBetween(
+export const channelBetween = (
   recording: Recording,
   role: ChannelRole,
   startS: number,
   endS: number,
-): Float64Array {
-  const values = recording.channels.get(role);
-  if (!values) return new Float64Array();
-  const [from, to] = rowsBetween(recording.timeS, startS, endS);
-  return values.subarray(from, to).filter(Number.isFinite);
+): Float64Array => seriesBetween(seriesOf(recording, role), startS, endS).values;
+
+/** The reading that stood at a time: the last one not after it, the first where there is none. */
+export function heldAt({ timeS, values }: Series, at: number): number | undefined {
+  if (values.length === 0) return undefined;
+  return values[Math.max(0, indexAt(timeS, at, true) - 1)];
 }

@@ -15,8 +15,8 @@ function numbersIn(value: unknown): number[] {
 }
 
 /** An answer is a described failure, or an analysis without a number that is none. */
-function expectSound(bytes: Uint8Array): void {
-  const answer = analyseLog(bytes, { displacementL: 2 });
+async function expectSound(bytes: Uint8Array): Promise<void> {
+  const answer = await analyseLog(bytes, { displacementL: 2 });
   if (!answer.ok) {
     expect(describeFailure(answer.failure).length).toBeGreaterThan(8);
     expect(describeFailure(answer.failure)).not.toMatch(/undefined|NaN|\[object/);
@@ -27,17 +27,20 @@ function expectSound(bytes: Uint8Array): void {
 }
 
 describe('whatever is thrown at the reader', () => {
-  it('bytes of any kind', () => {
-    fc.assert(fc.property(fc.uint8Array({ maxLength: 2000 }), expectSound), { numRuns: 200 });
+  it('bytes of any kind', async () => {
+    await fc.assert(fc.asyncProperty(fc.uint8Array({ maxLength: 2000 }), expectSound), { numRuns: 200 });
   });
 
-  it('text of any kind', () => {
-    fc.assert(fc.property(fc.string({ maxLength: 2000, unit: 'grapheme' }).map(encode), expectSound), {
-      numRuns: 200,
-    });
+  it('text of any kind', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.string({ maxLength: 2000, unit: 'grapheme' }).map(encode), expectSound),
+      {
+        numRuns: 200,
+      },
+    );
   });
 
-  it('tables of odd cells under right headings', () => {
+  it('tables of odd cells under right headings', async () => {
     const cell = fc.oneof(
       fc.double({ min: -1e6, max: 1e6 }).map(String),
       fc.constantFrom('', '---', 'N/A', 'ERR', '1,5', '1.5e9', '-0', '"', '08:00:00', 'on'),
@@ -52,18 +55,18 @@ describe('whatever is thrown at the reader', () => {
         ].join('\n'),
       ),
     );
-    fc.assert(fc.property(table, expectSound), { numRuns: 200 });
+    await fc.assert(fc.asyncProperty(table, expectSound), { numRuns: 200 });
   });
 
-  it('good logs with a piece cut out, doubled or turned round', () => {
+  it('good logs with a piece cut out, doubled or turned round', async () => {
     const whole = sampleBytes('sample2-soot-blocked.csv');
     const damage = fc.record({
       at: fc.nat(whole.length),
       length: fc.nat(4000),
       kind: fc.constantFrom('cut', 'double', 'end'),
     });
-    fc.assert(
-      fc.property(damage, ({ at, length, kind }) => {
+    await fc.assert(
+      fc.asyncProperty(damage, async ({ at, length, kind }) => {
         const [head, piece, tail] = [
           whole.subarray(0, at),
           whole.subarray(at, at + length),
@@ -76,7 +79,7 @@ describe('whatever is thrown at the reader', () => {
           bytes.set(part, offset);
           offset += part.length;
         }
-        expectSound(bytes);
+        await expectSound(bytes);
       }),
       { numRuns: 40 },
     );
@@ -84,9 +87,9 @@ describe('whatever is thrown at the reader', () => {
 });
 
 describe('each limit decides on its own side', () => {
-  const findingsUnder = (file: string, changed: Partial<Limits>): string[] =>
+  const findingsUnder = async (file: string, changed: Partial<Limits>): Promise<string[]> =>
     valueOf(
-      analyseLog(sampleBytes(file), { displacementL: 2.2, limits: { ...DEFAULT_LIMITS, ...changed } }),
+      await analyseLog(sampleBytes(file), { displacementL: 2.2, limits: { ...DEFAULT_LIMITS, ...changed } }),
     ).analysis.findings.map((finding) => finding.id);
 
   it.each([
@@ -95,18 +98,22 @@ describe('each limit decides on its own side', () => {
     ['sample2-soot-blocked.csv', 'sootHighG', 'soot-high', 58, 60],
     ['sample6-cleaning-warm-up.csv', 'dpFallingDropMbar', 'dp-falling', 150, 990],
     ['sample6-cleaning-warm-up.csv', 'dpFallingDropPercent', 'dp-falling', 60, 94],
-  ] as const)('%s: %s', (file, limit, id, raises, silences) => {
-    expect(findingsUnder(file, { [limit]: raises })).toContain(id);
-    expect(findingsUnder(file, { [limit]: silences })).not.toContain(id);
+  ] as const)('%s: %s', async (file, limit, id, raises, silences) => {
+    expect(await findingsUnder(file, { [limit]: raises })).toContain(id);
+    expect(await findingsUnder(file, { [limit]: silences })).not.toContain(id);
   });
 
-  it('the air meter’s, at both ends', () => {
-    const leak = (changed: Partial<Limits>): string[] =>
+  it('the air meter’s, at both ends', async () => {
+    const leak = async (changed: Partial<Limits>): Promise<string[]> =>
       valueOf(
-        analyseLog(sampleBytes('sample3-intake-leak.tsv'), { limits: { ...DEFAULT_LIMITS, ...changed } }),
+        await analyseLog(sampleBytes('sample3-intake-leak.tsv'), {
+          limits: { ...DEFAULT_LIMITS, ...changed },
+        }),
       ).analysis.findings.map((finding) => finding.id);
-    expect(leak({})).toEqual(['maf-low-for-speed']);
-    expect(leak({ mafToSpeedDensityLow: 0.3 })).toEqual([]);
-    expect(leak({ mafToSpeedDensityLow: 0.3, mafToSpeedDensityHigh: 0.4 })).toEqual(['maf-high-for-speed']);
+    expect(await leak({})).toEqual(['maf-low-for-speed']);
+    expect(await leak({ mafToSpeedDensityLow: 0.3 })).toEqual([]);
+    expect(await leak({ mafToSpeedDensityLow: 0.3, mafToSpeedDensityHigh: 0.4 })).toEqual([
+      'maf-high-for-speed',
+    ]);
   });
 });

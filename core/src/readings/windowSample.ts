@@ -1,6 +1,6 @@
 import { mean, standardDeviation } from '../quantities/index.ts';
 import type { SampleKind, SteadySample } from '../ledger/index.ts';
-import { channelBetween, rowsBetween, type Recording } from './recording.ts';
+import { channelBetween, type Recording } from './recording.ts';
 import type { ChannelRole } from './channelRoles.ts';
 import type { LogWindow } from './windows.ts';
 
@@ -74,8 +74,6 @@ function blockMeans(recording: Recording, startS: number, endS: number): NonNull
     value === undefined ? null : round(value, digits);
   for (let from = startS; from + step / 2 <= endS; from += step) {
     const to = Math.min(from + step, endS);
-    const [a, b] = rowsBetween(recording.timeS, from, to);
-    if (b <= a) continue;
     const dpMbar = meanIn(recording, 'dpfDeltaP', from, to);
     const rpm = meanIn(recording, 'engineSpeed', from, to);
     if (dpMbar === undefined || rpm === undefined) continue;

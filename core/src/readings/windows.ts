@@ -1,5 +1,5 @@
 import { mean, quantile, standardDeviation } from '../quantities/index.ts';
-import { channelBetween, type Recording } from './recording.ts';
+import { channelBetween, seriesOf, type Recording } from './recording.ts';
 
 export const WINDOW_KINDS = ['engine-off', 'idle', 'hold', 'snap', 'drive'] as const;
 export type WindowKind = (typeof WINDOW_KINDS)[number];
@@ -31,15 +31,8 @@ interface Series {
 }
 
 const speedSeries = (recording: Recording): Series => {
-  const rpm = recording.channels.get('engineSpeed') ?? new Float64Array();
-  const kept: number[] = [];
-  rpm.forEach((value, i) => {
-    if (Number.isFinite(value)) kept.push(i);
-  });
-  return {
-    t: Float64Array.from(kept, (i) => recording.timeS[i] as number),
-    rpm: Float64Array.from(kept, (i) => rpm[i] as number),
-  };
+  const { timeS, values } = seriesOf(recording, 'engineSpeed');
+  return { t: timeS, rpm: values };
 };
 
 /** Runs of samples whose engine speed stays near the run's own mean. */

@@ -1,3 +1,15 @@
 export { EXPECTED_LOGS, PRESSURE_DROP_CASES, sampleBytes, type ExpectedLog } from './samples.ts';
 export { DISPLACEMENT_L, FILTER, madeReading, madeSample, seededNoise, type Truth } from './madeReadings.ts';
 export { madeEntry, madeId, note } from './madeEntries.ts';
+export {
+  dice,
+  DRILLS,
+  madeLog,
+  madeVehicle,
+  seededRandom,
+  type Dice,
+  type MadeFaults,
+  type MadeLog,
+  type MadeVehicle,
+} from './madeLog.ts';
+export { randomLog, type RandomLog } from './randomLog.ts';

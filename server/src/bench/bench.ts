@@ -3,15 +3,14 @@ import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import Papa from 'papaparse';
 import { pressureDrop, sootFromPressure } from '@white-ember/core/filter';
 import { deriveJob } from '@white-ember/core/job';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
-import { analyseLog } from '@white-ember/core/readings';
 import { valueOf } from '@white-ember/core/quantities';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '@white-ember/core/testing';
 import { buildWeb } from '../launch/build.ts';
 import { measureApi } from './api.ts';
+import { measureLogs } from './logs.ts';
 
 /**
  * Measures what the project promises, each as a ratio to a stated limit or to a named library in the same run, so that
@@ -88,47 +87,6 @@ function measureCore(): Row[] {
   ];
 }
 
-/** A recording of about 20 MB: the healthy sample again and again, its clock running on. */
-function longLog(): string {
-  const lines = readFileSync(join(root, 'samples/sample1-healthy.csv'), 'utf8').trimEnd().split(/\r?\n/);
-  const [header = '', ...rows] = lines;
-  const last = Number(rows.at(-1)?.split(',')[0]);
-  const out = [header];
-  for (let turn = 0, size = 0; size < 20_000_000; turn++) {
-    for (const row of rows) {
-      const comma = row.indexOf(',');
-      const line = (Number(row.slice(0, comma)) + turn * (last + 0.2)).toFixed(2) + row.slice(comma);
-      out.push(line);
-      size += line.length + 1;
-    }
-  }
-  return out.join('\n');
-}
-
-function measureLog(): Row[] {
-  const text = longLog();
-  const bytes = Buffer.from(text);
-  const time = (work: () => void): number => {
-    const times = [1, 2, 3].map(() => {
-      const start = performance.now();
-      work();
-      return performance.now() - start;
-    });
-    return Math.min(...times);
-  };
-  const parsing = time(() => Papa.parse(text, { delimiter: ',' }));
-  const all = time(() => valueOf(analyseLog(bytes, { displacementL: 2 })));
-  const megabytes = bytes.length / 1e6;
-  return [
-    {
-      what: `A log of ${megabytes.toFixed(0)} MB read, mapped, cut into windows and judged`,
-      measured: `${(all / 1000).toFixed(2)} s, ${(megabytes / (all / 1000)).toFixed(0)} MB/s`,
-      against: `papaparse cutting the same text into cells: ${(parsing / 1000).toFixed(2)} s; at most 8 × that`,
-      ratio: all / parsing / 8,
-    },
-  ];
-}
-
 async function measureFirstScreen(): Promise<Row[]> {
   const dist = await buildWeb(root);
   const html = readFileSync(join(dist, 'index.html'), 'utf8');
@@ -160,7 +118,7 @@ async function measureFirstScreen(): Promise<Row[]> {
 
 const rows = [
   ...measureCore(),
-  ...measureLog(),
+  ...(await measureLogs()),
   ...(await measureFirstScreen()),
   ...(await measureApi(root)),
 ];

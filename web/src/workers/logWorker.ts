@@ -13,7 +13,7 @@ export type LogAnswer =
 /** Reads a file away from the main thread, with the same core as server and command line. */
 const worker = {
   async read(file: Blob, options: AnalyseOptions): Promise<LogAnswer> {
-    const read = analyseLog(new Uint8Array(await file.arrayBuffer()), options);
+    const read = await analyseLog(new Uint8Array(await file.arrayBuffer()), options);
     if (!read.ok) return { ok: false, text: describeFailure(read.failure) };
     const { analysis, samples, recording } = read.value;
     return { ok: true, analysis, samples, ...loggedFacts(recording) };

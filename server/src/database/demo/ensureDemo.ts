@@ -201,7 +201,7 @@ async function bodyOf(
     { workshopId: place.workshopId, jobId: place.jobId, id: logId },
     { path, name: step.fileName, sizeBytes: (await stat(path)).size },
   );
-  const read = analyseLog(Buffer.from(text), { displacementL: vehicle.displacementL });
+  const read = await analyseLog(Buffer.from(text), { displacementL: vehicle.displacementL });
   if (!read.ok) throw new Error(`Demo recording ${step.fileName}: ${describeFailure(read.failure)}`);
   const { analysis, samples, recording } = read.value;
   return readingFromLog(

@@ -1,0 +1,46 @@
+import { mean } from '../../quantities/index.ts';
+import { speedDensityGPerS } from '../../filter/index.ts';
+import { channelBetween } from '../recording.ts';
+import { manifoldBelievable } from './absolutePressure.ts';
+import { meanIn, windowsOf, type Detector } from './finding.ts';
+
+const ASSUMED_INTAKE_C = 30;
+/** Recirculated gas takes the place of air: up to here its share is within the limits. */
+const RECIRCULATION_SHUT_PERCENT = 10;
+
+/** The air meter against what engine speed, manifold pressure and engine size call for, at the highest hold. */
+const airMeter: Detector = (context) => {
+  const { recording, limits } = context;
+  const hold = windowsOf(context, 'hold').sort((a, b) => b.rpm.mean - a.rpm.mean)[0];
+  if (!hold || context.displacementL === undefined || !manifoldBelievable(context)) return [];
+  const metered = meanIn(context, 'massAirFlow', hold);
+  const manifoldMbar = meanIn(context, 'manifoldPressure', hold);
+  if (metered === undefined || manifoldMbar === undefined) return [];
+  const expected = speedDensityGPerS({
+    displacementL: context.displacementL,
+    rpm: hold.rpm.mean,
+    manifoldMbar,
+    manifoldC: mean(channelBetween(recording, 'intakeAirTemp', hold.startS, hold.endS)) ?? ASSUMED_INTAKE_C,
+    volumetricEfficiency: limits.volumetricEfficiency,
+  });
+  if (!expected.ok || expected.value <= 0) return [];
+  const ratio = metered / expected.value;
+  const low = ratio < limits.mafToSpeedDensityLow;
+  if (!low && ratio <= limits.mafToSpeedDensityHigh) return [];
+  // Its flow looks like a leak.
+  if (low && (meanIn(context, 'egrPosition', hold) ?? 0) > RECIRCULATION_SHUT_PERCENT) return [];
+  const limitRatio = low ? limits.mafToSpeedDensityLow : limits.mafToSpeedDensityHigh;
+  return [
+    {
+      id: low ? 'maf-low-for-speed' : 'maf-high-for-speed',
+      level: 'fault',
+      channel: 'massAirFlow',
+      startS: hold.startS,
+      endS: hold.endS,
+      evidence: { meteredGPerS: metered, expectedGPerS: expected.value, ratio, limitRatio },
+      text: `At ${Math.round(hold.rpm.mean)} rpm the air meter shows ${metered.toFixed(1)} g/s; engine speed and manifold pressure call for ${expected.value.toFixed(1)} g/s (ratio ${ratio.toFixed(2)}, limit ${limitRatio}): ${low ? 'air gets in after the meter, or the meter reads low' : 'air is lost after the meter, or the meter reads high'}.`,
+    },
+  ];
+};
+
+export const AIR_METER: readonly Detector[] = [airMeter];

@@ -1,0 +1,354 @@
+import { kelvin, mean, median, quantile } from '../../quantities/index.ts';
+import type { Behaviour } from '../features.ts';
+import { channelBetween } from '../recording.ts';
+import type { LogWindow } from '../windows.ts';
+import {
+  inUnit,
+  meanIn,
+  speedMoved,
+  windowsOf,
+  type Detector,
+  type Finding,
+  type FindingContext,
+} from './finding.ts';
+import { slowResponse } from './response.ts';
+
+const about = { channel: 'dpfDeltaP' } as const;
+
+/** Smallest range that counts as movement: three steps of the sensor as logged, a tenth of a mbar at least. */
+const threeSteps = (dp: Behaviour): number => 3 * Math.max(dp.step, 0.1);
+
+const noResponse: Detector = (context) => {
+  const { dp, flow } = context.features;
+  const { flowCorrelationNone, dpIdleGoodMbar } = context.limits;
+  if (!dp || !flow || !speedMoved(context) || dp.correlation >= flowCorrelationNone) return [];
+  if (dp.range > threeSteps(dp) || dp.mean >= dpIdleGoodMbar) return [];
+  return [
+    {
+      ...about,
+      id: 'dp-no-response',
+      level: 'fault',
+      evidence: {
+        rangeMbar: dp.range,
+        meanMbar: dp.mean,
+        speedRangeRpm: flow.speedRangeRpm,
+        correlation: dp.correlation,
+        limitCorrelation: flowCorrelationNone,
+      },
+      text: `ΔP stays at ${inUnit(context, dp.mean)} while engine speed moves by ${Math.round(flow.speedRangeRpm)} rpm: sensor, wiring or both pipes; nothing can be said about the filter.`,
+    },
+  ];
+};
+
+const stuckHigh: Detector = (context) => {
+  const { dp } = context.features;
+  const limit = context.limits.dpStuckHighMbar;
+  if (!dp || !speedMoved(context) || dp.mean <= limit || Math.abs(dp.correlation) >= 0.5) return [];
+  if (dp.range >= Math.max(0.05 * dp.mean, 3 * dp.step)) return [];
+  return [
+    {
+      ...about,
+      id: 'dp-stuck-high',
+      level: 'fault',
+      evidence: { meanMbar: dp.mean, rangeMbar: dp.range, limitMbar: limit },
+      text: `ΔP is frozen at ${inUnit(context, dp.mean)} (range ${inUnit(context, dp.range)}) whatever the engine does, above ${inUnit(context, limit)}: no pressure behaves so.`,
+    },
+  ];
+};
+
+const meanOver = (context: FindingContext, windows: readonly LogWindow[]): number | undefined =>
+  mean(windows.map((window) => meanIn(context, 'dpfDeltaP', window) ?? Number.NaN));
+
+const reversed: Detector = (context) => {
+  const { dp } = context.features;
+  const limit = -context.limits.flowCorrelationReversed;
+  const hold = meanOver(context, windowsOf(context, 'hold'));
+  const idle = meanOver(context, windowsOf(context, 'idle'));
+  if (!dp || hold === undefined || dp.correlation > limit || hold > -5 || hold > (idle ?? 0) - 5) return [];
+  return [
+    {
+      ...about,
+      id: 'dp-reversed',
+      level: 'fault',
+      evidence: { holdMbar: hold, correlation: dp.correlation, limitCorrelation: limit },
+      text: `ΔP falls to ${inUnit(context, hold)} as the flow rises (correlation ${dp.correlation.toFixed(2)}, limit ${limit}): the hoses are crossed or the sensor is fitted the wrong way round.`,
+    },
+  ];
+};
+
+const zeroOffset: Detector = (context) => {
+  const { dp, zeroMbar, zeroRead } = context.features;
+  const limit = context.limits.dpZeroOffsetMbar;
+  if (!dp || !zeroRead || Math.abs(zeroMbar) <= limit || Math.abs(dp.correlation) < 0.5) return [];
+  return [
+    {
+      ...about,
+      id: 'dp-zero-offset',
+      level: 'fault',
+      evidence: { zeroMbar, limitMbar: limit },
+      text: `With the engine off ΔP shows ${inUnit(context, zeroMbar)} instead of 0 (limit ±${inUnit(context, limit)}); it is subtracted from every reading.`,
+    },
+  ];
+};
+
+const slow: Detector = (context) =>
+  slowResponse(context, context.features.dp, {
+    id: 'dp-slow-response',
+    channel: 'dpfDeltaP',
+    what: 'ΔP',
+    means: 'a pipe to the sensor is restricted',
+  });
+
+const SATURATED_READINGS = 15;
+
+const saturated: Detector = (context) => {
+  const { dp } = context.features;
+  const limit = context.limits.dpSaturationMbar;
+  if (!dp) return [];
+  const at = (value: number): boolean => Math.abs(value - limit) <= 0.01 * limit;
+  let count = 0;
+  let first: number | undefined;
+  let last = 0;
+  dp.series.values.forEach((value, i) => {
+    if (!at(value)) return;
+    count++;
+    first ??= dp.series.timeS[i] as number;
+    last = dp.series.timeS[i] as number;
+  });
+  const quiet = [...windowsOf(context, 'idle'), ...windowsOf(context, 'engine-off')].map(
+    (window) => meanIn(context, 'dpfDeltaP', window) ?? 0,
+  );
+  if (count < SATURATED_READINGS || first === undefined || quiet.some((value) => value > 0.98 * limit))
+    return [];
+  if (quiet.length === 0 && dp.range < 0.05 * limit) return [];
+  return [
+    {
+      ...about,
+      id: 'dp-saturated',
+      level: 'fault',
+      startS: first,
+      endS: last,
+      evidence: { readings: count, limitMbar: limit, limitReadings: SATURATED_READINGS },
+      text: `${count} readings stand at the end of the sensor’s scale, ${inUnit(context, limit)}: the true pressure is at least that, and by how much more cannot be said.`,
+    },
+  ];
+};
+
+/** Ids that say: this sensor tells nothing about the filter. */
+export const SENSOR_UNPROVEN = new Set([
+  'dp-no-response',
+  'dp-stuck-high',
+  'dp-reversed',
+  'dp-slow-response',
+  'dp-low-for-flow',
+]);
+
+const believable = (context: FindingContext): boolean =>
+  [noResponse, stuckHigh, reversed].every((detect) => detect(context).length === 0);
+
+const lessZero = (context: FindingContext, zeroMbar: number): string =>
+  Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${inUnit(context, zeroMbar)} taken off`;
+
+/** Gas this hot is a regeneration: its volume is twice that of a warm hold, and so is the pressure. */
+const HOT_FILTER_C = 420;
+/** Under load flow is not that of the stationary limits. */
+const LOADED_MANIFOLD_MBAR = 1700;
+
+const unloaded = (context: FindingContext, window: LogWindow): boolean =>
+  (meanIn(context, 'egt3', window) ?? 0) < HOT_FILTER_C &&
+  (meanIn(context, 'manifoldPressure', window) ?? 0) < LOADED_MANIFOLD_MBAR;
+
+/** Above the temperature that the limits are meant for by more than this, gas is so much larger that it must be counted. */
+const WARMER_BY_C = 60;
+
+/**
+ * How many times the viscosity × volume of the gas is that at which the limits are meant, for a filter still hot from
+ * work; 1 for one that is not. Volume goes with absolute temperature, viscosity with about its 0.7th power.
+ */
+function hotGas(context: FindingContext, window: LogWindow, meantC: number): number {
+  const filterC = mean([
+    meanIn(context, 'egt3', window) ?? Number.NaN,
+    meanIn(context, 'egt4', window) ?? Number.NaN,
+  ]);
+  return filterC === undefined ? 1 : Math.max(1, (kelvin(filterC) / kelvin(meantC + WARMER_BY_C)) ** 1.7);
+}
+
+const forHotGas = (factor: number): string =>
+  factor > 1.02 ? `, ${factor.toFixed(1)} × the limit as the filter is still hot` : '';
+
+const WARM_ENOUGH_FOR_IDLE_C = 60;
+
+const highIdle: Detector = (context) => {
+  if (!believable(context)) return [];
+  const { dpIdleBlockedMbar, filterTempIdleC } = context.limits;
+  const { zeroMbar } = context.features;
+  return windowsOf(context, 'idle').flatMap((window): Finding[] => {
+    const factor = hotGas(context, window, filterTempIdleC);
+    const limit = dpIdleBlockedMbar * factor;
+    const read = meanIn(context, 'dpfDeltaP', window);
+    const value = read === undefined ? undefined : read - zeroMbar;
+    const coolant = meanIn(context, 'coolantTemp', window);
+    if (value === undefined || value <= limit || (coolant !== undefined && coolant < WARM_ENOUGH_FOR_IDLE_C))
+      return [];
+    if (!unloaded(context, window)) return [];
+    return [
+      {
+        ...about,
+        id: 'dp-high-idle',
+        level: 'fault',
+        startS: window.startS,
+        endS: window.endS,
+        evidence: { meanMbar: value, zeroMbar, limitMbar: limit, rpm: window.rpm.mean },
+        text: `ΔP at idle is ${inUnit(context, value)}${lessZero(context, zeroMbar)}; blocked above ${inUnit(context, limit)}${forHotGas(factor)}.`,
+      },
+    ];
+  });
+};
+
+const highHold: Detector = (context) => {
+  if (!believable(context)) return [];
+  const { zeroMbar } = context.features;
+  const at3000 = context.limits.dp3000BlockedMbar;
+  return windowsOf(context, 'hold').flatMap((window): Finding[] => {
+    const read = meanIn(context, 'dpfDeltaP', window);
+    const value = read === undefined ? undefined : read - zeroMbar;
+    // Without load the flow goes with engine speed: the 3000 rpm limit is brought to the speed that was held.
+    const factor = hotGas(context, window, context.limits.filterTempHoldC);
+    const limit = at3000 * (window.rpm.mean / 3000) * factor;
+    if (value === undefined || value <= limit || !unloaded(context, window)) return [];
+    return [
+      {
+        ...about,
+        id: 'dp-high-hold',
+        level: 'fault',
+        startS: window.startS,
+        endS: window.endS,
+        evidence: { meanMbar: value, zeroMbar, limitMbar: limit, rpm: window.rpm.mean },
+        text: `ΔP at ${Math.round(window.rpm.mean)} rpm is ${inUnit(context, value)}${lessZero(context, zeroMbar)}; at this flow blocked above ${inUnit(context, limit)} (${inUnit(context, at3000)} at 3000 rpm${forHotGas(factor)}).`,
+      },
+    ];
+  });
+};
+
+/** Below this speed a sound small filter shows so little that nothing follows from it. */
+const TELLING_HOLD_RPM = 2000;
+
+const lowForFlow: Detector = (context) => {
+  const { dp, zeroMbar } = context.features;
+  const { dpLowForFlowMbar: limit, dpLowForFlowPercent } = context.limits;
+  if (!dp || !believable(context) || dp.correlation < 0.5) return [];
+  const holds = windowsOf(context, 'hold').filter((window) => window.rpm.mean >= TELLING_HOLD_RPM);
+  const highest = holds.sort((a, b) => b.rpm.mean - a.rpm.mean)[0];
+  const read = highest ? meanIn(context, 'dpfDeltaP', highest) : undefined;
+  if (!highest || read === undefined) return [];
+  const value = read - zeroMbar;
+  const clean = context.cleanDpMbar?.(highest);
+  if (value >= limit || (clean !== undefined && value >= (dpLowForFlowPercent / 100) * clean)) return [];
+  const against =
+    clean === undefined ? '' : ` and a clean filter of this size would show ${inUnit(context, clean)}`;
+  return [
+    {
+      ...about,
+      id: 'dp-low-for-flow',
+      level: 'fault',
+      startS: highest.startS,
+      endS: highest.endS,
+      evidence: {
+        meanMbar: value,
+        limitMbar: limit,
+        rpm: highest.rpm.mean,
+        ...(clean === undefined ? {} : { cleanMbar: clean, limitPercent: dpLowForFlowPercent }),
+      },
+      text: `ΔP follows the flow but is only ${inUnit(context, value)} at ${Math.round(highest.rpm.mean)} rpm; less than ${inUnit(context, limit)} is not to be believed${against}: a split or leaking hose, a part-blocked pipe, or a filter without its core.`,
+    },
+  ];
+};
+
+const FALLING_MIN_S = 20;
+
+const falling: Detector = (context) => {
+  const { dpFallingDropMbar, dpFallingDropPercent } = context.limits;
+  if (slow(context).length > 0) return [];
+  return windowsOf(context, 'hold').flatMap((window): Finding[] => {
+    const part = (window.endS - window.startS) / 8;
+    if (window.endS - window.startS < FALLING_MIN_S) return [];
+    const start = quantile(
+      channelBetween(context.recording, 'dpfDeltaP', window.startS, window.startS + part),
+      0.9,
+    );
+    const end = median(channelBetween(context.recording, 'dpfDeltaP', window.endS - part, window.endS));
+    if (start === undefined || end === undefined) return [];
+    const drop = start - end;
+    if (drop <= dpFallingDropMbar || drop <= (dpFallingDropPercent / 100) * start) return [];
+    return [
+      {
+        ...about,
+        id: 'dp-falling',
+        level: 'info',
+        startS: window.startS,
+        endS: window.endS,
+        evidence: {
+          fromMbar: start,
+          toMbar: end,
+          limitMbar: dpFallingDropMbar,
+          limitPercent: dpFallingDropPercent,
+        },
+        text: `During one hold ΔP falls from ${inUnit(context, start)} to ${inUnit(context, end)}, by more than ${inUnit(context, dpFallingDropMbar)} and ${dpFallingDropPercent} %: the filter is opening.`,
+      },
+    ];
+  });
+};
+
+const sootNow = ({ recording }: FindingContext): number | undefined => {
+  const values = recording.channels.get('sootMass')?.values;
+  return values === undefined ? undefined : median(values.subarray(Math.floor(values.length * 0.8)));
+};
+
+const sootHigh: Detector = (context) => {
+  const value = sootNow(context);
+  const volume = context.filterVolumeL;
+  const { sootHighG, sootHighGPerL } = context.limits;
+  const limit = volume === undefined ? sootHighG : sootHighGPerL * volume;
+  if (value === undefined || value <= limit) return [];
+  const by = volume === undefined ? '' : ` (${sootHighGPerL} g/L in ${volume.toFixed(1)} L)`;
+  return [
+    {
+      id: 'soot-high',
+      level: 'fault',
+      channel: 'sootMass',
+      evidence: { sootG: value, limitG: limit, ...(volume === undefined ? {} : { volumeL: volume }) },
+      text: `The engine computer counts ${value.toFixed(0)} g of soot, high above ${limit.toFixed(0)} g${by}.`,
+    },
+  ];
+};
+
+const sootDisagrees: Detector = (context) => {
+  const value = sootNow(context);
+  const limit = context.limits.sootLowForDisagreementG;
+  const [first] = [...highIdle(context), ...highHold(context)];
+  if (value === undefined || value >= limit || !first) return [];
+  return [
+    {
+      id: 'soot-disagrees-with-pressure',
+      level: 'watch',
+      channel: 'sootMass',
+      evidence: { sootG: value, limitG: limit, dpMbar: first.evidence['meanMbar'] ?? 0 },
+      text: `The soot value is ${value.toFixed(0)} g, under ${limit} g, although the pressure is that of a blocked filter: the counter was reset, or ash, a pipe or a sensor is behind it.`,
+    },
+  ];
+};
+
+export const DIFFERENTIAL_PRESSURE: readonly Detector[] = [
+  noResponse,
+  stuckHigh,
+  reversed,
+  zeroOffset,
+  slow,
+  saturated,
+  highIdle,
+  highHold,
+  lowForFlow,
+  falling,
+  sootHigh,
+  sootDisagrees,
+];

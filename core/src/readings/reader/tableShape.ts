@@ -1,0 +1,430 @@
+import { parseUnit, success, type Result } from '../../quantities/index.ts';
+import { namesRole } from '../channelNames.ts';
+import { looksLikeData, readCell, type DecimalMark } from './cellValue.ts';
+import { unreadable } from './decodeText.ts';
+import type { StatedFacts } from './rawLog.ts';
+import { statedFacts } from './statedFacts.ts';
+import { isDateName, isSampleName, isTimeName, TimeCells } from './timeCells.ts';
+
+const DELIMITERS = ['\t', ';', '|', ','] as const;
+const SNIFF_LINES = 400;
+const MAX_COLUMNS = 2000;
+export const MAX_LINE = 1_000_000;
+
+/** How the lines of a text are cut into cells. */
+export interface LineShape {
+  readonly delimiter: string;
+  readonly newline: '\n' | '\r';
+  /** Cells in the commonest line. */
+  readonly width: number;
+}
+
+export interface ColumnHeading {
+  readonly name: string;
+  readonly unitText?: string;
+}
+
+/** A time axis: its column, and the column of its date where that stands apart. */
+export interface TimeColumn {
+  readonly column: number;
+  readonly dateColumn?: number;
+  readonly unitText?: string;
+}
+
+interface CommonShape {
+  readonly headings: readonly ColumnHeading[];
+  readonly mark: DecimalMark;
+  readonly dayFirst: boolean;
+  readonly facts: StatedFacts;
+}
+
+export interface WideShape extends CommonShape {
+  readonly layout: 'wide';
+  /** Axis of each column, or −1 where the column holds no readings (times, units, numbering). */
+  readonly axisOf: readonly number[];
+  readonly times: readonly (
+    TimeColumn | { readonly sampleColumn: number | undefined; readonly hz: number }
+  )[];
+}
+
+export interface LongShape extends CommonShape {
+  readonly layout: 'long';
+  readonly time: TimeColumn;
+  readonly nameColumn: number;
+  readonly valueColumn: number;
+  readonly unitColumn?: number;
+}
+
+export type TableShape = WideShape | LongShape;
+
+/** Cells in a line; a quote opens only at the beginning of a cell. */
+function countCells(line: string, delimiter: string): number {
+  let cells = 1;
+  let quoted = false;
+  let start = true;
+  for (const char of line) {
+    if (quoted) quoted = char !== '"';
+    else if (char === delimiter) {
+      cells++;
+      start = true;
+      continue;
+    } else if (char === '"' && start) quoted = true;
+    start = false;
+  }
+  return cells;
+}
+
+/**
+ * The delimiter under which most lines have one and the same number of cells. A comma comes last: in a file with
+ * decimal commas it divides as regularly as the true delimiter.
+ */
+export function sniffLines(head: string): LineShape | undefined {
+  const newline = head.includes('\n') || !head.includes('\r') ? '\n' : '\r';
+  const lines = head
+    .split(newline, SNIFF_LINES)
+    .map((line) => line.slice(0, 50_000))
+    .filter((line) => line.trim() !== '');
+  let best: (LineShape & { score: number }) | undefined;
+  for (const delimiter of DELIMITERS) {
+    const counts = new Map<number, number>();
+    for (const line of lines) {
+      const cells = countCells(line, delimiter);
+      counts.set(cells, (counts.get(cells) ?? 0) + 1);
+    }
+    counts.delete(1);
+    const [width, hits] = [...counts].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0] ?? [1, 0];
+    const agreement = hits / Math.max(lines.length, 1);
+    if (width < 2 || agreement < 0.4) continue;
+    const score = agreement * Math.log(width + 1) * (delimiter === ',' && best && agreement < 0.95 ? 0.5 : 1);
+    if (delimiter === ',' && best && splitsDecimals(lines, best.delimiter)) continue;
+    if (!best || score > best.score) best = { delimiter, newline, width, score };
+  }
+  return best;
+}
+
+/** Whether commas stand only inside the numbers of cells that another delimiter cuts. */
+const splitsDecimals = (lines: readonly string[], delimiter: string): boolean => {
+  const cells = lines.slice(-100).flatMap((line) => line.split(delimiter));
+  const withComma = cells.filter((cell) => cell.includes(','));
+  return (
+    withComma.length > 0 &&
+    withComma.filter((cell) => /^\s*"?[+-]?\d*,\d+/.test(cell)).length > 0.8 * withComma.length
+  );
+};
+
+const UNIT_IN_NAME = /^(.*\S)\s*[[({<]\s*([^\])}>]*)\s*[\])}>]\s*$/;
+const UNIT_AT_END = /^(.*\S)[\s,_/-]+([^\s,_/]+(?:\/[^\s,_/]+)?)$/;
+
+/** "Mass air flow (g/s)" → name and unit; brackets that hold no unit stay part of the name. */
+export function splitUnit(heading: string): ColumnHeading {
+  const trimmed = heading.trim();
+  const match = UNIT_IN_NAME.exec(trimmed);
+  if (match?.[1] !== undefined && match[2] !== undefined && (match[2] === '' || parseUnit(match[2]).ok)) {
+    return { name: match[1].trim(), unitText: match[2] };
+  }
+  const end = UNIT_AT_END.exec(trimmed);
+  if (
+    end?.[1] !== undefined &&
+    end[2] !== undefined &&
+    end[2].length > 1 &&
+    parseUnit(end[2]).ok &&
+    !/^(?:sec|min)$/i.test(end[2])
+  ) {
+    return { name: trimmed, unitText: end[2] };
+  }
+  return { name: trimmed };
+}
+
+const filledIn = (row: readonly string[]): string[] => row.filter((cell) => cell.trim() !== '');
+
+const isUnitText = (cell: string): boolean => parseUnit(cell.replace(/[[\](){}]/g, '')).ok;
+
+export function isUnitRow(row: readonly string[]): boolean {
+  const filled = filledIn(row).filter((cell) => !/^[-–—.]+$/.test(cell.trim()));
+  return filled.length > 0 && filled.filter(isUnitText).length >= 0.6 * filled.length;
+}
+
+export function isHeadingRow(row: readonly string[]): boolean {
+  const filled = filledIn(row);
+  return filled.length >= 2 && filled.filter(looksLikeData).length <= 0.2 * filled.length;
+}
+
+const isDataRow = (row: readonly string[]): boolean => {
+  const filled = filledIn(row);
+  return filled.length > 0 && filled.filter(looksLikeData).length > 0.2 * filled.length;
+};
+
+/** Decimal commas, by what the cells look like: more 1,5 than 1.5. */
+function decimalMark(rows: readonly (readonly string[])[]): DecimalMark {
+  let commas = 0;
+  let dots = 0;
+  for (const row of rows) {
+    for (const cell of row) {
+      if (/^\s*[+-]?\d*,\d+(?:\s*\D{1,8})?\s*$/.test(cell)) commas++;
+      else if (/^\s*[+-]?\d*\.\d+(?:\s*\D{1,8})?\s*$/.test(cell)) dots++;
+    }
+  }
+  return commas > dots ? ',' : '.';
+}
+
+/** 13/04 cannot be a month: the day stands first unless a cell shows the other way, or AM and PM are written. */
+function daysFirst(cells: readonly string[]): boolean {
+  for (const cell of cells) {
+    const m = /^\s*(\d{1,2})[-./](\d{1,2})[-./]\d{2,4}/.exec(cell);
+    if (m && Number(m[1]) > 12) return true;
+    if (m && Number(m[2]) > 12) return false;
+  }
+  return !cells.some((cell) => /\d\s*[ap]\.?m/i.test(cell));
+}
+
+/** The rows of a head as they stand, and where headings and data begin. */
+export interface HeadRows {
+  /** Rows with their line in the file, counted from 1. */
+  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+  readonly preamble: string;
+}
+
+/** What a table's beginning says of its layout. Rows are those of the table's width, a cell more or less allowed. */
+export function sniffTable(
+  { rows, preamble }: HeadRows,
+  width: number,
+  about = '',
+): Result<TableShape & { readonly firstDataLine: number; readonly headingRows: readonly string[][] }> {
+  if (width > MAX_COLUMNS) return unreadable(`has ${width} columns; up to ${MAX_COLUMNS} are read`);
+  const firstData = rows.findIndex(
+    ({ cells }, i) =>
+      isDataRow(cells) &&
+      (i + 1 >= rows.length || isDataRow(rows[i + 1]?.cells ?? [])) &&
+      headingsBefore(rows, i) > 0,
+  );
+  if (firstData < 0) {
+    return unreadable('has no heading line that names its columns; without names nothing can be told apart');
+  }
+  const count = headingsBefore(rows, firstData);
+  const above = rows.slice(firstData - count, firstData).map(({ cells }) => [...cells]);
+  const headings = readHeadings(above, width);
+  const firstHeadingLine = rows[firstData - count]?.line ?? 1;
+  const text = preamble
+    .split('\n')
+    .slice(0, firstHeadingLine - 1)
+    .join('\n');
+  const data = rows.slice(firstData, firstData + 300).map(({ cells }) => cells);
+  const common = {
+    headings,
+    mark: decimalMark(data),
+    dayFirst: daysFirst(data.flatMap((cells) => cells.slice(0, 4))),
+    facts: statedFacts(`${about}\n${text}`),
+  };
+  const shape = longShape(common, data) ?? wideShape(common, data);
+  if (!shape.ok) return shape;
+  return success({ ...shape.value, firstDataLine: rows[firstData]?.line ?? 1, headingRows: above });
+}
+
+/** Rows of words directly above a row: up to four make up the heading. */
+function headingsBefore(rows: HeadRows['rows'], at: number): number {
+  let count = 0;
+  while (count < 4 && count < at) {
+    const above = rows[at - count - 1]?.cells ?? [];
+    if (!(isHeadingRow(above) || (count === 0 && isUnitRow(above)))) break;
+    count++;
+  }
+  return count > 0 && rows.slice(at - count, at).some(({ cells }) => isHeadingRow(cells)) ? count : 0;
+}
+
+/** Of the rows above the data: one of units, if any, and of the others the one whose names are known best. */
+function readHeadings(above: readonly string[][], width: number): ColumnHeading[] {
+  const unitRow = above.length > 1 ? above.findLast(isUnitRow) : undefined;
+  const others = above.filter((row) => row !== unitRow);
+  const known = (row: readonly string[]): number =>
+    row.filter((cell) => namesRole(splitUnit(cell).name)).length;
+  const names = [...others]
+    .reverse()
+    .reduce((best, row) => (known(row) > known(best) ? row : best), others.at(-1) ?? []);
+  const used = new Map<string, number>();
+  return Array.from({ length: width }, (_, column) => {
+    const heading = splitUnit(names[column] ?? '');
+    const name = heading.name === '' ? `column ${column + 1}` : heading.name;
+    const times = (used.get(name) ?? 0) + 1;
+    used.set(name, times);
+    const unitText = heading.unitText ?? (unitRow?.[column]?.replace(/[[\](){}]/g, '').trim() || undefined);
+    return {
+      name: times > 1 ? `${name} (${times})` : name,
+      ...(unitText === undefined ? {} : { unitText }),
+    };
+  });
+}
+
+const NAME_COLUMN =
+  /^(?:(?:channel|signal|parameter|param|sensor|measurement|variable|data|pid|item|quantity)(?: ?(?:name|label|id))?|name|label|description|bezeichnung|kanal|signalname|messgrosse|messgröße|größe|groesse|parametre|paramètre|grandeur|nom|nombre|parametro|parámetro|señal|grandezza|nome|segnale|nazwa|kanał|parametr|sygnał|what)$/i;
+const VALUE_COLUMN =
+  /^(?:value|reading|val|wert|messwert|istwert|valeur|mesure|valor|valore|wartość|wartosc|measured|data|result|y)$/i;
+const UNIT_COLUMN =
+  /^(?:units?|uom|einheit(?:en)?|unités?|unidad(?:es)?|unità|unita|jednostka|dim(?:ension)?)$/i;
+
+type Data = readonly (readonly string[])[];
+
+const cellsOf = (data: Data, column: number): string[] =>
+  data.map((row) => (row[column] ?? '').trim()).filter((cell) => cell !== '');
+
+/** Whether nearly all cells can be read as times. */
+function holdsTimes(data: Data, column: number, mark: DecimalMark, dateColumn?: number): boolean {
+  const reader = new TimeCells(mark);
+  const cells = cellsOf(data, column);
+  const good = cells.filter((cell) =>
+    Number.isFinite(reader.read(cell, dateColumn === undefined ? undefined : '')),
+  );
+  return cells.length > 0 && good.length >= 0.6 * cells.length;
+}
+
+const looksLikeClock = (cell: string): boolean => /\d:\d{2}/.test(cell) || /^\d{4}-\d\d-\d\d/.test(cell);
+
+/** Columns of time: by name and content, or by content alone. */
+function timeColumns({ headings, mark }: CommonShape, data: Data): TimeColumn[] {
+  const all = headings.map((_, column) => column).filter((column) => holdsTimes(data, column, mark));
+  const named = all.filter((column) => isTimeName(headings[column]?.name ?? ''));
+  const unnamed = all.filter((column) => cellsOf(data, column).some(looksLikeClock));
+  const found = named.length > 0 ? named : unnamed;
+  const isDate = (column: number): boolean =>
+    isDateName(headings[column]?.name ?? '') &&
+    cellsOf(data, column).every((cell) => !/\d:\d/.test(cell) && !/^\d+$/.test(cell));
+  const dateColumn = found.find(isDate);
+  const rest = found.filter((column) => column !== dateColumn);
+  const usable = rest.length > 0 ? rest : found;
+  return usable.map((column) => {
+    const unitText = headings[column]?.unitText;
+    const apart =
+      dateColumn !== undefined &&
+      dateColumn !== column &&
+      cellsOf(data, column).some((cell) => cell.includes(':'));
+    return {
+      column,
+      ...(apart ? { dateColumn } : {}),
+      ...(unitText === undefined ? {} : { unitText }),
+    };
+  });
+}
+
+function longShape(common: CommonShape, data: Data): Result<LongShape> | undefined {
+  const { headings, mark } = common;
+  if (headings.length < 3 || headings.length > 12) return undefined;
+  const [time] = timeColumns(common, data);
+  if (!time) return undefined;
+  const texts = headings
+    .map((_, column) => column)
+    .filter((column) => {
+      const cells = cellsOf(data, column);
+      return (
+        column !== time.column &&
+        column !== time.dateColumn &&
+        cells.filter((cell) => !looksLikeData(cell)).length > 0.8 * cells.length &&
+        cells.length > 0.8 * data.length
+      );
+    });
+  const isNamed = (column: number, pattern: RegExp): boolean =>
+    pattern.test(headings[column]?.name.trim() ?? '');
+  const unitColumn =
+    texts.find((column) => isNamed(column, UNIT_COLUMN)) ??
+    headings.findIndex((_, column) => isNamed(column, UNIT_COLUMN));
+  const names = texts.filter((column) => column !== unitColumn);
+  const distinct = (column: number): number => new Set(cellsOf(data, column)).size;
+  const nameColumn =
+    names.find((column) => isNamed(column, NAME_COLUMN) && distinct(column) > 1) ??
+    names.find(
+      (column) =>
+        [...new Set(cellsOf(data, column))].filter((cell) => namesRole(splitUnit(cell).name)).length >= 2,
+    );
+  if (nameColumn === undefined) return undefined;
+  const numeric = headings
+    .map((_, column) => column)
+    .filter((column) => ![time.column, time.dateColumn, nameColumn, unitColumn].includes(column))
+    .filter((column) => {
+      const cells = cellsOf(data, column);
+      return (
+        cells.filter((cell) => readCell(cell, mark).kind !== 'unusable').length > 0.5 * cells.length &&
+        cells.length > 0
+      );
+    });
+  const valueColumn =
+    numeric.find((column) => isNamed(column, VALUE_COLUMN)) ??
+    numeric.find((column) => !isSampleName(headings[column]?.name ?? ''));
+  if (valueColumn === undefined || distinct(nameColumn) > data.length / 2) return undefined;
+  return success({
+    ...common,
+    layout: 'long',
+    time,
+    nameColumn,
+    valueColumn,
+    ...(unitColumn >= 0 ? { unitColumn } : {}),
+  });
+}
+
+function wideShape(common: CommonShape, data: Data): Result<WideShape> {
+  const { headings, facts } = common;
+  const units = new Map<number, string>();
+  headings.forEach((_, column) => {
+    const cells = cellsOf(data, column);
+    const [unit] = cells;
+    if (column > 0 && unit !== undefined && cells.every((cell) => cell === unit) && isUnitText(unit))
+      units.set(column, unit);
+  });
+  const withUnits = headings.map((heading, column) => {
+    const unitText = heading.unitText ?? (units.has(column) ? undefined : units.get(column + 1));
+    return { ...heading, ...(unitText === undefined ? {} : { unitText }) };
+  });
+  const candidates = timeColumns({ ...common, headings: withUnits }, data);
+  const held = new Set(candidates.flatMap(({ column, dateColumn }) => [column, dateColumn ?? column]));
+  const noReading = (column: number): boolean =>
+    held.has(column) ||
+    units.has(column) ||
+    isSampleName(headings[column]?.name ?? '') ||
+    isDateName(headings[column]?.name ?? '');
+
+  if (candidates.length > 1 && arePairs(candidates, headings)) {
+    const axisOf = headings.map((_, column) =>
+      noReading(column)
+        ? -1
+        : Math.max(
+            0,
+            candidates.findLastIndex((time) => time.column < column),
+          ),
+    );
+    return success({ ...common, headings: withUnits, layout: 'wide', axisOf, times: candidates });
+  }
+  const plain = (time: TimeColumn): number => {
+    const [cell] = cellsOf(data, time.column);
+    // Seconds since the start need no guess; a date with a clock does not stop at midnight; a bare clock comes last.
+    return cell === undefined
+      ? 3
+      : !cell.includes(':')
+        ? 0
+        : time.dateColumn !== undefined || cell.length > 12
+          ? 1
+          : 2;
+  };
+  const [time] = [...candidates].sort((a, b) => plain(a) - plain(b));
+  const axisOf = headings.map((_, column) => (noReading(column) ? -1 : 0));
+  if (time) return success({ ...common, headings: withUnits, layout: 'wide', axisOf, times: [time] });
+  const hz = facts.sampleHz;
+  if (hz === undefined) {
+    return unreadable(
+      'has neither a time column nor a stated sample rate, so no duration or response can be told',
+    );
+  }
+  const sampleColumn = headings.findIndex((heading) => isSampleName(heading.name));
+  return success({
+    ...common,
+    headings: withUnits,
+    layout: 'wide',
+    axisOf,
+    times: [{ sampleColumn: sampleColumn < 0 ? undefined : sampleColumn, hz }],
+  });
+}
+
+/** Several columns of time, each followed by readings of its own: every channel brings its time along. */
+const arePairs = (times: readonly TimeColumn[], headings: readonly ColumnHeading[]): boolean => {
+  const columns = times.map(({ column }) => column);
+  const gaps = columns.map((column, i) => (columns[i + 1] ?? headings.length) - column);
+  return (
+    gaps.every((gap) => gap >= 2 && gap <= 3) && gaps.every((gap) => gap === gaps[0] || times.length > 3)
+  );
+};
