@@ -9,6 +9,8 @@ export default defineConfig({
           name: 'core',
           include: ['core/src/**/*.test.ts'],
           setupFiles: ['core/src/testing/fixedSeed.ts'],
+          // A hang ends here; how long work takes is measured by the benchmark.
+          testTimeout: process.env['FUZZ_RUNS'] ? 1_200_000 : 60_000,
         },
       },
       { test: { name: 'cli', include: ['cli/src/**/*.test.ts'], testTimeout: 30_000 } },

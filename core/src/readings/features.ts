@@ -46,6 +46,20 @@ export interface LogFeatures {
 
 const SAMPLE = 5000;
 
+/** At most so many readings, evenly taken. */
+function thinned(values: Float64Array): Float64Array {
+  if (values.length <= 2 * SAMPLE) return values;
+  const step = values.length / SAMPLE;
+  return Float64Array.from({ length: SAMPLE }, (_, i) => values[Math.floor(i * step)] as number);
+}
+
+/** 0.1st to 99.9th per cent: how far a channel moves, single glitches left out. */
+export function spanOf(values: Float64Array): number {
+  const sorted = thinned(values).slice().sort();
+  const at = (p: number): number => sorted[Math.round(p * (sorted.length - 1))] ?? 0;
+  return at(0.999) - at(0.001);
+}
+
 function smallestStep(values: Float64Array): number {
   const stride = Math.max(1, Math.floor(values.length / SAMPLE));
   const seen = new Set<number>();
@@ -70,7 +84,7 @@ function behaviour(
   const middle = mean(series.values);
   return {
     series,
-    range: (quantile(series.values, 0.999) ?? 0) - (quantile(series.values, 0.001) ?? 0),
+    range: spanOf(series.values),
     step: smallestStep(series.values),
     mean: middle ?? 0,
     correlation: flow ? withFlow(series, flow.series) : 0,

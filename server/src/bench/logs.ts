@@ -43,7 +43,7 @@ function* recordingLines(rows: number, channels = CHANNELS): Generator<string> {
   }
 }
 
-function recording(rows: number, channels = CHANNELS): string {
+export function recording(rows: number, channels = CHANNELS): string {
   const pieces: string[] = [];
   for (const line of recordingLines(rows, channels)) pieces.push(line);
   return `${pieces.join('\n')}\n`;

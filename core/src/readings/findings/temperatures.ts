@@ -1,5 +1,6 @@
-import { median, quantile } from '../../quantities/index.ts';
+import { median } from '../../quantities/index.ts';
 import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
+import { spanOf } from '../features.ts';
 import { channelBetween, seriesBetween, seriesOf, type Series } from '../recording.ts';
 import { meanIn, windowsOf, type Detector, type Finding, type FindingContext } from './finding.ts';
 
@@ -7,12 +8,26 @@ const EGT_ROLES = ['egt1', 'egt2', 'egt3', 'egt4'] as const satisfies readonly C
 type EgtRole = (typeof EGT_ROLES)[number];
 
 const label = (role: ChannelRole): string => CHANNEL_ROLES[role].label;
-const rangeOf = ({ values }: Series): number =>
-  (quantile(values, 0.995) ?? 0) - (quantile(values, 0.005) ?? 0);
+const rangeOf = ({ values }: Series): number => spanOf(values);
 const OPEN_SHARE = 0.9;
 const FEW = 10;
 
-function isOpen(
+/** A sensor that stands at an end of its scale, judged once a context: all the others ask for it. */
+const openSensors = new WeakMap<
+  FindingContext,
+  Map<EgtRole, { share: number; middle: number } | undefined>
+>();
+
+function isOpen(context: FindingContext, role: EgtRole): { share: number; middle: number } | undefined {
+  let known = openSensors.get(context);
+  if (!known) {
+    known = new Map(EGT_ROLES.map((one) => [one, atEndOfScale(context, one)]));
+    openSensors.set(context, known);
+  }
+  return known.get(role);
+}
+
+function atEndOfScale(
   { recording, limits }: FindingContext,
   role: EgtRole,
 ): { share: number; middle: number } | undefined {

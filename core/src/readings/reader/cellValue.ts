@@ -94,7 +94,8 @@ const CLOCK_OR_DATE = /^(?:\d{1,4}[-./]\d{1,2}[-./]\d{1,4}|\d{1,2}:\d{2})/;
 /** Whether a cell looks like data (number, clock, date, placeholder, yes or no) rather than a heading. */
 export function looksLikeData(cell: string): boolean {
   const trimmed = cell.trim();
-  if (trimmed === '') return false;
+  // "1/min" is a unit, not one of something.
+  if (trimmed === '' || parseUnit(trimmed).ok) return false;
   return (
     CLOCK_OR_DATE.test(trimmed) ||
     readCell(trimmed, '.').kind !== 'unusable' ||

@@ -69,8 +69,6 @@ function unfinishedTail(bytes: Uint8Array): number {
   return 0;
 }
 
-const NOT_ASCII = /[\u0080-\uffff]/;
-
 /**
  * Bytes to text, piece by piece: by byte order mark, UTF-16 by its zeros, UTF-8 while it is valid, else Windows-1252.
  * A file that turns out not to be UTF-8 is so from its first byte that is not ASCII on; one that is broken behind valid
@@ -110,7 +108,8 @@ export class TextPieces {
     const whole = bytes.subarray(0, bytes.length - tail);
     try {
       const text = new TextDecoder('utf-8', { fatal: true }).decode(whole);
-      this.plain &&= !NOT_ASCII.test(text);
+      // One character a byte: nothing beyond ASCII.
+      this.plain &&= text.length === whole.length;
       return text;
     } catch {
       if (this.plain) {

@@ -243,8 +243,19 @@ class WideBuilder implements TableBuilder {
       const axis = axes[this.shape.axisOf[c] as number];
       if (!axis) return [];
       warnings.push(...reader.warnings());
-      return [rawColumn(reader, axis.times, axis.order)];
+      const column = rawColumn(reader, axis.times, axis.order);
+      // A separator behind the last heading makes a column without name or readings.
+      return column.values.length === 0 && column.name === `column ${c + 1}` ? [] : [column];
     });
+    if (columns.every(({ values }) => values.length === 0))
+      return unreadable('holds no column of numbers beside its times');
+    const [time] = this.shape.times;
+    if (time && 'column' in time && time.guessed) {
+      warnings.push({
+        code: 'time-guessed',
+        text: `No column is named as a time; “${this.timeName()}” rises from row to row and is taken for it.`,
+      });
+    }
     return success({
       format,
       durationS: Math.max(...axes.map(({ times }) => times.at(-1) ?? 0)),

@@ -29,6 +29,8 @@ export interface TimeColumn {
   readonly column: number;
   readonly dateColumn?: number;
   readonly unitText?: string;
+  /** Taken for the time only because it rises from row to row. */
+  readonly guessed?: true;
 }
 
 interface CommonShape {
@@ -194,7 +196,9 @@ export function sniffTable(
   const firstData = rows.findIndex(
     ({ cells }, i) =>
       isDataRow(cells) &&
-      (i + 1 >= rows.length || isDataRow(rows[i + 1]?.cells ?? [])) &&
+      (i + 1 >= rows.length ||
+        isDataRow(rows[i + 1]?.cells ?? []) ||
+        sameCells(rows[i + 1]?.cells ?? [], rows[i - 1]?.cells ?? [])) &&
       headingsBefore(rows, i) > 0,
   );
   if (firstData < 0) {
@@ -220,6 +224,9 @@ export function sniffTable(
   return success({ ...shape.value, firstDataLine: rows[firstData]?.line ?? 1, headingRows: above });
 }
 
+const sameCells = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((cell, i) => cell.trim() === (b[i] ?? '').trim());
+
 /** Rows of words directly above a row: up to four make up the heading. */
 function headingsBefore(rows: HeadRows['rows'], at: number): number {
   let count = 0;
@@ -242,7 +249,7 @@ function readHeadings(above: readonly string[][], width: number): ColumnHeading[
     .reduce((best, row) => (known(row) > known(best) ? row : best), others.at(-1) ?? []);
   const used = new Map<string, number>();
   return Array.from({ length: width }, (_, column) => {
-    const heading = splitUnit(names[column] ?? '');
+    const heading = splitUnit(nameIn(names, others, column));
     const name = heading.name === '' ? `column ${column + 1}` : heading.name;
     const times = (used.get(name) ?? 0) + 1;
     used.set(name, times);
@@ -252,6 +259,13 @@ function readHeadings(above: readonly string[][], width: number): ColumnHeading[
       ...(unitText === undefined ? {} : { unitText }),
     };
   });
+}
+
+/** The chosen row's cell, or another row's where it holds no name. */
+function nameIn(names: readonly string[], others: readonly (readonly string[])[], column: number): string {
+  const isName = (cell: string | undefined): cell is string =>
+    cell !== undefined && cell.trim() !== '' && !isUnitText(cell);
+  return [names, ...others].map((row) => row[column]).find(isName) ?? names[column] ?? '';
 }
 
 const NAME_COLUMN =
@@ -281,7 +295,13 @@ const looksLikeClock = (cell: string): boolean => /\d:\d{2}/.test(cell) || /^\d{
 /** Columns of time: by name and content, or by content alone. */
 function timeColumns({ headings, mark }: CommonShape, data: Data): TimeColumn[] {
   const all = headings.map((_, column) => column).filter((column) => holdsTimes(data, column, mark));
-  const named = all.filter((column) => isTimeName(headings[column]?.name ?? ''));
+  const named = all.filter((column) => {
+    const name = headings[column]?.name ?? '';
+    return (
+      isTimeName(name) ||
+      (/^(?:time|zeit|temps|tiempo|tempo|czas)\b/i.test(name) && rises(data, column, mark))
+    );
+  });
   const unnamed = all.filter((column) => cellsOf(data, column).some(looksLikeClock));
   const found = named.length > 0 ? named : unnamed;
   const isDate = (column: number): boolean =>
@@ -302,6 +322,17 @@ function timeColumns({ headings, mark }: CommonShape, data: Data): TimeColumn[] 
       ...(unitText === undefined ? {} : { unitText }),
     };
   });
+}
+
+/** Whether a column's numbers go forward from row to row, as times do. */
+function rises(data: Data, column: number, mark: DecimalMark): boolean {
+  const reader = new TimeCells(mark);
+  const times = cellsOf(data, column).map((cell) => reader.read(cell));
+  return (
+    times.length > 1 &&
+    times.every((time, i) => i === 0 || time >= (times[i - 1] as number)) &&
+    (times.at(-1) as number) > (times[0] as number)
+  );
 }
 
 function longShape(common: CommonShape, data: Data): Result<LongShape> | undefined {
@@ -405,6 +436,19 @@ function wideShape(common: CommonShape, data: Data): Result<WideShape> {
   const axisOf = headings.map((_, column) => (noReading(column) ? -1 : 0));
   if (time) return success({ ...common, headings: withUnits, layout: 'wide', axisOf, times: [time] });
   const hz = facts.sampleHz;
+  const [first] = headings;
+  if (
+    hz === undefined &&
+    first &&
+    !namesRole(first.name) &&
+    !isSampleName(first.name) &&
+    rises(data, 0, common.mark)
+  ) {
+    axisOf[0] = -1;
+    const unitText = withUnits[0]?.unitText;
+    const guessed = { column: 0, guessed: true as const, ...(unitText === undefined ? {} : { unitText }) };
+    return success({ ...common, headings: withUnits, layout: 'wide', axisOf, times: [guessed] });
+  }
   if (hz === undefined) {
     return unreadable(
       'has neither a time column nor a stated sample rate, so no duration or response can be told',

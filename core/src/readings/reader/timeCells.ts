@@ -3,7 +3,7 @@ import { plainNumber, type DecimalMark } from './cellValue.ts';
 const TIME_WORDS =
   'time|timestamp|time stamp|zeit|zeitstempel|uhrzeit|elapsed|t|temps|heure|horodatage|tiempo|hora|tempo|ora|orario|czas|godzina|znacznik czasu|sec|secs|seconds|second|ms|msec|millis|milliseconds|epoch|unix|utc|gmt|clock|datetime|date time|marca de tiempo|marca temporal|laufzeit|messzeit|duree|duracion|durata|uptime|date|datum|fecha|data|dzien';
 const QUALIFIER =
-  '(?: (?:s|ms|us|sec|secs|seconds|sekunden|since start|elapsed|relative|relativ|absolute|absolut|local|utc|gmt|of day|stamp|time|zeit|date|iso|unix|epoch|log|logged|recorded|offset|code|\\d{1,2}))*';
+  '(?: (?:s|ms|us|sec|secs|seconds|sekunden|since start|elapsed|relative|relativ|absolute|absolut|local|utc|gmt|of day|stamp|time|zeit|date|iso|unix|epoch|log|logged|recorded|offset|code|\\d{1,2}|[a-h]))*';
 const NAMES = new RegExp(
   `^(?:(?:log|device|system|sample|recording|elapsed|relative|rel|absolute|abs|local|real|unix|epoch|start|pc|data|mess|test|frame|scan|gps|total|tps|temps) )?(?:${TIME_WORDS})${QUALIFIER}$`,
 );
