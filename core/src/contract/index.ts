@@ -45,4 +45,10 @@ export {
   type JobSummary,
   type Log,
 } from './job.ts';
+export {
+  channelCorrectionSchema,
+  newChannelCorrectionSchema,
+  type ChannelCorrection,
+  type NewChannelCorrection,
+} from './logs.ts';
 export { problemSchema, type Problem } from './problem.ts';

@@ -54,7 +54,12 @@ export const UNITS = {
     factor: 2.490889,
     spellings: ['inh2o', 'inh₂o', 'in h2o', '"h2o', 'inwc'],
   },
-  mmH2O: { quantity: 'pressure', label: 'mmH₂O', factor: 0.0980665, spellings: ['mmh2o', 'mmh₂o', 'mmwc', 'mmws'] },
+  mmH2O: {
+    quantity: 'pressure',
+    label: 'mmH₂O',
+    factor: 0.0980665,
+    spellings: ['mmh2o', 'mmh₂o', 'mmwc', 'mmws'],
+  },
   kgPerCm2: {
     quantity: 'pressure',
     label: 'kg/cm²',

@@ -3,6 +3,16 @@ export { checkLogBytes } from './reader/decodeText.ts';
 export { openLog, readLog, type LogReader } from './reader/openLog.ts';
 export { foldName } from './channelNames.ts';
 export type { MappingCorrections, MappingQuestion } from './mapChannels.ts';
+export {
+  PART_NUMBERS,
+  READER_VERSION,
+  fromPlanes,
+  packLog,
+  packedHeaderSchema,
+  toPlanes,
+  unpackLog,
+  type PackedHeader,
+} from './reader/packLog.ts';
 export type { LogWarning, RawColumn, RawLog } from './reader/rawLog.ts';
 export { SENSOR_UNPROVEN, type Finding, type FindingLevel } from './findings/index.ts';
 export { type LogWindow, type WindowKind } from './windows.ts';

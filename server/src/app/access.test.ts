@@ -99,6 +99,10 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
     c.post(`/api/jobs/${mine.ids.job}/entries`, entry({ kind: 'note', text: 'n' })),
   'post /api/jobs/:id/logs': (c) => c.upload(`/api/jobs/${mine.ids.job}/logs`, { name: 'b.csv', bytes: LOG }),
   'get /api/logs/:id/raw': (c) => c.get(`/api/logs/${logId}/raw`),
+  'get /api/logs/:id/columns': (c) => c.get(`/api/logs/${logId}/columns`),
+  'get /api/channel-corrections': (c) => c.get('/api/channel-corrections'),
+  'put /api/channel-corrections': (c) =>
+    c.put('/api/channel-corrections', { heading: 'Kanal 7', role: 'dpfDeltaP' }),
 };
 
 const RANK: Record<Access | 'nobody', number> = { nobody: -1, public: -1, viewer: 0, technician: 1, lead: 2 };
@@ -141,6 +145,7 @@ async function everythingOf({ lead, ids }: TestWorkshop): Promise<string> {
     '/api/filters',
     '/api/vehicles',
     '/api/limits',
+    '/api/channel-corrections',
     '/api/jobs?show=all',
     `/api/jobs/${ids.job}`,
   ];

@@ -4,6 +4,7 @@ import { filterModelRoutes } from '../filters/filterModel.routes.ts';
 import { jobRoutes } from '../jobs/job.routes.ts';
 import { ledgerRoutes } from '../ledger/ledger.routes.ts';
 import { limitsRoutes } from '../limits/limits.routes.ts';
+import { channelCorrectionRoutes } from '../logs/channelCorrection.routes.ts';
 import { logRoutes } from '../logs/log.routes.ts';
 import { peopleRoutes } from '../people/people.routes.ts';
 import { vehicleRoutes } from '../vehicles/vehicle.routes.ts';
@@ -33,4 +34,5 @@ export const ALL_ROUTES: readonly Route[] = [
   ...jobRoutes,
   ...ledgerRoutes,
   ...logRoutes,
+  ...channelCorrectionRoutes,
 ];

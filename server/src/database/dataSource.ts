@@ -5,11 +5,14 @@ import { FilterModelEntity } from '../filters/filterModel.entity.ts';
 import { JobEntity } from '../jobs/job.entity.ts';
 import { EntryEntity } from '../ledger/entry.entity.ts';
 import { LimitsProfileEntity } from '../limits/limitsProfile.entity.ts';
+import { ChannelCorrectionEntity } from '../logs/channelCorrection.entity.ts';
+import { LogColumnPartEntity, LogColumnsEntity } from '../logs/logColumns.entity.ts';
 import { BlobChunkEntity, BlobEntity, LogEntity } from '../logs/log.entity.ts';
 import { MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
 import { SessionEntity } from '../people/session.entity.ts';
 import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
 import { Ground1732400000000 } from './migrations/1732400000000-Ground.ts';
+import { LogColumns1764000000000 } from './migrations/1764000000000-LogColumns.ts';
 
 export const ENTITIES = [
   WorkshopEntity,
@@ -24,9 +27,12 @@ export const ENTITIES = [
   LogEntity,
   BlobEntity,
   BlobChunkEntity,
+  LogColumnsEntity,
+  LogColumnPartEntity,
+  ChannelCorrectionEntity,
 ];
 
-export const MIGRATIONS = [Ground1732400000000];
+export const MIGRATIONS = [Ground1732400000000, LogColumns1764000000000];
 
 export function createDataSource(url: string, log?: Logger): DataSource {
   return new DataSource({

@@ -6,6 +6,7 @@ import { idSchema } from '@white-ember/core/ledger';
 import { notFound } from '../app/problem.ts';
 import { memberRoute, uploadedFile, type Route } from '../app/route.ts';
 import { LogEntity } from './log.entity.ts';
+import { columnStream, ensureColumns } from './logColumns.service.ts';
 import { readLogBytes, storeLog } from './log.service.ts';
 
 export const logRoutes: Route[] = [
@@ -34,6 +35,19 @@ export const logRoutes: Route[] = [
       // The name would set its own type: said after it, so that no browser opens the file as a page.
       res.attachment(row.fileName).type('application/octet-stream');
       await pipeline(Readable.from(readLogBytes(db, workshopId, params.id)), res);
+    },
+  }),
+  memberRoute({
+    method: 'get',
+    path: '/api/logs/:id/columns',
+    access: 'viewer',
+    summary:
+      'The columns of a recorded file: a header and compressed arrays of numbers, each with its length before it',
+    params: z.object({ id: idSchema }),
+    handle: async ({ params, db, workshopId, res }) => {
+      const row = await ensureColumns(db, workshopId, params.id);
+      res.type('application/octet-stream');
+      await pipeline(Readable.from(columnStream(db, row)), res);
     },
   }),
 ];

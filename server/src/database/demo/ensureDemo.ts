@@ -45,6 +45,7 @@ export async function ensureDemo(db: DataSource, { reset }: { reset: boolean }):
 }
 
 const TABLES = [
+  'channel_correction',
   'log',
   'entry',
   'job',

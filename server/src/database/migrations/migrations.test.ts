@@ -1,6 +1,8 @@
-import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { createDataSource, MIGRATIONS } from '../dataSource.ts';
+import { v7 as uuidv7 } from 'uuid';
+import { DataSource } from 'typeorm';
+import { createDataSource, ENTITIES, MIGRATIONS } from '../dataSource.ts';
+import { Ground1732400000000 } from './1732400000000-Ground.ts';
 import { freshDatabase } from '../../testing/testApp.ts';
 
 let db: DataSource;
@@ -42,4 +44,46 @@ it('give every column that the entities read and write, with its kind and whethe
     );
     expect(inDatabase, entity.tableName).toEqual(inCode);
   }
+});
+
+it('add the columns of logs to a database that holds logs, and leave those as they are', async () => {
+  const url = await freshDatabase();
+  const old = await new DataSource({
+    type: 'postgres',
+    url,
+    entities: ENTITIES,
+    migrations: [Ground1732400000000],
+  }).initialize();
+  await old.runMigrations({ transaction: 'each' });
+  const [workshop, vehicle, job, blob, log] = Array.from({ length: 5 }, () => uuidv7());
+  await old.query(`INSERT INTO workshop (id, name) VALUES ($1, 'Reedmere')`, [workshop]);
+  await old.query(
+    `INSERT INTO vehicle (id, workshop_id, plate, model, family, fitted, content_hash)
+       VALUES ($1, $2, 'RM 1', 'Tarn 2.0', 'Tarn', '{}', 'x')`,
+    [vehicle, workshop],
+  );
+  await old.query(
+    `INSERT INTO job (id, workshop_id, vehicle_id, number, opened_at, last_entry_at, summary, content_hash)
+       VALUES ($1, $2, $3, 1, now(), now(), '{}', 'x')`,
+    [job, workshop, vehicle],
+  );
+  await old.query(`INSERT INTO blob (id, workshop_id, size_bytes, sha256) VALUES ($1, $2, 3, 'abc')`, [
+    blob,
+    workshop,
+  ]);
+  await old.query(
+    `INSERT INTO log (id, workshop_id, job_id, blob_id, file_name, content_hash) VALUES ($1, $2, $3, $4, 'a.csv', 'x')`,
+    [log, workshop, job, blob],
+  );
+  await old.destroy();
+  const now = await createDataSource(url).initialize();
+  expect(await now.runMigrations({ transaction: 'each' })).toHaveLength(MIGRATIONS.length - 1);
+  expect(await now.query('SELECT id, file_name FROM log')).toEqual([{ id: log, file_name: 'a.csv' }]);
+  await now.query(
+    `INSERT INTO log_columns (log_id, workshop_id, reader_version, header) VALUES ($1, $2, 1, '{}')`,
+    [log, workshop],
+  );
+  await now.query('DELETE FROM log WHERE id = $1', [log]);
+  expect(await now.query('SELECT * FROM log_columns')).toEqual([]);
+  await now.destroy();
 });
