@@ -4,7 +4,7 @@ import { isChannelRole } from '../readings/index.ts';
 const heading = z.string().min(1, 'Heading: is missing').max(500, 'Heading: is longer than 500 characters');
 const role = z
   .string()
-  .refine((text) => text === '' || isChannelRole(text), 'Role: is not one that is known');
+  .refine((text): boolean => text === '' || isChannelRole(text), 'Role: is not one that is known');
 
 /** What a heading is for this workshop; an empty role says that it is none of the known ones. */
 export const channelCorrectionSchema = z.object({ heading, role });

@@ -26,5 +26,7 @@ export {
   type LogAnalysis,
 } from './analyseLog.ts';
 export { toRecording, type Recording, type Series } from './recording.ts';
+export { traceOf, type Trace } from './traces.ts';
+export { heldAt } from './recording.ts';
 export { LOG_OUTPUTS, writeLog, type LogOutput } from './writer/writeLog.ts';
 export { loggedFacts, readingFromLog, type LogReadingParts } from './logReading.ts';

@@ -6,6 +6,7 @@ import {
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
 import type {
+  ChannelCorrection,
   Customer,
   FilterModel,
   Job,
@@ -13,6 +14,7 @@ import type {
   LimitsProfile,
   Log,
   Member,
+  NewChannelCorrection,
   NewLimitsProfile,
   NewVehicle,
   Problem,
@@ -82,7 +84,17 @@ export interface JobList {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Session', 'Jobs', 'Job', 'Vehicles', 'Filters', 'Customers', 'Limits', 'Members'],
+  tagTypes: [
+    'Session',
+    'Jobs',
+    'Job',
+    'Vehicles',
+    'Filters',
+    'Customers',
+    'Limits',
+    'Members',
+    'Corrections',
+  ],
   refetchOnReconnect: true,
   endpoints: (build) => ({
     session: build.query<Session, void>({ query: () => '/session', providesTags: ['Session'] }),
@@ -147,6 +159,15 @@ export const api = createApi({
         form.set('file', file);
         return { url: `/jobs/${jobId}/logs`, method: 'POST', body: form };
       },
+      invalidatesTags: (_result, _error, { jobId }) => [{ type: 'Job', id: jobId }],
+    }),
+    channelCorrections: build.query<ChannelCorrection[], void>({
+      query: () => '/channel-corrections',
+      providesTags: ['Corrections'],
+    }),
+    rememberCorrection: build.mutation<NewChannelCorrection, NewChannelCorrection>({
+      query: (body) => ({ url: '/channel-corrections', method: 'PUT', body }),
+      invalidatesTags: ['Corrections'],
     }),
     vehicles: build.query<Vehicle[], { find?: string }>({
       query: (params) => ({ url: '/vehicles', params }),
@@ -195,6 +216,8 @@ export const {
   useJobQuery,
   useOpenJobMutation,
   useUploadLogMutation,
+  useChannelCorrectionsQuery,
+  useRememberCorrectionMutation,
   useVehiclesQuery,
   useVehicleQuery,
   useAddVehicleMutation,

@@ -18,6 +18,12 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/job/JobPage.tsx')).JobPage }),
       },
       {
+        path: '/jobs/:jobId/logs',
+        lazy: async () => ({
+          Component: (await import('../features/readings/logs/LogDeskPage.tsx')).LogDeskPage,
+        }),
+      },
+      {
         path: '/jobs/:jobId/report',
         lazy: async () => ({ Component: (await import('../features/report/ReportPage.tsx')).ReportPage }),
       },

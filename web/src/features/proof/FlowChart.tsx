@@ -31,11 +31,18 @@ const endLabels = (labels: readonly Label[]): Plugin<'scatter'> => ({
       const here = placed[i];
       if (above && here && here.top - above.top < 15) here.top = above.top + 15;
     }
+    // What was pushed below the picture pushes the others up again.
+    for (let i = placed.length - 1, floor = chartArea.bottom; i >= 0; i--) {
+      const here = placed[i];
+      if (!here) continue;
+      here.top = Math.min(here.top, floor);
+      floor = here.top - 15;
+    }
     for (const label of placed) {
       ctx.font = `${label.bold ? '600 16px' : '500 13px'} "Barlow Semi Condensed"`;
       ctx.fillStyle = label.tone;
       ctx.textBaseline = 'middle';
-      ctx.fillText(label.text, chartArea.right + 6, Math.min(label.top, chartArea.bottom));
+      ctx.fillText(label.text, chartArea.right + 6, label.top);
     }
   },
 });
@@ -88,7 +95,7 @@ async function draw(
   const ink = colour('--ink');
   const ink2 = colour('--ink2');
   const rule = colour('--rule');
-  const tone = { before: colour('--steel'), after: colour('--ember') };
+  const tone = { before: colour('--steel'), after: colour('--ember'), 'this log': colour('--ember') };
   const point = (p: CurvePoint): { x: number; y: number } => ({
     x: p.flowM3PerH,
     y: fromBase(p.dpMbar, unit),

@@ -1,5 +1,6 @@
 import { fitFlow, type FilterGeometry } from '@white-ember/core/filter';
 import type { DerivedJob } from '@white-ember/core/job';
+import type { ReadingBody } from '@white-ember/core/ledger';
 import type { Limits } from '@white-ember/core/limits';
 import {
   filterCurves,
@@ -11,8 +12,10 @@ import {
   type JudgedReading,
 } from '@white-ember/core/proof';
 
+export type SideName = 'before' | 'after' | 'this log';
+
 interface Side {
-  readonly name: 'before' | 'after';
+  readonly name: SideName;
   readonly reading: JudgedReading;
   readonly cloud: readonly CurvePoint[];
   readonly curve: FlowCurve | undefined;
@@ -33,20 +36,38 @@ export interface FlowPicture {
   readonly maxMbar: number;
 }
 
+interface PictureFacts {
+  readonly limits: Limits;
+  readonly displacementL?: number;
+  readonly geometry?: FilterGeometry;
+}
+
+/** A job's before and after over the curves of its filter. */
+export const flowPicture = (
+  { before, after, comparison }: Pick<DerivedJob, 'before' | 'after' | 'comparison'>,
+  facts: PictureFacts,
+): FlowPicture | undefined =>
+  pictureOf(
+    { ...(before ? { before: before.body } : {}), ...(after ? { after: after.body } : {}) },
+    facts,
+    comparison,
+  );
+
 /** What the chart shows, worked out by core: curves of this filter, clouds and fits of the readings. */
-export function flowPicture(
-  derived: Pick<DerivedJob, 'before' | 'after' | 'comparison'>,
-  facts: { limits: Limits; displacementL?: number; geometry?: FilterGeometry },
+export function pictureOf(
+  bodies: Partial<Record<SideName, ReadingBody>>,
+  facts: PictureFacts,
+  comparison?: DerivedJob['comparison'],
 ): FlowPicture | undefined {
-  const readings = (['before', 'after'] as const).flatMap((name) => {
-    const entry = derived[name];
-    if (!entry) return [];
-    const reading = judgeReading(entry.body, facts);
+  const readings = (['before', 'after', 'this log'] as const).flatMap((name) => {
+    const body = bodies[name];
+    if (!body) return [];
+    const reading = judgeReading(body, facts);
     return reading.points.length > 0 ? [{ name, reading }] : [];
   });
   const [first] = readings;
   if (!first) return undefined;
-  const { equalFlow, removedPercent } = derived.comparison ?? {};
+  const { equalFlow, removedPercent } = comparison ?? {};
   const temperatureC =
     equalFlow?.temperatureC ??
     first.reading.samples.at(-1)?.flow.temperatureC ??

@@ -1,19 +1,17 @@
-import { useRef, useState, type DragEvent } from 'react';
-import { v7 as uuidv7 } from 'uuid';
+import { useState } from 'react';
+import { Link } from 'react-router';
 import type { ReadingBody } from '@white-ember/core/ledger';
-import { readingFromLog } from '@white-ember/core/readings';
-import { problemOf, useSessionQuery, useUploadLogMutation } from '../../app/api.ts';
-import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
-import type { LogAnswer } from '../../workers/logWorker.ts';
-import { readLogFile } from '../../workers/readLogFile.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
-import { LogMapping } from './LogMapping.tsx';
-import { LogWindows } from './LogWindows.tsx';
-
-type ReadLog = Extract<LogAnswer, { ok: true }>;
+import { LogDropZone } from './logs/LogDropZone.tsx';
+import { LogFindings } from './logs/LogFindings.tsx';
+import { LogList } from './logs/LogList.tsx';
+import { LogMapping } from './logs/LogMapping.tsx';
+import { LogWarnings } from './logs/LogWarnings.tsx';
+import { LogWindows } from './logs/LogWindows.tsx';
+import { openedBefore, type OpenedLog } from './logs/openedLogs.ts';
+import { useLogs, type Logs } from './logs/useLogs.ts';
 
 /** A recorded file: read here, its columns shown and correctable, its steady windows chosen, kept byte for byte. */
 export function LogReadingForm({
@@ -25,189 +23,99 @@ export function LogReadingForm({
   purpose: ReadingBody['purpose'];
   onDone: () => void;
 }) {
-  const { job, vehicle, limits } = open;
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
-  const [file, setFile] = useState<File>();
-  const [read, setRead] = useState<ReadLog>();
-  const [corrections, setCorrections] = useState<Record<string, string>>({});
-  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
-  const [busy, setBusy] = useState<string>();
-  const [problem, setProblem] = useState<string>();
-  const maxBytes = useSessionQuery().data?.maxUploadBytes ?? Number.POSITIVE_INFINITY;
-  const logId = useRef(uuidv7());
-  const input = useRef<HTMLInputElement>(null);
-  const [upload] = useUploadLogMutation();
-  const addEntry = useAddEntry(job.id);
-
-  const readIt = async (chosen: File, fixed: Record<string, string>): Promise<void> => {
-    setBusy(`Reading “${chosen.name}” …`);
-    setProblem(undefined);
-    const answer = await readLogFile(chosen, {
-      limits,
-      corrections: fixed,
-      pressureUnit,
-      ...(vehicle.filter === undefined ? {} : { geometry: vehicle.filter }),
-      ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-    }).catch((error: unknown): LogAnswer => ({
-      ok: false,
-      text: `The file could not be read: ${(error as Error).message}`,
-    }));
-    setBusy(undefined);
-    if (!answer.ok) {
-      setRead(undefined);
-      setProblem(`${answer.text}. Nothing was kept; choose another file.`);
-      return;
-    }
-    setRead(answer);
-    setLeft(new Set());
+  const logs = useLogs(open);
+  const [chosenId, setChosen] = useState<string>();
+  const chosen = logs.opened.find(({ id }) => id === chosenId) ?? openedBefore(logs.opened);
+  const choose = (id: string): void => {
+    const kept = open.job.logs.find((log) => log.id === id);
+    if (kept && !logs.opened.some((log) => log.id === id)) logs.openStored(kept);
+    setChosen(id);
   };
-  const choose = (chosen: File | undefined): void => {
-    if (!chosen) return;
-    logId.current = uuidv7();
-    setRead(undefined);
-    if (chosen.size > maxBytes) {
-      setProblem(
-        `“${chosen.name}” is larger than the ${Math.round(maxBytes / 1024 / 1024)} MB that this installation takes. Nothing was kept.`,
-      );
-      return;
-    }
-    setFile(chosen);
-    setCorrections({});
-    void readIt(chosen, {});
-  };
-  const correct = (column: string, role: string): void => {
-    const next = { ...corrections, [column]: role };
-    setCorrections(next);
-    if (file) void readIt(file, next);
-  };
-  const use = async (): Promise<void> => {
-    if (!file || !read) return;
-    setBusy('Keeping the file …');
-    setProblem(undefined);
-    const kept = await upload({ jobId: job.id, id: logId.current, file });
-    setBusy(undefined);
-    if (!kept.data) {
-      const { title, detail } = problemOf(kept.error);
-      setProblem(`${title}. ${detail ?? ''} The file is still chosen here: try again.`);
-      return;
-    }
-    const wrong = await addEntry(
-      readingFromLog(read, { purpose, logId: logId.current, fileName: file.name, leftOut: left }),
-    );
-    if (wrong) setProblem(Object.values(wrong)[0]);
-    else onDone();
-  };
-
   return (
     <div className="grid gap-5">
-      <DropZone onFile={choose} onAsk={() => input.current?.click()} busy={busy !== undefined} />
-      <input
-        ref={input}
-        type="file"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Recorded log file"
-        onChange={(event) => {
-          choose(event.target.files?.[0]);
-          event.target.value = '';
+      <LogDropZone
+        onFiles={(files) => {
+          const first = logs.open(files);
+          if (first) setChosen(first);
         }}
       />
-      <p role="status" className={busy ? 'font-bold' : 'sr-only'}>
-        {busy ?? ''}
-      </p>
-      {problem ? <Notice title={problem} tone="alarm" /> : null}
-      {file && read ? (
-        <>
-          <h3 className="text-xl">
-            {file.name}: {Math.round(read.analysis.durationS)} s, {read.analysis.channels.length} channels
-          </h3>
-          {read.analysis.findings.length > 0 ? (
-            <section>
-              <h4 className="text-lg mb-1">What it shows</h4>
-              <ul className="grid gap-1.5">
-                {read.analysis.findings.map((finding, i) => (
-                  <li key={i} className="border-l-8 border-ink pl-3">
-                    {finding.text}
-                    <span className="text-sm text-ink2"> · {finding.level}</span>
-                  </li>
-                ))}
-              </ul>
-            </section>
-          ) : (
-            <p>No fault seen by the tests that this file allows.</p>
-          )}
-          <LogWindows
-            windows={read.analysis.windows}
-            samples={read.samples}
-            left={left}
-            onToggle={(i) =>
-              setLeft((old) => (old.has(i) ? new Set([...old].filter((x) => x !== i)) : new Set([...old, i])))
-            }
-          />
-          <LogMapping analysis={read.analysis} corrections={corrections} onCorrect={correct} />
-          {read.analysis.warnings.length > 0 ? (
-            <section>
-              <h4 className="text-lg mb-1">Noted while reading</h4>
-              <ul className="text-[15px] list-disc pl-5">
-                {read.analysis.warnings.map((warning, i) => (
-                  <li key={i}>
-                    {warning.text}
-                    {warning.row === undefined ? '' : ` First in line ${warning.row}.`}
-                  </li>
-                ))}
-              </ul>
-            </section>
-          ) : null}
-          <Button
-            weight="main"
-            onClick={() => void use()}
-            disabled={busy !== undefined || read.samples.length === left.size}
-          >
-            Use as the {purpose} reading
-          </Button>
-          {read.samples.length === 0 ? (
-            <p>
-              No steady idle or hold with a filter pressure was found. Correct the columns above, or record a
-              hold of at least 5 s.
-            </p>
-          ) : null}
-        </>
+      <LogList opened={logs.opened} kept={open.job.logs} chosen={chosen?.id} onChoose={choose} />
+      {chosen?.state.status === 'failed' ? (
+        <Notice title={`${chosen.state.text}. Nothing was kept; choose another file.`} tone="alarm" />
+      ) : null}
+      {chosen?.state.status === 'ready' ? (
+        <ChosenLog
+          key={chosen.id}
+          log={chosen}
+          logs={logs}
+          purpose={purpose}
+          onDone={onDone}
+          jobId={open.job.id}
+        />
       ) : null}
     </div>
   );
 }
 
-function DropZone({
-  onFile,
-  onAsk,
-  busy,
+function ChosenLog({
+  log,
+  logs,
+  purpose,
+  onDone,
+  jobId,
 }: {
-  onFile: (file: File | undefined) => void;
-  onAsk: () => void;
-  busy: boolean;
+  log: OpenedLog;
+  logs: Logs;
+  purpose: ReadingBody['purpose'];
+  onDone: () => void;
+  jobId: string;
 }) {
-  const [over, setOver] = useState(false);
-  const drop = (event: DragEvent): void => {
-    event.preventDefault();
-    setOver(false);
-    onFile(event.dataTransfer.files[0]);
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  if (log.state.status !== 'ready') return null;
+  const { read } = log.state;
+  const use = async (): Promise<void> => {
+    setBusy(true);
+    const wrong = await logs.use(log, purpose, left);
+    setBusy(false);
+    setProblem(wrong);
+    if (wrong === undefined) onDone();
   };
   return (
-    <div
-      className={`border-2 border-dashed border-ink p-5 flex flex-wrap items-center gap-4 ${over ? 'bg-card' : ''}`}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={drop}
-    >
-      <Button onClick={onAsk} disabled={busy}>
-        Choose a recorded log
+    <>
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h3 className="text-xl">
+          {log.fileName}: {Math.round(read.analysis.durationS)} s, {read.analysis.channels.length} channels
+        </h3>
+        <Link
+          to={`/jobs/${jobId}/logs?log=${log.id}`}
+          className="underline underline-offset-4 font-head font-semibold min-h-11 inline-flex items-center"
+        >
+          See its traces
+        </Link>
+      </div>
+      <section>
+        <h4 className="text-lg mb-1">What it shows</h4>
+        <LogFindings analysis={read.analysis} />
+      </section>
+      <LogWindows windows={read.analysis.windows} samples={read.samples} left={left} onLeft={setLeft} />
+      <LogMapping
+        analysis={read.analysis}
+        corrections={log.corrections}
+        onCorrect={(column, role) => logs.correct(log, column, role)}
+      />
+      <LogWarnings analysis={read.analysis} />
+      {problem ? <Notice title={problem} tone="alarm" /> : null}
+      <Button weight="main" onClick={() => void use()} disabled={busy || read.samples.length === left.size}>
+        {busy ? 'Keeping the file …' : `Use as the ${purpose} reading`}
       </Button>
-      <p className="text-ink2 grow basis-52">
-        or drop it here: CSV or text with one column a channel, any units, comma or point.
-      </p>
-    </div>
+      {read.samples.length === 0 ? (
+        <p>
+          No steady idle or hold with a filter pressure was found. Correct the columns above, or record a hold
+          of at least 5 s.
+        </p>
+      ) : null}
+    </>
   );
 }

@@ -1,7 +1,7 @@
 import type { SteadySample } from '@white-ember/core/ledger';
 import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
 import type { AnalysedWindow } from '@white-ember/core/readings';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../../app/store.ts';
 
 const NAMES = { 'key-off': 'engine off', idle: 'idle', hold: 'hold' } as const;
 
@@ -10,17 +10,22 @@ export function LogWindows({
   windows,
   samples,
   left,
-  onToggle,
+  onLeft,
+  onShow,
 }: {
   windows: readonly AnalysedWindow[];
   samples: readonly SteadySample[];
   left: ReadonlySet<number>;
-  onToggle: (index: number) => void;
+  onLeft: (left: ReadonlySet<number>) => void;
+  /** Shows a window in the traces. */
+  onShow?: (startS: number, endS: number) => void;
 }) {
   const unit = useAppSelector((state) => state.preferences.pressureUnit);
   if (samples.length === 0) return null;
   const flowOf = (sample: SteadySample): number | undefined =>
     windows.find((w) => Math.abs(w.startS - (sample.startS ?? -1)) < 0.02)?.flowM3PerH?.mean;
+  const toggle = (i: number): void =>
+    onLeft(left.has(i) ? new Set([...left].filter((x) => x !== i)) : new Set([...left, i]));
   const snaps = windows.filter((w) => w.kind === 'snap').length;
   return (
     <section>
@@ -48,12 +53,24 @@ export function LogWindows({
                       type="checkbox"
                       className="size-6 accent-[var(--ember-button)]"
                       checked={!left.has(i)}
-                      onChange={() => onToggle(i)}
+                      onChange={() => toggle(i)}
                       aria-label={`Use ${name}`}
                     />
                   </label>
                 </td>
-                <td>{name}</td>
+                <td>
+                  {onShow ? (
+                    <button
+                      type="button"
+                      className="underline underline-offset-4 min-h-11 text-left"
+                      onClick={() => onShow(sample.startS ?? 0, sample.endS ?? 0)}
+                    >
+                      {name}
+                    </button>
+                  ) : (
+                    name
+                  )}
+                </td>
                 <td className="text-right">{Math.round(sample.rpm)}</td>
                 <td className="text-right max-sm:hidden">{flow === undefined ? '–' : Math.round(flow)}</td>
                 <td className="text-right figure-text text-lg">{pressureFigure(sample.dpMbar, unit)}</td>

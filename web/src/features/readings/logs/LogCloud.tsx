@@ -1,0 +1,37 @@
+import { useMemo } from 'react';
+import { readingFromLog, type LogReadingParts } from '@white-ember/core/readings';
+import { vehicleFacts, type OpenJob } from '../../job/useJob.ts';
+import { FlowChart } from '../../proof/FlowChart.tsx';
+import { pictureOf } from '../../proof/flowPicture.ts';
+
+/** The log's own readings in the product's chart: ΔP against flow, over the curves of this filter and the job's before. */
+export function LogCloud({
+  open,
+  logId,
+  parts,
+  left,
+}: {
+  open: OpenJob;
+  logId: string;
+  parts: LogReadingParts;
+  left: ReadonlySet<number>;
+}) {
+  const { limits, vehicle, derived } = open;
+  const picture = useMemo(() => {
+    const own = readingFromLog(parts, { purpose: 'between', logId, fileName: 'log', leftOut: left });
+    const { before } = derived;
+    const others =
+      before && !(before.body.origin.type === 'log' && before.body.origin.logId === logId)
+        ? { before: before.body }
+        : {};
+    return pictureOf({ ...others, 'this log': own }, { limits, ...vehicleFacts(vehicle) });
+  }, [parts, left, derived, limits, vehicle, logId]);
+  if (!picture) {
+    return (
+      <p className="text-[15px] text-ink2">
+        No cloud of flow and pressure: it needs steady windows with ΔP, and the air mass or the engine size.
+      </p>
+    );
+  }
+  return <FlowChart picture={picture} />;
+}

@@ -1,0 +1,47 @@
+import { useRef, useState, type DragEvent } from 'react';
+import { Button } from '../../../ui/Button.tsx';
+
+/** Takes recorded files, several at once, by drop or by choice. */
+export function LogDropZone({
+  onFiles,
+  tight = false,
+}: {
+  onFiles: (files: readonly File[]) => void;
+  tight?: boolean;
+}) {
+  const [over, setOver] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const drop = (event: DragEvent): void => {
+    event.preventDefault();
+    setOver(false);
+    onFiles([...event.dataTransfer.files]);
+  };
+  return (
+    <div
+      className={`border-2 border-dashed border-ink flex flex-wrap items-center gap-x-4 gap-y-2 ${tight ? 'p-3' : 'p-5'} ${over ? 'bg-card' : ''}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+    >
+      <Button onClick={() => input.current?.click()}>Choose recorded logs</Button>
+      <p className={`text-ink2 grow ${tight ? 'text-sm basis-40' : 'basis-52'}`}>
+        or drop them here: CSV or text in any layout and units, CAN frames, JSON, Parquet.
+      </p>
+      <input
+        ref={input}
+        type="file"
+        multiple
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Recorded log files"
+        onChange={(event) => {
+          onFiles([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
+    </div>
+  );
+}

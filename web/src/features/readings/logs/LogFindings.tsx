@@ -1,0 +1,58 @@
+import type { Finding, LogAnalysis } from '@white-ember/core/readings';
+
+const LEVELS: Record<Finding['level'], string> = { fault: 'fault', watch: 'watch', info: 'for information' };
+const clock = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
+
+/** What the log shows, as sentences; each leads to its stretch of time. */
+export function LogFindings({
+  analysis,
+  chosen,
+  onChoose,
+}: {
+  analysis: LogAnalysis;
+  chosen?: number | undefined;
+  onChoose?: (index: number) => void;
+}) {
+  const { findings } = analysis;
+  if (findings.length === 0) {
+    return <p>No fault seen by the tests that this log allows.</p>;
+  }
+  return (
+    <ol className="grid gap-1.5">
+      {findings.map((finding, i) => {
+        const where =
+          finding.startS === undefined || finding.endS === undefined
+            ? 'the whole log'
+            : `${clock(finding.startS)}–${clock(finding.endS)}`;
+        const words = (
+          <>
+            <span className="figure-text mr-1.5">{i + 1}</span>
+            {finding.text}
+            <span className="text-sm text-ink2">
+              {' '}
+              · {LEVELS[finding.level]} · {where}
+            </span>
+          </>
+        );
+        const look = `block w-full text-left border-l-8 pl-3 py-1 ${finding.level === 'fault' ? 'border-ember' : 'border-ink'} ${chosen === i ? 'bg-card outline-2 outline-ink' : ''}`;
+        return (
+          <li key={`${finding.id} ${finding.startS ?? ''}`}>
+            {onChoose ? (
+              <button
+                type="button"
+                className={`${look} min-h-11`}
+                aria-pressed={chosen === i}
+                onClick={() => onChoose(i)}
+              >
+                {words}
+              </button>
+            ) : (
+              <p className={look}>{words}</p>
+            )}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

@@ -1,0 +1,96 @@
+import { X } from 'lucide-react';
+import { Button } from '../../../ui/Button.tsx';
+import { closeLog, type KeptLog, type OpenedLog } from './openedLogs.ts';
+
+const MEGABYTE = 1024 * 1024;
+const sizeText = (bytes: number): string =>
+  bytes < MEGABYTE ? `${Math.ceil(bytes / 1024)} KB` : `${(bytes / MEGABYTE).toFixed(1)} MB`;
+
+/** Logs that are open, with what is read so far, and those that the job keeps. */
+export function LogList({
+  opened,
+  kept,
+  chosen,
+  onChoose,
+}: {
+  opened: readonly OpenedLog[];
+  kept: readonly KeptLog[];
+  chosen: string | undefined;
+  onChoose: (id: string) => void;
+}) {
+  const known = new Set(opened.map(({ id }) => id));
+  const stored = kept.filter(({ id }) => !known.has(id));
+  if (opened.length + stored.length === 0) return null;
+  return (
+    <ul aria-label="Logs" className="grid gap-1">
+      {opened.map((log) => (
+        <li
+          key={log.id}
+          className={`border-2 flex items-stretch ${log.id === chosen ? 'border-ink bg-card' : 'border-rule'}`}
+        >
+          <button
+            type="button"
+            className="grow min-w-0 text-left px-3 py-1.5 min-h-12"
+            aria-current={log.id === chosen}
+            onClick={() => onChoose(log.id)}
+          >
+            <span className="block font-head font-semibold truncate">{log.fileName}</span>
+            <State log={log} />
+          </button>
+          <button
+            type="button"
+            className="min-w-11 grid place-items-center border-l-2 border-rule"
+            onClick={() => closeLog(log.id)}
+            aria-label={`${log.state.status === 'reading' ? 'Stop reading' : 'Put away'} ${log.fileName}`}
+          >
+            <X aria-hidden size={20} />
+          </button>
+        </li>
+      ))}
+      {stored.map((log) => (
+        <li key={log.id}>
+          <Button
+            weight="quiet"
+            className="w-full text-left px-3 no-underline border-rule!"
+            onClick={() => onChoose(log.id)}
+          >
+            <span className="block truncate">{log.fileName}</span>
+            <span className="block text-sm font-text font-normal text-ink2">
+              {sizeText(log.sizeBytes)}, kept with the job
+            </span>
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function State({ log: { state, sizeBytes, kept } }: { log: OpenedLog }) {
+  if (state.status === 'failed') return <span className="block text-sm text-ember-text">not read</span>;
+  if (state.status === 'ready') {
+    const { durationS, channels } = state.read.analysis;
+    return (
+      <span className="block text-sm text-ink2">
+        {Math.round(durationS)} s, {channels.length} channels{kept ? ', kept with the job' : ''}
+      </span>
+    );
+  }
+  const passed = (performance.now() - state.sinceMs) / 1000;
+  const left =
+    state.share > 0.02 && passed > 1
+      ? `, ${Math.ceil((passed * (1 - state.share)) / state.share)} s left`
+      : '';
+  return (
+    <span className="block">
+      <progress
+        className="w-full h-2 accent-[var(--ember)]"
+        value={state.share}
+        max={1}
+        aria-label="Read so far"
+      />
+      <span className="block text-sm text-ink2" role="status">
+        Reading {sizeText(sizeBytes)}: {Math.round(100 * state.share)} %{left}
+      </span>
+    </span>
+  );
+}

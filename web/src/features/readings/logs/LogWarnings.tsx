@@ -1,0 +1,19 @@
+import type { LogAnalysis } from '@white-ember/core/readings';
+
+/** What was repaired, assumed or left out while the file was read. */
+export function LogWarnings({ analysis }: { analysis: LogAnalysis }) {
+  if (analysis.warnings.length === 0) return null;
+  return (
+    <section>
+      <h4 className="text-lg mb-1">Noted while reading</h4>
+      <ul className="text-[15px] list-disc pl-5">
+        {analysis.warnings.map((warning, i) => (
+          <li key={i}>
+            {warning.text}
+            {warning.row === undefined ? '' : ` First in line ${warning.row}.`}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,288 @@
+import type { Chart as ChartType, ChartDataset, ChartOptions, Plugin, ScaleOptionsByType } from 'chart.js';
+import type { AnnotationOptions } from 'chartjs-plugin-annotation';
+import type { AnalysedWindow, Finding, Trace } from '@white-ember/core/readings';
+import { clockText, columnLabel, shownValue, type Lane, type ShownUnits, type View } from './traceLanes.ts';
+
+const colour = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+/** Told apart in a lane by dash as well as by tone. */
+const DASHES: readonly number[][] = [[], [6, 3], [2, 3], [10, 3, 2, 3]];
+
+const WINDOW_NAMES: Record<AnalysedWindow['kind'], string> = {
+  'engine-off': 'off',
+  idle: 'idle',
+  hold: 'hold',
+  snap: 'snap',
+  drive: 'drive',
+};
+
+export interface TraceChart {
+  readonly show: (traces: readonly Trace[], view: View) => void;
+  readonly cursor: (atS: number | undefined) => void;
+  readonly destroy: () => void;
+}
+
+export interface TraceChartOptions {
+  readonly lanes: readonly Lane[];
+  readonly units: ShownUnits;
+  readonly durationS: number;
+  readonly windows: readonly AnalysedWindow[];
+  readonly findings: readonly Finding[];
+  readonly chosenFinding: number | undefined;
+  readonly onView: (view: View) => void;
+  readonly onCursor: (atS: number) => void;
+}
+
+/** Windows as shaded stretches with their names below, findings as numbered flags above. */
+function annotations(options: TraceChartOptions): Record<string, AnnotationOptions> {
+  const { windows, findings, chosenFinding } = options;
+  const steel = colour('--steel');
+  const ink = colour('--ink');
+  const ember = colour('--ember');
+  const shade: Record<AnalysedWindow['kind'], string> = {
+    'engine-off': `${ink}14`,
+    idle: `${ink}0a`,
+    hold: `${steel}24`,
+    snap: `${ember}26`,
+    drive: `${steel}12`,
+  };
+  const font = { family: 'Barlow Semi Condensed', size: 12, weight: 600 } as const;
+  const lanes = options.lanes.map((_, i) => `lane${i}`);
+  const bottom = lanes.at(-1);
+  // The library keeps a box inside one scale: a stretch over all lanes is a box in each.
+  const overLanes = (name: string, box: (lane: string) => AnnotationOptions): [string, AnnotationOptions][] =>
+    lanes.map((lane) => [`${name} ${lane}`, { ...box(lane), yScaleID: lane } as AnnotationOptions]);
+  const shaded = windows.flatMap(({ kind, startS, endS, rpm }, i) =>
+    overLanes(`window${i}`, (lane) => ({
+      type: 'box',
+      xMin: startS,
+      xMax: endS,
+      backgroundColor: shade[kind],
+      borderWidth: 0,
+      drawTime: 'beforeDatasetsDraw',
+      label: {
+        display: ({ chart }) => {
+          const x = chart.scales['x'];
+          return (
+            lane === bottom && x !== undefined && x.getPixelForValue(endS) - x.getPixelForValue(startS) > 44
+          );
+        },
+        content:
+          kind === 'hold' || kind === 'drive'
+            ? `${WINDOW_NAMES[kind]} ${Math.round(rpm.mean)}`
+            : WINDOW_NAMES[kind],
+        position: { x: 'center', y: 'end' },
+        color: colour('--ink2'),
+        font,
+        padding: 2,
+      },
+    })),
+  );
+  const flagged = findings.flatMap((finding, i): [string, AnnotationOptions][] => {
+    const { startS, endS } = finding;
+    if (startS === undefined || endS === undefined) return [];
+    const tone = finding.level === 'fault' ? ember : ink;
+    const flag: AnnotationOptions = {
+      type: 'line',
+      xMin: startS,
+      xMax: startS,
+      yScaleID: 'lane0',
+      borderColor: tone,
+      borderWidth: 1.5,
+      label: {
+        display: true,
+        content: String(i + 1),
+        position: 'end',
+        yAdjust: 18 * (i % 3),
+        backgroundColor: tone,
+        color: colour('--card'),
+        borderRadius: 0,
+        font,
+        padding: { x: 5, y: 1 },
+      },
+    };
+    const stretch = overLanes(`stretch${i}`, () => ({
+      type: 'box',
+      xMin: startS,
+      xMax: endS,
+      backgroundColor: `${ember}30`,
+      borderWidth: 0,
+      drawTime: 'beforeDatasetsDraw',
+    }));
+    return [[`flag${i}`, flag], ...(chosenFinding === i ? stretch : [])];
+  });
+  return Object.fromEntries([...shaded, ...flagged]);
+}
+
+/** A line at the moment that is read out. */
+const cursorLine = (at: () => number | undefined): Plugin<'line'> => ({
+  id: 'cursor-line',
+  afterDatasetsDraw: ({ ctx, chartArea, scales }) => {
+    const x = scales['x'];
+    const moment = at();
+    if (!x || moment === undefined) return;
+    const px = x.getPixelForValue(moment);
+    if (px < chartArea.left || px > chartArea.right) return;
+    ctx.save();
+    ctx.strokeStyle = colour('--ink');
+    ctx.lineWidth = 1.5;
+    ctx.beginPath();
+    ctx.moveTo(px, chartArea.top);
+    ctx.lineTo(px, chartArea.bottom);
+    ctx.stroke();
+    ctx.restore();
+  },
+});
+
+function scales(options: TraceChartOptions, view: View): NonNullable<ChartOptions<'line'>['scales']> {
+  const ink2 = colour('--ink2');
+  const text = { family: 'Atkinson Hyperlegible', size: 12 } as const;
+  const lanes = options.lanes.map((lane, i): [string, Partial<ScaleOptionsByType<'linear'>>] => [
+    `lane${i}`,
+    {
+      type: 'linear',
+      position: 'left',
+      stack: 'lanes',
+      stackWeight: 1,
+      offset: true,
+      border: { color: colour('--ink') },
+      grid: { color: colour('--rule') },
+      ticks: { color: ink2, font: text, maxTicksLimit: 5 },
+      title: { display: true, text: lane.unitLabel, color: ink2, font: text },
+    } as unknown as Partial<ScaleOptionsByType<'linear'>>,
+  ]);
+  return {
+    x: {
+      type: 'linear',
+      min: view.fromS,
+      max: view.toS,
+      border: { color: colour('--ink') },
+      grid: { color: colour('--rule') },
+      ticks: {
+        color: ink2,
+        font: text,
+        maxTicksLimit: 9,
+        maxRotation: 0,
+        callback: (value) => clockText(Number(value)),
+      },
+    },
+    // The first lane picked stands on top; the library stacks from below.
+    ...Object.fromEntries(lanes.reverse()),
+  };
+}
+
+/** Draws the lanes into a canvas. The libraries are loaded when the first log is looked at. */
+export async function traceChart(
+  canvas: HTMLCanvasElement,
+  view: View,
+  options: TraceChartOptions,
+): Promise<TraceChart> {
+  const [
+    { Chart, LinearScale, LineController, LineElement, PointElement },
+    { default: zoom },
+    { default: annotation },
+  ] = await Promise.all([
+    import('chart.js'),
+    import('chartjs-plugin-zoom'),
+    import('chartjs-plugin-annotation'),
+  ]);
+  Chart.register(LinearScale, LineController, LineElement, PointElement, zoom, annotation);
+  await document.fonts.ready;
+  const tones = [colour('--steel'), colour('--ember'), colour('--ink'), colour('--ink2')];
+  const shownColumns = options.lanes.flatMap((lane, laneIndex) =>
+    lane.columns.map((column, i) => ({
+      column,
+      laneIndex,
+      tone: toneOf(column.role, i, tones),
+      dash: DASHES[i % DASHES.length] ?? [],
+    })),
+  );
+  const datasets = shownColumns.map(
+    ({ column, laneIndex, tone, dash }): ChartDataset<'line', { x: number; y: number }[]> => ({
+      label: columnLabel(column),
+      data: [],
+      yAxisID: `lane${laneIndex}`,
+      borderColor: tone,
+      borderDash: dash,
+      borderWidth: 1.8,
+      pointRadius: 0,
+      pointHitRadius: 0,
+    }),
+  );
+  let moment: number | undefined;
+  const told = (chart: ChartType): void => {
+    const x = chart.scales['x'];
+    if (x) options.onView({ fromS: x.min, toS: x.max });
+  };
+  const chart = new Chart<'line', { x: number; y: number }[]>(canvas, {
+    type: 'line',
+    data: { datasets },
+    options: {
+      animation: false,
+      parsing: false,
+      normalized: true,
+      responsive: true,
+      maintainAspectRatio: false,
+      events: ['mousemove', 'click', 'touchstart', 'touchmove'],
+      layout: { padding: { top: 4, right: 8 } },
+      onHover: (event, _elements, { scales: { x } }) => {
+        if (!x || event.x === null) return;
+        const at = x.getValueForPixel(event.x);
+        if (at !== undefined && at >= x.min && at <= x.max) options.onCursor(at);
+      },
+      scales: scales(options, view),
+      plugins: {
+        annotation: { annotations: annotations(options) },
+        zoom: {
+          limits: { x: { min: 0, max: options.durationS, minRange: 2 } },
+          pan: { enabled: true, mode: 'x', onPanComplete: ({ chart: moved }) => told(moved as ChartType) },
+          zoom: {
+            mode: 'x',
+            wheel: { enabled: true },
+            pinch: { enabled: true },
+            drag: { enabled: true, modifierKey: 'shift', backgroundColor: `${colour('--steel')}33` },
+            onZoomComplete: ({ chart: moved }) => told(moved as ChartType),
+          },
+        },
+      },
+    },
+    plugins: [cursorLine(() => moment)],
+  });
+  return {
+    show: (traces, shown) => {
+      traces.forEach(({ timeS, values }, i) => {
+        const dataset = chart.data.datasets[i];
+        const about = shownColumns[i];
+        if (!dataset || !about) return;
+        const convert = shownValue(about.column, options.units);
+        dataset.data = Array.from(timeS, (t, k) => ({ x: t, y: convert(values[k] as number) }));
+      });
+      const x = chart.options.scales?.['x'];
+      if (x) [x.min, x.max] = [shown.fromS, shown.toS];
+      chart.update('none');
+    },
+    cursor: (atS) => {
+      moment = atS;
+      chart.draw();
+    },
+    destroy: () => chart.destroy(),
+  };
+}
+
+/** Heat is ember, pressure steel, speed ink; a second of a kind takes the next tone. */
+export function toneOf(
+  role: string | undefined,
+  index: number,
+  [steel, ember, ink, ink2]: readonly string[],
+): string {
+  const [own, next] =
+    role === undefined
+      ? [ink, ink2]
+      : /egt|Temp/.test(role)
+        ? [ember, ink]
+        : /Pressure|DeltaP/.test(role)
+          ? [steel, ink]
+          : [ink, steel];
+  return (index % 2 === 0 ? own : next) ?? '';
+}

@@ -1,0 +1,105 @@
+import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
+import { fromBase, quantityOf, parseUnit, unitLabel, type Unit } from '@white-ember/core/quantities';
+import type { LogColumn } from '../../../workers/logWorker.ts';
+
+/** What a person reads values in. */
+export interface ShownUnits {
+  readonly pressureUnit: Unit;
+  readonly temperatureUnit: Unit;
+  readonly massFlowUnit: Unit;
+}
+
+/** A strip of the picture with a scale of its own. */
+export interface Lane {
+  readonly key: string;
+  readonly unitLabel: string;
+  readonly columns: readonly LogColumn[];
+}
+
+const AT_FIRST: readonly ChannelRole[] = [
+  'engineSpeed',
+  'dpfDeltaP',
+  'exhaustBackPressure',
+  'manifoldPressure',
+  'egt3',
+  'egt4',
+];
+
+/** The channels that tell most, to begin with. */
+export const firstColumns = (columns: readonly LogColumn[]): string[] => {
+  const told = AT_FIRST.flatMap((role) => columns.find((column) => column.role === role)?.name ?? []);
+  return told.length > 0 ? told : columns.slice(0, 4).map(({ name }) => name);
+};
+
+/** The unit in which a column is shown. */
+export function shownUnit(column: LogColumn, units: ShownUnits): Unit | undefined {
+  const parsed = parseUnit(column.unit);
+  if (!parsed.ok || column.role === undefined) return parsed.ok ? parsed.value : undefined;
+  switch (quantityOf(parsed.value)) {
+    case 'pressure':
+      return units.pressureUnit;
+    case 'temperature':
+      return units.temperatureUnit;
+    case 'massFlow':
+      return units.massFlowUnit;
+    default:
+      return parsed.value;
+  }
+}
+
+/** A value of a column as it is shown: channels come in base units, other columns as the file has them. */
+export function shownValue(column: LogColumn, units: ShownUnits): (value: number) => number {
+  const unit = shownUnit(column, units);
+  return column.role === undefined || unit === undefined
+    ? (value) => value
+    : (value) => fromBase(value, unit);
+}
+
+/** ΔP stands apart from absolute pressures, which are fifty times as large; everything else goes by its unit. */
+function laneKey(column: LogColumn, units: ShownUnits): string {
+  const unit = shownUnit(column, units);
+  const label = unit === undefined ? column.unit : unitLabel(unit);
+  return column.role === 'dpfDeltaP' ? `ΔP ${label}` : label;
+}
+
+/** Lanes in the order in which their first channel was picked. */
+export function lanesOf(columns: readonly LogColumn[], units: ShownUnits): Lane[] {
+  const lanes = new Map<string, LogColumn[]>();
+  for (const column of columns) {
+    const key = laneKey(column, units);
+    lanes.set(key, [...(lanes.get(key) ?? []), column]);
+  }
+  return [...lanes].map(([key, its]) => ({ key, unitLabel: key === '' ? 'as read' : key, columns: its }));
+}
+
+export const columnLabel = ({ name, role }: LogColumn): string =>
+  role === undefined ? name : CHANNEL_ROLES[role].label;
+
+export const clockText = (seconds: number, fine = false): string => {
+  const whole = Math.max(0, seconds);
+  const rest = whole % 60;
+  return `${Math.floor(whole / 60)}:${fine ? rest.toFixed(1).padStart(4, '0') : String(Math.floor(rest)).padStart(2, '0')}`;
+};
+
+export interface View {
+  readonly fromS: number;
+  readonly toS: number;
+}
+
+/** A view with room around a stretch, inside the log. */
+export function viewAround(startS: number, endS: number, durationS: number): View {
+  const room = Math.max(5, (endS - startS) * 0.3);
+  return { fromS: Math.max(0, startS - room), toS: Math.min(durationS, endS + room) };
+}
+
+/** A view zoomed by a factor about its middle, or moved by a share of its width; never outside the log, never under 2 s. */
+export function movedView(
+  view: View,
+  durationS: number,
+  { zoom = 1, by = 0 }: { zoom?: number; by?: number },
+): View {
+  const width = Math.min(durationS, Math.max(2, (view.toS - view.fromS) * zoom));
+  const middle = (view.fromS + view.toS) / 2 + by * width;
+  const fromS = Math.min(Math.max(0, middle - width / 2), Math.max(0, durationS - width));
+  return { fromS, toS: fromS + width };
+}
