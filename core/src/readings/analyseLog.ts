@@ -27,6 +27,8 @@ export interface AnalyseOptions {
   /** Overrides what the file states. */
   readonly displacementL?: number;
   readonly corrections?: MappingCorrections;
+  /** What the workshop said of headings in earlier logs. */
+  readonly remembered?: MappingCorrections;
   /** Where it is known, the steady windows get their restriction ratio and soot load. */
   readonly geometry?: FilterGeometry;
   /** Unit in which sentences state pressures; mbar unless a person chose another. */
@@ -140,7 +142,7 @@ export async function analyseLog(
 
 /** The same for a log that has been read: a correction of a column needs no reading again. */
 export function analyseRaw(raw: RawLog, options: AnalyseOptions = {}): AnalysedLog {
-  const recording = toRecording(raw, options.corrections);
+  const recording = toRecording(raw, options.corrections, options.remembered);
   const limits = options.limits ?? DEFAULT_LIMITS;
   const displacementL = options.displacementL ?? recording.facts.displacementL;
   const windows = findWindows(recording);

@@ -265,4 +265,54 @@ describe('a mapping', () => {
     expect(corrected.channels.map((channel) => channel.source)).toEqual(['Channel 9']);
     expect(corrected.unmapped).toEqual(['DPF differential pressure']);
   });
+
+  it('takes what the workshop said before, where it fits, and lets a person overrule it', () => {
+    const log = logOf(
+      column('Kanal 7', 'mbar', [0, 3, 14, 21, 4]),
+      column('Kanal 8', 'mbar', [0, 4, 15, 22, 5]),
+      column('Kanal 9', '°C', [80, 81, 82, 83, 84]),
+      column('__proto__', 'mbar', [1, 2, 3, 4, 5]),
+    );
+    const before = { 'Kanal 7': 'dpfDeltaP', 'Kanal 9': 'dpfDeltaP' };
+    const mapped = mapChannels(log, {}, before);
+    expect(mapped.channels).toMatchObject([
+      { role: 'dpfDeltaP', column: 'Kanal 7', reason: 'as your workshop set it before' },
+    ]);
+    expect(mapped.warnings).toEqual([]);
+    const overruled = mapChannels(log, { 'Kanal 8': 'dpfDeltaP' }, before);
+    expect(overruled.channels).toMatchObject([{ column: 'Kanal 8', reason: 'set by hand' }]);
+    expect(mapChannels(log, { 'Kanal 7': '' }, before).channels).toEqual([]);
+    expect(mapChannels(log, {}, { 'Kanal 9': 'dpfDeltaP' })).toMatchObject({ channels: [], warnings: [] });
+  });
+
+  it('takes an unmarked unit from the others of its kind', () => {
+    const imperial = mapChannels(
+      logOf(
+        column('Coolant temperature', undefined, [176, 180, 183, 185, 184]),
+        column('EGT before DPF', undefined, [180, 420, 610, 640, 300]),
+      ),
+    );
+    expect(imperial.channels.map(({ role, unit }) => [role, unit])).toEqual([
+      ['egt3', 'degF'],
+      ['coolantTemp', 'degF'],
+    ]);
+  });
+
+  it('does not believe a stated unit in which the values cannot be, and says so', () => {
+    const { channels } = mapChannels(
+      logOf(column('Barometric pressure', 'bar', [1013, 1013, 1013, 1013, 1013])),
+    );
+    expect(channels[0]).toMatchObject({ unit: 'mbar' });
+    expect(channels[0]?.reason).toMatch(/stated as bar, in which the values cannot be/);
+  });
+
+  it('knows a gauge column by name, by unit, or because it idles near zero', () => {
+    const gauge = (name: string, unit: string, values: readonly number[]): boolean | undefined =>
+      mapChannels(logOf(column(name, unit, values))).channels[0]?.gauge;
+    expect(gauge('Boost pressure gauge', 'mbar', [0, 5, 120, 210, 4])).toBe(true);
+    expect(gauge('Boost pressure', 'psig', [0, 0.1, 1.7, 3, 0.1])).toBe(true);
+    expect(gauge('Boost pressure', 'mbar', [0, 5, 120, 210, 4])).toBe(true);
+    expect(gauge('Boost pressure', 'mbar', [1010, 1015, 1120, 1210, 1012])).toBe(false);
+    expect(gauge('Manifold absolute pressure', 'kPa', [10, 10, 10, 10, 10])).toBe(false);
+  });
 });

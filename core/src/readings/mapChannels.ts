@@ -220,6 +220,10 @@ function candidateFor(
   };
 }
 
+/** By own keys only: a column may be named like something that every object has. */
+const ownOf = (corrections: MappingCorrections, column: string): string | undefined =>
+  Object.hasOwn(corrections, column) ? corrections[column] : undefined;
+
 /** Whether two columns show the same thing, so that either will do. */
 function sameReadings(a: RawColumn, b: RawColumn): boolean {
   if (a.values.length !== b.values.length) return false;
@@ -234,10 +238,14 @@ function sameReadings(a: RawColumn, b: RawColumn): boolean {
 }
 
 /**
- * Which column carries which role, by heading, unit and values; a person's corrections come first. A role goes to the
- * column that fits best. Where two fit equally and show different things it goes to neither, and a person is asked.
+ * Which column carries which role, by heading, unit and values; a person's corrections come first, then what the
+ * workshop said of a heading before. A role goes to the column that fits best. Where two fit equally and show different things it goes to neither, and a person is asked.
  */
-export function mapChannels(log: RawLog, corrections: MappingCorrections = {}): ChannelMapping {
+export function mapChannels(
+  log: RawLog,
+  corrections: MappingCorrections = {},
+  remembered: MappingCorrections = {},
+): ChannelMapping {
   const warnings: LogWarning[] = [];
   const taken = new Map<ChannelRole, MappedChannel>();
   const used = new Set<RawColumn>();
@@ -246,20 +254,12 @@ export function mapChannels(log: RawLog, corrections: MappingCorrections = {}): 
     if (!ranges.has(column)) ranges.set(column, rangeOf(column));
     return ranges.get(column);
   };
-  for (const column of log.columns) {
-    const wanted = Object.hasOwn(corrections, column.name) ? corrections[column.name] : undefined;
-    if (wanted === undefined) continue;
-    used.add(column);
-    if (!isChannelRole(wanted)) continue;
-    const unit = readUnit(column, wanted, rangeFor(column));
-    if (!unit) {
-      warnings.push({
-        code: 'correction-refused',
-        text: `“${column.name}” cannot be ${definitionOf(wanted).label}: its unit or its values do not fit.`,
-      });
-      continue;
-    }
-    const gauge = gaugeReason(column, wanted, unit.unit, rangeFor(column));
+  const setByPerson = (column: RawColumn, wanted: string, by: string): boolean => {
+    if (!isChannelRole(wanted)) return true;
+    const range = rangeFor(column);
+    const unit = readUnit(column, wanted, range);
+    if (!unit) return false;
+    const gauge = gaugeReason(column, wanted, unit.unit, range);
     taken.set(wanted, {
       role: wanted,
       column: column.name,
@@ -268,8 +268,26 @@ export function mapChannels(log: RawLog, corrections: MappingCorrections = {}): 
       unitLabel: writtenUnit(column, unit),
       gauge: gauge !== undefined,
       confidence: 1,
-      reason: `set by hand${unit.doubt ? `; ${unit.doubt}` : ''}${gauge ? `; ${gauge}` : ''}`,
+      reason: `${by}${unit.doubt ? `; ${unit.doubt}` : ''}${gauge ? `; ${gauge}` : ''}`,
     });
+    return true;
+  };
+  for (const column of log.columns) {
+    const wanted = ownOf(corrections, column.name);
+    if (wanted === undefined) continue;
+    used.add(column);
+    if (!setByPerson(column, wanted, 'set by hand')) {
+      warnings.push({
+        code: 'correction-refused',
+        text: `“${column.name}” cannot be ${isChannelRole(wanted) ? definitionOf(wanted).label : wanted}: its unit or its values do not fit.`,
+      });
+    }
+  }
+  for (const column of log.columns) {
+    const wanted = used.has(column) ? undefined : ownOf(remembered, column.name);
+    if (wanted === undefined || (isChannelRole(wanted) && taken.has(wanted))) continue;
+    // A heading may mean something else in another tool: what does not fit there is passed over without a word.
+    if (setByPerson(column, wanted, 'as your workshop set it before')) used.add(column);
   }
   const candidates = log.columns
     .filter((column) => !used.has(column) && column.values.length > 0)

@@ -25,8 +25,12 @@ export const STANDARD_BAROMETER_MBAR = 1013;
 const EMPTY: Series = { timeS: new Float64Array(), values: new Float64Array() };
 
 /** Columns → channels in base units; gauge columns become absolute by the logged barometer, else 1013 mbar. */
-export function toRecording(log: RawLog, corrections: MappingCorrections = {}): Recording {
-  const mapping = mapChannels(log, corrections);
+export function toRecording(
+  log: RawLog,
+  corrections: MappingCorrections = {},
+  remembered: MappingCorrections = {},
+): Recording {
+  const mapping = mapChannels(log, corrections, remembered);
   const warnings: LogWarning[] = [...log.warnings, ...mapping.warnings];
   const channels = new Map<ChannelRole, Series>();
   const byName = new Map(log.columns.map((column) => [column.name, column]));

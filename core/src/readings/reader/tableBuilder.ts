@@ -7,6 +7,7 @@ import {
   isHeadingRow,
   isUnitRow,
   splitUnit,
+  TOO_SHORT,
   type LongShape,
   type TableShape,
   type WideShape,
@@ -180,8 +181,6 @@ const coarse = (count: number, line: number): LogWarning => ({
   text: `${count} readings share their time with others; they are spread evenly up to the next.`,
   row: line,
 });
-
-const TOO_SHORT = 'holds a heading but fewer than two complete rows of data';
 
 const facts = (stated: StatedFacts): StatedFacts => stated;
 

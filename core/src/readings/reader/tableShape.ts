@@ -9,6 +9,7 @@ import { isDateName, isSampleName, isTimeName, TimeCells } from './timeCells.ts'
 const DELIMITERS = ['\t', ';', '|', ','] as const;
 const SNIFF_LINES = 400;
 const MAX_COLUMNS = 2000;
+export const TOO_SHORT = 'holds a heading but fewer than two complete rows of data';
 export const MAX_LINE = 1_000_000;
 
 /** How the lines of a text are cut into cells. */
@@ -201,6 +202,13 @@ export function sniffTable(
         sameCells(rows[i + 1]?.cells ?? [], rows[i - 1]?.cells ?? [])) &&
       headingsBefore(rows, i) > 0,
   );
+  if (
+    firstData < 0 &&
+    rows.some(({ cells }) => isHeadingRow(cells)) &&
+    !rows.some(({ cells }) => isDataRow(cells))
+  ) {
+    return unreadable(TOO_SHORT);
+  }
   if (firstData < 0) {
     return unreadable('has no heading line that names its columns; without names nothing can be told apart');
   }

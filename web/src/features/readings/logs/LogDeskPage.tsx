@@ -63,7 +63,13 @@ function LogDesk({ open }: { open: OpenJob }) {
           if (first) choose(first);
         }}
       />
-      <LogList opened={logs.opened} kept={job.logs} chosen={chosen?.id} onChoose={choose} />
+      <LogList
+        opened={logs.opened}
+        kept={job.logs}
+        chosen={chosen?.id}
+        onChoose={choose}
+        onClosed={(id) => id === asked && setParams({})}
+      />
     </>
   );
   return (

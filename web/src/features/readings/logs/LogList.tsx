@@ -12,11 +12,13 @@ export function LogList({
   kept,
   chosen,
   onChoose,
+  onClosed,
 }: {
   opened: readonly OpenedLog[];
   kept: readonly KeptLog[];
   chosen: string | undefined;
   onChoose: (id: string) => void;
+  onClosed?: (id: string) => void;
 }) {
   const known = new Set(opened.map(({ id }) => id));
   const stored = kept.filter(({ id }) => !known.has(id));
@@ -40,7 +42,10 @@ export function LogList({
           <button
             type="button"
             className="min-w-11 grid place-items-center border-l-2 border-rule"
-            onClick={() => closeLog(log.id)}
+            onClick={() => {
+              closeLog(log.id);
+              onClosed?.(log.id);
+            }}
             aria-label={`${log.state.status === 'reading' ? 'Stop reading' : 'Put away'} ${log.fileName}`}
           >
             <X aria-hidden size={20} />

@@ -57,7 +57,8 @@ export function useLogs({ job, vehicle, limits }: OpenJob): Logs {
   const optionsWith = useCallback(
     (corrections: MappingCorrections): AnalyseOptions => ({
       limits,
-      corrections: { ...known, ...corrections },
+      corrections,
+      remembered: known,
       pressureUnit,
       ...(vehicle.filter === undefined ? {} : { geometry: vehicle.filter }),
       ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
