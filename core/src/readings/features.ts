@@ -1,4 +1,4 @@
-import { mean, median, quantile } from '../quantities/index.ts';
+import { mean, median } from '../quantities/index.ts';
 import type { ChannelRole } from './channelRoles.ts';
 import {
   findResponse,

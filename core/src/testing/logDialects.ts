@@ -209,12 +209,12 @@ export function writeLog(log: MadeLog, d: Dice): Written {
   const dialect = `${layout}, ${clocks}, “${delimiter}”, ${pressure.text}`;
 
   if (layout === 'json') {
-    const objects = rows.map((row) =>
-      Object.fromEntries([
-        [timeName, time(row)],
-        ...roles.map((role) => [`${names[role]} (${writings.get(role)?.text})`, Number(cell(role, row))]),
-      ]),
-    );
+    const objects = rows.map((row) => {
+      const object: Record<string, string | number> = { [timeName]: time(row) };
+      for (const role of roles)
+        object[`${names[role]} (${writings.get(role)?.text})`] = Number(cell(role, row));
+      return object;
+    });
     return { bytes: new TextEncoder().encode(JSON.stringify(objects)), dialect };
   }
   const lines: string[] = [];

@@ -126,7 +126,6 @@ function joinRestarts(times: Float64Array, restarts: Repair): void {
   const step = medianStep(times);
   const starts: number[] = [];
   let last = Number.NEGATIVE_INFINITY;
-  let stays = 0;
   for (let i = 0; i < times.length; i++) {
     const t = times[i] as number;
     if (!Number.isFinite(t)) continue;
@@ -135,7 +134,7 @@ function joinRestarts(times: Float64Array, restarts: Repair): void {
       continue;
     }
     // Set back for good only if the rows that follow rise from there.
-    stays = 0;
+    let stays = 0;
     for (let k = i + 1, seen = t; k < Math.min(times.length, i + 6); k++) {
       if ((times[k] as number) >= seen) stays++;
       seen = times[k] as number;

@@ -62,10 +62,9 @@ function clockOf(text: string): Clock | undefined {
 function dateOf(text: string, dayFirst: boolean): number {
   const compact = COMPACT.exec(text);
   if (compact) {
-    const [year, month, day, hour, minute, second] = compact.slice(1, 7).map(Number) as number[];
-    return (
-      Date.UTC(year as number, (month as number) - 1, day, hour, minute, second) / 1000 + fraction(compact[7])
-    );
+    const part = (i: number): number => Number(compact[i]);
+    const seconds = Date.UTC(part(1), part(2) - 1, part(3), part(4), part(5), part(6)) / 1000;
+    return seconds + fraction(compact[7]);
   }
   const first = YEAR_FIRST.exec(text);
   const last = first ? undefined : YEAR_LAST.exec(text);

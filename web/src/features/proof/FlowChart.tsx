@@ -237,7 +237,7 @@ export function FlowChart({
           </thead>
           <tbody>
             {picture.sides.flatMap(({ name, reading }) =>
-              reading.samples.map((sample) => (
+              reading.samples.slice(0, 60).map((sample) => (
                 <tr key={`${name} ${sample.rpm} ${sample.dpMbar}`} className="border-t border-rule">
                   <td>
                     {name}, {Math.round(sample.rpm)} rpm

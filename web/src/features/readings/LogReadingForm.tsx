@@ -9,7 +9,7 @@ import { LogFindings } from './logs/LogFindings.tsx';
 import { LogList } from './logs/LogList.tsx';
 import { LogMapping } from './logs/LogMapping.tsx';
 import { LogWarnings } from './logs/LogWarnings.tsx';
-import { LogWindows } from './logs/LogWindows.tsx';
+import { leftAtFirst, LogWindows } from './logs/LogWindows.tsx';
 import { openedBefore, type OpenedLog } from './logs/openedLogs.ts';
 import { useLogs, type Logs } from './logs/useLogs.ts';
 
@@ -70,7 +70,9 @@ function ChosenLog({
   onDone: () => void;
   jobId: string;
 }) {
-  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const [left, setLeft] = useState<ReadonlySet<number>>(() =>
+    leftAtFirst(log.state.status === 'ready' ? log.state.read.samples : []),
+  );
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();
   if (log.state.status !== 'ready') return null;

@@ -13,7 +13,7 @@ import { LogList } from './LogList.tsx';
 import { LogMapping } from './LogMapping.tsx';
 import { LogTraces } from './LogTraces.tsx';
 import { LogWarnings } from './LogWarnings.tsx';
-import { LogWindows } from './LogWindows.tsx';
+import { leftAtFirst, LogWindows } from './LogWindows.tsx';
 import { openedBefore, rewritten, type OpenedLog, type ReadLog } from './openedLogs.ts';
 import { firstColumns, viewAround, type View } from './traceLanes.ts';
 import { useLogs, type Logs } from './useLogs.ts';
@@ -139,7 +139,7 @@ function ReadLogDesk({
   side: ReactNode;
 }) {
   const [params, setParams] = useSearchParams();
-  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const [left, setLeft] = useState<ReadonlySet<number>>(() => leftAtFirst(read.samples));
   const [picked, setPicked] = useState<readonly string[]>(() => firstColumns(read.columns));
   const { analysis, samples } = read;
   const { durationS } = analysis;

@@ -80,11 +80,7 @@ function State({ log: { state, sizeBytes, kept } }: { log: OpenedLog }) {
       </span>
     );
   }
-  const passed = (performance.now() - state.sinceMs) / 1000;
-  const left =
-    state.share > 0.02 && passed > 1
-      ? `, ${Math.ceil((passed * (1 - state.share)) / state.share)} s left`
-      : '';
+  const left = state.leftS === undefined ? '' : `, ${state.leftS} s left`;
   return (
     <span className="block">
       <progress

@@ -1,8 +1,11 @@
 import type { SteadySample } from '@white-ember/core/ledger';
 import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
 import type { AnalysedWindow } from '@white-ember/core/readings';
+import { useState } from 'react';
+import { Button } from '../../../ui/Button.tsx';
 import { useAppSelector } from '../../../app/store.ts';
 
+const AT_FIRST = 30;
 const NAMES = { 'key-off': 'engine off', idle: 'idle', hold: 'hold' } as const;
 
 /** The steady stretches that were found; all count unless one is left out. */
@@ -21,6 +24,7 @@ export function LogWindows({
   onShow?: (startS: number, endS: number) => void;
 }) {
   const unit = useAppSelector((state) => state.preferences.pressureUnit);
+  const [all, setAll] = useState(false);
   if (samples.length === 0) return null;
   const flowOf = (sample: SteadySample): number | undefined =>
     windows.find((w) => Math.abs(w.startS - (sample.startS ?? -1)) < 0.02)?.flowM3PerH?.mean;
@@ -42,7 +46,7 @@ export function LogWindows({
           </tr>
         </thead>
         <tbody>
-          {samples.map((sample, i) => {
+          {(all ? samples : samples.slice(0, AT_FIRST)).map((sample, i) => {
             const flow = flowOf(sample);
             const name = `${NAMES[sample.kind]}, ${Math.round(sample.startS ?? 0)}–${Math.round(sample.endS ?? 0)} s`;
             return (
@@ -82,6 +86,21 @@ export function LogWindows({
           })}
         </tbody>
       </table>
+      {samples.length > AT_FIRST && !all ? (
+        <Button weight="quiet" onClick={() => setAll(true)}>
+          Show all {samples.length} windows
+        </Button>
+      ) : null}
     </section>
   );
+}
+
+/** A reading of the ledger holds this many windows; of a log with more, the longest are ticked. */
+const MOST_IN_READING = 40;
+
+export function leftAtFirst(samples: readonly SteadySample[]): ReadonlySet<number> {
+  if (samples.length <= MOST_IN_READING) return new Set();
+  const length = (i: number): number => (samples[i]?.endS ?? 0) - (samples[i]?.startS ?? 0);
+  const longest = [...samples.keys()].sort((a, b) => length(b) - length(a));
+  return new Set(longest.slice(MOST_IN_READING));
 }

@@ -7,7 +7,7 @@ import type { LogAnswer, LogWorker } from '../../../workers/logWorker.ts';
 export type ReadLog = Extract<LogAnswer, { ok: true }>;
 
 export type LogState =
-  | { readonly status: 'reading'; readonly share: number; readonly sinceMs: number }
+  | { readonly status: 'reading'; readonly share: number; readonly leftS?: number }
   | { readonly status: 'ready'; readonly read: ReadLog }
   | { readonly status: 'failed'; readonly text: string };
 
@@ -79,7 +79,7 @@ const fault = (error: unknown): LogAnswer => ({
   text: `The file could not be read: ${(error as Error).message}`,
 });
 
-const reading = (): LogState => ({ status: 'reading', share: 0, sinceMs: performance.now() });
+const reading = (): LogState => ({ status: 'reading', share: 0 });
 
 /** Starts to read a file; what comes of it is seen in the log's state. */
 export function openFile(jobId: string, file: File, options: AnalyseOptions): string {
@@ -94,9 +94,12 @@ export function openFile(jobId: string, file: File, options: AnalyseOptions): st
     corrections: {},
     state: reading(),
   });
+  const sinceMs = performance.now();
   const tell = (share: number): void => {
-    const state = held.get(id)?.log.state;
-    if (state?.status === 'reading') update(id, { state: { ...state, share } });
+    if (held.get(id)?.log.state.status !== 'reading') return;
+    const passedS = (performance.now() - sinceMs) / 1000;
+    const leftS = share > 0.02 && passedS > 1 ? Math.ceil((passedS * (1 - share)) / share) : undefined;
+    update(id, { state: { status: 'reading', share, ...(leftS === undefined ? {} : { leftS }) } });
   };
   void remote.open(file, options, proxy(tell)).then(
     (answer) => settle(id, answer),

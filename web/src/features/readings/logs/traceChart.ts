@@ -34,9 +34,23 @@ export interface TraceChartOptions {
   readonly onCursor: (atS: number) => void;
 }
 
+/** More would be drawn over each other, and slowly. */
+const MOST_WINDOWS = 80;
+const THINNEST_SHARE = 0.003;
+
+/** The windows of a view that are wide enough to be seen in it, the longest if there are very many. */
+function shownWindows(windows: readonly AnalysedWindow[], { fromS, toS }: View): AnalysedWindow[] {
+  const seen = windows.filter(
+    ({ startS, endS }) => endS >= fromS && startS <= toS && endS - startS >= THINNEST_SHARE * (toS - fromS),
+  );
+  if (seen.length <= MOST_WINDOWS) return seen;
+  return seen.sort((a, b) => b.endS - b.startS - (a.endS - a.startS)).slice(0, MOST_WINDOWS);
+}
+
 /** Windows as shaded stretches with their names below, findings as numbered flags above. */
-function annotations(options: TraceChartOptions): Record<string, AnnotationOptions> {
-  const { windows, findings, chosenFinding } = options;
+function annotations(options: TraceChartOptions, view: View): Record<string, AnnotationOptions> {
+  const { findings, chosenFinding } = options;
+  const windows = shownWindows(options.windows, view);
   const steel = colour('--steel');
   const ink = colour('--ink');
   const ember = colour('--ember');
@@ -52,7 +66,7 @@ function annotations(options: TraceChartOptions): Record<string, AnnotationOptio
   const bottom = lanes.at(-1);
   // The library keeps a box inside one scale: a stretch over all lanes is a box in each.
   const overLanes = (name: string, box: (lane: string) => AnnotationOptions): [string, AnnotationOptions][] =>
-    lanes.map((lane) => [`${name} ${lane}`, { ...box(lane), yScaleID: lane } as AnnotationOptions]);
+    lanes.map((lane) => [`${name} ${lane}`, { ...box(lane), yScaleID: lane }]);
   const shaded = windows.flatMap(({ kind, startS, endS, rpm }, i) =>
     overLanes(`window${i}`, (lane) => ({
       type: 'box',
@@ -79,7 +93,7 @@ function annotations(options: TraceChartOptions): Record<string, AnnotationOptio
       },
     })),
   );
-  const flagged = findings.flatMap((finding, i): [string, AnnotationOptions][] => {
+  const flagged = findings.slice(0, MOST_WINDOWS).flatMap((finding, i): [string, AnnotationOptions][] => {
     const { startS, endS } = finding;
     if (startS === undefined || endS === undefined) return [];
     const tone = finding.level === 'fault' ? ember : ink;
@@ -233,16 +247,16 @@ export async function traceChart(
       },
       scales: scales(options, view),
       plugins: {
-        annotation: { annotations: annotations(options) },
+        annotation: { annotations: annotations(options, view) },
         zoom: {
           limits: { x: { min: 0, max: options.durationS, minRange: 2 } },
-          pan: { enabled: true, mode: 'x', onPanComplete: ({ chart: moved }) => told(moved as ChartType) },
+          pan: { enabled: true, mode: 'x', onPanComplete: ({ chart: moved }) => told(moved) },
           zoom: {
             mode: 'x',
             wheel: { enabled: true },
             pinch: { enabled: true },
             drag: { enabled: true, modifierKey: 'shift', backgroundColor: `${colour('--steel')}33` },
-            onZoomComplete: ({ chart: moved }) => told(moved as ChartType),
+            onZoomComplete: ({ chart: moved }) => told(moved),
           },
         },
       },
@@ -260,6 +274,8 @@ export async function traceChart(
       });
       const x = chart.options.scales?.['x'];
       if (x) [x.min, x.max] = [shown.fromS, shown.toS];
+      const marks = chart.options.plugins?.annotation;
+      if (marks) marks.annotations = annotations(options, shown);
       chart.update('none');
     },
     cursor: (atS) => {

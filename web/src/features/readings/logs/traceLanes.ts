@@ -35,16 +35,10 @@ export const firstColumns = (columns: readonly LogColumn[]): string[] => {
 export function shownUnit(column: LogColumn, units: ShownUnits): Unit | undefined {
   const parsed = parseUnit(column.unit);
   if (!parsed.ok || column.role === undefined) return parsed.ok ? parsed.value : undefined;
-  switch (quantityOf(parsed.value)) {
-    case 'pressure':
-      return units.pressureUnit;
-    case 'temperature':
-      return units.temperatureUnit;
-    case 'massFlow':
-      return units.massFlowUnit;
-    default:
-      return parsed.value;
-  }
+  const quantity = quantityOf(parsed.value);
+  if (quantity === 'pressure') return units.pressureUnit;
+  if (quantity === 'temperature') return units.temperatureUnit;
+  return quantity === 'massFlow' ? units.massFlowUnit : parsed.value;
 }
 
 /** A value of a column as it is shown: channels come in base units, other columns as the file has them. */
