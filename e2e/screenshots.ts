@@ -20,6 +20,15 @@ const folder = join(root, 'docs/screenshots');
 
 const job = (plate: string, stage: string) => (page: Page, site: Site) => openJob(page, site, plate, stage);
 
+/** The desk of logs with a sample on it and one of its findings looked at. */
+async function logDesk(page: Page, site: Site, file: string, finding: RegExp): Promise<void> {
+  await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/logs`);
+  await page.getByLabel('Recorded log files').setInputFiles(join(root, 'samples', file));
+  await page.getByRole('button', { name: finding }).click();
+  await page.getByRole('img', { name: /^Traces of/ }).waitFor();
+  await page.waitForTimeout(800);
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'jobs', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
   { name: 'prove', open: job('KE 417 QR', 'prove') },
@@ -37,6 +46,15 @@ const SHOTS: readonly Shot[] = [
         .setInputFiles(join(root, 'samples/sample2-soot-blocked.csv'));
       await page.getByRole('heading', { name: /14 channels/ }).waitFor();
     },
+  },
+  {
+    name: 'log-desk',
+    open: (page, site) => logDesk(page, site, 'sample2-soot-blocked.csv', /^4 ΔP at/),
+  },
+  {
+    name: 'log-desk-bay',
+    theme: 'bay',
+    open: (page, site) => logDesk(page, site, 'sample7-regeneration-drive.log', /^1 A regeneration/),
   },
   { name: 'decide', open: job('BC 91 HV', 'decide') },
   { name: 'checks', theme: 'bay', open: job('KE 417 QR', 'checks&part=high-pipe') },

@@ -140,6 +140,62 @@ describe('analyse', () => {
   });
 });
 
+describe('every sample', () => {
+  it.each(EXPECTED_LOGS.map((log) => [log.file, log] as const))(
+    '%s: channels, windows and findings',
+    (file, log) => {
+      const { status, stdout, stderr } = call(
+        'analyse',
+        sample(file),
+        '--displacement-l',
+        String(log.engine.displacementL),
+        '--json',
+      );
+      expect([status, stderr]).toEqual([0, '']);
+      const analysis = JSON.parse(stdout) as Analysis;
+      expect(Object.fromEntries(analysis.channels.map((c) => [c.role, c.source]))).toEqual(
+        log.expectedChannels,
+      );
+      const ids = new Set(analysis.findings.map((finding) => finding.id));
+      expect([...ids].filter((id) => log.mustNotReport.includes(id))).toEqual([]);
+      for (const wanted of log.findings as readonly (string | { readonly id: string })[]) {
+        expect(ids).toContain(typeof wanted === 'string' ? wanted : wanted.id);
+      }
+      expect(stdout).not.toMatch(/NaN|Infinity/);
+    },
+  );
+});
+
+describe('convert', () => {
+  const german = sample('sample2-soot-blocked.csv');
+  it('rewrites a German log as tidy CSV, with roles and base units in the headings', () => {
+    const { status, stdout, stderr } = call('convert', german, '--to', 'csv');
+    expect([status, stderr]).toEqual([0, '']);
+    const [heading, first] = stdout.split('\n');
+    expect(heading).toBe(
+      'time (s),engineSpeed (rpm),dpfDeltaP (mbar),exhaustBackPressure (mbar),manifoldPressure (mbar),barometricPressure (mbar),massAirFlow (g/s),egt1 (degC),egt2 (degC),egt3 (degC),egt4 (degC),coolantTemp (degC),intakeAirTemp (degC),sootMass (g),regenActive',
+    );
+    expect(first).toBe('0,0,-0.2,1006,1002,1006,0.06,80.1,87,96,100.8,82,21,59,0');
+  });
+  it.each(['json', 'parquet'])(
+    'writes %s into a new file, and reads it again with the same findings',
+    (to) => {
+      const out = join(folder, `again.${to}`);
+      expect(call('convert', german, '--to', to, '--out', out)).toEqual({
+        status: 0,
+        stdout: '',
+        stderr: '',
+      });
+      const ids = (file: string): string[] =>
+        json<Analysis>('analyse', file, '--displacement-l', '2.2').findings.map((finding) => finding.id);
+      expect(ids(out)).toEqual(ids(german));
+      const again = call('convert', german, '--to', to, '--out', out);
+      expect(again.status).toBe(2);
+      expect(again.stderr).toMatch(/exists already and is not overwritten\n$/);
+    },
+  );
+});
+
 interface Verification {
   readonly verdict: string;
   readonly removedPercent: { value: number; low: number; high: number };
@@ -176,6 +232,16 @@ describe('bad input', () => {
   };
   it.each([
     ['a file that is not there', () => ['analyse', 'nowhere.csv'], /nowhere\.csv: this log does not exist/],
+    [
+      'another output',
+      () => ['convert', sample('sample1-healthy.csv'), '--to', 'xlsx'],
+      /--to must be one of csv, json, parquet/,
+    ],
+    [
+      'a place that is not there',
+      () => ['convert', sample('sample1-healthy.csv'), '--to', 'csv', '--out', join(folder, 'no/where.csv')],
+      /cannot be written/,
+    ],
     ['a folder', () => ['analyse', folder], /is a folder/],
     ['prose', () => ['analyse', words('The filter', 'is blocked')], /input\.txt: .*not a table/],
     ['an empty file', () => ['verify', words(''), sample('sample1-healthy.csv')], /is empty/],
@@ -233,7 +299,7 @@ describe('bad input', () => {
     expect(stderr.trim().split('\n')).toHaveLength(1);
   });
   it('explains each command', () => {
-    for (const command of ['analyse', 'verify', 'pressure-drop', 'soot-from-pressure']) {
+    for (const command of ['analyse', 'convert', 'verify', 'pressure-drop', 'soot-from-pressure']) {
       const { status, stdout } = call(command, '--help');
       expect(status).toBe(0);
       expect(stdout).toContain('Usage: white-ember');

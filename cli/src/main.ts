@@ -31,7 +31,8 @@ program
   .command('convert')
   .description('rewrite a recorded log as one tidy wide table in base units')
   .argument('<file>', 'recorded log')
-  .requiredOption('--to <format>', 'csv, json or parquet')
+  .option('--to <format>', 'csv, json or parquet')
+  .option('--json', 'the same as --to json')
   .option('--out <file>', 'write into a new file instead of to stdout')
   .action(async (file: string, options: Record<string, string>) =>
     (await import('./commands/convert.ts')).convert(file, options),

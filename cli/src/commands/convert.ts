@@ -8,7 +8,7 @@ import { readRawLog, type Options } from '../input.ts';
 
 /** Rewrites any readable log as one tidy wide table, on stdout or into a file. */
 export async function convert(file: string, options: Options): Promise<void> {
-  const to = options['to'];
+  const to = options['to'] ?? (options['json'] ? 'json' : undefined);
   if (!isOutput(to))
     throw new InputError(`--to must be one of ${LOG_OUTPUTS.join(', ')} (it is "${to ?? ''}")`);
   const pieces = writeLog(toRecording(await readRawLog(file)), to);
