@@ -1,3 +1,4 @@
+import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
 import {
   axeViolations,
@@ -18,6 +19,16 @@ interface Screen {
 
 const job = (plate: string, stage: string) => (page: Page, site: Site) => openJob(page, site, plate, stage);
 
+const samples = resolve(import.meta.dirname, '../samples');
+
+async function logDesk(page: Page, site: Site): Promise<void> {
+  await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/logs`);
+  await page.getByLabel('Recorded log files').setInputFiles(join(samples, 'sample2-soot-blocked.csv'));
+  await page.getByRole('button', { name: /^4 ΔP at/ }).click();
+  await page.getByText(/^Columns: /).click();
+  await page.getByText('The traces as a table').click();
+}
+
 /** Every screen there is, on demo data. */
 const SCREENS: readonly Screen[] = [
   { name: 'job list', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
@@ -25,6 +36,12 @@ const SCREENS: readonly Screen[] = [
   { name: 'codes', open: job('KE 417 QR', 'codes') },
   { name: 'baseline, typed in', open: job('KE 417 QR', 'baseline') },
   { name: 'baseline, from a log', open: job('KE 417 QR', 'baseline&way=log') },
+  {
+    name: 'logs, none open',
+    open: async (page, site) =>
+      page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/logs`),
+  },
+  { name: 'logs, one read', open: logDesk },
   { name: 'checks', open: job('KE 417 QR', 'checks&part=high-pipe') },
   { name: 'decide', open: job('BC 91 HV', 'decide') },
   { name: 'treat', open: job('KE 417 QR', 'treat') },

@@ -92,13 +92,14 @@ export const GAS_CHANNEL_ROLES = {
       /^(?:engine |eng )?(?:speed|rpm|revs|revolutions)(?: rpm| actual| act| istwert)?$/,
       re(
         any(
-          'engine (?:speed|rpm|revs)|eng (?:speed|rpm)|motor ?drehzahl|drehzahl|n ?mot|regime moteur',
+          'engine (?:speed|rpm|revs)|eng (?:speed|rpm|spd)|motor speed|n motor|motor ?drehzahl|drehzahl|n ?mot|regime moteur',
           'vitesse moteur|revoluciones|regimen|giri motore|numero giri|obroty|predkosc obrotowa',
-          'velocidad (?:del? |giro )*motor|regime (?:di rotazione|motore)|crankshaft speed',
+          'velocidad (?:del? |giro )*motor|regime (?:di rotazione|motore)|crank(?:shaft)? speed',
           'vitesse (?:de )?rotation',
         ),
       ),
       re(any('rpm|regime|giri|revs|tr min|obr min')),
+      /^n$/,
     ],
     not: not(
       TARGET,
@@ -118,6 +119,8 @@ export const GAS_CHANNEL_ROLES = {
         `${DIFFERENCE}.*${PRESSURE}|${PRESSURE}.*${DIFFERENCE}|\\bdifferenzdruck\\b|\\bdruckdifferenz\\b`,
       ),
       /^(?:delta p|dp|d p)(?: dpf| fap)?$/,
+      both(DIFFERENCE, any('filter|filtre|filtro|filtra')),
+      re(FILTER, any('back ?pressure')),
       new RegExp(`${FILTER} ${PRESSURE}$|^${PRESSURE} (?:\\w+ )?${FILTER}$`),
     ],
     not(TARGET, OTHER_FILTER, TEMPERATURE.replace('|t)', ')')),
@@ -151,7 +154,7 @@ export const GAS_CHANNEL_ROLES = {
     [
       re(
         any(
-          '(?:exhaust )?back ?pressure|ebp|abgasgegendruck|gegendruck|contre ?pression|contrapresion',
+          '(?:exhaust )?back ?pressure|ebp|p3|abgasgegendruck|gegendruck|contre ?pression|contrapresion',
           'contropressione|przeciwcisnienie',
         ),
       ),
@@ -177,7 +180,7 @@ export const GAS_CHANNEL_ROLES = {
         any(
           '(?:intake |inlet )?manifold(?: air)? press(?:ure)?|boost(?: air)? press(?:ure)?',
           'charge(?: air)? pressure|ladedruck\\w*|saugrohr\\w*druck',
-          'pression (?:de |d )*(?:suralimentation|collecteur|admission|turbo)',
+          'pression (?:de |d )*(?:suralimentation|collecteur|tubulure|admission|turbo)',
           'presion (?:absoluta )?(?:de(?:l)? |la )*(?:admision|sobrealimentacion|colector|turbo|soplado)',
           'pressione (?:assoluta )?(?:di |del |nel )*(?:sovralimentazione|collettore|aspirazione|turbo)',
           'cisnienie (?:absolutne )?(?:w )?(?:doladowania|kolektor\\w*|ladowania)|boost',
@@ -194,7 +197,7 @@ export const GAS_CHANNEL_ROLES = {
     [
       re(
         any(
-          'baro(?:meter|metric)?(?: press(?:ure)?)?',
+          'baro(?:meter|metric)?(?: press(?:ure)?)?|p amb|atm(?:os)? press(?:ure)?',
           '(?:barometric|atmospheric|ambient(?: air)?|altitude) press(?:ure)?|atmospharendruck',
           'atmospharischer druck|umgebungsdruck|(?:aussen)?luftdruck|barometerdruck',
           'pression (?:atmospherique|barometrique|ambiante)',
@@ -220,7 +223,7 @@ export const GAS_CHANNEL_ROLES = {
           'intake air (?:mass|flow)|luftmasse\\w*|lmm|hfm|debit (?:massique )?(?:d )?air',
           'masse (?:d )?air|(?:flujo|masa|caudal)(?: (?:de|masa|masico|del))* aire',
           'portata (?:massica )?(?:d )?aria|massa (?:d )?aria|flusso (?:d )?aria|debimetro',
-          '(?:masowy )?przeplyw powietrza|masa powietrza|przeplywomierz\\w*|debitmetre',
+          '(?:masowy )?przeplyw (?:masowy )?powietrza|masa powietrza|przeplywomierz\\w*|debitmetre',
         ),
       ),
     ],
@@ -260,7 +263,7 @@ export const GAS_CHANNEL_ROLES = {
     [
       re(
         any(
-          'iat|intake air(?: temp(?:erature)?)?|inlet air temp\\w*|air intake temp\\w*',
+          'iat|intake temp\\w*|t intake|intake air(?: temp(?:erature)?)?|inlet air temp\\w*|air intake temp\\w*',
           'ansaug\\w*temp\\w*|luftansaugtemp\\w*|ansaugluft\\w*',
         ),
       ),
@@ -270,14 +273,15 @@ export const GAS_CHANNEL_ROLES = {
           '(?:d |de )?(?:l )?air (?:d )?(?:admission|admis|aspire|entree)',
           '(?:del? )?aire (?:de )?(?:admision|aspirado|entrada)',
           '(?:dell? )?aria (?:di )?(?:aspirata|aspirazione|ingresso|immessa)',
-          'powietrza (?:dolotowego|zasysanego|ssanego|wlotowego|w kolektorze)|powietrza dolot\\w*',
+          'powietrza (?:dolotowego|zasysanego|ssanego|wlotowego|w kolektorze)|powietrza dolot\\w*|zasysanego powietrza',
         ),
       ),
+      /^(?:temp(?:eratur[ae]?)? (?:air|aire|aria|powietrza|luft)|air temp(?:erature)?|lufttemp\w*)$/,
       re(any('charge air(?: temp\\w*)?|manifold air temp\\w*|ladelufttemp\\w*|ladeluft|cac temp\\w*')),
     ],
     -50,
     130,
-    not(TARGET, any('pressure|\\w*druck|mass|flow|ambient|outside|valve|cooler out')),
+    not(TARGET, any('pressure|\\w*druck|mass|flow|ambient|outside|valve|cooler out|humidity')),
   ),
   ambientTemp: temperature(
     'Outside air',

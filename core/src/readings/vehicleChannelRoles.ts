@@ -18,6 +18,7 @@ const soot = (
   names: [
     /\bsoot (?:mass|load(?:ing)?|amount|content|level|quantity|accumulation|value|calculated)\b/,
     re(any('soot|russ\\w*|suies?|hollin|fuliggine|sadz[ay]|particolato')),
+    /^(?:particulate mass|partikelmasse)$/,
     ...extra,
   ],
   not: not(
@@ -187,7 +188,7 @@ export const VEHICLE_CHANNEL_ROLES = {
         ),
       ),
       re(any('vanne|valvula|valvola|zawor\\w*|position|posicion|posizione|polozenie'), any('egr|agr')),
-      /\bagr(?:ventil|stellung)?\b/,
+      /\bagr(?:ventil|stellung)?\b|^egr$/,
     ],
     any('temp\\w*|error|cooler|press\\w*|flow|throttle'),
   ),

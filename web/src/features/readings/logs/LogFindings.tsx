@@ -27,8 +27,7 @@ export function LogFindings({
             : `${clock(finding.startS)}–${clock(finding.endS)}`;
         const words = (
           <>
-            <span className="figure-text mr-1.5">{i + 1}</span>
-            {finding.text}
+            <span className="figure-text">{i + 1}</span> {finding.text}
             <span className="text-sm text-ink2">
               {' '}
               · {LEVELS[finding.level]} · {where}

@@ -185,13 +185,13 @@ export function LogTraces({
               <button
                 type="button"
                 className="min-h-11 px-2 flex items-center gap-1.5 border-2 border-rule bg-card text-sm"
-                aria-label={`Take ${columnLabel(column)} out`}
                 onClick={() => onPicked(picked.filter((name) => name !== column.name))}
               >
                 <span>{columnLabel(column)}</span>
                 <span className="figure-text text-base">
                   {figure} {unit === undefined ? column.unit : unitLabel(unit)}
                 </span>
+                <span className="sr-only">, take out</span>
                 <X aria-hidden size={14} />
               </button>
             </li>

@@ -5,7 +5,7 @@ export function LogWarnings({ analysis }: { analysis: LogAnalysis }) {
   if (analysis.warnings.length === 0) return null;
   return (
     <section>
-      <h4 className="text-lg mb-1">Noted while reading</h4>
+      <h3 className="text-lg mb-1">Noted while reading</h3>
       <ul className="text-[15px] list-disc pl-5">
         {analysis.warnings.map((warning, i) => (
           <li key={i}>

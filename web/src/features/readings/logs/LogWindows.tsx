@@ -33,7 +33,7 @@ export function LogWindows({
   const snaps = windows.filter((w) => w.kind === 'snap').length;
   return (
     <section>
-      <h4 className="text-lg mb-1">Steady windows{snaps > 0 ? `, and ${snaps} snaps between them` : ''}</h4>
+      <h3 className="text-lg mb-1">Steady windows{snaps > 0 ? `, and ${snaps} snaps between them` : ''}</h3>
       <table className="w-full text-left">
         <thead className="border-b-2 border-ink">
           <tr>
