@@ -169,6 +169,8 @@ export const UNITS = {
   kg: { quantity: 'mass', label: 'kg', factor: 1000, spellings: ['kg'] },
   s: { quantity: 'time', label: 's', factor: 1, spellings: ['s', 'sec', 'secs', 'second', 'seconds', 'sek'] },
   ms: { quantity: 'time', label: 'ms', factor: 0.001, spellings: ['ms', 'msec', 'millis', 'milliseconds'] },
+  us: { quantity: 'time', label: 'µs', factor: 1e-6, spellings: ['us', 'µs', 'μs', 'usec', 'microseconds'] },
+  min: { quantity: 'time', label: 'min', factor: 60, spellings: ['min', 'minutes'] },
   V: { quantity: 'voltage', label: 'V', factor: 1, spellings: ['v', 'volt', 'volts'] },
   mV: { quantity: 'voltage', label: 'mV', factor: 0.001, spellings: ['mv'] },
   percent: {

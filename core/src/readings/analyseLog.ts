@@ -47,6 +47,8 @@ export interface AnalysedWindow {
   readonly endS: number;
   readonly rpm: Spread;
   readonly dpfDeltaP?: Spread;
+  /** How ΔP moves within a steady window of 20 s or more, mbar a minute. */
+  readonly dpfDeltaPTrendMbarPerMin?: number;
   readonly flowM3PerH?: Spread;
   /** Measured ÷ clean at this flow, the log's own zero taken off; only where the filter size was given. */
   readonly restrictionRatio?: number;
@@ -263,6 +265,20 @@ function filterLoad(
   };
 }
 
+const TREND_MIN_S = 20;
+
+/** From the mean of the first quarter to that of the last, which lie three quarters of the window apart. */
+function trendOf(
+  dp: Float64Array,
+  { kind, startS, endS }: LogWindow,
+): Pick<AnalysedWindow, 'dpfDeltaPTrendMbarPerMin'> {
+  const spanS = endS - startS;
+  const part = Math.floor(dp.length / 4);
+  if (spanS < TREND_MIN_S || part < 2 || !['idle', 'hold', 'drive'].includes(kind)) return {};
+  const change = (mean(dp.subarray(-part)) ?? 0) - (mean(dp.subarray(0, part)) ?? 0);
+  return { dpfDeltaPTrendMbarPerMin: rounded((60 * change) / (0.75 * spanS), 2) };
+}
+
 function analysedWindow(
   recording: Recording,
   window: LogWindow,
@@ -290,6 +306,7 @@ function analysedWindow(
   return {
     ...window,
     ...(dpMean === undefined ? {} : { dpfDeltaP: { mean: dpMean, sd: standardDeviation(dp), n: dp.length } }),
+    ...trendOf(dp, window),
     ...(flowMean === undefined ? {} : { flowM3PerH: { mean: flowMean, sd: standardDeviation(blockFlows) } }),
   };
 }

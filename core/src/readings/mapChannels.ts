@@ -119,6 +119,9 @@ const writtenUnit = (column: RawColumn, { unit, doubt }: ReadUnit): string =>
 /** What stands in brackets behind a name and was not read as a unit. */
 const BRACKETS = /[[(]\s*([^\])]+?)\s*[\])]\s*$/;
 
+/** Units that are not known here but surely of another kind: a stroke, a litre, a volume injected. */
+const ANOTHER_KIND = /^mg|\/ ?(?:l|str|stroke|hub|cyl|coup|ciclo)\b|^ppm|^mm[3³]|^(?:m?a|k?ohm|k?[ωΩ])$/i;
+
 /** Roles whose values say at once whether a stated unit can be: a barometer shows about one atmosphere. */
 const TELLING: ReadonlySet<ChannelRole> = new Set(['barometricPressure', 'engineSpeed', 'coolantTemp']);
 
@@ -142,11 +145,11 @@ function readUnit(column: RawColumn, role: ChannelRole, range: Range | undefined
           doubt: `stated as ${unitLabel(stated.value)}, in which the values cannot be; ${unitLabel(better)} fits the values`,
         };
   }
-  if (!range) return undefined;
+  const unknown = stated ? column.unitText : BRACKETS.exec(column.name)?.[1];
+  if (!range || (unknown !== undefined && ANOTHER_KIND.test(unknown))) return undefined;
   const plausible = plausibleUnits(range, definition);
   const inferred = plausible.includes(definition.unit) ? definition.unit : plausible[0];
   if (!inferred) return undefined;
-  const unknown = stated ? column.unitText : BRACKETS.exec(column.name)?.[1];
   const why = unknown === undefined ? 'no unit stated' : `unit “${unknown}” is unknown`;
   return { unit: inferred, doubt: `${why}; ${unitLabel(inferred)} fits the values`, open: plausible };
 }

@@ -65,6 +65,18 @@ describe('findings of the samples', () => {
     expect(withoutSize.findings).toEqual([]);
   });
 
+  it('tells how the pressure moves within a hold', async () => {
+    const trends = (await analyse(sampleBytes('sample6-cleaning-warm-up.csv'))).windows.flatMap((w) =>
+      w.kind === 'hold' ? [w.dpfDeltaPTrendMbarPerMin ?? 0] : [],
+    );
+    expect(trends).toHaveLength(1);
+    expect(trends[0]).toBeLessThan(-40);
+    const healthy = (await analyse(sampleBytes('sample1-healthy.csv'))).windows.filter(
+      (w) => w.kind === 'idle',
+    );
+    for (const window of healthy) expect(Math.abs(window.dpfDeltaPTrendMbarPerMin ?? 99)).toBeLessThan(2);
+  });
+
   it('shows value, limit and level with every finding', async () => {
     for (const finding of (await analyse(sampleBytes('sample2-soot-blocked.csv'))).findings) {
       expect(finding.level).toBe('fault');
@@ -330,6 +342,29 @@ describe('odd but usable files', () => {
         (await analyse(csv(`${name},Engine speed (rpm),DPF differential pressure (mbar)`, rows))).durationS,
       ).toBeCloseTo(100, 3);
     }
+  });
+});
+
+describe('codes and kinds that are no readings', () => {
+  it('leaves out single values that the channel cannot have, says so, and raises no alarm', async () => {
+    const rows = drill((rpm) => rpm / 100).map((row, i) =>
+      i % 40 === 7 ? [row[0] ?? '', i % 80 === 7 ? '65535' : (row[1] ?? ''), '65535'] : row,
+    );
+    const analysis = await analyse(csv(HEADER, rows));
+    expect(analysis.findings).toEqual([]);
+    expect(analysis.warnings.map((w) => w.code)).toEqual(['reading-implausible', 'reading-implausible']);
+    expect(
+      analysis.windows.filter((w) => w.kind === 'hold').map((w) => Math.round(w.dpfDeltaP?.mean ?? 0)),
+    ).toEqual([25, 30]);
+  });
+  it('does not take air mass a stroke for air mass a second', async () => {
+    const rows = drill(
+      (rpm) => rpm / 100,
+      () => [450],
+    );
+    expect((await analyse(csv(`${HEADER},Air mass (mg/stroke)`, rows))).unmapped).toEqual([
+      'Air mass (mg/stroke)',
+    ]);
   });
 });
 

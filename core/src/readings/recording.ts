@@ -1,5 +1,5 @@
-import { median, toBase } from '../quantities/index.ts';
-import type { ChannelRole } from './channelRoles.ts';
+import { median, toBase, unitLabel } from '../quantities/index.ts';
+import { CHANNEL_ROLES, type ChannelRole } from './channelRoles.ts';
 import { mapChannels, type ChannelMapping, type MappingCorrections } from './mapChannels.ts';
 import type { LogWarning, RawColumn, RawLog, StatedFacts } from './reader/rawLog.ts';
 
@@ -39,7 +39,8 @@ export function toRecording(
     if (!column) continue;
     const { timeS, values } = column;
     const base = unit === 'none' || (toBase(0, unit) === 0 && toBase(1, unit) === 1);
-    channels.set(role, { timeS, values: base ? values : values.map((value) => toBase(value, unit)) });
+    const converted = base ? values : values.map((value) => toBase(value, unit));
+    channels.set(role, withoutGlitches({ timeS, values: converted }, role, name, warnings));
   }
   const barometer = median(channels.get('barometricPressure')?.values ?? []);
   for (const { role, column, gauge } of mapping.channels) {
@@ -56,6 +57,28 @@ export function toRecording(
   }
   const { format, durationS, columns, facts } = log;
   return { format, durationS, channels, mapping, columns, facts, warnings };
+}
+
+/** More than this share of them is no glitch but what the sensor shows. */
+const GLITCH_SHARE = 0.2;
+
+/** Single readings that the channel cannot have, such as the code of an invalid value, are left out and said. */
+function withoutGlitches(series: Series, role: ChannelRole, name: string, warnings: LogWarning[]): Series {
+  const { low, high, unit, quantity } = CHANNEL_ROLES[role];
+  const margin = 0.02 * (high - low);
+  const possible = (value: number): boolean => value >= low - margin && value <= high + margin;
+  let wrong = 0;
+  for (const value of series.values) if (!possible(value)) wrong++;
+  if (wrong === 0 || quantity === 'fraction' || wrong > GLITCH_SHARE * series.values.length) return series;
+  const kept = Int32Array.from([...series.values.keys()].filter((i) => possible(series.values[i] as number)));
+  warnings.push({
+    code: 'reading-implausible',
+    text: `${wrong} ${wrong === 1 ? 'reading' : 'readings'} of “${name}” lie outside what the channel can have (${low} to ${high} ${unitLabel(unit)}) and were left out.`,
+  });
+  return {
+    timeS: Float64Array.from(kept, (i) => series.timeS[i] as number),
+    values: Float64Array.from(kept, (i) => series.values[i] as number),
+  };
 }
 
 /** First index whose time is ≥ `target`, or > `target` where `after`. */

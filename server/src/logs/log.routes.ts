@@ -3,7 +3,7 @@ import { Readable } from 'node:stream';
 import { z } from 'zod';
 import { logSchema } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
-import { notFound } from '../app/problem.ts';
+import { notFound, Refusal } from '../app/problem.ts';
 import { memberRoute, uploadedFile, type Route } from '../app/route.ts';
 import { LogEntity } from './log.entity.ts';
 import { columnStream, ensureColumns } from './logColumns.service.ts';
@@ -20,8 +20,15 @@ export const logRoutes: Route[] = [
     answer: logSchema,
     status: 201,
     upload: true,
-    handle: ({ params, body, req, db, workshopId }) =>
-      storeLog(db, { workshopId, jobId: params.id, id: body.id }, uploadedFile(req)),
+    handle: async ({ params, body, req, db, workshopId }) => {
+      const log = await storeLog(db, { workshopId, jobId: params.id, id: body.id }, uploadedFile(req));
+      // The file is kept; its columns are made beside it while nobody waits. Whoever asks sooner makes them.
+      ensureColumns(db, workshopId, log.id).catch((error: unknown) => {
+        if (!(error instanceof Refusal))
+          req.log.warn({ err: error, log: log.id }, 'columns of a log not made yet');
+      });
+      return log;
+    },
   }),
   memberRoute({
     method: 'get',

@@ -62,6 +62,31 @@ describe('JSON in the shapes that tools write', () => {
       },
     ],
     [
+      'channels with points',
+      {
+        channels: [
+          {
+            name: 'RPM',
+            unit: 'rpm',
+            samples: [
+              { t: 0, v: 800 },
+              { t: 1, v: 810 },
+              { t: 2, v: 820 },
+            ],
+          },
+          {
+            name: 'MAP',
+            unit: 'mbar',
+            data: [
+              [0, 1010],
+              [1, 1011],
+              [2, 1012],
+            ],
+          },
+        ],
+      },
+    ],
+    [
       'channels by name',
       {
         RPM: { unit: 'rpm', t: [0, 1, 2], v: [800, 810, 820] },

@@ -55,13 +55,35 @@ function ofColumns(
   };
 }
 
+/** Times and values of a channel: as two lists, as pairs, or as points with a time and a value each. */
+function seriesIn(channel: JsonObject): [Json | undefined, Json | undefined] {
+  const points = channel['samples'] ?? channel['points'] ?? channel['readings'] ?? channel['data'];
+  if (isArray(points) && points.length > 0 && points.every((point) => isArray(point) && point.length === 2)) {
+    const pairs = points as readonly (readonly Json[])[];
+    return [pairs.map(([time]) => time ?? null), pairs.map(([, value]) => value ?? null)];
+  }
+  if (isArray(points) && points.length > 0 && points.every(isObject)) {
+    const of = (point: JsonObject, ...keys: readonly string[]): Json => {
+      const key = keys.find((one) => Object.hasOwn(point, one));
+      return key === undefined ? null : (point[key] ?? null);
+    };
+    return [
+      points.map((point) => of(point, 't', 'time', 'timeS', 'timestamp', 'ts')),
+      points.map((point) => of(point, 'v', 'value', 'y')),
+    ];
+  }
+  return [
+    channel['timeS'] ?? channel['time'] ?? channel['times'] ?? channel['t'],
+    channel['values'] ?? channel['data'] ?? channel['v'],
+  ];
+}
+
 /** Channels that each bring their times: one reading a row. */
 function ofChannels(channels: readonly JsonObject[], preamble: string): JsonTable | undefined {
   const rows: Json[][] = [];
   for (const channel of channels) {
     const name = channel['name'] ?? channel['role'] ?? channel['channel'] ?? channel['label'];
-    const times = channel['timeS'] ?? channel['time'] ?? channel['times'] ?? channel['t'];
-    const values = channel['values'] ?? channel['data'] ?? channel['v'];
+    const [times, values] = seriesIn(channel);
     if (typeof name !== 'string' || !isArray(times) || !isArray(values) || times.length !== values.length)
       return undefined;
     for (let i = 0; i < times.length; i++)
