@@ -1,5 +1,5 @@
 import { correlation, quantile } from '../quantities/index.ts';
-import { heldAt, indexAt, seriesOf, type Recording, type Series } from './recording.ts';
+import { indexAt, seriesOf, type Recording, type Series } from './recording.ts';
 
 /**
  * What stands for the flow when responses are judged: the air meter where it follows engine speed, else engine speed.
@@ -23,8 +23,8 @@ export function flowSignal(recording: Recording): FlowSignal | undefined {
   return { series: usable ? air : speed, source: usable ? 'massAirFlow' : 'engineSpeed', speedRangeRpm };
 }
 
-const MOST = 20_000;
-/** At most 20,000 readings, evenly taken: a correlation needs no more. */
+const MOST = 10_000;
+/** At most 10,000 readings, evenly taken: a correlation needs no more. */
 function strided(values: Float64Array): Float64Array {
   if (values.length <= MOST) return values;
   const step = values.length / MOST;
@@ -36,11 +36,14 @@ export function withFlow(channel: Series, flow: Series): number {
   const step = Math.max(1, channel.values.length / MOST);
   const xs: number[] = [];
   const ys: number[] = [];
+  if (flow.values.length === 0) return 0;
+  let at = 0;
   for (let k = 0; k < channel.values.length; k += step) {
     const i = Math.floor(k);
-    const held = heldAt(flow, channel.timeS[i] as number);
-    if (held === undefined) continue;
-    xs.push(held);
+    // Both go forward in time: the reading that is held is found by going along.
+    const t = channel.timeS[i] as number;
+    while (at < flow.timeS.length - 1 && (flow.timeS[at + 1] as number) <= t) at++;
+    xs.push(flow.values[at] as number);
     ys.push(channel.values[i] as number);
   }
   return correlation(xs, ys);

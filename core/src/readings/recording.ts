@@ -68,7 +68,8 @@ function withoutGlitches(series: Series, role: ChannelRole, name: string, warnin
   const margin = 0.02 * (high - low);
   const possible = (value: number): boolean => value >= low - margin && value <= high + margin;
   let wrong = 0;
-  for (const value of series.values) if (!possible(value)) wrong++;
+  // By index: the iterator of a typed array costs ten times the comparison.
+  for (let i = 0; i < series.values.length; i++) if (!possible(series.values[i] as number)) wrong++;
   if (wrong === 0 || quantity === 'fraction' || wrong > GLITCH_SHARE * series.values.length) return series;
   const kept = Int32Array.from([...series.values.keys()].filter((i) => possible(series.values[i] as number)));
   warnings.push({

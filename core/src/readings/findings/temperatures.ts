@@ -8,7 +8,6 @@ const EGT_ROLES = ['egt1', 'egt2', 'egt3', 'egt4'] as const satisfies readonly C
 type EgtRole = (typeof EGT_ROLES)[number];
 
 const label = (role: ChannelRole): string => CHANNEL_ROLES[role].label;
-const rangeOf = ({ values }: Series): number => spanOf(values);
 const OPEN_SHARE = 0.9;
 const FEW = 10;
 
@@ -34,7 +33,11 @@ function atEndOfScale(
   const { values } = seriesOf(recording, role);
   if (values.length < FEW) return undefined;
   let out = 0;
-  for (const value of values) if (value <= limits.egtOpenLowC || value >= limits.egtOpenHighC) out++;
+  const { egtOpenLowC, egtOpenHighC } = limits;
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i] as number;
+    if (value <= egtOpenLowC || value >= egtOpenHighC) out++;
+  }
   return out / values.length > OPEN_SHARE
     ? { share: out / values.length, middle: median(values) ?? 0 }
     : undefined;
@@ -66,14 +69,14 @@ const MIN_FOR_STUCK_S = 60;
 const stuck: Detector = (context) => {
   const { recording, limits } = context;
   const { egtStuckRangeC, egtOthersMoveC } = limits;
-  return EGT_ROLES.flatMap((role): Finding[] => {
+  const sound = EGT_ROLES.filter((role) => !isOpen(context, role));
+  const ranges = new Map(sound.map((role) => [role, spanOf(seriesOf(recording, role).values)]));
+  return sound.flatMap((role): Finding[] => {
     const series = seriesOf(recording, role);
     const span = (series.timeS.at(-1) ?? 0) - (series.timeS[0] ?? 0);
-    if (series.values.length < FEW || span < MIN_FOR_STUCK_S || isOpen(context, role)) return [];
-    const range = rangeOf(series);
-    const others = EGT_ROLES.filter((other) => other !== role && !isOpen(context, other)).map((other) =>
-      rangeOf(seriesOf(recording, other)),
-    );
+    if (series.values.length < FEW || span < MIN_FOR_STUCK_S) return [];
+    const range = ranges.get(role) ?? 0;
+    const others = [...ranges].filter(([other]) => other !== role).map(([, its]) => its);
     const most = Math.max(0, ...others);
     if (range >= egtStuckRangeC || most <= egtOthersMoveC) return [];
     const middle = median(series.values) ?? 0;
