@@ -42,6 +42,8 @@ export async function buildWeb(root: string): Promise<string> {
         [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
         {
           cwd: join(root, 'web'),
+          // Whatever the caller's is: with another one the libraries come in their slow, large development form.
+          env: { ...process.env, NODE_ENV: 'production' },
           stdio: ['ignore', 'inherit', 'inherit'],
         },
       );

@@ -1,6 +1,6 @@
 import { Command } from 'cmdk';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useMatch, useNavigate } from 'react-router';
 import type { Role } from '@white-ember/core/contract';
 import { Sheet } from '../ui/Sheet.tsx';
 import { useJobsQuery } from './api.ts';
@@ -22,6 +22,7 @@ export function CommandPalette({
   onKeys: () => void;
 }) {
   const navigate = useNavigate();
+  const jobId = useMatch('/jobs/:jobId/*')?.params.jobId;
   const dispatch = useAppDispatch();
   const theme = useAppSelector((state) => state.preferences.theme);
   const [find, setFind] = useState('');
@@ -34,6 +35,9 @@ export function CommandPalette({
   };
   const go = (to: string) => run(() => void navigate(to));
   const commands: [string, () => void][] = [
+    ...(jobId === undefined
+      ? []
+      : ([['Recorded logs of this job', go(`/jobs/${jobId}/logs`)]] as [string, () => void][])),
     ['Jobs', go('/jobs')],
     ['Vehicles', go('/vehicles')],
     ['Add a vehicle', go('/vehicles/new')],

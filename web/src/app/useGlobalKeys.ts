@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useEffectEvent, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { preferred } from './preferences.ts';
 import { store } from './store.ts';
@@ -11,6 +11,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['G then L', 'Limits'],
   ['T', 'Daylight or Bay'],
   ['1 … 8', 'On a job: work at that stage'],
+  ['+ and −, ← and →, 0', 'On traces of a log: zoom, move, whole log'],
   ['Escape', 'Close what is open'],
 ];
 
@@ -24,28 +25,30 @@ const CHORD_MS = 1200;
 /** Keys that work on every page while nobody types. */
 export function useGlobalKeys(actions: { palette: () => void; keys: () => void }): void {
   const navigate = useNavigate();
+  // Outlives renders: the page may draw itself anew between the two keys of a chord.
+  const goSince = useRef(0);
+  const onKey = useEffectEvent((event: KeyboardEvent): void => {
+    const key = event.key.toLowerCase();
+    if ((event.ctrlKey || event.metaKey) && key === 'k') {
+      event.preventDefault();
+      actions.palette();
+      return;
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+    const target = GO[key];
+    if (Date.now() - goSince.current < CHORD_MS && target) {
+      goSince.current = 0;
+      void navigate(target);
+    } else if (key === 'g') goSince.current = Date.now();
+    else if (event.key === '?') actions.keys();
+    else if (key === 't') {
+      const { theme } = store.getState().preferences;
+      store.dispatch(preferred({ theme: theme === 'bay' ? 'daylight' : 'bay' }));
+    }
+  });
   useEffect(() => {
-    let goSince = 0;
-    const onKey = (event: KeyboardEvent): void => {
-      const key = event.key.toLowerCase();
-      if ((event.ctrlKey || event.metaKey) && key === 'k') {
-        event.preventDefault();
-        actions.palette();
-        return;
-      }
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      const target = GO[key];
-      if (Date.now() - goSince < CHORD_MS && target) {
-        goSince = 0;
-        void navigate(target);
-      } else if (key === 'g') goSince = Date.now();
-      else if (event.key === '?') actions.keys();
-      else if (key === 't') {
-        const { theme } = store.getState().preferences;
-        store.dispatch(preferred({ theme: theme === 'bay' ? 'daylight' : 'bay' }));
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [actions, navigate]);
+    const listen = (event: KeyboardEvent): void => onKey(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
 }
