@@ -159,10 +159,10 @@ function scales(options: TraceChartOptions, view: View): NonNullable<ChartOption
       position: 'left',
       stack: 'lanes',
       stackWeight: 1,
-      offset: true,
       border: { color: colour('--ink') },
       grid: { color: colour('--rule') },
-      ticks: { color: ink2, font: text, maxTicksLimit: 5 },
+      // Ends of a lane are no round figures and touch the next lane: only what lies between them is written.
+      ticks: { color: ink2, font: text, maxTicksLimit: 5, includeBounds: false },
       title: { display: true, text: lane.unitLabel, color: ink2, font: text },
     } as unknown as Partial<ScaleOptionsByType<'linear'>>,
   ]);
@@ -274,6 +274,13 @@ export async function traceChart(
       });
       const x = chart.options.scales?.['x'];
       if (x) [x.min, x.max] = [shown.fromS, shown.toS];
+      options.lanes.forEach((_, lane) => {
+        const scale = chart.options.scales?.[`lane${lane}`];
+        const ends = laneEnds(
+          chart.data.datasets.filter(({ yAxisID }) => yAxisID === `lane${lane}`).map(({ data }) => data),
+        );
+        if (scale && ends) [scale.min, scale.max] = ends;
+      });
       const marks = chart.options.plugins?.annotation;
       if (marks) marks.annotations = annotations(options, shown);
       chart.update('none');
@@ -284,6 +291,24 @@ export async function traceChart(
     },
     destroy: () => chart.destroy(),
   };
+}
+
+const LANE_ROOM = 0.08;
+
+/** Where a lane's scale begins and ends: all that is drawn in it, with some room. */
+export function laneEnds(lines: readonly (readonly { y: number }[])[]): [number, number] | undefined {
+  let low = Number.POSITIVE_INFINITY;
+  let high = Number.NEGATIVE_INFINITY;
+  for (const line of lines) {
+    for (const { y } of line) {
+      if (y < low) low = y;
+      if (y > high) high = y;
+    }
+  }
+  if (!(low <= high)) return undefined;
+  // A line that does not move lies in the middle of its lane, not on a scale of its noise.
+  const room = Math.max(LANE_ROOM * (high - low), 0.01 * Math.max(Math.abs(low), Math.abs(high)), 0.5);
+  return [low - room, high + room];
 }
 
 /** Heat is ember, pressure steel, speed ink; a second of a kind takes the next tone. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ChannelRole } from '@white-ember/core/readings';
 import type { LogColumn } from '../../../workers/logWorker.ts';
+import { laneEnds } from './traceChart.ts';
 import {
   clockText,
   columnLabel,
@@ -47,6 +48,15 @@ describe('lanes', () => {
   it('begins with the channels that tell most, or with the first columns where it knows none', () => {
     expect(firstColumns([OWN, EGT, DELTA, RPM])).toEqual(['n', 'dp', 't3']);
     expect(firstColumns([OWN, column('x', '')])).toEqual(['Tank pressure', 'x']);
+  });
+});
+
+describe('the scale of a lane', () => {
+  it('holds all its lines with some room, and keeps a still line in the middle', () => {
+    expect(laneEnds([[{ y: 0 }, { y: 100 }], [{ y: 50 }]])).toEqual([-8, 108]);
+    expect(laneEnds([[{ y: 1000 }, { y: 1000 }]])).toEqual([990, 1010]);
+    expect(laneEnds([[{ y: 0 }]])).toEqual([-0.5, 0.5]);
+    expect(laneEnds([[], [{ y: Number.NaN }]])).toBeUndefined();
   });
 });
 

@@ -1,0 +1,353 @@
+import { filterVolumeL } from '../filter/index.ts';
+import { AIR_GAS_CONSTANT, kelvin } from '../quantities/index.ts';
+import type { ChannelRole } from '../readings/index.ts';
+import { newComputer, type Computer, type FreezeFrame } from './computer/computer.ts';
+import { boostTarget, control, isHeating, MOST_FUEL, type Seen } from './computer/control.ts';
+import { countSoot } from './computer/load.ts';
+import { watch } from './computer/monitors.ts';
+import { stepRegeneration } from './computer/regeneration.ts';
+import { startRoutine, stepRoutine, type RoutineId, type RoutineState } from './computer/routines.ts';
+import type { BenchFamily } from './families.ts';
+import { FAULTS, wearAt, type Fault } from './faults.ts';
+import { clamp } from './noise.ts';
+import { volumetricEfficiency } from './vehicle/airPath.ts';
+import {
+  atRest,
+  standingPlant,
+  totalSootG,
+  type Commands,
+  type Controls,
+  type Plant,
+  type PlantStart,
+} from './vehicle/plant.ts';
+import { besideFilterMbar } from './vehicle/pressures.ts';
+import { scaleOf, type Scale } from './vehicle/scale.ts';
+import { mbarOfVolts, readSensor, sensorVolts, type SensorView, type VoltSensor } from './vehicle/sensors.ts';
+import { stepPlant } from './vehicle/stepPlant.ts';
+import type { Wear } from './vehicle/wear.ts';
+
+const oilFuelPercent = ({ oil }: Plant): number => (100 * oil.fuelG) / (oil.litres * 870 + oil.fuelG);
+
+/** What the computer shows of its own counting. */
+const COUNTED: Readonly<Partial<Record<ChannelRole, (vehicle: BenchVehicle) => number>>> = {
+  sootMass: ({ computer }) => computer.sootG,
+  sootPercent: ({ computer, family }) =>
+    (100 * computer.sootG) / (family.regenRefuseGPerL * filterVolumeL(family.filter)),
+  ashMass: ({ computer }) => computer.ashG,
+  distanceSinceRegen: ({ computer, plant }) => plant.road.km - computer.regeneration.lastKm,
+  regenActive: ({ computer }) => (isHeating(computer) ? 1 : 0),
+  pedal: ({ controls }) => 100 * controls.pedal,
+  oilDilution: ({ plant }) => oilFuelPercent(plant),
+};
+
+/** Whether the family has the sensor at all. */
+export const isFitted = (family: BenchFamily, role: ChannelRole): boolean =>
+  role === 'exhaustBackPressure'
+    ? family.backPressureSensor
+    : !role.startsWith('egt') || family.egts.some((number) => role === `egt${number}`);
+
+/** Fixed step of the model, s. */
+export const STEP_S = 0.02;
+
+export interface BenchOptions {
+  readonly family: BenchFamily;
+  readonly seed: number;
+  readonly faults?: readonly Fault[];
+  readonly start?: Partial<PlantStart>;
+  readonly km?: number;
+  /** Another step than the usual one, for tests of the method itself. */
+  readonly stepS?: number;
+}
+
+/**
+ * A simulated vehicle: plant, sensors, engine computer, and what is wrong with them. Deterministic by its seed and by
+ * what is done to it; it knows no clock but its own.
+ */
+export class BenchVehicle {
+  readonly family: BenchFamily;
+  readonly scale: Scale;
+  readonly seed: number;
+  readonly stepS: number;
+  readonly plant: Plant;
+  readonly controls: Controls;
+  readonly commands: Commands;
+  readonly computer: Computer;
+  /** What is wrong; acts change it. */
+  faults: readonly Fault[];
+  wear: Wear;
+  /** Sensors whose plug is off. */
+  readonly unplugged = new Set<string>();
+  tick = 0;
+  readonly #startKm: number;
+  readonly #stepsASecond: number;
+
+  constructor({ family, seed, faults = [], start = {}, km = 120_000, stepS = STEP_S }: BenchOptions) {
+    this.family = family;
+    this.scale = scaleOf(family);
+    this.seed = seed;
+    this.stepS = stepS;
+    this.#stepsASecond = Math.round(1 / stepS);
+    this.#startKm = km;
+    this.faults = faults;
+    const volumeL = filterVolumeL(family.filter);
+    const begin: PlantStart = {
+      ambientC: 18,
+      barometerMbar: 1009,
+      engineC: 82,
+      sootG: 2 * volumeL,
+      ashG: 5 * volumeL,
+      fuelL: 0.55 * family.tankL,
+      oilFuelG: 0.012 * family.oilL * 870,
+      kmSinceOil: 7_000,
+      ...start,
+    };
+    this.plant = standingPlant(family, begin);
+    this.plant.road.km = km;
+    this.controls = atRest();
+    this.commands = {
+      fuelMgPerLCycle: 0,
+      dosingGPerS: 0,
+      vanes: 0.6,
+      egr: 0,
+      throttle: 0,
+      glow: false,
+    };
+    this.computer = newComputer(family, {
+      sootG: begin.sootG,
+      ashG: begin.ashG,
+      km,
+      kmSinceOil: begin.kmSinceOil,
+      kmSinceRegen: 180,
+    });
+    this.wear = wearAt(faults, 0, family);
+    for (const { id, severity } of faults) FAULTS[id].began?.(this.plant, this.computer, severity, family);
+  }
+
+  get timeS(): number {
+    return this.plant.timeS;
+  }
+
+  get startKm(): number {
+    return this.#startKm;
+  }
+
+  /** The truth that a test or a teacher may look at; no channel shows it. */
+  get truth(): { readonly sootG: number; readonly ashG: number; readonly deltaPMbar: number } {
+    const { filter } = this.plant;
+    return { sootG: totalSootG(filter), ashG: filter.ashG, deltaPMbar: filter.deltaPMbar };
+  }
+
+  /** Goes on by one step. */
+  step(): void {
+    const { plant, controls, commands, computer, family, scale, wear, stepS } = this;
+    if (controls.ignition === 'on') computer.keyOnS += stepS;
+    else computer.keyOnS = 0;
+    computer.awake = controls.ignition === 'on';
+    control(family, scale, computer, controls, commands, this.#seen(), stepS);
+    if (computer.routine?.id === 'vane-sweep' && computer.routine.status === 'running') {
+      commands.vanes = 0.5 + 0.5 * Math.sin((computer.routine.elapsedS + computer.secondS) * 1.6);
+    }
+    stepPlant(family, scale, plant, controls, commands, wear, stepS);
+    this.tick += 1;
+    computer.secondS += stepS;
+    if (this.tick % this.#stepsASecond === 0) {
+      computer.secondS = 0;
+      this.#second();
+    }
+  }
+
+  /** Goes on by so many seconds. */
+  run(seconds: number): void {
+    const steps = Math.round(seconds / this.stepS);
+    for (let i = 0; i < steps; i++) this.step();
+  }
+
+  #view(): SensorView {
+    const { family, plant, wear, unplugged, seed, tick } = this;
+    return { family, plant, wear, unplugged, seed, tick };
+  }
+
+  /** What a sensor, or the computer where it counts, shows now in base units; undefined where there is none. */
+  read(role: ChannelRole): number | undefined {
+    const counted = COUNTED[role];
+    if (counted) return counted(this);
+    if (!isFitted(this.family, role)) return undefined;
+    const read = readSensor(this.#view(), role);
+    return role === 'dpfDeltaP' && read !== undefined
+      ? read - this.computer.adaptations.deltaPZeroMbar
+      : read;
+  }
+
+  /** Voltage at the computer's pin. */
+  volts(sensor: VoltSensor): number {
+    return sensorVolts(this.#view(), sensor);
+  }
+
+  /** What the sensor shows before the computer takes its learned zero off, mbar. */
+  rawMbar(sensor: VoltSensor): number {
+    return mbarOfVolts(this.family, sensor, this.volts(sensor));
+  }
+
+  startRoutine(id: RoutineId): RoutineState {
+    const { plant, controls, computer, family } = this;
+    const answer = startRoutine(family, computer, id, {
+      ignition: controls.ignition === 'on',
+      running: plant.engine.running,
+      rpm: plant.engine.rpm,
+      kmPerH: plant.road.kmPerH,
+      km: plant.road.km,
+      deltaPMbar: this.read('dpfDeltaP') ?? 0,
+    });
+    if (answer.status === 'running') computer.routine = answer;
+    return answer;
+  }
+
+  #seen(): Seen {
+    const view = this.#view();
+    const { plant } = this;
+    return {
+      rpm: plant.engine.rpm,
+      running: plant.engine.running,
+      airGPerS: readSensor(view, 'massAirFlow') ?? 0,
+      manifoldMbar: readSensor(view, 'manifoldPressure') ?? plant.barometerMbar,
+      barometerMbar: plant.barometerMbar,
+      intakeC: plant.air.manifoldC,
+      coolantC: plant.coolantC,
+      egt2C: this.#egtOr('egt2', plant.exhaust.gasC[1]),
+      egt3C: this.#egtOr('egt3', plant.exhaust.gasC[2]),
+    };
+  }
+
+  /** Where the sensor is not fitted or at an end of its scale the computer uses its model, which is a sound one. */
+  #egtOr(role: 'egt2' | 'egt3', modelC: number): number {
+    const read = this.read(role);
+    return read === undefined || read < -35 || read > 950 ? modelC : read;
+  }
+
+  #second(): void {
+    const { plant, computer, family, scale, controls } = this;
+    if (this.faults.some(({ startS }) => startS !== undefined)) this.refreshWear();
+    if (controls.ignition === 'off') return;
+    const deltaPMbar = this.read('dpfDeltaP') ?? 0;
+    const airGPerS = this.read('massAirFlow') ?? 0;
+    const egt3C = this.read('egt3');
+    const egt4C = this.read('egt4');
+    const filterC = clamp(believable(egt3C) ?? believable(egt4C) ?? 200, 20, 1000);
+    const manifoldMbar = this.read('manifoldPressure') ?? plant.barometerMbar;
+    const flow = Math.max(0, airGPerS + plant.engine.fuelGPerS) / 1000;
+    const filterDeltaPMbar = deltaPMbar - besideFilterMbar(family, scale, flow, filterC, plant.barometerMbar);
+    const trusted = !['P2453', 'P2454', 'P2455'].some((code) => computer.codes.get(code)?.present === true);
+    countSoot(
+      family,
+      computer,
+      {
+        running: plant.engine.running,
+        airGPerS,
+        fuelGPerS: plant.engine.fuelGPerS,
+        coolantC: plant.coolantC,
+        egrPercent: this.read('egrPosition') ?? 0,
+        filterC,
+        deltaPMbar: filterDeltaPMbar,
+        barometerMbar: plant.barometerMbar,
+        pressureTrusted: trusted,
+      },
+      1,
+    );
+    stepRegeneration(
+      family,
+      computer,
+      {
+        running: plant.engine.running,
+        km: plant.road.km,
+        kmPerH: plant.road.kmPerH,
+        rpm: plant.engine.rpm,
+        coolantC: plant.coolantC,
+        fuelPercent: (100 * plant.fuelL) / family.tankL,
+        egt3C: filterC,
+        oilFuelPercent: oilFuelPercent(this.plant),
+      },
+      1,
+    );
+    const loadShare = plant.engine.running ? this.commands.fuelMgPerLCycle / MOST_FUEL : 0;
+    const density = (manifoldMbar * 100) / (AIR_GAS_CONSTANT * kelvin(plant.air.manifoldC));
+    watch(
+      {
+        family,
+        computer,
+        keyOnS: computer.keyOnS,
+        running: plant.engine.running,
+        runningS: plant.runningS,
+        rpm: plant.engine.rpm,
+        flowShare: airGPerS / 1000 / scale.ratedKgPerS,
+        airGPerS,
+        expectedAirGPerS:
+          (volumetricEfficiency(family, scale, plant.engine.rpm) *
+            family.displacementL *
+            plant.engine.rpm *
+            density) /
+          120,
+        fuelGPerS: plant.engine.fuelGPerS,
+        loadShare,
+        deltaPMbar,
+        filterDeltaPMbar,
+        volts: {
+          dpfDeltaP: this.volts('dpfDeltaP'),
+          manifoldPressure: this.volts('manifoldPressure'),
+          ...(family.backPressureSensor ? { exhaustBackPressure: this.volts('exhaustBackPressure') } : {}),
+        },
+        backPressureMbar: this.read('exhaustBackPressure'),
+        manifoldMbar,
+        barometerMbar: plant.barometerMbar,
+        boostTargetMbar: boostTarget(family, plant.engine.rpm, loadShare),
+        egtC: [this.read('egt1'), this.read('egt2'), egt3C, egt4C],
+        coolantC: plant.coolantC,
+        egrPercent: this.read('egrPosition') ?? 0,
+        egrCommandPercent: 100 * this.commands.egr,
+        glowFault: !this.commands.glow
+          ? 'none'
+          : this.wear.glowRelayDead
+            ? 'relay'
+            : this.wear.glowPlugsDead > 0
+              ? this.wear.glowPlugsDead
+              : 'none',
+        filterC,
+        km: plant.road.km,
+      },
+      () => this.#freezeFrame(),
+      1,
+    );
+    stepRoutine(computer, 1);
+  }
+
+  #freezeFrame(): FreezeFrame {
+    const roles: ChannelRole[] = [
+      'engineSpeed',
+      'vehicleSpeed',
+      'coolantTemp',
+      'massAirFlow',
+      'manifoldPressure',
+      'dpfDeltaP',
+      'egt3',
+      'sootMass',
+      'batteryVoltage',
+    ];
+    return {
+      atS: this.timeS,
+      km: this.plant.road.km,
+      values: Object.fromEntries(
+        roles.flatMap((role) => {
+          const value = this.read(role);
+          return value === undefined ? [] : [[role, value]];
+        }),
+      ),
+    };
+  }
+
+  /** Works out anew what the faults have made of the vehicle: after one came on, was repaired or was put in. */
+  refreshWear(): void {
+    this.wear = wearAt(this.faults, this.plant.runningS, this.family);
+  }
+}
+
+const believable = (celsius: number | undefined): number | undefined =>
+  celsius === undefined || celsius < -35 || celsius > 950 ? undefined : celsius;

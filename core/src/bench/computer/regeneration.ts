@@ -1,0 +1,120 @@
+import { filterVolumeL } from '../../filter/index.ts';
+import type { BenchFamily } from '../families.ts';
+import { anyActive, type Computer } from './computer.ts';
+
+export interface RegenSeen {
+  readonly running: boolean;
+  readonly km: number;
+  readonly kmPerH: number;
+  readonly rpm: number;
+  readonly coolantC: number;
+  readonly fuelPercent: number;
+  readonly egt3C: number;
+  readonly oilFuelPercent: number;
+}
+
+/** Codes with which the computer does not trust itself to burn. */
+export const INHIBITING_CODES = [
+  'P2453',
+  'P2454',
+  'P2455',
+  'P2002',
+  'P0471',
+  'P0472',
+  'P0473',
+  'P0106',
+  'P0107',
+  'P0108',
+  'P0101',
+  'P0102',
+  'P0299',
+  'P0404',
+  'P0545',
+  'P0546',
+  'P2032',
+  'P2033',
+  'P242C',
+  'P242D',
+  'P2470',
+  'P2471',
+  'P2084',
+  'P242B',
+  'P246F',
+  'P0380',
+  'P242F',
+  'P0128',
+] as const;
+
+export const sootStartG = (family: BenchFamily): number =>
+  family.regenStartGPerL * filterVolumeL(family.filter);
+export const sootRefuseG = (family: BenchFamily): number =>
+  family.regenRefuseGPerL * filterVolumeL(family.filter);
+
+const LONGEST_S = 28 * 60;
+const SHORTEST_S = 240;
+
+/** What holds a regeneration off now, in words; none where it may run. */
+export function inhibitors(family: BenchFamily, computer: Computer, seen: RegenSeen): string[] {
+  const code = anyActive(computer, INHIBITING_CODES);
+  const { forced } = computer.regeneration;
+  return [
+    ...(code === undefined ? [] : [`code ${code} is active`]),
+    ...(seen.coolantC < 70 ? [`coolant is at ${seen.coolantC.toFixed(0)} °C, under 70 °C`] : []),
+    ...(seen.fuelPercent < 12 ? [`fuel is at ${seen.fuelPercent.toFixed(0)} %, under 12 %`] : []),
+    ...(computer.oilLifePercent <= 0 ? ['oil life stands at 0 %'] : []),
+    ...(seen.oilFuelPercent > 8
+      ? [`fuel in the oil is counted at ${seen.oilFuelPercent.toFixed(1)} %, over 8 %`]
+      : []),
+    ...(computer.sootG > sootRefuseG(family)
+      ? [`soot is counted at ${computer.sootG.toFixed(0)} g, over ${sootRefuseG(family).toFixed(0)} g`]
+      : []),
+    ...(!seen.running ? ['the engine does not run'] : []),
+    ...(seen.running && forced === undefined && seen.kmPerH < 25 ? ['the vehicle does not move'] : []),
+  ];
+}
+
+/** A second of the regeneration's logic. */
+export function stepRegeneration(
+  family: BenchFamily,
+  computer: Computer,
+  seen: RegenSeen,
+  seconds: number,
+): void {
+  const { regeneration } = computer;
+  regeneration.inhibitors = inhibitors(family, computer, seen);
+  const held = regeneration.inhibitors.length > 0;
+  const running = regeneration.phase === 'heating' || regeneration.phase === 'burning';
+  if (!running) {
+    if (regeneration.phase === 'cooling') {
+      regeneration.elapsedS += seconds;
+      if (regeneration.elapsedS > 90) endForced(computer);
+      return;
+    }
+    const wanted = regeneration.forced !== undefined || computer.sootG > sootStartG(family);
+    regeneration.phase = !wanted ? 'none' : held ? 'wanted' : 'heating';
+    if (regeneration.phase === 'heating') {
+      regeneration.elapsedS = 0;
+      regeneration.dosingTrim = 0;
+    }
+    return;
+  }
+  regeneration.elapsedS += seconds;
+  if (regeneration.phase === 'heating' && seen.egt3C > 500) regeneration.phase = 'burning';
+  const done = computer.sootG < 0.12 * sootStartG(family) && regeneration.elapsedS > SHORTEST_S;
+  const stopped = regeneration.inhibitors.some((text) => !text.startsWith('the vehicle'));
+  if (!done && !stopped && regeneration.elapsedS < LONGEST_S) return;
+  if (done) {
+    regeneration.failures = 0;
+    regeneration.distances.push(seen.km - regeneration.lastKm);
+    if (regeneration.distances.length > 6) regeneration.distances.shift();
+    regeneration.lastKm = seen.km;
+  } else regeneration.failures += 1;
+  // Flow is kept up until the bed has cooled: to drop to idle now is the dangerous case.
+  regeneration.phase = regeneration.forced === undefined ? 'none' : 'cooling';
+  regeneration.elapsedS = 0;
+}
+
+function endForced(computer: Computer): void {
+  computer.regeneration.phase = 'none';
+  computer.regeneration.forced = undefined;
+}

@@ -1,0 +1,344 @@
+import { filterVolumeL } from '../filter/index.ts';
+import type { BenchFamily } from './families.ts';
+import { clamp } from './noise.ts';
+import type { Plant } from './vehicle/plant.ts';
+import type { Computer } from './computer/computer.ts';
+import { newWear, type EgtNumber, type Wear } from './vehicle/wear.ts';
+
+/** Every cause that the bench can have, by the names that the diagnosis uses. */
+export const FAULT_IDS = [
+  'soot-loaded',
+  'ash-full',
+  'filter-cracked',
+  'catalyst-restricted',
+  'downstream-restricted',
+  'dp-sensor-failed',
+  'dp-sensor-wrong',
+  'high-pipe-blocked',
+  'low-pipe-blocked',
+  'dp-hose-off',
+  'dp-hoses-crossed',
+  'back-pressure-sensor-failed',
+  'back-pressure-pipe-blocked',
+  'manifold-sensor-failed',
+  'egt1-failed',
+  'egt2-failed',
+  'egt3-failed',
+  'egt4-failed',
+  'sensor-wiring',
+  'intake-leak',
+  'charge-leak',
+  'air-meter-failed',
+  'boost-leak',
+  'vanes-stuck',
+  'egr-stuck-open',
+  'egr-cooler-fouled',
+  'injector-over-fuelling',
+  'dosing-injector-blocked',
+  'glow-plugs-failed',
+  'oil-counter',
+  'thermostat-stuck-open',
+  'oil-in-exhaust',
+  'short-trips',
+  'soot-counter-reset',
+  'counter-not-reset',
+  'fuel-low',
+] as const;
+export type FaultId = (typeof FAULT_IDS)[number];
+
+export interface Fault {
+  readonly id: FaultId;
+  /** 0 nothing … 1 as bad as it gets. */
+  readonly severity: number;
+  /** Which of its forms, where it has several; the first where it is not said. */
+  readonly form?: string;
+  /** Comes on after so much running time, and takes so long to come on fully, s. Absent: there from the beginning. */
+  readonly startS?: number;
+  readonly rampS?: number;
+}
+
+interface FaultDefinition {
+  readonly label: string;
+  readonly forms?: readonly string[];
+  /** What it does while it is there, at this severity. */
+  readonly wears?: (wear: Wear, severity: number, form: string, family: BenchFamily) => void;
+  /** What it has done before the job began. */
+  readonly began?: (plant: Plant, computer: Computer, severity: number, family: BenchFamily) => void;
+}
+
+const fill = (plant: Plant, grams: number): void => {
+  plant.filter.sootG.fill(grams / plant.filter.sootG.length);
+};
+
+const egt = (number: EgtNumber): FaultDefinition => ({
+  label: `EGT ${number} failed`,
+  forms: ['open', 'stuck', 'reads-high-cold'],
+  wears: (wear, severity, form) => {
+    const its = wear.egt[number - 1];
+    if (!its) return;
+    if (form === 'open') its.open = severity > 0.3;
+    else if (form === 'stuck') its.stuckAt = severity > 0.3 ? 60 + 130 * severity : undefined;
+    else its.coldOffset = 60 * severity;
+  },
+});
+
+/** What each fault does to the vehicle. Severities are scaled so that 0.7 and more shows in a guided baseline. */
+export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
+  'soot-loaded': {
+    label: 'Filter loaded with soot',
+    wears: () => undefined,
+    began: (plant, computer, severity, family) => {
+      const volumeL = filterVolumeL(family.filter);
+      fill(plant, (4 + 17 * severity) * volumeL);
+      // Soot that has closed whole channels at the face.
+      plant.filter.shutShare = Math.max(plant.filter.shutShare, 0.62 * severity);
+      computer.sootG = (4 + 15 * severity) * volumeL;
+      computer.modelSootG = computer.sootG;
+    },
+  },
+  'ash-full': {
+    label: 'Filter full of ash',
+    began: (plant, computer, severity, family) => {
+      const volumeL = filterVolumeL(family.filter);
+      plant.filter.ashG = (20 + 62 * severity) * volumeL;
+      computer.ashG = (15 + 42 * severity) * volumeL;
+    },
+  },
+  'filter-cracked': {
+    label: 'Filter cracked or without its core',
+    wears: (wear, severity) => {
+      wear.filterBypass = 0.9 * severity;
+    },
+  },
+  'catalyst-restricted': {
+    label: 'Oxidation catalyst restricted',
+    wears: (wear, severity) => {
+      wear.catalystResistance = 1 + 45 * severity;
+    },
+  },
+  'downstream-restricted': {
+    label: 'Restriction behind the filter',
+    wears: (wear, severity) => {
+      wear.downstreamResistance = 1 + 14 * severity;
+    },
+  },
+  'dp-sensor-failed': {
+    label: 'ΔP sensor failed',
+    forms: ['dead', 'stuck', 'zero-off', 'low'],
+    wears: (wear, severity, form) => {
+      if (form === 'dead') wear.deltaP.open = severity > 0.3;
+      else if (form === 'stuck') wear.deltaP.stuckAt = severity > 0.3 ? 40 + 260 * severity : undefined;
+      else if (form === 'zero-off') wear.deltaP.offset = 28 * severity;
+      else wear.deltaP.gain = 1 - 0.97 * severity;
+    },
+  },
+  'dp-sensor-wrong': {
+    label: 'ΔP sensor of another range',
+    wears: (wear, severity) => {
+      wear.deltaP.gain = 1 - 0.75 * severity;
+    },
+  },
+  'high-pipe-blocked': {
+    label: 'High pipe of the ΔP sensor blocked',
+    wears: (wear, severity) => {
+      wear.highPipeOpen = 1 - severity;
+    },
+  },
+  'low-pipe-blocked': {
+    label: 'Low pipe of the ΔP sensor blocked',
+    wears: (wear, severity) => {
+      wear.lowPipeOpen = 1 - severity;
+    },
+  },
+  'dp-hose-off': {
+    label: 'Hose of the ΔP sensor split or off',
+    wears: (wear, severity) => {
+      wear.highHoseLeak = severity;
+    },
+  },
+  'dp-hoses-crossed': {
+    label: 'Hoses of the ΔP sensor crossed',
+    wears: (wear) => {
+      wear.hosesCrossed = true;
+    },
+  },
+  'back-pressure-sensor-failed': {
+    label: 'Back-pressure sensor failed',
+    forms: ['stuck', 'off'],
+    wears: (wear, severity, form) => {
+      if (form === 'stuck') wear.backPressure.stuckAt = severity > 0.3 ? 1000 : undefined;
+      else wear.backPressure.offset = 280 * severity;
+    },
+  },
+  'back-pressure-pipe-blocked': {
+    label: 'Pipe of the back-pressure sensor blocked or broken',
+    forms: ['blocked', 'broken'],
+    wears: (wear, severity, form) => {
+      if (form === 'blocked') wear.backPressurePipeOpen = 1 - severity;
+      else wear.backPressurePipeLeak = severity;
+    },
+  },
+  'manifold-sensor-failed': {
+    label: 'Manifold pressure sensor or its pipe',
+    forms: ['stuck', 'off', 'slow'],
+    wears: (wear, severity, form) => {
+      if (form === 'stuck') wear.manifold.stuckAt = severity > 0.3 ? 1012 : undefined;
+      else if (form === 'off') wear.manifold.offset = -260 * severity;
+      else wear.manifoldPipeOpen = 1 - 0.9 * severity;
+    },
+  },
+  'egt1-failed': egt(1),
+  'egt2-failed': egt(2),
+  'egt3-failed': egt(3),
+  'egt4-failed': egt(4),
+  'sensor-wiring': {
+    label: 'Wiring or supply of the sensors',
+    forms: ['ground', 'supply'],
+    wears: (wear, severity, form) => {
+      if (form === 'ground') wear.groundOhm = 28 * severity;
+      else wear.supplyV = 5 - 1.2 * severity;
+    },
+  },
+  'intake-leak': {
+    label: 'Leak between air meter and compressor',
+    wears: (wear, severity) => {
+      wear.unmeteredShare = 0.55 * severity;
+    },
+  },
+  'charge-leak': {
+    label: 'Charge leak after the compressor',
+    wears: (wear, severity) => {
+      wear.chargeLeak = 1.1 * severity;
+    },
+  },
+  'air-meter-failed': {
+    label: 'Air meter reads wrong',
+    forms: ['low', 'high'],
+    wears: (wear, severity, form) => {
+      wear.airMeter.gain = form === 'low' ? 1 - 0.6 * severity : 1 + 0.8 * severity;
+    },
+  },
+  'boost-leak': {
+    label: 'Turbocharger worn: little boost',
+    wears: (wear, severity) => {
+      wear.turboEfficiency = 1 - 0.8 * severity;
+    },
+  },
+  'vanes-stuck': {
+    label: 'Vanes of the turbine stuck',
+    forms: ['open', 'shut'],
+    wears: (wear, severity, form) => {
+      wear.vanesStuckAt = severity < 0.3 ? undefined : form === 'open' ? 0 : 0.75 + 0.25 * severity;
+    },
+  },
+  'egr-stuck-open': {
+    label: 'Recirculation valve stuck open',
+    wears: (wear, severity) => {
+      wear.egrOpenAtLeast = severity;
+    },
+  },
+  'egr-cooler-fouled': {
+    label: 'Recirculation cooler fouled',
+    wears: (wear, severity) => {
+      wear.egrCoolerFouled = severity;
+    },
+  },
+  'injector-over-fuelling': {
+    label: 'An injector gives too much',
+    wears: (wear, severity) => {
+      wear.overFuelling = 0.5 * severity;
+    },
+  },
+  'dosing-injector-blocked': {
+    label: 'Dosing injector blocked',
+    wears: (wear, severity) => {
+      wear.dosingOpen = 1 - 0.95 * severity;
+    },
+  },
+  'glow-plugs-failed': {
+    label: 'Glow plugs or their relay',
+    forms: ['plugs', 'relay'],
+    wears: (wear, severity, form, family) => {
+      if (form === 'relay') wear.glowRelayDead = severity > 0.3;
+      else wear.glowPlugsDead = Math.max(1, Math.round(severity * family.cylinders));
+    },
+  },
+  'oil-counter': {
+    label: 'Oil counter at its end, or fuel in the oil',
+    forms: ['counter', 'diluted'],
+    began: (plant, computer, severity, family) => {
+      plant.oil.kmSinceChange = 20_000 * (0.6 + 0.6 * severity);
+      computer.oilLifePercent = Math.max(0, 30 - 40 * severity);
+      plant.oil.fuelG = 0.14 * severity * family.oilL * 870;
+    },
+  },
+  'thermostat-stuck-open': {
+    label: 'Thermostat stuck open',
+    wears: (wear, severity) => {
+      wear.thermostatOpen = severity;
+    },
+  },
+  'oil-in-exhaust': {
+    label: 'Oil gets into the exhaust',
+    wears: (wear, severity) => {
+      wear.oilIntoExhaustGPerS = 0.02 * severity;
+    },
+    began: (plant, _computer, severity) => {
+      plant.filter.oilG = 40 * severity;
+    },
+  },
+  'short-trips': {
+    label: 'Short trips only',
+    began: (plant, computer, severity, family) => {
+      const grams = (3 + 9 * severity) * filterVolumeL(family.filter);
+      fill(
+        plant,
+        Math.max(
+          grams,
+          plant.filter.sootG.reduce((a, b) => a + b, 0),
+        ),
+      );
+      computer.sootG = Math.max(computer.sootG, grams * 0.95);
+      computer.modelSootG = computer.sootG;
+    },
+  },
+  'soot-counter-reset': {
+    label: 'Soot counter reset without a clean',
+    began: (_plant, computer) => {
+      computer.sootG = 0;
+      computer.modelSootG = 0;
+    },
+  },
+  'counter-not-reset': {
+    label: 'Soot counter not reset after a clean',
+    began: (plant, computer, severity, family) => {
+      fill(plant, 1.5 * filterVolumeL(family.filter));
+      plant.filter.shutShare = 0;
+      computer.sootG = (6 + 10 * severity) * filterVolumeL(family.filter);
+      computer.modelSootG = computer.sootG;
+    },
+  },
+  'fuel-low': {
+    label: 'Fuel level low',
+    began: (plant, _computer, severity, family) => {
+      plant.fuelL = family.tankL * (0.14 - 0.1 * severity);
+    },
+  },
+};
+
+/** How bad a fault is after so much running time. */
+export const severityAt = ({ severity, startS, rampS }: Fault, runningS: number): number =>
+  startS === undefined
+    ? severity
+    : severity * clamp(rampS ? (runningS - startS) / rampS : runningS >= startS ? 1 : 0, 0, 1);
+
+/** The state of wear that a set of faults has brought about by now. */
+export function wearAt(faults: readonly Fault[], runningS: number, family: BenchFamily): Wear {
+  const wear = newWear();
+  for (const fault of faults) {
+    const { wears, forms } = FAULTS[fault.id];
+    const severity = severityAt(fault, runningS);
+    if (severity > 0) wears?.(wear, severity, fault.form ?? forms?.[0] ?? '', family);
+  }
+  return wear;
+}
