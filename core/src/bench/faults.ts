@@ -107,7 +107,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
   'filter-cracked': {
     label: 'Filter cracked or without its core',
     wears: (wear, severity) => {
-      wear.filterBypass = 0.9 * severity;
+      wear.filterBypass = 0.97 * Math.sqrt(severity);
     },
   },
   'catalyst-restricted': {
@@ -129,7 +129,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
       if (form === 'dead') wear.deltaP.open = severity > 0.3;
       else if (form === 'stuck') wear.deltaP.stuckAt = severity > 0.3 ? 40 + 260 * severity : undefined;
       else if (form === 'zero-off') wear.deltaP.offset = 28 * severity;
-      else wear.deltaP.gain = 1 - 0.97 * severity;
+      else wear.deltaP.gain = 1 - 0.97 * Math.sqrt(severity);
     },
   },
   'dp-sensor-wrong': {

@@ -30,3 +30,13 @@ export { traceOf, type Trace } from './traces.ts';
 export { heldAt } from './recording.ts';
 export { LOG_OUTPUTS, writeLog, type LogOutput } from './writer/writeLog.ts';
 export { loggedFacts, readingFromLog, type LogReadingParts } from './logReading.ts';
+export {
+  BASELINE_STEPS,
+  BaselineGuide,
+  baselinePlan,
+  type BaselinePlan,
+  type BaselineStep,
+  type BaselineStepId,
+  type LiveMoment,
+} from './live/baselineGuide.ts';
+export { SteadyFollower, type RunKind, type SteadyRun } from './live/steadyRun.ts';

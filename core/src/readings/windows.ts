@@ -12,13 +12,13 @@ export interface LogWindow {
 }
 
 /** Below this the engine does not run; cranking lies above it. */
-const OFF_RPM = 50;
-const RUNNING_RPM = 450;
+export const OFF_RPM = 50;
+export const RUNNING_RPM = 450;
 /** A pedal hold wanders by 60–150 rpm; a segment goes on while the speed stays within this of its own mean. */
-const HOLD_TOLERANCE_RPM = 170;
-const HOLD_TOLERANCE_SHARE = 0.07;
+export const HOLD_TOLERANCE_RPM = 170;
+export const HOLD_TOLERANCE_SHARE = 0.07;
 /** Edges of a hold still carry the ramp and the lag of the gas path. */
-const SETTLE_S = 1.2;
+export const SETTLE_S = 1.2;
 const MIN_STEADY_S = 5;
 const MIN_OFF_S = 1.5;
 const SNAP_RISE_RPM = 700;

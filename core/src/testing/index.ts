@@ -13,3 +13,4 @@ export {
   type MadeVehicle,
 } from './madeLog.ts';
 export { randomLog, type RandomLog } from './randomLog.ts';
+export { drivenVehicle, type DrivenVehicle } from './randomBenchVehicle.ts';

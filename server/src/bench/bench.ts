@@ -10,6 +10,7 @@ import { valueOf } from '@white-ember/core/quantities';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '@white-ember/core/testing';
 import { buildWeb } from '../launch/build.ts';
 import { measureApi } from './api.ts';
+import { measureBenchVehicles } from './benchVehicles.ts';
 import { measureLogs } from './logs.ts';
 
 /**
@@ -119,6 +120,7 @@ async function measureFirstScreen(): Promise<Row[]> {
 const rows = [
   ...measureCore(),
   ...(await measureLogs()),
+  ...measureBenchVehicles(),
   ...(await measureFirstScreen()),
   ...(await measureApi(root)),
 ];

@@ -88,7 +88,9 @@ function fuel(
   const pedal = MOST_FUEL * clamp((wantedRpm - seen.rpm) / droop, 0, 1) * computer.powerLimit;
   computer.demandShare = Math.max(idle, pedal) / MOST_FUEL;
   const perCycle = (family.displacementL * Math.max(seen.rpm, 200)) / 120 / 1000;
-  const airMgPerLCycle = seen.airGPerS / perCycle;
+  // A meter that shows far less than the manifold's pressure calls for is not believed.
+  const byPressure = (0.85 * 348 * seen.manifoldMbar) / (seen.intakeC + 273.15);
+  const airMgPerLCycle = Math.max(seen.airGPerS / perCycle, 0.55 * byPressure);
   return Math.min(Math.max(idle, pedal), Math.max(airMgPerLCycle / SMOKE_LIMIT, 14), MOST_FUEL);
 }
 

@@ -240,7 +240,7 @@ export const MONITORS: readonly Monitor[] = [
     code: 'P0128',
     forS: 60,
     test: 'egr',
-    when: ({ runningS, coolantC }) => runningS > 900 && coolantC < 68,
+    when: ({ runningS, coolantC, family }) => runningS > 700 + 110 * family.displacementL && coolantC < 68,
   },
   {
     code: 'P0380',

@@ -62,7 +62,7 @@ export function filterDropMbar(
 
 /** Behind the filter, K of p² = p_air² + K·ṁ²·T; mbar², kg/s, K. */
 const tailResistance = (family: BenchFamily, scale: Scale): number =>
-  (4.1e4 * (family.downstreamBrick ? 1.5 : 1)) / scale.flowSquared;
+  (2.2e4 * (family.downstreamBrick ? 1.4 : 1)) / scale.flowSquared;
 
 /** Laminar in the catalyst: ΔP goes with viscosity × volume, so with ṁ·T^1.7 over the pressure, mbar. */
 const catalystDropMbar = (family: BenchFamily, flow: number, gasC: number, pressureMbar: number): number =>

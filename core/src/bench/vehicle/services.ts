@@ -24,7 +24,7 @@ export function stepServices(
   const { engine, battery, oil } = plant;
   const opened = clamp(
     (plant.coolantC - family.thermostatC) / THERMOSTAT_SPAN_C,
-    0.25 * wear.thermostatOpen,
+    0.7 * wear.thermostatOpen,
     1,
   );
   const wind = engine.running ? 0.35 + Math.min(plant.road.kmPerH / 60, 1) * 0.65 : 0.05;

@@ -15,8 +15,9 @@ import { slowResponse } from './response.ts';
 
 const about = { channel: 'dpfDeltaP' } as const;
 
-/** Smallest range that counts as movement: three steps of the sensor as logged, a tenth of a mbar at least. */
-const threeSteps = (dp: Behaviour): number => 3 * Math.max(dp.step, 0.1);
+/** Smallest range that counts as movement: three steps of the sensor as logged, and the noise that a dead one may show. */
+const NOISE_MBAR = 0.5;
+const threeSteps = (dp: Behaviour): number => Math.max(3 * dp.step, NOISE_MBAR);
 
 const noResponse: Detector = (context) => {
   const { dp, flow } = context.features;

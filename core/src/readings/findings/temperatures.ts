@@ -205,6 +205,8 @@ const coolantCold: Detector = (context) => {
   if (end === undefined || end >= limits.coolantWarmC) return [];
   const plateau = ranS >= PLATEAU_S && start !== undefined && Math.abs(end - start) < PLATEAU_C;
   if (!plateau && ranS <= LONG_RUN_S) return [];
+  // A large engine without load warms for half an hour: while it still does, no thermostat is to blame.
+  if (start !== undefined && end - start >= PLATEAU_C) return [];
   const outside =
     median(seriesOf(recording, 'ambientTemp').values) ?? median(seriesOf(recording, 'intakeAirTemp').values);
   if (ranS <= LONG_RUN_S && outside !== undefined && end - outside < JUST_STARTED_C) return [];
