@@ -1,6 +1,7 @@
 import { filterVolumeL } from '../filter/index.ts';
 import { AIR_GAS_CONSTANT, kelvin } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
+import type { JointName, PipeName, PressurePort } from './acts.ts';
 import { newComputer, type Computer, type FreezeFrame } from './computer/computer.ts';
 import { boostTarget, control, isHeating, MOST_FUEL, type Seen } from './computer/control.ts';
 import { countSoot } from './computer/load.ts';
@@ -77,6 +78,13 @@ export class BenchVehicle {
   wear: Wear;
   /** Sensors whose plug is off. */
   readonly unplugged = new Set<string>();
+  /** Hand pumps at sensor ports, mbar above the air: what the sensor sees instead of its pipe. */
+  readonly pumped = new Map<PressurePort, number>();
+  /** Pipes that cleaner has stood in. */
+  readonly soaked = new Set<PipeName>();
+  /** Where the line was parted: what lies behind does not hold the gas back any more. */
+  openJoint: JointName | undefined;
+  filterOff = false;
   tick = 0;
   readonly #startKm: number;
   readonly #stepsASecond: number;
@@ -147,13 +155,25 @@ export class BenchVehicle {
     if (computer.routine?.id === 'vane-sweep' && computer.routine.status === 'running') {
       commands.vanes = 0.5 + 0.5 * Math.sin((computer.routine.elapsedS + computer.secondS) * 1.6);
     }
-    stepPlant(family, scale, plant, controls, commands, wear, stepS);
+    stepPlant(family, scale, plant, controls, commands, wear, stepS, this);
+    this.#pump();
     this.tick += 1;
     computer.secondS += stepS;
     if (this.tick % this.#stepsASecond === 0) {
       computer.secondS = 0;
       this.#second();
     }
+  }
+
+  #pump(): void {
+    const { pumped, plant } = this;
+    if (pumped.size === 0) return;
+    const { pipes } = plant;
+    pipes.high = pumped.get('dp-high') ?? pipes.high;
+    pipes.low = pumped.get('dp-low') ?? pipes.low;
+    pipes.backPressure = pumped.get('back-pressure') ?? pipes.backPressure;
+    const manifold = pumped.get('manifold');
+    if (manifold !== undefined) pipes.manifold = plant.barometerMbar + manifold;
   }
 
   /** Goes on by so many seconds. */

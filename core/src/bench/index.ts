@@ -5,3 +5,14 @@ export { FAULT_IDS, FAULTS, severityAt, type Fault, type FaultId } from './fault
 export { ROUTINE_IDS, ROUTINE_LABELS, type RoutineId, type RoutineState } from './computer/routines.ts';
 export type { CodeStatus, FreezeFrame, StoredCode } from './computer/computer.ts';
 export type { Controls, Plant } from './vehicle/plant.ts';
+export {
+  perform,
+  type Act,
+  type ActResult,
+  type JointName,
+  type PipeName,
+  type PlugName,
+  type PressurePort,
+} from './acts.ts';
+export { recordBaseline, BASELINE_ROLES, type BaselineRun } from './recordBaseline.ts';
+export { requiredFindings, signatureOf, type Drill } from './signature.ts';

@@ -212,10 +212,35 @@ export function stepFilterBed(family: BenchFamily, plant: Plant, wear: Wear, ste
     gasC = result.gasC;
     if (result.solidC > filter.peakC) filter.peakC = result.solidC;
   }
+  loosen(filter, exhaust, volumeL, stepS);
   exhaust.gasC[3] = gasC;
   exhaust.tailC = gasC;
   if (filter.peakC > melts)
     filter.melted = Math.min(1, filter.melted + (stepS * (filter.peakC - melts)) / 4000);
+}
+
+/** Dwell in which a fully wetted, cold bed has 63 % of its soot loosened, s. */
+const DWELL_S = 1500;
+const CARRY_S = 150;
+
+/** Cold fluid loosens soot and face deposits while it stands; once gas flows they leave with the steam. */
+function loosen(filter: Plant['filter'], exhaust: Plant['exhaust'], volumeL: number, stepS: number): void {
+  if (filter.wetG > 1 && (exhaust.filterC[0] as number) < 90) {
+    const wetted = Math.min(1, filter.wetG / (200 * volumeL));
+    let sootG = 0;
+    for (let i = 0; i < FILTER_CELLS; i++) sootG += filter.sootG[i] as number;
+    filter.loosenedG += Math.max(0, 0.85 * sootG - filter.loosenedG) * wetted * approach(stepS, DWELL_S);
+    filter.shutShare *= 1 - wetted * approach(stepS, 1.6 * DWELL_S);
+  }
+  if (filter.loosenedG > 0.001 && exhaust.gPerS > 5) {
+    const gone = filter.loosenedG * approach(stepS, CARRY_S * Math.max(0.5, 60 / exhaust.gPerS));
+    let sootG = 0;
+    for (let i = 0; i < FILTER_CELLS; i++) sootG += filter.sootG[i] as number;
+    const share = sootG > 0 ? Math.min(1, gone / sootG) : 0;
+    for (let i = 0; i < FILTER_CELLS; i++) filter.sootG[i] = (filter.sootG[i] as number) * (1 - share);
+    filter.loosenedG -= gone;
+    filter.passedGPerS += gone / stepS;
+  }
 }
 
 /** EGT tips follow their gas, the quicker the more of it passes; in still gas they take the heat of what is around them. */

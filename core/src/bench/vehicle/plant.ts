@@ -125,6 +125,8 @@ export interface Plant {
     ashG: number;
     /** Cleaning fluid and water that stand in the channels, g. */
     wetG: number;
+    /** Soot that cleaning fluid has loosened and that flow will carry off, g. */
+    loosenedG: number;
     /** Share of the channels that are shut by damage or deposits that do not burn. */
     shutShare: number;
     /** Melted by heat, 0–1. */
@@ -225,6 +227,7 @@ export function standingPlant(family: BenchFamily, start: PlantStart): Plant {
       sootG: new Float64Array(FILTER_CELLS).fill(start.sootG / FILTER_CELLS),
       ashG: start.ashG,
       wetG: 0,
+      loosenedG: 0,
       shutShare: 0,
       melted: 0,
       deltaPMbar: 0,

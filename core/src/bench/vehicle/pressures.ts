@@ -92,15 +92,33 @@ export const meanFilterC = ({ exhaust }: Plant): number => {
   return clamp(sum / FILTER_CELLS, -40, 1200);
 };
 
-/** Pressures along the line from the tail towards the engine, mbar absolute. */
-export function linePressures(family: BenchFamily, scale: Scale, plant: Plant, wear: Wear): void {
-  const { exhaust, filter } = plant;
+/** How the line is put together at the moment. */
+export interface LineState {
+  readonly openJoint: 'before-catalyst' | 'before-filter' | 'after-filter' | undefined;
+  readonly filterOff: boolean;
+}
+
+/** Pressures along the line from the tail towards the engine, mbar absolute. An open joint is at the pressure of the air. */
+export function linePressures(
+  family: BenchFamily,
+  scale: Scale,
+  plant: Plant,
+  wear: Wear,
+  { openJoint, filterOff }: LineState,
+): void {
+  const { exhaust, filter, barometerMbar } = plant;
   const flow = (exhaust.gPerS + exhaust.dosedGPerS) / 1000;
   const tail = tailResistance(family, scale) * wear.downstreamResistance;
-  exhaust.afterFilterMbar = Math.sqrt(plant.barometerMbar ** 2 + tail * flow * flow * kelvin(exhaust.tailC));
-  filter.deltaPMbar = filterDropMbar(family, plant, wear, exhaust.afterFilterMbar);
+  exhaust.afterFilterMbar =
+    openJoint === undefined
+      ? Math.sqrt(barometerMbar ** 2 + tail * flow * flow * kelvin(exhaust.tailC))
+      : barometerMbar;
+  const passesFilter = !filterOff && openJoint !== 'before-filter' && openJoint !== 'before-catalyst';
+  filter.deltaPMbar = passesFilter ? filterDropMbar(family, plant, wear, exhaust.afterFilterMbar) : 0;
   exhaust.beforeFilterMbar = exhaust.afterFilterMbar + filter.deltaPMbar;
   const catalyst =
-    wear.catalystResistance * catalystDropMbar(family, flow, exhaust.gasC[1], exhaust.beforeFilterMbar);
+    openJoint === 'before-catalyst'
+      ? 0
+      : wear.catalystResistance * catalystDropMbar(family, flow, exhaust.gasC[1], exhaust.beforeFilterMbar);
   exhaust.afterTurbineMbar = exhaust.beforeFilterMbar + catalyst;
 }

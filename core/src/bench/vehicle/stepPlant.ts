@@ -4,7 +4,7 @@ import { stepEngine } from './engine.ts';
 import { stepEgtTips, stepExhaustLine, stepFilterBed } from './exhaustLine.ts';
 import { stepPipes } from './pipes.ts';
 import type { Commands, Controls, Plant } from './plant.ts';
-import { linePressures } from './pressures.ts';
+import { linePressures, type LineState } from './pressures.ts';
 import type { Scale } from './scale.ts';
 import { stepServices } from './services.ts';
 import type { Wear } from './wear.ts';
@@ -18,12 +18,13 @@ export function stepPlant(
   commands: Commands,
   wear: Wear,
   stepS: number,
+  line: LineState,
 ): void {
   breathe(family, scale, plant, wear);
   stepEngine(family, plant, controls, commands, wear, stepS);
   stepExhaustLine(family, scale, plant, commands, wear, stepS);
   stepFilterBed(family, plant, wear, stepS);
-  linePressures(family, scale, plant, wear);
+  linePressures(family, scale, plant, wear, line);
   turbine(scale, plant, stepS);
   stepAirPath(family, scale, plant, commands, wear, stepS);
   stepPipes(family, plant, wear, stepS);
