@@ -92,7 +92,7 @@ export const GAS_CHANNEL_ROLES = {
       /^(?:engine |eng )?(?:speed|rpm|revs|revolutions)(?: rpm| actual| act| istwert)?$/,
       re(
         any(
-          'engine (?:speed|rpm|revs)|eng (?:speed|rpm|spd)|motor speed|n motor|motor ?drehzahl|drehzahl|n ?mot|regime moteur',
+          'engine (?:speed|rpm|revs)|eng (?:speed|rpm|spd)|motor speed|n motor|n eng|motor ?drehzahl|drehzahl|n ?mot|regime moteur',
           'vitesse moteur|revoluciones|regimen|giri motore|numero giri|obroty|predkosc obrotowa',
           'velocidad (?:del? |giro )*motor|regime (?:di rotazione|motore)|crank(?:shaft)? speed',
           'vitesse (?:de )?rotation',
@@ -131,8 +131,9 @@ export const GAS_CHANNEL_ROLES = {
     6000,
     [
       new RegExp(
-        `${PRESSURE}.*${BEFORE} ?${FILTER}|${BEFORE} ?(?:the )?${FILTER}.*${PRESSURE}|${FILTER} ${BEFORE} ${PRESSURE}`,
+        `${PRESSURE}.*${BEFORE} ?(?:the )?${FILTER}|${BEFORE} ?(?:the )?${FILTER}.*${PRESSURE}|${FILTER} ${BEFORE} ${PRESSURE}`,
       ),
+      /^pressure before the filter$/,
     ],
     not(TARGET, DIFFERENCE, any('temp\\w*')),
   ),
@@ -142,8 +143,9 @@ export const GAS_CHANNEL_ROLES = {
     6000,
     [
       new RegExp(
-        `${PRESSURE}.*${AFTER} ?${FILTER}|${AFTER} ?(?:the )?${FILTER}.*${PRESSURE}|${FILTER} ${AFTER} ${PRESSURE}`,
+        `${PRESSURE}.*${AFTER} ?(?:the )?${FILTER}|${AFTER} ?(?:the )?${FILTER}.*${PRESSURE}|${FILTER} ${AFTER} ${PRESSURE}`,
       ),
+      /^pressure after the filter$/,
     ],
     not(TARGET, DIFFERENCE, any('temp\\w*')),
   ),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fromBase, UNITS, type Unit } from '../quantities/index.ts';
+import { fromBase, plainLabel, UNITS, type Unit } from '../quantities/index.ts';
 import type { RawColumn, RawLog } from './reader/rawLog.ts';
 import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from './channelRoles.ts';
 import { foldName } from './channelNames.ts';
@@ -314,5 +314,22 @@ describe('a mapping', () => {
     expect(gauge('Boost pressure', 'mbar', [0, 5, 120, 210, 4])).toBe(true);
     expect(gauge('Boost pressure', 'mbar', [1010, 1015, 1120, 1210, 1012])).toBe(false);
     expect(gauge('Manifold absolute pressure', 'kPa', [10, 10, 10, 10, 10])).toBe(false);
+  });
+});
+
+describe('our own names', () => {
+  it('are recognised with their units, so that what the application writes it can read', () => {
+    for (const role of ROLE_IDS) {
+      const { label, unit } = CHANNEL_ROLES[role];
+      const read = column(
+        label,
+        role === 'lambda' || role === 'regenActive' ? '' : plainLabel(unit),
+        USUAL[role],
+      );
+      expect(
+        mapChannels(logOf(read)).channels.map((channel) => channel.role),
+        label,
+      ).toEqual([role]);
+    }
   });
 });

@@ -118,7 +118,7 @@ export const VEHICLE_CHANNEL_ROLES = {
     names: [
       re(
         any(
-          '(?:vehicle|road) speed|vss|(?:fahrzeug|fahr)?geschwindigkeit|vitesse(?: du)? vehicule',
+          '(?:vehicle|veh|road) (?:speed|spd)|vss|(?:fahrzeug|fahr)?geschwindigkeit|vitesse(?: du)? vehicule',
           'velocidad(?: del?)? vehiculo|velocita(?: del)? veicolo|predkosc pojazdu',
         ),
       ),
@@ -155,7 +155,7 @@ export const VEHICLE_CHANNEL_ROLES = {
   oilDilution: percentRole('Fuel in the oil', [
     re(
       any(
-        'oil dilution|fuel in oil|olverdunnung|dilution (?:de l |d )?huile|dilucion (?:del )?aceite',
+        'oil dilution|fuel in (?:the )?oil|olverdunnung|dilution (?:de l |d )?huile|dilucion (?:del )?aceite',
         'diluizione (?:dell )?olio|rozcienczeni\\w* oleju|dilution',
       ),
     ),

@@ -305,13 +305,20 @@ const sootNow = ({ recording }: FindingContext): number | undefined => {
   return values === undefined ? undefined : median(values.subarray(Math.floor(values.length * 0.8)));
 };
 
+/** Engines from this size on have filters larger than those of light vehicles, about 1.4 times their own size. */
+const LARGE_ENGINE_L = 4;
+const FILTER_TO_ENGINE = 1.4;
+
 const sootHigh: Detector = (context) => {
   const value = sootNow(context);
-  const volume = context.filterVolumeL;
+  const { displacementL = 0 } = context;
+  const large = displacementL >= LARGE_ENGINE_L;
+  const volume = context.filterVolumeL ?? (large ? FILTER_TO_ENGINE * displacementL : undefined);
   const { sootHighG, sootHighGPerL } = context.limits;
   const limit = volume === undefined ? sootHighG : sootHighGPerL * volume;
   if (value === undefined || value <= limit) return [];
-  const by = volume === undefined ? '' : ` (${sootHighGPerL} g/L in ${volume.toFixed(1)} L)`;
+  const assumed = context.filterVolumeL === undefined ? ', the filter taken as 1.4 × the engine' : '';
+  const by = volume === undefined ? '' : ` (${sootHighGPerL} g/L in ${volume.toFixed(1)} L${assumed})`;
   return [
     {
       id: 'soot-high',
