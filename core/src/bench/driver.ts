@@ -7,6 +7,8 @@ export type Wish =
   | { readonly do: 'key-on' }
   | { readonly do: 'start' }
   | { readonly do: 'idle' }
+  /** The pedal held where it is put, 0–1. */
+  | { readonly do: 'pedal'; readonly pedal: number }
   | { readonly do: 'hold'; readonly rpm: number }
   | { readonly do: 'snap'; readonly pedal?: number }
   | { readonly do: 'cruise'; readonly kmPerH: number }
@@ -52,6 +54,11 @@ export class Driver {
         controls.pedal = 0;
         controls.gear = 0;
         controls.brake = 1;
+        return;
+      case 'pedal':
+        controls.gear = 0;
+        controls.brake = 1;
+        controls.pedal = clamp(wish.pedal, 0, 1);
         return;
       case 'snap':
         controls.gear = 0;

@@ -16,3 +16,19 @@ export {
 } from './acts.ts';
 export { recordBaseline, BASELINE_ROLES, type BaselineRun } from './recordBaseline.ts';
 export { requiredFindings, signatureOf, type Drill } from './signature.ts';
+export { SimulatedAdapter, type AdapterFaults } from './link/simulatedAdapter.ts';
+export { asGiven, benchChannel, BENCH_CHANNELS, channelHeading, type BenchChannel } from './link/channels.ts';
+export { RecordingText, type RecordingFacts } from './link/recording.ts';
+export {
+  LinkError,
+  type LinkAnswer,
+  type LinkChannel,
+  type LinkCode,
+  type LinkIdentity,
+  type LinkListener,
+  type LinkReading,
+  type LinkRoutine,
+  type LinkState,
+  type ScanLink,
+  type StreamPlan,
+} from './link/scanLink.ts';

@@ -40,3 +40,4 @@ export {
   type LiveMoment,
 } from './live/baselineGuide.ts';
 export { SteadyFollower, type RunKind, type SteadyRun } from './live/steadyRun.ts';
+export { CHANNEL_PRESETS, type ChannelPreset } from './live/presets.ts';

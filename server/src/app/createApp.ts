@@ -86,6 +86,13 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
   );
   app.use(compression());
   if (log.isLevelEnabled('info')) app.use(pinoHttp({ logger: log }));
+  else {
+    // Routes log through the request whether or not each request is logged.
+    app.use((req, _res, next) => {
+      req.log = log;
+      next();
+    });
+  }
 
   const limiterPool = new pg.Pool({
     connectionString: config.databaseUrl,

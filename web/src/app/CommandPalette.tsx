@@ -37,7 +37,10 @@ export function CommandPalette({
   const commands: [string, () => void][] = [
     ...(jobId === undefined
       ? []
-      : ([['Recorded logs of this job', go(`/jobs/${jobId}/logs`)]] as [string, () => void][])),
+      : ([
+          ['Live values of this job', go(`/jobs/${jobId}/live`)],
+          ['Recorded logs of this job', go(`/jobs/${jobId}/logs`)],
+        ] as [string, () => void][])),
     ['Jobs', go('/jobs')],
     ['Vehicles', go('/vehicles')],
     ['Add a vehicle', go('/vehicles/new')],

@@ -24,6 +24,10 @@ export const router = createBrowserRouter([
         }),
       },
       {
+        path: '/jobs/:jobId/live',
+        lazy: async () => ({ Component: (await import('../features/live/LivePage.tsx')).LivePage }),
+      },
+      {
         path: '/jobs/:jobId/report',
         lazy: async () => ({ Component: (await import('../features/report/ReportPage.tsx')).ReportPage }),
       },

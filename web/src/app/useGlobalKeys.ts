@@ -11,6 +11,8 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['G then L', 'Limits'],
   ['T', 'Daylight or Bay'],
   ['1 … 8', 'On a job: work at that stage'],
+  ['K S I J H N O', 'Live, bench vehicle: key on, start, idle, holds, snap, off'],
+  ['C R F, space', 'Live: connect, record, arm’s length, mark a moment'],
   ['+ and −, ← and →, 0', 'On traces of a log: zoom, move, whole log'],
   ['Escape', 'Close what is open'],
 ];

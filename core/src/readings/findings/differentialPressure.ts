@@ -72,7 +72,7 @@ const reversed: Detector = (context) => {
       id: 'dp-reversed',
       level: 'fault',
       evidence: { holdMbar: hold, correlation: dp.correlation, limitCorrelation: limit },
-      text: `ΔP falls to ${inUnit(context, hold)} as the flow rises (correlation ${dp.correlation.toFixed(2)}, limit ${limit}): the hoses are crossed or the sensor is fitted the wrong way round.`,
+      text: `ΔP falls to ${inUnit(context, hold)} as the flow rises (correlation ${dp.correlation.toFixed(2)}, limit ${limit}): the hoses are crossed, the sensor is fitted the wrong way round, or the high pipe is shut and only the pressure behind the filter arrives.`,
     },
   ];
 };

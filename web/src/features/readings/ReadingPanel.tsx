@@ -1,5 +1,5 @@
 import { Tabs } from 'radix-ui';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import { withUnit } from '../../ui/format.ts';
 import { useAppSelector } from '../../app/store.ts';
@@ -38,6 +38,14 @@ export function ReadingPanel({
     <Tabs.Root value={way} onValueChange={choose} className="grid gap-3 max-w-4xl">
       <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between">
         <h2 className="text-2xl">{TITLES[purpose]}</h2>
+        {canEnter ? (
+          <Link
+            to={`/jobs/${open.job.id}/live`}
+            className="min-h-11 px-4 inline-flex items-center font-head font-semibold border-2 border-ink bg-card"
+          >
+            Read live
+          </Link>
+        ) : null}
         {canEnter ? (
           <Tabs.List aria-label="Where the reading comes from" className="flex">
             <Tabs.Trigger value="hand" className={TAB}>

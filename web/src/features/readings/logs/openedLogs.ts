@@ -82,8 +82,7 @@ const fault = (error: unknown): LogAnswer => ({
 const reading = (): LogState => ({ status: 'reading', share: 0 });
 
 /** Starts to read a file; what comes of it is seen in the log's state. */
-export function openFile(jobId: string, file: File, options: AnalyseOptions): string {
-  const id = uuidv7();
+export function openFile(jobId: string, file: File, options: AnalyseOptions, id: string = uuidv7()): string {
   const { remote } = hold({
     id,
     jobId,

@@ -279,7 +279,10 @@ export async function traceChart(
         const ends = laneEnds(
           chart.data.datasets.filter(({ yAxisID }) => yAxisID === `lane${lane}`).map(({ data }) => data),
         );
-        if (scale && ends) [scale.min, scale.max] = ends;
+        if (!scale || !ends) return;
+        [scale.min, scale.max] = ends;
+        // The names of the windows stand under the lines of the lowest lane.
+        if (lane === options.lanes.length - 1) scale.min -= 0.2 * (ends[1] - ends[0]);
       });
       const marks = chart.options.plugins?.annotation;
       if (marks) marks.annotations = annotations(options, shown);

@@ -24,8 +24,8 @@ import {
 
 export interface Logs {
   readonly opened: readonly OpenedLog[];
-  /** Reads files; gives the id of the first that is read. */
-  readonly open: (files: readonly File[]) => string | undefined;
+  /** Reads files; gives the id of the first that is read. One that was recorded here has its id already. */
+  readonly open: (files: readonly File[], id?: string) => string | undefined;
   readonly openStored: (log: KeptLog) => void;
   /** Says what a column is: for this log at once, and for every later one of the workshop. */
   readonly correct: (log: OpenedLog, column: string, role: string) => void;
@@ -75,7 +75,7 @@ export function useLogs({ job, vehicle, limits }: OpenJob): Logs {
 
   return {
     opened,
-    open: (files) => {
+    open: (files, ownId) => {
       let first: string | undefined;
       for (const file of files) {
         if (file.size > maxBytes) {
@@ -85,7 +85,7 @@ export function useLogs({ job, vehicle, limits }: OpenJob): Logs {
             `“${file.name}” is larger than the ${Math.round(maxBytes / MEGABYTE)} MB that this installation takes`,
           );
         } else {
-          const id = openFile(job.id, file, optionsWith({}));
+          const id = openFile(job.id, file, optionsWith({}), ownId);
           first ??= id;
         }
       }

@@ -1,0 +1,145 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, newJob, openSite, signIn, test, type Site } from './setup/site.ts';
+
+const jobOf = (page: Page): string => /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+
+/** Goes on with the Tab key until a control has the focus. */
+async function tabTo(page: Page, control: Locator): Promise<void> {
+  for (let i = 0; i < 60; i++) {
+    if (await control.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('The control is not reached by the Tab key');
+}
+
+async function benchOn(page: Page, site: Site, plate: string): Promise<string> {
+  await newJob(page, site, plate);
+  const id = jobOf(page);
+  await page.goto(`${site.address}/jobs/${id}/live`);
+  await expect(page.getByLabel('What is wrong with it')).toBeVisible();
+  return id;
+}
+
+const step = (page: Page, name: string): Locator =>
+  page.getByRole('list', { name: 'Baseline' }).getByRole('listitem').filter({ hasText: name });
+
+test('the guided baseline on a vehicle with a blocked pipe, by keyboard only', async ({ page, site }) => {
+  test.setTimeout(120_000);
+  await signIn(page, site);
+  await benchOn(page, site, 'HW 52');
+  const fault = page.getByLabel('What is wrong with it');
+  await tabTo(page, fault);
+  await page.keyboard.type('High pipe');
+  await expect(fault).toHaveValue('high-pipe-blocked');
+  await tabTo(page, page.getByRole('button', { name: 'Put it on the bench' }));
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Ignition off', { exact: true }).first()).toBeVisible();
+
+  // Connected too early the tool says what to do; nothing else is lost by it.
+  await page.keyboard.press('c');
+  await expect(page.getByText(/switch the ignition on, then connect again/)).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/The tool takes it for Harrow 3.0/)).toBeVisible();
+  await page.keyboard.press('3');
+  await page.keyboard.press('r');
+  await expect(page.getByText(/^Recording, /)).toBeVisible();
+  await expect(step(page, 'Key on')).toContainText('done');
+
+  await page.keyboard.press('s');
+  await expect(step(page, 'Warm idle')).toContainText('done');
+  await expect(step(page, 'Cold idle')).toContainText('not needed');
+  await page.keyboard.press('j');
+  await expect(step(page, 'First hold')).toContainText('done');
+
+  // At arm's length: the same drill, one large figure, a moment marked by the space bar.
+  await page.keyboard.press('f');
+  const far = page.getByRole('dialog', { name: 'Arm’s-length view' });
+  await expect(far).toContainText('Hold 3000 rpm');
+  await page.keyboard.press('h');
+  await page.keyboard.press('Space');
+  await expect(far.getByRole('button', { name: 'Mark 1' })).toBeVisible();
+  await expect(far).toContainText('Three snaps');
+  await expect(far.getByRole('status')).toContainText(/Taken: .* at 30\d\d rpm|Taken: .* at 29\d\d rpm/);
+  await page.keyboard.press('f');
+  await expect(far).toBeHidden();
+  await page.keyboard.press('i');
+  await expect(page.getByText(/^Engine at 7\d0 rpm/)).toBeVisible();
+  await page.keyboard.press('2');
+  for (let snap = 1; snap <= 3; snap++) {
+    await page.keyboard.press('n');
+    await expect(step(page, 'Snaps')).toContainText(snap < 3 ? `${snap} of 3` : 'done');
+    await page.waitForTimeout(1500);
+  }
+  await page.keyboard.press('o');
+  await expect(page.getByText('Ignition off', { exact: true }).first()).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(step(page, 'Key off')).toContainText('done');
+
+  // The recording is a log like any other: its findings are there, and it becomes the before reading.
+  await page.keyboard.press('r');
+  await page.waitForURL(/\/logs\?log=/);
+  await expect(page.getByText(/ΔP falls to .* as the flow rises/)).toBeVisible();
+  const use = page.getByRole('button', { name: 'Use these windows as the before reading' });
+  await tabTo(page, use);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Entered as the before reading/)).toBeVisible();
+  await page.goto(`${site.address}/jobs/${jobOf(page)}/live`);
+  await expect(page.getByRole('list', { name: 'Recordings on this device' })).toHaveCount(0);
+});
+
+test('a recording outlives the page: what was written is there after a crash, and is read', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await benchOn(page, site, 'FL 012');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await page.keyboard.press('s');
+  await expect(page.getByText(/^Engine at/)).toBeVisible();
+  await expect(page.getByText(/^Recording, 0:(1\d|0[89])/)).toBeVisible({ timeout: 20_000 });
+  await page.reload();
+  const kept = page.getByRole('list', { name: 'Recordings on this device' });
+  await expect(kept).toContainText(/A recording was cut off: .*, 0:(1\d|0[6-9])/);
+  await kept.getByRole('button', { name: 'See what it shows' }).click();
+  await expect(page.getByText(/\d+ s, \d+ channels/)).toBeVisible();
+});
+
+test('the server stops while it records: the recording goes on, and is kept when the server is back', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  const own = await openSite();
+  try {
+    await signIn(page, own);
+    await benchOn(page, own, 'FL 007');
+    await page.getByLabel('Scan tool').selectOption({ label: 'Drops out after a minute' });
+    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await page.keyboard.press('k');
+    await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+    await page.keyboard.press('c');
+    await page.keyboard.press('3');
+    await page.getByRole('button', { name: /^Record/ }).click();
+    await page.keyboard.press('s');
+    await own.stop();
+    // The link drops out as well: it says so, and goes on when it is connected again.
+    await expect(page.getByText(/The link to the vehicle was lost/)).toBeVisible();
+    await page.keyboard.press('c');
+    await expect(page.getByText(/The link to the vehicle was lost/)).toBeHidden();
+    await page.keyboard.press('j');
+    await expect(step(page, 'First hold')).toContainText('done');
+    await own.start();
+    await page.getByRole('button', { name: /^End the recording/ }).click();
+    await page.waitForURL(/\/logs\?log=/);
+    await page.getByRole('button', { name: 'Use these windows as the before reading' }).click();
+    await expect(page.getByText(/Entered as the before reading/)).toBeVisible();
+    expect(await own.count('log_raw').catch(() => own.count('log'))).toBeGreaterThan(0);
+  } finally {
+    await own.close();
+  }
+});

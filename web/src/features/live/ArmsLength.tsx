@@ -1,0 +1,255 @@
+import { Volume2, VolumeX, X } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import type { BaselinePlan } from '@white-ember/core/readings';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../app/store.ts';
+import { withUnit } from '../../ui/format.ts';
+import { Cues } from './cues.ts';
+import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
+import { columnsOf } from './LiveTraces.tsx';
+import type { LiveSession, LiveState } from './liveSession.ts';
+
+/** A foot is in the band within this share of the speed to be held. */
+const BAND = 0.05;
+const TREND_S = 120;
+
+interface Asked {
+  readonly text: string;
+  readonly rpm: number | undefined;
+}
+
+/** What is to be held now: what the baseline asks for, else the speed that is held. */
+function askedFor({ steps }: LiveState, plan: BaselinePlan): Asked {
+  const now = steps.find(({ state }) => state === 'now');
+  const rpm = now?.id === 'hold-low' ? plan.lowRpm : now?.id === 'hold-high' ? plan.highRpm : undefined;
+  return { text: now?.text ?? 'Baseline complete', rpm };
+}
+
+/**
+ * For two metres and the sun: a band for the revs, one large figure, two smaller ones. Works by the space bar, any tap, or
+ * nothing at all: steady stretches are taken by themselves, with a tone of their own.
+ */
+export function ArmsLength({
+  session,
+  state,
+  facts,
+  plan,
+  onClose,
+}: {
+  session: LiveSession;
+  state: LiveState;
+  facts: LiveFacts;
+  plan: BaselinePlan;
+  onClose: () => void;
+}) {
+  const { pressureUnit, temperatureUnit } = useAppSelector((app) => app.preferences);
+  const [cues] = useState(() => new Cues());
+  const [sound, setSound] = useState(false);
+  const asked = askedFor(state, plan);
+  const rpm = session.latest('engineSpeed') ?? 0;
+  const deltaP = session.latest('dpfDeltaP');
+  const limit = deltaPLimit(facts, pressureUnit);
+  const clean = cleanNowMbar(facts);
+  const inBand = asked.rpm !== undefined && Math.abs(rpm - asked.rpm) <= BAND * asked.rpm;
+  const last = state.captures.at(-1);
+  const stage = useRef<HTMLDivElement>(null);
+
+  useEffect(() => {
+    stage.current?.focus();
+    void stage.current?.requestFullscreen?.().catch(() => undefined);
+    let lock: WakeLockSentinel | undefined;
+    const keepAwake = async (): Promise<void> => {
+      // A browser without it, or on battery saving, may refuse; the view works all the same.
+      lock = await navigator.wakeLock?.request('screen').catch(() => undefined);
+    };
+    const again = (): void => void (document.visibilityState === 'visible' && keepAwake());
+    void keepAwake();
+    document.addEventListener('visibilitychange', again);
+    return () => {
+      document.removeEventListener('visibilitychange', again);
+      void lock?.release();
+      if (document.fullscreenElement) void document.exitFullscreen();
+    };
+  }, []);
+  useEffect(() => () => cues.off(), [cues]);
+  useEffect(() => {
+    if (sound) cues.revs(rpm, asked.rpm);
+  }, [cues, sound, rpm, asked.rpm]);
+  useEffect(() => {
+    if (!sound || !last) return;
+    cues.captured(
+      `${Math.round(last.rpm / 10) * 10} revs, ${fromBase(last.deltaPMbar, pressureUnit).toFixed(0)} ${pressureUnit === 'mbar' ? 'millibar' : unitLabel(pressureUnit)}`,
+    );
+  }, [cues, sound, last, pressureUnit]);
+
+  const shown = deltaP === undefined ? undefined : fromBase(deltaP, pressureUnit);
+  const egt3 = session.latest('egt3') ?? session.latest('egt4');
+  return (
+    <div
+      ref={stage}
+      role="dialog"
+      aria-modal="true"
+      aria-label="Arm’s-length view"
+      tabIndex={-1}
+      className="fixed inset-0 z-40 bg-card text-ink grid grid-rows-[auto_minmax(0,1fr)_auto] outline-none select-none"
+      onPointerDown={(event) => {
+        if (!(event.target as HTMLElement).closest('button')) session.mark();
+      }}
+    >
+      <div className="p-4 sm:px-10">
+        <div className="flex justify-between gap-4 font-head font-semibold text-2xl sm:text-3xl">
+          <p>{asked.text}</p>
+          <p className="whitespace-nowrap">
+            {asked.rpm === undefined
+              ? `${Math.round(rpm / 10) * 10} rpm`
+              : inBand
+                ? 'in the band'
+                : rpm < asked.rpm
+                  ? 'more'
+                  : 'less'}
+          </p>
+        </div>
+        <RevBand rpm={rpm} aimRpm={asked.rpm} />
+      </div>
+      <div className="px-4 sm:px-10 grid sm:grid-cols-[minmax(0,2fr)_minmax(0,1fr)] gap-6 items-center min-h-0">
+        <div className="min-w-0">
+          <p className="font-head font-semibold text-3xl text-steel">ΔP across the filter</p>
+          <p className="figure-text text-steel leading-none whitespace-nowrap text-[min(34vw,42vh)] sm:text-[min(23vw,44vh)]">
+            {shown === undefined ? '–' : shown.toFixed(Math.abs(shown) < 10 ? 1 : 0)}
+            <span className="text-[0.25em]"> {unitLabel(pressureUnit)}</span>
+          </p>
+          <p className="font-head font-semibold text-2xl text-ink2">
+            {limit?.text ?? 'no limit at this speed'}
+            {clean === undefined ? '' : ` · clean would read ${withUnit(clean, pressureUnit)} at this flow`}
+          </p>
+        </div>
+        <Trend session={session} state={state} />
+      </div>
+      <div className="border-t-2 border-ink p-3 sm:px-10 flex flex-wrap gap-x-12 gap-y-2 items-end justify-between">
+        <p>
+          <span className="block text-lg text-ink2">last steady reading</span>
+          <span className="figure-text text-4xl sm:text-5xl">
+            {last ? withUnit(last.deltaPMbar, pressureUnit) : '–'}
+          </span>
+          {last ? <span className="text-xl"> at {Math.round(last.rpm / 10) * 10} rpm</span> : null}
+        </p>
+        <p>
+          <span className="block text-lg text-ink2">before the filter</span>
+          <span className="figure-text text-4xl sm:text-5xl">
+            {egt3 === undefined ? '–' : withUnit(egt3, temperatureUnit)}
+          </span>
+        </p>
+        <div className="flex gap-2">
+          <button
+            type="button"
+            className="size-16 grid place-items-center border-2 border-ink"
+            aria-pressed={sound}
+            aria-label="Tone and speech"
+            onClick={() => {
+              if (sound) cues.off();
+              else cues.on();
+              setSound(!sound);
+            }}
+          >
+            {sound ? <Volume2 aria-hidden size={30} /> : <VolumeX aria-hidden size={30} />}
+          </button>
+          <button
+            type="button"
+            className="size-16 grid place-items-center border-2 border-ink"
+            aria-label="Leave the arm’s-length view (F)"
+            onClick={onClose}
+          >
+            <X aria-hidden size={30} />
+          </button>
+          <button
+            type="button"
+            className="min-h-16 px-6 bg-ink text-paper font-head font-semibold text-2xl"
+            onClick={session.mark}
+          >
+            Mark{state.marks.length > 0 ? ` ${state.marks.length}` : ''} · space
+          </button>
+        </div>
+      </div>
+      <p className="sr-only" role="status">
+        {last
+          ? `Taken: ${withUnit(last.deltaPMbar, pressureUnit)} at ${Math.round(last.rpm)} rpm`
+          : 'Nothing taken yet'}
+      </p>
+    </div>
+  );
+}
+
+/** The revs on a wide scale, with the band that counts. */
+function RevBand({ rpm, aimRpm }: { rpm: number; aimRpm: number | undefined }) {
+  const [low, high] = aimRpm === undefined ? [0, 4000] : [0.8 * aimRpm, 1.2 * aimRpm];
+  const at = (value: number): number => Math.min(100, Math.max(0, (100 * (value - low)) / (high - low)));
+  return (
+    <div className="relative h-20 sm:h-24 mt-2" aria-hidden>
+      <div className="absolute inset-x-0 top-5 bottom-6 bg-rule" />
+      {aimRpm === undefined ? null : (
+        <div
+          className="absolute top-4 bottom-5 border-4 border-ink"
+          style={{ left: `${at((1 - BAND) * aimRpm)}%`, right: `${100 - at((1 + BAND) * aimRpm)}%` }}
+        />
+      )}
+      <div className="absolute top-0 bottom-4 w-2 -ml-1 bg-ember" style={{ left: `${at(rpm)}%` }} />
+      {[0, 0.25, 0.5, 0.75, 1].map((share) => (
+        <span
+          key={share}
+          className="absolute bottom-0 font-head font-semibold text-lg text-ink2 -translate-x-1/2 first:translate-x-0 last:-translate-x-full"
+          style={{ left: `${100 * share}%` }}
+        >
+          {Math.round((low + share * (high - low)) / 10) * 10}
+        </span>
+      ))}
+    </div>
+  );
+}
+
+/** ΔP of the last two minutes, and how it moves. */
+function Trend({ session, state }: { session: LiveSession; state: LiveState }) {
+  const unit = useAppSelector((app) => app.preferences.pressureUnit);
+  const id = state.channels.find(({ role }) => role === 'dpfDeltaP')?.id;
+  const trace = id === undefined ? undefined : session.traces.get(id);
+  const toS = state.vehicle?.timeS ?? 0;
+  const [width, height] = [320, 240];
+  const columns = trace ? columnsOf(trace, toS - TREND_S, toS, width) : [];
+  const highest = Math.max(5, ...columns.map(({ high }) => high));
+  const y = (value: number): number => height - 4 - (Math.max(value, 0) / highest) * (height - 8);
+  const line = columns.map(({ x, high }) => `${x},${y(high).toFixed(1)}`).join(' ');
+  const change = trendMbarPer10S(trace, toS);
+  return (
+    <figure className="max-sm:hidden">
+      <figcaption className="font-head font-semibold text-2xl text-ink2">
+        {change === undefined || Math.abs(change) < 0.5
+          ? 'steady'
+          : `${change < 0 ? 'falling' : 'rising'} ${withUnit(Math.abs(change), unit)} every 10 s`}
+      </figcaption>
+      <svg viewBox={`0 0 ${width} ${height}`} className="w-full border-l-2 border-b-2 border-ink" aria-hidden>
+        <polyline points={line} fill="none" stroke="var(--steel)" strokeWidth={4} />
+      </svg>
+      <p className="text-ink2 text-lg text-right">last 2 minutes</p>
+    </figure>
+  );
+}
+
+/** How ΔP moved over the last ten seconds, from means of its two halves so that single readings do not jump. */
+function trendMbarPer10S(
+  trace: { timeS: readonly number[]; values: readonly number[] } | undefined,
+  toS: number,
+): number | undefined {
+  if (!trace) return undefined;
+  let [early, late, earlyN, lateN] = [0, 0, 0, 0];
+  for (let i = trace.timeS.length - 1; i >= 0; i--) {
+    const t = trace.timeS[i] as number;
+    if (t < toS - 10) break;
+    if (t < toS - 5) {
+      early += trace.values[i] as number;
+      earlyN++;
+    } else {
+      late += trace.values[i] as number;
+      lateN++;
+    }
+  }
+  return earlyN < 3 || lateN < 3 ? undefined : 2 * (late / lateN - early / earlyN);
+}

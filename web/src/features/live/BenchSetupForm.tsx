@@ -1,0 +1,123 @@
+import { useState } from 'react';
+import {
+  BENCH_FAMILIES,
+  FAULT_IDS,
+  FAULTS,
+  type AdapterFaults,
+  type Fault,
+  type FaultId,
+} from '@white-ember/core/bench';
+import { Button } from '../../ui/Button.tsx';
+import type { BenchSetup } from '../../workers/benchWorker.ts';
+
+const ADAPTERS: Readonly<Record<string, { readonly label: string; readonly faults: AdapterFaults }>> = {
+  sound: { label: 'Sound, 60 values a second', faults: {} },
+  slow: { label: 'Slow, 8 values a second', faults: { valuesPerS: 8 } },
+  drops: { label: 'Drops out after a minute', faults: { dropsOutAfterS: 60 } },
+  volts: { label: 'ΔP in volts only', faults: { voltsOnly: ['dpfDeltaP'] } },
+};
+
+/** What shows clearly in a baseline, of each fault. */
+const CLEARLY: Partial<Record<FaultId, number>> = { 'back-pressure-pipe-blocked': 0.86 };
+
+function chosenFault(choice: string): Fault[] {
+  if (choice === '') return [];
+  const id =
+    choice === 'hidden'
+      ? FAULT_IDS[Math.floor(Math.random() * FAULT_IDS.length)]
+      : (choice.split('/')[0] as FaultId);
+  if (id === undefined) return [];
+  const { forms } = FAULTS[id];
+  const form = choice.split('/')[1] ?? forms?.[Math.floor(Math.random() * forms.length)];
+  return [{ id, severity: CLEARLY[id] ?? 1, ...(form === undefined ? {} : { form }) }];
+}
+
+/** The family of the bench that is nearest to the job's vehicle. */
+function nearest(family: string, displacementL: number | undefined): string {
+  const same = BENCH_FAMILIES.find(({ name }) => name === family);
+  if (same) return same.name;
+  const size = displacementL ?? 2;
+  return [...BENCH_FAMILIES].sort(
+    (a, b) => Math.abs(a.displacementL - size) - Math.abs(b.displacementL - size),
+  )[0]?.name as string;
+}
+
+/** Which simulated vehicle stands on the bench, and what is wrong with it. */
+export function BenchSetupForm({
+  family,
+  displacementL,
+  onReady,
+}: {
+  family: string;
+  displacementL: number | undefined;
+  onReady: (setup: BenchSetup) => void;
+}) {
+  const [name, setName] = useState(() => nearest(family, displacementL));
+  const [fault, setFault] = useState('');
+  const [cold, setCold] = useState(false);
+  const [adapter, setAdapter] = useState('sound');
+  return (
+    <form
+      className="grid gap-4 max-w-xl"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onReady({
+          family: name,
+          seed: Math.floor(Math.random() * 1e6),
+          faults: chosenFault(fault),
+          cold,
+          adapter: ADAPTERS[adapter]?.faults ?? {},
+        });
+      }}
+    >
+      <p className="max-w-prose">
+        A simulated vehicle stands on the bench behind the same link as a real one: it behaves by the same
+        physics, with faults whose truth is known. For trying out, demonstrating and practising.
+      </p>
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">Vehicle</span>
+        <select className="input-box" value={name} onChange={(event) => setName(event.target.value)}>
+          {BENCH_FAMILIES.map((one) => (
+            <option key={one.name}>{one.name}</option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">What is wrong with it</span>
+        <select className="input-box" value={fault} onChange={(event) => setFault(event.target.value)}>
+          <option value="">Nothing</option>
+          <option value="hidden">Something, not told</option>
+          {FAULT_IDS.map((id) => (
+            <option key={id} value={id}>
+              {FAULTS[id].label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">Engine</span>
+        <select
+          className="input-box"
+          value={cold ? 'cold' : 'warm'}
+          onChange={(event) => setCold(event.target.value === 'cold')}
+        >
+          <option value="warm">Warm from the drive here</option>
+          <option value="cold">Cold, stood overnight at 12 °C</option>
+        </select>
+      </label>
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">Scan tool</span>
+        <select className="input-box" value={adapter} onChange={(event) => setAdapter(event.target.value)}>
+          {Object.entries(ADAPTERS).map(([id, { label }]) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Button weight="main" type="submit" className="justify-self-start">
+        Put it on the bench
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,299 @@
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { baselinePlan, CHANNEL_PRESETS } from '@white-ember/core/readings';
+import { problemOf, useSessionQuery } from '../../app/api.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { CautionCard } from '../../ui/CautionCard.tsx';
+import { withUnit } from '../../ui/format.ts';
+import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+import type { BenchSetup } from '../../workers/benchWorker.ts';
+import { useCaution } from '../job/useCaution.ts';
+import { useJob, type OpenJob } from '../job/useJob.ts';
+import { useLogs } from '../readings/logs/useLogs.ts';
+import { clockText } from '../readings/logs/traceLanes.ts';
+import { ArmsLength } from './ArmsLength.tsx';
+import { BaselineSteps } from './BaselineSteps.tsx';
+import { BenchSetupForm } from './BenchSetupForm.tsx';
+import type { LiveFacts } from './liveLimits.ts';
+import { beginSession, endSession, LiveSession, useLive, useSessionOf } from './liveSession.ts';
+import { LiveTraces } from './LiveTraces.tsx';
+import { recordingStore, type KeptRecording } from './recordingStore.ts';
+import { useRecordings } from './useRecordings.ts';
+import { ValueTiles } from './ValueTiles.tsx';
+import { VehicleControls } from './VehicleControls.tsx';
+
+/** Live values of a job's vehicle: watched, recorded, and guided through the baseline. */
+export function LivePage() {
+  const { jobId = '' } = useParams();
+  const { open, error } = useJob(jobId);
+  if (error) {
+    return (
+      <main className="p-6 max-w-xl">
+        <ProblemNotice problem={problemOf(error)} />
+        <Link to="/jobs" className="underline font-head font-semibold mt-4 inline-block">
+          Go to the jobs
+        </Link>
+      </main>
+    );
+  }
+  if (!open) return <p className="p-6 font-head text-xl">Opening the job …</p>;
+  return <Live open={open} />;
+}
+
+function Live({ open }: { open: OpenJob }) {
+  const { job, vehicle, limits } = open;
+  const session = useSessionOf(job.id);
+  const start = (setup: BenchSetup): void =>
+    beginSession(new LiveSession(job.id, setup, vehicle.displacementL, limits.coolantWarmC));
+  return (
+    <main className="p-3 sm:p-4 grid gap-3 min-w-0 content-start">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-2xl">Live values</h1>
+        <Link
+          to={`/jobs/${job.id}`}
+          className="underline underline-offset-4 min-h-11 inline-flex items-center"
+        >
+          {vehicle.plate}, {vehicle.model}, job {job.number}
+        </Link>
+      </div>
+      <OnThisDevice open={open} session={session} />
+      {session ? (
+        <LiveDesk open={open} session={session} />
+      ) : (
+        <BenchSetupForm family={vehicle.family} displacementL={vehicle.displacementL} onReady={start} />
+      )}
+    </main>
+  );
+}
+
+/** Recordings that were ended, or cut off, and are not kept with the job yet. */
+function OnThisDevice({ open, session }: { open: OpenJob; session: LiveSession | undefined }) {
+  const kept = useMemo(() => new Set(open.job.logs.map(({ id }) => id)), [open.job.logs]);
+  const { recordings, remove } = useRecordings(open.job.id, kept);
+  const logs = useLogs(open);
+  const navigate = useNavigate();
+  const shown = recordings.filter(({ id }) => id !== session?.get().recording?.id);
+  if (shown.length === 0) return null;
+  const look = async (recording: KeptRecording): Promise<void> => {
+    logs.open([await recordingStore.file(recording)], recording.id);
+    await navigate(`/jobs/${open.job.id}/logs?log=${recording.id}`);
+  };
+  return (
+    <ul aria-label="Recordings on this device" className="grid gap-2">
+      {shown.map((recording) => (
+        <li key={recording.id}>
+          <Notice
+            title={`${recording.ended ? 'Recorded' : 'A recording was cut off'}: ${new Date(recording.startedAt).toLocaleString()}, ${clockText(recording.seconds)} are here.`}
+          >
+            <span className="flex gap-2">
+              <Button onClick={() => void look(recording)}>See what it shows</Button>
+              <Button weight="quiet" onClick={() => remove(recording.id)}>
+                Throw it away
+              </Button>
+            </span>
+          </Notice>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+
+function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
+  const { job, vehicle, limits, derived } = open;
+  const state = useLive(session);
+  const [params, setParams] = useSearchParams();
+  const navigate = useNavigate();
+  const logs = useLogs(open);
+  const [preset, setPreset] = useState('baseline');
+  const caution = useCaution(open, 'running-engine', 'live');
+  const role = useSessionQuery().data?.member?.role;
+  const canRecord = role !== 'viewer' && !derived.signedOff;
+  const far = params.get('far') === '1';
+  const plan = useMemo(
+    () => baselinePlan(vehicle.displacementL, limits.coolantWarmC),
+    [vehicle.displacementL, limits.coolantWarmC],
+  );
+  const facts: LiveFacts = { limits, geometry: vehicle.filter, latest: session.latest };
+  const roles = CHANNEL_PRESETS.find(({ id }) => id === preset)?.roles ?? [];
+  const setFar = (wanted: boolean): void => setParams(wanted ? { far: '1' } : {}, { replace: true });
+
+  const record = (): void =>
+    session.record(
+      `${vehicle.plate.replaceAll(' ', '')}-live-${new Date().toISOString().slice(0, 16).replace(/[:T]/g, '-')}.csv`,
+    );
+  const stop = async (): Promise<void> => {
+    const recording = await session.stop();
+    if (!recording) return;
+    logs.open([await recordingStore.file(recording)], recording.id);
+    await navigate(`/jobs/${job.id}/logs?log=${recording.id}`);
+  };
+
+  const keys: Readonly<Record<string, () => void>> = {
+    k: () => session.drive({ do: 'key-on' }),
+    s: () => session.drive({ do: 'start' }),
+    i: () => session.drive({ do: 'idle' }),
+    n: () => session.drive({ do: 'snap', pedal: 0.8 }),
+    j: () => session.drive({ do: 'hold', rpm: plan.lowRpm }),
+    h: () => session.drive({ do: 'hold', rpm: plan.highRpm }),
+    o: () => session.drive({ do: 'off' }),
+    c: () => void session.connect(roles),
+    1: () => session.setPace(1),
+    2: () => session.setPace(4),
+    3: () => session.setPace(15),
+    4: () => session.setPace(60),
+    r: () => void (state.recording ? stop() : canRecord && record()),
+    f: () => setFar(!far),
+    ' ': session.mark,
+  };
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const act = keys[event.key.toLowerCase()];
+      if (!act || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      // The space bar presses the button that has the focus, everywhere but at arm's length.
+      if (event.key === ' ' && !far && event.target instanceof HTMLButtonElement) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+
+  const connected = state.link.status === 'connected';
+  return (
+    <div className="grid gap-4 lg:grid-cols-[17.5rem_minmax(0,1fr)_18rem] min-w-0">
+      <div className="grid gap-4 content-start min-w-0">
+        <VehicleControls session={session} state={state} plan={plan} />
+        <Button weight="quiet" className="justify-self-start" onClick={endSession}>
+          Take it off the bench
+        </Button>
+      </div>
+      <div className="grid gap-3 content-start min-w-0">
+        {state.problem ? <Notice title={state.problem} tone="alarm" /> : null}
+        {state.link.status === 'lost' ? (
+          <Notice
+            title={`${state.link.text}${state.recording ? ' What was recorded is kept; the recording goes on when the link is back.' : ''}`}
+            tone="alarm"
+          />
+        ) : null}
+        <div className="flex flex-wrap gap-2 items-center">
+          <Button
+            weight={connected ? 'plain' : 'main'}
+            aria-keyshortcuts="c"
+            onClick={() => void session.connect(roles)}
+          >
+            {connected ? 'Connected' : 'Connect (C)'}
+          </Button>
+          <label className="flex items-center gap-2">
+            <span className="sr-only">Channels for</span>
+            <select
+              className="input-box w-auto!"
+              value={preset}
+              disabled={state.recording !== undefined}
+              onChange={(event) => {
+                setPreset(event.target.value);
+                const next = CHANNEL_PRESETS.find(({ id }) => id === event.target.value);
+                if (connected && next) void session.choose(next.roles);
+              }}
+            >
+              {CHANNEL_PRESETS.map(({ id, label }) => (
+                <option key={id} value={id}>
+                  {label}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button aria-keyshortcuts="f" disabled={!connected} onClick={() => setFar(true)}>
+            Arm’s length (F)
+          </Button>
+        </div>
+        {state.identity ? (
+          <p>
+            The tool takes it for {state.identity.vehicle}; {state.chosen.length} channels, each{' '}
+            {state.hz.toFixed(1)} times a second.
+            {state.identity.vehicle === vehicle.family
+              ? ''
+              : ` This job’s vehicle is a ${vehicle.family}: mind a mismatch.`}
+          </p>
+        ) : (
+          <p>Switch the ignition on, then connect.</p>
+        )}
+        <ValueTiles session={session} state={state} facts={facts} />
+        <LiveTraces session={session} state={state} />
+      </div>
+      <div className="grid gap-3 content-start min-w-0">
+        <CautionCard
+          id="running-engine"
+          acknowledged={caution.acknowledged}
+          onAcknowledge={caution.acknowledge}
+        />
+        <section className="grid gap-2">
+          <h2 className="text-xl">Guided baseline</h2>
+          {canRecord ? (
+            state.recording ? (
+              <>
+                <p className="figure-text" role="status">
+                  Recording, {clockText(state.recording.seconds)}
+                </p>
+                <Button weight="main" aria-keyshortcuts="r" onClick={() => void stop()}>
+                  End the recording (R)
+                </Button>
+              </>
+            ) : (
+              <Button
+                weight={connected ? 'main' : 'plain'}
+                aria-keyshortcuts="r"
+                disabled={!connected}
+                onClick={record}
+              >
+                Record (R)
+              </Button>
+            )
+          ) : null}
+          <BaselineSteps steps={state.steps} />
+        </section>
+        <Taken state={state} />
+      </div>
+      {far ? (
+        <ArmsLength session={session} state={state} facts={facts} plan={plan} onClose={() => setFar(false)} />
+      ) : null}
+    </div>
+  );
+}
+
+const KINDS = { 'engine-off': 'engine off', idle: 'idle', hold: 'hold', moving: 'moving' } as const;
+
+/** Steady readings that were taken by themselves, and the moments that a person marked. */
+function Taken({ state }: { state: ReturnType<LiveSession['get']> }) {
+  const unit = useAppSelector((app) => app.preferences.pressureUnit);
+  if (state.captures.length + state.marks.length === 0) return null;
+  return (
+    <section className="grid gap-1">
+      <h2 className="text-xl">Taken</h2>
+      <ul className="grid">
+        {state.captures.map((capture) => (
+          <li key={`c${capture.timeS}`} className="flex justify-between gap-2 border-b border-rule py-1">
+            <span>
+              {KINDS[capture.kind]}
+              {capture.kind === 'hold' ? ` ${Math.round(capture.rpm / 10) * 10} rpm` : ''}
+            </span>
+            <span className="figure-text">{withUnit(capture.deltaPMbar, unit)}</span>
+          </li>
+        ))}
+        {state.marks.map((mark, i) => (
+          <li key={`m${mark.timeS}`} className="flex justify-between gap-2 border-b border-rule py-1">
+            <span>
+              mark {i + 1}, {Math.round(mark.rpm ?? 0)} rpm
+            </span>
+            <span className="figure-text">
+              {mark.deltaPMbar === undefined ? '–' : withUnit(mark.deltaPMbar, unit)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,118 @@
+import { useEffect, useRef, useState } from 'react';
+import { CHANNEL_ROLES } from '@white-ember/core/readings';
+import { useAppSelector } from '../../app/store.ts';
+import { laneEnds, toneOf } from '../readings/logs/traceChart.ts';
+import type { LiveSession, LiveState, LiveTrace } from './liveSession.ts';
+
+const SPANS: readonly (readonly [number, string])[] = [
+  [60, '1 min'],
+  [300, '5 min'],
+  [1800, '30 min'],
+];
+
+/** First index at or after a time. */
+function indexFrom(timeS: readonly number[], from: number): number {
+  let [low, high] = [0, timeS.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((timeS[middle] as number) < from) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** The lowest and highest reading of each pixel, so that thirty minutes draw as quickly as one. */
+export function columnsOf(
+  { timeS, values }: LiveTrace,
+  fromS: number,
+  toS: number,
+  width: number,
+): { x: number; low: number; high: number }[] {
+  const columns: { x: number; low: number; high: number }[] = [];
+  const perS = width / (toS - fromS);
+  for (let i = indexFrom(timeS, fromS); i < timeS.length; i++) {
+    const x = Math.floor(((timeS[i] as number) - fromS) * perS);
+    const value = values[i] as number;
+    const last = columns.at(-1);
+    if (last?.x === x) {
+      if (value < last.low) last.low = value;
+      if (value > last.high) last.high = value;
+    } else columns.push({ x, low: value, high: value });
+  }
+  return columns;
+}
+
+/** Live traces, a lane each, drawn when readings come. */
+export function LiveTraces({ session, state }: { session: LiveSession; state: LiveState }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [spanS, setSpan] = useState(60);
+  const theme = useAppSelector((app) => app.preferences.theme);
+  const shown = state.channels.filter(({ id }) => state.chosen.includes(id)).slice(0, 12);
+  const toS = state.vehicle?.timeS ?? 0;
+  useEffect(() => {
+    const at = canvas.current;
+    const pen = at?.getContext('2d');
+    if (!at || !pen) return;
+    const scale = window.devicePixelRatio;
+    const [width, height] = [at.clientWidth, at.clientHeight];
+    if (at.width !== Math.round(width * scale) || at.height !== Math.round(height * scale)) {
+      at.width = Math.round(width * scale);
+      at.height = Math.round(height * scale);
+    }
+    pen.setTransform(scale, 0, 0, scale, 0, 0);
+    pen.clearRect(0, 0, width, height);
+    const style = getComputedStyle(document.documentElement);
+    const tone = (name: string): string => style.getPropertyValue(name);
+    const tones = [tone('--steel'), tone('--ember'), tone('--ink'), tone('--ink2')];
+    const lane = height / Math.max(shown.length, 1);
+    pen.font = '600 13px "Barlow Semi Condensed"';
+    shown.forEach(({ id, role }, k) => {
+      const top = k * lane;
+      pen.strokeStyle = tone('--rule');
+      pen.lineWidth = 1;
+      pen.strokeRect(0.5, top + 0.5, width - 1, lane - 1);
+      pen.fillStyle = tone('--ink2');
+      pen.fillText(CHANNEL_ROLES[role].label, 6, top + 15);
+      const trace = session.traces.get(id);
+      if (!trace) return;
+      const columns = columnsOf(trace, toS - spanS, toS, width);
+      const ends = laneEnds([columns.flatMap(({ low, high }) => [{ y: low }, { y: high }])]);
+      if (!ends) return;
+      const y = (value: number): number =>
+        top + lane - 4 - ((value - ends[0]) / (ends[1] - ends[0])) * (lane - 20);
+      pen.strokeStyle = toneOf(role, 0, tones);
+      pen.lineWidth = 1.8;
+      pen.beginPath();
+      columns.forEach(({ x, low, high }, i) => {
+        if (i === 0) pen.moveTo(x, y(high));
+        pen.lineTo(x, y(high));
+        if (high !== low) pen.lineTo(x, y(low));
+      });
+      pen.stroke();
+    });
+  }, [session, shown, spanS, toS, theme, state.version]);
+  return (
+    <section aria-label="Traces" className="grid gap-2 min-w-0">
+      <div role="group" aria-label="Shown span" className="flex">
+        {SPANS.map(([s, label]) => (
+          <button
+            key={s}
+            type="button"
+            aria-pressed={spanS === s}
+            className="min-h-11 px-4 font-head font-semibold border-2 border-ink -ml-0.5 first:ml-0 aria-pressed:bg-ink aria-pressed:text-paper"
+            onClick={() => setSpan(s)}
+          >
+            {label}
+          </button>
+        ))}
+      </div>
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={`Traces of ${shown.map(({ role }) => CHANNEL_ROLES[role].label).join(', ') || 'nothing yet'}; the values stand above as figures.`}
+        className="w-full bg-card border-2 border-rule"
+        style={{ height: `${Math.max(160, 40 * shown.length)}px` }}
+      />
+    </section>
+  );
+}

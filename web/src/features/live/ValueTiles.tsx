@@ -1,0 +1,79 @@
+import { fromBase, quantityOf, unitLabel, type Unit } from '@white-ember/core/quantities';
+import { CHANNEL_ROLES } from '@white-ember/core/readings';
+import type { BenchChannel } from '@white-ember/core/bench';
+import { useAppSelector } from '../../app/store.ts';
+import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
+import type { LiveSession, LiveState } from './liveSession.ts';
+import { withUnit } from '../../ui/format.ts';
+
+/** The value of a channel in the person's unit, no finer than the module gives it. */
+export function shownLive(
+  { role, status, decimals }: BenchChannel,
+  base: number,
+  units: { pressureUnit: Unit; temperatureUnit: Unit; massFlowUnit: Unit },
+): { figure: string; unit: string } {
+  if (status === 'volts') return { figure: base.toFixed(2), unit: 'V' };
+  const { unit, quantity } = CHANNEL_ROLES[role];
+  if (quantity === 'fraction') return { figure: base.toFixed(decimals), unit: '' };
+  const own: Unit =
+    quantity === 'pressure'
+      ? units.pressureUnit
+      : quantity === 'temperature'
+        ? units.temperatureUnit
+        : quantityOf(unit) === 'massFlow'
+          ? units.massFlowUnit
+          : unit;
+  const value = fromBase(base, own);
+  const digits =
+    quantity === 'pressure' ? (Math.abs(value) < 100 ? (Math.abs(value) < 10 ? 2 : 1) : 0) : decimals;
+  return { figure: value.toFixed(digits), unit: unitLabel(own) };
+}
+
+/** The chosen channels as figures, with the limit that they stand against where there is one. */
+export function ValueTiles({
+  session,
+  state,
+  facts,
+}: {
+  session: LiveSession;
+  state: LiveState;
+  facts: LiveFacts;
+}) {
+  const units = useAppSelector((app) => app.preferences);
+  const shown = state.channels.filter(({ id }) => state.chosen.includes(id));
+  const limit = deltaPLimit(facts, units.pressureUnit);
+  const clean = cleanNowMbar(facts);
+  return (
+    <ul aria-label="Values" className="grid gap-1.5 grid-cols-2 sm:grid-cols-3 xl:grid-cols-5">
+      {shown.map((channel) => {
+        const base = session.traces.get(channel.id)?.values.at(-1);
+        const { figure, unit } =
+          base === undefined ? { figure: '–', unit: channel.unit } : shownLive(channel, base, units);
+        const isDeltaP = channel.role === 'dpfDeltaP' && channel.status === 'live';
+        return (
+          <li
+            key={channel.id}
+            className={`border-2 px-2 py-1 bg-card min-w-0 ${isDeltaP ? 'border-steel col-span-2' : 'border-rule'}`}
+          >
+            <p className="text-[13px] leading-4 text-ink2 min-h-4">
+              {CHANNEL_ROLES[channel.role].label}
+              {channel.status === 'volts' ? ', volts only' : ''}
+            </p>
+            <p className={`figure-text leading-7 ${isDeltaP ? 'text-3xl text-steel' : 'text-2xl'}`}>
+              {figure} <span className="text-base">{unit}</span>
+            </p>
+            {isDeltaP && limit ? (
+              <p
+                className={`text-[13px] leading-4 ${limit.over ? 'text-ember-text font-bold' : 'text-ink2'}`}
+              >
+                {limit.over ? 'look: ' : ''}
+                {limit.text}
+                {clean === undefined ? '' : `; clean ${withUnit(clean, units.pressureUnit)} at this flow`}
+              </p>
+            ) : null}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

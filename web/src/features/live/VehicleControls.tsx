@@ -1,0 +1,90 @@
+import type { BaselinePlan } from '@white-ember/core/readings';
+import { Button } from '../../ui/Button.tsx';
+import type { LiveSession, LiveState } from './liveSession.ts';
+
+const PACES = [1, 4, 15, 60] as const;
+
+/** The key that does the same. */
+const Key = ({ of }: { of: string }) => (
+  <span aria-hidden className="text-sm text-ink2 font-text ml-1">
+    {of}
+  </span>
+);
+
+/** Key, pedal and road of the simulated vehicle. */
+export function VehicleControls({
+  session,
+  state,
+  plan,
+}: {
+  session: LiveSession;
+  state: LiveState;
+  plan: BaselinePlan;
+}) {
+  const { vehicle, pace } = state;
+  const pedal = Math.round(100 * (vehicle?.pedal ?? 0));
+  return (
+    <section aria-label="At the vehicle" className="grid gap-2 border-2 border-rule bg-card p-3">
+      <h2 className="text-xl">At the vehicle</h2>
+      <p className="figure-text" role="status">
+        {!vehicle?.ignition
+          ? 'Ignition off'
+          : !vehicle.running
+            ? 'Ignition on, engine off'
+            : `Engine at ${Math.round(vehicle.rpm / 10) * 10} rpm${vehicle.kmPerH > 1 ? `, ${Math.round(vehicle.kmPerH)} km/h` : ''}`}
+      </p>
+      <div className="grid grid-cols-2 gap-1.5 [&>button]:px-1">
+        <Button aria-keyshortcuts="k" onClick={() => session.drive({ do: 'key-on' })}>
+          Key on <Key of="K" />
+        </Button>
+        <Button aria-keyshortcuts="s" onClick={() => session.drive({ do: 'start' })}>
+          Start <Key of="S" />
+        </Button>
+        <Button aria-keyshortcuts="i" onClick={() => session.drive({ do: 'idle' })}>
+          Idle <Key of="I" />
+        </Button>
+        <Button aria-keyshortcuts="n" onClick={() => session.drive({ do: 'snap', pedal: 0.8 })}>
+          Snap <Key of="N" />
+        </Button>
+        <Button aria-keyshortcuts="j" onClick={() => session.drive({ do: 'hold', rpm: plan.lowRpm })}>
+          Hold {plan.lowRpm} <Key of="J" />
+        </Button>
+        <Button aria-keyshortcuts="h" onClick={() => session.drive({ do: 'hold', rpm: plan.highRpm })}>
+          Hold {plan.highRpm} <Key of="H" />
+        </Button>
+        <Button onClick={() => session.drive({ do: 'cruise', kmPerH: 70 })}>Drive, 70 km/h</Button>
+        <Button onClick={() => session.drive({ do: 'pull', gear: 3 })}>Full load</Button>
+        <Button className="col-span-2" aria-keyshortcuts="o" onClick={() => session.drive({ do: 'off' })}>
+          Ignition off <Key of="O" />
+        </Button>
+      </div>
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">Pedal, {pedal} %</span>
+        <input
+          type="range"
+          min={0}
+          max={100}
+          step={1}
+          value={pedal}
+          className="h-11 w-full accent-(--ember)"
+          onChange={(event) => session.drive({ do: 'pedal', pedal: Number(event.target.value) / 100 })}
+        />
+      </label>
+      <div role="group" aria-label="Time" className="flex items-center gap-1 flex-wrap">
+        <span className="font-head font-semibold mr-1">Time</span>
+        {PACES.map((times, i) => (
+          <button
+            key={times}
+            type="button"
+            aria-pressed={pace === times}
+            aria-keyshortcuts={String(i + 1)}
+            className="min-h-11 min-w-11 px-3 font-head font-semibold border-2 border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+            onClick={() => session.setPace(times)}
+          >
+            ×{times}
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}

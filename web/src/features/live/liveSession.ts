@@ -1,0 +1,327 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import { useSyncExternalStore } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import {
+  RecordingText,
+  type BenchChannel,
+  type LinkCode,
+  type LinkIdentity,
+  type LinkReading,
+  type LinkState,
+  type Wish,
+} from '@white-ember/core/bench';
+import { toBase } from '@white-ember/core/quantities';
+import {
+  BaselineGuide,
+  baselinePlan,
+  SteadyFollower,
+  type BaselineStep,
+  type ChannelRole,
+  type SteadyRun,
+} from '@white-ember/core/readings';
+import type { AtTheVehicle, BenchSetup, BenchWorker } from '../../workers/benchWorker.ts';
+import { recordingStore, type KeptRecording } from './recordingStore.ts';
+
+/** The readings of one channel since the stream began, in base units (volts where only volts come). */
+export interface LiveTrace {
+  readonly timeS: number[];
+  readonly values: number[];
+}
+
+export interface Mark {
+  readonly timeS: number;
+  readonly rpm: number | undefined;
+  readonly deltaPMbar: number | undefined;
+}
+
+/** A steady stretch that was long enough to count, taken without a touch. */
+export interface Capture {
+  readonly timeS: number;
+  readonly kind: SteadyRun['kind'];
+  readonly rpm: number;
+  readonly deltaPMbar: number;
+}
+
+export interface LiveState {
+  readonly version: number;
+  readonly link: LinkState;
+  readonly identity: LinkIdentity | undefined;
+  readonly channels: readonly BenchChannel[];
+  readonly chosen: readonly string[];
+  readonly hz: number;
+  readonly vehicle: AtTheVehicle | undefined;
+  readonly pace: number;
+  readonly steps: readonly BaselineStep[];
+  readonly run: SteadyRun | undefined;
+  readonly marks: readonly Mark[];
+  readonly captures: readonly Capture[];
+  readonly codes: readonly LinkCode[] | undefined;
+  readonly recording: KeptRecording | undefined;
+  readonly problem: string | undefined;
+}
+
+const CAPTURE_AFTER_S = 6;
+/** A crash loses at most what came since the last piece. */
+const PIECE_EVERY_MS = 1000;
+
+/** A vehicle on the bench, the link to it, and what is recorded from it. One a page; ends with it. */
+export class LiveSession {
+  readonly jobId: string;
+  readonly displacementL: number | undefined;
+  readonly traces = new Map<string, LiveTrace>();
+  readonly #worker: Worker;
+  readonly #remote: Remote<BenchWorker>;
+  readonly #listeners = new Set<() => void>();
+  readonly #warmC: number;
+  #latest = new Map<string, number>();
+  #guide: BaselineGuide;
+  #follower = new SteadyFollower();
+  #capturedStart: number | undefined;
+  #text: RecordingText | undefined;
+  #unwritten = '';
+  #pieces = 0;
+  #writing: Promise<void> = Promise.resolve();
+  #timer: number | undefined;
+  #state: LiveState;
+
+  constructor(jobId: string, setup: BenchSetup, displacementL: number | undefined, warmC: number) {
+    this.jobId = jobId;
+    this.displacementL = displacementL;
+    this.#warmC = warmC;
+    this.#guide = new BaselineGuide(baselinePlan(displacementL, warmC));
+    this.#state = {
+      version: 0,
+      link: { status: 'off' },
+      identity: undefined,
+      channels: [],
+      chosen: [],
+      hz: 0,
+      vehicle: undefined,
+      pace: 1,
+      steps: this.#guide.steps,
+      run: undefined,
+      marks: [],
+      captures: [],
+      codes: undefined,
+      recording: undefined,
+      problem: undefined,
+    };
+    this.#worker = new Worker(new URL('../../workers/benchWorker.ts', import.meta.url), { type: 'module' });
+    this.#remote = wrap<BenchWorker>(this.#worker);
+    void this.#remote.setUp(
+      setup,
+      proxy({
+        onReadings: (readings: readonly LinkReading[]) => this.#take(readings),
+        onState: (link: LinkState) => this.#linkChanged(link),
+        onVehicle: (vehicle: AtTheVehicle) => this.#set({ vehicle }),
+      }),
+    );
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+  get = (): LiveState => this.#state;
+
+  #set(next: Partial<LiveState>): void {
+    this.#state = { ...this.#state, ...next, version: this.#state.version + 1 };
+    for (const listener of this.#listeners) listener();
+  }
+
+  /** The last reading of a channel in its base unit. */
+  latest = (role: ChannelRole): number | undefined => this.#latest.get(role);
+
+  drive = (wish: Wish): void => void this.#remote.drive(wish);
+
+  setPace = (pace: number): void => {
+    void this.#remote.setPace(pace);
+    this.#set({ pace });
+  };
+
+  /** Connects and streams the wanted channels, as far as the vehicle has them. */
+  connect = async (roles: readonly ChannelRole[]): Promise<void> => {
+    try {
+      const identity = await this.#remote.connect();
+      const channels = await this.#remote.channels();
+      this.#set({ identity, channels, problem: undefined });
+      await this.choose(roles);
+    } catch (error) {
+      this.#set({ problem: (error as Error).message });
+    }
+  };
+
+  choose = async (roles: readonly ChannelRole[]): Promise<void> => {
+    const ids = this.#state.channels
+      .filter(({ role, status }) => roles.includes(role) && status !== 'not-fitted')
+      .map(({ id }) => id);
+    try {
+      const { hz } = await this.#remote.stream(ids);
+      this.#set({ chosen: ids, hz, problem: undefined });
+    } catch (error) {
+      this.#set({ problem: (error as Error).message });
+    }
+  };
+
+  readCodes = async (): Promise<void> => {
+    try {
+      this.#set({ codes: await this.#remote.codes(), problem: undefined });
+    } catch (error) {
+      this.#set({ problem: (error as Error).message });
+    }
+  };
+
+  mark = (): void => {
+    const timeS = this.#state.vehicle?.timeS ?? 0;
+    const mark = { timeS, rpm: this.latest('engineSpeed'), deltaPMbar: this.latest('dpfDeltaP') };
+    this.#set({ marks: [...this.#state.marks, mark] });
+  };
+
+  #linkChanged(link: LinkState): void {
+    this.#set({ link });
+    if (link.status === 'lost') void this.#flush();
+  }
+
+  #take(readings: readonly LinkReading[]): void {
+    const byId = new Map(this.#state.channels.map((channel) => [channel.id, channel]));
+    for (const { id, timeS, value } of readings) {
+      const channel = byId.get(id);
+      if (!channel) continue;
+      const base = channel.unitId === undefined ? value : toBase(value, channel.unitId);
+      let trace = this.traces.get(id);
+      if (!trace) {
+        trace = { timeS: [], values: [] };
+        this.traces.set(id, trace);
+      }
+      trace.timeS.push(timeS);
+      trace.values.push(base);
+      if (channel.status === 'live') this.#latest.set(channel.role, base);
+      if (channel.role === 'engineSpeed') this.#follow(timeS, base);
+    }
+    if (this.#text) this.#unwritten += this.#text.rows(readings);
+    this.#set({ steps: this.#guide.steps, run: this.#follower.run });
+  }
+
+  #follow(timeS: number, rpm: number): void {
+    this.#guide.push({
+      timeS,
+      rpm,
+      coolantC: this.latest('coolantTemp'),
+      kmPerH: this.latest('vehicleSpeed'),
+    });
+    this.#follower.push(timeS, rpm, this.latest('vehicleSpeed'));
+    const { run } = this.#follower;
+    const deltaPMbar = this.latest('dpfDeltaP');
+    const steady = run.kind !== 'moving' && run.steadyS >= CAPTURE_AFTER_S;
+    if (!steady || deltaPMbar === undefined || this.#capturedStart === run.startS) return;
+    this.#capturedStart = run.startS;
+    const capture = { timeS, kind: run.kind, rpm: run.meanRpm, deltaPMbar };
+    this.#set({ captures: [...this.#state.captures, capture] });
+  }
+
+  /** Begins a recording; the guided baseline begins anew with it. */
+  record = (name: string): void => {
+    const { identity, channels, chosen } = this.#state;
+    if (!identity || this.#state.recording) return;
+    const recorded = channels.filter(({ id }) => chosen.includes(id));
+    this.#text = new RecordingText(recorded, {
+      vehicle: identity.vehicle,
+      displacementL: this.displacementL ?? identity.displacementL,
+    });
+    this.#unwritten = this.#text.head;
+    this.#pieces = 0;
+    this.#guide = new BaselineGuide(baselinePlan(this.displacementL, this.#warmC));
+    this.#set({
+      recording: {
+        id: uuidv7(),
+        jobId: this.jobId,
+        name,
+        startedAt: new Date().toISOString(),
+        ended: false,
+        bytes: 0,
+        seconds: 0,
+      },
+      marks: [],
+      captures: [],
+      steps: this.#guide.steps,
+    });
+    this.#startS = undefined;
+    this.#timer = window.setInterval(() => void this.#flush(), PIECE_EVERY_MS);
+    void this.#flush();
+  };
+
+  #startS: number | undefined;
+
+  /** Writes what has come since the last piece. Pieces follow each other in order. */
+  #flush(): Promise<void> {
+    const { recording, vehicle } = this.#state;
+    const text = this.#unwritten;
+    if (!recording || text === '') return this.#writing;
+    this.#unwritten = '';
+    this.#startS ??= vehicle?.timeS;
+    const about: KeptRecording = {
+      ...recording,
+      bytes: recording.bytes + text.length,
+      seconds: Math.max(0, (vehicle?.timeS ?? 0) - (this.#startS ?? 0)),
+    };
+    this.#set({ recording: about });
+    const number = this.#pieces++;
+    this.#writing = this.#writing
+      .then(() => recordingStore.write(about, number, text))
+      .catch((error: unknown) =>
+        this.#set({ problem: `This device could not store the recording: ${(error as Error).message}` }),
+      );
+    return this.#writing;
+  }
+
+  /** Ends the recording and gives it. */
+  stop = async (): Promise<KeptRecording | undefined> => {
+    window.clearInterval(this.#timer);
+    await this.#flush();
+    await this.#writing;
+    const { recording } = this.#state;
+    if (!recording) return undefined;
+    const ended = { ...recording, ended: true };
+    await recordingStore.update(ended);
+    this.#text = undefined;
+    this.#set({ recording: undefined });
+    return ended;
+  };
+
+  end = (): void => {
+    window.clearInterval(this.#timer);
+    void this.#flush();
+    this.#worker.terminate();
+    this.#listeners.clear();
+  };
+}
+
+export const useLive = (session: LiveSession): LiveState =>
+  useSyncExternalStore(session.subscribe, session.get);
+
+let current: LiveSession | undefined;
+const waiting = new Set<() => void>();
+const told = (): void => waiting.forEach((listener) => listener());
+
+/** The session of a job, if one is open on this page: it goes on while other views are looked at. */
+export const useSessionOf = (jobId: string): LiveSession | undefined =>
+  useSyncExternalStore(
+    (listener) => {
+      waiting.add(listener);
+      return () => waiting.delete(listener);
+    },
+    () => (current?.jobId === jobId ? current : undefined),
+  );
+
+/** Begins a session; one that was open before is ended, its recording kept. */
+export function beginSession(session: LiveSession): void {
+  current?.end();
+  current = session;
+  told();
+}
+
+export function endSession(): void {
+  current?.end();
+  current = undefined;
+  told();
+}
