@@ -29,6 +29,18 @@ async function logDesk(page: Page, site: Site): Promise<void> {
   await page.getByText('The traces as a table').click();
 }
 
+/** The bench vehicle on the link, its engine idling. */
+async function live(page: Page, site: Site): Promise<void> {
+  await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`);
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/The tool takes it for/)).toBeVisible();
+  await page.keyboard.press('s');
+  await expect(page.getByText(/^Engine at/)).toBeVisible();
+}
+
 /** Every screen there is, on demo data. */
 const SCREENS: readonly Screen[] = [
   { name: 'job list', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
@@ -42,6 +54,20 @@ const SCREENS: readonly Screen[] = [
       page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/logs`),
   },
   { name: 'logs, one read', open: logDesk },
+  {
+    name: 'live, no vehicle yet',
+    open: async (page, site) =>
+      page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`),
+  },
+  { name: 'live, idling', open: live },
+  {
+    name: 'live, at arm’s length',
+    open: async (page, site) => {
+      await live(page, site);
+      await page.keyboard.press('f');
+      await expect(page.getByRole('dialog', { name: 'Arm’s-length view' })).toBeVisible();
+    },
+  },
   { name: 'checks', open: job('KE 417 QR', 'checks&part=high-pipe') },
   { name: 'decide', open: job('BC 91 HV', 'decide') },
   { name: 'treat', open: job('KE 417 QR', 'treat') },

@@ -29,6 +29,21 @@ async function logDesk(page: Page, site: Site, file: string, finding: RegExp): P
   await page.waitForTimeout(800);
 }
 
+/** A bench vehicle with a fault, connected, recorded and idling, at fifteen times the pace of the clock. */
+async function liveBench(page: Page, site: Site, fault: string): Promise<void> {
+  await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`);
+  await page.getByLabel('What is wrong with it').selectOption({ label: fault });
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await page.getByText('Ignition on, engine off', { exact: true }).waitFor();
+  for (const key of ['c', '3', 'r']) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(600);
+  }
+  await page.keyboard.press('s');
+  await page.waitForTimeout(2600);
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'jobs', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
   { name: 'prove', open: job('KE 417 QR', 'prove') },
@@ -55,6 +70,27 @@ const SHOTS: readonly Shot[] = [
     name: 'log-desk-bay',
     theme: 'bay',
     open: (page, site) => logDesk(page, site, 'sample7-regeneration-drive.log', /^1 A regeneration/),
+  },
+  {
+    name: 'live',
+    open: async (page, site) => {
+      await liveBench(page, site, 'Low pipe of the ΔP sensor blocked');
+      await page.keyboard.press('j');
+      await page.waitForTimeout(3500);
+    },
+  },
+  {
+    name: 'arms-length',
+    open: async (page, site) => {
+      await liveBench(page, site, 'Filter loaded with soot');
+      await page.keyboard.press('j');
+      await page.waitForTimeout(2500);
+      await page.keyboard.press('f');
+      await page.keyboard.press('h');
+      await page.waitForTimeout(1800);
+      await page.keyboard.press('1');
+      await page.waitForTimeout(600);
+    },
   },
   { name: 'decide', open: job('BC 91 HV', 'decide') },
   { name: 'checks', theme: 'bay', open: job('KE 417 QR', 'checks&part=high-pipe') },

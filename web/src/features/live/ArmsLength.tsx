@@ -118,7 +118,10 @@ export function ArmsLength({
             {shown === undefined ? '–' : shown.toFixed(Math.abs(shown) < 10 ? 1 : 0)}
             <span className="text-[0.25em]"> {unitLabel(pressureUnit)}</span>
           </p>
-          <p className="font-head font-semibold text-2xl text-ink2">
+          <p
+            className={`font-head font-semibold text-2xl ${limit?.over ? 'text-ember-text' : 'text-ink2'}`}
+          >
+            {limit?.over ? 'too high or not to be believed: ' : ''}
             {limit?.text ?? 'no limit at this speed'}
             {clean === undefined ? '' : ` · clean would read ${withUnit(clean, pressureUnit)} at this flow`}
           </p>
@@ -157,6 +160,7 @@ export function ArmsLength({
             type="button"
             className="size-16 grid place-items-center border-2 border-ink"
             aria-label="Leave the arm’s-length view (F)"
+            aria-keyshortcuts="f"
             onClick={onClose}
           >
             <X aria-hidden size={30} />
