@@ -118,9 +118,7 @@ export function ArmsLength({
             {shown === undefined ? '–' : shown.toFixed(Math.abs(shown) < 10 ? 1 : 0)}
             <span className="text-[0.25em]"> {unitLabel(pressureUnit)}</span>
           </p>
-          <p
-            className={`font-head font-semibold text-2xl ${limit?.over ? 'text-ember-text' : 'text-ink2'}`}
-          >
+          <p className={`font-head font-semibold text-2xl ${limit?.over ? 'text-ember-text' : 'text-ink2'}`}>
             {limit?.over ? 'too high or not to be believed: ' : ''}
             {limit?.text ?? 'no limit at this speed'}
             {clean === undefined ? '' : ` · clean would read ${withUnit(clean, pressureUnit)} at this flow`}
