@@ -17,7 +17,7 @@ export {
 export { recordBaseline, BASELINE_ROLES, type BaselineRun } from './recordBaseline.ts';
 export { requiredFindings, signatureOf, type Drill } from './signature.ts';
 export { SimulatedAdapter, type AdapterFaults } from './link/simulatedAdapter.ts';
-export { asGiven, benchChannel, BENCH_CHANNELS, channelHeading, type BenchChannel } from './link/channels.ts';
+export { asGiven, benchChannel, BENCH_CHANNELS, channelHeading } from './link/channels.ts';
 export { RecordingText, type RecordingFacts } from './link/recording.ts';
 export {
   LinkError,
@@ -32,3 +32,6 @@ export {
   type ScanLink,
   type StreamPlan,
 } from './link/scanLink.ts';
+export { ObdLink, type CanTransport } from './link/obdLink.ts';
+export { SimulatedBus } from './link/simulatedBus.ts';
+export { IsoTpEnd, type CanFrame } from './link/isoTp.ts';

@@ -41,3 +41,4 @@ export {
 } from './live/baselineGuide.ts';
 export { SteadyFollower, type RunKind, type SteadyRun } from './live/steadyRun.ts';
 export { CHANNEL_PRESETS, type ChannelPreset } from './live/presets.ts';
+export { OBD_PARAMETERS, obdValueOf, type ObdParameter, type ObdValue } from './reader/obdParameters.ts';

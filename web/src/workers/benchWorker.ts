@@ -5,7 +5,7 @@ import {
   Driver,
   SimulatedAdapter,
   type AdapterFaults,
-  type BenchChannel,
+  type LinkChannel,
   type Fault,
   type LinkAnswer,
   type LinkCode,
@@ -139,7 +139,7 @@ const worker = {
     pace = times;
   },
   connect: (): Promise<LinkIdentity> => link().connect(),
-  channels: (): Promise<readonly BenchChannel[]> => link().channels(),
+  channels: (): Promise<readonly LinkChannel[]> => link().channels(),
   stream: (ids: readonly string[]): Promise<StreamPlan> => link().stream(ids),
   codes: (): Promise<readonly LinkCode[]> => link().codes(),
   clearCodes: (): Promise<LinkAnswer> => link().clearCodes(),

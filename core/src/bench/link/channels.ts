@@ -98,16 +98,12 @@ export const BENCH_CHANNELS: readonly ChannelRole[] = [
   'lambda',
 ];
 
-export interface BenchChannel extends LinkChannel {
-  readonly unitId: Unit | undefined;
-}
-
 /** A channel as the family's module offers it. */
 export function benchChannel(
   { tongue }: BenchFamily,
   role: ChannelRole,
   status: LinkChannel['status'],
-): BenchChannel {
+): LinkChannel {
   const { label, quantity, unit } = CHANNEL_ROLES[role];
   const name = NAMES[tongue][role] ?? label;
   if (status === 'volts')
@@ -127,11 +123,11 @@ export function benchChannel(
 }
 
 /** A value in base units as the module gives it: its unit, its steps. */
-export function asGiven({ unitId, decimals, status }: BenchChannel, base: number): number {
+export function asGiven({ unitId, decimals, status }: LinkChannel, base: number): number {
   const value = status === 'volts' || unitId === undefined ? base : fromBase(base, unitId);
   return Number(value.toFixed(decimals));
 }
 
 /** Heading of the channel in a recorded file. */
-export const channelHeading = ({ name, unitId }: BenchChannel): string =>
+export const channelHeading = ({ name, unitId }: LinkChannel): string =>
   unitId === undefined ? name : `${name} (${plainLabel(unitId)})`;

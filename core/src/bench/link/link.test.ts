@@ -4,9 +4,8 @@ import { analyseLog } from '../../readings/index.ts';
 import { BenchVehicle, type BenchOptions } from '../benchVehicle.ts';
 import { Driver, type Wish } from '../driver.ts';
 import { BENCH_FAMILIES, benchFamily, type BenchFamily } from '../families.ts';
-import type { BenchChannel } from './channels.ts';
 import { RecordingText } from './recording.ts';
-import type { LinkReading, LinkState } from './scanLink.ts';
+import type { LinkChannel, LinkReading, LinkState } from './scanLink.ts';
 import { SimulatedAdapter, type AdapterFaults } from './simulatedAdapter.ts';
 
 const tarn = benchFamily('Tarn 2.0') as BenchFamily;
@@ -25,7 +24,7 @@ function linked(faults: AdapterFaults = {}, options: Partial<BenchOptions> = {})
   return { vehicle, adapter, readings, states, go };
 }
 
-const live = (channels: readonly BenchChannel[]): BenchChannel[] =>
+const live = (channels: readonly LinkChannel[]): LinkChannel[] =>
   channels.filter(({ status }) => status === 'live');
 
 describe('the link', () => {

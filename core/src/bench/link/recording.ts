@@ -1,5 +1,5 @@
-import { channelHeading, type BenchChannel } from './channels.ts';
-import type { LinkReading } from './scanLink.ts';
+import { channelHeading } from './channels.ts';
+import type { LinkChannel, LinkReading } from './scanLink.ts';
 
 /** Facts about the vehicle that a recording states at its head. */
 export interface RecordingFacts {
@@ -12,12 +12,12 @@ export interface RecordingFacts {
  * a time and one reading a row, under headings with units. The reader of logs takes it like any other file.
  */
 export class RecordingText {
-  readonly #channels: readonly BenchChannel[];
+  readonly #channels: readonly LinkChannel[];
   readonly #facts: RecordingFacts;
   readonly #place: ReadonlyMap<string, number>;
   #startS: number | undefined;
 
-  constructor(channels: readonly BenchChannel[], facts: RecordingFacts) {
+  constructor(channels: readonly LinkChannel[], facts: RecordingFacts) {
     this.#channels = channels;
     this.#facts = facts;
     this.#place = new Map(channels.map(({ id }, i) => [id, i]));

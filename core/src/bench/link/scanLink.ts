@@ -1,3 +1,4 @@
+import type { Unit } from '../../quantities/index.ts';
 import type { ChannelRole } from '../../readings/index.ts';
 import type { CodeStatus, FreezeFrame } from '../computer/computer.ts';
 import type { RoutineId, RoutineState } from '../computer/routines.ts';
@@ -41,8 +42,9 @@ export interface LinkChannel {
   /** As the module names it. */
   readonly name: string;
   readonly module: string;
-  /** As the module gives it. */
+  /** As the module gives it; without a known unit it is a bare figure. */
   readonly unit: string;
+  readonly unitId: Unit | undefined;
   readonly decimals: number;
   readonly role: ChannelRole;
   /** `volts`: only the voltage at the pin is offered; `not-fitted`: listed, but nothing is behind it. */

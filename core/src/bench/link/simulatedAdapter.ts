@@ -2,10 +2,11 @@ import type { ChannelRole } from '../../readings/index.ts';
 import { isFitted, type BenchVehicle } from '../benchVehicle.ts';
 import { ROUTINE_IDS, ROUTINE_LABELS, type RoutineId, type RoutineState } from '../computer/routines.ts';
 import type { VoltSensor } from '../vehicle/sensors.ts';
-import { asGiven, BENCH_CHANNELS, benchChannel, type BenchChannel } from './channels.ts';
+import { asGiven, BENCH_CHANNELS, benchChannel } from './channels.ts';
 import {
   LinkError,
   type LinkAnswer,
+  type LinkChannel,
   type LinkCode,
   type LinkIdentity,
   type LinkListener,
@@ -39,10 +40,10 @@ export class SimulatedAdapter implements ScanLink {
   readonly #vehicle: BenchVehicle;
   readonly #listener: LinkListener;
   readonly #faults: AdapterFaults;
-  readonly #channels: readonly BenchChannel[];
+  readonly #channels: readonly LinkChannel[];
   #connectedAtS: number | undefined;
   #dropped = false;
-  #streaming: readonly BenchChannel[] = [];
+  #streaming: readonly LinkChannel[] = [];
   #turn = 0;
   #nextS = 0;
 
@@ -81,7 +82,7 @@ export class SimulatedAdapter implements ScanLink {
     });
   };
 
-  channels = async (): Promise<readonly BenchChannel[]> => {
+  channels = async (): Promise<readonly LinkChannel[]> => {
     this.#require();
     return Promise.resolve(this.#channels);
   };
@@ -168,7 +169,7 @@ export class SimulatedAdapter implements ScanLink {
     }
     const readings: LinkReading[] = [];
     while (this.#nextS <= timeS) {
-      const channel = this.#streaming[this.#turn % count] as BenchChannel;
+      const channel = this.#streaming[this.#turn % count] as LinkChannel;
       const base = this.#value(channel);
       if (base !== undefined)
         readings.push({ id: channel.id, timeS: this.#nextS, value: asGiven(channel, base) });
@@ -178,7 +179,7 @@ export class SimulatedAdapter implements ScanLink {
     if (readings.length > 0) this.#listener.onReadings(readings);
   }
 
-  #value({ role, status }: BenchChannel): number | undefined {
+  #value({ role, status }: LinkChannel): number | undefined {
     return status === 'volts' ? this.#vehicle.volts(role as VoltSensor) : this.#vehicle.read(role);
   }
 }

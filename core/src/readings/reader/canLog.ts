@@ -1,7 +1,7 @@
 import { plainLabel, success, type Result } from '../../quantities/index.ts';
 import { unreadable } from './decodeText.ts';
 import { NumberList } from './numberList.ts';
-import { OBD_PARAMETERS, type ObdValue } from './obdParameters.ts';
+import { OBD_PARAMETERS, obdValueOf, type ObdValue } from './obdParameters.ts';
 import type { LogFormat, LogSink, LogWarning, RawColumn, RawLog } from './rawLog.ts';
 import { seriesOf } from './tableBuilder.ts';
 import { settleTimes } from './timeAxis.ts';
@@ -154,16 +154,11 @@ class CanReader implements LogSink {
   }
 
   private keep(ecu: string, pid: number, value: ObdValue, data: Uint8Array, row: number): void {
-    if (value.fittedBit !== undefined && (((data[0] as number) >> value.fittedBit) & 1) === 0) return;
-    const high = data[value.at] as number;
-    const whole = value.bytes === 1 ? high : high * 256 + (data[value.at + 1] as number);
-    const signed = value.signed && whole > 0x7fff ? whole - 0x10000 : whole;
-    const number =
-      value.bit === undefined ? signed * value.scale + (value.offset ?? 0) : (whole >> value.bit) & 1;
+    const number = obdValueOf(value, data);
+    if (number === undefined) return;
     const column = this.column(ecu, pid, value);
     column.rows.push(row);
-    // Tenths and hundredths do not stand exactly in binary: without this a ladder of steps would show 0.30000000000000004.
-    column.numbers.push(Math.round(number * 1e6) / 1e6);
+    column.numbers.push(number);
   }
 
   private keepRaw(ecu: string, pid: number, data: Uint8Array, row: number): void {

@@ -220,3 +220,15 @@ export const OBD_PARAMETERS: Readonly<Record<number, ObdParameter>> = {
     ],
   },
 };
+
+/** Value of an answer's data; undefined where the answer says that it is not fitted. */
+export function obdValueOf(value: ObdValue, data: Uint8Array): number | undefined {
+  if (value.fittedBit !== undefined && (((data[0] as number) >> value.fittedBit) & 1) === 0) return undefined;
+  const high = data[value.at] as number;
+  const whole = value.bytes === 1 ? high : high * 256 + (data[value.at + 1] as number);
+  const signed = value.signed && whole > 0x7fff ? whole - 0x10000 : whole;
+  const number =
+    value.bit === undefined ? signed * value.scale + (value.offset ?? 0) : (whole >> value.bit) & 1;
+  // Tenths and hundredths do not stand exactly in binary: without this a ladder of steps would show 0.30000000000000004.
+  return Math.round(number * 1e6) / 1e6;
+}

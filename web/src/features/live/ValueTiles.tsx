@@ -1,6 +1,6 @@
 import { fromBase, quantityOf, unitLabel, type Unit } from '@white-ember/core/quantities';
 import { CHANNEL_ROLES } from '@white-ember/core/readings';
-import type { BenchChannel } from '@white-ember/core/bench';
+import type { LinkChannel } from '@white-ember/core/bench';
 import { useAppSelector } from '../../app/store.ts';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
@@ -8,7 +8,7 @@ import { withUnit } from '../../ui/format.ts';
 
 /** The value of a channel in the person's unit, no finer than the module gives it. */
 export function shownLive(
-  { role, status, decimals }: BenchChannel,
+  { role, status, decimals }: LinkChannel,
   base: number,
   units: { pressureUnit: Unit; temperatureUnit: Unit; massFlowUnit: Unit },
 ): { figure: string; unit: string } {

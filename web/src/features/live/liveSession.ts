@@ -3,7 +3,7 @@ import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import {
   RecordingText,
-  type BenchChannel,
+  type LinkChannel,
   type LinkCode,
   type LinkIdentity,
   type LinkReading,
@@ -46,7 +46,7 @@ export interface LiveState {
   readonly version: number;
   readonly link: LinkState;
   readonly identity: LinkIdentity | undefined;
-  readonly channels: readonly BenchChannel[];
+  readonly channels: readonly LinkChannel[];
   readonly chosen: readonly string[];
   readonly hz: number;
   readonly vehicle: AtTheVehicle | undefined;
