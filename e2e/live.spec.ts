@@ -95,6 +95,7 @@ test('a recording outlives the page: what was written is there after a crash, an
 }) => {
   await signIn(page, site);
   await benchOn(page, site, 'FL 012');
+  await page.getByLabel('Scan tool').selectOption({ label: 'Generic, speaks OBD only' });
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();

@@ -3,17 +3,21 @@ import {
   benchFamily,
   BenchVehicle,
   Driver,
+  ObdLink,
   SimulatedAdapter,
+  SimulatedBus,
   type AdapterFaults,
   type LinkChannel,
   type Fault,
   type LinkAnswer,
   type LinkCode,
   type LinkIdentity,
+  type LinkListener,
   type LinkReading,
   type LinkState,
   type RoutineId,
   type RoutineState,
+  type ScanLink,
   type StreamPlan,
   type Wish,
 } from '@white-ember/core/bench';
@@ -24,7 +28,8 @@ export interface BenchSetup {
   readonly faults: readonly Fault[];
   /** Stood overnight. */
   readonly cold: boolean;
-  readonly adapter: AdapterFaults;
+  /** The tool between: one of our own with its faults, or one that knows OBD frames alone. */
+  readonly tool: { readonly speaks: 'own'; readonly faults: AdapterFaults } | { readonly speaks: 'obd' };
 }
 
 /** What a person at the vehicle sees without any tool. */
@@ -51,7 +56,9 @@ const LONGEST_TICK_MS = 400;
 
 let vehicle: BenchVehicle | undefined;
 let driver: Driver | undefined;
-let adapter: SimulatedAdapter | undefined;
+let link: ScanLink | undefined;
+/** Lets the tool do what is due after a step of the vehicle. */
+let advance: () => void = () => undefined;
 let listener: BenchListener | undefined;
 let wish: Wish = { do: 'off' };
 let pace = 1;
@@ -64,14 +71,14 @@ function tick(): void {
   const now = performance.now();
   const passedMs = Math.min(now - lastMs, LONGEST_TICK_MS);
   lastMs = now;
-  if (!vehicle || !driver || !adapter) return;
+  if (!vehicle || !driver) return;
   owedS += (passedMs / 1000) * pace;
   const steps = Math.floor(owedS / vehicle.stepS);
   owedS -= steps * vehicle.stepS;
   for (let i = 0; i < steps; i++) {
     driver.act(wish);
     vehicle.step();
-    adapter.advance();
+    advance();
     wish = letGo(wish, vehicle);
   }
   if (now - toldMs < TELL_EVERY_MS) return;
@@ -109,14 +116,30 @@ function tell({ plant, controls }: BenchVehicle): void {
   });
 }
 
-const link = (): SimulatedAdapter => {
-  if (!adapter) throw new Error('No bench vehicle is set up');
-  return adapter;
+const connected = (): ScanLink => {
+  if (!link) throw new Error('No bench vehicle is set up');
+  return link;
 };
+
+function plugIn(on: BenchVehicle, tool: BenchSetup['tool'], listen: LinkListener): void {
+  if (tool.speaks === 'own') {
+    const adapter = new SimulatedAdapter(on, listen, tool.faults);
+    link = adapter;
+    advance = () => adapter.advance();
+  } else {
+    const bus = new SimulatedBus(on);
+    const obd = new ObdLink(bus, listen);
+    link = obd;
+    advance = () => {
+      bus.advance();
+      obd.advance(on.timeS);
+    };
+  }
+}
 
 /** A bench vehicle with its scan link, run by its own clock away from the main thread. */
 const worker = {
-  setUp({ family: name, seed, faults, cold, adapter: adapterFaults }: BenchSetup, to: BenchListener): void {
+  setUp({ family: name, seed, faults, cold, tool }: BenchSetup, to: BenchListener): void {
     const family = benchFamily(name);
     if (!family) throw new Error(`There is no bench vehicle “${name}”`);
     listener = to;
@@ -124,11 +147,10 @@ const worker = {
     waiting = [];
     vehicle = new BenchVehicle({ family, seed, faults, start: { engineC: cold ? 12 : 82, ambientC: 12 } });
     driver = new Driver(vehicle);
-    adapter = new SimulatedAdapter(
-      vehicle,
-      { onReadings: (some) => waiting.push(...some), onState: (state) => to.onState(state) },
-      adapterFaults,
-    );
+    plugIn(vehicle, tool, {
+      onReadings: (some) => waiting.push(...some),
+      onState: (state) => to.onState(state),
+    });
     lastMs = performance.now();
     setInterval(tick, TICK_MS);
   },
@@ -138,13 +160,13 @@ const worker = {
   setPace(times: number): void {
     pace = times;
   },
-  connect: (): Promise<LinkIdentity> => link().connect(),
-  channels: (): Promise<readonly LinkChannel[]> => link().channels(),
-  stream: (ids: readonly string[]): Promise<StreamPlan> => link().stream(ids),
-  codes: (): Promise<readonly LinkCode[]> => link().codes(),
-  clearCodes: (): Promise<LinkAnswer> => link().clearCodes(),
-  startRoutine: (id: RoutineId): Promise<RoutineState> => link().startRoutine(id),
-  disconnect: (): Promise<void> => link().disconnect(),
+  connect: (): Promise<LinkIdentity> => connected().connect(),
+  channels: (): Promise<readonly LinkChannel[]> => connected().channels(),
+  stream: (ids: readonly string[]): Promise<StreamPlan> => connected().stream(ids),
+  codes: (): Promise<readonly LinkCode[]> => connected().codes(),
+  clearCodes: (): Promise<LinkAnswer> => connected().clearCodes(),
+  startRoutine: (id: RoutineId): Promise<RoutineState> => connected().startRoutine(id),
+  disconnect: (): Promise<void> => connected().disconnect(),
 };
 
 export type BenchWorker = typeof worker;

@@ -10,11 +10,15 @@ import {
 import { Button } from '../../ui/Button.tsx';
 import type { BenchSetup } from '../../workers/benchWorker.ts';
 
-const ADAPTERS: Readonly<Record<string, { readonly label: string; readonly faults: AdapterFaults }>> = {
-  sound: { label: 'Sound, 60 values a second', faults: {} },
-  slow: { label: 'Slow, 8 values a second', faults: { valuesPerS: 8 } },
-  drops: { label: 'Drops out after a minute', faults: { dropsOutAfterS: 60 } },
-  volts: { label: 'ΔP in volts only', faults: { voltsOnly: ['dpfDeltaP'] } },
+const own = (faults: AdapterFaults): BenchSetup['tool'] => ({ speaks: 'own', faults });
+
+const TOOLS: Readonly<Record<string, { readonly label: string; readonly tool: BenchSetup['tool'] }>> = {
+  sound: { label: 'Sound, 60 values a second', tool: own({}) },
+  obd: { label: 'Generic, speaks OBD only', tool: { speaks: 'obd' } },
+  slow: { label: 'Slow, 8 values a second', tool: own({ valuesPerS: 8 }) },
+  drops: { label: 'Drops out after a minute', tool: own({ dropsOutAfterS: 60 }) },
+  wrong: { label: 'Takes it for another vehicle', tool: own({ takesFor: 'Larch 8.9' }) },
+  volts: { label: 'ΔP in volts only', tool: own({ voltsOnly: ['dpfDeltaP'] }) },
 };
 
 /** What shows clearly in a baseline, of each fault. */
@@ -55,7 +59,7 @@ export function BenchSetupForm({
   const [name, setName] = useState(() => nearest(family, displacementL));
   const [fault, setFault] = useState('');
   const [cold, setCold] = useState(false);
-  const [adapter, setAdapter] = useState('sound');
+  const [tool, setTool] = useState('sound');
   return (
     <form
       className="grid gap-4 max-w-xl"
@@ -66,7 +70,7 @@ export function BenchSetupForm({
           seed: Math.floor(Math.random() * 1e6),
           faults: chosenFault(fault),
           cold,
-          adapter: ADAPTERS[adapter]?.faults ?? {},
+          tool: TOOLS[tool]?.tool ?? own({}),
         });
       }}
     >
@@ -107,8 +111,8 @@ export function BenchSetupForm({
       </label>
       <label className="grid gap-1">
         <span className="font-head font-semibold">Scan tool</span>
-        <select className="input-box" value={adapter} onChange={(event) => setAdapter(event.target.value)}>
-          {Object.entries(ADAPTERS).map(([id, { label }]) => (
+        <select className="input-box" value={tool} onChange={(event) => setTool(event.target.value)}>
+          {Object.entries(TOOLS).map(([id, { label }]) => (
             <option key={id} value={id}>
               {label}
             </option>
