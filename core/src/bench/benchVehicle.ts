@@ -252,7 +252,7 @@ export class BenchVehicle {
     const airGPerS = this.read('massAirFlow') ?? 0;
     const egt3C = this.read('egt3');
     const egt4C = this.read('egt4');
-    const filterC = clamp(believable(egt3C) ?? believable(egt4C) ?? 200, 20, 1000);
+    const filterC = clamp(filterTemperature(egt3C, egt4C), 20, 1000);
     const manifoldMbar = this.read('manifoldPressure') ?? plant.barometerMbar;
     const flow = Math.max(0, airGPerS + plant.engine.fuelGPerS) / 1000;
     const filterDeltaPMbar = deltaPMbar - besideFilterMbar(family, scale, flow, filterC, plant.barometerMbar);
@@ -264,6 +264,7 @@ export class BenchVehicle {
         running: plant.engine.running,
         airGPerS,
         fuelGPerS: plant.engine.fuelGPerS,
+        dosedGPerS: this.commands.dosingGPerS,
         coolantC: plant.coolantC,
         egrPercent: this.read('egrPosition') ?? 0,
         filterC,
@@ -371,3 +372,12 @@ export class BenchVehicle {
 
 const believable = (celsius: number | undefined): number | undefined =>
   celsius === undefined || celsius < -35 || celsius > 950 ? undefined : celsius;
+
+const ASSUMED_FILTER_C = 200;
+
+/** The middle of before and after the filter, as far as either is to be believed. */
+function filterTemperature(beforeC: number | undefined, afterC: number | undefined): number {
+  const [before, after] = [believable(beforeC), believable(afterC)];
+  if (before !== undefined && after !== undefined) return (before + after) / 2;
+  return before ?? after ?? ASSUMED_FILTER_C;
+}

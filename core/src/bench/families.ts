@@ -76,7 +76,7 @@ const CAR = {
   tankL: 52,
   regenStartGPerL: 5,
   regenRefuseGPerL: 14,
-  regenTargetC: 615,
+  regenTargetC: 625,
   tongue: 'plain',
 } as const satisfies Partial<BenchFamily>;
 

@@ -205,7 +205,7 @@ describe('the filter of the bench', () => {
       return after;
     };
     const [goesOn, stopped, dropped] = [peak('goes on'), peak('stopped'), peak('dropped')];
-    expect(goesOn).toBeLessThan(700);
+    expect(goesOn).toBeLessThan(750);
     expect(dropped).toBeGreaterThan(goesOn + 60);
     expect(stopped).toBeLessThan(dropped - 20);
   });

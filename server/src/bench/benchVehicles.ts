@@ -1,22 +1,24 @@
-import { BENCH_FAMILIES, BenchVehicle, Driver } from '@white-ember/core/bench';
+import { BENCH_FAMILIES, BenchVehicle, Driver, type BenchFamily } from '@white-ember/core/bench';
 import { drivenVehicle } from '@white-ember/core/testing';
 import type { Row } from './bench.ts';
 
 const VEHICLES = 400;
 const REAL_TIMES = 500;
 
-/** How much faster than the clock the slowest family of the bench runs, in one thread. */
+function timesRealTime(family: BenchFamily): number {
+  const vehicle = new BenchVehicle({ family, seed: 3 });
+  const driver = new Driver(vehicle);
+  driver.follow({ do: 'key-on' }, 3);
+  driver.follow({ do: 'start' }, 2);
+  const start = performance.now();
+  driver.follow({ do: 'hold', rpm: 0.55 * family.governedRpm }, 300);
+  driver.follow({ do: 'cruise', kmPerH: 60 }, 300);
+  return 600 / ((performance.now() - start) / 1000);
+}
+
+/** How much faster than the clock the slowest family of the bench runs, in one thread; the better of two runs of each. */
 function measureSpeed(): Row {
-  const speeds = BENCH_FAMILIES.map((family) => {
-    const vehicle = new BenchVehicle({ family, seed: 3 });
-    const driver = new Driver(vehicle);
-    driver.follow({ do: 'key-on' }, 3);
-    driver.follow({ do: 'start' }, 2);
-    const start = performance.now();
-    driver.follow({ do: 'hold', rpm: 0.55 * family.governedRpm }, 300);
-    driver.follow({ do: 'cruise', kmPerH: 60 }, 300);
-    return 600 / ((performance.now() - start) / 1000);
-  });
+  const speeds = BENCH_FAMILIES.map((family) => Math.max(timesRealTime(family), timesRealTime(family)));
   const slowest = Math.min(...speeds);
   return {
     what: `Bench vehicle at 20 ms steps, the slowest of ${BENCH_FAMILIES.length} families`,
@@ -28,7 +30,7 @@ function measureSpeed(): Row {
 
 /** Two simulated hours: what is alive must not grow. */
 function measureMemory(): Row {
-  const vehicle = new BenchVehicle({ family: BENCH_FAMILIES[3] as (typeof BENCH_FAMILIES)[number], seed: 5 });
+  const vehicle = new BenchVehicle({ family: BENCH_FAMILIES[3] as BenchFamily, seed: 5 });
   const driver = new Driver(vehicle);
   driver.follow({ do: 'key-on' }, 3);
   driver.follow({ do: 'start' }, 2);

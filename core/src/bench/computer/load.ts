@@ -8,6 +8,8 @@ export interface LoadSeen {
   readonly running: boolean;
   readonly airGPerS: number;
   readonly fuelGPerS: number;
+  /** Fuel into the exhaust, g/s. */
+  readonly dosedGPerS: number;
   readonly coolantC: number;
   readonly egrPercent: number;
   readonly filterC: number;
@@ -59,7 +61,9 @@ export function countSoot(family: BenchFamily, computer: Computer, seen: LoadSee
   const airToFuel = seen.airGPerS / Math.max(seen.fuelGPerS, 0.02);
   const made =
     seen.fuelGPerS * sootIndex(airToFuel, Math.min(0.4, seen.egrPercent / 160), seen.coolantC) * 0.985;
-  const rate = oxidationRate(seen.filterC, family.coated ? 'coated' : 'bare') * 0.09;
+  const used = (14.5 * (seen.fuelGPerS + seen.dosedGPerS)) / Math.max(seen.airGPerS, 0.1);
+  const oxygen = 0.209 * Math.max(0.02, 1 - used);
+  const rate = oxidationRate(seen.filterC, family.coated ? 'coated' : 'bare') * oxygen;
   const burns = computer.modelSootG * Math.min(rate * seconds, 1);
   computer.modelSootG = Math.max(0, computer.modelSootG + made * seconds - burns);
   computer.ashG += made * 0.004 * seconds;

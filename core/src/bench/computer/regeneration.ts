@@ -50,7 +50,7 @@ export const sootStartG = (family: BenchFamily): number =>
 export const sootRefuseG = (family: BenchFamily): number =>
   family.regenRefuseGPerL * filterVolumeL(family.filter);
 
-const LONGEST_S = 28 * 60;
+const LONGEST_S = 35 * 60;
 const SHORTEST_S = 240;
 
 /** What holds a regeneration off now, in words; none where it may run. */
@@ -100,7 +100,7 @@ export function stepRegeneration(
   }
   regeneration.elapsedS += seconds;
   if (regeneration.phase === 'heating' && seen.egt3C > 500) regeneration.phase = 'burning';
-  const done = computer.sootG < 0.12 * sootStartG(family) && regeneration.elapsedS > SHORTEST_S;
+  const done = computer.sootG < 0.2 * sootStartG(family) && regeneration.elapsedS > SHORTEST_S;
   const stopped = regeneration.inhibitors.some((text) => !text.startsWith('the vehicle'));
   if (!done && !stopped && regeneration.elapsedS < LONGEST_S) return;
   if (done) {

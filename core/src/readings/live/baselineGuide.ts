@@ -134,6 +134,8 @@ export class BaselineGuide {
   #isDone(id: BaselineStepId): boolean {
     if (id === 'snaps') return this.#snaps >= SNAPS;
     if (id === 'cold-idle' && this.#hasRun && (this.#cameWarm || this.#isWarm)) return true;
+    // Begun with the engine running, the rest at the end gives the zero.
+    if (id === 'key-on' && this.#have['key-off'] >= NEEDED_S['key-off']) return true;
     return this.#have[id] >= NEEDED_S[id];
   }
 
@@ -143,19 +145,24 @@ export class BaselineGuide {
 
   /** The first step that is missing; key off comes last, and ends the drill. */
   get next(): BaselineStepId | undefined {
-    return BASELINE_STEPS.find((id) => !this.#isDone(id));
+    return BASELINE_STEPS.find((id) => !this.#isDone(id) && !(id === 'key-on' && this.#hasRun));
   }
 
   get steps(): BaselineStep[] {
     const { next } = this;
     return BASELINE_STEPS.map((id) => {
-      const skipped = id === 'cold-idle' && this.#hasRun && this.#have[id] < NEEDED_S[id] && this.#isDone(id);
       const done = this.#isDone(id);
+      const skipped =
+        (id === 'cold-idle' || id === 'key-on') && this.#hasRun && done && this.#have[id] < NEEDED_S[id];
       return {
         id,
         state: skipped ? 'not-needed' : done ? 'done' : id === next ? 'now' : 'to-do',
         share: id === 'snaps' ? Math.min(1, this.#snaps / SNAPS) : Math.min(1, this.#have[id] / NEEDED_S[id]),
-        text: skipped ? 'The engine came warm.' : this.#words(id, done),
+        text: !skipped
+          ? this.#words(id, done)
+          : id === 'key-on'
+            ? 'Read at key off.'
+            : 'The engine came warm.',
       };
     });
   }

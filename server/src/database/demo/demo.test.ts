@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { benchFamily } from '@white-ember/core/bench';
 import type { Job, JobListItem } from '@white-ember/core/contract';
 import { deriveJob } from '@white-ember/core/job';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
@@ -107,37 +108,46 @@ describe('the demo workshop', () => {
 });
 
 describe('a made recording', () => {
-  const base = {
-    geometry: DEMO_FILTERS.tarn,
-    displacementL: DEMO_VEHICLES.bakeryVan.displacementL,
-    idleRpm: 815,
-    seed: 5,
-    sootCounterG: 10,
-  };
-  const windowsOf = async (sootG: number) =>
+  const base = { family: DEMO_VEHICLES.bakeryVan.family, seed: 5, sootCounterG: 10 };
+  const { displacementL } = DEMO_VEHICLES.bakeryVan;
+  const analysed = async (drill: Parameters<typeof drillRecording>[0]) =>
     valueOf(
-      await analyseLog(Buffer.from(drillRecording({ ...base, filter: { sootG, ashG: 0 } })), {
-        displacementL: base.displacementL,
-        geometry: base.geometry,
+      await analyseLog(Buffer.from(await drillRecording(drill)), {
+        displacementL,
+        geometry: DEMO_FILTERS.tarn,
       }),
     ).analysis;
 
   it('holds the soot that it was made with, as the reader sees it', async () => {
     for (const sootG of [5, 15, 30]) {
-      const holds = (await windowsOf(sootG)).windows.filter((window) => window.kind === 'hold');
+      const { windows } = await analysed({ ...base, filter: { sootG, ashG: 0 } });
+      const holds = windows.filter((window) => window.kind === 'hold');
       expect(holds.length).toBeGreaterThanOrEqual(2);
       for (const { soot } of holds) {
         expect(soot?.lowG).toBeLessThanOrEqual(sootG);
         expect(soot?.highG).toBeGreaterThanOrEqual(sootG);
-        expect(Math.abs((soot?.sootG ?? 0) - sootG)).toBeLessThan(0.15 * sootG + 1);
+        expect(Math.abs((soot?.sootG ?? 0) - sootG)).toBeLessThan(0.2 * sootG + 1);
       }
     }
   });
 
   it('is the same by the same seed, and raises no alarm on a healthy filter', async () => {
     const healthy = { ...base, filter: { sootG: 6, ashG: 10 } };
-    expect(drillRecording(healthy)).toBe(drillRecording(healthy));
-    expect(drillRecording({ ...healthy, seed: 6 })).not.toBe(drillRecording(healthy));
-    expect((await windowsOf(6)).findings).toEqual([]);
+    const text = await drillRecording(healthy);
+    expect(await drillRecording(healthy)).toBe(text);
+    expect(await drillRecording({ ...healthy, seed: 6 })).not.toBe(text);
+    expect((await analysed(healthy)).findings).toEqual([]);
+  });
+
+  it('is of a vehicle whose filter the demo workshop has measured', () => {
+    for (const [name, filter] of [
+      ['Tarn 2.0', DEMO_FILTERS.tarn],
+      ['Corrin 1.5', DEMO_FILTERS.corrin],
+      ['Harrow 3.0', DEMO_FILTERS.harrow],
+      ['Orrin 12.8', DEMO_FILTERS.orrin],
+    ] as const) {
+      const { diameterMm, lengthMm, cpsi, wallMm } = filter;
+      expect(benchFamily(name)?.filter).toMatchObject({ diameterMm, lengthMm, cpsi, wallMm });
+    }
   });
 });

@@ -7,7 +7,7 @@ export type DemoStep = { readonly min: number; readonly by?: 'imke' | 'tobin' } 
   | { readonly body: Exclude<EntryBody, { kind: 'reading' }> }
   | { readonly hand: Extract<EntryBody, { kind: 'reading' }> }
   | {
-      readonly log: Omit<Drill, 'geometry' | 'displacementL' | 'idleRpm'>;
+      readonly log: Omit<Drill, 'family'>;
       readonly purpose: 'before' | 'after' | 'between';
       readonly fileName: string;
     }
@@ -112,7 +112,12 @@ export const DEMO_JOBS: readonly DemoJob[] = [
         min: 21,
         purpose: 'before',
         fileName: 'HW52-first.csv',
-        log: { filter: { sootG: 44, ashG: 30 }, seed: 31, sootCounterG: 40, meteredShare: 0.55 },
+        log: {
+          filter: { sootG: 44, ashG: 30 },
+          seed: 31,
+          sootCounterG: 40,
+          faults: [{ id: 'intake-leak', severity: 0.82 }],
+        },
       },
       {
         min: 35,
@@ -144,14 +149,24 @@ export const DEMO_JOBS: readonly DemoJob[] = [
         min: 20,
         purpose: 'before',
         fileName: 'QP308-before.csv',
-        log: { filter: { sootG: 24, ashG: 150 }, seed: 41, sootCounterG: 9, zeroMbar: 1.2 },
+        log: {
+          filter: { sootG: 24, ashG: 150 },
+          seed: 41,
+          sootCounterG: 9,
+          faults: [{ id: 'dp-sensor-failed', form: 'zero-off', severity: 0.043 }],
+        },
       },
       { min: 50, body: clean('Two bursts, 30 min, flushed', 1) },
       {
         min: 120,
         purpose: 'after',
         fileName: 'QP308-after.csv',
-        log: { filter: { sootG: 3, ashG: 146 }, seed: 42, sootCounterG: 3, zeroMbar: 1.2 },
+        log: {
+          filter: { sootG: 3, ashG: 146 },
+          seed: 42,
+          sootCounterG: 3,
+          faults: [{ id: 'dp-sensor-failed', form: 'zero-off', severity: 0.043 }],
+        },
       },
       {
         min: 130,

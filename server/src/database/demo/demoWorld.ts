@@ -164,6 +164,3 @@ export const DEMO_VEHICLES = {
     fitted: CAR,
   },
 } as const satisfies Record<string, DemoVehicle>;
-
-const IDLE: Partial<Record<keyof typeof DEMO_VEHICLES, number>> = { carter: 620, taxi12: 845, taxi07: 845 };
-export const idleOf = (vehicle: keyof typeof DEMO_VEHICLES): number => IDLE[vehicle] ?? 815;

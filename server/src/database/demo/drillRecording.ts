@@ -1,111 +1,77 @@
 import {
-  pressureDrop,
-  speedDensityGPerS,
-  type FilterGeometry,
-  type FilterState,
-} from '@white-ember/core/filter';
-import { valueOf } from '@white-ember/core/quantities';
-
-/** Repeatable noise: mulberry32, a small generator whose sequence depends on the seed alone. */
-export function seededRandom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
+  benchFamily,
+  BenchVehicle,
+  Driver,
+  RecordingText,
+  SimulatedAdapter,
+  type Fault,
+  type LinkReading,
+} from '@white-ember/core/bench';
+import type { FilterState } from '@white-ember/core/filter';
+import { baselinePlan, CHANNEL_PRESETS } from '@white-ember/core/readings';
 
 export interface Drill {
-  readonly geometry: FilterGeometry;
-  readonly displacementL: number;
-  readonly idleRpm: number;
+  /** Engine family of the bench. */
+  readonly family: string;
   readonly filter: FilterState;
   readonly seed: number;
-  /** What the ΔP sensor adds at rest, mbar. */
-  readonly zeroMbar?: number;
-  /** Share of the air that the meter sees; less than 1 with a leak behind it. */
-  readonly meteredShare?: number;
-  /** A ΔP sensor that stays at its zero. */
-  readonly deadSensor?: boolean;
+  readonly faults?: readonly Fault[];
+  /** What the engine computer counts, whatever is in the filter. */
   readonly sootCounterG: number;
 }
 
-const STEP_S = 0.25;
-const HEADER =
-  'Time (s),Engine speed (rpm),DPF differential pressure (mbar),Boost pressure absolute (mbar),Barometric pressure (mbar),Mass air flow (g/s),EGT pre-DPF (degC),EGT post-DPF (degC),Coolant temperature (degC),Intake air temperature (degC),DPF soot mass (g)';
-
-/** Engine speed wanted over time: key on, idle, 2500, 3000, snaps, idle, key off. */
-function wantedRpm(t: number, idle: number): number {
-  if (t < 12) return 0;
-  if (t < 60) return idle;
-  if (t < 95) return 2500;
-  if (t < 140) return 3000;
-  if (t < 152) return t % 4 < 1.2 ? 3400 : idle;
-  if (t < 185) return idle;
-  return 0;
-}
+const BASELINE = CHANNEL_PRESETS.find(({ id }) => id === 'baseline')?.roles ?? [];
 
 /**
- * A baseline drill as a scan tool would record it, from the real formulas: air by speed–density, ΔP by the wall-flow
- * law at that flow and temperature, a foot that wanders, sensors with steps and noise. Text as CSV.
+ * A baseline as a scan tool records it from a bench vehicle that came warm from the road: key on, idle, two holds, snaps,
+ * idle, key off. Text as the live page writes it.
  */
-export function drillRecording(drill: Drill): string {
-  const random = seededRandom(drill.seed);
-  const noise = (sd: number): number => sd * (random() + random() + random() + random() - 2) * Math.sqrt(3);
-  const lines = [HEADER];
-  let rpm = 0;
-  let wander = 0;
-  let beforeC = 92;
-  let afterC = 98;
-  const barometer = 1009;
-  for (let t = 0; t < 196; t += STEP_S) {
-    const wanted = wantedRpm(t, drill.idleRpm);
-    wander += -wander * 0.12 + noise(wanted > 2000 ? 14 : wanted > 0 ? 2 : 0);
-    const aim = wanted === 0 ? 0 : wanted + wander;
-    rpm += (aim - rpm) * (wanted === 0 ? 0.75 : 0.45);
-    if (rpm < 40) rpm = 0;
-    const share = rpm / 3000;
-    const manifold = barometer + 130 * share ** 2;
-    const air =
-      rpm === 0
-        ? 0
-        : valueOf(
-            speedDensityGPerS({
-              displacementL: drill.displacementL,
-              rpm,
-              manifoldMbar: manifold,
-              manifoldC: 34,
-              volumetricEfficiency: 0.87,
-            }),
-          );
-    const targetC = rpm === 0 ? 90 : 118 + 150 * share;
-    beforeC += ((targetC - beforeC) * STEP_S) / 22;
-    afterC += ((beforeC - afterC) * STEP_S) / 38;
-    const drop = valueOf(
-      pressureDrop(drill.geometry, drill.filter, {
-        exhaustKgPerS: (air * (1 + 1 / 52)) / 1000,
-        temperatureC: (beforeC + afterC) / 2,
-        outletPressurePa: barometer * 100,
-      }),
-    ).totalMbar;
-    const dp = (drill.zeroMbar ?? 0) + (drill.deadSensor ? 0 : drop * (1 + noise(0.018)) + noise(0.12));
-    lines.push(
-      [
-        t.toFixed(2),
-        Math.max(0, rpm + (rpm > 0 ? noise(4) : 0)).toFixed(0),
-        dp.toFixed(1),
-        (manifold + noise(2)).toFixed(0),
-        String(barometer),
-        Math.max(0, air * (drill.meteredShare ?? 1) * (1 + noise(0.012)) + noise(0.02)).toFixed(2),
-        beforeC.toFixed(1),
-        afterC.toFixed(1),
-        (82 + noise(0.2)).toFixed(1),
-        (27 + noise(0.2)).toFixed(1),
-        drill.sootCounterG.toFixed(1),
-      ].join(','),
-    );
+export async function drillRecording(drill: Drill): Promise<string> {
+  const family = benchFamily(drill.family);
+  if (!family) throw new Error(`There is no bench family “${drill.family}”`);
+  const vehicle = new BenchVehicle({
+    family,
+    seed: drill.seed,
+    faults: drill.faults ?? [],
+    start: { sootG: drill.filter.sootG, ashG: drill.filter.ashG },
+  });
+  vehicle.computer.sootG = drill.sootCounterG;
+  const driver = new Driver(vehicle);
+  const readings: LinkReading[] = [];
+  const adapter = new SimulatedAdapter(vehicle, {
+    onReadings: (some) => readings.push(...some),
+    onState: () => undefined,
+  });
+  const plan = baselinePlan(family.displacementL, 78);
+  driver.follow({ do: 'key-on' }, 4);
+  driver.follow({ do: 'start' }, 2.5);
+  driver.follow({ do: 'hold', rpm: plan.lowRpm }, 150);
+  driver.follow({ do: 'idle' }, 20);
+  driver.follow({ do: 'off' }, 20);
+  // What was burnt and made on the way here is put right: the drill begins with what it was asked for.
+  vehicle.plant.filter.sootG.fill(drill.filter.sootG / vehicle.plant.filter.sootG.length);
+  vehicle.computer.sootG = drill.sootCounterG;
+  driver.follow({ do: 'key-on' }, 0.5);
+  const identity = await adapter.connect();
+  const channels = (await adapter.channels()).filter(
+    ({ role, status }) => status === 'live' && BASELINE.includes(role),
+  );
+  await adapter.stream(channels.map(({ id }) => id));
+  const go = (wish: Parameters<Driver['follow']>[0], seconds: number): void =>
+    driver.follow(wish, seconds, () => adapter.advance());
+  go({ do: 'key-on' }, 12);
+  go({ do: 'start' }, 3);
+  go({ do: 'idle' }, 45);
+  go({ do: 'hold', rpm: plan.lowRpm }, 35);
+  go({ do: 'hold', rpm: plan.highRpm }, 45);
+  go({ do: 'idle' }, 8);
+  for (let snap = 0; snap < 3; snap++) {
+    go({ do: 'snap', pedal: 0.7 }, 0.7);
+    go({ do: 'idle' }, 6);
   }
-  return `${lines.join('\n')}\n`;
+  go({ do: 'idle' }, 25);
+  go({ do: 'off' }, 3);
+  go({ do: 'key-on' }, 9);
+  const text = new RecordingText(channels, identity);
+  return text.head + text.rows(readings);
 }

@@ -26,7 +26,6 @@ import {
   DEMO_PASSWORD,
   DEMO_VEHICLES,
   DEMO_WORKSHOP,
-  idleOf,
 } from './demoWorld.ts';
 import { drillRecording } from './drillRecording.ts';
 
@@ -187,13 +186,7 @@ async function bodyOf(
   if ('body' in step) return step.body;
   if ('hand' in step) return step.hand;
   const vehicle = DEMO_VEHICLES[job.vehicle];
-  const geometry = DEMO_FILTERS['filter' in vehicle ? vehicle.filter : 'tarn'];
-  const text = drillRecording({
-    geometry,
-    displacementL: vehicle.displacementL,
-    idleRpm: idleOf(job.vehicle),
-    ...step.log,
-  });
+  const text = await drillRecording({ family: vehicle.family, ...step.log });
   const path = join(place.folder, 'recording.csv');
   await writeFile(path, text);
   const logId = uuidv7();

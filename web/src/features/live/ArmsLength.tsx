@@ -6,7 +6,7 @@ import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { Cues } from './cues.ts';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
-import { columnsOf } from './LiveTraces.tsx';
+import { columnsOf } from './liveColumns.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
 
 /** A foot is in the band within this share of the speed to be held. */

@@ -1,33 +1,9 @@
-import { fromBase, quantityOf, unitLabel, type Unit } from '@white-ember/core/quantities';
 import { CHANNEL_ROLES } from '@white-ember/core/readings';
-import type { LinkChannel } from '@white-ember/core/bench';
 import { useAppSelector } from '../../app/store.ts';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
+import { shownLive } from './shownLive.ts';
 import { withUnit } from '../../ui/format.ts';
-
-/** The value of a channel in the person's unit, no finer than the module gives it. */
-export function shownLive(
-  { role, status, decimals }: LinkChannel,
-  base: number,
-  units: { pressureUnit: Unit; temperatureUnit: Unit; massFlowUnit: Unit },
-): { figure: string; unit: string } {
-  if (status === 'volts') return { figure: base.toFixed(2), unit: 'V' };
-  const { unit, quantity } = CHANNEL_ROLES[role];
-  if (quantity === 'fraction') return { figure: base.toFixed(decimals), unit: '' };
-  const own: Unit =
-    quantity === 'pressure'
-      ? units.pressureUnit
-      : quantity === 'temperature'
-        ? units.temperatureUnit
-        : quantityOf(unit) === 'massFlow'
-          ? units.massFlowUnit
-          : unit;
-  const value = fromBase(base, own);
-  const digits =
-    quantity === 'pressure' ? (Math.abs(value) < 100 ? (Math.abs(value) < 10 ? 2 : 1) : 0) : decimals;
-  return { figure: value.toFixed(digits), unit: unitLabel(own) };
-}
 
 /** The chosen channels as figures, with the limit that they stand against where there is one. */
 export function ValueTiles({

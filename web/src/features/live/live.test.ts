@@ -1,0 +1,108 @@
+import { describe, expect, it } from 'vitest';
+import { benchChannel, benchFamily, type BenchFamily } from '@white-ember/core/bench';
+import { DEFAULT_LIMITS } from '@white-ember/core/limits';
+import type { ChannelRole } from '@white-ember/core/readings';
+import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
+import { columnsOf } from './liveColumns.ts';
+import { shownLive } from './shownLive.ts';
+
+const UNITS = { pressureUnit: 'kPa', temperatureUnit: 'degF', massFlowUnit: 'kgPerH' } as const;
+const tarn = benchFamily('Tarn 2.0') as BenchFamily;
+
+const facts = (values: Partial<Record<ChannelRole, number>>, sizeKnown = true): LiveFacts => ({
+  limits: DEFAULT_LIMITS,
+  geometry: sizeKnown ? tarn.filter : undefined,
+  latest: (role) => values[role],
+});
+
+describe('the limit of the moment', () => {
+  it('goes with the engine: off, idle, and the two holds', () => {
+    const at = (engineSpeed: number, dpfDeltaP: number) =>
+      deltaPLimit(facts({ engineSpeed, dpfDeltaP }), 'mbar');
+    expect(at(0, 0.4)).toEqual({ text: 'engine off: 0 ± 10 mbar', over: false });
+    expect(at(0, -14)).toMatchObject({ over: true });
+    expect(at(820, 6)).toEqual({ text: 'at idle good to 10 mbar', over: false });
+    expect(at(820, 14)).toMatchObject({ over: true });
+    expect(at(2500, 30)?.text).toBe('at 2500 rpm good to 60 mbar');
+    expect(at(3000, 90)).toEqual({ text: 'at 3000 rpm good to 80 mbar', over: true });
+  });
+
+  it('says of a value below nothing that it is none, and nothing where there is no value', () => {
+    expect(deltaPLimit(facts({ engineSpeed: 2500, dpfDeltaP: -20 }), 'mbar')).toEqual({
+      text: 'below 0 with the engine running: hoses, pipes or sensor',
+      over: true,
+    });
+    expect(deltaPLimit(facts({ engineSpeed: 2500 }), 'mbar')).toBeUndefined();
+    expect(deltaPLimit(facts({ dpfDeltaP: 3 }), 'mbar')).toBeUndefined();
+  });
+
+  it('is said in the person’s unit', () => {
+    expect(deltaPLimit(facts({ engineSpeed: 3000, dpfDeltaP: 10 }), 'kPa')?.text).toMatch(/8(\.0+)? kPa/);
+  });
+});
+
+describe('what a clean filter would read now', () => {
+  it('needs the size and the flow, and goes with both', () => {
+    expect(cleanNowMbar(facts({ massAirFlow: 50 }, false))).toBeUndefined();
+    expect(cleanNowMbar(facts({}))).toBeUndefined();
+    expect(cleanNowMbar(facts({ massAirFlow: 0.3 }))).toBeUndefined();
+    const [some, more] = [20, 60].map(
+      (massAirFlow) => cleanNowMbar(facts({ massAirFlow })) ?? Number.NaN,
+    ) as [number, number];
+    expect(some).toBeGreaterThan(1);
+    expect(more).toBeGreaterThan(3 * some);
+  });
+
+  it('takes the temperatures that are believable, and an assumed one where none is', () => {
+    const at = (values: Partial<Record<ChannelRole, number>>): number =>
+      cleanNowMbar(facts({ massAirFlow: 50, ...values })) ?? Number.NaN;
+    expect(at({ egt3: 500, egt4: 480 })).toBeGreaterThan(1.4 * at({ egt3: 150, egt4: 140 }));
+    expect(at({ egt3: 999, egt4: 200 })).toBeCloseTo(at({ egt4: 200 }), 9);
+    expect(at({ egt3: -40 })).toBeCloseTo(at({}), 9);
+  });
+});
+
+describe('a value as it is shown', () => {
+  it('stands in the person’s unit, no finer than makes sense', () => {
+    const deltaP = benchChannel(tarn, 'dpfDeltaP', 'live');
+    expect(shownLive(deltaP, 123.4, UNITS)).toEqual({ figure: '12.3', unit: 'kPa' });
+    expect(shownLive(deltaP, 4.2, UNITS)).toEqual({ figure: '0.42', unit: 'kPa' });
+    expect(shownLive(benchChannel(tarn, 'egt3', 'live'), 100, UNITS)).toEqual({ figure: '212', unit: '°F' });
+    expect(shownLive(benchChannel(tarn, 'massAirFlow', 'live'), 10, UNITS)).toEqual({
+      figure: '36.0',
+      unit: 'kg/h',
+    });
+    expect(shownLive(benchChannel(tarn, 'engineSpeed', 'live'), 2503.4, UNITS).figure).toBe('2503');
+  });
+
+  it('stays in volts where only they are offered, and bare where it has no unit', () => {
+    expect(shownLive(benchChannel(tarn, 'dpfDeltaP', 'volts'), 0.512, UNITS)).toEqual({
+      figure: '0.51',
+      unit: 'V',
+    });
+    expect(shownLive(benchChannel(tarn, 'regenActive', 'live'), 1, UNITS)).toEqual({ figure: '1', unit: '' });
+  });
+});
+
+describe('a live trace', () => {
+  const trace = {
+    timeS: Array.from({ length: 36_000 }, (_, i) => i / 20),
+    values: Array.from({ length: 36_000 }, (_, i) => Math.sin(i / 50) * 10),
+  };
+
+  it('is drawn by the lowest and highest reading of each pixel: half an hour costs no more than a minute', () => {
+    const columns = columnsOf(trace, 0, 1800, 600);
+    expect(columns.length).toBeLessThanOrEqual(601);
+    expect(Math.max(...columns.map(({ high }) => high))).toBeCloseTo(10, 2);
+    expect(Math.min(...columns.map(({ low }) => low))).toBeCloseTo(-10, 2);
+    for (let i = 1; i < columns.length; i++)
+      expect(columns[i]?.x).toBeGreaterThan(columns[i - 1]?.x ?? Infinity);
+  });
+
+  it('begins where the view begins', () => {
+    const columns = columnsOf(trace, 1740, 1800, 300);
+    expect(columns[0]?.x).toBe(0);
+    expect(columnsOf({ timeS: [], values: [] }, 0, 60, 300)).toEqual([]);
+    expect(columnsOf(trace, 1900, 1960, 300)).toEqual([]);
+  });
+});
