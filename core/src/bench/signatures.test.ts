@@ -44,7 +44,7 @@ const PULL: readonly (readonly [Wish, number])[] = [
 
 describe('each fault', () => {
   const cases = BENCH_FAMILIES.filter(({ name }) =>
-    ['Corrin 1.5', 'Pell 1.6', 'Tarn 2.0'].includes(name),
+    ['Pell 1.6', 'Tarn 2.0'].includes(name),
   ).flatMap((family) =>
     FAULT_IDS.flatMap((id) =>
       (FAULTS[id].forms ?? [undefined]).flatMap((form) => {
@@ -241,8 +241,8 @@ describe('what no single log shows, the vehicle does', () => {
 
 describe('the closed loop', () => {
   it('finds what the faults of random vehicles must cause, and nothing on healthy ones', () => {
-    const all = Array.from({ length: 25 }, (_, i) => drivenVehicle(1000 + i));
-    expect(all.filter(({ healthy }) => healthy).length).toBe(5);
+    const all = Array.from({ length: 15 }, (_, i) => drivenVehicle(1000 + i));
+    expect(all.filter(({ healthy }) => healthy).length).toBe(3);
     for (const { healthy, found, about, complete } of all) {
       if (healthy) expect(found, about).toEqual([]);
       // An engine that never gets warm is not waited for without end.
@@ -252,7 +252,7 @@ describe('the closed loop', () => {
     const missed = all.flatMap(({ required: must, found, about }) =>
       must.filter((id) => !found.includes(id)).map((id) => `${about}: ${id}`),
     );
-    expect(required.length).toBeGreaterThan(5);
+    expect(required.length).toBeGreaterThan(3);
     expect(missed).toEqual([]);
   });
 });

@@ -45,9 +45,8 @@ export async function drillRecording(drill: Drill): Promise<string> {
   const plan = baselinePlan(family.displacementL, 78);
   driver.follow({ do: 'key-on' }, 4);
   driver.follow({ do: 'start' }, 2.5);
-  driver.follow({ do: 'hold', rpm: plan.lowRpm }, 150);
-  driver.follow({ do: 'idle' }, 20);
-  driver.follow({ do: 'off' }, 20);
+  driver.follow({ do: 'hold', rpm: plan.lowRpm }, 80);
+  driver.follow({ do: 'off' }, 6);
   // What was burnt and made on the way here is put right: the drill begins with what it was asked for.
   vehicle.plant.filter.sootG.fill(drill.filter.sootG / vehicle.plant.filter.sootG.length);
   vehicle.computer.sootG = drill.sootCounterG;

@@ -23,6 +23,8 @@ export interface OpenedLog {
   /** Whether the server has it. */
   readonly kept: boolean;
   readonly corrections: Readonly<Record<string, string>>;
+  /** By which limits, units and remembered corrections it was judged, or is being judged. */
+  readonly judgedBy: string;
   readonly state: LogState;
 }
 
@@ -79,6 +81,10 @@ const fault = (error: unknown): LogAnswer => ({
   text: `The file could not be read: ${(error as Error).message}`,
 });
 
+/** What a log is judged by apart from its own corrections; alike for alike grounds. */
+export const groundsOf = ({ corrections: _own, ...grounds }: AnalyseOptions): string =>
+  JSON.stringify(grounds);
+
 const reading = (): LogState => ({ status: 'reading', share: 0 });
 
 /** Starts to read a file; what comes of it is seen in the log's state. */
@@ -91,6 +97,7 @@ export function openFile(jobId: string, file: File, options: AnalyseOptions, id:
     file,
     kept: false,
     corrections: {},
+    judgedBy: groundsOf(options),
     state: reading(),
   });
   const sinceMs = performance.now();
@@ -116,6 +123,7 @@ export function refuseFile(jobId: string, file: File, text: string): void {
     sizeBytes: file.size,
     kept: false,
     corrections: {},
+    judgedBy: '',
     state: { status: 'failed', text },
   });
 }
@@ -130,7 +138,16 @@ export interface KeptLog {
 /** Opens a log that the server keeps, from its columns. */
 export function openKept({ id, jobId, fileName, sizeBytes }: KeptLog, options: AnalyseOptions): void {
   if (held.has(id)) return;
-  const { remote } = hold({ id, jobId, fileName, sizeBytes, kept: true, corrections: {}, state: reading() });
+  const { remote } = hold({
+    id,
+    jobId,
+    fileName,
+    sizeBytes,
+    kept: true,
+    corrections: {},
+    judgedBy: groundsOf(options),
+    state: reading(),
+  });
   void (async (): Promise<LogAnswer> => {
     const answer = await fetch(`/api/logs/${id}/columns`);
     if (!answer.ok) {
@@ -153,7 +170,7 @@ export async function judgeAgain(
 ): Promise<void> {
   const one = held.get(id);
   if (one?.log.state.status !== 'ready') return;
-  update(id, { corrections });
+  update(id, { corrections, judgedBy: groundsOf(options) });
   settle(id, await one.remote.analyse(options).catch(fault));
 }
 

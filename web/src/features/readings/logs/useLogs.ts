@@ -12,6 +12,7 @@ import { useAppSelector } from '../../../app/store.ts';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import {
+  groundsOf,
   judgeAgain,
   markKept,
   openFile,
@@ -65,13 +66,13 @@ export function useLogs({ job, vehicle, limits }: OpenJob): Logs {
     }),
     [limits, known, pressureUnit, vehicle.filter, vehicle.displacementL],
   );
-  // What is judged by changes: another unit, other limits, a correction remembered elsewhere.
+  // What is judged by changes: another unit, other limits, corrections that arrive while a log is still being read.
+  const grounds = groundsOf(optionsWith({}));
   useEffect(() => {
     for (const log of opened)
-      if (log.state.status === 'ready')
+      if (log.state.status === 'ready' && log.judgedBy !== grounds)
         void judgeAgain(log.id, optionsWith(log.corrections), log.corrections);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the options change, not at every answer
-  }, [optionsWith]);
+  }, [opened, grounds, optionsWith]);
 
   return {
     opened,
