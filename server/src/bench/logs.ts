@@ -69,8 +69,12 @@ async function measureSpeed(): Promise<Row> {
   const ours = async (): Promise<unknown> => valueOf(await analyseLog(bytes, { displacementL: 2 }));
   library();
   await ours();
-  const alone = await best(5, library);
-  const all = await best(5, ours);
+  // In turns, so that what else the machine does at a moment falls on both.
+  let [alone, all] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
+  for (let round = 0; round < 7; round++) {
+    alone = Math.min(alone, await best(1, library));
+    all = Math.min(all, await best(1, ours));
+  }
   const megabytes = bytes.length / 1e6;
   return {
     what: `A log of 60 min, 10 Hz, 30 channels (${megabytes.toFixed(1)} MB) read, mapped, cut into windows and judged`,
