@@ -25,6 +25,9 @@ const SNAP_RISE_RPM = 700;
 const SNAP_MAX_S = 8;
 const DRIVING_KM_H = 3;
 
+/** Speeds up to here still count as idle of an engine that idles so. Worked value: 820 → 1000 rpm. */
+export const idleCeilingRpm = (idleRpm: number): number => Math.min(idleRpm + 180, 1250);
+
 interface Series {
   readonly t: Float64Array;
   readonly rpm: Float64Array;
@@ -69,7 +72,7 @@ export function findWindows(recording: Recording): LogWindow[] {
   const running = rpm.filter((value) => value >= RUNNING_RPM);
   // The lowest speed that is really dwelt on; snaps and holds lie well above it.
   const idleRpm = quantile(running, 0.08) ?? 800;
-  const idleCeiling = Math.min(idleRpm + 180, 1250);
+  const idleCeiling = idleCeilingRpm(idleRpm);
   const windows: LogWindow[] = [];
 
   const moving = (startS: number, endS: number): boolean =>

@@ -1,4 +1,11 @@
-import { HOLD_TOLERANCE_RPM, HOLD_TOLERANCE_SHARE, OFF_RPM, RUNNING_RPM, SETTLE_S } from '../windows.ts';
+import {
+  HOLD_TOLERANCE_RPM,
+  HOLD_TOLERANCE_SHARE,
+  OFF_RPM,
+  RUNNING_RPM,
+  SETTLE_S,
+  idleCeilingRpm,
+} from '../windows.ts';
 
 export type RunKind = 'engine-off' | 'idle' | 'hold' | 'moving';
 
@@ -11,7 +18,6 @@ export interface SteadyRun {
   readonly steadyS: number;
 }
 
-const IDLE_CEILING_RPM = 1250;
 const DRIVING_KM_H = 3;
 
 /** Follows engine speed as it comes in and knows which steady stretch it is in. */
@@ -49,7 +55,7 @@ export class SteadyFollower {
     const meanRpm = this.#count === 0 ? 0 : this.#sum / this.#count;
     const settle = meanRpm < OFF_RPM ? 0.3 : SETTLE_S;
     const steadyS = Math.max(0, this.#lastS - this.#startS - settle);
-    const ceiling = Math.min((this.idleRpm ?? 900) + 180, IDLE_CEILING_RPM);
+    const ceiling = idleCeilingRpm(this.idleRpm ?? 900);
     const kind: RunKind =
       meanRpm < OFF_RPM
         ? 'engine-off'

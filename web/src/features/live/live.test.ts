@@ -27,6 +27,11 @@ describe('the limit of the moment', () => {
     expect(at(3000, 90)).toEqual({ text: 'at 3000 rpm good to 80 mbar', over: true });
   });
 
+  it('says nothing at a speed for which there is no limit: other flows are not compared', () => {
+    for (const engineSpeed of [1500, 2000, 2100, 3600])
+      expect(deltaPLimit(facts({ engineSpeed, dpfDeltaP: 90 }), 'mbar')).toBeUndefined();
+  });
+
   it('says of a value below nothing that it is none, and nothing where there is no value', () => {
     expect(deltaPLimit(facts({ engineSpeed: 2500, dpfDeltaP: -20 }), 'mbar')).toEqual({
       text: 'below 0 with the engine running: hoses, pipes or sensor',

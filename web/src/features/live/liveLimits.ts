@@ -34,6 +34,8 @@ export function cleanNowMbar({ limits, geometry, latest }: LiveFacts): number | 
 }
 
 const IDLE_BELOW_RPM = 1250;
+/** Held by foot, a speed counts for the one that is meant within this share. */
+const NEAR = 0.08;
 
 /** The limit that the ΔP of this moment is to be seen against, in words; at the speeds that the limits are meant for. */
 export function deltaPLimit(facts: LiveFacts, unit: Unit): { text: string; over: boolean } | undefined {
@@ -51,7 +53,14 @@ export function deltaPLimit(facts: LiveFacts, unit: Unit): { text: string; over:
     const limit = limits.dpIdleGoodMbar;
     return { text: `at idle good to ${withUnit(limit, unit)}`, over: value > limit };
   }
-  const limit = rpm < 2750 ? limits.dp2500GoodMbar : limits.dp3000GoodMbar;
-  const at = rpm < 2750 ? 2500 : 3000;
+  // The limits of the holds are meant for their speeds; at another flow they would say nothing, so nothing is said.
+  const held = (
+    [
+      [2500, limits.dp2500GoodMbar],
+      [3000, limits.dp3000GoodMbar],
+    ] as const
+  ).find(([at]) => Math.abs(rpm - at) <= NEAR * at);
+  if (!held) return undefined;
+  const [at, limit] = held;
   return { text: `at ${at} rpm good to ${withUnit(limit, unit)}`, over: value > limit };
 }
