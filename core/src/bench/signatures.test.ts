@@ -43,22 +43,25 @@ const PULL: readonly (readonly [Wish, number])[] = [
 ];
 
 describe('each fault', () => {
-  const cases = BENCH_FAMILIES.filter(({ name }) =>
-    ['Pell 1.6', 'Tarn 2.0'].includes(name),
-  ).flatMap((family) =>
-    FAULT_IDS.flatMap((id) =>
-      (FAULTS[id].forms ?? [undefined]).flatMap((form) => {
-        const drill = {
-          cold: id === 'thermostat-stuck-open' || form === 'reads-high-cold',
-          pull: form === 'broken',
-        };
-        const its: Fault = fault(id, form, ['high-pipe-blocked', 'low-pipe-blocked'].includes(id) ? 0.86 : 1);
-        const must = signatureOf(its, family, drill);
-        return must.length > 0
-          ? [{ family, its, drill, must, name: `${family.name}: ${id} ${form ?? ''}` }]
-          : [];
-      }),
-    ),
+  const cases = BENCH_FAMILIES.filter(({ name }) => ['Pell 1.6', 'Tarn 2.0'].includes(name)).flatMap(
+    (family) =>
+      FAULT_IDS.flatMap((id) =>
+        (FAULTS[id].forms ?? [undefined]).flatMap((form) => {
+          const drill = {
+            cold: id === 'thermostat-stuck-open' || form === 'reads-high-cold',
+            pull: form === 'broken',
+          };
+          const its: Fault = fault(
+            id,
+            form,
+            ['high-pipe-blocked', 'low-pipe-blocked'].includes(id) ? 0.86 : 1,
+          );
+          const must = signatureOf(its, family, drill);
+          return must.length > 0
+            ? [{ family, its, drill, must, name: `${family.name}: ${id} ${form ?? ''}` }]
+            : [];
+        }),
+      ),
   );
 
   it.each(cases)('shows in the log of a guided baseline, $name', ({ family, its, drill, must }) => {

@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { join, relative, resolve } from 'node:path';
 import { ensureChromium, LaunchError, postgresPrograms } from './debian.ts';
 
 const HELP = `bin/test [PART …] — runs every check, or only the parts named
@@ -22,7 +22,19 @@ interface Count {
   failed: number;
 }
 
+interface VitestReport {
+  readonly numPassedTests: number;
+  readonly numTotalTests: number;
+  readonly testResults: readonly {
+    readonly name: string;
+    readonly assertionResults: readonly { readonly fullName: string; readonly status: string }[];
+  }[];
+}
+
 const program = (path: string): string => join(root, 'node_modules', path);
+
+/** What failed, named again at the end: a reader of the last lines should not have to search. */
+const failures: string[] = [];
 
 function run(
   title: string,
@@ -36,6 +48,7 @@ function run(
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ...env },
   });
+  if (done.status !== 0) failures.push(title);
   return done.status === 0;
 }
 
@@ -60,14 +73,12 @@ function vitest(projects: readonly string[]): Count[] {
       '--reporter=json',
       `--outputFile.json=${report}`,
     ]);
-    return counted(
-      ok,
-      report,
-      ({ numPassedTests, numTotalTests }: { numPassedTests: number; numTotalTests: number }) => ({
-        passed: numPassedTests,
-        failed: numTotalTests - numPassedTests,
-      }),
-    );
+    return counted(ok, report, ({ numPassedTests, numTotalTests, testResults }: VitestReport) => {
+      for (const { name, assertionResults } of testResults)
+        for (const { fullName, status } of assertionResults)
+          if (status !== 'passed') failures.push(`${relative(root, name)}: ${fullName}`);
+      return { passed: numPassedTests, failed: numTotalTests - numPassedTests };
+    });
   });
 }
 
@@ -126,6 +137,7 @@ function main(wanted: readonly string[]): void {
     .flatMap(([, part]) => part());
   const sum = (pick: (count: Count) => number): number =>
     counts.reduce((total, count) => total + pick(count), 0);
+  for (const title of failures) process.stdout.write(`\nfailed: ${title}`);
   process.stdout.write(`\n${sum((c) => c.passed)} passed, ${sum((c) => c.failed)} failed\n`);
   process.exitCode = sum((c) => c.failed) === 0 ? 0 : 1;
 }
