@@ -1,6 +1,7 @@
 import { filterVolumeL } from '../../filter/index.ts';
 import type { BenchFamily } from '../families.ts';
 import { anyActive, type Computer } from './computer.ts';
+import { codeAsWritten } from './notation.ts';
 
 export interface RegenSeen {
   readonly running: boolean;
@@ -58,7 +59,7 @@ export function inhibitors(family: BenchFamily, computer: Computer, seen: RegenS
   const code = anyActive(computer, INHIBITING_CODES);
   const { forced } = computer.regeneration;
   return [
-    ...(code === undefined ? [] : [`code ${code} is active`]),
+    ...(code === undefined ? [] : [`code ${codeAsWritten(family, code)} is active`]),
     ...(seen.coolantC < 70 ? [`coolant is at ${seen.coolantC.toFixed(0)} °C, under 70 °C`] : []),
     ...(seen.fuelPercent < 12 ? [`fuel is at ${seen.fuelPercent.toFixed(0)} %, under 12 %`] : []),
     ...(computer.oilLifePercent <= 0 ? ['oil life stands at 0 %'] : []),

@@ -105,6 +105,25 @@ describe('the link', () => {
     expect(readings.length).toBeGreaterThan(had);
   });
 
+  it('writes the codes of a heavy vehicle as parameter and failure mode, and holds a burn off by that name', async () => {
+    const { adapter, go } = linked(
+      {},
+      {
+        family: benchFamily('Orrin 12.8') as BenchFamily,
+        faults: [{ id: 'dp-sensor-failed', severity: 1, form: 'dead' }],
+      },
+    );
+    go({ do: 'key-on' }, 1);
+    await adapter.connect();
+    go({ do: 'start' }, 4);
+    go({ do: 'idle' }, 30);
+    const codes = await adapter.codes();
+    expect(codes.map(({ code }) => code)).toEqual(['SPN 3251 FMI 4']);
+    const answer = await adapter.startRoutine('regenerate-standing');
+    expect(answer).toMatchObject({ status: 'refused' });
+    expect(answer.text).toContain('SPN 3251 FMI 4');
+  });
+
   it('reads codes with their freeze frames and starts routines', async () => {
     const { adapter, go } = linked({}, { faults: [{ id: 'egt3-failed', severity: 1 }] });
     go({ do: 'key-on' }, 20);

@@ -3,6 +3,7 @@ import { isFitted, type BenchVehicle } from '../benchVehicle.ts';
 import { ROUTINE_IDS, ROUTINE_LABELS, type RoutineId, type RoutineState } from '../computer/routines.ts';
 import type { VoltSensor } from '../vehicle/sensors.ts';
 import { asGiven, BENCH_CHANNELS, benchChannel } from './channels.ts';
+import { codeAsWritten } from '../computer/notation.ts';
 import {
   LinkError,
   type LinkAnswer,
@@ -110,7 +111,7 @@ export class SimulatedAdapter implements ScanLink {
     this.#require();
     return Promise.resolve(
       [...this.#vehicle.computer.codes.values()].map(({ code, status, present, freezeFrame }) => ({
-        code,
+        code: codeAsWritten(this.#vehicle.family, code),
         status,
         present,
         module: 'Engine',

@@ -6,8 +6,8 @@ import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { Cues } from './cues.ts';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
-import { columnsOf } from './liveColumns.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
+import { columnsOf, type LiveTrace } from './liveTrace.ts';
 
 /** A foot is in the band within this share of the speed to be held. */
 const BAND = 0.05;
@@ -236,10 +236,7 @@ function Trend({ session, state }: { session: LiveSession; state: LiveState }) {
 }
 
 /** How ΔP moved over the last ten seconds, from means of its two halves so that single readings do not jump. */
-function trendMbarPer10S(
-  trace: { timeS: readonly number[]; values: readonly number[] } | undefined,
-  toS: number,
-): number | undefined {
+function trendMbarPer10S(trace: LiveTrace | undefined, toS: number): number | undefined {
   if (!trace) return undefined;
   let [early, late, earlyN, lateN] = [0, 0, 0, 0];
   for (let i = trace.timeS.length - 1; i >= 0; i--) {

@@ -1,65 +1,93 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { LinkChannel } from '@white-ember/core/bench';
 import { CHANNEL_ROLES } from '@white-ember/core/readings';
 import { useAppSelector } from '../../app/store.ts';
 import { laneEnds, toneOf } from '../readings/logs/traceChart.ts';
-import { columnsOf } from './liveColumns.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
+import { columnsOf } from './liveTrace.ts';
 
+const MOST_LANES = 12;
 const SPANS: readonly (readonly [number, string])[] = [
   [60, '1 min'],
   [300, '5 min'],
   [1800, '30 min'],
 ];
 
-/** Live traces, a lane each, drawn when readings come. */
+const motionIsReduced = (): boolean => matchMedia('(prefers-reduced-motion: reduce)').matches;
+
+/** Draws the traces of the shown channels, a lane each, up to a moment of the vehicle's clock. */
+function draw(
+  canvas: HTMLCanvasElement,
+  session: LiveSession,
+  shown: readonly LinkChannel[],
+  toS: number,
+  spanS: number,
+): void {
+  const pen = canvas.getContext('2d');
+  if (!pen) return;
+  const scale = window.devicePixelRatio;
+  const [width, height] = [canvas.clientWidth, canvas.clientHeight];
+  if (canvas.width !== Math.round(width * scale) || canvas.height !== Math.round(height * scale)) {
+    canvas.width = Math.round(width * scale);
+    canvas.height = Math.round(height * scale);
+  }
+  pen.setTransform(scale, 0, 0, scale, 0, 0);
+  pen.clearRect(0, 0, width, height);
+  const style = getComputedStyle(document.documentElement);
+  const tone = (name: string): string => style.getPropertyValue(name);
+  const tones = [tone('--steel'), tone('--ember'), tone('--ink'), tone('--ink2')];
+  const lane = height / Math.max(shown.length, 1);
+  pen.font = '600 13px "Barlow Semi Condensed"';
+  shown.forEach(({ id, role }, k) => {
+    const top = k * lane;
+    pen.strokeStyle = tone('--rule');
+    pen.lineWidth = 1;
+    pen.strokeRect(0.5, top + 0.5, width - 1, lane - 1);
+    pen.fillStyle = tone('--ink2');
+    pen.fillText(CHANNEL_ROLES[role].label, 6, top + 15);
+    const trace = session.traces.get(id);
+    if (!trace) return;
+    const columns = columnsOf(trace, toS - spanS, toS, width);
+    const ends = laneEnds([columns.flatMap(({ low, high }) => [{ y: low }, { y: high }])]);
+    if (!ends) return;
+    const y = (value: number): number =>
+      top + lane - 4 - ((value - ends[0]) / (ends[1] - ends[0])) * (lane - 20);
+    pen.strokeStyle = toneOf(role, 0, tones);
+    pen.lineWidth = 1.8;
+    pen.beginPath();
+    columns.forEach(({ x, low, high }, i) => {
+      if (i === 0) pen.moveTo(x, y(high));
+      pen.lineTo(x, y(high));
+      if (high !== low) pen.lineTo(x, y(low));
+    });
+    pen.stroke();
+  });
+}
+
+/** Live traces: drawn anew with every frame of the screen, so that they glide rather than jump. */
 export function LiveTraces({ session, state }: { session: LiveSession; state: LiveState }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [spanS, setSpan] = useState(60);
   const theme = useAppSelector((app) => app.preferences.theme);
-  const shown = state.channels.filter(({ id }) => state.chosen.includes(id)).slice(0, 12);
-  const toS = state.vehicle?.timeS ?? 0;
+  const { channels, chosen } = state;
+  const shown = useMemo(
+    () => channels.filter(({ id }) => chosen.includes(id)).slice(0, MOST_LANES),
+    [channels, chosen],
+  );
   useEffect(() => {
-    const at = canvas.current;
-    const pen = at?.getContext('2d');
-    if (!at || !pen) return;
-    const scale = window.devicePixelRatio;
-    const [width, height] = [at.clientWidth, at.clientHeight];
-    if (at.width !== Math.round(width * scale) || at.height !== Math.round(height * scale)) {
-      at.width = Math.round(width * scale);
-      at.height = Math.round(height * scale);
-    }
-    pen.setTransform(scale, 0, 0, scale, 0, 0);
-    pen.clearRect(0, 0, width, height);
-    const style = getComputedStyle(document.documentElement);
-    const tone = (name: string): string => style.getPropertyValue(name);
-    const tones = [tone('--steel'), tone('--ember'), tone('--ink'), tone('--ink2')];
-    const lane = height / Math.max(shown.length, 1);
-    pen.font = '600 13px "Barlow Semi Condensed"';
-    shown.forEach(({ id, role }, k) => {
-      const top = k * lane;
-      pen.strokeStyle = tone('--rule');
-      pen.lineWidth = 1;
-      pen.strokeRect(0.5, top + 0.5, width - 1, lane - 1);
-      pen.fillStyle = tone('--ink2');
-      pen.fillText(CHANNEL_ROLES[role].label, 6, top + 15);
-      const trace = session.traces.get(id);
-      if (!trace) return;
-      const columns = columnsOf(trace, toS - spanS, toS, width);
-      const ends = laneEnds([columns.flatMap(({ low, high }) => [{ y: low }, { y: high }])]);
-      if (!ends) return;
-      const y = (value: number): number =>
-        top + lane - 4 - ((value - ends[0]) / (ends[1] - ends[0])) * (lane - 20);
-      pen.strokeStyle = toneOf(role, 0, tones);
-      pen.lineWidth = 1.8;
-      pen.beginPath();
-      columns.forEach(({ x, low, high }, i) => {
-        if (i === 0) pen.moveTo(x, y(high));
-        pen.lineTo(x, y(high));
-        if (high !== low) pen.lineTo(x, y(low));
-      });
-      pen.stroke();
-    });
-  }, [session, shown, spanS, toS, theme, state.version]);
+    let frame = 0;
+    let drawnS = Number.NaN;
+    const each = (): void => {
+      frame = requestAnimationFrame(each);
+      // Where less motion is wished the picture moves with the readings, not between them.
+      const toS = motionIsReduced() ? (session.get().vehicle?.timeS ?? 0) : session.nowS();
+      if (!canvas.current || toS === drawnS) return;
+      drawnS = toS;
+      draw(canvas.current, session, shown, toS, spanS);
+    };
+    frame = requestAnimationFrame(each);
+    return () => cancelAnimationFrame(frame);
+  }, [session, shown, spanS, theme]);
   return (
     <section aria-label="Traces" className="grid gap-2 min-w-0">
       <div role="group" aria-label="Shown span" className="flex">

@@ -22,7 +22,7 @@ export function ValueTiles({
   return (
     <ul aria-label="Values" className="grid gap-1.5 grid-cols-2 sm:grid-cols-3 xl:grid-cols-5">
       {shown.map((channel) => {
-        const base = session.traces.get(channel.id)?.values.at(-1);
+        const base = session.traces.get(channel.id)?.last;
         const { figure, unit } =
           base === undefined ? { figure: '–', unit: channel.unit } : shownLive(channel, base, units);
         const isDeltaP = channel.role === 'dpfDeltaP' && channel.status === 'live';

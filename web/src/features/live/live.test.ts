@@ -3,7 +3,7 @@ import { benchChannel, benchFamily, type BenchFamily } from '@white-ember/core/b
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import type { ChannelRole } from '@white-ember/core/readings';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
-import { columnsOf } from './liveColumns.ts';
+import { columnsOf, LiveTrace } from './liveTrace.ts';
 import { shownLive } from './shownLive.ts';
 
 const UNITS = { pressureUnit: 'kPa', temperatureUnit: 'degF', massFlowUnit: 'kgPerH' } as const;
@@ -90,24 +90,46 @@ describe('a value as it is shown', () => {
 });
 
 describe('a live trace', () => {
-  const trace = {
-    timeS: Array.from({ length: 36_000 }, (_, i) => i / 20),
-    values: Array.from({ length: 36_000 }, (_, i) => Math.sin(i / 50) * 10),
+  const traceOf = (seconds: number, value: (timeS: number) => number): LiveTrace => {
+    const trace = new LiveTrace();
+    for (let i = 0; i < seconds * 20; i++) trace.push(i / 20, value(i / 20));
+    return trace;
   };
+  const wave = traceOf(1800, (timeS) => Math.sin(timeS / 2.5) * 10);
 
-  it('is drawn by the lowest and highest reading of each pixel: half an hour costs no more than a minute', () => {
-    const columns = columnsOf(trace, 0, 1800, 600);
-    expect(columns.length).toBeLessThanOrEqual(601);
-    expect(Math.max(...columns.map(({ high }) => high))).toBeCloseTo(10, 2);
-    expect(Math.min(...columns.map(({ low }) => low))).toBeCloseTo(-10, 2);
-    for (let i = 1; i < columns.length; i++)
-      expect(columns[i]?.x).toBeGreaterThan(columns[i - 1]?.x ?? Infinity);
+  it('is drawn by the lowest and highest reading of each pixel, near and far', () => {
+    for (const [fromS, width] of [
+      [0, 600],
+      [1740, 600],
+    ] as const) {
+      const columns = columnsOf(wave, fromS, 1800, width);
+      expect(columns.length).toBeLessThanOrEqual(width + 1);
+      expect(Math.max(...columns.map(({ high }) => high))).toBeCloseTo(10, 2);
+      expect(Math.min(...columns.map(({ low }) => low))).toBeCloseTo(-10, 2);
+      for (let i = 1; i < columns.length; i++)
+        expect(columns[i]?.x).toBeGreaterThan(columns[i - 1]?.x ?? Infinity);
+    }
+  });
+
+  it('loses no single reading when half an hour is looked at', () => {
+    const spiked = traceOf(1800, (timeS) => (timeS === 700.15 ? 99 : 1));
+    expect(columnsOf(spiked, 0, 1800, 500).filter(({ high }) => high === 99)).toHaveLength(1);
   });
 
   it('begins where the view begins', () => {
-    const columns = columnsOf(trace, 1740, 1800, 300);
+    const columns = columnsOf(wave, 1740, 1800, 300);
     expect(columns[0]?.x).toBe(0);
-    expect(columnsOf({ timeS: [], values: [] }, 0, 60, 300)).toEqual([]);
-    expect(columnsOf(trace, 1900, 1960, 300)).toEqual([]);
+    expect(columnsOf(new LiveTrace(), 0, 60, 300)).toEqual([]);
+    expect(columnsOf(wave, 1900, 1960, 300)).toEqual([]);
+  });
+
+  it('keeps half an hour at least and an hour at most, however long it goes on', () => {
+    const long = traceOf(3 * 3600, (timeS) => timeS);
+    expect(long.timeS.length).toBeLessThanOrEqual(3600 * 20 + 2);
+    expect(long.timeS[0]).toBeLessThanOrEqual(3 * 3600 - 1800);
+    expect(long.values).toEqual(long.timeS);
+    const columns = columnsOf(long, 3 * 3600 - 1800, 3 * 3600, 400);
+    expect(columns[0]?.x).toBe(0);
+    expect(columns.at(-1)?.x).toBe(399);
   });
 });

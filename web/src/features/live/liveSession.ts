@@ -20,13 +20,8 @@ import {
   type SteadyRun,
 } from '@white-ember/core/readings';
 import type { AtTheVehicle, BenchSetup, BenchWorker } from '../../workers/benchWorker.ts';
+import { LiveTrace } from './liveTrace.ts';
 import { recordingStore, type KeptRecording } from './recordingStore.ts';
-
-/** The readings of one channel since the stream began, in base units (volts where only volts come). */
-export interface LiveTrace {
-  readonly timeS: number[];
-  readonly values: number[];
-}
 
 export interface Mark {
   readonly timeS: number;
@@ -79,6 +74,7 @@ export class LiveSession {
   #capturedStart: number | undefined;
   #text: RecordingText | undefined;
   #unwritten = '';
+  #toldMs = 0;
   #pieces = 0;
   #writing: Promise<void> = Promise.resolve();
   #timer: number | undefined;
@@ -113,7 +109,10 @@ export class LiveSession {
       proxy({
         onReadings: (readings: readonly LinkReading[]) => this.#take(readings),
         onState: (link: LinkState) => this.#linkChanged(link),
-        onVehicle: (vehicle: AtTheVehicle) => this.#set({ vehicle }),
+        onVehicle: (vehicle: AtTheVehicle) => {
+          this.#toldMs = performance.now();
+          this.#set({ vehicle });
+        },
       }),
     );
   }
@@ -131,6 +130,13 @@ export class LiveSession {
 
   /** The last reading of a channel in its base unit. */
   latest = (role: ChannelRole): number | undefined => this.#latest.get(role);
+
+  /** The vehicle's clock at this moment: goes on between what is told, for a fifth of a second at the most. */
+  nowS = (): number => {
+    const { vehicle, pace } = this.#state;
+    if (!vehicle) return 0;
+    return vehicle.timeS + (Math.min(performance.now() - this.#toldMs, 200) / 1000) * pace;
+  };
 
   drive = (wish: Wish): void => void this.#remote.drive(wish);
 
@@ -190,11 +196,10 @@ export class LiveSession {
       const base = channel.unitId === undefined ? value : toBase(value, channel.unitId);
       let trace = this.traces.get(id);
       if (!trace) {
-        trace = { timeS: [], values: [] };
+        trace = new LiveTrace();
         this.traces.set(id, trace);
       }
-      trace.timeS.push(timeS);
-      trace.values.push(base);
+      trace.push(timeS, base);
       if (channel.status === 'live') this.#latest.set(channel.role, base);
       if (channel.role === 'engineSpeed') this.#follow(timeS, base);
     }
