@@ -1,4 +1,10 @@
-export { judgeReading, type CloudPoint, type JudgedReading, type JudgedSample } from './readingPoints.ts';
+export {
+  judgeReading,
+  Z90,
+  type CloudPoint,
+  type JudgedReading,
+  type JudgedSample,
+} from './readingPoints.ts';
 export {
   compareReadings,
   type Comparison,

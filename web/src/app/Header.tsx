@@ -5,6 +5,7 @@ import { NavLink, useNavigate } from 'react-router';
 import type { Member } from '@white-ember/core/contract';
 import { unitLabel } from '@white-ember/core/quantities';
 import { RunningClocks } from '../features/job/RunningClocks.tsx';
+import { RecordingMark } from '../features/live/RecordingMark.tsx';
 import { WaitingMark } from '../features/ledger/WaitingMark.tsx';
 import { api, useSignOutMutation } from './api.ts';
 import { preferred } from './preferences.ts';
@@ -52,6 +53,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
         </NavLink>
       </nav>
       <div className="grow" />
+      <RecordingMark />
       <RunningClocks />
       <WaitingMark />
       <button

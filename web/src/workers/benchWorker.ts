@@ -4,8 +4,11 @@ import {
   BenchVehicle,
   Driver,
   ObdLink,
+  perform,
   SimulatedAdapter,
   SimulatedBus,
+  type Act,
+  type ActResult,
   type AdapterFaults,
   type LinkChannel,
   type Fault,
@@ -14,6 +17,7 @@ import {
   type LinkIdentity,
   type LinkListener,
   type LinkReading,
+  type LinkRoutine,
   type LinkState,
   type RoutineId,
   type RoutineState,
@@ -46,13 +50,19 @@ export interface BenchListener {
   readonly onReadings: (readings: readonly LinkReading[]) => void;
   readonly onState: (state: LinkState) => void;
   readonly onVehicle: (vehicle: AtTheVehicle) => void;
+  /** The device slept for so long: the vehicle went on, and nobody asked it anything. */
+  readonly onSlept: (seconds: number) => void;
 }
 
 const TICK_MS = 40;
 /** Told no more often than this, so that the page has nothing to do but show it. */
 const TELL_EVERY_MS = 80;
-/** A computer that slept is not made to catch up what it missed. */
+/** A device that is only busy is not made to catch up what it missed. */
 const LONGEST_TICK_MS = 400;
+/** Longer than this without a tick, and the device slept. */
+const SLEPT_MS = 1500;
+/** The vehicle is let run on for so much of its time at the most, s. */
+const MOST_MISSED_S = 900;
 
 let vehicle: BenchVehicle | undefined;
 let driver: Driver | undefined;
@@ -69,9 +79,11 @@ let toldMs = 0;
 
 function tick(): void {
   const now = performance.now();
-  const passedMs = Math.min(now - lastMs, LONGEST_TICK_MS);
+  const sinceMs = now - lastMs;
   lastMs = now;
   if (!vehicle || !driver) return;
+  if (sinceMs > SLEPT_MS) sleptThrough(vehicle, driver, sinceMs / 1000);
+  const passedMs = Math.min(sinceMs, LONGEST_TICK_MS);
   owedS += (passedMs / 1000) * pace;
   const steps = Math.floor(owedS / vehicle.stepS);
   owedS -= steps * vehicle.stepS;
@@ -84,6 +96,12 @@ function tick(): void {
   if (now - toldMs < TELL_EVERY_MS) return;
   toldMs = now;
   tell(vehicle);
+}
+
+/** What happened while the device slept: an engine that ran went on running, unseen. */
+function sleptThrough(on: BenchVehicle, foot: Driver, seconds: number): void {
+  foot.follow(wish, Math.min(seconds * pace, MOST_MISSED_S));
+  listener?.onSlept(seconds);
 }
 
 let snapS = 0;
@@ -160,10 +178,20 @@ const worker = {
   setPace(times: number): void {
     pace = times;
   },
+  /** Slope of the road, m/m: what the engine has to pull. */
+  setGrade(grade: number): void {
+    if (vehicle) vehicle.controls.grade = grade;
+  },
+  perform: (act: Act): ActResult => {
+    if (!vehicle) throw new Error('No bench vehicle is set up');
+    return perform(vehicle, act);
+  },
   connect: (): Promise<LinkIdentity> => connected().connect(),
   channels: (): Promise<readonly LinkChannel[]> => connected().channels(),
   stream: (ids: readonly string[]): Promise<StreamPlan> => connected().stream(ids),
   codes: (): Promise<readonly LinkCode[]> => connected().codes(),
+  routines: (): Promise<readonly LinkRoutine[]> => connected().routines(),
+  routineState: (): Promise<RoutineState | undefined> => connected().routineState(),
   clearCodes: (): Promise<LinkAnswer> => connected().clearCodes(),
   startRoutine: (id: RoutineId): Promise<RoutineState> => connected().startRoutine(id),
   disconnect: (): Promise<void> => connected().disconnect(),

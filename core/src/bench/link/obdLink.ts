@@ -190,6 +190,8 @@ export class ObdLink implements ScanLink {
       text: 'The generic services have no such routine.',
     });
 
+  routineState = async (): Promise<RoutineState | undefined> => Promise.resolve(undefined);
+
   disconnect = async (): Promise<void> => {
     this.#connected = false;
     this.#streaming = [];

@@ -16,6 +16,8 @@ export interface ScanLink {
   readonly clearCodes: () => Promise<LinkAnswer>;
   readonly routines: () => Promise<readonly LinkRoutine[]>;
   readonly startRoutine: (id: RoutineId) => Promise<RoutineState>;
+  /** How the routine that was started last stands; nothing where none was. */
+  readonly routineState: () => Promise<RoutineState | undefined>;
   readonly disconnect: () => Promise<void>;
 }
 

@@ -30,6 +30,8 @@ export interface AdapterFaults {
 }
 
 const VALUES_PER_S = 60;
+/** Answers that are later than this belong to no question any more, s. */
+const LONGEST_LAG_S = 1;
 /** No module answers more often than this, however few channels are asked for. */
 const MOST_HZ = 20;
 
@@ -136,6 +138,12 @@ export class SimulatedAdapter implements ScanLink {
     return Promise.resolve(this.#vehicle.startRoutine(id));
   };
 
+  routineState = async (): Promise<RoutineState | undefined> => {
+    this.#require();
+    const { routine } = this.#vehicle.computer;
+    return Promise.resolve(routine && { ...routine });
+  };
+
   disconnect = async (): Promise<void> => {
     this.#connectedAtS = undefined;
     this.#streaming = [];
@@ -168,6 +176,8 @@ export class SimulatedAdapter implements ScanLink {
       this.#nextS = timeS;
       return;
     }
+    // Nobody asked for a while, as when the device slept: what was not asked for is not answered later.
+    if (timeS - this.#nextS > LONGEST_LAG_S) this.#nextS = timeS;
     const readings: LinkReading[] = [];
     while (this.#nextS <= timeS) {
       const channel = this.#streaming[this.#turn % count] as LinkChannel;

@@ -1,3 +1,4 @@
+import type { Limits } from '../../limits/index.ts';
 import { kelvin, mean, median, quantile } from '../../quantities/index.ts';
 import type { Behaviour } from '../features.ts';
 import { channelBetween } from '../recording.ts';
@@ -16,14 +17,13 @@ import { slowResponse } from './response.ts';
 const about = { channel: 'dpfDeltaP' } as const;
 
 /** Smallest range that counts as movement: three steps of the sensor as logged, and the noise that a dead one may show. */
-const NOISE_MBAR = 0.5;
-const threeSteps = (dp: Behaviour): number => Math.max(3 * dp.step, NOISE_MBAR);
+const threeSteps = (dp: Behaviour, { dpNoiseMbar }: Limits): number => Math.max(3 * dp.step, dpNoiseMbar);
 
 const noResponse: Detector = (context) => {
   const { dp, flow } = context.features;
   const { flowCorrelationNone, dpIdleGoodMbar } = context.limits;
   if (!dp || !flow || !speedMoved(context) || dp.correlation >= flowCorrelationNone) return [];
-  if (dp.range > threeSteps(dp) || dp.mean >= dpIdleGoodMbar) return [];
+  if (dp.range > threeSteps(dp, context.limits) || dp.mean >= dpIdleGoodMbar) return [];
   return [
     {
       ...about,
@@ -305,19 +305,19 @@ const sootNow = ({ recording }: FindingContext): number | undefined => {
   return values === undefined ? undefined : median(values.subarray(Math.floor(values.length * 0.8)));
 };
 
-/** Engines from this size on have filters larger than those of light vehicles, about 1.4 times their own size. */
+/** Engines from this size on are those of heavy vehicles, with filters to match. */
 const LARGE_ENGINE_L = 4;
-const FILTER_TO_ENGINE = 1.4;
 
 const sootHigh: Detector = (context) => {
   const value = sootNow(context);
   const { displacementL = 0 } = context;
   const large = displacementL >= LARGE_ENGINE_L;
-  const volume = context.filterVolumeL ?? (large ? FILTER_TO_ENGINE * displacementL : undefined);
-  const { sootHighG, sootHighGPerL } = context.limits;
+  const { sootHighG, sootHighGPerL, filterPerEngineSize } = context.limits;
+  const volume = context.filterVolumeL ?? (large ? filterPerEngineSize * displacementL : undefined);
   const limit = volume === undefined ? sootHighG : sootHighGPerL * volume;
   if (value === undefined || value <= limit) return [];
-  const assumed = context.filterVolumeL === undefined ? ', the filter taken as 1.4 × the engine' : '';
+  const assumed =
+    context.filterVolumeL === undefined ? `, the filter taken as ${filterPerEngineSize} × the engine` : '';
   const by = volume === undefined ? '' : ` (${sootHighGPerL} g/L in ${volume.toFixed(1)} L${assumed})`;
   return [
     {

@@ -28,6 +28,7 @@ const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
   ['pressure', 'Pressure and soot'],
   ['proof', 'Proof'],
   ['sensor', 'Sensors'],
+  ['treatment', 'Before a treatment'],
   ['readiness', 'Before judging'],
   ['assumption', 'Assumed where nothing was read'],
 ];

@@ -4,7 +4,9 @@ import type { BaselinePlan } from '@white-ember/core/readings';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
+import { dwellText, useRunningDwells } from '../job/useRunningDwells.ts';
 import { Cues } from './cues.ts';
+import { keepAwake } from './keepAwake.ts';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
 import { columnsOf, type LiveTrace } from './liveTrace.ts';
@@ -45,6 +47,7 @@ export function ArmsLength({
   const { pressureUnit, temperatureUnit } = useAppSelector((app) => app.preferences);
   const [cues] = useState(() => new Cues());
   const [sound, setSound] = useState(false);
+  const [dwell] = useRunningDwells();
   const asked = askedFor(state, plan);
   const rpm = session.latest('engineSpeed') ?? 0;
   const deltaP = session.latest('dpfDeltaP');
@@ -57,17 +60,9 @@ export function ArmsLength({
   useEffect(() => {
     stage.current?.focus();
     void stage.current?.requestFullscreen?.().catch(() => undefined);
-    let lock: WakeLockSentinel | undefined;
-    const keepAwake = async (): Promise<void> => {
-      // A browser without it, or on battery saving, may refuse; the view works all the same.
-      lock = await navigator.wakeLock?.request('screen').catch(() => undefined);
-    };
-    const again = (): void => void (document.visibilityState === 'visible' && keepAwake());
-    void keepAwake();
-    document.addEventListener('visibilitychange', again);
+    const letSleep = keepAwake();
     return () => {
-      document.removeEventListener('visibilitychange', again);
-      void lock?.release();
+      letSleep();
       if (document.fullscreenElement) void document.exitFullscreen();
     };
   }, []);
@@ -140,6 +135,12 @@ export function ArmsLength({
             {egt3 === undefined ? '–' : withUnit(egt3, temperatureUnit)}
           </span>
         </p>
+        {dwell ? (
+          <p role="timer" aria-label={`Dwell on ${dwell.plate}: ${dwellText(dwell.leftMs)}`}>
+            <span className="block text-lg text-ink2">dwell on {dwell.plate}</span>
+            <span className="figure-text text-4xl sm:text-5xl">{dwellText(dwell.leftMs)}</span>
+          </p>
+        ) : null}
         <div className="flex gap-2">
           <button
             type="button"

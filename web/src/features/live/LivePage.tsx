@@ -15,9 +15,12 @@ import { clockText } from '../readings/logs/traceLanes.ts';
 import { ArmsLength } from './ArmsLength.tsx';
 import { BaselineSteps } from './BaselineSteps.tsx';
 import { BenchSetupForm } from './BenchSetupForm.tsx';
+import { HandsOn } from './HandsOn.tsx';
 import type { LiveFacts } from './liveLimits.ts';
-import { beginSession, endSession, LiveSession, useLive, useSessionOf } from './liveSession.ts';
+import { LiveSession, useLive } from './liveSession.ts';
 import { LiveTraces } from './LiveTraces.tsx';
+import { ModulePanel } from './ModulePanel.tsx';
+import { beginSession, endSession, useSessionOf } from './openSession.ts';
 import { recordingStore, type KeptRecording } from './recordingStore.ts';
 import { useRecordings } from './useRecordings.ts';
 import { ValueTiles } from './ValueTiles.tsx';
@@ -164,14 +167,15 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
 
   const connected = state.link.status === 'connected';
   return (
-    <div className="grid gap-4 lg:grid-cols-[17.5rem_minmax(0,1fr)_18rem] min-w-0">
-      <div className="grid gap-4 content-start min-w-0">
+    <div className="live-desk">
+      <div className="[grid-area:vehicle] grid gap-4 content-start min-w-0">
         <VehicleControls session={session} state={state} plan={plan} />
+        <HandsOn session={session} state={state} />
         <Button weight="quiet" className="justify-self-start" onClick={endSession}>
           Take it off the bench
         </Button>
       </div>
-      <div className="grid gap-3 content-start min-w-0">
+      <div className="[grid-area:values] grid gap-3 content-start min-w-0">
         {state.problem ? <Notice title={state.problem} tone="alarm" /> : null}
         {state.link.status === 'lost' ? (
           <Notice
@@ -179,6 +183,16 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
             tone="alarm"
           />
         ) : null}
+        {state.sleptS === undefined ? null : (
+          <Notice
+            title={`The device slept for ${clockText(state.sleptS)}: nothing was read in that time.${state.recording ? ' The recording goes on, with a gap of that length.' : ''}`}
+            tone="alarm"
+          >
+            <Button weight="quiet" onClick={session.sleepSeen}>
+              I have seen it
+            </Button>
+          </Notice>
+        )}
         <div className="flex flex-wrap gap-2 items-center">
           <Button
             weight={connected ? 'plain' : 'main'}
@@ -222,9 +236,12 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
           <p>Switch the ignition on, then connect.</p>
         )}
         <ValueTiles session={session} state={state} facts={facts} />
-        <LiveTraces session={session} state={state} />
       </div>
-      <div className="grid gap-3 content-start min-w-0">
+      <div className="[grid-area:traces] grid gap-3 content-start min-w-0">
+        <LiveTraces session={session} state={state} />
+        <ModulePanel open={open} session={session} state={state} canCommand={canRecord} />
+      </div>
+      <div className="[grid-area:guide] grid gap-3 content-start min-w-0">
         <CautionCard
           id="running-engine"
           acknowledged={caution.acknowledged}

@@ -29,7 +29,7 @@ export function ValueTiles({
         return (
           <li
             key={channel.id}
-            className={`border-2 px-2 py-1 bg-card min-w-0 ${isDeltaP ? 'border-steel col-span-2' : 'border-rule'}`}
+            className={`border-2 px-2 py-1 bg-card min-w-0 ${isDeltaP ? 'border-steel col-span-2 order-first' : 'border-rule'}`}
           >
             <p className="text-[13px] leading-4 text-ink2 min-h-4">
               {CHANNEL_ROLES[channel.role].label}

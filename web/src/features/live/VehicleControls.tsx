@@ -70,6 +70,20 @@ export function VehicleControls({
           onChange={(event) => session.drive({ do: 'pedal', pedal: Number(event.target.value) / 100 })}
         />
       </label>
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">
+          Load: {state.grade === 0 ? 'level road' : `${Math.round(100 * state.grade)} % uphill`}
+        </span>
+        <input
+          type="range"
+          min={0}
+          max={12}
+          step={1}
+          value={Math.round(100 * state.grade)}
+          className="h-11 w-full accent-(--ember)"
+          onChange={(event) => session.setGrade(Number(event.target.value) / 100)}
+        />
+      </label>
       <div role="group" aria-label="Time" className="flex items-center gap-1 flex-wrap">
         <span className="font-head font-semibold mr-1">Time</span>
         {PACES.map((times, i) => (

@@ -4,10 +4,15 @@ import { v7 as uuidv7 } from 'uuid';
 import {
   RecordingText,
   type LinkChannel,
+  type Act,
+  type ActResult,
   type LinkCode,
   type LinkIdentity,
   type LinkReading,
+  type LinkRoutine,
   type LinkState,
+  type RoutineId,
+  type RoutineState,
   type Wish,
 } from '@white-ember/core/bench';
 import { toBase } from '@white-ember/core/quantities';
@@ -20,6 +25,7 @@ import {
   type SteadyRun,
 } from '@white-ember/core/readings';
 import type { AtTheVehicle, BenchSetup, BenchWorker } from '../../workers/benchWorker.ts';
+import { keepAwake } from './keepAwake.ts';
 import { LiveTrace } from './liveTrace.ts';
 import { recordingStore, type KeptRecording } from './recordingStore.ts';
 
@@ -51,11 +57,21 @@ export interface LiveState {
   readonly marks: readonly Mark[];
   readonly captures: readonly Capture[];
   readonly codes: readonly LinkCode[] | undefined;
+  /** Whether codes were cleared in this session. */
+  readonly cleared: boolean;
+  readonly routines: readonly LinkRoutine[];
+  readonly routine: RoutineState | undefined;
+  /** What the person at the vehicle saw of the last thing that they did by hand. */
+  readonly handsOn: ActResult | undefined;
+  readonly grade: number;
   readonly recording: KeptRecording | undefined;
+  /** Seconds for which the device slept last; nothing was read then. */
+  readonly sleptS: number | undefined;
   readonly problem: string | undefined;
 }
 
 const CAPTURE_AFTER_S = 6;
+const ASK_EVERY_MS = 500;
 /** A crash loses at most what came since the last piece. */
 const PIECE_EVERY_MS = 1000;
 
@@ -78,6 +94,8 @@ export class LiveSession {
   #pieces = 0;
   #writing: Promise<void> = Promise.resolve();
   #timer: number | undefined;
+  #asking: number | undefined;
+  #letSleep: (() => void) | undefined;
   #state: LiveState;
 
   constructor(jobId: string, setup: BenchSetup, displacementL: number | undefined, warmC: number) {
@@ -99,7 +117,13 @@ export class LiveSession {
       marks: [],
       captures: [],
       codes: undefined,
+      cleared: false,
+      routines: [],
+      routine: undefined,
+      handsOn: undefined,
+      grade: 0,
       recording: undefined,
+      sleptS: undefined,
       problem: undefined,
     };
     this.#worker = new Worker(new URL('../../workers/benchWorker.ts', import.meta.url), { type: 'module' });
@@ -112,6 +136,10 @@ export class LiveSession {
         onVehicle: (vehicle: AtTheVehicle) => {
           this.#toldMs = performance.now();
           this.#set({ vehicle });
+        },
+        onSlept: (sleptS: number) => {
+          this.#set({ sleptS });
+          void this.#flush();
         },
       }),
     );
@@ -150,7 +178,8 @@ export class LiveSession {
     try {
       const identity = await this.#remote.connect();
       const channels = await this.#remote.channels();
-      this.#set({ identity, channels, problem: undefined });
+      const routines = await this.#remote.routines();
+      this.#set({ identity, channels, routines, problem: undefined });
       await this.choose(roles);
     } catch (error) {
       this.#set({ problem: (error as Error).message });
@@ -176,6 +205,51 @@ export class LiveSession {
       this.#set({ problem: (error as Error).message });
     }
   };
+
+  /** Asks the module for a routine and follows it while it runs. Gives its answer, also where it refuses. */
+  command = async (id: RoutineId): Promise<RoutineState | undefined> => {
+    try {
+      const answer = id === 'clear-codes' ? await this.#cleared() : await this.#remote.startRoutine(id);
+      this.#set({ routine: answer, problem: undefined });
+      if (answer.status === 'running' || id === 'stop') this.#followRoutine();
+      return answer;
+    } catch (error) {
+      this.#set({ problem: (error as Error).message });
+      return undefined;
+    }
+  };
+
+  /** Codes are cleared by a service of their own, which tools have that know no routines. */
+  async #cleared(): Promise<RoutineState> {
+    const { done, text } = await this.#remote.clearCodes();
+    if (done) this.#set({ codes: await this.#remote.codes(), cleared: true });
+    return { id: 'clear-codes', elapsedS: 0, status: done ? 'done' : 'refused', text };
+  }
+
+  #followRoutine(): void {
+    window.clearInterval(this.#asking);
+    this.#asking = window.setInterval(() => void this.#askRoutine(), ASK_EVERY_MS);
+  }
+
+  async #askRoutine(): Promise<void> {
+    try {
+      const routine = await this.#remote.routineState();
+      if (routine) this.#set({ routine });
+      if (routine?.status !== 'running') window.clearInterval(this.#asking);
+    } catch {
+      // The link is away: how it stands is asked again when it is back.
+    }
+  }
+
+  /** Does something by hand at the simulated vehicle. */
+  perform = async (act: Act): Promise<void> => this.#set({ handsOn: await this.#remote.perform(act) });
+
+  setGrade = (grade: number): void => {
+    void this.#remote.setGrade(grade);
+    this.#set({ grade });
+  };
+
+  sleepSeen = (): void => this.#set({ sleptS: undefined });
 
   mark = (): void => {
     const timeS = this.#state.vehicle?.timeS ?? 0;
@@ -251,6 +325,7 @@ export class LiveSession {
       steps: this.#guide.steps,
     });
     this.#startS = undefined;
+    this.#letSleep = keepAwake();
     this.#timer = window.setInterval(() => void this.#flush(), PIECE_EVERY_MS);
     void this.#flush();
   };
@@ -282,6 +357,7 @@ export class LiveSession {
   /** Ends the recording and gives it. */
   stop = async (): Promise<KeptRecording | undefined> => {
     window.clearInterval(this.#timer);
+    this.#letSleep?.();
     await this.#flush();
     await this.#writing;
     const { recording } = this.#state;
@@ -295,6 +371,8 @@ export class LiveSession {
 
   end = (): void => {
     window.clearInterval(this.#timer);
+    window.clearInterval(this.#asking);
+    this.#letSleep?.();
     void this.#flush();
     this.#worker.terminate();
     this.#listeners.clear();
@@ -303,30 +381,3 @@ export class LiveSession {
 
 export const useLive = (session: LiveSession): LiveState =>
   useSyncExternalStore(session.subscribe, session.get);
-
-let current: LiveSession | undefined;
-const waiting = new Set<() => void>();
-const told = (): void => waiting.forEach((listener) => listener());
-
-/** The session of a job, if one is open on this page: it goes on while other views are looked at. */
-export const useSessionOf = (jobId: string): LiveSession | undefined =>
-  useSyncExternalStore(
-    (listener) => {
-      waiting.add(listener);
-      return () => waiting.delete(listener);
-    },
-    () => (current?.jobId === jobId ? current : undefined),
-  );
-
-/** Begins a session; one that was open before is ended, its recording kept. */
-export function beginSession(session: LiveSession): void {
-  current?.end();
-  current = session;
-  told();
-}
-
-export function endSession(): void {
-  current?.end();
-  current = undefined;
-  told();
-}

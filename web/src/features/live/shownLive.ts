@@ -4,7 +4,7 @@ import { CHANNEL_ROLES } from '@white-ember/core/readings';
 
 /** The value of a channel in the person's unit, no finer than the module gives it. */
 export function shownLive(
-  { role, status, decimals }: LinkChannel,
+  { role, status, decimals }: Pick<LinkChannel, 'role' | 'status' | 'decimals'>,
   base: number,
   units: { pressureUnit: Unit; temperatureUnit: Unit; massFlowUnit: Unit },
 ): { figure: string; unit: string } {

@@ -1,0 +1,11 @@
+/** One limit by which the application judges, or figure that it assumes. */
+export interface LimitDefinition {
+  readonly label: string;
+  readonly unit: string;
+  readonly value: number;
+  /** Range in which an edited value is accepted. */
+  readonly low: number;
+  readonly high: number;
+  readonly group: 'pressure' | 'proof' | 'treatment' | 'sensor' | 'readiness' | 'assumption';
+  readonly reason: string;
+}

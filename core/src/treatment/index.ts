@@ -1,0 +1,2 @@
+export { commandInterlocks, type Interlock, type InterlockFacts, type LinkCommand } from './interlocks.ts';
+export { mostSoot, type KnownFilter, type SootLoad } from './sootLoad.ts';

@@ -1,0 +1,58 @@
+import {
+  filterVolumeL,
+  sootFromPressure,
+  type FilterGeometry,
+  type FilterMaterial,
+} from '../filter/index.ts';
+import type { ReadingBody } from '../ledger/index.ts';
+import { judgeReading, Z90 } from '../proof/index.ts';
+import type { FlowContext } from '../readings/index.ts';
+import { failed, success, type Result } from '../quantities/index.ts';
+
+export interface SootLoad {
+  readonly gPerL: number;
+  readonly grams: number;
+  /** Where the figure is from, in words. */
+  readonly by: string;
+}
+
+/**
+ * The most soot that a reading leaves room for, g and g/L: the upper end (90 %) of the estimate by pressure in its
+ * hold of most flow, or the engine computer's figure if that is more and not left aside. Fails where the reading has no
+ * hold that can be placed on the flow axis.
+ */
+export function mostSoot(
+  reading: ReadingBody,
+  geometry: FilterGeometry,
+  context: FlowContext,
+  { counterIsStale = false }: { readonly counterIsStale?: boolean } = {},
+): Result<SootLoad> {
+  const judged = judgeReading(reading, context);
+  const holds = judged.samples.filter(({ kind }) => kind === 'hold');
+  const [first] = [...holds].sort((a, b) => b.flow.flowM3PerH - a.flow.flowM3PerH);
+  if (!first) {
+    return failed({
+      code: 'not-enough-data',
+      field: 'The reading',
+      requirement: 'needs a hold with its flow, for an estimate of the soot',
+    });
+  }
+  const estimate = sootFromPressure({
+    geometry,
+    gas: first.flow,
+    dpMbar: Math.max(first.dpMbar, 0),
+    dpDoubtMbar: Math.hypot(Z90 * judged.zeroSdMbar, first.dpMbar * first.flow.flowDoubt),
+  });
+  if (!estimate.ok) return estimate;
+  const volumeL = filterVolumeL(geometry);
+  const counter = counterIsStale ? 0 : (reading.sootCounterG ?? 0);
+  const { highG } = estimate.value;
+  return success(
+    counter > highG
+      ? { grams: counter, gPerL: counter / volumeL, by: 'the engine computer’s figure' }
+      : { grams: highG, gPerL: highG / volumeL, by: 'the upper end of what the pressure leaves room for' },
+  );
+}
+
+/** A filter with what it is made of, where that is known. */
+export type KnownFilter = FilterGeometry & { readonly material?: FilterMaterial };

@@ -1,0 +1,134 @@
+import { describe, expect, it } from 'vitest';
+import fc from 'fast-check';
+import { deriveJob } from '../job/index.ts';
+import type { EntryBody, ReadingBody } from '../ledger/index.ts';
+import { DEFAULT_LIMITS } from '../limits/index.ts';
+import { valueOf } from '../quantities/index.ts';
+import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '../testing/index.ts';
+import { commandInterlocks, mostSoot, type KnownFilter, type LinkCommand } from './index.ts';
+
+const SILICON: KnownFilter = { ...FILTER, material: 'silicon-carbide' };
+
+function heldBy(
+  command: LinkCommand,
+  bodies: readonly EntryBody[],
+  filter: KnownFilter | undefined = SILICON,
+): { id: string; text: string }[] {
+  const derived = deriveJob({
+    entries: bodies.map((body, i) => madeEntry(i + 1, body)),
+    limits: DEFAULT_LIMITS,
+    displacementL: DISPLACEMENT_L,
+    geometry: FILTER,
+  });
+  return [
+    ...commandInterlocks(command, { derived, limits: DEFAULT_LIMITS, filter, displacementL: DISPLACEMENT_L }),
+  ];
+}
+const ids = (...args: Parameters<typeof heldBy>): string[] => heldBy(...args).map(({ id }) => id);
+
+const sensorSound: EntryBody = { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' };
+const scan: EntryBody = { kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] };
+const fewGrams = madeReading('before', { sootG: 4 });
+const manyGrams = madeReading('before', { sootG: 45 });
+const clean: EntryBody = { kind: 'work', work: 'chemical-clean', what: 'One fill' };
+
+const logged = (reading: ReadingBody, findings: readonly string[]): ReadingBody => ({
+  ...reading,
+  origin: {
+    type: 'log',
+    logId: '0198c0de-0000-7000-8000-000000000001',
+    fileName: 'a.csv',
+    mapping: {},
+    findings: [...findings],
+  },
+});
+
+describe('what holds a command off', () => {
+  it('is nothing on a filter of little soot whose sensor is proven, with the codes kept', () => {
+    for (const command of ['burn', 'clear-codes', 'reset-counter'] as const)
+      expect(heldBy(command, [scan, sensorSound, fewGrams])).toEqual([]);
+  });
+
+  it('is that no reading was taken: the load is unknown', () => {
+    for (const command of ['burn', 'clear-codes', 'reset-counter'] as const)
+      expect(ids(command, [scan, sensorSound])).toEqual(['no-reading']);
+  });
+
+  it('is too much soot, said with value, limit and what to do', () => {
+    const [held] = heldBy('burn', [sensorSound, manyGrams]);
+    expect(held?.id).toBe('over-full');
+    expect(held?.text).toMatch(
+      /g\/L of soot \(\d+ g.*at most 7 g\/L .*silicon carbide\. Clean it chemically/,
+    );
+  });
+
+  it('goes by the weaker material where it is not known', () => {
+    const some = madeReading('before', { sootG: 13 });
+    const load = valueOf(
+      mostSoot(some, FILTER, { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L }),
+    ).gPerL;
+    expect(load).toBeGreaterThan(DEFAULT_LIMITS.burnLimitOtherGPerL);
+    expect(load).toBeLessThan(DEFAULT_LIMITS.burnLimitSiliconCarbideGPerL);
+    expect(ids('burn', [sensorSound, some])).toEqual([]);
+    expect(ids('burn', [sensorSound, some], { ...FILTER, material: 'unknown' })).toEqual(['over-full']);
+    expect(ids('burn', [sensorSound, some], FILTER)).toEqual(['over-full']);
+  });
+
+  it('is a sensor or pipe that is not proven, whatever it shows', () => {
+    const bad: EntryBody = { ...sensorSound, part: 'high-pipe', state: 'doubtful' };
+    expect(heldBy('burn', [sensorSound, fewGrams, bad])[0]?.text).toContain('the high pipe is doubtful');
+    expect(ids('burn', [fewGrams])).toEqual(['pressure-unproven']);
+    expect(ids('burn', [logged(fewGrams, [])])).toEqual([]);
+    const doubted = heldBy('burn', [sensorSound, logged(fewGrams, ['dp-slow-response'])]);
+    expect(doubted[0]?.text).toContain('dp-slow-response');
+  });
+
+  it('is an unknown size, and codes that would be lost', () => {
+    expect(commandInterlocksWithoutSize()).toEqual(['size-unknown']);
+    expect(ids('clear-codes', [sensorSound, fewGrams])).toEqual(['codes-not-kept']);
+  });
+
+  it('is the counter where it says more than the pressure, but not one from before the clean', () => {
+    const counted = { ...fewGrams, sootCounterG: 50 };
+    expect(heldBy('burn', [sensorSound, counted])[0]?.text).toContain('engine computer’s figure');
+    expect(ids('reset-counter', [sensorSound, counted])).toEqual(['over-full']);
+    const after: EntryBody = { ...counted, purpose: 'after' };
+    expect(ids('reset-counter', [sensorSound, manyGrams, clean, after])).toEqual([]);
+    expect(ids('burn', [sensorSound, manyGrams, clean, after])).toEqual(['over-full']);
+  });
+
+  it('goes by the latest reading: a clean that did nothing changes nothing', () => {
+    const after: EntryBody = { ...manyGrams, purpose: 'after' };
+    expect(ids('reset-counter', [sensorSound, fewGrams, clean, after])).toEqual(['over-full']);
+  });
+});
+
+function commandInterlocksWithoutSize(): string[] {
+  const entries = [sensorSound, fewGrams].map((body, i) => madeEntry(i + 1, body));
+  const derived = deriveJob({ entries, limits: DEFAULT_LIMITS });
+  return commandInterlocks('burn', { derived, limits: DEFAULT_LIMITS, filter: undefined }).map(
+    ({ id }) => id,
+  );
+}
+
+describe('the most soot that a reading leaves room for', () => {
+  const context = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L };
+
+  it('lies above what is in the filter, and goes with it', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 40, noNaN: true }), (sootG) => {
+        const most = valueOf(mostSoot(madeReading('before', { sootG }), FILTER, context));
+        expect(most.grams).toBeGreaterThanOrEqual(0.97 * sootG);
+        const more = valueOf(mostSoot(madeReading('before', { sootG: sootG + 3 }), FILTER, context));
+        expect(more.grams).toBeGreaterThan(most.grams);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is not said of a reading without a hold', () => {
+    const reading = madeReading('before', { sootG: 10 });
+    const idleOnly = { ...reading, samples: reading.samples.filter(({ kind }) => kind !== 'hold') };
+    expect(mostSoot(idleOnly, FILTER, context)).toMatchObject({ ok: false });
+  });
+});

@@ -1,0 +1,233 @@
+import { useState } from 'react';
+import type { LinkCode, RoutineId } from '@white-ember/core/bench';
+import { entriesOfKind, type BodyOf, type EntryBody } from '@white-ember/core/ledger';
+import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
+import { commandInterlocks, type LinkCommand } from '@white-ember/core/treatment';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { CautionCard } from '../../ui/CautionCard.tsx';
+import { spacedNumber } from '../../ui/format.ts';
+import { useAddEntry } from '../job/useAddEntry.ts';
+import { useCaution } from '../job/useCaution.ts';
+import type { OpenJob } from '../job/useJob.ts';
+import { clockText } from '../readings/logs/traceLanes.ts';
+import type { LiveSession, LiveState } from './liveSession.ts';
+import { shownLive } from './shownLive.ts';
+
+/** What a routine can do harm by; those without need no interlock of ours. */
+const COMMANDS: Readonly<Partial<Record<RoutineId, LinkCommand>>> = {
+  'clear-codes': 'clear-codes',
+  'reset-soot': 'reset-counter',
+  'new-filter': 'reset-counter',
+  'reset-oil': 'reset-counter',
+  'regenerate-standing': 'burn',
+  'regenerate-driving': 'burn',
+};
+
+/** What the ledger keeps of a routine that was done. */
+function entryOf(id: RoutineId, label: string, text: string): EntryBody {
+  if (id === 'regenerate-standing' || id === 'regenerate-driving')
+    return {
+      kind: 'work',
+      work: id === 'regenerate-standing' ? 'standing-regeneration' : 'drive-regeneration',
+      what: `Commanded through the scan link`,
+    };
+  return { kind: 'note', text: `Scan link, ${label.toLowerCase()}: ${text}` };
+}
+
+/** The engine computer: its codes, and what can be asked of it, with what holds that off. */
+export function ModulePanel({
+  open,
+  session,
+  state,
+  canCommand,
+}: {
+  open: OpenJob;
+  session: LiveSession;
+  state: LiveState;
+  canCommand: boolean;
+}) {
+  const connected = state.link.status === 'connected';
+  return (
+    <section aria-label="Engine computer" className="grid gap-3 border-t-2 border-ink pt-2">
+      <h2 className="text-xl">Engine computer</h2>
+      <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2 items-start">
+        <Codes open={open} session={session} state={state} canKeep={canCommand} />
+        {canCommand && connected ? <Routines open={open} session={session} state={state} /> : null}
+      </div>
+    </section>
+  );
+}
+
+function Codes({
+  open,
+  session,
+  state,
+  canKeep,
+}: {
+  open: OpenJob;
+  session: LiveSession;
+  state: LiveState;
+  canKeep: boolean;
+}) {
+  const addEntry = useAddEntry(open.job.id);
+  const { codes } = state;
+  const [kept, setKept] = useState<readonly LinkCode[]>();
+  const keep = async (): Promise<void> => {
+    if (!codes) return;
+    const body: EntryBody = {
+      kind: 'code-scan',
+      when: whenOf(open, state),
+      codes: codes.map(({ code, status, present, module }) => ({
+        code,
+        status: `${status}, ${present ? 'present' : 'not present'}, ${module.toLowerCase()}`,
+      })),
+    };
+    if (!(await addEntry(body))) setKept(codes);
+  };
+  return (
+    <div className="grid gap-3">
+      <Button disabled={state.link.status !== 'connected'} onClick={() => void session.readCodes()}>
+        Read codes
+      </Button>
+      {codes === undefined ? null : codes.length === 0 ? (
+        <p role="status">No codes stored.</p>
+      ) : (
+        <ul aria-label="Codes of the module" className="border-t-2 border-rule">
+          {codes.map((code) => (
+            <CodeLine key={code.code} code={code} />
+          ))}
+        </ul>
+      )}
+      {codes && canKeep ? (
+        kept === codes ? (
+          <p role="status">Kept with the job.</p>
+        ) : (
+          <Button onClick={() => void keep()}>Keep this list with the job</Button>
+        )
+      ) : null}
+    </div>
+  );
+}
+
+/** Before the work, after clearing or after the drive: by what has happened on this job. */
+function whenOf({ derived }: OpenJob, { cleared }: LiveState): BodyOf<'code-scan'>['when'] {
+  if (entriesOfKind(derived.entries, 'drive').length > 0) return 'after-drive';
+  return cleared ? 'after-clear' : 'before';
+}
+
+function CodeLine({ code: { code, module, status, present, freezeFrame } }: { code: LinkCode }) {
+  const units = useAppSelector((app) => app.preferences);
+  const values = Object.entries(freezeFrame?.values ?? {}) as [ChannelRole, number][];
+  return (
+    <li className="border-b-2 border-rule py-1">
+      <p>
+        <span className="figure-text text-lg">{code}</span> {status}
+        {present ? '' : ', not present now'} · {module.toLowerCase()}
+      </p>
+      {freezeFrame ? (
+        <details>
+          <summary className="min-h-11 content-center underline underline-offset-4">
+            Freeze frame, {spacedNumber(Math.round(freezeFrame.km))} km
+          </summary>
+          <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm pb-2">
+            {values.map(([role, value]) => {
+              const { figure, unit } = shownLive({ role, status: 'live', decimals: 1 }, value, units);
+              return (
+                <div key={role} className="contents">
+                  <dt>{CHANNEL_ROLES[role].label}</dt>
+                  <dd className="figure-text text-right">
+                    {figure} {unit}
+                  </dd>
+                </div>
+              );
+            })}
+          </dl>
+        </details>
+      ) : null}
+    </li>
+  );
+}
+
+const BURNS: readonly RoutineId[] = ['regenerate-standing', 'regenerate-driving'];
+
+function Routines({ open, session, state }: { open: OpenJob; session: LiveSession; state: LiveState }) {
+  const { job, vehicle, limits, derived } = open;
+  const addEntry = useAddEntry(job.id);
+  const [chosen, setChosen] = useState<RoutineId>('clear-codes');
+  const burns = entriesOfKind(derived.entries, 'work').filter(({ body }) =>
+    body.work.endsWith('-regeneration'),
+  ).length;
+  const isBurn = BURNS.includes(chosen);
+  // A second burn is another act: its caution is read again.
+  const caution = useCaution(open, isBurn ? 'burn' : undefined, `burn-${burns + 1}`);
+  const command = COMMANDS[chosen];
+  const held =
+    command === undefined
+      ? []
+      : commandInterlocks(command, {
+          derived,
+          limits,
+          filter: vehicle.filter,
+          ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
+        });
+  const offered = [
+    { id: 'clear-codes' as const, label: 'Clear codes' },
+    ...state.routines.filter(({ id }) => id !== 'stop' && id !== 'clear-codes'),
+  ];
+  const running = state.routine?.status === 'running';
+  const start = async (): Promise<void> => {
+    const answer = await session.command(chosen);
+    if (!answer || answer.status === 'refused') return;
+    const label = offered.find(({ id }) => id === chosen)?.label ?? chosen;
+    await addEntry(entryOf(chosen, label, answer.text));
+  };
+  return (
+    <div className="grid gap-2">
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">Ask it to</span>
+        <select
+          className="input-box"
+          value={chosen}
+          onChange={(event) => setChosen(event.target.value as RoutineId)}
+        >
+          {offered.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      {isBurn ? (
+        <CautionCard id="burn" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
+      ) : null}
+      {held.length > 0 ? (
+        <div className="border-l-8 border-ink pl-3">
+          <p className="font-head font-semibold">Held off</p>
+          <ul className="text-[15px] leading-snug grid gap-1">
+            {held.map(({ id, text }) => (
+              <li key={id}>{text}</li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
+      <Button
+        disabled={held.length > 0 || running || (isBurn && !caution.acknowledged)}
+        onClick={() => void start()}
+      >
+        {isBurn ? 'Start the burn' : 'Do it'}
+      </Button>
+      {state.routine ? (
+        <p role="status" className="figure-text">
+          {state.routine.status === 'refused' ? '' : running ? `${clockText(state.routine.elapsedS)} · ` : ''}
+          {state.routine.text}
+        </p>
+      ) : null}
+      {running ? (
+        <Button weight="main" onClick={() => void session.command('stop')}>
+          Stop the dosing, keep the flow up
+        </Button>
+      ) : null}
+    </div>
+  );
+}
