@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, newJob, openSite, signIn, test, type Site } from './setup/site.ts';
+import { addEntries, expect, newJob, openSite, signIn, test, type Site } from './setup/site.ts';
 
 const jobOf = (page: Page): string => /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
 
@@ -143,4 +143,113 @@ test('the server stops while it records: the recording goes on, and is kept when
   } finally {
     await own.close();
   }
+});
+
+test('the engine computer: codes kept, a burn held off until the load is known, then done with its caution', async ({
+  page,
+  site,
+}) => {
+  test.setTimeout(150_000);
+  await signIn(page, site);
+  const id = await benchOn(page, site, 'FL 012');
+  await page.getByLabel('What is wrong with it').selectOption({ label: 'EGT 3 failed' });
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/The tool takes it for/)).toBeVisible();
+  const computer = page.getByRole('region', { name: 'Engine computer' });
+
+  // Nothing is cleared before the list is kept and the load is known.
+  await expect(computer).toContainText('The codes are not kept with the job: read and keep them first.');
+  await expect(computer).toContainText('take a baseline with a hold first');
+  await expect(computer.getByRole('button', { name: 'Do it' })).toBeDisabled();
+  await computer.getByRole('button', { name: 'Read codes' }).click();
+  await computer.getByRole('button', { name: 'Keep this list with the job' }).click();
+  await expect(computer).toContainText('Kept with the job.');
+  await expect(computer).not.toContainText('codes are not kept');
+
+  // A hand at the vehicle: what cannot be done says why.
+  await page.getByText('Hands on', { exact: true }).click();
+  await page.getByLabel('What to do').selectOption({ label: 'Pump on the high port' });
+  await page.getByLabel(/Pressure of the pump/).fill('150');
+  await page.getByRole('button', { name: 'Do it', exact: true }).first().click();
+  await expect(page.getByText('150 mbar at the port.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Values' })).toContainText(/1[45]\d mbar/);
+  await page.getByLabel('What to do').selectOption({ label: 'Take the pump off the high port' });
+  await page.getByRole('button', { name: 'Do it', exact: true }).first().click();
+  await page.getByLabel('What to do').selectOption({ label: 'Put a known-good EGT 3 in' });
+  await page.getByRole('button', { name: 'Do it', exact: true }).first().click();
+  await expect(page.getByText('A known-good sensor is in its place.')).toBeVisible();
+
+  // The load by a reading that is believed: little soot, the sensor checked.
+  await addEntries(page, site, id, [
+    { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' },
+    {
+      kind: 'reading',
+      purpose: 'before',
+      origin: { type: 'hand' },
+      samples: [
+        { kind: 'key-off', rpm: 0, dpMbar: 0 },
+        { kind: 'hold', rpm: 3000, dpMbar: 21, airMassGPerS: 38, filterC: 210 },
+      ],
+    },
+  ]);
+  await page.goto(`${site.address}/jobs/${id}/live`);
+  await page.getByLabel('What is wrong with it').waitFor();
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await computer.getByLabel('Ask it to').selectOption({ label: 'Regeneration, standing' });
+  const burn = computer.getByRole('button', { name: 'Start the burn' });
+  await expect(burn).toBeDisabled();
+  await computer.getByRole('button', { name: 'I have read this' }).click();
+  await burn.click();
+  await expect(computer).toContainText('Refused: the engine does not run.');
+  await page.keyboard.press('s');
+  await expect(page.getByText(/^Engine at 8\d0 rpm/)).toBeVisible();
+  await burn.click();
+  await expect(computer).toContainText(/Heating\./);
+  await page.keyboard.press('4');
+  await computer.getByRole('button', { name: 'Stop the dosing, keep the flow up' }).click();
+  await expect(computer).toContainText(/the speed is kept up/);
+  await expect(computer).toContainText('Ended.');
+  // The ledger has it, and a second burn asks for its caution anew.
+  await expect(computer.getByRole('button', { name: 'I have read this' })).toBeVisible();
+  const stored = await page.request.get(`${site.address}/api/jobs/${id}`);
+  const { entries } = (await stored.json()) as { entries: { body: { kind: string; work?: string } }[] };
+  expect(entries.filter(({ body }) => body.work === 'standing-regeneration')).toHaveLength(1);
+});
+
+test('a device that slept says how long nothing was read, and the recording goes on with a gap', async ({
+  page,
+  site,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, site);
+  const id = await benchOn(page, site, 'FL 007');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/The tool takes it for/)).toBeVisible();
+  await page.keyboard.press('r');
+  await expect(page.getByText(/^Recording, 0:0[2-9]/)).toBeVisible();
+
+  // On another page the recording goes on, and says so.
+  await page.getByRole('link', { name: 'Vehicles' }).click();
+  await page.getByRole('link', { name: /^Recording, / }).click();
+  await expect(page).toHaveURL(new RegExp(`${id}/live`));
+
+  // As in a sleep: nothing that belongs to the recording runs for six seconds, while the clock goes on.
+  const worker = page.workers().find((one) => one.url().includes('benchWorker'));
+  await worker?.evaluate(() => {
+    const until = Date.now() + 6000;
+    while (Date.now() < until);
+  });
+  await expect(page.getByText(/The device slept for 0:0[4-9]: nothing was read in that time/)).toBeVisible();
+  await page.waitForTimeout(2000);
+  await page.getByRole('button', { name: 'End the recording (R)' }).click();
+  await expect(page).toHaveURL(/logs\?log=/);
 });

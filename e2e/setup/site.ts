@@ -2,7 +2,9 @@ import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
 import { test as base, expect, type Page } from '@playwright/test';
 import pg from 'pg';
+import { v7 as uuidv7 } from 'uuid';
 import { pino } from 'pino';
+import type { EntryBody } from '@white-ember/core/ledger';
 import { createDataSource } from '../../server/src/database/dataSource.ts';
 import { ensureDemo } from '../../server/src/database/demo/ensureDemo.ts';
 import { freePort } from '../../server/src/launch/ports.ts';
@@ -121,6 +123,24 @@ export async function newJob(page: Page, site: Site, plate: string): Promise<voi
     .getByRole('button', { name: new RegExp(plate) })
     .click();
   await page.waitForURL(/jobs\/[0-9a-f-]{36}\?stage=intake/);
+}
+
+/** Appends entries to a job by the API, as the signed-in person. */
+export async function addEntries(
+  page: Page,
+  site: Site,
+  jobId: string,
+  bodies: readonly EntryBody[],
+): Promise<void> {
+  const session = await page.request.get(`${site.address}/api/session`);
+  const { csrfToken } = (await session.json()) as { csrfToken: string };
+  for (const body of bodies) {
+    const appended = await page.request.post(`${site.address}/api/jobs/${jobId}/entries`, {
+      data: { id: uuidv7(), deviceTime: new Date().toISOString(), body },
+      headers: { 'x-csrf-token': csrfToken },
+    });
+    expect(appended.ok()).toBe(true);
+  }
 }
 
 export const stage = (page: Page, name: string): Promise<void> =>

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { spawnSync } from 'node:child_process';
 import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -117,11 +118,23 @@ async function measureFirstScreen(): Promise<Row[]> {
   ];
 }
 
+/** What is measured in the browser, by a process of its own. */
+function measurePages(): Row[] {
+  const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'e2e/measurePages.ts')], {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'inherit'],
+    encoding: 'utf8',
+  });
+  if (done.status !== 0) throw new Error('The measurement of the pages failed.');
+  return JSON.parse(done.stdout.trim().split('\n').at(-1) ?? '') as Row[];
+}
+
 const rows = [
   ...measureCore(),
   ...(await measureLogs()),
   ...measureBenchVehicles(),
   ...(await measureFirstScreen()),
+  ...measurePages(),
   ...(await measureApi(root)),
 ];
 const table = [

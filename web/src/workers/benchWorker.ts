@@ -75,15 +75,18 @@ let pace = 1;
 let waiting: LinkReading[] = [];
 let owedS = 0;
 let lastMs = 0;
+let lastAliveMs = 0;
 let toldMs = 0;
 
 function tick(): void {
   const now = performance.now();
-  const sinceMs = now - lastMs;
+  const passedMs = Math.min(now - lastMs, LONGEST_TICK_MS);
   lastMs = now;
+  // The finer clock may stand still while a device sleeps; the calendar's does not.
+  const awayMs = Date.now() - lastAliveMs;
+  lastAliveMs = Date.now();
   if (!vehicle || !driver) return;
-  if (sinceMs > SLEPT_MS) sleptThrough(vehicle, driver, sinceMs / 1000);
-  const passedMs = Math.min(sinceMs, LONGEST_TICK_MS);
+  if (awayMs > SLEPT_MS) sleptThrough(vehicle, driver, awayMs / 1000);
   owedS += (passedMs / 1000) * pace;
   const steps = Math.floor(owedS / vehicle.stepS);
   owedS -= steps * vehicle.stepS;
@@ -170,6 +173,7 @@ const worker = {
       onState: (state) => to.onState(state),
     });
     lastMs = performance.now();
+    lastAliveMs = Date.now();
     setInterval(tick, TICK_MS);
   },
   drive(next: Wish): void {

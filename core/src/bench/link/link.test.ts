@@ -105,6 +105,21 @@ describe('the link', () => {
     expect(readings.length).toBeGreaterThan(had);
   });
 
+  it('does not answer later what nobody asked: a device that slept leaves a gap', async () => {
+    const { vehicle, adapter, readings, go } = linked();
+    go({ do: 'key-on' }, 1);
+    await adapter.connect();
+    await adapter.stream(['engineSpeed']);
+    go({ do: 'key-on' }, 5);
+    const before = readings.length;
+    const leftS = readings.at(-1)?.timeS ?? 0;
+    // The vehicle goes on by itself while nothing is asked.
+    vehicle.run(40);
+    go({ do: 'key-on' }, 1);
+    expect(readings.length - before).toBeLessThan(25);
+    expect(readings[before]?.timeS).toBeGreaterThan(leftS + 39);
+  });
+
   it('writes the codes of a heavy vehicle as parameter and failure mode, and holds a burn off by that name', async () => {
     const { adapter, go } = linked(
       {},

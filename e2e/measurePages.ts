@@ -1,0 +1,65 @@
+import { launchBrowser } from './browser.ts';
+import throwAwayCluster from './setup/throwAwayCluster.ts';
+import { openJob, openSite, signIn } from './setup/site.ts';
+
+/**
+ * What pages promise of their speed, measured in the browser; printed as JSON rows for the benchmark (`npm run bench`),
+ * which runs this as a process of its own.
+ */
+const FRAMES_S = 8;
+
+/** Frames a second while the page goes on, and the longest gap between two. In the page's own words, uncompiled. */
+const FRAMES = `new Promise((done) => {
+  const gaps = [];
+  const start = performance.now();
+  let last = start;
+  const each = () => {
+    const now = performance.now();
+    gaps.push(now - last);
+    last = now;
+    if (now - start < ${FRAMES_S * 1000}) requestAnimationFrame(each);
+    else done({ perS: gaps.length / ((now - start) / 1000), longestMs: Math.max(...gaps) });
+  };
+  requestAnimationFrame(each);
+})`;
+
+const closeCluster = await throwAwayCluster();
+const site = await openSite();
+const browser = await launchBrowser();
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 1400 } });
+  await signIn(page, site);
+  // How many frames this machine draws of a page that stands still.
+  const still = (await page.evaluate(FRAMES)) as { perS: number };
+  await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`);
+  await page.getByLabel('Scan tool').selectOption({ label: 'Fast, 260 values a second' });
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await page.getByText('Ignition on, engine off', { exact: true }).waitFor();
+  await page.keyboard.press('c');
+  await page.getByText('each 20.0 times a second').waitFor();
+  await page.keyboard.press('s');
+  await page.waitForTimeout(2500);
+  await page.keyboard.press('j');
+  await page.getByRole('button', { name: '30 min' }).click();
+  // Half an hour of readings in half a minute.
+  await page.keyboard.press('4');
+  await page.waitForTimeout(32_000);
+  await page.keyboard.press('1');
+  await page.waitForTimeout(1500);
+  const { perS, longestMs } = (await page.evaluate(FRAMES)) as { perS: number; longestMs: number };
+  const rows = [
+    {
+      what: 'Live traces of 12 channels at 20 Hz, the last 30 min in view',
+      measured: `${perS.toFixed(0)} frames/s, the longest ${longestMs.toFixed(0)} ms`,
+      against: `at least 60 frames/s; a page that stands still: ${still.perS.toFixed(0)}`,
+      // A screen of 60 frames a second is counted as 59 or 60 of them.
+      ratio: 59 / perS,
+    },
+  ];
+  process.stdout.write(`${JSON.stringify(rows)}\n`);
+} finally {
+  await browser.close();
+  await site.close();
+  await closeCluster();
+}
