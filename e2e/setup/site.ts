@@ -6,8 +6,8 @@ import { v7 as uuidv7 } from 'uuid';
 import { pino } from 'pino';
 import type { EntryBody } from '@white-ember/core/ledger';
 import { createDataSource } from '../../server/src/database/dataSource.ts';
-import { ensureDemo } from '../../server/src/database/demo/ensureDemo.ts';
 import { freePort } from '../../server/src/launch/ports.ts';
+import { TEMPLATE } from './throwAwayCluster.ts';
 import { startServer, stopServer, type ServerProcess } from '../../server/src/launch/serverProcess.ts';
 
 /** An installation with the demo workshop, on a database and a server process of its own. */
@@ -33,12 +33,10 @@ export async function openSite(
   const name = `e_${Date.now()}_${Math.round(performance.now())}_${process.pid}`;
   const admin = new pg.Client({ connectionString: clusterUrl.replace('DATABASE', 'postgres') });
   await admin.connect();
-  await admin.query(`CREATE DATABASE ${name}`);
+  await admin.query(`CREATE DATABASE ${name} TEMPLATE ${TEMPLATE}`);
   await admin.end();
   const databaseUrl = clusterUrl.replace('DATABASE', name);
   const db = await createDataSource(databaseUrl, pino({ level: 'silent' })).initialize();
-  await db.runMigrations({ transaction: 'each' });
-  await ensureDemo(db, { reset: false });
   const port = await freePort(20_000 + (process.pid % 400) * 25);
   let server: ServerProcess | undefined;
   const start = async (): Promise<void> => {

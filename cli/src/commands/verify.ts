@@ -42,7 +42,7 @@ export async function verify(beforeFile: string, afterFile: string, options: Opt
     ...(geometry === undefined ? {} : { geometry }),
     ...(displacementL === undefined ? {} : { displacementL }),
   });
-  const proof = judgeProof(comparison, after.reading, limits);
+  const proof = judgeProof(comparison, { before: before.reading, after: after.reading }, limits);
   const missing = [...proof.missing, ...BEYOND_THE_READINGS];
   if (options['json']) printJson(asDocument(comparison, proof, missing));
   else print(...asText(comparison, proof, missing));

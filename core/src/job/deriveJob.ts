@@ -105,13 +105,17 @@ function partsOf(entries: readonly Entry[]): Map<PartId, PartStatus> {
   return parts;
 }
 
-/** Work that changes what the filter or its sensor shows: only a reading from after it can prove it. */
-const CHANGES_THE_READING: ReadonlySet<WorkType> = new Set<WorkType>([
+/** Work that changes what is in the filter: what was there before can only be read from ahead of it. */
+const CHANGES_THE_FILTER: ReadonlySet<WorkType> = new Set<WorkType>([
   'chemical-clean',
   'drive-regeneration',
   'standing-regeneration',
   'off-vehicle-clean',
   'filter-exchanged',
+]);
+/** Work that changes what the filter or its sensor shows: only a reading from after it can prove it. */
+const CHANGES_THE_READING: ReadonlySet<WorkType> = new Set<WorkType>([
+  ...CHANGES_THE_FILTER,
   'pipe-cleared',
   'sensor-replaced',
 ]);
@@ -123,20 +127,54 @@ interface ReadingsThatCount {
   readonly beforeTooLate: boolean;
   /** Taken before the last work on the filter. */
   readonly afterTooEarly: boolean;
+  /** What was done to the ΔP sensor or its pipes between the two, in words. */
+  readonly pathChanged?: string;
+}
+
+const PRESSURE_PATH: Readonly<Partial<Record<PartId, string>>> = {
+  'dp-sensor': 'the ΔP sensor',
+  'high-pipe': 'the high pipe',
+  'low-pipe': 'the low pipe',
+};
+
+function pathChangedBetween(
+  entries: readonly Entry[],
+  before: Entry | undefined,
+  after: Entry | undefined,
+): string | undefined {
+  if (!before || !after) return undefined;
+  const repair = entriesOfKind(entries, 'work').findLast((entry) => {
+    const { work, part } = entry.body;
+    const onPath = part !== undefined && PRESSURE_PATH[part] !== undefined;
+    const at = happenedAt(entry);
+    return (
+      onPath &&
+      (work === 'sensor-replaced' || work === 'pipe-cleared') &&
+      at > happenedAt(before) &&
+      at < happenedAt(after)
+    );
+  });
+  if (repair?.body.part === undefined) return undefined;
+  const done = repair.body.work === 'sensor-replaced' ? 'replaced' : 'cleared';
+  return `${PRESSURE_PATH[repair.body.part] ?? ''} was ${done}`;
 }
 
 /** The last before reading from ahead of the work, and the last after reading; out of their order they prove nothing. */
 function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount {
   const work = entriesOfKind(entries, 'work').filter((entry) => CHANGES_THE_READING.has(entry.body.work));
-  const first = work[0] ? happenedAt(work[0]) : Number.POSITIVE_INFINITY;
+  // With sensor and pipes put right a before reading may be taken anew: it counts, as the filter was not touched yet.
+  const touched = work.find((entry) => CHANGES_THE_FILTER.has(entry.body.work));
+  const first = touched ? happenedAt(touched) : Number.POSITIVE_INFINITY;
   const last = work.at(-1);
   const readings = entriesOfKind(entries, 'reading');
   const befores = readings.filter((entry) => entry.body.purpose === 'before');
   const before = befores.findLast((entry) => happenedAt(entry) <= first) ?? befores.at(-1);
   const after = readings.filter((entry) => entry.body.purpose === 'after').at(-1);
+  const pathChanged = pathChangedBetween(entries, before, after);
   return {
     ...(before ? { before } : {}),
     ...(after ? { after } : {}),
+    ...(pathChanged === undefined ? {} : { pathChanged }),
     beforeTooLate: before !== undefined && happenedAt(before) > first,
     afterTooEarly: after !== undefined && last !== undefined && happenedAt(after) < happenedAt(last),
   };
@@ -252,7 +290,18 @@ export function deriveJob(facts: JobFacts): DerivedJob {
   };
   const comparison = before && after ? compareReadings(before.body, after.body, context) : undefined;
   const proof =
-    comparison && after ? judgeProof(comparison, after.body, facts.limits, facts.pressureUnit) : undefined;
+    comparison && before && after
+      ? judgeProof(
+          comparison,
+          {
+            before: before.body,
+            after: after.body,
+            ...(readings.pathChanged === undefined ? {} : { pathChanged: readings.pathChanged }),
+          },
+          facts.limits,
+          facts.pressureUnit,
+        )
+      : undefined;
   const evidence = evidenceOf(entries, readings, proof);
   const complete = evidence.every((item) => item.state === 'shown');
   const verdict: JobVerdict = !proof

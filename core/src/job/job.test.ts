@@ -91,6 +91,17 @@ describe('what a ledger means', () => {
     expect(onlyLate.verdict).toBe('equal-flow');
   });
 
+  it('takes a before reading anew once sensor and pipes are put right, as long as the filter is untouched', () => {
+    const cleared: EntryBody = { kind: 'work', work: 'pipe-cleared', what: 'rodded', part: 'high-pipe' };
+    const blind = madeReading('before', { sootG: 2 });
+    const notRead = derive(complaint, before, cleared, clean, after, drive, noCodes);
+    expect(notRead.verdict).toBe('not-proved');
+    expect(notRead.proof?.missing[0]).toMatch(/since the one that there is, the high pipe was cleared/);
+    const job = derive(complaint, blind, cleared, before, clean, after, drive, noCodes);
+    expect(job.before?.seq).toBe(4);
+    expect(job.verdict).toBe('proved');
+  });
+
   it('marks a drive that the customer reported', () => {
     const job = derive(complaint, before, clean, after, { ...drive, reportedBy: 'customer' }, noCodes);
     expect(job.evidence.find((e) => e.id === 'drive')?.text).toMatch(/reported by the customer/);

@@ -13,5 +13,13 @@ export {
   type Interval,
   type ProofContext,
 } from './compareReadings.ts';
-export { VERDICTS, figure, judgeProof, type Judgement, type Proof, type Verdict } from './verdict.ts';
+export {
+  VERDICTS,
+  figure,
+  judgeProof,
+  type Judgement,
+  type Proof,
+  type ProofReadings,
+  type Verdict,
+} from './verdict.ts';
 export { filterCurves, fittedCurve, onFlowAxis, type CurvePoint, type FlowCurve } from './flowCurves.ts';

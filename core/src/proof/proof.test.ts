@@ -18,18 +18,37 @@ interface Options {
   readonly geometry?: FilterGeometry | null;
   readonly limits?: Limits;
   readonly change?: (after: ReadingBody) => ReadingBody;
+  readonly changeBefore?: (before: ReadingBody) => ReadingBody;
 }
+
+/** As if read from a log with these findings. */
+const fromLog =
+  (...findings: string[]) =>
+  (reading: ReadingBody): ReadingBody => ({
+    ...reading,
+    origin: {
+      type: 'log',
+      logId: '0197a000-0000-7000-8000-00000000000a',
+      fileName: 'a.csv',
+      mapping: {},
+      findings,
+    },
+  });
 
 function judge(before: Truth, after: Truth, options: Options = {}): { comparison: Comparison; proof: Proof } {
   const limits = options.limits ?? DEFAULT_LIMITS;
   const geometry = options.geometry === undefined ? FILTER : options.geometry;
   const afterReading = (options.change ?? ((r) => r))(madeReading('after', after));
-  const comparison = compareReadings(madeReading('before', before), afterReading, {
+  const beforeReading = (options.changeBefore ?? ((r) => r))(madeReading('before', before));
+  const comparison = compareReadings(beforeReading, afterReading, {
     limits,
     displacementL: DISPLACEMENT_L,
     ...(geometry ? { geometry } : {}),
   });
-  return { comparison, proof: judgeProof(comparison, afterReading, limits) };
+  return {
+    comparison,
+    proof: judgeProof(comparison, { before: beforeReading, after: afterReading }, limits),
+  };
 }
 
 /** What is truly removed at the state of gas at which the two were compared. */
@@ -167,21 +186,37 @@ describe('verdict', () => {
   it.each(['dp-no-response', 'dp-stuck-high', 'dp-reversed', 'dp-falling'])(
     'does not take a log that shows %s as proof',
     (id) => {
-      const change = (after: ReadingBody): ReadingBody => ({
-        ...after,
-        origin: {
-          type: 'log',
-          logId: '0197a000-0000-7000-8000-00000000000a',
-          fileName: 'after.csv',
-          mapping: {},
-          findings: [id],
-        },
-      });
-      const { proof } = judge({ sootG: 30 }, { sootG: 3 }, { change });
+      const { proof } = judge({ sootG: 30 }, { sootG: 3 }, { change: fromLog(id) });
       expect(proof.verdict).toBe('not-proved');
       expect(proof.missing).toHaveLength(1);
     },
   );
+
+  it('calls nobody’s work worse because the sensor lied before: an old sensor, crossed hoses, a cracked filter', () => {
+    const lied = judge({ sootG: 30 }, { sootG: 8 }, { changeBefore: fromLog('dp-reversed') });
+    expect(lied.proof.verdict).toBe('not-proved');
+    expect(lied.proof.missing[0]).toMatch(/^A before reading that can be believed/);
+    const lower = (reading: ReadingBody): ReadingBody => ({
+      ...reading,
+      samples: reading.samples.map((sample) => ({
+        ...sample,
+        dpMbar: 0.2 * sample.dpMbar,
+        ...(sample.blocks
+          ? {
+              blocks: sample.blocks.map(
+                ([a, r, c, m, dp]) => [a, r, c, m, 0.2 * dp] as (typeof sample.blocks)[number],
+              ),
+            }
+          : {}),
+      })),
+    });
+    const { proof } = judge({ sootG: 3 }, { sootG: 3 }, { changeBefore: lower });
+    expect(proof.verdict).toBe('not-proved');
+    expect(proof.missing[0]).toMatch(
+      /reads 0\.\d\d × clean, less than a clean filter can show \(limit 0\.5\)/,
+    );
+    expect(proof.reasons).toContain('What is read now is within its limits.');
+  });
 
   it('works without the filter’s size, by the fitted curves and the bare limits', () => {
     const { comparison, proof } = judge({ sootG: 35 }, { sootG: 3 }, { geometry: null });

@@ -28,6 +28,13 @@ export interface Proof {
   readonly judgements: readonly Judgement[];
 }
 
+export interface ProofReadings {
+  readonly before: ReadingBody;
+  readonly after: ReadingBody;
+  /** What was done to the ΔP sensor or its pipes between the two, in words. */
+  readonly pathChanged?: string;
+}
+
 const percent = (value: number): string => `${Math.round(value)} %`;
 
 function judged(
@@ -113,6 +120,27 @@ function unbelievable(
   return missing;
 }
 
+/** Reasons why the before reading is no measure of what there was: a lying sensor then looks like harm done, or a cure. */
+function beforeUnbelievable(
+  { restrictionBefore }: Comparison,
+  { before, pathChanged }: ProofReadings,
+  limits: Limits,
+): string[] {
+  if (pathChanged !== undefined)
+    return [
+      `A before reading by the sensor and pipes of now: since the one that there is, ${pathChanged}, so how much was removed cannot be said. Next time read again after such a repair, before the filter is touched.`,
+    ];
+  const found = before.origin.type === 'log' && before.origin.findings.some((id) => SENSOR_UNPROVEN.has(id));
+  if (found)
+    return [
+      'A before reading that can be believed: this log shows a sensor or pipe that does not follow the flow, so how much was removed cannot be said.',
+    ];
+  if (!restrictionBefore || restrictionBefore.high >= limits.restrictionImplausibleRatio) return [];
+  return [
+    `A before reading that can be believed: it reads ${restrictionBefore.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}): sensor, hoses, size, or a cracked filter. How much was removed cannot be said.`,
+  ];
+}
+
 /**
  * The verdict at equal flow, from the comparison alone: *proved* when the pressure fell by at least the limit at the
  * lower end of its interval and the after state is within its limits; *better* when it surely fell but not to there;
@@ -121,11 +149,12 @@ function unbelievable(
  */
 export function judgeProof(
   comparison: Comparison,
-  after: ReadingBody,
+  readings: ProofReadings,
   limits: Limits,
   pressureUnit: Unit = 'mbar',
 ): Proof {
   const { removedPercent, equalFlow } = comparison;
+  const { after } = readings;
   if (!removedPercent || !equalFlow) {
     return {
       verdict: 'not-proved',
@@ -147,6 +176,18 @@ export function judgeProof(
   const missing = unbelievable(comparison, after, limits, pressureUnit);
   if (missing.length > 0)
     return { verdict: 'not-proved', nothingToRemove: false, missing, reasons: [fall], judgements };
+  const noBefore = beforeUnbelievable(comparison, readings, limits);
+  if (noBefore.length > 0) {
+    const state = afterJudgements(comparison, limits);
+    const good = state.length > 0 && state.every(({ holds }) => holds);
+    return {
+      verdict: 'not-proved',
+      nothingToRemove: false,
+      missing: noBefore,
+      reasons: good ? [fall, 'What is read now is within its limits.'] : [fall],
+      judgements,
+    };
+  }
 
   if (removedPercent.high < 0) {
     return {

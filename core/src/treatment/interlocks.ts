@@ -8,6 +8,7 @@ import {
   type WorkType,
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
+import { SENSOR_UNPROVEN } from '../readings/index.ts';
 import { describeFailure } from '../quantities/index.ts';
 import { mostSoot, type KnownFilter } from './sootLoad.ts';
 
@@ -38,15 +39,7 @@ const PRESSURE_PATH: readonly (readonly [PartId, string])[] = [
 ];
 
 /** Findings of a log after which its ΔP is no measure of the filter. */
-const PRESSURE_DOUBTED = new Set([
-  'dp-no-response',
-  'dp-stuck-high',
-  'dp-zero-offset',
-  'dp-reversed',
-  'dp-slow-response',
-  'dp-saturated',
-  'dp-low-for-flow',
-]);
+const PRESSURE_DOUBTED = new Set([...SENSOR_UNPROVEN, 'dp-zero-offset', 'dp-saturated']);
 
 /** The last reading that was taken of the filter as it is. */
 const latestReading = ({ entries }: InterlockFacts['derived']): EntryOf<'reading'> | undefined =>

@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { benchFamily } from '@white-ember/core/bench';
 import type { Job, JobListItem } from '@white-ember/core/contract';
 import { deriveJob } from '@white-ember/core/job';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
@@ -8,8 +7,9 @@ import { analyseLog } from '@white-ember/core/readings';
 import { startTestApp, type TestApp } from '../../testing/testApp.ts';
 import type { TestClient } from '../../testing/TestClient.ts';
 import { DEMO_FILTERS, DEMO_MEMBERS, DEMO_PASSWORD, DEMO_VEHICLES } from './demoWorld.ts';
-import { drillRecording } from './drillRecording.ts';
+import { drillRecording, handReading } from './drills.ts';
 import { ensureDemo } from './ensureDemo.ts';
+import { TAXIS } from './jobs/taxis.ts';
 
 let app: TestApp;
 let lead: TestClient;
@@ -30,10 +30,20 @@ async function jobOf(plate: string): Promise<Job> {
 }
 
 describe('the demo workshop', () => {
-  it('has six vehicles and eight jobs at least, in several states', () => {
-    expect(new Set(jobs.map((job) => job.plate)).size).toBeGreaterThanOrEqual(6);
-    expect(jobs.length).toBeGreaterThanOrEqual(8);
-    expect(new Set(jobs.map((job) => job.summary.verdict)).size).toBeGreaterThanOrEqual(4);
+  it('has eighteen vehicles and thirty jobs at least, over fourteen months, in every state', () => {
+    expect(new Set(jobs.map((job) => job.plate)).size).toBeGreaterThanOrEqual(18);
+    expect(jobs.length).toBeGreaterThanOrEqual(30);
+    const opened = jobs.map((job) => Date.parse(job.openedAt));
+    const months = (Math.max(...opened) - Math.min(...opened)) / (30.4 * 86_400_000);
+    expect(months).toBeGreaterThan(13);
+    expect(months).toBeLessThan(15);
+    expect(new Set(jobs.map((job) => job.summary.verdict))).toEqual(
+      new Set(['open', 'equal-flow', 'proved', 'better', 'not-proved']),
+    );
+    expect(new Set(jobs.map((job) => job.summary.stage)).size).toBeGreaterThanOrEqual(5);
+    // Numbers go with time: the older job has the lower one.
+    const byNumber = [...jobs].sort((a, b) => a.number - b.number);
+    expect(byNumber.map((job) => Date.parse(job.openedAt))).toEqual([...opened].sort((a, b) => a - b));
     expect(jobs.some((job) => job.summary.dwellUntil !== undefined)).toBe(true);
     expect(jobs.some((job) => job.summary.signedOff)).toBe(true);
   });
@@ -45,6 +55,11 @@ describe('the demo workshop', () => {
     ['MF 66 PL', 'not-proved', /^Not proved/],
     ['FL 012 TX', 'not-proved', /Nothing to remove/],
     ['BC 91 HV', 'open', /after is still to come/],
+    ['LD 29 AE', 'open', /No before reading yet/],
+    ['VX 60 ME', 'not-proved', /^Not proved/],
+    ['FL 019 TX', 'proved', /^Proved/],
+    ['NJ 15 KU', 'better', /^Better, not there/],
+    ['BC 44 HV', 'equal-flow', /^At equal flow/],
   ])('tells the story of %s: %s', async (plate, verdict, headline) => {
     const job = await jobOf(plate);
     const derived = deriveJob({
@@ -82,16 +97,18 @@ describe('the demo workshop', () => {
     const before = await ids();
     await ensureDemo(app.db, { reset: false });
     expect(await ids()).toEqual(before);
-    await ensureDemo(app.db, { reset: true });
+    // What is made anew may be fewer jobs: how loading goes on is looked at here, not what is loaded.
+    const few = TAXIS.slice(0, 2);
+    await ensureDemo(app.db, { reset: true, jobs: few });
     const after = await ids();
-    expect(after).toHaveLength(before.length);
-    expect(after).not.toEqual(before);
+    expect(after).toHaveLength(few.length);
+    expect(before).not.toContain(after[0]);
     const workshops = await app.db.query<{ name: string }[]>('SELECT name FROM workshop ORDER BY name');
     expect(workshops.map(({ name }) => name)).toEqual(['A real one', 'Quillfeather Aftertreatment']);
     // What a killed loading left behind is cleared away, not added to.
     await app.db.query(`DELETE FROM setting WHERE name = 'demo-loaded'`);
-    await ensureDemo(app.db, { reset: false });
-    expect(await ids()).toHaveLength(before.length);
+    await ensureDemo(app.db, { reset: false, jobs: few });
+    expect(await ids()).toHaveLength(few.length);
   });
 
   it('signs each of its people in by one tap, with the role that stands there', async () => {
@@ -139,15 +156,20 @@ describe('a made recording', () => {
     expect((await analysed(healthy)).findings).toEqual([]);
   });
 
-  it('is of a vehicle whose filter the demo workshop has measured', () => {
-    for (const [name, filter] of [
-      ['Tarn 2.0', DEMO_FILTERS.tarn],
-      ['Corrin 1.5', DEMO_FILTERS.corrin],
-      ['Harrow 3.0', DEMO_FILTERS.harrow],
-      ['Orrin 12.8', DEMO_FILTERS.orrin],
-    ] as const) {
-      const { diameterMm, lengthMm, cpsi, wallMm } = filter;
-      expect(benchFamily(name)?.filter).toMatchObject({ diameterMm, lengthMm, cpsi, wallMm });
-    }
+  it('is written down by eye where no tool is at hand: settled figures, no finer than they can be read', () => {
+    const drill = { family: 'Harrow 3.0', filter: { sootG: 20, ashG: 10 }, seed: 3, sootCounterG: 20 };
+    const reading = handReading(drill, 'before');
+    expect(reading.samples.map(({ kind }) => kind)).toEqual(['key-off', 'idle', 'hold', 'hold']);
+    expect(handReading(drill, 'before')).toEqual(reading);
+    const [off, idle, low, high] = reading.samples.map(({ dpMbar }) => dpMbar) as [
+      number,
+      number,
+      number,
+      number,
+    ];
+    expect(off).toBe(0);
+    expect(idle).toBeLessThan(low);
+    expect(low).toBeLessThan(high);
+    expect(Number.isInteger(high)).toBe(true);
   });
 });

@@ -1,6 +1,7 @@
-import type { PartId } from '@white-ember/core/ledger';
+import { benchFamily, type BenchFamily } from '@white-ember/core/bench';
 import type { NewVehicle } from '@white-ember/core/contract';
 import type { FilterGeometry, FilterMaterial } from '@white-ember/core/filter';
+import type { PartId } from '@white-ember/core/ledger';
 
 /** The made-up workshop that ships with the application. Every name in it is invented. */
 export const DEMO_WORKSHOP = 'Quillfeather Aftertreatment';
@@ -17,6 +18,13 @@ export const DEMO_CUSTOMERS = {
   carters: { name: 'Brackwater Carters', contact: 'Sedgeby Wharf' },
   private: { name: 'Hollis Winterbourne' },
   parcels: { name: 'Quickstile Parcels', contact: 'Fen Road depot' },
+  council: { name: 'Sedgeby Parish Council', contact: 'Works yard, Dyke Road' },
+  plumber: { name: 'Tamsin Oakridge, plumber', contact: 'Marlow Fen, Weir Cottages' },
+  florist: { name: 'Petal & Thorn', contact: 'Marlow Fen, Market Place' },
+  vets: { name: 'Fenside Vets', contact: 'Sedgeby, Old Maltings' },
+  farm: { name: 'Coldharbour Farm', contact: 'Long Drove' },
+  nurse: { name: 'Bettany Larkrise' },
+  retired: { name: 'Ambrose Thistlewood' },
 } as const;
 
 interface DemoFilter extends FilterGeometry {
@@ -25,142 +33,103 @@ interface DemoFilter extends FilterGeometry {
   readonly basis: 'measured' | 'assumed';
 }
 
+/** The engine family of the bench by its name. */
+export function family(name: string): BenchFamily {
+  const found = benchFamily(name);
+  if (!found) throw new Error(`There is no bench family “${name}”`);
+  return found;
+}
+
+/** The filter that a family carries on the bench, as the workshop has measured it or taken it for. */
+const filterOf = (of: string, label: string, basis: DemoFilter['basis']): DemoFilter => ({
+  name: `${of}${label}`,
+  ...family(of).filter,
+  basis,
+});
+
 export const DEMO_FILTERS = {
-  tarn: {
-    name: 'Tarn 2.0, first fitting',
-    diameterMm: 154,
-    lengthMm: 155,
-    cpsi: 200,
-    wallMm: 0.305,
-    material: 'silicon-carbide',
-    basis: 'measured',
-  },
-  corrin: {
-    name: 'Corrin 1.5, close-coupled',
-    diameterMm: 139,
-    lengthMm: 145,
-    cpsi: 300,
-    wallMm: 0.254,
-    material: 'silicon-carbide',
-    basis: 'assumed',
-  },
-  harrow: {
-    name: 'Harrow 3.0',
-    diameterMm: 176,
-    lengthMm: 180,
-    cpsi: 200,
-    wallMm: 0.305,
-    material: 'cordierite',
-    basis: 'measured',
-  },
-  orrin: {
-    name: 'Orrin 12.8, twin can, one brick',
-    diameterMm: 305,
-    lengthMm: 305,
-    cpsi: 200,
-    wallMm: 0.305,
-    material: 'cordierite',
-    basis: 'assumed',
-  },
+  tarn: filterOf('Tarn 2.0', ', first fitting', 'measured'),
+  tarn22: filterOf('Tarn 2.2', '', 'measured'),
+  corrin: filterOf('Corrin 1.5', ', close-coupled', 'assumed'),
+  maren: filterOf('Maren 2.0', '', 'assumed'),
+  sallow: filterOf('Sallow 1.7', ', with its catalyst', 'assumed'),
+  brindle: filterOf('Brindle 2.5', '', 'measured'),
+  harrow: filterOf('Harrow 3.0', '', 'measured'),
+  ostler: filterOf('Ostler 4.6', '', 'assumed'),
+  larch: filterOf('Larch 8.9', '', 'measured'),
+  orrin: filterOf('Orrin 12.8', ', twin can, one brick', 'assumed'),
 } as const satisfies Record<string, DemoFilter>;
 
-const CAR: PartId[] = [
-  'engine',
-  'turbine',
-  'catalyst',
-  'filter',
-  'silencer',
-  'dp-sensor',
-  'high-pipe',
-  'low-pipe',
-  'egt1',
-  'egt3',
-  'egt4',
-];
-const VAN: PartId[] = [
-  'engine',
-  'turbine',
-  'catalyst',
-  'filter',
-  'scr',
-  'silencer',
-  'dp-sensor',
-  'high-pipe',
-  'low-pipe',
-  'back-pressure-sensor',
-  'egt1',
-  'egt2',
-  'egt3',
-  'egt4',
-];
+/** The parts that stand on the exhaust line of a family. */
+function fittedOn(of: string): PartId[] {
+  const { dpLowSide, backPressureSensor, downstreamBrick, egts } = family(of);
+  return [
+    'engine',
+    'turbine',
+    'catalyst',
+    'filter',
+    ...(downstreamBrick ? (['scr'] as const) : []),
+    'silencer',
+    'dp-sensor',
+    'high-pipe',
+    ...(dpLowSide === 'pipe' ? (['low-pipe'] as const) : []),
+    ...(backPressureSensor ? (['back-pressure-sensor'] as const) : []),
+    ...egts.map((number) => `egt${number}` as const),
+  ];
+}
 
-type DemoVehicle = Omit<NewVehicle, 'id' | 'filterModelId' | 'customerId'> & {
-  readonly filter?: keyof typeof DEMO_FILTERS;
+export type DemoVehicle = Omit<NewVehicle, 'id' | 'filterModelId' | 'customerId'> & {
+  readonly family: string;
+  readonly displacementL: number;
+  readonly filter: keyof typeof DEMO_FILTERS | undefined;
   readonly customer: keyof typeof DEMO_CUSTOMERS;
 };
 
+const vehicle = (
+  plate: string,
+  of: string,
+  body: string,
+  filter: DemoVehicle['filter'],
+  customer: DemoVehicle['customer'],
+  note?: string,
+): DemoVehicle => ({
+  plate,
+  model: `${of} ${body}`,
+  family: of,
+  displacementL: family(of).displacementL,
+  filter,
+  customer,
+  fitted: fittedOn(of),
+  ...(note === undefined ? {} : { note }),
+});
+
 export const DEMO_VEHICLES = {
-  bakeryVan: {
-    plate: 'KE 417 QR',
-    model: 'Tarn 2.0 van',
-    family: 'Tarn 2.0',
-    displacementL: 2.0,
-    filter: 'tarn',
-    customer: 'bakery',
-    fitted: VAN,
-  },
-  taxi12: {
-    plate: 'FL 012 TX',
-    model: 'Corrin 1.5 saloon',
-    family: 'Corrin 1.5',
-    displacementL: 1.5,
-    filter: 'corrin',
-    customer: 'taxis',
-    fitted: CAR,
-  },
-  taxi07: {
-    plate: 'FL 007 TX',
-    model: 'Corrin 1.5 saloon',
-    family: 'Corrin 1.5',
-    displacementL: 1.5,
-    filter: 'corrin',
-    customer: 'taxis',
-    fitted: CAR,
-  },
-  estate: {
-    plate: 'HW 52 NB',
-    model: 'Harrow 3.0 estate',
-    family: 'Harrow 3.0',
-    displacementL: 3.0,
-    filter: 'harrow',
-    customer: 'private',
-    fitted: VAN.filter((p) => p !== 'egt2'),
-  },
-  parcelVan: {
-    plate: 'QP 308 LM',
-    model: 'Tarn 2.0 long van',
-    family: 'Tarn 2.0',
-    displacementL: 2.0,
-    filter: 'tarn',
-    customer: 'parcels',
-    fitted: VAN,
-    note: '312 000 km, never had the filter off.',
-  },
-  carter: {
-    plate: 'BC 91 HV',
-    model: 'Orrin 12.8 tractor',
-    family: 'Orrin 12.8',
-    displacementL: 12.8,
-    filter: 'orrin',
-    customer: 'carters',
-    fitted: VAN,
-  },
-  hatch: {
-    plate: 'MF 66 PL',
-    model: 'Pell 1.6 hatch',
-    family: 'Pell 1.6',
-    displacementL: 1.6,
-    customer: 'private',
-    fitted: CAR,
-  },
-} as const satisfies Record<string, DemoVehicle>;
+  bakeryVan: vehicle('KE 417 QR', 'Tarn 2.0', 'van', 'tarn', 'bakery'),
+  taxi03: vehicle('FL 003 TX', 'Corrin 1.5', 'saloon', 'corrin', 'taxis'),
+  taxi07: vehicle('FL 007 TX', 'Corrin 1.5', 'saloon', 'corrin', 'taxis'),
+  taxi12: vehicle('FL 012 TX', 'Tarn 2.0', 'minibus', 'tarn', 'taxis'),
+  taxi19: vehicle('FL 019 TX', 'Corrin 1.5', 'estate', 'corrin', 'taxis'),
+  taxi23: vehicle('FL 023 TX', 'Maren 2.0', 'people carrier', 'maren', 'taxis'),
+  estate: vehicle('HW 52 NB', 'Harrow 3.0', 'estate', 'harrow', 'private'),
+  parcelVan: vehicle(
+    'QP 308 LM',
+    'Tarn 2.0',
+    'long van',
+    'tarn',
+    'parcels',
+    '312 000 km, never had the filter off.',
+  ),
+  parcel309: vehicle('QP 309 LM', 'Tarn 2.0', 'long van', 'tarn', 'parcels'),
+  parcel311: vehicle('QP 311 LM', 'Tarn 2.2', 'long van', 'tarn22', 'parcels'),
+  carter: vehicle('BC 91 HV', 'Orrin 12.8', 'tractor', 'orrin', 'carters'),
+  carter44: vehicle('BC 44 HV', 'Larch 8.9', 'tipper', 'larch', 'carters'),
+  sweeper: vehicle('SP 17 RC', 'Ostler 4.6', 'sweeper', 'ostler', 'council', 'Idles most of its day.'),
+  plumberVan: vehicle('GT 73 WV', 'Brindle 2.5', 'van', 'brindle', 'plumber'),
+  farmPickup: vehicle('RT 81 OD', 'Brindle 2.5', 'pick-up', 'brindle', 'farm'),
+  floristVan: vehicle('LD 29 AE', 'Sallow 1.7', 'small van', 'sallow', 'florist', 'Rounds of 4 km.'),
+  vetEstate: vehicle('VX 60 ME', 'Maren 2.0', 'estate', 'maren', 'vets'),
+  hatch: vehicle('MF 66 PL', 'Pell 1.6', 'hatch', undefined, 'private'),
+  nurseHatch: vehicle('NJ 15 KU', 'Pell 1.6', 'hatch', undefined, 'nurse'),
+  oldSaloon: vehicle('DY 38 SO', 'Sallow 1.7', 'saloon', 'sallow', 'retired'),
+} as const;
+export type DemoVehicleKey = keyof typeof DEMO_VEHICLES;

@@ -18,7 +18,7 @@ import { MemberEntity, WorkshopEntity, type Member } from '../../people/member.e
 import { hashPassword } from '../../people/passwords.ts';
 import { VehicleEntity } from '../../vehicles/vehicle.entity.ts';
 import { contentHash } from '../once.ts';
-import { DEMO_JOBS, type DemoJob, type DemoStep } from './demoJobs.ts';
+import { DEMO_JOBS } from './demoJobs.ts';
 import {
   DEMO_CUSTOMERS,
   DEMO_FILTERS,
@@ -26,18 +26,23 @@ import {
   DEMO_PASSWORD,
   DEMO_VEHICLES,
   DEMO_WORKSHOP,
+  type DemoVehicle,
 } from './demoWorld.ts';
-import { drillRecording } from './drillRecording.ts';
+import { drillRecording, handReading } from './drills.ts';
+import type { DemoJob, DemoStep } from './steps.ts';
 
 const LOADED = 'demo-loaded';
 
 /** Loads the demo workshop once; with `reset` throws it away first. Real workshops are never touched. */
-export async function ensureDemo(db: DataSource, { reset }: { reset: boolean }): Promise<void> {
+export async function ensureDemo(
+  db: DataSource,
+  { reset, jobs = DEMO_JOBS }: { readonly reset: boolean; readonly jobs?: readonly DemoJob[] },
+): Promise<void> {
   const marks = await db.query<unknown[]>('SELECT 1 FROM setting WHERE name = $1', [LOADED]);
   if (marks.length > 0 && !reset) return;
   // A start that was killed while loading leaves a part behind: it goes, and loading begins anew.
   await removeDemo(db);
-  await loadDemo(db, Date.now());
+  await loadDemo(db, jobs, Date.now());
   await db.query(`INSERT INTO setting (name, value) VALUES ($1, now()::text) ON CONFLICT DO NOTHING`, [
     LOADED,
   ]);
@@ -78,7 +83,7 @@ function openedAt(job: DemoJob, nowMs: number): number {
   return day.getTime();
 }
 
-async function loadDemo(db: DataSource, nowMs: number): Promise<void> {
+async function loadDemo(db: DataSource, jobs: readonly DemoJob[], nowMs: number): Promise<void> {
   const workshopId = uuidv7();
   await db.manager.insert(WorkshopEntity, { id: workshopId, name: DEMO_WORKSHOP, isDemo: true });
   const passwordHash = await hashPassword(DEMO_PASSWORD);
@@ -127,8 +132,7 @@ async function loadDemo(db: DataSource, nowMs: number): Promise<void> {
   const filters = await keyed(DEMO_FILTERS, (id, item) =>
     db.manager.insert(FilterModelEntity, { id, workshopId, ...item, contentHash: contentHash(item) }),
   );
-  type AnyVehicle = (typeof DEMO_VEHICLES)[keyof typeof DEMO_VEHICLES] & { filter?: string; note?: string };
-  const vehicles = await keyed(DEMO_VEHICLES as Record<string, AnyVehicle>, (id, item) =>
+  const vehicles = await keyed<string, DemoVehicle>(DEMO_VEHICLES, (id, item) =>
     db.manager.insert(VehicleEntity, {
       id,
       workshopId,
@@ -147,8 +151,9 @@ async function loadDemo(db: DataSource, nowMs: number): Promise<void> {
 
   const folder = await mkdtemp(join(tmpdir(), 'white-ember-demo-'));
   try {
-    let number = 224;
-    for (const job of DEMO_JOBS) {
+    // The first number that makes today's jobs the latest of a workshop that has been at it for years.
+    let number = 189;
+    for (const job of [...jobs].sort((a, b) => openedAt(a, nowMs) - openedAt(b, nowMs))) {
       number += 1;
       const jobId = uuidv7();
       const start = new Date(openedAt(job, nowMs));
@@ -184,8 +189,8 @@ async function bodyOf(
   step: DemoStep,
 ): Promise<EntryBody> {
   if ('body' in step) return step.body;
-  if ('hand' in step) return step.hand;
   const vehicle = DEMO_VEHICLES[job.vehicle];
+  if ('gauge' in step) return handReading({ family: vehicle.family, ...step.gauge }, step.purpose, step.note);
   const text = await drillRecording({ family: vehicle.family, ...step.log });
   const path = join(place.folder, 'recording.csv');
   await writeFile(path, text);

@@ -1,0 +1,107 @@
+import type { EntryBody, PartId, WorkType } from '@white-ember/core/ledger';
+import type { Fault } from '@white-ember/core/bench';
+import type { DemoVehicleKey } from './demoWorld.ts';
+import type { Drill } from './drills.ts';
+
+type Purpose = 'before' | 'after' | 'between';
+type BodyOf<K extends EntryBody['kind']> = Extract<EntryBody, { kind: K }>;
+
+/** One happening of a job, minutes after its opening. */
+export type DemoStep = { readonly min: number; readonly by?: 'imke' | 'tobin' } & (
+  | { readonly body: EntryBody }
+  /** Read off the bench vehicle by eye, and written down. */
+  | { readonly gauge: Omit<Drill, 'family'>; readonly purpose: Purpose; readonly note?: string }
+  /** Recorded from the bench vehicle through the scan link. */
+  | { readonly log: Omit<Drill, 'family'>; readonly purpose: Purpose; readonly fileName: string }
+);
+
+export interface DemoJob {
+  readonly vehicle: DemoVehicleKey;
+  /** Opened this many days before now … */
+  readonly daysAgo: number;
+  /** … or, for today's jobs, this many minutes. */
+  readonly minutesAgo?: number;
+  readonly steps: readonly DemoStep[];
+}
+
+export const complaint = (text: string, distanceKm: number, powerLimited = false): BodyOf<'complaint'> => ({
+  kind: 'complaint',
+  text,
+  distanceKm,
+  powerLimited,
+});
+
+export const codes = (when: 'before' | 'after-drive', ...list: string[]): BodyOf<'code-scan'> => ({
+  kind: 'code-scan',
+  when,
+  codes: list.map((code) => ({ code })),
+});
+
+export const clean = (what: string, fluidL: number, dwellMin = 30): BodyOf<'work'> => ({
+  kind: 'work',
+  work: 'chemical-clean',
+  what,
+  fluid: 'Fenwash D',
+  fluidL,
+  dwellMin,
+});
+
+export const work = (type: WorkType, what: string, on?: PartId): BodyOf<'work'> => ({
+  kind: 'work',
+  work: type,
+  what,
+  ...(on === undefined ? {} : { part: on }),
+});
+
+export const part = (
+  id: PartId,
+  state: 'sound' | 'doubtful' | 'failed' | 'proven-clear',
+  why: string,
+): BodyOf<'part-state'> => ({ kind: 'part-state', part: id, state, why });
+
+export const drive = (
+  distanceKm: number,
+  reportedBy: 'technician' | 'customer' = 'technician',
+): BodyOf<'drive'> => ({
+  kind: 'drive',
+  distanceKm,
+  minutes: Math.round(distanceKm * 1.5),
+  powerLimitGone: true,
+  reportedBy,
+});
+
+export const note = (text: string): BodyOf<'note'> => ({ kind: 'note', text });
+export const readTheCaution = (caution: string, act: string): BodyOf<'caution-acknowledged'> => ({
+  kind: 'caution-acknowledged',
+  caution,
+  act,
+});
+export const signOff = (remains?: string): BodyOf<'sign-off'> => ({
+  kind: 'sign-off',
+  ...(remains === undefined ? {} : { remains }),
+});
+
+/** A filter with so much soot and ash, what the computer counts, and what else is wrong. */
+export const filter = (
+  sootG: number,
+  ashG: number,
+  seed: number,
+  {
+    countedG = sootG,
+    faults,
+    coolantC,
+  }: { readonly countedG?: number; readonly faults?: readonly Fault[]; readonly coolantC?: number } = {},
+): Omit<Drill, 'family'> => ({
+  filter: { sootG, ashG },
+  seed,
+  sootCounterG: countedG,
+  ...(faults === undefined ? {} : { faults }),
+  ...(coolantC === undefined ? {} : { coolantC }),
+});
+
+/** What proves a job to its end: a drive, no codes after it, and the lead's signature. */
+export const provedBy = (min: number, distanceKm: number, remains?: string): DemoStep[] => [
+  { min, body: drive(distanceKm) },
+  { min: min + Math.round(1.5 * distanceKm) + 6, body: codes('after-drive') },
+  { min: min + Math.round(1.5 * distanceKm) + 10, by: 'imke', body: signOff(remains) },
+];
