@@ -30,7 +30,7 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 1400 } });
   await signIn(page, site);
   // How many frames this machine draws of a page that stands still.
-  const still = (await page.evaluate(FRAMES)) as { perS: number };
+  const still = await page.evaluate<{ perS: number }>(FRAMES);
   await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`);
   await page.getByLabel('Scan tool').selectOption({ label: 'Fast, 260 values a second' });
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
@@ -47,7 +47,10 @@ try {
   await page.waitForTimeout(32_000);
   await page.keyboard.press('1');
   await page.waitForTimeout(1500);
-  const { perS, longestMs } = (await page.evaluate(FRAMES)) as { perS: number; longestMs: number };
+  const { perS, longestMs } = await page.evaluate<{
+    perS: number;
+    longestMs: number;
+  }>(FRAMES);
   const rows = [
     {
       what: 'Live traces of 12 channels at 20 Hz, the last 30 min in view',

@@ -39,6 +39,6 @@ export {
   type BaselineStepId,
   type LiveMoment,
 } from './live/baselineGuide.ts';
-export { SteadyFollower, type RunKind, type SteadyRun } from './live/steadyRun.ts';
+export { rateAdvice, SteadyFollower, type RunKind, type SteadyRun } from './live/steadyRun.ts';
 export { CHANNEL_PRESETS, type ChannelPreset } from './live/presets.ts';
 export { OBD_PARAMETERS, obdValueOf, type ObdParameter, type ObdValue } from './reader/obdParameters.ts';

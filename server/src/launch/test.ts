@@ -1,4 +1,5 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join, relative, resolve } from 'node:path';
 import { ensureChromium, LaunchError, postgresPrograms } from './debian.ts';
@@ -52,6 +53,32 @@ function run(
   return done.status === 0;
 }
 
+/** Checks that need no database and no screen: two at a time, each one's words together. */
+async function runSideBySide(
+  checks: readonly (readonly [title: string, file: string, args: readonly string[]])[],
+): Promise<Count[]> {
+  const counts: Count[] = [];
+  const waiting = [...checks];
+  const worker = async (): Promise<void> => {
+    for (let check = waiting.shift(); check; check = waiting.shift()) {
+      const [title, file, args] = check;
+      const child = spawn(process.execPath, [file, ...args], {
+        cwd: root,
+        stdio: ['ignore', 'pipe', 'pipe'],
+      });
+      const words: Buffer[] = [];
+      child.stdout.on('data', (piece: Buffer) => words.push(piece));
+      child.stderr.on('data', (piece: Buffer) => words.push(piece));
+      const [status] = (await once(child, 'close')) as [number | null];
+      process.stdout.write(`\n== ${title}\n${Buffer.concat(words).toString()}`);
+      if (status !== 0) failures.push(title);
+      counts.push(asCount(status === 0));
+    }
+  };
+  await Promise.all([worker(), worker()]);
+  return counts;
+}
+
 const asCount = (ok: boolean): Count => ({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 });
 
 /** Counts of a runner's own report; a run that failed without a failed test, or counted none, counts as a failure. */
@@ -82,16 +109,20 @@ function vitest(projects: readonly string[]): Count[] {
   });
 }
 
-const PARTS: Record<string, () => Count[]> = {
-  types: () =>
-    ['core', 'core/tsconfig.test.json', 'cli', 'server', 'web', 'e2e'].map((project) =>
-      asCount(run(`types ${project}`, program('typescript/bin/tsc'), ['-p', project])),
-    ),
-  lint: () => [
-    asCount(run('eslint', program('eslint/bin/eslint.js'), ['.', '--max-warnings=0'])),
-    asCount(run('prettier', program('prettier/bin/prettier.cjs'), ['--check', '--log-level=warn', '.'])),
-    asCount(run('imports', join(root, 'imports.check.mjs'), [])),
+const STATIC: Record<string, readonly (readonly [title: string, file: string, args: readonly string[]])[]> = {
+  types: ['server', 'web', 'core/tsconfig.test.json', 'core', 'cli', 'e2e'].map((project) => [
+    `types ${project}`,
+    program('typescript/bin/tsc'),
+    ['-p', project],
+  ]),
+  lint: [
+    ['eslint', program('eslint/bin/eslint.js'), ['.', '--max-warnings=0']],
+    ['prettier', program('prettier/bin/prettier.cjs'), ['--check', '--log-level=warn', '.']],
+    ['imports', join(root, 'imports.check.mjs'), []],
   ],
+};
+
+const PARTS: Record<string, () => Count[]> = {
   unit: () => vitest(['core', 'cli', 'web']),
   api: () => {
     postgresPrograms();
@@ -122,19 +153,28 @@ const PARTS: Record<string, () => Count[]> = {
   },
 };
 
-function main(wanted: readonly string[]): void {
+async function main(wanted: readonly string[]): Promise<void> {
   if (wanted.includes('--help')) {
     process.stdout.write(HELP);
     return;
   }
-  const unknown = wanted.find((name) => !Object.hasOwn(PARTS, name));
+  const unknown = wanted.find((name) => !Object.hasOwn(PARTS, name) && !Object.hasOwn(STATIC, name));
   if (unknown !== undefined)
     throw new LaunchError(`"${unknown}" is no part. bin/test --help tells the parts.`);
   rmSync(reports, { recursive: true, force: true });
   mkdirSync(reports, { recursive: true });
-  const counts = Object.entries(PARTS)
-    .filter(([name]) => wanted.length === 0 || wanted.includes(name))
-    .flatMap(([, part]) => part());
+  const isWanted = ([name]: readonly [string, unknown]): boolean =>
+    wanted.length === 0 || wanted.includes(name);
+  const counts = [
+    ...(await runSideBySide(
+      Object.entries(STATIC)
+        .filter(isWanted)
+        .flatMap(([, checks]) => checks),
+    )),
+    ...Object.entries(PARTS)
+      .filter(isWanted)
+      .flatMap(([, part]) => part()),
+  ];
   const sum = (pick: (count: Count) => number): number =>
     counts.reduce((total, count) => total + pick(count), 0);
   for (const title of failures) process.stdout.write(`\nfailed: ${title}`);
@@ -143,7 +183,7 @@ function main(wanted: readonly string[]): void {
 }
 
 try {
-  main(process.argv.slice(2));
+  await main(process.argv.slice(2));
 } catch (error) {
   process.stderr.write(`${error instanceof LaunchError ? error.message : String((error as Error).stack)}\n`);
   process.exitCode = 1;

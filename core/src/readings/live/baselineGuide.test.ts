@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { ROLE_IDS } from '../channelRoles.ts';
 import { BASELINE_STEPS, BaselineGuide, baselinePlan, type BaselineStepId } from './baselineGuide.ts';
 import { CHANNEL_PRESETS } from './presets.ts';
-import { SteadyFollower } from './steadyRun.ts';
+import { rateAdvice, SteadyFollower } from './steadyRun.ts';
 
 const PLAN = baselinePlan(2, 78);
 
@@ -199,6 +199,26 @@ describe('the steady stretch of now', () => {
     for (let i = 0; i < 100; i++) gap.push(i / 10, 2500);
     gap.push(60, 2500);
     expect(gap.run.steadyS).toBe(0);
+  });
+});
+
+describe('a slow link', () => {
+  it('is said to be too slow for what it cannot show, and for nothing else', () => {
+    expect(rateAdvice(20)).toBeUndefined();
+    expect(rateAdvice(2)).toBeUndefined();
+    expect(rateAdvice(0)).toBeUndefined();
+    expect(rateAdvice(0.6)).toMatch(/^At 0\.6 readings a second a restricted pipe cannot be told/);
+    expect(rateAdvice(0.25)).toMatch(/^A reading every 4 s: too slow for steady stretches/);
+  });
+
+  it('gives no steady stretch where it is said to be too slow, and one where it is not', () => {
+    const followed = (hz: number): number => {
+      const follower = new SteadyFollower();
+      for (let i = 0; i < 40 * hz; i++) follower.push(i / hz, 2500);
+      return follower.run.steadyS;
+    };
+    expect(followed(0.25)).toBe(0);
+    expect(followed(0.6)).toBeGreaterThan(30);
   });
 });
 

@@ -19,6 +19,20 @@ export interface SteadyRun {
 }
 
 const DRIVING_KM_H = 3;
+/** Readings further apart than this belong to no common stretch, s. */
+const LONGEST_GAP_S = 3;
+/** An open pipe falls back in half a second, a restricted one takes over two: fewer readings than this cannot tell. */
+const PIPE_HZ = 2;
+
+/** What a link cannot show at so many readings a second of each channel, in words; nothing where it shows all. */
+export function rateAdvice(hz: number): string | undefined {
+  if (hz <= 0) return undefined;
+  if (hz < 1 / LONGEST_GAP_S)
+    return `A reading every ${(1 / hz).toFixed(0)} s: too slow for steady stretches to be seen. Choose fewer channels.`;
+  if (hz < PIPE_HZ)
+    return `At ${hz.toFixed(1)} readings a second a restricted pipe cannot be told from an open one. Choose fewer channels for the snaps.`;
+  return undefined;
+}
 
 /** Follows engine speed as it comes in and knows which steady stretch it is in. */
 export class SteadyFollower {
@@ -33,7 +47,7 @@ export class SteadyFollower {
   push(timeS: number, rpm: number, kmPerH = 0): void {
     const mean = this.#count === 0 ? rpm : this.#sum / this.#count;
     const tolerance = mean < OFF_RPM ? OFF_RPM : Math.max(HOLD_TOLERANCE_RPM, HOLD_TOLERANCE_SHARE * mean);
-    const gap = timeS - this.#lastS > 3;
+    const gap = timeS - this.#lastS > LONGEST_GAP_S;
     this.#moving = kmPerH > DRIVING_KM_H;
     if (gap || Math.abs(rpm - mean) > tolerance) {
       this.#startS = timeS;

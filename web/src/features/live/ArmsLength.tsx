@@ -199,7 +199,7 @@ function RevBand({ rpm, aimRpm }: { rpm: number; aimRpm: number | undefined }) {
       {[0, 0.25, 0.5, 0.75, 1].map((share) => (
         <span
           key={share}
-          className="absolute bottom-0 font-head font-semibold text-lg text-ink2 -translate-x-1/2 first:translate-x-0 last:-translate-x-full"
+          className="absolute bottom-0 font-head font-semibold text-lg text-ink2 -translate-x-1/2 first-of-type:translate-x-0 last:-translate-x-full"
           style={{ left: `${100 * share}%` }}
         >
           {Math.round((low + share * (high - low)) / 10) * 10}

@@ -1,6 +1,6 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { baselinePlan, CHANNEL_PRESETS } from '@white-ember/core/readings';
+import { baselinePlan, CHANNEL_PRESETS, rateAdvice } from '@white-ember/core/readings';
 import { problemOf, useSessionQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -15,6 +15,7 @@ import { clockText } from '../readings/logs/traceLanes.ts';
 import { ArmsLength } from './ArmsLength.tsx';
 import { BaselineSteps } from './BaselineSteps.tsx';
 import { BenchSetupForm } from './BenchSetupForm.tsx';
+import { ChannelPicker } from './ChannelPicker.tsx';
 import { HandsOn } from './HandsOn.tsx';
 import type { LiveFacts } from './liveLimits.ts';
 import { LiveSession, useLive } from './liveSession.ts';
@@ -25,6 +26,8 @@ import { recordingStore, type KeptRecording } from './recordingStore.ts';
 import { useRecordings } from './useRecordings.ts';
 import { ValueTiles } from './ValueTiles.tsx';
 import { VehicleControls } from './VehicleControls.tsx';
+
+const BASELINE_CHANNELS = CHANNEL_PRESETS.find(({ id }) => id === 'baseline')?.roles ?? [];
 
 /** Live values of a job's vehicle: watched, recorded, and guided through the baseline. */
 export function LivePage() {
@@ -111,7 +114,6 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
   const [params, setParams] = useSearchParams();
   const navigate = useNavigate();
   const logs = useLogs(open);
-  const [preset, setPreset] = useState('baseline');
   const caution = useCaution(open, 'running-engine', 'live');
   const role = useSessionQuery().data?.member?.role;
   const canRecord = role !== 'viewer' && !derived.signedOff;
@@ -120,8 +122,12 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
     () => baselinePlan(vehicle.displacementL, limits.coolantWarmC),
     [vehicle.displacementL, limits.coolantWarmC],
   );
-  const facts: LiveFacts = { limits, geometry: vehicle.filter, latest: session.latest };
-  const roles = CHANNEL_PRESETS.find(({ id }) => id === preset)?.roles ?? [];
+  const facts: LiveFacts = {
+    limits,
+    geometry: vehicle.filter,
+    displacementL: vehicle.displacementL,
+    latest: session.latest,
+  };
   const setFar = (wanted: boolean): void => setParams(wanted ? { far: '1' } : {}, { replace: true });
 
   const record = (): void =>
@@ -143,7 +149,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
     j: () => session.drive({ do: 'hold', rpm: plan.lowRpm }),
     h: () => session.drive({ do: 'hold', rpm: plan.highRpm }),
     o: () => session.drive({ do: 'off' }),
-    c: () => void session.connect(roles),
+    c: () => void session.connect(BASELINE_CHANNELS),
     1: () => session.setPace(1),
     2: () => session.setPace(4),
     3: () => session.setPace(15),
@@ -197,29 +203,11 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
           <Button
             weight={connected ? 'plain' : 'main'}
             aria-keyshortcuts="c"
-            onClick={() => void session.connect(roles)}
+            onClick={() => void session.connect(BASELINE_CHANNELS)}
           >
             {connected ? 'Connected' : 'Connect (C)'}
           </Button>
-          <label className="flex items-center gap-2">
-            <span className="sr-only">Channels for</span>
-            <select
-              className="input-box w-auto!"
-              value={preset}
-              disabled={state.recording !== undefined}
-              onChange={(event) => {
-                setPreset(event.target.value);
-                const next = CHANNEL_PRESETS.find(({ id }) => id === event.target.value);
-                if (connected && next) void session.choose(next.roles);
-              }}
-            >
-              {CHANNEL_PRESETS.map(({ id, label }) => (
-                <option key={id} value={id}>
-                  {label}
-                </option>
-              ))}
-            </select>
-          </label>
+          {state.channels.length > 0 ? <ChannelPicker session={session} state={state} /> : null}
           <Button aria-keyshortcuts="f" disabled={!connected} onClick={() => setFar(true)}>
             Arm’s length (F)
           </Button>
@@ -230,7 +218,8 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
             {state.hz.toFixed(1)} times a second.
             {state.identity.vehicle === vehicle.family
               ? ''
-              : ` This job’s vehicle is a ${vehicle.family}: mind a mismatch.`}
+              : ` This job’s vehicle is a ${vehicle.family}: mind a mismatch.`}{' '}
+            {rateAdvice(state.hz)}
           </p>
         ) : (
           <p>Switch the ignition on, then connect.</p>

@@ -1,6 +1,6 @@
 import { CHANNEL_ROLES } from '@white-ember/core/readings';
 import { useAppSelector } from '../../app/store.ts';
-import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
+import { cleanNowMbar, limitNow, type LiveFacts } from './liveLimits.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
 import { shownLive } from './shownLive.ts';
 import { withUnit } from '../../ui/format.ts';
@@ -17,7 +17,6 @@ export function ValueTiles({
 }) {
   const units = useAppSelector((app) => app.preferences);
   const shown = state.channels.filter(({ id }) => state.chosen.includes(id));
-  const limit = deltaPLimit(facts, units.pressureUnit);
   const clean = cleanNowMbar(facts);
   return (
     <ul aria-label="Values" className="grid gap-1.5 grid-cols-2 sm:grid-cols-3 xl:grid-cols-5">
@@ -26,6 +25,7 @@ export function ValueTiles({
         const { figure, unit } =
           base === undefined ? { figure: '–', unit: channel.unit } : shownLive(channel, base, units);
         const isDeltaP = channel.role === 'dpfDeltaP' && channel.status === 'live';
+        const limit = channel.status === 'live' ? limitNow(channel.role, facts, units) : undefined;
         return (
           <li
             key={channel.id}
@@ -38,13 +38,15 @@ export function ValueTiles({
             <p className={`figure-text leading-7 ${isDeltaP ? 'text-3xl text-steel' : 'text-2xl'}`}>
               {figure} <span className="text-base">{unit}</span>
             </p>
-            {isDeltaP && limit ? (
+            {limit ? (
               <p
                 className={`text-[13px] leading-4 ${limit.over ? 'text-ember-text font-bold' : 'text-ink2'}`}
               >
                 {limit.over ? 'look: ' : ''}
                 {limit.text}
-                {clean === undefined ? '' : `; clean ${withUnit(clean, units.pressureUnit)} at this flow`}
+                {clean === undefined || !isDeltaP
+                  ? ''
+                  : `; clean ${withUnit(clean, units.pressureUnit)} at this flow`}
               </p>
             ) : null}
           </li>

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { benchChannel, benchFamily, type BenchFamily } from '@white-ember/core/bench';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import type { ChannelRole } from '@white-ember/core/readings';
-import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
+import { cleanNowMbar, deltaPLimit, limitNow, type LiveFacts } from './liveLimits.ts';
 import { columnsOf, LiveTrace } from './liveTrace.ts';
 import { shownLive } from './shownLive.ts';
 
@@ -12,6 +12,7 @@ const tarn = benchFamily('Tarn 2.0') as BenchFamily;
 const facts = (values: Partial<Record<ChannelRole, number>>, sizeKnown = true): LiveFacts => ({
   limits: DEFAULT_LIMITS,
   geometry: sizeKnown ? tarn.filter : undefined,
+  displacementL: tarn.displacementL,
   latest: (role) => values[role],
 });
 
@@ -43,6 +44,41 @@ describe('the limit of the moment', () => {
 
   it('is said in the person’s unit', () => {
     expect(deltaPLimit(facts({ engineSpeed: 3000, dpfDeltaP: 10 }), 'kPa')?.text).toMatch(/8(\.0+)? kPa/);
+  });
+});
+
+describe('the limits of the other channels', () => {
+  const units = { pressureUnit: 'mbar', temperatureUnit: 'degC', massFlowUnit: 'gPerS' } as const;
+  const at = (role: ChannelRole, values: Partial<Record<ChannelRole, number>>, sizeKnown = true) =>
+    limitNow(role, facts(values, sizeKnown), units);
+
+  it('set absolute sensors against the barometer with the engine off, and only then', () => {
+    const rest = { engineSpeed: 0, barometricPressure: 1000 };
+    expect(at('manifoldPressure', { ...rest, manifoldPressure: 1040 })).toEqual({
+      text: 'engine off: 1000 mbar ± 10 %',
+      over: false,
+    });
+    expect(at('exhaustBackPressure', { ...rest, exhaustBackPressure: 1130 })).toMatchObject({ over: true });
+    expect(
+      at('exhaustBackPressure', { ...rest, engineSpeed: 800, exhaustBackPressure: 1130 }),
+    ).toBeUndefined();
+    expect(at('manifoldPressure', { engineSpeed: 0, manifoldPressure: 1040 })).toBeUndefined();
+  });
+
+  it('set the air mass against speed–density above idle', () => {
+    const hold = { engineSpeed: 2500, manifoldPressure: 1150, intakeAirTemp: 25 };
+    expect(at('massAirFlow', { ...hold, massAirFlow: 47 })).toMatchObject({ over: false });
+    expect(at('massAirFlow', { ...hold, massAirFlow: 22 })).toMatchObject({ over: true });
+    expect(at('massAirFlow', { ...hold, engineSpeed: 820, massAirFlow: 4 })).toBeUndefined();
+  });
+
+  it('tell a circuit from a temperature, a cold engine, and much soot by the filter’s size', () => {
+    expect(at('egt3', { egt3: 240 })).toBeUndefined();
+    expect(at('egt3', { egt3: -40 })).toMatchObject({ over: true });
+    expect(at('coolantTemp', { coolantTemp: 50 })?.text).toBe('not warm yet: from 78 °C');
+    expect(at('sootMass', { sootMass: 41 }, false)).toEqual({ text: 'high above 40 g', over: true });
+    expect(at('sootMass', { sootMass: 39 })).toMatchObject({ over: false });
+    expect(at('barometricPressure', { barometricPressure: 1000 })).toBeUndefined();
   });
 });
 

@@ -1,4 +1,10 @@
-import { exhaustMassGPerS, pressureDrop, type FilterGeometry } from '@white-ember/core/filter';
+import {
+  exhaustMassGPerS,
+  filterVolumeL,
+  pressureDrop,
+  speedDensityGPerS,
+  type FilterGeometry,
+} from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
 import type { Unit } from '@white-ember/core/quantities';
 import type { ChannelRole } from '@white-ember/core/readings';
@@ -7,6 +13,7 @@ import { withUnit } from '../../ui/format.ts';
 export interface LiveFacts {
   readonly limits: Limits;
   readonly geometry: FilterGeometry | undefined;
+  readonly displacementL: number | undefined;
   readonly latest: (role: ChannelRole) => number | undefined;
 }
 
@@ -37,8 +44,20 @@ const IDLE_BELOW_RPM = 1250;
 /** Held by foot, a speed counts for the one that is meant within this share. */
 const NEAR = 0.08;
 
-/** The limit that the ΔP of this moment is to be seen against, in words; at the speeds that the limits are meant for. */
-export function deltaPLimit(facts: LiveFacts, unit: Unit): { text: string; over: boolean } | undefined {
+export interface LimitNow {
+  /** The limit, in words. */
+  readonly text: string;
+  readonly over: boolean;
+}
+
+export interface LiveUnits {
+  readonly pressureUnit: Unit;
+  readonly temperatureUnit: Unit;
+  readonly massFlowUnit: Unit;
+}
+
+/** The limit that the ΔP of this moment is to be seen against; at the speeds that the limits are meant for. */
+export function deltaPLimit(facts: LiveFacts, unit: Unit): LimitNow | undefined {
   const { limits, latest } = facts;
   const rpm = latest('engineSpeed');
   const value = latest('dpfDeltaP');
@@ -64,3 +83,89 @@ export function deltaPLimit(facts: LiveFacts, unit: Unit): { text: string; over:
   const [at, limit] = held;
   return { text: `at ${at} rpm good to ${withUnit(limit, unit)}`, over: value > limit };
 }
+
+/** With the engine off an absolute sensor shows what the barometer shows. */
+const atRest =
+  (role: ChannelRole) =>
+  ({ limits, latest }: LiveFacts, { pressureUnit }: LiveUnits): LimitNow | undefined => {
+    const [value, barometer, rpm] = [latest(role), latest('barometricPressure'), latest('engineSpeed')];
+    if (value === undefined || barometer === undefined || rpm === undefined || rpm >= 50) return undefined;
+    const percent = limits.keyOnPercent;
+    return {
+      text: `engine off: ${withUnit(barometer, pressureUnit)} ± ${percent} %`,
+      over: Math.abs(value - barometer) > (percent / 100) * barometer,
+    };
+  };
+
+/** What engine speed and manifold pressure call for; recirculation takes air away, so only a hold is judged. */
+function airLimit(
+  { limits, displacementL, latest }: LiveFacts,
+  { massFlowUnit }: LiveUnits,
+): LimitNow | undefined {
+  const [air, rpm, manifold] = [latest('massAirFlow'), latest('engineSpeed'), latest('manifoldPressure')];
+  if (air === undefined || rpm === undefined || manifold === undefined || displacementL === undefined)
+    return undefined;
+  if (rpm < IDLE_BELOW_RPM) return undefined;
+  const wanted = speedDensityGPerS({
+    displacementL,
+    rpm,
+    manifoldMbar: manifold,
+    manifoldC: latest('intakeAirTemp') ?? 25,
+    volumetricEfficiency: limits.volumetricEfficiency,
+  });
+  if (!wanted.ok || wanted.value <= 0) return undefined;
+  const { mafToSpeedDensityLow: low, mafToSpeedDensityHigh: high } = limits;
+  const ratio = air / wanted.value;
+  return {
+    text: `${withUnit(low * wanted.value, massFlowUnit)} to ${withUnit(high * wanted.value, massFlowUnit)} by speed–density`,
+    over: ratio < low || ratio > high,
+  };
+}
+
+const circuit =
+  (role: ChannelRole) =>
+  ({ limits, latest }: LiveFacts, { temperatureUnit }: LiveUnits): LimitNow | undefined => {
+    const value = latest(role);
+    const { egtOpenLowC: low, egtOpenHighC: high } = limits;
+    if (value === undefined || (value > low && value < high)) return undefined;
+    return {
+      text: `a circuit, no temperature: beyond ${withUnit(low, temperatureUnit)} to ${withUnit(high, temperatureUnit)}`,
+      over: true,
+    };
+  };
+
+function coolantLimit({ limits, latest }: LiveFacts, { temperatureUnit }: LiveUnits): LimitNow | undefined {
+  const value = latest('coolantTemp');
+  if (value === undefined) return undefined;
+  const warm = withUnit(limits.coolantWarmC, temperatureUnit);
+  return {
+    text: value < limits.coolantWarmC ? `not warm yet: from ${warm}` : `warm from ${warm}`,
+    over: false,
+  };
+}
+
+function sootLimit({ limits, geometry, latest }: LiveFacts): LimitNow | undefined {
+  const value = latest('sootMass');
+  if (value === undefined) return undefined;
+  const limit = geometry ? limits.sootHighGPerL * filterVolumeL(geometry) : limits.sootHighG;
+  return { text: `high above ${withUnit(limit, 'g')}`, over: value > limit };
+}
+
+const LIMITS: Readonly<
+  Partial<Record<ChannelRole, (facts: LiveFacts, units: LiveUnits) => LimitNow | undefined>>
+> = {
+  dpfDeltaP: (facts, { pressureUnit }) => deltaPLimit(facts, pressureUnit),
+  exhaustBackPressure: atRest('exhaustBackPressure'),
+  manifoldPressure: atRest('manifoldPressure'),
+  massAirFlow: airLimit,
+  egt1: circuit('egt1'),
+  egt2: circuit('egt2'),
+  egt3: circuit('egt3'),
+  egt4: circuit('egt4'),
+  coolantTemp: coolantLimit,
+  sootMass: sootLimit,
+};
+
+/** The limit that a channel is to be seen against at this moment; none where there is none that would say something. */
+export const limitNow = (role: ChannelRole, facts: LiveFacts, units: LiveUnits): LimitNow | undefined =>
+  LIMITS[role]?.(facts, units);

@@ -175,21 +175,28 @@ export class LiveSession {
 
   /** Connects and streams the wanted channels, as far as the vehicle has them. */
   connect = async (roles: readonly ChannelRole[]): Promise<void> => {
+    const { chosen } = this.#state;
     try {
       const identity = await this.#remote.connect();
       const channels = await this.#remote.channels();
       const routines = await this.#remote.routines();
       this.#set({ identity, channels, routines, problem: undefined });
-      await this.choose(roles);
+      // Connected anew it goes on with what was streamed before, as a recording needs.
+      await (chosen.length > 0 ? this.stream(chosen) : this.choose(roles));
     } catch (error) {
       this.#set({ problem: (error as Error).message });
     }
   };
 
-  choose = async (roles: readonly ChannelRole[]): Promise<void> => {
-    const ids = this.#state.channels
-      .filter(({ role, status }) => roles.includes(role) && status !== 'not-fitted')
-      .map(({ id }) => id);
+  choose = (roles: readonly ChannelRole[]): Promise<void> =>
+    this.stream(
+      this.#state.channels
+        .filter(({ role, status }) => roles.includes(role) && status !== 'not-fitted')
+        .map(({ id }) => id),
+    );
+
+  /** Streams these channels and no others. */
+  stream = async (ids: readonly string[]): Promise<void> => {
     try {
       const { hz } = await this.#remote.stream(ids);
       this.#set({ chosen: ids, hz, problem: undefined });

@@ -1,0 +1,74 @@
+import { CHANNEL_PRESETS, CHANNEL_ROLES } from '@white-ember/core/readings';
+import type { LiveSession, LiveState } from './liveSession.ts';
+
+const OWN = 'own';
+
+/** The preset whose channels, as far as they are fitted, are those that are streamed. */
+export function presetOf({ channels, chosen }: LiveState): string {
+  const streamed = new Set(chosen);
+  const fitted = channels.filter(({ status }) => status !== 'not-fitted');
+  const match = CHANNEL_PRESETS.find(({ roles }) => {
+    const ids = fitted.filter(({ role }) => roles.includes(role)).map(({ id }) => id);
+    return ids.length === streamed.size && ids.every((id) => streamed.has(id));
+  });
+  return match?.id ?? OWN;
+}
+
+/** Which channels are streamed: those that a stage of the work calls for, or any others. */
+export function ChannelPicker({ session, state }: { session: LiveSession; state: LiveState }) {
+  const { channels, chosen } = state;
+  const fixed = state.recording !== undefined || state.link.status !== 'connected';
+  const preset = presetOf(state);
+  const toggle = (id: string): void =>
+    void session.stream(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id]);
+  return (
+    <>
+      <label className="flex items-center gap-2">
+        <span className="sr-only">Channels for</span>
+        <select
+          className="input-box w-auto!"
+          value={preset}
+          disabled={fixed}
+          onChange={(event) => {
+            const next = CHANNEL_PRESETS.find(({ id }) => id === event.target.value);
+            if (next) void session.choose(next.roles);
+          }}
+        >
+          {preset === OWN ? <option value={OWN}>Own choice</option> : null}
+          {CHANNEL_PRESETS.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <details className="basis-full order-last">
+        <summary className="min-h-11 content-center underline underline-offset-4">
+          Channels one by one
+        </summary>
+        <ul className="grid sm:grid-cols-2 gap-x-4">
+          {channels.map(({ id, name, role, status }) => (
+            <li key={id}>
+              <label className="flex items-center gap-2 min-h-11">
+                <input
+                  type="checkbox"
+                  className="size-5 shrink-0 accent-(--ember)"
+                  checked={chosen.includes(id)}
+                  disabled={fixed || status === 'not-fitted'}
+                  onChange={() => toggle(id)}
+                />
+                <span>
+                  {CHANNEL_ROLES[role].label}
+                  <span className="text-sm text-ink2">
+                    {name === CHANNEL_ROLES[role].label ? '' : ` ${name}`}
+                    {status === 'not-fitted' ? ', not fitted' : status === 'volts' ? ', volts only' : ''}
+                  </span>
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </>
+  );
+}
