@@ -38,6 +38,35 @@ const filterFlags = (c: (typeof PRESSURE_DROP_CASES)[number]): string[] => [
 const [firstCase] = PRESSURE_DROP_CASES as [(typeof PRESSURE_DROP_CASES)[number]];
 const gas = filterFlags(firstCase);
 
+describe('codes', () => {
+  it('reads each notation, and says what is certain and what is not', () => {
+    const known = json<
+      { code: string; notation: string; role: string; certainty: string; checks: string[] }[]
+    >('codes', 'P2453-2A', '0x246300', 'SPN 3251 FMI 4', 'P2464', '18434');
+    expect(known).toMatchObject([
+      { code: 'P2453', notation: 'j2012', failureType: '2A', role: 'cause', certainty: 'exact' },
+      { code: 'P2463', notation: 'hexadecimal', failureType: '00', role: 'consequence' },
+      {
+        code: 'SPN 3251 FMI 4',
+        notation: 'spn-fmi',
+        role: 'cause',
+        checks: expect.arrayContaining(['dp-electrical']) as string[],
+      },
+      { code: 'P2464', certainty: 'by-range' },
+      { code: '18434', notation: 'maker', role: 'unknown', certainty: 'none', checks: [] },
+    ]);
+    expect(call('codes', 'P2453').stdout).toMatch(
+      /^P2453 {2}ΔP sensor: does not fit\n {4}cause, holds a regeneration off/,
+    );
+  });
+
+  it('refuses nothing but what is no code at all', () => {
+    expect(call('codes', '  ')).toMatchObject({ status: 2, stdout: '' });
+    expect(call('codes', 'x'.repeat(41)).stderr).toMatch(/longer than 40 characters\n$/);
+    expect(call('codes').status).toBe(2);
+  });
+});
+
 describe('pressure-drop and soot-from-pressure', () => {
   it.each(PRESSURE_DROP_CASES.slice(0, 3).map((c, i) => [i, c] as const))(
     'agree with case %i and with each other',
@@ -299,7 +328,7 @@ describe('bad input', () => {
     expect(stderr.trim().split('\n')).toHaveLength(1);
   });
   it('explains each command', () => {
-    for (const command of ['analyse', 'convert', 'verify', 'pressure-drop', 'soot-from-pressure']) {
+    for (const command of ['analyse', 'convert', 'verify', 'pressure-drop', 'soot-from-pressure', 'codes']) {
       const { status, stdout } = call(command, '--help');
       expect(status).toBe(0);
       expect(stdout).toContain('Usage: white-ember');

@@ -51,6 +51,15 @@ program
     (await import('./commands/verify.ts')).verify(before, after, options),
   );
 
+program
+  .command('codes')
+  .description('say what trouble codes mean, in whatever notation they come')
+  .argument('<code...>', 'P2463, P2463-00, 0x2463, "SPN 3251 FMI 0", 3251/0 …')
+  .option('--json', 'print one JSON document')
+  .action(async (codes: string[], options: Record<string, string>) =>
+    (await import('./commands/codes.ts')).codes(codes, options),
+  );
+
 const filterOptions = (command: Command): Command =>
   command
     .requiredOption('--diameter-mm <mm>', 'filter diameter')

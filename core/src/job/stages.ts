@@ -31,7 +31,7 @@ export function stageOf(entry: Pick<Entry, 'body'>): Stage | undefined {
     case 'complaint':
       return 'intake';
     case 'code-scan':
-      return body.when === 'before' ? 'codes' : 'prove';
+      return body.when === 'before' || body.when === 'after-unplugging' ? 'codes' : 'prove';
     case 'reading':
       return body.purpose === 'before' ? 'baseline' : body.purpose === 'after' ? 'prove' : 'treat';
     case 'part-state':

@@ -57,9 +57,17 @@ const complaintBodySchema = z.object({
 
 const codeScanBodySchema = z.object({
   kind: z.literal('code-scan'),
-  when: z.enum(['before', 'after-clear', 'after-drive']),
+  when: z.enum(['before', 'after-unplugging', 'after-clear', 'after-drive']),
   codes: z
-    .array(z.object({ code: requiredText('The code', 40), status: freeText('Status', 60).optional() }))
+    .array(
+      z.object({
+        code: requiredText('The code', 40),
+        status: freeText('Status', 60).optional(),
+        module: freeText('Module', 60).optional(),
+        /** What the computer noted when it was set, by channel role, in base units. */
+        freezeFrame: z.record(z.string().max(40), z.number()).optional(),
+      }),
+    )
     .max(200),
 });
 

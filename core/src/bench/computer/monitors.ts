@@ -233,7 +233,7 @@ export const MONITORS: readonly Monitor[] = [
   ...egtCircuit(1, 'P2032', 'P2033'),
   ...egtCircuit(2, 'P242C', 'P242D'),
   ...egtCircuit(3, 'P2470', 'P2471'),
-  egtRange(0, 'P2084'),
+  egtRange(0, 'P2080'),
   egtRange(2, 'P242B'),
   egtRange(3, 'P246F'),
   {

@@ -26,7 +26,7 @@ const SPN_FMI: Readonly<Record<string, readonly [spn: number, fmi: number]>> = {
   P0404: [2791, 7],
   P0545: [173, 4],
   P0546: [173, 3],
-  P2084: [173, 2],
+  P2080: [173, 2],
   P2032: [4765, 4],
   P2033: [4765, 3],
   P242C: [3242, 4],

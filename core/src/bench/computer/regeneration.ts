@@ -38,7 +38,7 @@ export const INHIBITING_CODES = [
   'P242D',
   'P2470',
   'P2471',
-  'P2084',
+  'P2080',
   'P242B',
   'P246F',
   'P0380',

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { readCodeList, type ListedCode } from '@white-ember/core/codes';
 import type { BodyOf } from '@white-ember/core/ledger';
 import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
@@ -7,51 +8,110 @@ import { useEntryForm } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
+import { SCAN_WORDS } from './ScanList.tsx';
+import { SortedCodes } from './SortedCodes.tsx';
 
-/** One code a line or separated by commas; kept as typed. */
-const codesIn = (text: string): { code: string }[] =>
-  text
-    .split(/[\n,;]+/)
-    .map((code) => code.trim())
-    .filter((code) => code !== '')
-    .map((code) => ({ code }));
+type When = BodyOf<'code-scan'>['when'];
+type ScannedCode = BodyOf<'code-scan'>['codes'][number];
+
+/** What was typed, with what is no code to us kept as it is: nothing that a tool printed is swallowed. */
+function codesIn(text: string): { codes: ScannedCode[]; leftOver: readonly string[] } {
+  const { codes, leftOver } = readCodeList(text);
+  return {
+    codes: [...codes, ...leftOver.map((words) => ({ code: words.slice(0, 40) }))].map(
+      ({ code, status, module }: ListedCode) => ({
+        code,
+        ...(status === undefined ? {} : { status }),
+        ...(module === undefined ? {} : { module }),
+      }),
+    ),
+    leftOver,
+  };
+}
+
+/** A scan as it would be typed: modules above their codes, status behind. */
+function asTyped(codes: readonly ScannedCode[]): string {
+  let module: string | undefined;
+  return codes
+    .flatMap((one) => {
+      const heading = one.module === module ? [] : [one.module ?? 'Other'];
+      ({ module } = one);
+      return [...heading, `${one.code}${one.status === undefined ? '' : ` ${one.status}`}`];
+    })
+    .join('\n');
+}
 
 const EMPTY = { text: '' };
 
 export function CodeScanForm({
   open,
-  when,
+  choices,
   title,
 }: {
   open: OpenJob;
-  when: BodyOf<'code-scan'>['when'];
+  /** When the scan may have been made, the usual one first. */
+  choices: readonly [When, ...When[]];
   title: string;
 }) {
   const addEntry = useAddEntry(open.job.id);
-  const correcting = useCorrecting(open, 'code-scan', (entry) => entry.body.when === when);
+  const correcting = useCorrecting(open, 'code-scan', (entry) => choices.includes(entry.body.when));
+  const [chosen, setChosen] = useState<When>();
+  const when = correcting?.entry.body.when ?? chosen ?? choices[0];
   const { form, done, supersedes } = useEntryForm({
-    draft: `codes ${when} ${open.job.id}`,
+    draft: `codes ${choices[0]} ${open.job.id}`,
     empty: EMPTY,
     correcting,
-    valuesOf: (body) => ({ text: body.codes.map((code) => code.code).join('\n') }),
+    valuesOf: (body) => ({ text: asTyped(body.codes) }),
   });
   const [problem, setProblem] = useState<string>();
-  const store = async (codes: { code: string }[]): Promise<void> => {
-    const wrong = await addEntry({ kind: 'code-scan', when, codes }, supersedes);
+  const store = async (codes: readonly ScannedCode[]): Promise<void> => {
+    const wrong = await addEntry({ kind: 'code-scan', when, codes: [...codes] }, supersedes);
     setProblem(wrong ? Object.values(wrong)[0] : undefined);
     if (!wrong) done();
   };
+  const typed = codesIn(form.watch('text'));
   const submit = form.handleSubmit(async ({ text }) => {
-    const codes = codesIn(text);
+    const { codes } = codesIn(text);
     if (codes.length === 0) setProblem('Enter the codes, or say that there are none');
     else await store(codes);
   });
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-3" noValidate>
       <CorrectingNotice correcting={correcting} />
-      <Field label={title} hint="One a line, or with commas; any notation" error={problem}>
-        <textarea className="input-box font-head" rows={2} {...form.register('text')} />
+      {choices.length > 1 ? (
+        <label className="grid gap-1 max-w-64">
+          <span className="font-head font-semibold">Scanned</span>
+          <select
+            className="input-box"
+            value={when}
+            disabled={correcting !== undefined}
+            onChange={(event) => setChosen(event.target.value as When)}
+          >
+            {choices.map((one) => (
+              <option key={one} value={one}>
+                {SCAN_WORDS[one]}
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : null}
+      <Field
+        label={title}
+        hint="As the tool prints them, or one a line: any notation, the status behind, the module’s name above"
+        error={problem}
+      >
+        <textarea className="input-box font-head" rows={4} {...form.register('text')} />
       </Field>
+      {typed.codes.length > 0 ? (
+        <div aria-live="polite" className="border-l-8 border-rule pl-3">
+          <SortedCodes codes={typed.codes} />
+          {typed.leftOver.length > 0 ? (
+            <p className="text-[15px] mt-2">
+              Not read as codes, kept as they are: {typed.leftOver.join('; ')}.
+            </p>
+          ) : null}
+        </div>
+      ) : null}
       <div className="flex flex-wrap gap-3">
         <Button type="submit">Enter the codes</Button>
         <Button onClick={() => void store([])}>No codes stored</Button>

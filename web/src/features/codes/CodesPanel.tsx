@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import type { StageProps } from '../job/StageWork.tsx';
 import { CodeScanForm } from './CodeScanForm.tsx';
@@ -8,8 +9,21 @@ export function CodesPanel({ open, canEnter }: StageProps) {
   return (
     <div className="max-w-2xl grid gap-5">
       <h2 className="text-2xl">Codes</h2>
+      <p className="text-[15px]">
+        A code names a circuit or something that does not fit, not a part. No code does not mean no fault.{' '}
+        <Link to={`/jobs/${open.job.id}/live`} className="underline underline-offset-4">
+          Read them from the vehicle
+        </Link>
+      </p>
       <ScanList scans={scans} />
-      {canEnter ? <CodeScanForm open={open} when="before" title="Scan before anything is cleared" /> : null}
+      {canEnter ? (
+        <CodeScanForm
+          key={scans.length === 0 ? 'first' : 'another'}
+          open={open}
+          choices={scans.length === 0 ? ['before'] : ['after-unplugging', 'before', 'after-clear']}
+          title={scans.length === 0 ? 'Scan of every module, before anything is cleared' : 'Another scan'}
+        />
+      ) : null}
     </div>
   );
 }

@@ -1,23 +1,48 @@
-import type { EntryOf } from '@white-ember/core/ledger';
+import { compareScans } from '@white-ember/core/codes';
+import type { BodyOf, EntryOf } from '@white-ember/core/ledger';
+import { SortedCodes } from './SortedCodes.tsx';
 
-const WHEN = {
+export const SCAN_WORDS: Readonly<Record<BodyOf<'code-scan'>['when'], string>> = {
   before: 'Before the work',
+  'after-unplugging': 'After unplugging',
   'after-clear': 'After clearing',
   'after-drive': 'After the drive',
-} as const;
+};
 
+const named = (word: string, codes: readonly string[]): string[] =>
+  codes.length === 0 ? [] : [`${word}: ${codes.join(', ')}`];
+
+/** Scans in their order, the last one in full, each set against the one before it. */
 export function ScanList({ scans }: { scans: readonly EntryOf<'code-scan'>[] }) {
   if (scans.length === 0) return null;
   return (
-    <ul className="border-t-2 border-ink">
-      {scans.map((scan) => (
-        <li key={scan.id} className="border-b-2 border-rule py-2">
-          <p className="text-sm text-ink2">{WHEN[scan.body.when]}</p>
-          <p className="figure-text text-lg">
-            {scan.body.codes.length === 0 ? 'no codes' : scan.body.codes.map((code) => code.code).join(', ')}
-          </p>
-        </li>
-      ))}
-    </ul>
+    <ol className="grid gap-4">
+      {scans.map((scan, i) => {
+        const before = scans[i - 1];
+        const change = before ? compareScans(before.body.codes, scan.body.codes) : undefined;
+        const { codes, when } = scan.body;
+        return (
+          <li key={scan.id}>
+            <p className="text-sm text-ink2">{SCAN_WORDS[when]}</p>
+            {codes.length === 0 ? (
+              <p className="figure-text text-lg">no codes</p>
+            ) : i === scans.length - 1 ? (
+              <SortedCodes codes={codes} />
+            ) : (
+              <p className="figure-text text-lg">{codes.map(({ code }) => code).join(', ')}</p>
+            )}
+            {change ? (
+              <p className="text-[15px] mt-1">
+                {[
+                  ...named('Gone', change.gone),
+                  ...named('Still there', change.stayed),
+                  ...named('New', change.came),
+                ].join(' · ') || 'As before'}
+              </p>
+            ) : null}
+          </li>
+        );
+      })}
+    </ol>
   );
 }

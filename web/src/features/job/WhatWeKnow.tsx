@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
+import { holdingOff, sortCodes } from '@white-ember/core/codes';
 import type { Evidence, Stage } from '@white-ember/core/job';
+import { entriesOfKind } from '@white-ember/core/ledger';
 import type { Comparison } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
@@ -78,6 +80,7 @@ export function WhatWeKnow({
           <span className="text-sm text-ink2">{NEXT[next.id].why}</span>
         </button>
       ) : null}
+      <HeldOff open={open} />
       {doubtful.length > 0 ? (
         <section>
           <h2 className="text-lg mb-1">Open on the line</h2>
@@ -95,6 +98,25 @@ export function WhatWeKnow({
       ) : null}
       {canWork ? <NoteForm jobId={open.job.id} /> : null}
     </div>
+  );
+}
+
+/** What keeps the engine computer from regenerating, by the codes of the last scan. */
+function HeldOff({ open }: { open: OpenJob }) {
+  const scan = entriesOfKind(open.derived.entries, 'code-scan').at(-1);
+  const holding = holdingOff(sortCodes(scan?.body.codes ?? []));
+  if (holding.length === 0) return null;
+  return (
+    <section>
+      <h2 className="text-lg mb-1">Holds a regeneration off</h2>
+      <ul className="grid gap-1 text-[15px] leading-snug">
+        {holding.map(({ code, meaning }) => (
+          <li key={code}>
+            <b>{code}</b>: {meaning}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -78,9 +78,11 @@ function Codes({
     const body: EntryBody = {
       kind: 'code-scan',
       when: whenOf(open, state),
-      codes: codes.map(({ code, status, present, module }) => ({
+      codes: codes.map(({ code, status, present, module, freezeFrame }) => ({
         code,
-        status: `${status}, ${present ? 'present' : 'not present'}, ${module.toLowerCase()}`,
+        status: `${status}, ${present ? 'present' : 'not present'}`,
+        module,
+        ...(freezeFrame === undefined ? {} : { freezeFrame: { ...freezeFrame.values, km: freezeFrame.km } }),
       })),
     };
     if (!(await addEntry(body))) setKept(codes);

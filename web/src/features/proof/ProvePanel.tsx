@@ -59,7 +59,7 @@ export function ProvePanel(props: StageProps) {
           <>
             {derived.proof ? <DriveForm open={open} main={!driven} /> : null}
             {driven || scans.length > 0 ? (
-              <CodeScanForm open={open} when="after-drive" title="Codes after the drive" />
+              <CodeScanForm open={open} choices={['after-drive']} title="Codes after the drive" />
             ) : null}
             <ScanList scans={scans} />
             <Button onClick={() => setAdding(true)}>Take another after reading</Button>

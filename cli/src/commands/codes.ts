@@ -1,0 +1,53 @@
+import { codeMeaning } from '@white-ember/core/codes';
+import { CHECK_LABELS } from '@white-ember/core/checks';
+import type { Options } from '../input.ts';
+import { InputError } from '../InputError.ts';
+import { print, printJson } from '../output.ts';
+
+const LONGEST = 40;
+
+/** What each code means, in the order in which they were given. */
+export function codes(texts: readonly string[], options: Options): void {
+  for (const text of texts) {
+    if (text.trim() === '') throw new InputError('code: an empty one tells nothing');
+    if (text.length > LONGEST)
+      throw new InputError(`code “${text.slice(0, LONGEST)}…”: longer than ${LONGEST} characters`);
+  }
+  const known = texts.map(codeMeaning);
+  if (options['json']) {
+    printJson(
+      known.map(
+        ({
+          code,
+          notation,
+          failureType,
+          couldBe,
+          meaning,
+          role,
+          holdsRegenerationOff,
+          certainty,
+          checks,
+        }) => ({
+          code,
+          notation,
+          ...(failureType === undefined ? {} : { failureType }),
+          meaning,
+          role,
+          checks,
+          holdsRegenerationOff,
+          certainty,
+          ...(couldBe === undefined ? {} : { couldBe }),
+        }),
+      ),
+    );
+    return;
+  }
+  for (const one of known) {
+    print(
+      `${one.code}  ${one.meaning}${one.certainty === 'exact' ? '' : ` [${one.certainty === 'by-range' ? 'by its range' : 'not known'}]`}`,
+      `    ${one.role}${one.holdsRegenerationOff ? ', holds a regeneration off while active' : ''}`,
+      one.couldBe === undefined ? '' : `    could be ${one.couldBe}`,
+      one.checks.length === 0 ? '' : `    check: ${one.checks.map((id) => CHECK_LABELS[id]).join('; ')}`,
+    );
+  }
+}

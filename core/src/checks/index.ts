@@ -1,0 +1,1 @@
+export { CHECK_IDS, CHECK_LABELS, type CheckId } from './checkIds.ts';

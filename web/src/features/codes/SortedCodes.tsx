@@ -1,0 +1,69 @@
+import { CHECK_LABELS } from '@white-ember/core/checks';
+import {
+  CODE_GROUPS,
+  sortCodes,
+  type CodeGroup,
+  type ListedCode,
+  type SortedCode,
+} from '@white-ember/core/codes';
+
+const GROUP_WORDS: Readonly<Record<CodeGroup, string>> = {
+  cause: 'May be the cause',
+  'holds-regeneration-off': 'Hold a regeneration off',
+  consequence: 'Come of something else',
+  bystander: 'Stand by',
+  unknown: 'Not in our tables',
+};
+
+/** The codes of a scan in the order in which they matter, each with why it stands there. */
+export function SortedCodes({ codes }: { codes: readonly ListedCode[] }) {
+  const sorted = sortCodes(codes);
+  return (
+    <div className="grid gap-3">
+      {CODE_GROUPS.map((group) => {
+        const its = sorted.filter((one) => one.group === group);
+        if (its.length === 0) return null;
+        return (
+          <section key={group} aria-label={GROUP_WORDS[group]}>
+            <h3 className="font-head font-semibold border-b-2 border-ink">{GROUP_WORDS[group]}</h3>
+            <ul>
+              {its.map((one, i) => (
+                <Code key={`${one.code} ${i}`} code={one} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </div>
+  );
+}
+
+const CERTAINTY = { exact: '', 'by-range': ', known by its range only', none: '' } as const;
+
+function Code({ code }: { code: SortedCode }) {
+  const about = [code.status, code.module].filter((text) => text !== undefined).join(' · ');
+  return (
+    <li className="border-b-2 border-rule">
+      <details>
+        <summary className="min-h-11 py-1.5 cursor-pointer">
+          <span className={`figure-text text-lg ${code.active ? '' : 'text-ink2'}`}>
+            {code.code}
+            {code.failureType === undefined ? '' : `-${code.failureType}`}
+          </span>{' '}
+          {code.meaning}
+          {about === '' ? null : <span className="text-sm text-ink2"> · {about}</span>}
+        </summary>
+        <div className="text-[15px] pb-2 grid gap-1">
+          <p>
+            {code.reason}
+            {CERTAINTY[code.certainty]}.
+          </p>
+          {code.couldBe === undefined ? null : <p>The same figures could be {code.couldBe}.</p>}
+          {code.checks.length === 0 ? null : (
+            <p>Checks that it calls for: {code.checks.map((id) => CHECK_LABELS[id]).join('; ')}.</p>
+          )}
+        </div>
+      </details>
+    </li>
+  );
+}
