@@ -25,6 +25,13 @@ test('a scan in any notation is sorted as it is typed, kept, and set against the
     .click();
   await expect(page.getByText(/Comes of something else.*look at P0101 first/)).toBeVisible();
 
+  const likely = page.getByRole('list', { name: 'Likely causes' }).getByRole('listitem');
+  await expect(page.getByRole('heading', { name: 'Most likely, as it came' })).toBeVisible();
+  await expect(likely.first()).toContainText(/\d+ %/);
+  await likely.first().click();
+  await expect(likely.first()).toContainText('For it: Code for much soot or pressure');
+  await expect(page.getByText(/^Check worth the next minutes: /)).toBeVisible();
+
   await page.getByLabel('Scanned').selectOption({ label: 'After unplugging' });
   await page.getByLabel('Another scan').fill('P2463\nP2454');
   await page.getByRole('button', { name: 'Enter the codes' }).click();

@@ -1,34 +1,10 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
 import { EXPECTED_LOGS, PRESSURE_DROP_CASES } from '@white-ember/core/testing';
+import { useCommandLine } from './testing/commandLine.ts';
 
-const root = resolve(import.meta.dirname, '../..');
-const sample = (name: string): string => join(root, 'samples', name);
-
-let folder: string;
-beforeAll(() => {
-  folder = mkdtempSync(join(tmpdir(), 'white-ember-cli-'));
-});
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
-
-const call = (...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(join(root, 'bin/white-ember'), args, {
-    encoding: 'utf8',
-    cwd: folder,
-  });
-  return { status, stdout, stderr };
-};
-
-/** Strict JSON alone on stdout: no NaN, no line before or after. */
-function json<T>(...args: string[]): T {
-  const { status, stdout, stderr } = call(...args, '--json');
-  expect(stderr).toBe('');
-  expect(status).toBe(0);
-  return JSON.parse(stdout) as T;
-}
+const { call, folder, json, sample } = useCommandLine();
 
 const filterFlags = (c: (typeof PRESSURE_DROP_CASES)[number]): string[] => [
   ...['--diameter-mm', String(c.diameterMm), '--length-mm', String(c.lengthMm), '--cpsi', String(c.cpsi)],
@@ -37,35 +13,6 @@ const filterFlags = (c: (typeof PRESSURE_DROP_CASES)[number]): string[] => [
 ];
 const [firstCase] = PRESSURE_DROP_CASES as [(typeof PRESSURE_DROP_CASES)[number]];
 const gas = filterFlags(firstCase);
-
-describe('codes', () => {
-  it('reads each notation, and says what is certain and what is not', () => {
-    const known = json<
-      { code: string; notation: string; role: string; certainty: string; checks: string[] }[]
-    >('codes', 'P2453-2A', '0x246300', 'SPN 3251 FMI 4', 'P2464', '18434');
-    expect(known).toMatchObject([
-      { code: 'P2453', notation: 'j2012', failureType: '2A', role: 'cause', certainty: 'exact' },
-      { code: 'P2463', notation: 'hexadecimal', failureType: '00', role: 'consequence' },
-      {
-        code: 'SPN 3251 FMI 4',
-        notation: 'spn-fmi',
-        role: 'cause',
-        checks: expect.arrayContaining(['dp-electrical']) as string[],
-      },
-      { code: 'P2464', certainty: 'by-range' },
-      { code: '18434', notation: 'maker', role: 'unknown', certainty: 'none', checks: [] },
-    ]);
-    expect(call('codes', 'P2453').stdout).toMatch(
-      /^P2453 {2}ΔP sensor: does not fit\n {4}cause, holds a regeneration off/,
-    );
-  });
-
-  it('refuses nothing but what is no code at all', () => {
-    expect(call('codes', '  ')).toMatchObject({ status: 2, stdout: '' });
-    expect(call('codes', 'x'.repeat(41)).stderr).toMatch(/longer than 40 characters\n$/);
-    expect(call('codes').status).toBe(2);
-  });
-});
 
 describe('pressure-drop and soot-from-pressure', () => {
   it.each(PRESSURE_DROP_CASES.slice(0, 3).map((c, i) => [i, c] as const))(
@@ -328,7 +275,16 @@ describe('bad input', () => {
     expect(stderr.trim().split('\n')).toHaveLength(1);
   });
   it('explains each command', () => {
-    for (const command of ['analyse', 'convert', 'verify', 'pressure-drop', 'soot-from-pressure', 'codes']) {
+    for (const command of [
+      'analyse',
+      'convert',
+      'verify',
+      'pressure-drop',
+      'soot-from-pressure',
+      'codes',
+      'vocabulary',
+      'diagnose',
+    ]) {
       const { status, stdout } = call(command, '--help');
       expect(status).toBe(0);
       expect(stdout).toContain('Usage: white-ember');

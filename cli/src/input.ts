@@ -48,16 +48,20 @@ export function readFilter(text: string | undefined): FilterGeometry | undefined
   return parsed.data;
 }
 
+/** A JSON file, `what` being what it holds for an error's sake. */
+export function readJson(path: string, what: string): unknown {
+  try {
+    return JSON.parse(readBytes(path, what).toString('utf8'));
+  } catch (error) {
+    if (error instanceof InputError) throw error;
+    throw new InputError(`${path}: is not JSON (${(error as Error).message})`);
+  }
+}
+
 /** "general" for the starting values, or a JSON file `{ "limit": value, … }` or `{ "limit": { "value", "source" }, … }`. */
 export function readLimits(text: string | undefined): Limits {
   if (text === undefined || text === 'general') return DEFAULT_LIMITS;
-  let content: unknown;
-  try {
-    content = JSON.parse(readBytes(text, 'limits profile').toString('utf8'));
-  } catch (error) {
-    if (error instanceof InputError) throw error;
-    throw new InputError(`${text}: is not JSON (${(error as Error).message})`);
-  }
+  const content = readJson(text, 'limits profile');
   if (typeof content !== 'object' || content === null || Array.isArray(content)) {
     throw new InputError(`${text}: must be a JSON object of limits`);
   }

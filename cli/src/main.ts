@@ -60,6 +60,24 @@ program
     (await import('./commands/codes.ts')).codes(codes, options),
   );
 
+program
+  .command('vocabulary')
+  .description('list every cause, finding, check and outcome with its id')
+  .option('--json', 'print one JSON document')
+  .action(async (options: Record<string, string>) =>
+    (await import('./commands/vocabulary.ts')).vocabulary(options),
+  );
+
+program
+  .command('diagnose')
+  .description('from what is known of a vehicle: likely causes with their reasons, and the next checks')
+  .argument('<case>', 'JSON file: {vehicle, findings, checks, codes, readings}')
+  .option('--limits <name|file>', LIMITS_HELP, 'general')
+  .option('--json', 'print one JSON document')
+  .action(async (file: string, options: Record<string, string>) =>
+    (await import('./commands/diagnose.ts')).diagnose(file, options),
+  );
+
 const filterOptions = (command: Command): Command =>
   command
     .requiredOption('--diameter-mm <mm>', 'filter diameter')

@@ -12,6 +12,7 @@ import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '@white-ember/cor
 import { buildWeb } from '../launch/build.ts';
 import { measureApi } from './api.ts';
 import { measureBenchVehicles } from './benchVehicles.ts';
+import { measureDiagnosis } from './diagnosis.ts';
 import { measureLogs } from './logs.ts';
 
 /**
@@ -133,6 +134,7 @@ const rows = [
   ...measureCore(),
   ...(await measureLogs()),
   ...measureBenchVehicles(),
+  ...measureDiagnosis(),
   ...(await measureFirstScreen()),
   ...measurePages(),
   ...(await measureApi(root)),

@@ -6,6 +6,7 @@ import type { Comparison } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
+import { LikelyCauses } from '../diagnosis/LikelyCauses.tsx';
 import { NoteForm } from '../ledger/NoteForm.tsx';
 import type { OpenJob } from './useJob.ts';
 
@@ -80,6 +81,7 @@ export function WhatWeKnow({
           <span className="text-sm text-ink2">{NEXT[next.id].why}</span>
         </button>
       ) : null}
+      {derived.signedOff || derived.after ? null : <LikelyCauses open={open} />}
       <HeldOff open={open} />
       {doubtful.length > 0 ? (
         <section>

@@ -30,7 +30,7 @@ export const TAXIS: readonly DemoJob[] = [
     daysAgo: 231,
     steps: [
       { min: 0, body: complaint('Lamp on, power limited', 98_600, true) },
-      { min: 8, body: codes('before', 'P2463', 'P244A') },
+      { min: 8, body: codes('before', 'P2463', 'P244B') },
       { min: 20, purpose: 'before', fileName: 'FL003-2-before.csv', log: filter(34, 14, 63) },
       { min: 45, body: clean('Eight bursts of 5 s, cold filter', 0.8) },
       {

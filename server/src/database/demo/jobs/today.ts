@@ -8,7 +8,7 @@ export const TODAY: readonly DemoJob[] = [
     minutesAgo: 178,
     steps: [
       { min: 0, body: complaint('Lamp on and power limited since Friday, short rounds only', 148_300, true) },
-      { min: 9, body: codes('before', 'P2463', 'P244A', 'C0040') },
+      { min: 9, body: codes('before', 'P2463', 'P244B', 'C0040') },
       { min: 22, purpose: 'before', fileName: 'KE417-before.csv', log: filter(46, 24, 11) },
       { min: 33, body: part('dp-sensor', 'sound', 'Zero 0.0 mbar, follows the flow') },
       { min: 39, body: part('high-pipe', 'sound', 'Falls back in 0.3 s after release') },

@@ -1,0 +1,133 @@
+import { z } from 'zod';
+import { CHECK_LABELS } from '@white-ember/core/checks';
+import {
+  evidenceOfCase,
+  infer,
+  inhibitorsOf,
+  KNOWN_CAUSES,
+  KNOWN_CHECKS,
+  KNOWN_FINDINGS,
+  networkFor,
+  rankChecks,
+  type CaseFacts,
+  type VehicleUse,
+} from '@white-ember/core/diagnosis';
+import { readJson, readLimits, type Options } from '../input.ts';
+import { InputError } from '../InputError.ts';
+import { print, printJson } from '../output.ts';
+
+const caseSchema = z.strictObject({
+  vehicle: z
+    .strictObject({
+      family: z.string().max(120).optional(),
+      distanceKm: z.number().min(0).max(3_000_000).optional(),
+      use: z.enum(['short-trips', 'mixed', 'long']).optional(),
+    })
+    .optional(),
+  findings: z.record(z.string().max(80), z.boolean()).optional(),
+  checks: z.record(z.string().max(80), z.string().max(80)).optional(),
+  codes: z
+    .array(
+      z.union([
+        z.string().max(40),
+        z.object({ code: z.string().max(40), status: z.string().max(60).optional() }),
+      ]),
+    )
+    .max(200)
+    .optional(),
+  readings: z
+    .object({
+      dpIdleMbar: z.number().min(-500).max(3000).optional(),
+      dp3000Mbar: z.number().min(-500).max(3000).optional(),
+      sootG: z.number().min(0).max(2000).optional(),
+    })
+    .optional(),
+});
+
+/** Reasons below this say nothing that a person would want to read. */
+const LEAST_WEIGHT = 0.05;
+const SHOWN_REASONS = 5;
+
+function readCase(file: string): { vehicle: VehicleUse; facts: CaseFacts } {
+  const parsed = caseSchema.safeParse(readJson(file, 'case'));
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues;
+    const where = issue?.path.join('.') ?? '';
+    throw new InputError(`${file}: ${where === '' ? '' : `${where}: `}${issue?.message ?? 'is no case'}`);
+  }
+  const { vehicle = {}, codes, findings, checks, readings } = parsed.data;
+  const { distanceKm, use } = vehicle;
+  const { dpIdleMbar, dp3000Mbar, sootG } = readings ?? {};
+  return {
+    vehicle: {
+      ...(distanceKm === undefined ? {} : { distanceKm }),
+      ...(use === undefined ? {} : { use }),
+    },
+    facts: {
+      ...(findings === undefined ? {} : { findings }),
+      ...(checks === undefined ? {} : { checks }),
+      ...(codes === undefined
+        ? {}
+        : { codes: codes.map((code) => (typeof code === 'string' ? { code } : code)) }),
+      readings: {
+        ...(dpIdleMbar === undefined ? {} : { dpIdleMbar }),
+        ...(dp3000Mbar === undefined ? {} : { dp3000Mbar }),
+        ...(sootG === undefined ? {} : { sootG }),
+      },
+    },
+  };
+}
+
+/** Likely causes with what speaks for and against them, the next checks, and what holds a regeneration off. */
+export function diagnose(file: string, options: Options): void {
+  const { vehicle, facts } = readCase(file);
+  const known = evidenceOfCase(facts, readLimits(options['limits']));
+  const network = networkFor(vehicle);
+  const posterior = infer(network, known.evidence);
+  const next = rankChecks(network, known.evidence, KNOWN_CHECKS);
+  const inhibitors = inhibitorsOf(facts, known);
+  const causes = posterior.causes.map(({ id, probability, reasons }) => ({
+    id,
+    probability,
+    reasons: reasons.filter(({ weight }) => Math.abs(weight) >= LEAST_WEIGHT).slice(0, SHOWN_REASONS),
+  }));
+  if (options['json']) {
+    printJson({
+      causes,
+      sets: posterior.sets,
+      next: next.map(({ check, bitsPerMinute, bits, minutes, cost }) => ({
+        check,
+        bitsPerMinute,
+        bits,
+        minutes,
+        cost,
+      })),
+      inhibitors,
+      unexplained: posterior.unexplained,
+      unknown: known.unknown,
+    });
+    return;
+  }
+  const sentence = new Map(
+    [...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence: words }) => [id, words]),
+  );
+  print('likely');
+  for (const { id, probability, reasons } of causes.slice(0, 5)) {
+    print(`  ${(100 * probability).toFixed(0).padStart(3)} %  ${sentence.get(id) ?? id}`);
+    for (const { finding, weight } of reasons.slice(0, 3)) {
+      const seen = known.evidence[finding] === true ? '' : 'not ';
+      print(`         ${weight > 0 ? 'for' : 'against'}: ${seen}seen: ${sentence.get(finding) ?? finding}`);
+    }
+  }
+  print('next');
+  for (const { check, bits, minutes } of next.slice(0, 4))
+    print(`  ${CHECK_LABELS[check as keyof typeof CHECK_LABELS]}: ${minutes} min, ${bits.toFixed(2)} bits`);
+  if (inhibitors.length > 0) print('holds a regeneration off', ...inhibitors.map((text) => `  ${text}`));
+  if (posterior.unexplained.length > 0)
+    print(
+      'not explained',
+      ...posterior.unexplained.map(({ finding }) => `  ${sentence.get(finding) ?? finding}`),
+    );
+  if (known.unknown.length > 0)
+    print('not in the vocabulary, left aside', ...known.unknown.map((id) => `  ${id}`));
+}

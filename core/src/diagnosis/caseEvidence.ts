@@ -1,0 +1,121 @@
+import { holdingOff, sortCodes, type ListedCode } from '../codes/index.ts';
+import { entriesOfKind, type Entry, type ReadingBody } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import type { Evidence } from './network.ts';
+import { evidenceOfOutcome } from './nextChecks.ts';
+import { CODE_FINDING_IDS, findingsOfCodes, KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
+
+/** What is known of a vehicle, in whatever form it came. */
+export interface CaseFacts {
+  /** Findings seen or looked for and not seen, by id. */
+  readonly findings?: Readonly<Record<string, boolean>>;
+  /** Outcome of each check that was made, by id. */
+  readonly checks?: Readonly<Record<string, string>>;
+  /** A whole scan: codes that are not in it count as not set. Absent: no scan was made. */
+  readonly codes?: readonly ListedCode[];
+  readonly readings?: { readonly dpIdleMbar?: number; readonly dp3000Mbar?: number; readonly sootG?: number };
+}
+
+export interface CaseEvidence {
+  readonly evidence: Evidence;
+  /** Ids that the vocabulary does not know: kept and told, and without a say. */
+  readonly unknown: readonly string[];
+}
+
+const FINDING_IDS = new Set(KNOWN_FINDINGS.map(({ id }) => id));
+
+/** Brings what is known into the words of the network; what it has no word for is given back. */
+export function evidenceOfCase(facts: CaseFacts, limits: Limits): CaseEvidence {
+  const evidence: Record<string, boolean> = {};
+  const unknown: string[] = [];
+  const { readings = {} } = facts;
+  if (readings.dpIdleMbar !== undefined)
+    evidence['dp-high-idle'] = readings.dpIdleMbar > limits.dpIdleGoodMbar;
+  if (readings.dp3000Mbar !== undefined)
+    evidence['dp-high-hold'] = readings.dp3000Mbar > limits.dp3000GoodMbar;
+  if (readings.sootG !== undefined) evidence['soot-high'] = readings.sootG > limits.sootHighG;
+  if (facts.codes) {
+    const set = findingsOfCodes(facts.codes);
+    for (const id of CODE_FINDING_IDS) evidence[id] = set.has(id);
+  }
+  for (const [id, seen] of Object.entries(facts.findings ?? {})) {
+    if (FINDING_IDS.has(id)) evidence[id] = seen;
+    else unknown.push(id);
+  }
+  for (const [id, outcome] of Object.entries(facts.checks ?? {})) {
+    const check = KNOWN_CHECKS.find((one) => one.id === id);
+    const isOne = check && (check.otherwise === outcome || check.outcomes.includes(outcome));
+    if (check && isOne) Object.assign(evidence, evidenceOfOutcome(check, outcome));
+    else unknown.push(`${id}: ${outcome}`);
+  }
+  return { evidence, unknown };
+}
+
+/** Log findings that a log with these channels could have shown, and did not where they are not listed. */
+const BY_CHANNEL: readonly (readonly [role: string, findings: RegExp])[] = [
+  ['dpfDeltaP', /^dp-(?!falling|saturated|high)/],
+  ['exhaustBackPressure', /^ebp-(?!low-for-boost)/],
+  ['manifoldPressure', /^map-/],
+  ['massAirFlow', /^maf-/],
+  ['egt1', /^egt1-(open|stuck)/],
+  ['egt2', /^egt2-(open|stuck)/],
+  ['egt3', /^egt3-(open|stuck)/],
+  ['egt4', /^egt4-(open|stuck)/],
+  ['sootMass', /^soot-high$/],
+];
+
+/** What a reading says in the words of the network: the findings of its log, or its figures against the limits. */
+function factsOfReading({
+  origin,
+  samples,
+  sootCounterG,
+}: ReadingBody): Pick<CaseFacts, 'findings' | 'readings'> {
+  const idle = samples.find(({ kind }) => kind === 'idle')?.dpMbar;
+  const hold = samples.find(({ kind, rpm }) => kind === 'hold' && Math.abs(rpm - 3000) <= 200)?.dpMbar;
+  const readings = {
+    ...(idle === undefined ? {} : { dpIdleMbar: idle }),
+    ...(hold === undefined ? {} : { dp3000Mbar: hold }),
+  };
+  if (origin.type === 'hand')
+    return { readings: { ...readings, ...(sootCounterG === undefined ? {} : { sootG: sootCounterG }) } };
+  const findings: Record<string, boolean> = {};
+  const steady = samples.some(({ kind }) => kind === 'hold');
+  for (const [role, pattern] of BY_CHANNEL) {
+    if (!steady || origin.mapping[role] === undefined) continue;
+    for (const { id, from } of KNOWN_FINDINGS) if (from === 'log' && pattern.test(id)) findings[id] = false;
+  }
+  for (const id of origin.findings) findings[id] = true;
+  return { findings, readings };
+}
+
+/** What a job's ledger says of the vehicle as it came: first scan, before reading, complaint. */
+export function factsOfJob(entries: readonly Entry[], before: ReadingBody | undefined): CaseFacts {
+  const scan = entriesOfKind(entries, 'code-scan').find(({ body }) => body.when === 'before');
+  const complaint = entriesOfKind(entries, 'complaint').at(-1);
+  const reading = before ? factsOfReading(before) : {};
+  return {
+    ...(scan ? { codes: scan.body.codes } : {}),
+    ...(reading.readings ? { readings: reading.readings } : {}),
+    findings: {
+      ...(complaint?.body.powerLimited === undefined ? {} : { 'power-limited': complaint.body.powerLimited }),
+      ...reading.findings,
+    },
+  };
+}
+
+/** What keeps a regeneration from coming, as far as it is known, in sentences. */
+export function inhibitorsOf(facts: CaseFacts, { evidence }: CaseEvidence): string[] {
+  const held: readonly (readonly [finding: string, sentence: string])[] = [
+    ['coolant-below-regen-temperature', 'The coolant stays too cool'],
+    ['coolant-cool', 'The coolant stays too cool'],
+    ['fuel-lamp', 'The tank is nearly empty'],
+    ['fuel-under', 'The tank is nearly empty'],
+    ['oil-counter-zero', 'The oil counter stands at zero'],
+    ['counter-zero', 'The oil counter stands at zero'],
+    ['oil-diluted', 'There is fuel in the oil'],
+    ['soot-high', 'More soot is counted than may be burnt'],
+  ];
+  const codes = holdingOff(sortCodes(facts.codes ?? [])).map(({ code, meaning }) => `${code}: ${meaning}`);
+  const seen = held.filter(([finding]) => evidence[finding] === true).map(([, sentence]) => sentence);
+  return [...new Set([...codes, ...seen])];
+}

@@ -1,0 +1,22 @@
+export { infer, MOST_FAULTS, posteriorSets, type CausePosterior, type Posterior } from './inference.ts';
+export type { Cause, Evidence, FindingNode, Link, Network } from './network.ts';
+export { evidenceOfOutcome, rankChecks, type CheckNode, type RankedCheck } from './nextChecks.ts';
+export {
+  CODE_FINDING_IDS,
+  findingsOfCodes,
+  KNOWN_CAUSES,
+  KNOWN_CHECKS,
+  KNOWN_FINDINGS,
+  networkFor,
+  type KnownCause,
+  type KnownCheck,
+  type KnownFinding,
+  type VehicleUse,
+} from './vocabulary.ts';
+export {
+  evidenceOfCase,
+  factsOfJob,
+  inhibitorsOf,
+  type CaseEvidence,
+  type CaseFacts,
+} from './caseEvidence.ts';

@@ -1,0 +1,221 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  evidenceOfOutcome,
+  infer,
+  posteriorSets,
+  rankChecks,
+  type CheckNode,
+  type Evidence,
+  type Network,
+} from './index.ts';
+
+const chance = fc.double({ min: 0.01, max: 0.99, noNaN: true });
+
+/** Small random networks with activating and masking links, and some of their findings seen or missed. */
+const small = fc
+  .record({ causes: fc.integer({ min: 1, max: 6 }), findings: fc.integer({ min: 1, max: 6 }) })
+  .chain(({ causes, findings }) =>
+    fc.record({
+      priors: fc.array(fc.double({ min: 0.01, max: 0.6, noNaN: true }), {
+        minLength: causes,
+        maxLength: causes,
+      }),
+      leaks: fc.array(fc.double({ min: 0.01, max: 0.4, noNaN: true }), {
+        minLength: findings,
+        maxLength: findings,
+      }),
+      links: fc.array(
+        fc.record({
+          finding: fc.nat(findings - 1),
+          cause: fc.nat(causes - 1),
+          chance,
+          how: fc.constantFrom('activates' as const, 'masks' as const),
+        }),
+        { maxLength: 14 },
+      ),
+      seen: fc.array(fc.constantFrom(true, false, undefined), { minLength: findings, maxLength: findings }),
+    }),
+  )
+  .map(({ priors, leaks, links, seen }) => {
+    const network: Network = {
+      causes: priors.map((prior, i) => ({ id: `c${i}`, prior })),
+      findings: leaks.map((leak, f) => ({
+        id: `f${f}`,
+        leak,
+        links: links
+          .filter(({ finding }) => finding === f)
+          .map(({ cause, chance: its, how }) => ({ cause: `c${cause}`, chance: its, how })),
+      })),
+    };
+    const evidence: Evidence = Object.fromEntries(
+      seen.flatMap((value, f) => (value === undefined ? [] : [[`f${f}`, value]])),
+    );
+    return { network, evidence };
+  });
+
+/** By the definition, over every set that there is up to three, with nothing shared and nothing clever. */
+function bruteForce({ causes, findings }: Network, evidence: Evidence): Map<string, number> {
+  const weights = new Map<string, number>();
+  for (let bits = 0; bits < 1 << causes.length; bits++) {
+    const set = causes.filter((_, i) => (bits >> i) & 1);
+    if (set.length > 3) continue;
+    let weight = 1;
+    for (const [i, { prior }] of causes.entries()) weight *= (bits >> i) & 1 ? prior : 1 - prior;
+    for (const { id, leak, links } of findings) {
+      if (evidence[id] === undefined) continue;
+      const its = links.filter(({ cause }) => set.some((one) => one.id === cause));
+      const quiet = its
+        .filter(({ how }) => how === 'activates')
+        .reduce((product, link) => product * (1 - link.chance), 1 - leak);
+      const open = its
+        .filter(({ how }) => how === 'masks')
+        .reduce((product, link) => product * (1 - link.chance), 1);
+      const seen = Math.min(1 - 1e-6, Math.max(1e-6, (1 - quiet) * open));
+      weight *= evidence[id] === true ? seen : 1 - seen;
+    }
+    weights.set(set.map(({ id }) => id).join(' '), weight);
+  }
+  const total = [...weights.values()].reduce((a, b) => a + b, 0);
+  return new Map([...weights].map(([set, weight]) => [set, weight / total]));
+}
+
+const marginal = (sets: Map<string, number>, cause: string): number =>
+  [...sets].reduce((sum, [set, p]) => sum + (set.split(' ').includes(cause) ? p : 0), 0);
+
+describe('the posterior', () => {
+  it('equals the enumeration of all sets by the definition', () => {
+    fc.assert(
+      fc.property(small, ({ network, evidence }) => {
+        const exact = bruteForce(network, evidence);
+        const { sets, probabilities } = posteriorSets(network, evidence);
+        expect(sets).toHaveLength(exact.size);
+        sets.forEach((set, s) => {
+          const name = set.map((i) => network.causes[i]?.id).join(' ');
+          expect(Math.abs((probabilities[s] as number) - (exact.get(name) ?? Number.NaN))).toBeLessThan(1e-9);
+        });
+        for (const { id, probability } of infer(network, evidence).causes)
+          expect(Math.abs(probability - marginal(exact, id))).toBeLessThan(1e-9);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('gives as the reason of each piece of evidence what it adds to all the others', () => {
+    fc.assert(
+      fc.property(small, ({ network, evidence }) => {
+        const logit = (p: number): number => Math.log(p / (1 - p));
+        for (const { id, probability, reasons } of infer(network, evidence).causes) {
+          if (probability < 1e-5 || probability > 1 - 1e-5) continue;
+          for (const { finding, weight } of reasons) {
+            const others = Object.fromEntries(Object.entries(evidence).filter(([name]) => name !== finding));
+            const without = marginal(bruteForce(network, others), id);
+            if (without < 1e-5 || without > 1 - 1e-5) continue;
+            expect(weight).toBeCloseTo(logit(probability) - logit(without), 6);
+          }
+        }
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('is left alone by what the network does not know, and refuses a link to no cause', () => {
+    const network: Network = {
+      causes: [{ id: 'a', prior: 0.1 }],
+      findings: [{ id: 'x', leak: 0.05, links: [{ cause: 'a', chance: 0.9, how: 'activates' }] }],
+    };
+    expect(infer(network, { x: true, unheardOf: true })).toEqual(infer(network, { x: true }));
+    expect(() =>
+      infer(
+        { ...network, findings: [{ id: 'x', leak: 0.1, links: [{ cause: 'b', chance: 1, how: 'masks' }] }] },
+        {
+          x: true,
+        },
+      ),
+    ).toThrow(/“b” that is none/);
+  });
+});
+
+/** A filter, a pipe that hides it, and a sensor: the smallest case in which masking matters. */
+const BLIND: Network = {
+  causes: [
+    { id: 'soot', prior: 0.3 },
+    { id: 'pipe', prior: 0.1 },
+  ],
+  findings: [
+    {
+      id: 'high',
+      leak: 0.02,
+      links: [
+        { cause: 'soot', chance: 0.95, how: 'activates' },
+        { cause: 'pipe', chance: 0.9, how: 'masks' },
+      ],
+    },
+    { id: 'slow', leak: 0.02, links: [{ cause: 'pipe', chance: 0.95, how: 'activates' }] },
+  ],
+};
+
+describe('masking', () => {
+  it('keeps a full filter possible while its pipe is blocked, and rules it out once the pipe is open', () => {
+    const soot = (evidence: Evidence): number =>
+      infer(BLIND, evidence).causes.find(({ id }) => id === 'soot')?.probability ?? Number.NaN;
+    expect(soot({ high: false, slow: true })).toBeGreaterThan(0.2);
+    expect(soot({ high: false, slow: false })).toBeLessThan(0.05);
+    expect(soot({ high: true, slow: false })).toBeGreaterThan(0.9);
+  });
+
+  it('says which evidence the best explanation leaves unexplained', () => {
+    const odd = infer(
+      { ...BLIND, findings: [...BLIND.findings, { id: 'odd', leak: 0.01, links: [] }] },
+      { odd: true, slow: false },
+    );
+    expect(odd.unexplained).toEqual([{ finding: 'odd', chance: expect.closeTo(0.01, 6) as number }]);
+  });
+});
+
+describe('the next check', () => {
+  const look: CheckNode = { id: 'look', outcomes: ['slow'], otherwise: 'quick', minutes: 3, cost: 0 };
+  const idle: CheckNode = { id: 'idle', outcomes: ['nothing'], otherwise: 'else', minutes: 3, cost: 0 };
+  const network: Network = {
+    ...BLIND,
+    findings: [...BLIND.findings, { id: 'nothing', leak: 0.3, links: [] }],
+  };
+
+  it('is the one that tells causes apart; one that tells nothing gives no bits', () => {
+    const ranked = rankChecks(network, { high: false }, [idle, look]);
+    expect(ranked.map(({ check }) => check)).toEqual(['look', 'idle']);
+    expect(ranked[1]?.bits).toBeCloseTo(0, 9);
+    const dear = rankChecks(network, { high: false }, [{ ...look, cost: 27 }]);
+    expect(dear[0]?.bitsPerMinute).toBeCloseTo((ranked[0]?.bitsPerMinute ?? 0) / 10, 9);
+    expect(rankChecks(network, { high: false, slow: true }, [look])).toEqual([]);
+  });
+
+  it('expects as many bits as the outcomes, weighed by their chances, then really give', () => {
+    const entropy = (evidence: Evidence): number =>
+      [...bruteForce(network, evidence).values()].reduce((sum, p) => sum - (p > 0 ? p * Math.log2(p) : 0), 0);
+    fc.assert(
+      fc.property(fc.constantFrom<Evidence>({}, { high: true }, { high: false }), (evidence) => {
+        const [ranked] = rankChecks(network, evidence, [look]);
+        const after = ranked?.outcomes.reduce(
+          (sum, { outcome, probability }) =>
+            sum + probability * entropy({ ...evidence, ...evidenceOfOutcome(look, outcome) }),
+          0,
+        );
+        expect(ranked?.bits).toBeCloseTo(entropy(evidence) - (after ?? 0), 9);
+      }),
+    );
+  });
+
+  it('turns an outcome into what was seen and what was not', () => {
+    const ladder: CheckNode = {
+      id: 'l',
+      outcomes: ['dead', 'low', 'off'],
+      otherwise: 'good',
+      minutes: 9,
+      cost: 1,
+    };
+    expect(evidenceOfOutcome(ladder, 'low')).toEqual({ dead: false, low: true });
+    expect(evidenceOfOutcome(ladder, 'good')).toEqual({ dead: false, low: false, off: false });
+    expect(() => evidenceOfOutcome(ladder, 'blue')).toThrow(/no outcome “blue”/);
+  });
+});

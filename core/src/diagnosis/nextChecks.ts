@@ -1,0 +1,91 @@
+import { posteriorSets } from './inference.ts';
+import { chanceSeen, oddsOf, type Evidence, type FindingNode, type Network } from './network.ts';
+
+/**
+ * A check with its outcomes in the order in which they take precedence: the first that is seen is the outcome; where none
+ * is, the last name stands for it. Each outcome but the last is a finding of the network.
+ */
+export interface CheckNode {
+  readonly id: string;
+  readonly outcomes: readonly string[];
+  readonly otherwise: string;
+  readonly minutes: number;
+  /** Material and risk, in minutes' worth of work. */
+  readonly cost: number;
+}
+
+export interface RankedCheck {
+  readonly check: string;
+  /** Expected fall of the doubt over the sets of causes, bits. */
+  readonly bits: number;
+  readonly bitsPerMinute: number;
+  readonly minutes: number;
+  readonly cost: number;
+  /** Chance of each outcome, as things are known now. */
+  readonly outcomes: readonly { readonly outcome: string; readonly probability: number }[];
+}
+
+/** What an outcome of a check says of the findings behind it. */
+export function evidenceOfOutcome(check: CheckNode, outcome: string): Evidence {
+  const at = check.outcomes.indexOf(outcome);
+  if (at < 0 && outcome !== check.otherwise)
+    throw new RangeError(`Check “${check.id}” has no outcome “${outcome}”`);
+  const upTo = at < 0 ? check.outcomes.length : at + 1;
+  return Object.fromEntries(check.outcomes.slice(0, upTo).map((id) => [id, id === outcome]));
+}
+
+const xlog2 = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
+
+/** Checks by the information that they are expected to give for each minute and its cost; done ones are left out. */
+export function rankChecks(
+  network: Network,
+  evidence: Evidence,
+  checks: readonly CheckNode[],
+): RankedCheck[] {
+  const { sets, probabilities } = posteriorSets(network, evidence);
+  let entropy = 0;
+  for (const p of probabilities) entropy -= xlog2(p);
+  const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
+  const open = checks.filter(({ outcomes }) => outcomes.every((id) => evidence[id] === undefined));
+  const ranked = open.map((check): RankedCheck => {
+    const odds = check.outcomes.map((id) => oddsOf(network, byId.get(id) as FindingNode));
+    const width = odds.length + 1;
+    const mass = new Float64Array(width);
+    const plogp = new Float64Array(width);
+    for (let s = 0; s < sets.length; s++) {
+      const p = probabilities[s] as number;
+      if (p < 1e-12) continue;
+      let rest = p;
+      for (let k = 0; k < odds.length; k++) {
+        const { quiet, silent, open: opening } = odds[k] as (typeof odds)[number];
+        let [silence, clear] = [quiet, 1];
+        for (const i of sets[s] as number[]) {
+          silence *= silent[i] as number;
+          clear *= opening[i] as number;
+        }
+        const seen = rest * chanceSeen(silence, clear);
+        mass[k] = (mass[k] as number) + seen;
+        plogp[k] = (plogp[k] as number) + xlog2(seen);
+        rest -= seen;
+      }
+      mass[width - 1] = (mass[width - 1] as number) + rest;
+      plogp[width - 1] = (plogp[width - 1] as number) + xlog2(rest);
+    }
+    // H(sets | outcome), weighted: Σ over outcomes of m·log m − Σ p·log p.
+    let after = 0;
+    for (let k = 0; k < width; k++) after += xlog2(mass[k] as number) - (plogp[k] as number);
+    const bits = Math.max(0, entropy - after);
+    return {
+      check: check.id,
+      bits,
+      bitsPerMinute: bits / (check.minutes + check.cost),
+      minutes: check.minutes,
+      cost: check.cost,
+      outcomes: [...check.outcomes, check.otherwise].map((outcome, k) => ({
+        outcome,
+        probability: mass[k] as number,
+      })),
+    };
+  });
+  return ranked.sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
+}

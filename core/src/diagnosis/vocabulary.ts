@@ -1,0 +1,145 @@
+import { CHECK_IDS, type CheckId } from '../checks/index.ts';
+import { codeMeaning, isActive, type ListedCode } from '../codes/index.ts';
+import { CAUSES } from './data/causes.ts';
+import { CHECK_OUTCOMES } from './data/checkOutcomes.ts';
+import { CODE_FINDINGS } from './data/codeFindings.ts';
+import { LOG_FINDINGS } from './data/logFindings.ts';
+import { OBSERVATIONS } from './data/observations.ts';
+import type { Cause, FindingNode, Link, Network } from './network.ts';
+import type { CheckNode } from './nextChecks.ts';
+
+/** Anything with a name, in a plain sentence and with the reason for its numbers. */
+export interface Worded {
+  readonly sentence: string;
+  readonly why: string;
+}
+export type KnownCause = Cause & Worded;
+export type KnownFinding = FindingNode & Worded & { readonly from: 'log' | 'code' | 'observation' | 'check' };
+export type KnownCheck = CheckNode & { readonly id: CheckId; readonly needs: string };
+
+const cells = (line: string, count: number): string[] => {
+  const found = line.split('|').map((cell) => cell.trim());
+  if (found.length !== count || found.some((cell) => cell === ''))
+    throw new Error(`Not a line of ${count} cells: ${line}`);
+  return found;
+};
+const lines = (text: string): string[] => text.split('\n').filter((line) => line.trim() !== '');
+
+function chanceOf(text: string, line: string): number {
+  const chance = Number(text);
+  if (!(chance > 0 && chance < 1)) throw new Error(`Not a chance between 0 and 1: “${text}” in ${line}`);
+  return chance;
+}
+
+/** `cause .4 -cause .5`: what brings a finding about, and with a minus what hides it. */
+function linksOf(text: string, line: string): Link[] {
+  const words = text.split(/\s+/);
+  if (words.length % 2 !== 0) throw new Error(`A cause without its chance: ${line}`);
+  return Array.from({ length: words.length / 2 }, (_, i) => {
+    const name = words[2 * i] as string;
+    const masks = name.startsWith('-');
+    return {
+      cause: masks ? name.slice(1) : name,
+      chance: chanceOf(words[2 * i + 1] as string, line),
+      how: masks ? 'masks' : 'activates',
+    };
+  });
+}
+
+const findingOf = (
+  [id = '', leak = '', links = '', sentence = '', why = '']: readonly string[],
+  from: KnownFinding['from'],
+  line: string,
+): KnownFinding => ({
+  id,
+  leak: chanceOf(leak, line),
+  links: linksOf(links, line),
+  sentence,
+  why,
+  from,
+});
+
+export const KNOWN_CAUSES: readonly KnownCause[] = lines(CAUSES).map((line) => {
+  const [id = '', prior = '', sentence = '', why = ''] = cells(line, 4);
+  return { id, prior: chanceOf(prior, line), sentence, why };
+});
+
+const simple = (text: string, from: KnownFinding['from']): KnownFinding[] =>
+  lines(text).map((line) => findingOf(cells(line, 5), from, line));
+
+const coded = lines(CODE_FINDINGS).map((line) => {
+  const [id = '', leak = '', links = '', codes = '', sentence = '', why = ''] = cells(line, 6);
+  return { finding: findingOf([id, leak, links, sentence, why], 'code', line), codes: codes.split(/\s+/) };
+});
+
+/** Checks and their outcomes, read together: an indented line is an outcome of the check above it. */
+function readChecks(): { checks: KnownCheck[]; outcomes: KnownFinding[] } {
+  const checks: (KnownCheck & { outcomes: string[] })[] = [];
+  const outcomes: KnownFinding[] = [];
+  for (const line of lines(CHECK_OUTCOMES)) {
+    if (line.startsWith(' ')) {
+      const outcome = findingOf(cells(line, 5), 'check', line);
+      outcomes.push(outcome);
+      checks.at(-1)?.outcomes.push(outcome.id);
+      continue;
+    }
+    const [id = '', minutes = '', cost = '', needs = '', otherwise = ''] = cells(line, 5);
+    const known = CHECK_IDS.find((one) => one === id);
+    if (!known) throw new Error(`“${id}” is no check`);
+    checks.push({ id: known, minutes: Number(minutes), cost: Number(cost), needs, otherwise, outcomes: [] });
+  }
+  return { checks, outcomes };
+}
+
+const { checks, outcomes } = readChecks();
+export const KNOWN_CHECKS: readonly KnownCheck[] = checks;
+export const KNOWN_FINDINGS: readonly KnownFinding[] = [
+  ...simple(LOG_FINDINGS, 'log'),
+  ...coded.map(({ finding }) => finding),
+  ...simple(OBSERVATIONS, 'observation'),
+  ...outcomes,
+];
+
+/** Which finding a code sets, by the code in our one notation or by its heavy parameter. */
+const FINDING_OF_CODE = new Map(
+  coded.flatMap(({ finding, codes }) => codes.map((code) => [code, finding.id])),
+);
+
+/** The findings that a scan sets; codes that bear on none are left aside, as are those that are not there any more. */
+export function findingsOfCodes(codes: readonly ListedCode[]): Set<string> {
+  return new Set(
+    codes.filter(isActive).flatMap(({ code }) => {
+      const known = codeMeaning(code);
+      const key = known.spn === undefined ? known.code : `SPN${known.spn}`;
+      return FINDING_OF_CODE.get(key) ?? [];
+    }),
+  );
+}
+
+export const CODE_FINDING_IDS: readonly string[] = coded.map(({ finding }) => finding.id);
+
+export interface VehicleUse {
+  readonly distanceKm?: number;
+  readonly use?: 'short-trips' | 'mixed' | 'long';
+}
+
+/** How distance and use shift the chances before anything is seen; factors of ours, on the odds. */
+function factor(id: string, { distanceKm, use }: VehicleUse): number {
+  const far = distanceKm === undefined ? 1 : distanceKm > 200_000 ? 2.2 : distanceKm < 60_000 ? 0.4 : 1;
+  if (['ash-full', 'dosing-injector-blocked', 'boost-leak', 'injector-over-fuelling'].includes(id))
+    return far;
+  if (id === 'short-trips') return use === 'short-trips' ? 6 : use === 'long' ? 0.15 : 1;
+  if (id === 'soot-loaded') return use === 'short-trips' ? 1.5 : use === 'long' ? 0.7 : 1;
+  return 1;
+}
+
+const shifted = (chance: number, times: number): number => {
+  const odds = (times * chance) / (1 - chance);
+  return odds / (1 + odds);
+};
+
+/** The network for a vehicle: all causes and findings, the chances of its distance and use. */
+export const networkFor = (vehicle: VehicleUse = {}): Network => ({
+  causes: KNOWN_CAUSES.map(({ id, prior }) => ({ id, prior: shifted(prior, factor(id, vehicle)) })),
+  findings: KNOWN_FINDINGS,
+});

@@ -1,0 +1,51 @@
+import { DEFAULT_LIMITS } from '@white-ember/core/limits';
+import {
+  evidenceOfCase,
+  infer,
+  KNOWN_CAUSES,
+  KNOWN_CHECKS,
+  KNOWN_FINDINGS,
+  networkFor,
+  rankChecks,
+} from '@white-ember/core/diagnosis';
+import { dice } from '@white-ember/core/testing';
+import type { Row } from './bench.ts';
+
+const CASES = 40;
+
+/** Posterior and ranking over random cases: a scan, a log, some observations. The slowest tenth of the cases counts. */
+export function measureDiagnosis(): Row[] {
+  const d = dice(2026);
+  const posterior: number[] = [];
+  const ranking: number[] = [];
+  for (let i = 0; i < CASES; i++) {
+    const codes = d.chance(0.8)
+      ? ['P2463', 'P0101', 'P2453'].slice(0, Math.floor(d.between(0, 4))).map((code) => ({ code }))
+      : [];
+    const findings = Object.fromEntries(
+      KNOWN_FINDINGS.filter(({ from }) => from === 'log' || from === 'observation')
+        .filter(() => d.chance(0.6))
+        .map(({ id, leak }) => [id, d.chance(leak)]),
+    );
+    const { evidence } = evidenceOfCase({ codes, findings }, DEFAULT_LIMITS);
+    const network = networkFor({ distanceKm: 1000 * d.between(10, 300) });
+    const start = performance.now();
+    infer(network, evidence);
+    const between = performance.now();
+    rankChecks(network, evidence, KNOWN_CHECKS);
+    posterior.push(between - start);
+    ranking.push(performance.now() - between);
+  }
+  const slow = (times: number[]): number => times.sort((a, b) => a - b)[Math.floor(0.9 * CASES)] ?? 0;
+  const what = `${KNOWN_CAUSES.length} causes, ${KNOWN_FINDINGS.length} findings, every set of up to three`;
+  const row = (name: string, ms: number, limit: number): Row => ({
+    what: `${name}: ${what}`,
+    measured: `${ms.toFixed(0)} ms in nine of ten cases`,
+    against: `at most ${limit} ms`,
+    ratio: ms / limit,
+  });
+  return [
+    row('Posterior with the reasons of each cause', slow(posterior), 40),
+    row(`Ranking of ${KNOWN_CHECKS.length} checks`, slow(ranking), 300),
+  ];
+}
