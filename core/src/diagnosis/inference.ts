@@ -1,4 +1,12 @@
-import { bounded, chanceSeen, oddsOf, type Evidence, type FindingNode, type Network } from './network.ts';
+import {
+  bounded,
+  chanceSeen,
+  oddsOf,
+  type Evidence,
+  type FindingNode,
+  type FindingOdds,
+  type Network,
+} from './network.ts';
 
 export const MOST_FAULTS = 3;
 
@@ -34,41 +42,90 @@ export function faultSets(count: number, most = MOST_FAULTS): number[][] {
 
 const logit = (p: number): number => Math.log(bounded(p) / (1 - bounded(p)));
 
-/** How evidence is seen under each set: rows of sets, columns of evidence. */
-interface Likelihoods {
-  readonly sets: readonly (readonly number[])[];
-  readonly ids: readonly string[];
-  /** P(what was seen | set), set by set. */
-  readonly table: Float64Array;
-  /** Prior of each set. */
-  readonly priors: Float64Array;
+/** Sets depend on the number of causes alone, and there are thousands: made once. */
+const KEPT_SETS = new Map<string, readonly (readonly number[])[]>();
+function keptSets(count: number, most: number): readonly (readonly number[])[] {
+  const key = `${count} ${most}`;
+  const kept = KEPT_SETS.get(key) ?? faultSets(count, most);
+  KEPT_SETS.set(key, kept);
+  return kept;
 }
 
-function likelihoods(network: Network, evidence: Evidence, most: number): Likelihoods {
-  const sets = faultSets(network.causes.length, most);
-  const seen = network.findings.filter(({ id }) => evidence[id] !== undefined);
-  const odds = seen.map((finding) => oddsOf(network, finding));
-  const present = network.causes.map(({ prior }) => bounded(prior));
-  const noneAtAll = present.reduce((product, p) => product * (1 - p), 1);
-  const priors = new Float64Array(sets.length);
-  const table = new Float64Array(sets.length * odds.length);
-  for (let s = 0; s < sets.length; s++) {
-    const set = sets[s] as number[];
-    let prior = noneAtAll;
-    for (const i of set) prior *= (present[i] as number) / (1 - (present[i] as number));
-    priors[s] = prior;
-    for (let f = 0; f < odds.length; f++) {
-      const { quiet, silent, open } = odds[f] as (typeof odds)[number];
-      let [silence, opening] = [quiet, 1];
-      for (const i of set) {
-        silence *= silent[i] as number;
-        opening *= open[i] as number;
-      }
-      const chance = chanceSeen(silence, opening);
-      table[s * odds.length + f] = evidence[(seen[f] as FindingNode).id] === true ? chance : 1 - chance;
-    }
+/** One piece of evidence, ready to be asked for its chance under a set of causes. */
+class Witness {
+  readonly id: string;
+  readonly seen: boolean;
+  /** Chance of what was seen where none of our causes is there. */
+  readonly base: number;
+  private readonly odds: FindingOdds;
+
+  constructor(network: Network, finding: FindingNode, seen: boolean) {
+    this.id = finding.id;
+    this.seen = seen;
+    this.odds = oddsOf(network, finding);
+    this.base = this.chance([]);
   }
-  return { sets, ids: seen.map(({ id }) => id), table, priors };
+
+  /** P(what was seen | set). */
+  chance(set: readonly number[]): number {
+    const { quiet, silent, open } = this.odds;
+    let [silence, opening] = [quiet, 1];
+    for (const i of set) {
+      silence *= silent[i] as number;
+      opening *= open[i] as number;
+    }
+    const chance = chanceSeen(silence, opening);
+    return this.seen ? chance : 1 - chance;
+  }
+}
+
+/**
+ * Walks over all sets. A set changes the chance of only that evidence which one of its members bears on; all other
+ * evidence has the same chance under every set and cancels out. So for each set only what it touches is worked out:
+ * `each` is told the weight, the pieces of evidence that are touched, and the chance of each.
+ */
+function weigh(
+  network: Network,
+  evidence: Evidence,
+  most: number,
+  each?: (s: number, weight: number, touched: Int32Array, chances: Float64Array, count: number) => void,
+): { sets: readonly (readonly number[])[]; witnesses: Witness[]; weights: Float64Array; total: number } {
+  const { causes, findings } = network;
+  const sets = keptSets(causes.length, most);
+  const known = findings.filter(({ id }) => evidence[id] !== undefined);
+  const witnesses = known.map((finding) => new Witness(network, finding, evidence[finding.id] === true));
+  const borneOn = causes.map(({ id }) =>
+    known.flatMap(({ links }, f) => (links.some(({ cause }) => cause === id) ? [f] : [])),
+  );
+  const odds = causes.map(({ prior }) => bounded(prior) / (1 - bounded(prior)));
+  const weights = new Float64Array(sets.length);
+  const mark = new Int32Array(witnesses.length).fill(-1);
+  const touched = new Int32Array(witnesses.length);
+  const chances = new Float64Array(witnesses.length);
+  let total = 0;
+  for (let s = 0; s < sets.length; s++) {
+    const set = sets[s] as readonly number[];
+    let weight = 1;
+    let count = 0;
+    for (const i of set) {
+      weight *= odds[i] as number;
+      for (const f of borneOn[i] as number[]) {
+        if (mark[f] === s) continue;
+        mark[f] = s;
+        touched[count++] = f;
+      }
+    }
+    for (let t = 0; t < count; t++) {
+      const witness = witnesses[touched[t] as number] as Witness;
+      const chance = witness.chance(set);
+      chances[t] = chance;
+      weight *= chance / witness.base;
+    }
+    weights[s] = weight;
+    total += weight;
+    each?.(s, weight, touched, chances, count);
+  }
+  return { sets, witnesses, weights, total };
 }
 
 /** The probability of each set of at most three causes, by what was seen. They add up to 1. */
@@ -77,17 +134,8 @@ export function posteriorSets(
   evidence: Evidence,
   most = MOST_FAULTS,
 ): { readonly sets: readonly (readonly number[])[]; readonly probabilities: Float64Array } {
-  const { sets, ids, table, priors } = likelihoods(network, evidence, most);
-  const weights = new Float64Array(sets.length);
-  let total = 0;
-  for (let s = 0; s < sets.length; s++) {
-    let weight = priors[s] as number;
-    for (let f = 0; f < ids.length; f++) weight *= table[s * ids.length + f] as number;
-    weights[s] = weight;
-    total += weight;
-  }
-  for (let s = 0; s < sets.length; s++) weights[s] = (weights[s] as number) / total;
-  return { sets, probabilities: weights };
+  const { sets, weights, total } = weigh(network, evidence, most);
+  return { sets, probabilities: weights.map((weight) => weight / total) };
 }
 
 const SHOWN_SETS = 12;
@@ -99,52 +147,49 @@ const UNEXPLAINED_BELOW = 0.05;
  * out at a time, so they say what each one adds to all the others.
  */
 export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS): Posterior {
-  const { sets, ids, table, priors } = likelihoods(network, evidence, most);
   const count = network.causes.length;
-  const width = ids.length;
-  const weights = new Float64Array(sets.length);
-  // For each piece of evidence: the weight of all sets without it, and of those that hold each cause.
-  const totalWithout = new Float64Array(width);
-  const causeWithout = new Float64Array(width * count);
+  const known = network.findings.filter(({ id }) => evidence[id] !== undefined);
+  const sets = keptSets(count, most);
   const byCause = new Float64Array(count);
-  let total = 0;
-  for (let s = 0; s < sets.length; s++) {
-    const set = sets[s] as number[];
-    let weight = priors[s] as number;
-    for (let f = 0; f < width; f++) weight *= table[s * width + f] as number;
-    weights[s] = weight;
-    total += weight;
+  // What leaving a piece of evidence out adds to the weight of all sets, and of those that hold each cause, beyond what it
+  // adds to every set alike.
+  const more = new Float64Array(known.length);
+  const moreByCause = new Float64Array(known.length * count);
+  const bases = known.map((finding) => new Witness(network, finding, evidence[finding.id] === true).base);
+  const { witnesses, weights, total } = weigh(network, evidence, most, (s, weight, touched, chances, n) => {
+    const set = sets[s] as readonly number[];
     for (const i of set) byCause[i] = (byCause[i] as number) + weight;
-    for (let f = 0; f < width; f++) {
-      const without = weight / (table[s * width + f] as number);
-      totalWithout[f] = (totalWithout[f] as number) + without;
+    for (let t = 0; t < n; t++) {
+      const f = touched[t] as number;
+      const extra = weight / (chances[t] as number) - weight / (bases[f] as number);
+      more[f] = (more[f] as number) + extra;
       for (const i of set) {
         const at = f * count + i;
-        causeWithout[at] = (causeWithout[at] as number) + without;
+        moreByCause[at] = (moreByCause[at] as number) + extra;
       }
     }
-  }
+  });
   const causes = network.causes.map(({ id }, i) => {
     const probability = (byCause[i] as number) / total;
-    const reasons = ids
-      .map((finding, f) => ({
-        finding,
-        weight:
-          logit(probability) - logit((causeWithout[f * count + i] as number) / (totalWithout[f] as number)),
-      }))
+    const reasons = witnesses
+      .map(({ id: finding, base }, f) => {
+        const held = (byCause[i] as number) / base + (moreByCause[f * count + i] as number);
+        const all = total / base + (more[f] as number);
+        return { finding, weight: logit(probability) - logit(held / all) };
+      })
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));
     return { id, probability, reasons };
   });
   const order = Array.from(weights.keys()).sort((a, b) => (weights[b] as number) - (weights[a] as number));
-  const best = order[0] ?? 0;
+  const best = sets[order[0] ?? 0] ?? [];
   return {
     causes: causes.sort((a, b) => b.probability - a.probability),
     sets: order.slice(0, SHOWN_SETS).map((s) => ({
-      causes: (sets[s] as number[]).map((i) => network.causes[i]?.id ?? ''),
+      causes: (sets[s] as readonly number[]).map((i) => network.causes[i]?.id ?? ''),
       probability: (weights[s] as number) / total,
     })),
-    unexplained: ids
-      .map((finding, f) => ({ finding, chance: table[best * width + f] as number }))
+    unexplained: witnesses
+      .map((witness) => ({ finding: witness.id, chance: witness.chance(best) }))
       .filter(({ chance }) => chance < UNEXPLAINED_BELOW),
   };
 }
