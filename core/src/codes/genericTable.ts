@@ -140,7 +140,7 @@ P242B | cause       | holds | egt-position egt-cold-soak    | EGT sensor 3: does
 P242C | cause       | holds | egt-position egt-resistance   | EGT sensor 3: signal low
 P242D | cause       | holds | egt-position egt-resistance   | EGT sensor 3: signal high
 P242E | cause       | holds | egt-position egt-resistance   | EGT sensor 3: signal comes and goes
-P242F | consequence | free  | counter filter-look           | Ash has filled the filter, by counting or by pressure
+P242F | consequence | holds | counter filter-look           | Ash has filled the filter, by counting or by pressure
 P2425 | bystander   | free  | egr supply                    | Valve of the recirculation’s cooling: circuit open
 P2428 | consequence | holds | injectors dosing-injector     | Exhaust gas too hot
 P244A | cause       | free  | hoses dp-zero filter-look     | Pressure across the filter too low

@@ -299,6 +299,22 @@ describe('what to do and what is held off', () => {
     ]);
   });
 
+  it('sets figures against the limits of the profile, whoever wrote them down', () => {
+    const facts: CaseFacts = { readings: { dpIdleMbar: 12, dp3000Mbar: 60, sootG: 30 } };
+    expect(evidenceOfCase(facts, DEFAULT_LIMITS).evidence).toEqual({
+      'dp-high-idle': true,
+      'dp-high-hold': false,
+      'soot-high': false,
+    });
+    const strict = { ...DEFAULT_LIMITS, dpIdleGoodMbar: 15, dp3000GoodMbar: 50, sootHighG: 25 };
+    expect(evidenceOfCase(facts, strict).evidence).toEqual({
+      'dp-high-idle': false,
+      'dp-high-hold': true,
+      'soot-high': true,
+    });
+    expect(evidenceOfCase({}, DEFAULT_LIMITS)).toEqual({ evidence: {}, unknown: [] });
+  });
+
   it('takes a job’s first scan, before reading and complaint as they came', () => {
     const bodies: EntryBody[] = [
       { kind: 'complaint', text: 'Lamp', powerLimited: true },

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { describeFailure } from '../quantities/index.ts';
+import { ASSUMPTIONS } from './assumptions.ts';
+import { FILTER_LIMITS } from './filterLimits.ts';
+import { SENSOR_LIMITS } from './sensorLimits.ts';
 import {
   DEFAULT_LIMITS,
   LIMIT_DEFINITIONS,
@@ -15,6 +18,13 @@ describe('limits profile', () => {
     expect(value).toBeLessThanOrEqual(high);
     expect(reason.length).toBeGreaterThan(15);
     expect(unit).not.toBe('');
+  });
+
+  it('keeps every limit of its groups: none stands twice and hides the other', () => {
+    const groups = [FILTER_LIMITS, SENSOR_LIMITS, ASSUMPTIONS].map((group) => Object.keys(group));
+    expect(groups.flat().sort()).toEqual([...LIMIT_IDS].sort());
+    expect(new Set(groups.flat()).size).toBe(groups.flat().length);
+    for (const { group } of Object.values(SENSOR_LIMITS)) expect(group).toBe('sensor');
   });
 
   it('lays a workshop’s changes over the starting values and leaves the rest', () => {

@@ -37,6 +37,10 @@ const SPN_FMI: Readonly<Record<string, readonly [spn: number, fmi: number]>> = {
   P246F: [3246, 2],
   P0128: [110, 18],
   P0380: [676, 5],
+  // One parameter for all plugs: which cylinder it is, heavy vehicles do not say by it.
+  ...Object.fromEntries(
+    Array.from({ length: 8 }, (_, i): [string, [number, number]] => [`P067${i + 1}`, [676, 5]]),
+  ),
 };
 
 /** A code as the module of this family writes it; one that has no other notation stays as it is. */

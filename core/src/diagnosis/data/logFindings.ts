@@ -6,7 +6,7 @@ export const LOG_FINDINGS = `
 dp-no-response           | 0.003 | dp-sensor-failed .55 sensor-wiring .25 high-pipe-blocked .5 dp-hose-off .35 filter-cracked .25 | ΔP does not move with the flow | a dead sensor, or nothing reaches it
 dp-stuck-high            | 0.003 | dp-sensor-failed .3 sensor-wiring .1 | ΔP stands high also with the engine off | no pressure does so
 dp-zero-offset           | 0.01  | dp-sensor-failed .25 sensor-wiring .5 dp-sensor-wrong .1 low-pipe-blocked .08 | ΔP is not zero with the engine off | drift, a poor ground, gas shut in
-dp-reversed              | 0.002 | dp-hoses-crossed .9 -dp-sensor-failed .5 | ΔP falls as the flow rises | only crossed hoses do so
+dp-reversed              | 0.002 | dp-hoses-crossed .9 high-pipe-blocked .2 -dp-sensor-failed .5 | ΔP falls as the flow rises | crossed hoses, or a high pipe so shut that only the low side is left
 dp-slow-response         | 0.005 | high-pipe-blocked .7 low-pipe-blocked .35 -dp-sensor-failed .6 | ΔP is slow to follow the flow | a restricted pipe is a slow one
 dp-saturated             | 0.002 | soot-loaded .05 dp-sensor-failed .1 dp-sensor-wrong .1 | ΔP stands at the end of its scale | more than the sensor can show
 dp-high-idle             | 0.02  | soot-loaded .45 ash-full .4 catalyst-restricted .05 downstream-restricted .12 dp-sensor-failed .2 sensor-wiring .2 low-pipe-blocked .2 -high-pipe-blocked .7 -dp-hose-off .8 -dp-hoses-crossed .9 -filter-cracked .7 -dp-sensor-wrong .5 | ΔP is high at idle | a restriction, or an offset; a blind sensor hides it
