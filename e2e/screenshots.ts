@@ -49,6 +49,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'prove', open: job('KE 417 QR', 'prove') },
   { name: 'prove-bay', theme: 'bay', open: job('KE 417 QR', 'prove') },
   { name: 'prove-phone', width: 390, height: 844, open: job('KE 417 QR', 'prove') },
+  { name: 'codes', open: job('GT 73 WV', 'codes') },
   { name: 'not-believed', open: job('MF 66 PL', 'prove') },
   { name: 'reading-by-hand', open: job('BC 91 HV', 'baseline') },
   {

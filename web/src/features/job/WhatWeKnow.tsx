@@ -53,6 +53,8 @@ export function WhatWeKnow({
   );
   return (
     <div className="grid gap-5 content-start">
+      {derived.signedOff || derived.after ? null : <LikelyCauses open={open} />}
+      <HeldOff open={open} />
       <section>
         <h2 className="text-lg mb-2">What the readings say</h2>
         <ReadingFacts open={open} />
@@ -81,8 +83,6 @@ export function WhatWeKnow({
           <span className="text-sm text-ink2">{NEXT[next.id].why}</span>
         </button>
       ) : null}
-      {derived.signedOff || derived.after ? null : <LikelyCauses open={open} />}
-      <HeldOff open={open} />
       {doubtful.length > 0 ? (
         <section>
           <h2 className="text-lg mb-1">Open on the line</h2>
