@@ -253,3 +253,27 @@ test('a device that slept says how long nothing was read, and the recording goes
   await page.getByRole('button', { name: 'End the recording (R)' }).click();
   await expect(page).toHaveURL(/logs\?log=/);
 });
+
+test('a drive that recorded itself is read as a drive, not as a hold', async ({ page, site }) => {
+  test.setTimeout(120_000);
+  await signIn(page, site);
+  await benchOn(page, site, 'HW 52');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/The tool takes it for/)).toBeVisible();
+  await page.keyboard.press('r');
+  await page.keyboard.press('s');
+  await expect(page.getByText(/^Engine at [78]\d0 rpm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Drive, 70 km/h' }).click();
+  await page.keyboard.press('3');
+  await expect(page.getByText(/^Engine at \d+ rpm, (69|70|71) km\/h/)).toBeVisible({ timeout: 20_000 });
+  await page.waitForTimeout(4000);
+  // What was steady on the road is taken for no hold.
+  await expect(page.getByText(/^hold \d+ rpm/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'End the recording (R)' }).click();
+  await expect(page).toHaveURL(/logs\?log=/);
+  // The road speed is in the log, by which its windows are told apart.
+  await expect(page.getByLabel('Add a channel').getByText(/Vehicle speed/)).toHaveCount(1);
+});

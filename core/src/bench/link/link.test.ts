@@ -120,6 +120,22 @@ describe('the link', () => {
     expect(readings[before]?.timeS).toBeGreaterThan(leftS + 39);
   });
 
+  it('makes a log whose steady stretches on the road are a drive, as long as the road speed is in it', async () => {
+    const { adapter, readings, go } = linked();
+    go({ do: 'key-on' }, 1);
+    const identity = await adapter.connect();
+    const wanted = ['engineSpeed', 'dpfDeltaP', 'massAirFlow', 'vehicleSpeed'];
+    const channels = live(await adapter.channels()).filter(({ role }) => wanted.includes(role));
+    await adapter.stream(channels.map(({ id }) => id));
+    go({ do: 'start' }, 3);
+    go({ do: 'cruise', kmPerH: 70 }, 90);
+    const text = new RecordingText(channels, identity);
+    const bytes = new TextEncoder().encode(text.head + text.rows(readings));
+    const kinds = valueOf(await analyseLog(bytes)).analysis.windows.map(({ kind }) => kind);
+    expect(kinds).toContain('drive');
+    expect(kinds).not.toContain('hold');
+  });
+
   it('writes the codes of a heavy vehicle as parameter and failure mode, and holds a burn off by that name', async () => {
     const { adapter, go } = linked(
       {},

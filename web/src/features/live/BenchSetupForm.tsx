@@ -14,7 +14,7 @@ const own = (faults: AdapterFaults): BenchSetup['tool'] => ({ speaks: 'own', fau
 
 const TOOLS: Readonly<Record<string, { readonly label: string; readonly tool: BenchSetup['tool'] }>> = {
   sound: { label: 'Sound, 60 values a second', tool: own({}) },
-  fast: { label: 'Fast, 260 values a second', tool: own({ valuesPerS: 260 }) },
+  fast: { label: 'Fast, 280 values a second', tool: own({ valuesPerS: 280 }) },
   obd: { label: 'Generic, speaks OBD only', tool: { speaks: 'obd' } },
   slow: { label: 'Slow, 8 values a second', tool: own({ valuesPerS: 8 }) },
   drops: { label: 'Drops out after a minute', tool: own({ dropsOutAfterS: 60 }) },

@@ -8,7 +8,9 @@ export function presetOf({ channels, chosen }: LiveState): string {
   const streamed = new Set(chosen);
   const fitted = channels.filter(({ status }) => status !== 'not-fitted');
   const match = CHANNEL_PRESETS.find(({ roles }) => {
-    const ids = fitted.filter(({ role }) => roles.includes(role)).map(({ id }) => id);
+    const ids = fitted
+      .filter(({ role }) => roles.includes(role) || role === 'vehicleSpeed')
+      .map(({ id }) => id);
     return ids.length === streamed.size && ids.every((id) => streamed.has(id));
   });
   return match?.id ?? OWN;

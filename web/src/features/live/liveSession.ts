@@ -188,10 +188,13 @@ export class LiveSession {
     }
   };
 
+  /** The road speed comes with every choice: without it a drive would be taken for a hold. */
   choose = (roles: readonly ChannelRole[]): Promise<void> =>
     this.stream(
       this.#state.channels
-        .filter(({ role, status }) => roles.includes(role) && status !== 'not-fitted')
+        .filter(
+          ({ role, status }) => (roles.includes(role) || role === 'vehicleSpeed') && status !== 'not-fitted',
+        )
         .map(({ id }) => id),
     );
 
