@@ -19,6 +19,7 @@ import {
   type ProofContext,
   type Verdict,
 } from '../proof/index.ts';
+import { PRESSURE_PATH } from '../treatment/index.ts';
 import { STAGES, stageOf, type Stage } from './stages.ts';
 
 export interface JobFacts {
@@ -130,12 +131,6 @@ interface ReadingsThatCount {
   /** What was done to the ΔP sensor or its pipes between the two, in words. */
   readonly pathChanged?: string;
 }
-
-const PRESSURE_PATH: Readonly<Partial<Record<PartId, string>>> = {
-  'dp-sensor': 'the ΔP sensor',
-  'high-pipe': 'the high pipe',
-  'low-pipe': 'the low pipe',
-};
 
 function pathChangedBetween(
   entries: readonly Entry[],

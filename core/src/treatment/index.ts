@@ -1,2 +1,8 @@
-export { commandInterlocks, type Interlock, type InterlockFacts, type LinkCommand } from './interlocks.ts';
+export {
+  commandInterlocks,
+  PRESSURE_PATH,
+  type Interlock,
+  type InterlockFacts,
+  type LinkCommand,
+} from './interlocks.ts';
 export { mostSoot, type KnownFilter, type SootLoad } from './sootLoad.ts';

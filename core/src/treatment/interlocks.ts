@@ -32,11 +32,12 @@ export interface InterlockFacts {
   readonly displacementL?: number;
 }
 
-const PRESSURE_PATH: readonly (readonly [PartId, string])[] = [
-  ['dp-sensor', 'ΔP sensor'],
-  ['high-pipe', 'high pipe'],
-  ['low-pipe', 'low pipe'],
-];
+/** What stands between the filter and its ΔP. */
+export const PRESSURE_PATH: Readonly<Partial<Record<PartId, string>>> = {
+  'dp-sensor': 'the ΔP sensor',
+  'high-pipe': 'the high pipe',
+  'low-pipe': 'the low pipe',
+};
 
 /** Findings of a log after which its ΔP is no measure of the filter. */
 const PRESSURE_DOUBTED = new Set([...SENSOR_UNPROVEN, 'dp-zero-offset', 'dp-saturated']);
@@ -61,8 +62,10 @@ const sootWasTakenOut = ({ entries }: InterlockFacts['derived'], before: number)
 
 /** Why the pressure that the reading rests on is not proven; nothing where it is. */
 function unproven(reading: EntryOf<'reading'>, { parts }: InterlockFacts['derived']): string | undefined {
-  const bad = PRESSURE_PATH.find(([id]) => ['doubtful', 'failed'].includes(parts.get(id)?.state ?? ''));
-  if (bad) return `the ${bad[1]} is ${parts.get(bad[0])?.state ?? ''}`;
+  const bad = [...parts].find(
+    ([id, { state }]) => PRESSURE_PATH[id] !== undefined && (state === 'doubtful' || state === 'failed'),
+  );
+  if (bad) return `${PRESSURE_PATH[bad[0]] ?? ''} is ${bad[1].state}`;
   const { origin } = reading.body;
   if (origin.type === 'log') {
     const finding = origin.findings.find((id) => PRESSURE_DOUBTED.has(id));
