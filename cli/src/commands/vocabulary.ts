@@ -1,4 +1,4 @@
-import { CHECK_LABELS } from '@white-ember/core/checks';
+import { CAUTIONS, CHECK_LABELS, KIT } from '@white-ember/core/checks';
 import { KNOWN_CAUSES, KNOWN_CHECKS, KNOWN_FINDINGS } from '@white-ember/core/diagnosis';
 import type { Options } from '../input.ts';
 import { print, printJson } from '../output.ts';
@@ -10,7 +10,7 @@ export function vocabulary(options: Options): void {
     printJson({
       causes: KNOWN_CAUSES.map(({ id, sentence: text }) => ({ id, text })),
       findings: KNOWN_FINDINGS.map(({ id, sentence: text, from }) => ({ id, text, from })),
-      checks: KNOWN_CHECKS.map(({ id, outcomes, otherwise, minutes, cost, needs }) => ({
+      checks: KNOWN_CHECKS.map(({ id, outcomes, otherwise, minutes, cost, needs, cautions }) => ({
         id,
         text: CHECK_LABELS[id],
         outcomes: [
@@ -19,7 +19,8 @@ export function vocabulary(options: Options): void {
         ],
         minutes,
         cost,
-        needs: [needs],
+        needs: needs.map((kit) => KIT[kit]),
+        cautions: cautions.map((caution) => CAUTIONS[caution].text),
       })),
     });
     return;
@@ -34,7 +35,7 @@ export function vocabulary(options: Options): void {
   print('checks');
   for (const { id, outcomes, otherwise, minutes, needs } of KNOWN_CHECKS)
     print(
-      `  ${id}  ${CHECK_LABELS[id]} (${minutes} min, ${needs})`,
+      `  ${id}  ${CHECK_LABELS[id]} (${[`${minutes} min`, ...needs.map((kit) => KIT[kit])].join(', ')})`,
       ...outcomes.map((outcome) => `    ${outcome}  ${sentence.get(outcome) ?? ''}`),
       `    ${otherwise}  None of these`,
     );

@@ -1,4 +1,4 @@
-import { CHECK_IDS, type CheckId } from '../checks/index.ts';
+import { cardOf, CHECK_IDS, type CautionId, type CheckId, type KitId } from '../checks/index.ts';
 import { codeMeaning, isActive, type ListedCode } from '../codes/index.ts';
 import { CAUSES } from './data/causes.ts';
 import { CHECK_OUTCOMES } from './data/checkOutcomes.ts';
@@ -15,7 +15,11 @@ export interface Worded {
 }
 export type KnownCause = Cause & Worded;
 export type KnownFinding = FindingNode & Worded & { readonly from: 'log' | 'code' | 'observation' | 'check' };
-export type KnownCheck = CheckNode & { readonly id: CheckId; readonly needs: string };
+export type KnownCheck = CheckNode & {
+  readonly id: CheckId;
+  readonly needs: readonly KitId[];
+  readonly cautions: readonly CautionId[];
+};
 
 const cells = (line: string, count: number): string[] => {
   const found = line.split('|').map((cell) => cell.trim());
@@ -83,11 +87,24 @@ function readChecks(): { checks: KnownCheck[]; outcomes: KnownFinding[] } {
       checks.at(-1)?.outcomes.push(outcome.id);
       continue;
     }
-    const [id = '', minutes = '', cost = '', needs = '', otherwise = ''] = cells(line, 5);
+    const [id = '', minutes = '', cost = '', otherwise = ''] = cells(line, 4);
     const known = CHECK_IDS.find((one) => one === id);
-    if (!known) throw new Error(`“${id}” is no check`);
-    checks.push({ id: known, minutes: Number(minutes), cost: Number(cost), needs, otherwise, outcomes: [] });
+    const card = cardOf(id);
+    if (!known || card?.otherwise !== otherwise) throw new Error(`“${id}” is no check, or has another card`);
+    const { needs, cautions } = card;
+    checks.push({
+      id: known,
+      minutes: Number(minutes),
+      cost: Number(cost),
+      needs,
+      cautions,
+      otherwise,
+      outcomes: [],
+    });
   }
+  for (const { id, outcomes: known } of checks)
+    if (cardOf(id)?.outcomes.join() !== known.join())
+      throw new Error(`“${id}” has other outcomes on its card`);
   return { checks, outcomes };
 }
 

@@ -11,4 +11,4 @@ export {
   type PartStatus,
 } from './deriveJob.ts';
 export { summariseJob } from './summarise.ts';
-export { CAUTIONS, CAUTION_FOR_WORK, type Caution, type CautionId } from './cautions.ts';
+export { CAUTION_FOR_WORK } from './workCautions.ts';

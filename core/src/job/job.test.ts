@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { CAUTIONS } from '../checks/index.ts';
 import { entryBodySchema, WORK_TYPES, type Entry, type EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import {
   CAUTION_FOR_WORK,
-  CAUTIONS,
   deriveJob,
   entryFigure,
   stageOf,

@@ -1,4 +1,5 @@
 import { ASSUMPTIONS } from './assumptions.ts';
+import { CHECK_LIMITS } from './checkLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
 export type { LimitDefinition } from './limitDefinition.ts';
@@ -6,7 +7,12 @@ export type { LimitDefinition } from './limitDefinition.ts';
  * Every limit by which the application judges, with its starting value and the reason for it. A workshop edits them
  * in its limits profiles, per engine family; nothing else in the code carries a limit of its own.
  */
-export const LIMIT_DEFINITIONS = { ...FILTER_LIMITS, ...SENSOR_LIMITS, ...ASSUMPTIONS } as const;
+export const LIMIT_DEFINITIONS = {
+  ...FILTER_LIMITS,
+  ...SENSOR_LIMITS,
+  ...CHECK_LIMITS,
+  ...ASSUMPTIONS,
+} as const;
 
 export type LimitId = keyof typeof LIMIT_DEFINITIONS;
 export const LIMIT_IDS = Object.keys(LIMIT_DEFINITIONS) as LimitId[];

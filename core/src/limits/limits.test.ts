@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { describeFailure } from '../quantities/index.ts';
 import { ASSUMPTIONS } from './assumptions.ts';
+import { CHECK_LIMITS } from './checkLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
 import {
@@ -21,7 +22,9 @@ describe('limits profile', () => {
   });
 
   it('keeps every limit of its groups: none stands twice and hides the other', () => {
-    const groups = [FILTER_LIMITS, SENSOR_LIMITS, ASSUMPTIONS].map((group) => Object.keys(group));
+    const groups = [FILTER_LIMITS, SENSOR_LIMITS, CHECK_LIMITS, ASSUMPTIONS].map((group) =>
+      Object.keys(group),
+    );
     expect(groups.flat().sort()).toEqual([...LIMIT_IDS].sort());
     expect(new Set(groups.flat()).size).toBe(groups.flat().length);
     for (const { group } of Object.values(SENSOR_LIMITS)) expect(group).toBe('sensor');

@@ -38,6 +38,8 @@ const ORDERED: readonly (readonly [LimitId, LimitId])[] = [
   ['dp2500GoodMbar', 'dp3000GoodMbar'],
   ['egtOpenLowC', 'egtOpenHighC'],
   ['coolantRegenMinC', 'coolantWarmC'],
+  ['openPipeS', 'slowResponseS'],
+  ['signalRestLowV', 'signalRestHighV'],
 ];
 
 /**

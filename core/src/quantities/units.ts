@@ -2,7 +2,7 @@ import { failed, success, type Result } from './result.ts';
 
 /**
  * Units that people meet on scan tools and gauges, each as `base = (value + shift) · factor`.
- * Base units: mbar, °C, g/s, km, rpm, g, km/h, s, V, %.
+ * Base units: mbar, °C, g/s, km, rpm, g, km/h, s, V, Ω, %.
  */
 interface UnitDefinition {
   readonly quantity: Quantity;
@@ -22,6 +22,7 @@ export type Quantity =
   | 'mass'
   | 'time'
   | 'voltage'
+  | 'resistance'
   | 'percent'
   | 'volumeFlow'
   | 'fuelFlow'
@@ -173,6 +174,8 @@ export const UNITS = {
   min: { quantity: 'time', label: 'min', factor: 60, spellings: ['min', 'minutes'] },
   V: { quantity: 'voltage', label: 'V', factor: 1, spellings: ['v', 'volt', 'volts'] },
   mV: { quantity: 'voltage', label: 'mV', factor: 0.001, spellings: ['mv'] },
+  ohm: { quantity: 'resistance', label: 'Ω', factor: 1, spellings: ['ohm', 'ohms', 'ω', 'Ω'] },
+  kOhm: { quantity: 'resistance', label: 'kΩ', factor: 1000, spellings: ['kohm', 'kω'] },
   percent: {
     quantity: 'percent',
     label: '%',

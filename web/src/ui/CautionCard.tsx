@@ -1,4 +1,4 @@
-import { CAUTIONS, type CautionId } from '@white-ember/core/job';
+import { CAUTIONS, type CautionId } from '@white-ember/core/checks';
 import { Button } from './Button.tsx';
 
 /**

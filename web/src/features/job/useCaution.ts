@@ -1,4 +1,4 @@
-import type { CautionId } from '@white-ember/core/job';
+import type { CautionId } from '@white-ember/core/checks';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import { useSessionQuery } from '../../app/api.ts';
 import { useAddEntry } from './useAddEntry.ts';

@@ -1,5 +1,3 @@
-import type { WorkType } from '../ledger/index.ts';
-
 export interface Caution {
   readonly id: string;
   readonly title: string;
@@ -33,18 +31,21 @@ export const CAUTIONS = {
     title: 'Hot and dusty parts',
     text: 'Exhaust parts cold before you loosen them. Jack stands, never a jack alone. Ash and soot dust: mask, wet methods.',
   },
+  fuel: {
+    id: 'fuel',
+    title: 'Fuel lines',
+    text: 'No open flame, no sparks, no smoking near open fuel lines; never heat a fouled injector over a flame. Depressurise first: fuel under rail pressure cuts skin. Catch what runs out.',
+  },
+  turning: {
+    id: 'turning',
+    title: 'Hand at the engine',
+    text: 'Engine off and key out before a hand is at turbine, fan or belt. Hot parts cold first. Rest a moment after switching off: fans start by themselves.',
+  },
+  sensor: {
+    id: 'sensor',
+    title: 'Sensor under the pump',
+    text: 'Engine off, hose off the sensor. Never beyond the end of its scale, never compressed air: both end the sensor.',
+  },
 } as const satisfies Record<string, Caution>;
 
 export type CautionId = keyof typeof CAUTIONS;
-
-export const CAUTION_FOR_WORK: Record<WorkType, CautionId | undefined> = {
-  'chemical-clean': 'chemicals',
-  'drive-regeneration': 'burn',
-  'standing-regeneration': 'burn',
-  'off-vehicle-clean': 'hot',
-  'filter-exchanged': 'hot',
-  'pipe-cleared': 'air',
-  'sensor-replaced': 'hot',
-  'cause-repaired': undefined,
-  other: undefined,
-};

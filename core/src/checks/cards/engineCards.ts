@@ -1,0 +1,365 @@
+import { median } from '../../quantities/index.ts';
+import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
+import { dilutionByLevel } from '../measuring/oil.ts';
+import { findPlateau } from '../measuring/plateau.ts';
+
+const dosing: CheckCard = {
+  id: 'dosing-injector',
+  outcomes: ['dosing-blocked'],
+  otherwise: 'dosing-sprays',
+  needs: ['spanners'],
+  cautions: ['hot', 'fuel'],
+  harm: 'It can seize in its seat: penetrating fluid and patience.',
+  steps: [
+    'Cold. Take the injector or vaporiser off the line and look into its passage: a drill of its bore goes through, by hand.',
+    'Where it can be commanded: spray into a glass, away from anything hot.',
+    'Clean it off the vehicle by solvent or ultrasonic bath, never by flame.',
+  ],
+  fields: [
+    {
+      kind: 'choice',
+      id: 'passage',
+      label: 'Passage and spray',
+      options: [
+        ['clear', 'clear, it sprays'],
+        ['narrow', 'narrowed by carbon, it drips'],
+        ['shut', 'shut'],
+      ],
+    },
+  ],
+  judge: (read) => {
+    const passage = read.choice('passage');
+    if (passage === undefined) return NOTHING;
+    const blocked = passage !== 'clear';
+    return {
+      findings: { 'dosing-blocked': blocked },
+      figures: [],
+      sentences: [
+        blocked
+          ? 'Too little fuel comes into the exhaust: a regeneration does not get hot.'
+          : 'Fuel comes into the exhaust as it should.',
+      ],
+    };
+  },
+};
+
+const CYLINDER = {
+  label: 'Cylinder',
+  possible: between(1, 16, 'Which cylinder?'),
+} as const;
+
+const glow: CheckCard = {
+  id: 'glow',
+  outcomes: ['glow-bad'],
+  otherwise: 'glow-good',
+  needs: ['multimeter'],
+  cautions: ['turning'],
+  steps: [
+    'Engine off. Lead off each plug, Ω to engine ground.',
+    'Leads on, ignition on, cold engine: volts at the plugs while it preheats. Nothing: the relay, its fuse, or no command.',
+    'Plugs are not forced out: warm engine, penetrating fluid, the maker’s torque.',
+  ],
+  fields: [
+    {
+      kind: 'rows',
+      id: 'plugs',
+      label: 'Plugs; nothing at all is entered as 99999',
+      columns: [
+        CYLINDER,
+        { label: 'Resistance', unit: 'ohm', possible: between(0, 1e6, 'Is the meter on Ω?') },
+      ],
+      start: [1, 2, 3, 4],
+    },
+    {
+      kind: 'number',
+      id: 'preheatV',
+      label: 'Volts at a plug while it preheats',
+      unit: 'V',
+      possible: between(0, 30, 'Is the meter on volts?'),
+    },
+  ],
+  judge: (read, { limits }) => {
+    const plugs = read.rows('plugs').map(([cylinder = 0, ohm = 0]) => ({ cylinder, ohm }));
+    const volts = read.number('preheatV');
+    const dead = plugs.filter(({ ohm }) => ohm > limits.glowPlugOhm);
+    const relay = volts !== undefined && volts < 7;
+    if (plugs.length === 0 && volts === undefined) return NOTHING;
+    const bad = dead.length > 0 || relay;
+    return {
+      findings: bad || (plugs.length > 0 && volts !== undefined) ? { 'glow-bad': bad } : {},
+      figures: [
+        ...plugs.map(({ cylinder, ohm }) =>
+          against(`Plug ${cylinder}`, ohm, { unit: 'ohm', high: limits.glowPlugOhm }),
+        ),
+        ...(volts === undefined ? [] : [against('While preheating', volts, { unit: 'V' as const, low: 7 })]),
+      ],
+      sentences: [
+        ...(dead.length > 0 ? [`Dead: ${dead.map(({ cylinder }) => `plug ${cylinder}`).join(', ')}.`] : []),
+        ...(relay ? ['No voltage arrives at the plugs: relay, fuse, or it is not commanded.'] : []),
+        ...(bad
+          ? ['On many engines it holds regeneration off, though the engine starts all the same.']
+          : plugs.length > 0 && volts !== undefined
+            ? ['Plugs and relay work.']
+            : ['The other half is still to measure: plugs, or the voltage that arrives.']),
+      ],
+    };
+  },
+};
+
+const oil: CheckCard = {
+  id: 'oil',
+  outcomes: ['oil-diluted', 'counter-zero'],
+  otherwise: 'oil-good',
+  needs: [],
+  cautions: [],
+  steps: [
+    'Level ground, engine off for five minutes: read the stick; smell it.',
+    'Read the oil-life counter and when the oil was last changed, and whether its specification is a low-ash one.',
+    'The counter is set back only when the oil really was changed.',
+  ],
+  fields: [
+    {
+      kind: 'number',
+      id: 'level',
+      label: 'Level on the stick',
+      suffix: 'of the way from min to max',
+      hint: '0 is min, 1 is max, 1.5 is half as much again',
+      possible: between(-1, 4, '0 is the min mark and 1 the max mark.'),
+    },
+    {
+      kind: 'number',
+      id: 'sumpL',
+      label: 'Oil fill to max',
+      suffix: 'L',
+      possible: between(1, 80, 'Litres to the max mark?'),
+    },
+    {
+      kind: 'number',
+      id: 'spanL',
+      label: 'Between the marks',
+      suffix: 'L',
+      hint: '1 L where the maker says nothing',
+      possible: between(0.2, 20, 'Litres from min to max?'),
+    },
+    {
+      kind: 'number',
+      id: 'dilutionPercent',
+      label: 'Fuel in the oil, where a channel or a test says it',
+      unit: 'percent',
+      live: 'oilDilution',
+      possible: between(0, 60, 'Is it per cent?'),
+    },
+    {
+      kind: 'number',
+      id: 'lifePercent',
+      label: 'Oil-life counter',
+      unit: 'percent',
+      possible: between(-200, 110, 'Is it per cent?'),
+    },
+    {
+      kind: 'choice',
+      id: 'smell',
+      label: 'It smells',
+      options: [
+        ['oil', 'of oil'],
+        ['fuel', 'of fuel'],
+      ],
+    },
+    {
+      kind: 'choice',
+      id: 'lowAsh',
+      label: 'Low-ash oil of the maker’s specification',
+      options: [
+        ['yes', 'yes'],
+        ['no', 'no'],
+        ['unknown', 'not known'],
+      ],
+    },
+  ],
+  judge: (read, { limits }) => {
+    const level = read.number('level');
+    const stated = read.number('dilutionPercent');
+    const life = read.number('lifePercent');
+    const figures: Figure[] = [];
+    const sentences: string[] = [];
+    const findings: Record<string, boolean> = {};
+    const byLevel =
+      level === undefined
+        ? undefined
+        : dilutionByLevel(level, read.number('sumpL') ?? 5, read.number('spanL') ?? 1);
+    const levelPercent = byLevel?.ok ? byLevel.value : undefined;
+    if (level !== undefined)
+      figures.push(against('Level', level, { suffix: 'of min to max', low: 0, high: 1.05 }));
+    if (levelPercent !== undefined && levelPercent > 0)
+      figures.push(
+        against('Fuel in the oil by the level, at least', levelPercent, {
+          unit: 'percent',
+          high: limits.dilutionPercent,
+        }),
+      );
+    if (stated !== undefined)
+      figures.push(against('Fuel in the oil', stated, { unit: 'percent', high: limits.dilutionPercent }));
+    const most = Math.max(levelPercent ?? 0, stated ?? 0);
+    const smells = read.choice('smell') === 'fuel';
+    if (level !== undefined || stated !== undefined) {
+      findings['oil-diluted'] = most > limits.dilutionPercent || (smells && (level ?? 0) > 1.05);
+      if (findings['oil-diluted'])
+        sentences.push('Fuel of failed regenerations is in the oil: no regeneration before it is changed.');
+    }
+    if (level !== undefined && level < 0)
+      sentences.push('Below min: no regeneration and no high revs before it is filled up.');
+    if (life !== undefined) {
+      figures.push(
+        against('Oil-life counter', life, { unit: 'percent', low: limits.oilLifeEndPercent + 1e-9 }),
+      );
+      findings['counter-zero'] = life <= limits.oilLifeEndPercent;
+      if (findings['counter-zero'])
+        sentences.push('The counter has run out: some engine computers hold regeneration off by it.');
+    }
+    if (read.choice('lowAsh') === 'no')
+      sentences.push('Oil that is not low in ash fills the filter with ash: change it.');
+    if (sentences.length === 0 && figures.length > 0) sentences.push('Level and counter are good.');
+    return { findings, figures, sentences };
+  },
+};
+
+const thermostat: CheckCard = {
+  id: 'thermostat',
+  outcomes: ['coolant-cool'],
+  otherwise: 'coolant-warm',
+  needs: ['scan-tool'],
+  cautions: ['running-engine'],
+  steps: [
+    'Warm it by driving or by a raised speed, heater off, until the coolant does not rise any more; then record two minutes or more.',
+    'Judge where it comes to rest, never a warm-up.',
+  ],
+  fields: [
+    {
+      kind: 'rows',
+      id: 'coolant',
+      label: 'Coolant',
+      columns: [
+        { label: 'Seconds', unit: 's', possible: between(0, 7200, 'Seconds from the first reading on?') },
+        {
+          label: 'Coolant',
+          unit: 'degC',
+          live: 'coolantTemp',
+          possible: between(-40, 130, 'Is it the coolant?'),
+        },
+      ],
+      records: { role: 'coolantTemp', seconds: 180 },
+    },
+  ],
+  judge: (read, { limits }) => {
+    const rows = read.rows('coolant');
+    if (rows.length === 0) return NOTHING;
+    const plateau = findPlateau(
+      rows.map(([at = 0]) => at),
+      rows.map(([, value = 0]) => value),
+    );
+    if (!plateau.ok)
+      return { ...NOTHING, sentences: [`${plateau.failure.field} ${plateau.failure.requirement}.`] };
+    const { reached, value, goesTo, perMinute } = plateau.value;
+    const low = limits.coolantWarmC;
+    const cool = value < low && reached;
+    const rising = !reached && value < low;
+    return {
+      findings: rising ? {} : { 'coolant-cool': cool },
+      figures: [
+        against(reached ? 'Comes to rest at' : 'Stands at', value, { unit: 'degC', low }),
+        { label: 'Rises in a minute by', value: perMinute, unit: 'degC', state: 'plain' },
+        ...(reached
+          ? []
+          : [{ label: 'On its way to', value: goesTo, unit: 'degC', state: 'plain' } as const]),
+      ],
+      sentences: [
+        rising
+          ? 'It still rises: a thermostat is blamed from where it comes to rest, not from a warm-up. Go on.'
+          : cool
+            ? `It comes to rest below ${low} °C: the thermostat does not close, and a regeneration is held off.`
+            : 'Warm enough.',
+      ],
+    };
+  },
+};
+
+const injectors: CheckCard = {
+  id: 'injectors',
+  outcomes: ['injector-leaks'],
+  otherwise: 'injectors-good',
+  needs: ['spanners', 'scan-tool'],
+  cautions: ['fuel', 'running-engine'],
+  steps: [
+    'Warm idle. Leak-off of each injector into its own glass for the same time; or the corrections that the engine computer makes to each.',
+    'Enter the one or the other, in one unit for all.',
+  ],
+  fields: [
+    {
+      kind: 'rows',
+      id: 'quantities',
+      label: 'Each injector',
+      columns: [
+        CYLINDER,
+        { label: 'Leak-off or quantity', possible: between(0, 10_000, 'A quantity is above nothing.') },
+      ],
+      start: [1, 2, 3, 4],
+    },
+  ],
+  judge: (read, { limits }) => {
+    const rows = read.rows('quantities').map(([cylinder = 0, quantity = 0]) => ({ cylinder, quantity }));
+    const middle = median(rows.map(({ quantity }) => quantity));
+    if (rows.length < 3 || middle === undefined || middle <= 0)
+      return {
+        ...NOTHING,
+        sentences: rows.length > 0 ? ['Three injectors or more, to tell which is off.'] : [],
+      };
+    const limit = limits.injectorTrimPercent;
+    const off = rows.map(({ cylinder, quantity }) => ({
+      cylinder,
+      percent: (100 * (quantity - middle)) / middle,
+    }));
+    const bad = off.filter(({ percent }) => percent > limit);
+    return {
+      findings: { 'injector-leaks': bad.length > 0 },
+      figures: off.map(({ cylinder, percent }) =>
+        against(`Injector ${cylinder} against the middle`, percent, { unit: 'percent', high: limit }),
+      ),
+      sentences: [
+        bad.length > 0
+          ? `Too much: ${bad.map(({ cylinder }) => `injector ${cylinder}`).join(', ')}. It makes soot.`
+          : 'All alike.',
+      ],
+    };
+  },
+};
+
+const fuelLevel: CheckCard = {
+  id: 'fuel-level',
+  outcomes: ['fuel-under'],
+  otherwise: 'fuel-enough',
+  needs: [],
+  cautions: [],
+  steps: ['Read the gauge, or its channel.'],
+  fields: [
+    {
+      kind: 'number',
+      id: 'fuelPercent',
+      label: 'Fuel in the tank',
+      unit: 'percent',
+      live: 'fuelLevel',
+      possible: between(0, 105, 'Is it per cent of the tank?'),
+    },
+  ],
+  judge: (read, { limits }) => {
+    const fuel = read.number('fuelPercent');
+    if (fuel === undefined) return NOTHING;
+    const low = limits.fuelLowPercent;
+    return {
+      findings: { 'fuel-under': fuel < low },
+      figures: [against('Fuel', fuel, { unit: 'percent', low })],
+      sentences: [fuel < low ? 'Too little: many engine computers do not start a regeneration.' : 'Enough.'],
+    };
+  },
+};
+
+export const ENGINE_CARDS: readonly CheckCard[] = [dosing, glow, oil, thermostat, injectors, fuelLevel];

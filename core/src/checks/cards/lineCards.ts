@@ -1,0 +1,336 @@
+import type { PartId, PartState } from '../../ledger/index.ts';
+import { against, between, NOTHING, type CheckCard } from '../card.ts';
+import { sectionShares, type Section, type SectionReadings } from '../measuring/sections.ts';
+
+const GAUGE = between(
+  -1000,
+  3000,
+  'Is it a gauge pressure, above the air outside, in the unit that is shown?',
+);
+
+const gauge: CheckCard = {
+  id: 'gauge',
+  outcomes: ['gauge-high'],
+  otherwise: 'gauge-low',
+  needs: ['gauge', 'spanners'],
+  cautions: ['running-engine', 'hot'],
+  harm: 'A sensor that is turned out seized takes its thread with it: weigh that first, and have a thread repair kit.',
+  steps: [
+    'Engine cold: take an oxygen or temperature sensor out ahead of the filter, gauge in its port. Note the port.',
+    'Warm, hold 2500–3000 rpm. The needle pulses: damp it, or note the mean and how far it swings.',
+    'Standing under-reads the road. The engine fuels otherwise with an oxygen sensor out.',
+  ],
+  fields: [
+    {
+      kind: 'choice',
+      id: 'port',
+      label: 'Port',
+      options: [
+        ['after-turbine', 'after the turbine, before catalyst and filter'],
+        ['before-filter', 'between catalyst and filter'],
+        ['before-turbine', 'before the turbine'],
+      ],
+    },
+    {
+      kind: 'number',
+      id: 'rpm',
+      label: 'Engine speed',
+      unit: 'rpm',
+      live: 'engineSpeed',
+      possible: between(400, 6000, 'Is the engine running?'),
+    },
+    { kind: 'number', id: 'meanMbar', label: 'Needle, mean', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'lowMbar', label: 'Needle, least of its swing', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'highMbar', label: 'Needle, most of its swing', unit: 'mbar', possible: GAUGE },
+    {
+      kind: 'number',
+      id: 'sensorMbar',
+      label: 'ΔP by the sensor at the same moment',
+      unit: 'mbar',
+      live: 'dpfDeltaP',
+      possible: between(-1500, 5500, 'Is it ΔP?'),
+    },
+  ],
+  judge: (read, { limits }) => {
+    const [least, most] = [read.number('lowMbar'), read.number('highMbar')];
+    const mean =
+      read.number('meanMbar') ?? (least !== undefined && most !== undefined ? (least + most) / 2 : undefined);
+    if (mean === undefined) return NOTHING;
+    const port = read.choice('port');
+    const rpm = read.number('rpm');
+    const high = limits.gaugeHighMbar;
+    const swing = least !== undefined && most !== undefined ? most - least : undefined;
+    const sensor = read.number('sensorMbar');
+    const idle = rpm !== undefined && rpm < 2000;
+    const turbine = port === 'before-turbine';
+    // At idle the flow is too small to prove that nothing is in its way.
+    const decided = !turbine && (!idle || mean > high);
+    return {
+      findings: decided ? { 'gauge-high': mean > high } : {},
+      figures: [
+        against('Before the filter by gauge', mean, { unit: 'mbar', ...(turbine ? {} : { high }) }),
+        ...(swing === undefined
+          ? []
+          : [{ label: 'Swing', value: swing, unit: 'mbar', state: 'plain' } as const]),
+        ...(sensor === undefined || turbine
+          ? []
+          : [
+              {
+                label: 'Gauge less ΔP of the sensor',
+                value: mean - sensor,
+                unit: 'mbar',
+                state: 'plain',
+              } as const,
+            ]),
+      ],
+      sentences: [
+        ...(turbine
+          ? [
+              'Before the turbine it is far more under load: kept as a record, the filter is not judged by it.',
+            ]
+          : mean > high
+            ? ['The gas is held back, whatever a sensor says.']
+            : idle
+              ? ['Below 2000 rpm a low figure proves nothing: hold 2500 or more.']
+              : ['The gas goes through freely.']),
+        ...(swing !== undefined && mean > 0 && swing > mean
+          ? ['The needle swings by more than its mean: damp it and read again.']
+          : []),
+        ...(sensor !== undefined && !turbine && mean > high && sensor < 0.4 * mean
+          ? [
+              'The sensor shows far less than the gauge: it is piped wrong, blocked, or has failed because of it.',
+            ]
+          : []),
+      ],
+    };
+  },
+};
+
+const SECTION_PART: Record<Section, PartId> = { catalyst: 'catalyst', filter: 'filter', behind: 'silencer' };
+const SECTION_WORDS: Record<Section, string> = {
+  catalyst: 'across the catalyst',
+  filter: 'across the filter',
+  behind: 'behind the filter',
+};
+
+const sections: CheckCard = {
+  id: 'sections',
+  outcomes: ['section-catalyst', 'section-behind', 'section-filter'],
+  otherwise: 'no-section',
+  needs: ['gauge', 'spanners'],
+  cautions: ['hot', 'running-engine'],
+  harm: 'Clamps and seals that come off are single-use on many lines.',
+  steps: [
+    'Gauge after the turbine, one engine speed for all readings, warm.',
+    'Line closed; then open it at one joint after the other from the tail forward, engine off and cold between.',
+    'The section across which the pressure disappears is the one that holds the gas back.',
+  ],
+  fields: [
+    {
+      kind: 'number',
+      id: 'rpm',
+      label: 'Engine speed, the same for all',
+      unit: 'rpm',
+      live: 'engineSpeed',
+      possible: between(400, 6000, 'Is the engine running?'),
+    },
+    { kind: 'number', id: 'closedMbar', label: 'Line closed', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'afterFilterMbar', label: 'Open after the filter', unit: 'mbar', possible: GAUGE },
+    {
+      kind: 'number',
+      id: 'beforeFilterMbar',
+      label: 'Open before the filter',
+      unit: 'mbar',
+      possible: GAUGE,
+    },
+    {
+      kind: 'number',
+      id: 'beforeCatalystMbar',
+      label: 'Open before the catalyst',
+      unit: 'mbar',
+      possible: GAUGE,
+    },
+  ],
+  judge: (read, { limits }) => {
+    const closed = read.number('closedMbar');
+    if (closed === undefined) return NOTHING;
+    const given: [keyof SectionReadings, number | undefined][] = [
+      ['openAfterFilterMbar', read.number('afterFilterMbar')],
+      ['openBeforeFilterMbar', read.number('beforeFilterMbar')],
+      ['openBeforeCatalystMbar', read.number('beforeCatalystMbar')],
+    ];
+    const shares = sectionShares({
+      closedMbar: closed,
+      ...Object.fromEntries(given.filter(([, value]) => value !== undefined)),
+    });
+    if (shares.length === 0)
+      return { ...NOTHING, sentences: ['The line has to be opened at one joint or more.'] };
+    const limit = limits.sectionShare;
+    // Little to share out is no restriction, wherever it stands.
+    const restricted = closed > limits.gaugeHighMbar;
+    const findings: Record<string, boolean> = {};
+    const parts: Partial<Record<PartId, PartState>> = {};
+    for (const { section, percent } of shares) {
+      const blamed = restricted && percent >= limit;
+      findings[`section-${section}`] = blamed;
+      parts[SECTION_PART[section]] = blamed ? 'failed' : restricted ? 'proven-clear' : 'sound';
+    }
+    const worst = shares.reduce((a, b) => (b.mbar > a.mbar ? b : a));
+    return {
+      findings,
+      figures: [
+        against('Whole back-pressure', closed, { unit: 'mbar', high: limits.gaugeHighMbar }),
+        ...shares.map(({ section, percent }) =>
+          against(`Goes ${SECTION_WORDS[section]}`, percent, {
+            unit: 'percent',
+            ...(restricted ? { high: limit } : {}),
+          }),
+        ),
+      ],
+      sentences: [
+        !restricted
+          ? 'There is little back-pressure to share out: no section is restricted at this flow.'
+          : worst.percent >= limit
+            ? `${worst.percent.toFixed(0)} % of it disappears ${SECTION_WORDS[worst.section]}: that is the restricted section.`
+            : 'No section takes the most of it.',
+        ...(read.number('rpm') === undefined
+          ? ['At which speed is not said: at different flows the readings would not compare.']
+          : []),
+      ],
+      parts,
+    };
+  },
+};
+
+const look: CheckCard = {
+  id: 'filter-look',
+  outcomes: ['outlet-sooty', 'inlet-oily', 'inlet-ash'],
+  otherwise: 'faces-good',
+  needs: ['spanners'],
+  cautions: ['hot'],
+  steps: [
+    'Filter cold and off, or a camera through a sensor’s port. Mask on: soot and ash harm.',
+    'Outlet face: clean ceramic, or soot? Inlet face: dry, or oily? Grey or white powder deep in the channels is ash.',
+  ],
+  fields: [
+    {
+      kind: 'choice',
+      id: 'outlet',
+      label: 'Outlet face',
+      options: [
+        ['clean', 'clean'],
+        ['sooty', 'sooty: gas passes unfiltered'],
+      ],
+    },
+    {
+      kind: 'choice',
+      id: 'inlet',
+      label: 'Inlet face',
+      options: [
+        ['dry', 'dry soot'],
+        ['oily', 'oily, wet, shining'],
+      ],
+    },
+    {
+      kind: 'choice',
+      id: 'powder',
+      label: 'Grey or white powder',
+      options: [
+        ['little', 'none or a little'],
+        ['much', 'much: it fills channels'],
+      ],
+    },
+  ],
+  judge: (read) => {
+    const [outlet, inlet, powder] = [read.choice('outlet'), read.choice('inlet'), read.choice('powder')];
+    return {
+      findings: {
+        ...(outlet === undefined ? {} : { 'outlet-sooty': outlet === 'sooty' }),
+        ...(inlet === undefined ? {} : { 'inlet-oily': inlet === 'oily' }),
+        ...(powder === undefined ? {} : { 'inlet-ash': powder === 'much' }),
+      },
+      figures: [],
+      sentences: [
+        ...(outlet === 'sooty'
+          ? ['Soot on the outlet face: the filter is cracked. No clean will mend it.']
+          : []),
+        ...(inlet === 'oily' ? ['Oil on the inlet face: no regeneration; find where it comes from.'] : []),
+        ...(powder === 'much' ? ['Ash does not burn: off-vehicle cleaning, or another filter.'] : []),
+        ...(outlet === 'clean' && inlet === 'dry' && powder === 'little'
+          ? ['Both faces look as they should.']
+          : []),
+      ],
+      ...(outlet === 'sooty' ? { parts: { filter: 'failed' as const } } : {}),
+    };
+  },
+};
+
+/** Room for the counting of the computer before it is called wrong, g. */
+const COUNTING_ROOM_G = 4;
+
+const counter: CheckCard = {
+  id: 'counter',
+  outcomes: ['counter-low', 'counter-high'],
+  otherwise: 'counter-fits',
+  needs: ['scan-tool'],
+  cautions: [],
+  steps: [
+    'Read the soot value of the engine computer; it is set against what the pressure leaves room for, by the last reading with a hold.',
+    'A counter at 0, or at a round default, after a visit elsewhere proves nothing.',
+  ],
+  fields: [
+    {
+      kind: 'number',
+      id: 'counterG',
+      label: 'Soot value of the engine computer',
+      unit: 'g',
+      live: 'sootMass',
+      possible: between(0, 2000, 'Is it grams?'),
+    },
+    {
+      kind: 'number',
+      id: 'pressureLowG',
+      label: 'Soot by pressure, at least',
+      unit: 'g',
+      hint: 'Empty: taken from the last reading',
+      possible: between(0, 2000, 'Is it grams?'),
+    },
+    {
+      kind: 'number',
+      id: 'pressureHighG',
+      label: 'Soot by pressure, at most',
+      unit: 'g',
+      hint: 'Empty: taken from the last reading',
+      possible: between(0, 2000, 'Is it grams?'),
+    },
+  ],
+  judge: (read, { sootByPressureG }) => {
+    const counted = read.number('counterG');
+    const low = read.number('pressureLowG') ?? sootByPressureG?.lowG;
+    const high = read.number('pressureHighG') ?? sootByPressureG?.highG;
+    if (counted === undefined) return NOTHING;
+    if (low === undefined || high === undefined)
+      return {
+        ...NOTHING,
+        sentences: [
+          'What the pressure says is not known: a reading with a hold and the filter’s size come first.',
+        ],
+      };
+    const room = Math.max(COUNTING_ROOM_G, 0.3 * counted);
+    const least = low - room;
+    const most = high + room;
+    return {
+      findings: { 'counter-low': counted < least, 'counter-high': counted > most },
+      figures: [against('Counted', counted, { unit: 'g', low: Math.max(0, least), high: most })],
+      sentences: [
+        counted < least
+          ? `It counts ${counted.toFixed(0)} g where the pressure leaves room for no less than ${low.toFixed(0)} g: set back, or ash, another restriction, or a sensor that reads high.`
+          : counted > most
+            ? `It counts ${counted.toFixed(0)} g where the pressure leaves room for ${high.toFixed(0)} g at most: not set back after a clean, or the pressure does not arrive.`
+            : 'Counter and pressure agree.',
+      ],
+    };
+  },
+};
+
+export const LINE_CARDS: readonly CheckCard[] = [gauge, sections, look, counter];
