@@ -25,6 +25,8 @@ export type Act =
       readonly by: 'high-pipe' | 'sensor-port' | 'before-turbine';
     }
   | { readonly do: 'open-joint'; readonly joint: JointName | undefined }
+  /** Stands with the engine off for so many hours: all of it comes near the air outside. */
+  | { readonly do: 'stand'; readonly hours: number }
   | { readonly do: 'change-oil' | 'change-glow-plugs' | 'refuel' }
   | { readonly do: 'take-filter-off' | 'back-flush' | 'dry-filter' | 'refit-filter' | 'exchange-filter' }
   | { readonly do: 'repair'; readonly fault: FaultId };
@@ -128,6 +130,10 @@ export function perform(vehicle: BenchVehicle, act: Act): ActResult {
           ? 'The line is closed.'
           : `The line is open ${act.joint.replace('-', ' the ')}.`,
       );
+    case 'stand':
+      if (running) return cannot('Stop the engine first.');
+      stand(vehicle, act.hours);
+      return done(`It stood for ${act.hours} h.`);
     case 'change-oil':
       plant.oil.fuelG = 0;
       plant.oil.kmSinceChange = 0;
@@ -149,6 +155,28 @@ export function perform(vehicle: BenchVehicle, act: Act): ActResult {
       without(vehicle, [act.fault]);
       return done('Repaired.');
   }
+}
+
+/** Hours in which the block, and the exhaust, lose all but 1/e of what they are hotter than the air. */
+const BLOCK_H = 1.3;
+const EXHAUST_H = 0.35;
+
+function stand({ plant }: BenchVehicle, hours: number): void {
+  const { ambientC, exhaust, pipes, barometerMbar } = plant;
+  const cooled = (celsius: number, overH: number): number =>
+    ambientC + (celsius - ambientC) * Math.exp(-hours / overH);
+  plant.coolantC = cooled(plant.coolantC, BLOCK_H);
+  plant.oilC = cooled(plant.oilC, BLOCK_H);
+  plant.air.manifoldC = cooled(plant.air.manifoldC, BLOCK_H);
+  plant.air.compressorC = cooled(plant.air.compressorC, EXHAUST_H);
+  for (const key of ['portC', 'tailC', 'manifoldSolidC', 'turbineSolidC', 'pipeSolidC'] as const)
+    exhaust[key] = cooled(exhaust[key], EXHAUST_H);
+  for (const list of [exhaust.gasC, exhaust.catalystC, exhaust.filterC, plant.egtC])
+    list.forEach((celsius, i) => {
+      list[i] = cooled(celsius, EXHAUST_H);
+    });
+  Object.assign(pipes, { high: 0, low: 0, backPressure: 0, manifold: barometerMbar });
+  plant.timeS += hours * 3600;
 }
 
 /** The port stands open for a moment before its hose is on again. */

@@ -169,8 +169,10 @@ export class BenchVehicle {
     const { pumped, plant } = this;
     if (pumped.size === 0) return;
     const { pipes } = plant;
-    pipes.high = pumped.get('dp-high') ?? pipes.high;
-    pipes.low = pumped.get('dp-low') ?? pipes.low;
+    // With the hoses crossed the pipe from ahead of the filter ends at the low port.
+    const [atHigh, atLow] = this.wear.hosesCrossed ? (['low', 'high'] as const) : (['high', 'low'] as const);
+    pipes[atHigh] = pumped.get('dp-high') ?? pipes[atHigh];
+    pipes[atLow] = pumped.get('dp-low') ?? pipes[atLow];
     pipes.backPressure = pumped.get('back-pressure') ?? pipes.backPressure;
     const manifold = pumped.get('manifold');
     if (manifold !== undefined) pipes.manifold = plant.barometerMbar + manifold;

@@ -14,6 +14,7 @@ export {
   type PlugName,
   type PressurePort,
 } from './acts.ts';
+export { answerCheck } from './answers/answerCheck.ts';
 export { recordBaseline, BASELINE_ROLES, type BaselineRun } from './recordBaseline.ts';
 export { requiredFindings, signatureOf, type Drill } from './signature.ts';
 export { SimulatedAdapter, type AdapterFaults } from './link/simulatedAdapter.ts';

@@ -17,6 +17,8 @@ export const jobSummarySchema = z.object({
   signedOff: z.boolean(),
   /** End of a dwell that runs. */
   dwellUntil: timeSchema.optional(),
+  /** What it waits for: a part, the customer. */
+  waitsFor: z.string().optional(),
 });
 export type JobSummary = z.infer<typeof jobSummarySchema>;
 

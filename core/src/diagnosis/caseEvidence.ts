@@ -1,9 +1,15 @@
 import { holdingOff, sortCodes, type ListedCode } from '../codes/index.ts';
-import { entriesOfKind, type Entry, type ReadingBody } from '../ledger/index.ts';
+import { entriesOfKind, type BodyOf, type Entry, type PartId, type ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import type { Evidence } from './network.ts';
 import { evidenceOfOutcome } from './nextChecks.ts';
-import { CODE_FINDING_IDS, findingsOfCodes, KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
+import {
+  CODE_FINDING_IDS,
+  findingsOfCodes,
+  KNOWN_CHECKS,
+  KNOWN_FINDINGS,
+  type VehicleUse,
+} from './vocabulary.ts';
 
 /** What is known of a vehicle, in whatever form it came. */
 export interface CaseFacts {
@@ -11,6 +17,8 @@ export interface CaseFacts {
   readonly findings?: Readonly<Record<string, boolean>>;
   /** Outcome of each check that was made, by id. */
   readonly checks?: Readonly<Record<string, string>>;
+  /** Findings of guided checks, which may decide more or less than one outcome says. */
+  readonly checked?: Readonly<Record<string, boolean>>;
   /** A whole scan: codes that are not in it count as not set. Absent: no scan was made. */
   readonly codes?: readonly ListedCode[];
   readonly readings?: { readonly dpIdleMbar?: number; readonly dp3000Mbar?: number; readonly sootG?: number };
@@ -48,6 +56,7 @@ export function evidenceOfCase(facts: CaseFacts, limits: Limits): CaseEvidence {
     if (check && isOne) Object.assign(evidence, evidenceOfOutcome(check, outcome));
     else unknown.push(`${id}: ${outcome}`);
   }
+  Object.assign(evidence, facts.checked ?? {});
   return { evidence, unknown };
 }
 
@@ -65,7 +74,7 @@ const BY_CHANNEL: readonly (readonly [role: string, findings: RegExp])[] = [
 ];
 
 /** What a reading says in the words of the network: the findings of its log, or its figures against the limits. */
-function factsOfReading({
+export function factsOfReading({
   origin,
   samples,
   sootCounterG,
@@ -89,17 +98,56 @@ function factsOfReading({
 }
 
 /** What a job's ledger says of the vehicle as it came: first scan, before reading, complaint. */
-export function factsOfJob(entries: readonly Entry[], before: ReadingBody | undefined): CaseFacts {
+export function factsOfJob(
+  entries: readonly Entry[],
+  before: ReadingBody | undefined,
+  checked: Readonly<Record<string, boolean>> = {},
+): CaseFacts {
   const scan = entriesOfKind(entries, 'code-scan').find(({ body }) => body.when === 'before');
   const complaint = entriesOfKind(entries, 'complaint').at(-1);
+  const changed = entriesOfKind(entries, 'part-changed').some(
+    ({ body }) => body.where === 'elsewhere' && body.part === 'dp-sensor',
+  );
   const reading = before ? factsOfReading(before) : {};
   return {
     ...(scan ? { codes: scan.body.codes } : {}),
     ...(reading.readings ? { readings: reading.readings } : {}),
     findings: {
-      ...(complaint?.body.powerLimited === undefined ? {} : { 'power-limited': complaint.body.powerLimited }),
+      ...(complaint ? factsOfIntake(complaint.body) : {}),
+      ...(changed ? { 'sensor-changed': true } : {}),
       ...reading.findings,
     },
+    checked,
+  };
+}
+
+const FAR_KM = 200_000;
+
+/** What was seen, told and asked for at the intake, in the words of the network. */
+function factsOfIntake(intake: BodyOf<'complaint'>): Record<string, boolean> {
+  const { powerLimited, distanceKm, use, lamps, seen = {} } = intake;
+  return {
+    ...(powerLimited === undefined ? {} : { 'power-limited': powerLimited }),
+    ...(distanceKm === undefined ? {} : { 'high-distance': distanceKm > FAR_KM }),
+    ...(use === undefined ? {} : { 'short-trips-told': use === 'short-trips' }),
+    ...(lamps === undefined ? {} : { 'filter-lamp': lamps.includes('filter') }),
+    ...seen,
+  };
+}
+
+/** What of the vehicle and its use shifts the chances of causes, by the ledger. */
+export function vehicleUseOf(entries: readonly Entry[], fitted: readonly PartId[] | undefined): VehicleUse {
+  const complaint = entriesOfKind(entries, 'complaint').at(-1)?.body;
+  const settled = Object.fromEntries(
+    entriesOfKind(entries, 'cause').flatMap(({ body }) =>
+      body.state === 'suspected' ? [] : [[body.cause, body.state === 'confirmed'] as const],
+    ),
+  );
+  return {
+    ...(complaint?.distanceKm === undefined ? {} : { distanceKm: complaint.distanceKm }),
+    ...(complaint?.use === undefined ? {} : { use: complaint.use }),
+    ...(fitted === undefined ? {} : { fitted }),
+    settled,
   };
 }
 

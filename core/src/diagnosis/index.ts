@@ -14,7 +14,18 @@ export {
   type VehicleUse,
 } from './vocabulary.ts';
 export {
+  chainsAmong,
+  CONSEQUENCE_CHAINS,
+  explanationsOf,
+  rootsOf,
+  type Chain,
+  type Explanation,
+} from './explanations.ts';
+export { FIXED_CHECKLIST } from './data/fixedChecklist.ts';
+export {
   evidenceOfCase,
+  factsOfReading,
+  vehicleUseOf,
   factsOfJob,
   inhibitorsOf,
   type CaseEvidence,

@@ -1,5 +1,6 @@
 import { cardOf, CHECK_IDS, type CautionId, type CheckId, type KitId } from '../checks/index.ts';
 import { codeMeaning, isActive, type ListedCode } from '../codes/index.ts';
+import type { PartId, UsePattern } from '../ledger/index.ts';
 import { CAUSES } from './data/causes.ts';
 import { CHECK_OUTCOMES } from './data/checkOutcomes.ts';
 import { CODE_FINDINGS } from './data/codeFindings.ts';
@@ -137,8 +138,31 @@ export const CODE_FINDING_IDS: readonly string[] = coded.map(({ finding }) => fi
 
 export interface VehicleUse {
   readonly distanceKm?: number;
-  readonly use?: 'short-trips' | 'mixed' | 'long';
+  readonly use?: UsePattern;
+  /** Parts that stand on this vehicle; absent: not known. What is not there cannot have failed. */
+  readonly fitted?: readonly PartId[];
+  /** Causes that a technician has confirmed or ruled out. */
+  readonly settled?: Readonly<Record<string, boolean>>;
 }
+
+/** The part that a cause needs, where not every vehicle has it. */
+const NEEDS_PART: Readonly<Partial<Record<string, PartId>>> = {
+  'egt1-failed': 'egt1',
+  'egt2-failed': 'egt2',
+  'egt3-failed': 'egt3',
+  'egt4-failed': 'egt4',
+  'dp-sensor-failed': 'dp-sensor',
+  'dp-sensor-wrong': 'dp-sensor',
+  'dp-hoses-crossed': 'dp-sensor',
+  'dp-hose-off': 'dp-sensor',
+  'high-pipe-blocked': 'dp-sensor',
+  'low-pipe-blocked': 'low-pipe',
+  'back-pressure-sensor-failed': 'back-pressure-sensor',
+  'back-pressure-pipe-blocked': 'back-pressure-sensor',
+};
+
+/** As good as certain either way; a single surprise can still speak against it. */
+const SETTLED = 1e-5;
 
 /** How distance and use shift the chances before anything is seen; factors of ours, on the odds. */
 function factor(id: string, { distanceKm, use }: VehicleUse): number {
@@ -155,8 +179,16 @@ const shifted = (chance: number, times: number): number => {
   return odds / (1 + odds);
 };
 
+function chanceBefore(id: string, prior: number, vehicle: VehicleUse): number {
+  const settled = vehicle.settled?.[id];
+  if (settled !== undefined) return settled ? 1 - SETTLED : SETTLED;
+  const part = NEEDS_PART[id];
+  if (part && vehicle.fitted && !vehicle.fitted.includes(part)) return SETTLED;
+  return shifted(prior, factor(id, vehicle));
+}
+
 /** The network for a vehicle: all causes and findings, the chances of its distance and use. */
 export const networkFor = (vehicle: VehicleUse = {}): Network => ({
-  causes: KNOWN_CAUSES.map(({ id, prior }) => ({ id, prior: shifted(prior, factor(id, vehicle)) })),
+  causes: KNOWN_CAUSES.map(({ id, prior }) => ({ id, prior: chanceBefore(id, prior, vehicle) })),
   findings: KNOWN_FINDINGS,
 });

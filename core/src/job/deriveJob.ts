@@ -6,7 +6,6 @@ import {
   type Entry,
   type EntryOf,
   type PartId,
-  type PartState,
   type WorkType,
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -19,7 +18,10 @@ import {
   type ProofContext,
   type Verdict,
 } from '../proof/index.ts';
-import { PRESSURE_PATH } from '../treatment/index.ts';
+import { PRESSURE_PATH, sootByPressure } from '../treatment/index.ts';
+import { causesSaid, checksMade, type MadeCheck, type SaidCause } from './checksMade.ts';
+import { openMatters, type OpenMatter } from './openMatters.ts';
+import { partsOf, type PartStatus } from './parts.ts';
 import { STAGES, stageOf, type Stage } from './stages.ts';
 
 export interface JobFacts {
@@ -48,11 +50,6 @@ export interface Evidence {
 /** `equal-flow` = proved at equal flow, with other evidence still to show. */
 export type JobVerdict = Verdict | 'equal-flow' | 'open';
 
-export interface PartStatus {
-  readonly state: PartState;
-  readonly why: string;
-}
-
 export interface DerivedJob {
   readonly entries: readonly Entry[];
   readonly stage: Stage;
@@ -66,6 +63,13 @@ export interface DerivedJob {
   readonly evidence: readonly Evidence[];
   readonly dwells: readonly Dwell[];
   readonly parts: ReadonlyMap<PartId, PartStatus>;
+  /** The last of each guided check, as it is judged by today's limits. */
+  readonly checks: readonly MadeCheck[];
+  /** What the technician says is behind it, the last word on each cause. */
+  readonly causes: readonly SaidCause[];
+  /** What is not closed: temporary repairs, parts on order, a choice that the customer has to make. */
+  readonly open: readonly OpenMatter[];
+  readonly drivable?: EntryOf<'drivable'>;
   readonly signedOff?: EntryOf<'sign-off'>;
 }
 
@@ -89,21 +93,6 @@ function dwellsOf(entries: readonly Entry[]): Dwell[] {
           },
         ],
   );
-}
-
-/** The last thing said of each part counts; replacing a sensor or clearing a pipe says it too. */
-function partsOf(entries: readonly Entry[]): Map<PartId, PartStatus> {
-  const parts = new Map<PartId, PartStatus>();
-  for (const { body } of entries) {
-    if (body.kind === 'part-state') parts.set(body.part, { state: body.state, why: body.why });
-    if (body.kind !== 'work') continue;
-    if (body.work === 'filter-exchanged') parts.set('filter', { state: 'replaced', why: body.what });
-    else if (body.work === 'sensor-replaced' && body.part)
-      parts.set(body.part, { state: 'replaced', why: body.what });
-    else if (body.work === 'pipe-cleared' && body.part)
-      parts.set(body.part, { state: 'proven-clear', why: body.what });
-  }
-  return parts;
 }
 
 /** Work that changes what is in the filter: what was there before can only be read from ahead of it. */
@@ -297,6 +286,13 @@ export function deriveJob(facts: JobFacts): DerivedJob {
           facts.pressureUnit,
         )
       : undefined;
+  const soot = before && facts.geometry ? sootByPressure(before.body, facts.geometry, context) : undefined;
+  const checks = checksMade(entries, {
+    ...context,
+    ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
+    ...(soot?.ok ? { sootByPressureG: soot.value } : {}),
+  });
+  const drivable = entriesOfKind(entries, 'drivable').at(-1);
   const evidence = evidenceOf(entries, readings, proof);
   const complete = evidence.every((item) => item.state === 'shown');
   const verdict: JobVerdict = !proof
@@ -326,7 +322,11 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     }),
     evidence,
     dwells: dwellsOf(entries),
-    parts: partsOf(entries),
+    parts: partsOf(entries, checks),
+    checks,
+    causes: causesSaid(entries),
+    open: openMatters(entries),
+    ...(drivable ? { drivable } : {}),
     ...(signedOff ? { signedOff } : {}),
   };
 }

@@ -1,3 +1,4 @@
+import { CHECK_LABELS, type CheckId } from '../checks/index.ts';
 import type { Entry, WorkType } from '../ledger/index.ts';
 
 export const WORK_LABELS: Record<WorkType, string> = {
@@ -11,6 +12,14 @@ export const WORK_LABELS: Record<WorkType, string> = {
   'cause-repaired': 'Cause repaired',
   other: 'Other work',
 };
+
+const SUBSTITUTED = { yes: 'it changes', no: 'no change', unclear: 'unclear' } as const;
+
+export const DRIVABLE_WORDS = {
+  drive: 'It may be driven',
+  limited: 'It may be driven, limited',
+  no: 'It may not be driven',
+} as const;
 
 const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
@@ -36,6 +45,28 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
       return `drive ${body.distanceKm} km`;
     case 'part-state':
       return `${body.part.replaceAll('-', ' ')} ${body.state.replaceAll('-', ' ')}`;
+    case 'check':
+      return `check: ${(CHECK_LABELS[body.check as CheckId] as string | undefined) ?? body.check}`;
+    case 'cause':
+      return `cause ${body.state.replace('-', ' ')}`;
+    case 'substitution':
+      return `known-good ${body.part.replaceAll('-', ' ')}: ${SUBSTITUTED[body.changed]}`;
+    case 'part-changed':
+      return `${body.what} changed${body.where === 'elsewhere' ? ' elsewhere' : ''}`;
+    case 'temporary-repair':
+      return 'temporary repair';
+    case 'drivable':
+      return DRIVABLE_WORDS[body.verdict].toLowerCase();
+    case 'settled':
+      return 'settled';
+    case 'choice-offered':
+      return `${count(body.options.length, 'offer', 'offers')} to the customer`;
+    case 'choice-made':
+      return 'customer’s choice';
+    case 'family-note':
+      return 'noted for the family';
+    case 'photo':
+      return 'photo';
     case 'note':
       return 'note';
     case 'sign-off':

@@ -1,5 +1,5 @@
 export { STAGES, STAGE_LABELS, stageOf, type Stage } from './stages.ts';
-export { WORK_LABELS, entryFigure } from './entryFigure.ts';
+export { DRIVABLE_WORDS, WORK_LABELS, entryFigure } from './entryFigure.ts';
 export {
   BEYOND_THE_READINGS,
   deriveJob,
@@ -8,7 +8,9 @@ export {
   type Evidence,
   type JobFacts,
   type JobVerdict,
-  type PartStatus,
 } from './deriveJob.ts';
+export { causesSaid, checksMade, findingsOfChecks, type MadeCheck, type SaidCause } from './checksMade.ts';
+export { choicesOf, openMatters, type MadeChoice, type OpenMatter } from './openMatters.ts';
+export type { PartStatus } from './parts.ts';
 export { summariseJob } from './summarise.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';

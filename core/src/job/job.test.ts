@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CAUTIONS } from '../checks/index.ts';
 import { entryBodySchema, WORK_TYPES, type Entry, type EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { madeEntry } from '../testing/madeEntries.ts';
+import { madeEntry, madeId } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import {
   CAUTION_FOR_WORK,
@@ -154,6 +154,17 @@ describe('words for every entry', () => {
     signOff,
     { kind: 'part-state', part: 'egt1', state: 'sound', why: 'x' },
     { kind: 'caution-acknowledged', caution: 'burn', act: 'x' },
+    { kind: 'check', check: 'dp-zero', values: { restMbar: 2 } },
+    { kind: 'cause', cause: 'high-pipe-blocked', state: 'confirmed', why: 'x' },
+    { kind: 'substitution', part: 'dp-sensor', what: 'x', changed: 'no', putBack: true },
+    { kind: 'part-changed', where: 'elsewhere', what: 'ΔP sensor', condition: 'pattern', effect: 'none' },
+    { kind: 'temporary-repair', what: 'x' },
+    { kind: 'drivable', verdict: 'limited', why: 'x' },
+    { kind: 'settled', entry: madeId(1), how: 'x' },
+    { kind: 'choice-offered', question: 'x', currency: 'EUR', options: [{ id: 'a', what: 'x', price: 1 }] },
+    { kind: 'choice-made', offer: madeId(1), option: 'a', by: 'x', how: 'phone' },
+    { kind: 'family-note', topic: 'access', text: 'x' },
+    { kind: 'photo', photo: madeId(1) },
     { kind: 'note', text: 'x' },
     { kind: 'withdrawn', why: 'x' },
   ];

@@ -24,25 +24,38 @@ export const STAGE_LABELS: Record<Stage, string> = {
   'hand-over': 'Hand over',
 };
 
-/** The stage that an entry belongs to. Notes and cautions belong to none: they stand where they were made. */
+/** The stage that an entry belongs to. Notes, photos and cautions belong to none: they stand where they were made. */
 export function stageOf(entry: Pick<Entry, 'body'>): Stage | undefined {
   const { body } = entry;
   switch (body.kind) {
     case 'complaint':
       return 'intake';
+    case 'part-changed':
+      return body.where === 'elsewhere' ? 'intake' : 'treat';
     case 'code-scan':
       return body.when === 'before' || body.when === 'after-unplugging' ? 'codes' : 'prove';
     case 'reading':
       return body.purpose === 'before' ? 'baseline' : body.purpose === 'after' ? 'prove' : 'treat';
     case 'part-state':
+    case 'check':
+    case 'substitution':
       return 'checks';
+    case 'cause':
+    case 'choice-offered':
+    case 'choice-made':
+    case 'drivable':
+      return 'decide';
     case 'work':
+    case 'temporary-repair':
+    case 'settled':
       return 'treat';
     case 'drive':
       return 'prove';
     case 'sign-off':
       return 'hand-over';
     case 'note':
+    case 'photo':
+    case 'family-note':
     case 'caution-acknowledged':
     case 'withdrawn':
       return undefined;

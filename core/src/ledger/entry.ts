@@ -1,5 +1,17 @@
 import { z } from 'zod';
 import { idSchema, timeSchema } from './identity.ts';
+import { causeBodySchema, checkBodySchema, substitutionBodySchema } from './checkBodies.ts';
+import {
+  choiceMadeBodySchema,
+  choiceOfferedBodySchema,
+  drivableBodySchema,
+  familyNoteBodySchema,
+  partChangedBodySchema,
+  photoBodySchema,
+  settledBodySchema,
+  temporaryRepairBodySchema,
+} from './partBodies.ts';
+import { PART_STATES, partIdSchema } from './parts.ts';
 import { readingBodySchema } from './reading.ts';
 import { freeText, requiredText } from '../text/index.ts';
 
@@ -16,43 +28,37 @@ export const WORK_TYPES = [
 ] as const;
 export type WorkType = (typeof WORK_TYPES)[number];
 
-export const PART_IDS = [
-  'engine',
-  'turbine',
-  'catalyst',
-  'filter',
-  'scr',
-  'silencer',
-  'dp-sensor',
-  'high-pipe',
-  'low-pipe',
-  'back-pressure-sensor',
-  'egt1',
-  'egt2',
-  'egt3',
-  'egt4',
-] as const;
-export type PartId = (typeof PART_IDS)[number];
+export const USE_PATTERNS = ['short-trips', 'mixed', 'long'] as const;
+export type UsePattern = (typeof USE_PATTERNS)[number];
 
-export const PART_STATES = [
-  'not-looked-at',
-  'sound',
-  'doubtful',
-  'failed',
-  'replaced',
-  'proven-clear',
-] as const;
-export type PartState = (typeof PART_STATES)[number];
+const distance = (what: string) =>
+  z
+    .number({ error: `${what}: enter a number` })
+    .min(0, `${what}: not below 0 km`)
+    .max(3_000_000, `${what}: at most 3 000 000 km`);
 
+/** What is known when the vehicle comes in; all but the words of the complaint may be left open. */
 const complaintBodySchema = z.object({
   kind: z.literal('complaint'),
   text: requiredText('The complaint', 2000),
-  distanceKm: z
-    .number()
-    .min(0, 'Distance: not below 0 km')
-    .max(3_000_000, 'Distance: at most 3 000 000 km')
-    .optional(),
+  distanceKm: distance('Distance').optional(),
   powerLimited: z.boolean().optional(),
+  use: z.enum(USE_PATTERNS).optional(),
+  /** Observations by their id: seen, or asked for and not seen. One that is not known is kept. */
+  seen: z.record(z.string().max(60), z.boolean()).optional(),
+  lamps: z.array(requiredText('Lamp', 40)).max(12).optional(),
+  servicedKm: distance('Distance of the last service').optional(),
+  oilChangedKm: distance('Distance of the last oil change').optional(),
+  oilSpecification: freeText('Oil', 120).optional(),
+  /** What is on the van today, by its id. */
+  kit: z.array(z.string().max(40)).max(40).optional(),
+  /** What the scan tool took the vehicle for. */
+  toolSaw: z
+    .object({
+      vehicle: requiredText('What the tool saw', 200),
+      displacementL: z.number().min(0.3).max(30).optional(),
+    })
+    .optional(),
 });
 
 const codeScanBodySchema = z.object({
@@ -79,7 +85,7 @@ const workBodySchema = z.object({
   fluidL: z.number().min(0, 'Fluid: not below 0 L').max(200, 'Fluid: at most 200 L').optional(),
   /** A dwell that starts with this entry, minutes. */
   dwellMin: z.number().min(1, 'Dwell: at least 1 min').max(4320, 'Dwell: at most 72 h').optional(),
-  part: z.enum(PART_IDS).optional(),
+  part: partIdSchema.optional(),
 });
 
 const driveBodySchema = z.object({
@@ -93,7 +99,7 @@ const driveBodySchema = z.object({
 
 const partStateBodySchema = z.object({
   kind: z.literal('part-state'),
-  part: z.enum(PART_IDS),
+  part: partIdSchema,
   state: z.enum(PART_STATES),
   why: requiredText('The reason', 1000),
 });
@@ -125,6 +131,17 @@ export const entryBodySchema = z.discriminatedUnion('kind', [
   driveBodySchema,
   partStateBodySchema,
   cautionBodySchema,
+  checkBodySchema,
+  causeBodySchema,
+  substitutionBodySchema,
+  partChangedBodySchema,
+  temporaryRepairBodySchema,
+  drivableBodySchema,
+  settledBodySchema,
+  choiceOfferedBodySchema,
+  choiceMadeBodySchema,
+  familyNoteBodySchema,
+  photoBodySchema,
   noteBodySchema,
   signOffBodySchema,
   withdrawnBodySchema,

@@ -9,8 +9,7 @@ export {
   type SteadySample,
 } from './reading.ts';
 export {
-  PART_IDS,
-  PART_STATES,
+  USE_PATTERNS,
   WORK_TYPES,
   entryBodySchema,
   entrySchema,
@@ -20,8 +19,10 @@ export {
   type EntryBody,
   type EntryKind,
   type NewEntry,
-  type PartId,
-  type PartState,
+  type UsePattern,
   type WorkType,
 } from './entry.ts';
+export { PART_IDS, PART_STATES, type PartId, type PartState } from './parts.ts';
+export { CAUSE_STATES } from './checkBodies.ts';
+export { FAMILY_TOPICS } from './partBodies.ts';
 export { canonicalJson, effectiveEntries, entriesOfKind, happenedAt, type EntryOf } from './ledger.ts';

@@ -183,12 +183,12 @@ export const CHECK_LIMITS = {
     group: 'check',
     reason: 'A sound valve rests within a few per cent of its learned stop.',
   },
-  egrCooledC: {
-    label: 'Recirculated gas behind its cooler over the coolant, hot above',
-    unit: '°C',
-    value: 90,
-    low: 20,
-    high: 300,
+  egrCooledPercent: {
+    label: 'Recirculation cooler: heat of the gas that it leaves, fouled above',
+    unit: '%',
+    value: 40,
+    low: 10,
+    high: 95,
     group: 'check',
     reason: 'A clean cooler takes three quarters of what the gas is hotter than the coolant.',
   },

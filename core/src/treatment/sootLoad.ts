@@ -1,6 +1,7 @@
 import {
   filterVolumeL,
   sootFromPressure,
+  type SootEstimate,
   type FilterGeometry,
   type FilterMaterial,
 } from '../filter/index.ts';
@@ -18,8 +19,7 @@ export interface SootLoad {
 
 /**
  * The most soot that a reading leaves room for, g and g/L: the upper end (90 %) of the estimate by pressure in its
- * hold of most flow, or the engine computer's figure if that is more and not left aside. Fails where the reading has no
- * hold that can be placed on the flow axis.
+ * hold of most flow, or the engine computer's figure if that is more and not left aside.
  */
 export function mostSoot(
   reading: ReadingBody,
@@ -27,6 +27,27 @@ export function mostSoot(
   context: FlowContext,
   { counterIsStale = false }: { readonly counterIsStale?: boolean } = {},
 ): Result<SootLoad> {
+  const estimate = sootByPressure(reading, geometry, context);
+  if (!estimate.ok) return estimate;
+  const volumeL = filterVolumeL(geometry);
+  const counter = counterIsStale ? 0 : (reading.sootCounterG ?? 0);
+  const { highG } = estimate.value;
+  return success(
+    counter > highG
+      ? { grams: counter, gPerL: counter / volumeL, by: 'the engine computer’s figure' }
+      : { grams: highG, gPerL: highG / volumeL, by: 'the upper end of what the pressure leaves room for' },
+  );
+}
+
+/**
+ * Soot that the pressure of a reading leaves room for, g, with both ends of 90 %: in its hold of most flow, if there is no ash. Fails
+ * where the reading has no hold that can be placed on the flow axis.
+ */
+export function sootByPressure(
+  reading: ReadingBody,
+  geometry: FilterGeometry,
+  context: FlowContext,
+): Result<SootEstimate> {
   const judged = judgeReading(reading, context);
   const holds = judged.samples.filter(({ kind }) => kind === 'hold');
   const [first] = [...holds].sort((a, b) => b.flow.flowM3PerH - a.flow.flowM3PerH);
@@ -37,21 +58,12 @@ export function mostSoot(
       requirement: 'needs a hold with its flow, for an estimate of the soot',
     });
   }
-  const estimate = sootFromPressure({
+  return sootFromPressure({
     geometry,
     gas: first.flow,
     dpMbar: Math.max(first.dpMbar, 0),
     dpDoubtMbar: Math.hypot(Z90 * judged.zeroSdMbar, first.dpMbar * first.flow.flowDoubt),
   });
-  if (!estimate.ok) return estimate;
-  const volumeL = filterVolumeL(geometry);
-  const counter = counterIsStale ? 0 : (reading.sootCounterG ?? 0);
-  const { highG } = estimate.value;
-  return success(
-    counter > highG
-      ? { grams: counter, gPerL: counter / volumeL, by: 'the engine computer’s figure' }
-      : { grams: highG, gPerL: highG / volumeL, by: 'the upper end of what the pressure leaves room for' },
-  );
 }
 
 /** A filter with what it is made of, where that is known. */

@@ -42,6 +42,10 @@ export function breathe(family: BenchFamily, scale: Scale, plant: Plant, wear: W
   air.cylinderGPerS = Math.max(0, total - air.egrGPerS);
 }
 
+/** Recirculated gas behind its cooler, °C: a clean one leaves a quarter of what it is hotter than the coolant. */
+export const recirculatedC = ({ coolantC, exhaust }: Plant, wear: Wear): number =>
+  coolantC + (exhaust.gasC[0] - coolantC) * (0.25 + 0.6 * wear.egrCoolerFouled);
+
 /** Actuators, turbocharger, charge cooler and the filling of the manifold. */
 export function stepAirPath(
   family: BenchFamily,
@@ -72,9 +76,7 @@ export function stepAirPath(
   air.manifoldMbar += (target - air.manifoldMbar) * approach(stepS, FILL_S);
   air.compressorC = inletK - 273.15 + risesK;
   const cooledC = plant.ambientC + 8 + (air.compressorC - plant.ambientC) * COOLER_PASSES;
-  const recirculatedC =
-    plant.coolantC + (exhaust.gasC[0] - plant.coolantC) * (0.25 + 0.6 * wear.egrCoolerFouled);
-  const mixedC = cooledC + (recirculatedC - cooledC) * air.egrShare;
+  const mixedC = cooledC + (recirculatedC(plant, wear) - cooledC) * air.egrShare;
   air.manifoldC += (mixedC - air.manifoldC) * approach(stepS, COOLER_S);
   const filling = (manifoldGasG(family, air.manifoldMbar, air.manifoldC) - before) / stepS;
 

@@ -2,7 +2,7 @@ import type { ChannelRole } from '../../readings/index.ts';
 import type { BenchFamily } from '../families.ts';
 import { clamp, noise } from '../noise.ts';
 import type { Plant } from './plant.ts';
-import type { SensorWear, Wear } from './wear.ts';
+import type { EgtNumber, SensorWear, Wear } from './wear.ts';
 
 /** The sensors that give a voltage between 10 and 90 % of their 5 V supply. */
 export type VoltSensor = 'dpfDeltaP' | 'exhaustBackPressure' | 'manifoldPressure';
@@ -10,7 +10,7 @@ export type VoltSensor = 'dpfDeltaP' | 'exhaustBackPressure' | 'manifoldPressure
 /** End of the scale of the absolute sensors, mbar. */
 const ABSOLUTE_FULL_MBAR = 4000;
 /** Current through a sensor's ground, A. */
-const SENSOR_A = 0.012;
+export const SENSOR_A = 0.012;
 const PULL_UP_V = 5;
 /** Voltages outside are an open or shorted circuit to the computer. */
 export const CIRCUIT_LOW_V = 0.15;
@@ -93,6 +93,19 @@ function egtC(view: SensorView, index: number): number {
   const true_ = plant.egtC[index] as number;
   const cold = its.coldOffset * clamp((150 - true_) / 120, 0, 1);
   return true_ * its.gain + its.offset + cold + 0.5 * noise(seed, STREAMS.egt + index, tick);
+}
+
+/** What an EGT's element senses, and what it stands in, °C, with the engine at rest; an open one senses nothing. */
+export function egtResting(
+  plant: Plant,
+  wear: Wear,
+  number: EgtNumber,
+): { readonly senses: number | undefined; readonly standsIn: number } {
+  const its = wear.egt[number - 1] as SensorWear;
+  const standsIn = plant.egtC[number - 1] as number;
+  if (its.open) return { senses: undefined, standsIn };
+  const cold = its.coldOffset * clamp((150 - standsIn) / 120, 0, 1);
+  return { senses: its.stuckAt ?? standsIn * its.gain + its.offset + cold, standsIn };
 }
 
 const voltsAsMbar =

@@ -256,6 +256,8 @@ const vanes: CheckCard = {
   },
 };
 
+const LEAST_TO_COOL_C = 30;
+
 const egr: CheckCard = {
   id: 'egr',
   outcomes: ['egr-open', 'egr-hot'],
@@ -290,13 +292,25 @@ const egr: CheckCard = {
       live: 'coolantTemp',
       possible: between(-40, 130, 'Is it the coolant?'),
     },
+    {
+      kind: 'number',
+      id: 'gasC',
+      label: 'Gas ahead of the cooler: EGT before the turbine',
+      unit: 'degC',
+      live: 'egt1',
+      possible: between(-40, 1100, 'Is it in °C?'),
+    },
   ],
   judge: (read, { limits }) => {
     const shut = read.number('shutPercent');
-    const [behind, coolant] = [read.number('behindC'), read.number('coolantC')];
-    const over = behind !== undefined && coolant !== undefined ? behind - coolant : undefined;
+    const [behind, coolant, gas] = [read.number('behindC'), read.number('coolantC'), read.number('gasC')];
+    // What the cooler leaves of what the gas was hotter: the same at every load. Little to take out shows nothing.
+    const left =
+      behind !== undefined && coolant !== undefined && gas !== undefined && gas > coolant + LEAST_TO_COOL_C
+        ? (100 * (behind - coolant)) / (gas - coolant)
+        : undefined;
     const open = shut === undefined ? undefined : shut > limits.egrShutPercent;
-    const hot = over === undefined ? undefined : over > limits.egrCooledC;
+    const hot = left === undefined ? undefined : left > limits.egrCooledPercent;
     return {
       findings: {
         ...(open === undefined ? {} : { 'egr-open': open }),
@@ -306,12 +320,12 @@ const egr: CheckCard = {
         ...(shut === undefined
           ? []
           : [against('Commanded shut', shut, { unit: 'percent' as const, high: limits.egrShutPercent })]),
-        ...(over === undefined
+        ...(left === undefined
           ? []
           : [
-              against('Behind the cooler over coolant', over, {
-                unit: 'degC' as const,
-                high: limits.egrCooledC,
+              against('Heat that the cooler leaves', left, {
+                unit: 'percent' as const,
+                high: limits.egrCooledPercent,
               }),
             ]),
       ],

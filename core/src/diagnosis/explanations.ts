@@ -1,0 +1,86 @@
+import { ALIKE, CHAINS } from './data/chains.ts';
+import type { Network } from './network.ts';
+
+export interface Chain {
+  readonly cause: string;
+  readonly consequence: string;
+  /** What goes on between, step by step. */
+  readonly steps: readonly string[];
+}
+
+const cellsOf = (text: string): string[][] =>
+  text
+    .split('\n')
+    .filter((line) => line.trim() !== '')
+    .map((line) => line.split('|').map((cell) => cell.trim()));
+
+export const CONSEQUENCE_CHAINS: readonly Chain[] = cellsOf(CHAINS).map(
+  ([cause = '', consequence = '', steps = '']) => ({
+    cause,
+    consequence,
+    steps: steps.split(';').map((step) => step.trim()),
+  }),
+);
+
+const STANDS_FOR = new Map(
+  cellsOf(ALIKE).flatMap(([ids = '']) => {
+    const [first = '', ...others] = ids.split(',').map((id) => id.trim());
+    return others.map((id): [string, string] => [id, first]);
+  }),
+);
+
+/**
+ * The roots of a set of causes: those that no check tells apart count as one, and what another of the set brings about is left
+ * aside. In alphabetical order.
+ */
+export function rootsOf(causes: readonly string[]): string[] {
+  const present = new Set(causes.map((id) => STANDS_FOR.get(id) ?? id));
+  const followed = CONSEQUENCE_CHAINS.filter(
+    ({ cause, consequence }) => present.has(cause) && present.has(consequence) && !isLoop(cause, consequence),
+  ).map(({ consequence }) => consequence);
+  return [...present].filter((id) => !followed.includes(id)).sort();
+}
+
+/** Soot makes failed regenerations and failed regenerations leave soot: the one that starts further up is the root. */
+const isLoop = (cause: string, consequence: string): boolean =>
+  cause === 'soot-loaded' &&
+  CONSEQUENCE_CHAINS.some((chain) => chain.cause === consequence && chain.consequence === cause);
+
+export interface Explanation {
+  readonly roots: readonly string[];
+  readonly probability: number;
+}
+
+const SHOWN = 8;
+
+/** Sets of causes gathered by their roots, the most probable first: what one repair ends needs no telling apart. */
+export function explanationsOf(
+  network: Network,
+  { sets, probabilities }: { sets: readonly (readonly number[])[]; probabilities: Float64Array },
+): Explanation[] {
+  const byRoots = new Map<string, number>();
+  sets.forEach((set, s) => {
+    const probability = probabilities[s] as number;
+    if (probability < 1e-9) return;
+    const key = rootsOf(set.map((i) => network.causes[i]?.id ?? '')).join(' ');
+    byRoots.set(key, (byRoots.get(key) ?? 0) + probability);
+  });
+  return [...byRoots]
+    .map(([key, probability]) => ({ roots: key === '' ? [] : key.split(' '), probability }))
+    .sort((a, b) => b.probability - a.probability)
+    .slice(0, SHOWN);
+}
+
+/** The chains among causes that are likely together, each as one sentence. */
+export function chainsAmong(
+  causes: readonly string[],
+  sentenceOf: (id: string) => string,
+): { readonly cause: string; readonly consequence: string; readonly sentence: string }[] {
+  return CONSEQUENCE_CHAINS.filter(
+    ({ cause, consequence }) => causes.includes(cause) && causes.includes(consequence),
+  ).map(({ cause, consequence, steps }) => ({
+    cause,
+    consequence,
+    sentence: [sentenceOf(cause), ...steps, sentenceOf(consequence).toLowerCase()].join(' → '),
+  }));
+}

@@ -1,0 +1,41 @@
+import { judgeCheck, type CheckContext, type CheckJudgement } from '../checks/index.ts';
+import { entriesOfKind, type BodyOf, type Entry, type EntryOf } from '../ledger/index.ts';
+
+export interface MadeCheck {
+  readonly entry: EntryOf<'check'>;
+  readonly judgement: CheckJudgement;
+  /** The outcome: as judged now, or as it was called where the check is not known here. */
+  readonly outcome: string | undefined;
+}
+
+/** The last of each check that was made, judged from its values by the limits of today; the order is that of the work. */
+export function checksMade(entries: readonly Entry[], context: CheckContext): MadeCheck[] {
+  const last = new Map(entriesOfKind(entries, 'check').map((entry) => [entry.body.check, entry]));
+  return [...last.values()].map((entry) => {
+    const { check, values, sure, outcome } = entry.body;
+    const judgement = judgeCheck(check, values, context, sure === undefined ? {} : { sure });
+    return { entry, judgement, outcome: judgement.outcome ?? outcome };
+  });
+}
+
+/** All findings that the checks decide. */
+export const findingsOfChecks = (checks: readonly MadeCheck[]): Record<string, boolean> =>
+  Object.assign({}, ...checks.map(({ judgement }) => judgement.findings)) as Record<string, boolean>;
+
+export interface SaidCause {
+  readonly cause: string;
+  readonly state: BodyOf<'cause'>['state'];
+  readonly why: string;
+  readonly entry: EntryOf<'cause'>;
+}
+
+/** The last word on each cause. */
+export function causesSaid(entries: readonly Entry[]): SaidCause[] {
+  const last = new Map(entriesOfKind(entries, 'cause').map((entry) => [entry.body.cause, entry]));
+  return [...last.values()].map((entry) => ({
+    cause: entry.body.cause,
+    state: entry.body.state,
+    why: entry.body.why,
+    entry,
+  }));
+}

@@ -1,0 +1,168 @@
+import { judgeCheck, type CheckContext, type CheckId } from '../checks/index.ts';
+import {
+  answerCheck,
+  BENCH_FAMILIES,
+  BenchVehicle,
+  Driver,
+  FAULT_IDS,
+  FAULTS,
+  perform,
+  type BenchFamily,
+  type Fault,
+  type FaultId,
+} from '../bench/index.ts';
+import { codeAsWritten } from '../bench/computer/notation.ts';
+import { groupOf } from '../bench/signature.ts';
+import { recordBaseline } from '../bench/recordBaseline.ts';
+import { factsOfReading, type CaseFacts, type VehicleUse } from '../diagnosis/index.ts';
+import { filterVolumeL } from '../filter/index.ts';
+import type { PartId } from '../ledger/index.ts';
+import { DEFAULT_LIMITS } from '../limits/index.ts';
+import { analyseRaw, loggedFacts, readingFromLog } from '../readings/index.ts';
+import { sootByPressure } from '../treatment/index.ts';
+import { madeId } from './madeEntries.ts';
+import { dice, type Dice } from './madeLog.ts';
+
+/** A bench vehicle that comes to a workshop, and all that is known of it before the first check. */
+export interface ArrivedVehicle {
+  readonly vehicle: BenchVehicle;
+  readonly facts: CaseFacts;
+  readonly use: VehicleUse;
+  readonly context: CheckContext;
+}
+
+const ALWAYS_FITTED: readonly PartId[] = [
+  'engine',
+  'turbine',
+  'catalyst',
+  'filter',
+  'silencer',
+  'dp-sensor',
+  'high-pipe',
+];
+
+const fittedOn = ({ family }: BenchVehicle): PartId[] => [
+  ...ALWAYS_FITTED,
+  ...(family.dpLowSide === 'pipe' ? (['low-pipe'] as const) : []),
+  ...(family.backPressureSensor ? (['back-pressure-sensor'] as const) : []),
+  ...(family.downstreamBrick ? (['scr'] as const) : []),
+  ...family.egts.map((number) => `egt${number}` as const),
+];
+
+/** Driven for a while on the road with one pull, as a customer's vehicle has been; then parked. */
+function drivenIn(vehicle: BenchVehicle, cold: boolean): void {
+  const driver = new Driver(vehicle);
+  const truck = vehicle.family.kind === 'truck';
+  driver.follow({ do: 'key-on' }, 6);
+  for (let i = 0; i < 4 && !vehicle.plant.engine.running; i++) driver.follow({ do: 'start' }, 2);
+  driver.follow({ do: 'idle' }, 40);
+  driver.follow({ do: 'cruise', kmPerH: 55 }, 420);
+  driver.follow({ do: 'pull', gear: truck ? 5 : 3 }, truck ? 14 : 9);
+  driver.follow({ do: 'cruise', kmPerH: 30 }, 60);
+  driver.follow({ do: 'cruise', kmPerH: 5 }, 30);
+  driver.follow({ do: 'idle' }, 30);
+  driver.follow({ do: 'off' }, 20);
+  if (cold) perform(vehicle, { do: 'stand', hours: 9 });
+}
+
+/**
+ * What the customer tells, as far as the vehicle’s faults have a history that people know of: a wrong sensor was put in by somebody,
+ * crossed hoses too, a counter that is wrong has been visited. Told in so many of ten cases.
+ */
+function told(d: Dice, faults: readonly Fault[]): Record<string, boolean> {
+  const has = (id: Fault['id']): boolean => faults.some((fault) => fault.id === id);
+  return {
+    'short-trips-told': d.chance(has('short-trips') ? 0.9 : 0.2),
+    'sensor-changed': d.chance(has('dp-sensor-wrong') ? 0.8 : has('dp-hoses-crossed') ? 0.5 : 0.05),
+    'counter-set-back': d.chance(has('soot-counter-reset') ? 0.75 : 0.02),
+    'cleaned-elsewhere': d.chance(has('counter-not-reset') ? 0.8 : 0.04),
+  };
+}
+
+/** What the vehicle itself shows to whoever gets in and looks under the bonnet. */
+function seen(vehicle: BenchVehicle, km: number): Record<string, boolean> {
+  const { computer, family, plant } = vehicle;
+  const lamp = [...computer.codes.values()].some(({ status }) => status !== 'pending');
+  return {
+    'power-limited': computer.powerLimit < 0.95,
+    'filter-lamp': lamp || computer.sootG > family.regenStartGPerL * filterVolumeL(family.filter),
+    'fuel-lamp': plant.fuelL / family.tankL < 0.12,
+    'oil-counter-zero': computer.oilLifePercent <= 2,
+    'high-distance': km > 200_000,
+  };
+}
+
+/** Brings a vehicle in: driven, scanned, its baseline read; `seed` decides what the customer tells and whether it stood overnight. */
+export function arrive(vehicle: BenchVehicle, seed: number): ArrivedVehicle {
+  const d = dice(seed * 7919);
+  const { family } = vehicle;
+  drivenIn(vehicle, d.chance(0.4));
+  const { log } = recordBaseline(vehicle, { pull: d.chance(0.5) });
+  const { recording, analysis, samples } = analyseRaw(log, { geometry: family.filter });
+  const reading = readingFromLog(
+    { analysis, samples, ...loggedFacts(recording) },
+    { purpose: 'before', logId: madeId(1), fileName: 'baseline' },
+  );
+  const context = {
+    limits: DEFAULT_LIMITS,
+    displacementL: family.displacementL,
+    geometry: family.filter,
+  };
+  const soot = sootByPressure(reading, family.filter, context);
+  const codes = [...vehicle.computer.codes.values()].map(({ code, status }) => ({
+    code: codeAsWritten(family, code),
+    status,
+  }));
+  const { findings, readings } = factsOfReading(reading);
+  return {
+    vehicle,
+    facts: {
+      codes,
+      ...(readings ? { readings } : {}),
+      findings: { ...told(d, vehicle.faults), ...seen(vehicle, vehicle.startKm), ...findings },
+    },
+    use: { distanceKm: vehicle.startKm, fitted: fittedOn(vehicle) },
+    context: { ...context, ...(soot.ok ? { sootByPressureG: soot.value } : {}) },
+  };
+}
+
+/** What a check at it decides. */
+export const checkFindings = (
+  { vehicle, context }: ArrivedVehicle,
+  check: CheckId,
+): Readonly<Record<string, boolean>> => judgeCheck(check, answerCheck(vehicle, check), context).findings;
+
+/** Whether a family has what can fail. */
+function canHave({ egts, backPressureSensor, dpLowSide }: BenchFamily, id: FaultId): boolean {
+  if (id.startsWith('egt')) return egts.some((number) => id === `egt${number}-failed`);
+  if (id.startsWith('back-pressure')) return backPressureSensor;
+  return id !== 'low-pipe-blocked' || dpLowSide === 'pipe';
+}
+
+/** One to three faults that do not sit on the same part, each bad enough to be felt. */
+function feltFaults(d: Dice, family: BenchFamily): Fault[] {
+  const faults: Fault[] = [];
+  const wanted = d.pick([1, 2, 3]);
+  while (faults.length < wanted) {
+    const id = d.pick(FAULT_IDS);
+    if (!canHave(family, id) || faults.some((fault) => groupOf(fault.id) === groupOf(id))) continue;
+    const { forms } = FAULTS[id];
+    faults.push({ id, severity: d.between(0.6, 1), ...(forms ? { form: d.pick(forms) } : {}) });
+  }
+  return faults;
+}
+
+/** Vehicle number `seed` of an endless row: a random family at a random distance, with one to three faults. */
+export function faultyVehicle(seed: number, given?: readonly Fault[]): BenchVehicle {
+  const d = dice(seed * 104_729);
+  const family = d.pick(BENCH_FAMILIES);
+  const faults = given ?? feltFaults(d, family);
+  const ambientC = d.between(-5, 32);
+  return new BenchVehicle({
+    family,
+    seed,
+    faults,
+    km: Math.round(d.between(30_000, 260_000)),
+    start: { ambientC, barometerMbar: Math.round(d.between(920, 1030)), engineC: ambientC },
+  });
+}
