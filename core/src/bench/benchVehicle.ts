@@ -10,7 +10,7 @@ import { stepRegeneration } from './computer/regeneration.ts';
 import { startRoutine, stepRoutine, type RoutineId, type RoutineState } from './computer/routines.ts';
 import type { BenchFamily } from './families.ts';
 import { FAULTS, wearAt, type Fault } from './faults.ts';
-import { clamp } from './noise.ts';
+import { clamp, noise } from './noise.ts';
 import { volumetricEfficiency } from './vehicle/airPath.ts';
 import {
   atRest,
@@ -87,6 +87,7 @@ export class BenchVehicle {
   filterOff = false;
   tick = 0;
   readonly #startKm: number;
+  readonly #averageKmPerH: number;
   readonly #stepsASecond: number;
 
   constructor({ family, seed, faults = [], start = {}, km = 120_000, stepS = STEP_S }: BenchOptions) {
@@ -96,6 +97,7 @@ export class BenchVehicle {
     this.stepS = stepS;
     this.#stepsASecond = Math.round(1 / stepS);
     this.#startKm = km;
+    this.#averageKmPerH = averageKmPerH(seed, faults);
     this.faults = faults;
     const volumeL = filterVolumeL(family.filter);
     const begin: PlantStart = {
@@ -135,6 +137,11 @@ export class BenchVehicle {
     return this.plant.timeS;
   }
 
+  /** Running time by the computer, h: the distance over how fast it has been driven on average, by its use. */
+  get engineHours(): number {
+    return this.plant.road.km / this.#averageKmPerH;
+  }
+
   get startKm(): number {
     return this.#startKm;
   }
@@ -150,6 +157,7 @@ export class BenchVehicle {
     const { plant, controls, commands, computer, family, scale, wear, stepS } = this;
     if (controls.ignition === 'on') computer.keyOnS += stepS;
     else computer.keyOnS = 0;
+    computer.sinceStartS = plant.engine.running ? computer.sinceStartS + stepS : 0;
     computer.awake = controls.ignition === 'on';
     control(family, scale, computer, controls, commands, this.#seen(), stepS);
     if (computer.routine?.id === 'vane-sweep' && computer.routine.status === 'running') {
@@ -299,7 +307,7 @@ export class BenchVehicle {
         computer,
         keyOnS: computer.keyOnS,
         running: plant.engine.running,
-        runningS: plant.runningS,
+        sinceStartS: computer.sinceStartS,
         rpm: plant.engine.rpm,
         flowShare: airGPerS / 1000 / scale.ratedKgPerS,
         airGPerS,
@@ -375,6 +383,13 @@ export class BenchVehicle {
 const believable = (celsius: number | undefined): number | undefined =>
   celsius === undefined || celsius < -35 || celsius > 950 ? undefined : celsius;
 
+/** How fast it has been driven on average, km/h: short trips in town make half of what a mixed use does. */
+function averageKmPerH(seed: number, faults: readonly Fault[]): number {
+  const short = faults.find(({ id }) => id === 'short-trips')?.severity ?? 0;
+  return (44 + 4 * clamp(noise(seed, USE_STREAM, 0), -2, 2)) * (1 - 0.55 * Math.sqrt(short));
+}
+
+const USE_STREAM = 62;
 const ASSUMED_FILTER_C = 200;
 
 /** The middle of before and after the filter, as far as either is to be believed. */

@@ -226,6 +226,8 @@ const CASES: readonly (readonly [check: string, outcome: string, values: CheckVa
   ],
   ['fuel-level', 'fuel-under', { fuelPercent: 8 }],
   ['fuel-level', 'fuel-enough', { fuelPercent: 40 }],
+  ['use-history', 'use-slow', { distanceKm: 90_000, hours: 4100 }],
+  ['use-history', 'use-fits', { distanceKm: 90_000, hours: 2100 }],
   ['gauge', 'gauge-high', { port: 'before-filter', rpm: 2500, meanMbar: 420 }],
   ['gauge', 'gauge-low', { port: 'before-filter', rpm: 2500, lowMbar: 30, highMbar: 90 }],
   [

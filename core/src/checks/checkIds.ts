@@ -1,3 +1,5 @@
+import type { PartId } from '../ledger/index.ts';
+
 /** Every check that the application knows, by the names that codes, diagnosis and screens use. */
 export const CHECK_LABELS = {
   'dp-zero': 'Zero of the ΔP sensor with the engine off',
@@ -26,9 +28,43 @@ export const CHECK_LABELS = {
   'filter-look': 'Faces of the filter: soot, oil, ash, cracks',
   counter: 'Soot counter against the pressure',
   'fuel-level': 'Fuel in the tank',
+  'use-history': 'Use: distance against engine hours',
   supply: 'Battery and the 5 V of the sensors',
   injectors: 'Injectors: leak-off and smoke',
 } as const;
 
 export type CheckId = keyof typeof CHECK_LABELS;
 export const CHECK_IDS = Object.keys(CHECK_LABELS) as CheckId[];
+
+/** The parts of the line that a check is about, where they can be tapped. */
+export const CHECK_ABOUT: Readonly<Record<CheckId, readonly PartId[]>> = {
+  'dp-zero': ['dp-sensor'],
+  'dp-electrical': ['dp-sensor'],
+  'dp-ladder': ['dp-sensor'],
+  'dp-swap': ['dp-sensor'],
+  hoses: ['dp-sensor', 'high-pipe', 'low-pipe'],
+  'pipe-response': ['high-pipe', 'low-pipe', 'back-pressure-sensor'],
+  'pipe-pump': ['high-pipe', 'low-pipe', 'back-pressure-sensor'],
+  'absolute-agree': ['back-pressure-sensor', 'engine'],
+  'sensor-compare': ['back-pressure-sensor'],
+  'egt-position': ['egt1', 'egt2', 'egt3', 'egt4'],
+  'egt-cold-soak': ['egt1', 'egt2', 'egt3', 'egt4'],
+  'egt-resistance': ['egt1', 'egt2', 'egt3', 'egt4'],
+  'intake-smoke': ['engine'],
+  'air-mass': ['engine'],
+  turbo: ['turbine'],
+  'vane-sweep': ['turbine'],
+  egr: ['engine'],
+  'dosing-injector': ['catalyst'],
+  glow: ['engine'],
+  oil: ['engine'],
+  thermostat: ['engine'],
+  gauge: ['catalyst', 'filter', 'silencer'],
+  sections: ['catalyst', 'filter', 'scr', 'silencer'],
+  'filter-look': ['filter'],
+  counter: ['filter'],
+  'fuel-level': ['engine'],
+  'use-history': ['filter'],
+  supply: ['dp-sensor', 'back-pressure-sensor'],
+  injectors: ['engine'],
+};

@@ -1,4 +1,4 @@
-export { CHECK_IDS, CHECK_LABELS, type CheckId } from './checkIds.ts';
+export { CHECK_ABOUT, CHECK_IDS, CHECK_LABELS, type CheckId } from './checkIds.ts';
 export {
   figureText,
   type CheckCard,

@@ -97,6 +97,21 @@ export function factsOfReading({
   return { findings, readings };
 }
 
+/** All that the intake says, without its words. */
+export type Intake = Omit<BodyOf<'complaint'>, 'kind' | 'text'>;
+
+/** The intake as a whole: what was said last of each thing, whenever it was said. */
+export function intakeOf(entries: readonly Entry[]): Intake {
+  const said = entriesOfKind(entries, 'complaint').map(
+    ({ body: { kind: _kind, text: _text, ...rest } }) => rest,
+  );
+  const seen = Object.assign({}, ...said.map((one) => one.seen ?? {})) as Record<string, boolean>;
+  return {
+    ...(Object.assign({}, ...said) as Intake),
+    ...(Object.keys(seen).length > 0 ? { seen } : {}),
+  };
+}
+
 /** What a job's ledger says of the vehicle as it came: first scan, before reading, complaint. */
 export function factsOfJob(
   entries: readonly Entry[],
@@ -104,7 +119,7 @@ export function factsOfJob(
   checked: Readonly<Record<string, boolean>> = {},
 ): CaseFacts {
   const scan = entriesOfKind(entries, 'code-scan').find(({ body }) => body.when === 'before');
-  const complaint = entriesOfKind(entries, 'complaint').at(-1);
+  const intake = intakeOf(entries);
   const changed = entriesOfKind(entries, 'part-changed').some(
     ({ body }) => body.where === 'elsewhere' && body.part === 'dp-sensor',
   );
@@ -113,7 +128,7 @@ export function factsOfJob(
     ...(scan ? { codes: scan.body.codes } : {}),
     ...(reading.readings ? { readings: reading.readings } : {}),
     findings: {
-      ...(complaint ? factsOfIntake(complaint.body) : {}),
+      ...factsOfIntake(intake),
       ...(changed ? { 'sensor-changed': true } : {}),
       ...reading.findings,
     },
@@ -124,7 +139,7 @@ export function factsOfJob(
 const FAR_KM = 200_000;
 
 /** What was seen, told and asked for at the intake, in the words of the network. */
-function factsOfIntake(intake: BodyOf<'complaint'>): Record<string, boolean> {
+function factsOfIntake(intake: Intake): Record<string, boolean> {
   const { powerLimited, distanceKm, use, lamps, seen = {} } = intake;
   return {
     ...(powerLimited === undefined ? {} : { 'power-limited': powerLimited }),
@@ -137,15 +152,15 @@ function factsOfIntake(intake: BodyOf<'complaint'>): Record<string, boolean> {
 
 /** What of the vehicle and its use shifts the chances of causes, by the ledger. */
 export function vehicleUseOf(entries: readonly Entry[], fitted: readonly PartId[] | undefined): VehicleUse {
-  const complaint = entriesOfKind(entries, 'complaint').at(-1)?.body;
+  const intake = intakeOf(entries);
   const settled = Object.fromEntries(
     entriesOfKind(entries, 'cause').flatMap(({ body }) =>
       body.state === 'suspected' ? [] : [[body.cause, body.state === 'confirmed'] as const],
     ),
   );
   return {
-    ...(complaint?.distanceKm === undefined ? {} : { distanceKm: complaint.distanceKm }),
-    ...(complaint?.use === undefined ? {} : { use: complaint.use }),
+    ...(intake.distanceKm === undefined ? {} : { distanceKm: intake.distanceKm }),
+    ...(intake.use === undefined ? {} : { use: intake.use }),
     ...(fitted === undefined ? {} : { fitted }),
     settled,
   };

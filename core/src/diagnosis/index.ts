@@ -21,10 +21,13 @@ export {
   type Chain,
   type Explanation,
 } from './explanations.ts';
+export { checkHeldOff, proposeChecks, type ProposedCheck } from './proposeChecks.ts';
 export { FIXED_CHECKLIST } from './data/fixedChecklist.ts';
 export {
   evidenceOfCase,
   factsOfReading,
+  intakeOf,
+  type Intake,
   vehicleUseOf,
   factsOfJob,
   inhibitorsOf,

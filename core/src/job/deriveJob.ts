@@ -18,7 +18,7 @@ import {
   type ProofContext,
   type Verdict,
 } from '../proof/index.ts';
-import { PRESSURE_PATH, sootByPressure } from '../treatment/index.ts';
+import { PRESSURE_PATH, sootRoom } from '../treatment/index.ts';
 import { causesSaid, checksMade, type MadeCheck, type SaidCause } from './checksMade.ts';
 import { openMatters, type OpenMatter } from './openMatters.ts';
 import { partsOf, type PartStatus } from './parts.ts';
@@ -29,6 +29,8 @@ export interface JobFacts {
   readonly limits: Limits;
   readonly displacementL?: number;
   readonly geometry?: FilterGeometry;
+  /** Parts that stand on the line. */
+  readonly fitted?: readonly PartId[];
   /** Unit in which sentences state pressures; mbar unless a person chose another. */
   readonly pressureUnit?: Unit;
 }
@@ -286,11 +288,11 @@ export function deriveJob(facts: JobFacts): DerivedJob {
           facts.pressureUnit,
         )
       : undefined;
-  const soot = before && facts.geometry ? sootByPressure(before.body, facts.geometry, context) : undefined;
+  const soot = sootRoom(before?.body, facts.geometry, context, facts.fitted);
   const checks = checksMade(entries, {
     ...context,
     ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
-    ...(soot?.ok ? { sootByPressureG: soot.value } : {}),
+    ...(soot ? { sootByPressureG: soot } : {}),
   });
   const drivable = entriesOfKind(entries, 'drivable').at(-1);
   const evidence = evidenceOf(entries, readings, proof);

@@ -38,28 +38,34 @@ const distance = (what: string) =>
     .max(3_000_000, `${what}: at most 3 000 000 km`);
 
 /** What is known when the vehicle comes in; all but the words of the complaint may be left open. */
-const complaintBodySchema = z.object({
-  kind: z.literal('complaint'),
-  text: requiredText('The complaint', 2000),
-  distanceKm: distance('Distance').optional(),
-  powerLimited: z.boolean().optional(),
-  use: z.enum(USE_PATTERNS).optional(),
-  /** Observations by their id: seen, or asked for and not seen. One that is not known is kept. */
-  seen: z.record(z.string().max(60), z.boolean()).optional(),
-  lamps: z.array(requiredText('Lamp', 40)).max(12).optional(),
-  servicedKm: distance('Distance of the last service').optional(),
-  oilChangedKm: distance('Distance of the last oil change').optional(),
-  oilSpecification: freeText('Oil', 120).optional(),
-  /** What is on the van today, by its id. */
-  kit: z.array(z.string().max(40)).max(40).optional(),
-  /** What the scan tool took the vehicle for. */
-  toolSaw: z
-    .object({
-      vehicle: requiredText('What the tool saw', 200),
-      displacementL: z.number().min(0.3).max(30).optional(),
-    })
-    .optional(),
-});
+const complaintBodySchema = z
+  .object({
+    kind: z.literal('complaint'),
+    text: freeText('The complaint', 2000),
+    distanceKm: distance('Distance').optional(),
+    powerLimited: z.boolean().optional(),
+    use: z.enum(USE_PATTERNS).optional(),
+    /** Observations by their id: seen, or asked for and not seen. One that is not known is kept. */
+    seen: z.record(z.string().max(60), z.boolean()).optional(),
+    lamps: z.array(requiredText('Lamp', 40)).max(12).optional(),
+    servicedKm: distance('Distance of the last service').optional(),
+    oilChangedKm: distance('Distance of the last oil change').optional(),
+    oilSpecification: freeText('Oil', 120).optional(),
+    /** What is on the van today, by its id. */
+    kit: z.array(z.string().max(40)).max(40).optional(),
+    /** What the scan tool took the vehicle for. */
+    toolSaw: z
+      .object({
+        vehicle: requiredText('What the tool saw', 200),
+        displacementL: z.number().min(0.3).max(30).optional(),
+      })
+      .optional(),
+  })
+  // Words are not needed where something else is said: an answer that came later, what is on the van.
+  .refine(
+    ({ kind: _, text, ...said }) => text !== '' || Object.values(said).some((value) => value !== undefined),
+    { path: ['text'], error: 'The complaint must not be empty' },
+  );
 
 const codeScanBodySchema = z.object({
   kind: z.literal('code-scan'),

@@ -201,6 +201,15 @@ export const CHECK_LIMITS = {
     group: 'check',
     reason: 'An eighth: under it many engine computers do not start one.',
   },
+  useAverageKmPerH: {
+    label: 'Use: average speed by distance and engine hours, too slow below',
+    unit: 'km/h',
+    value: 28,
+    low: 5,
+    high: 60,
+    group: 'check',
+    reason: 'Mixed use lies at 35–50; town and short trips at half of it.',
+  },
   injectorTrimPercent: {
     label: 'Injector: quantity or leak-off against the middle of all, off beyond',
     unit: '%',

@@ -19,7 +19,7 @@ import { filterVolumeL } from '../filter/index.ts';
 import type { PartId } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { analyseRaw, loggedFacts, readingFromLog } from '../readings/index.ts';
-import { sootByPressure } from '../treatment/index.ts';
+import { sootRoom } from '../treatment/index.ts';
 import { madeId } from './madeEntries.ts';
 import { dice, type Dice } from './madeLog.ts';
 
@@ -108,10 +108,10 @@ export function arrive(vehicle: BenchVehicle, seed: number): ArrivedVehicle {
     displacementL: family.displacementL,
     geometry: family.filter,
   };
-  const soot = sootByPressure(reading, family.filter, context);
-  const codes = [...vehicle.computer.codes.values()].map(({ code, status }) => ({
+  const soot = sootRoom(reading, family.filter, context, fittedOn(vehicle));
+  const codes = [...vehicle.computer.codes.values()].map(({ code, status, present }) => ({
     code: codeAsWritten(family, code),
-    status,
+    status: `${status}, ${present ? 'present' : 'not present'}`,
   }));
   const { findings, readings } = factsOfReading(reading);
   return {
@@ -122,7 +122,7 @@ export function arrive(vehicle: BenchVehicle, seed: number): ArrivedVehicle {
       findings: { ...told(d, vehicle.faults), ...seen(vehicle, vehicle.startKm), ...findings },
     },
     use: { distanceKm: vehicle.startKm, fitted: fittedOn(vehicle) },
-    context: { ...context, ...(soot.ok ? { sootByPressureG: soot.value } : {}) },
+    context: { ...context, ...(soot ? { sootByPressureG: soot } : {}) },
   };
 }
 

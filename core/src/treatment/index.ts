@@ -5,4 +5,4 @@ export {
   type InterlockFacts,
   type LinkCommand,
 } from './interlocks.ts';
-export { mostSoot, sootByPressure, type KnownFilter, type SootLoad } from './sootLoad.ts';
+export { mostSoot, sootByPressure, sootRoom, type KnownFilter, type SootLoad } from './sootLoad.ts';

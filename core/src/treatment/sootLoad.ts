@@ -5,7 +5,7 @@ import {
   type FilterGeometry,
   type FilterMaterial,
 } from '../filter/index.ts';
-import type { ReadingBody } from '../ledger/index.ts';
+import type { PartId, ReadingBody } from '../ledger/index.ts';
 import { judgeReading, Z90 } from '../proof/index.ts';
 import type { FlowContext } from '../readings/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
@@ -64,6 +64,24 @@ export function sootByPressure(
     dpMbar: Math.max(first.dpMbar, 0),
     dpDoubtMbar: Math.hypot(Z90 * judged.zeroSdMbar, first.dpMbar * first.flow.flowDoubt),
   });
+}
+
+/**
+ * Room for soot by the pressure, g, as a check of the counter needs it. With the low side of the sensor open to the air, all that lies
+ * behind the filter is in its ΔP: it may be that alone, so the lower end is nothing.
+ */
+export function sootRoom(
+  reading: ReadingBody | undefined,
+  geometry: FilterGeometry | undefined,
+  context: FlowContext,
+  fitted: readonly PartId[] | undefined,
+): { readonly lowG: number; readonly highG: number } | undefined {
+  if (!reading || !geometry) return undefined;
+  const estimate = sootByPressure(reading, geometry, context);
+  if (!estimate.ok) return undefined;
+  const openToAir = fitted !== undefined && !fitted.includes('low-pipe');
+  const { lowG, highG, capped } = estimate.value;
+  return { lowG: openToAir ? 0 : lowG, highG: capped ? Number.POSITIVE_INFINITY : highG };
 }
 
 /** A filter with what it is made of, where that is known. */

@@ -140,5 +140,6 @@ export function factsOf({ vehicle, limitsProfile }: StoredJob, entries: readonly
     limits: limitsOf(limitsProfile),
     ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
     ...(vehicle.filter ? { geometry: vehicle.filter } : {}),
+    fitted: vehicle.fitted,
   };
 }

@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
+import type { CheckId, CheckValues } from '@white-ember/core/checks';
 import {
+  answerCheck,
   benchFamily,
   BenchVehicle,
   Driver,
@@ -189,6 +191,14 @@ const worker = {
   perform: (act: Act): ActResult => {
     if (!vehicle) throw new Error('No bench vehicle is set up');
     return perform(vehicle, act);
+  },
+  /** Makes a check by hand and by tool, as fast as it can be worked out; the engine is off after it. */
+  answerCheck: (check: CheckId): CheckValues => {
+    if (!vehicle) throw new Error('No bench vehicle is set up');
+    const values = answerCheck(vehicle, check);
+    wish = { do: 'key-on' };
+    lastAliveMs = Date.now();
+    return values;
   },
   connect: (): Promise<LinkIdentity> => connected().connect(),
   channels: (): Promise<readonly LinkChannel[]> => connected().channels(),

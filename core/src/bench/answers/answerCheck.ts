@@ -34,6 +34,7 @@ const ANSWERS: Readonly<Record<CheckId, Answer>> = {
   'filter-look': line.look,
   counter: line.counter,
   'fuel-level': line.fuelLevel,
+  'use-history': line.useHistory,
   supply: sensors.supply,
   injectors: line.injectors,
 };

@@ -158,6 +158,9 @@ export const counter: Answer = (hand) => {
 
 export const fuelLevel: Answer = ({ vehicle }) => entered({ fuelPercent: vehicle.read('fuelLevel') });
 
+export const useHistory: Answer = ({ vehicle }) =>
+  entered({ distanceKm: vehicle.plant.road.km, hours: vehicle.engineHours });
+
 export const dosing: Answer = ({ vehicle: { wear } }) => ({
   passage: wear.dosingOpen < 0.3 ? 'shut' : wear.dosingOpen < 0.85 ? 'narrow' : 'clear',
 });

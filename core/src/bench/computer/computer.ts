@@ -39,6 +39,8 @@ export interface Regeneration {
 export interface Computer {
   awake: boolean;
   keyOnS: number;
+  /** Since the engine was started last, s. */
+  sinceStartS: number;
   idleIntegral: number;
   boostTrim: number;
   /** Fuel asked for by pedal or idle governor as a share of the most, before air and limits hold it back. */
@@ -72,6 +74,7 @@ export function newComputer(
   return {
     awake: false,
     keyOnS: 0,
+    sinceStartS: 0,
     idleIntegral: 0,
     boostTrim: 0,
     demandShare: 0,

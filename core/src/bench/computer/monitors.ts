@@ -11,7 +11,8 @@ export interface Watched {
   readonly computer: Computer;
   readonly keyOnS: number;
   readonly running: boolean;
-  readonly runningS: number;
+  /** Since this start of the engine. */
+  readonly sinceStartS: number;
   readonly rpm: number;
   /** Share of the rated flow that the engine breathes. */
   readonly flowShare: number;
@@ -77,7 +78,7 @@ function othersC({ egtC }: Watched, index: number): number | undefined {
   return others.length < 2 ? undefined : others.reduce((a, b) => a + b, 0) / others.length;
 }
 
-const egtRange = (index: number, code: string): Monitor => ({
+const egtRange = (index: number, code: string, apartC = 130): Monitor => ({
   code,
   forS: 45,
   test: 'exhaust sensors',
@@ -93,7 +94,7 @@ const egtRange = (index: number, code: string): Monitor => ({
       seen.loadShare < 0.2 &&
       // Still hot from a drive or a regeneration the line is in no order that could be judged.
       Math.max(own, others) < 350 &&
-      Math.abs(own - others) > 130
+      Math.abs(own - others) > apartC
     );
   },
 });
@@ -178,7 +179,8 @@ export const MONITORS: readonly Monitor[] = [
   },
   {
     code: 'P0106',
-    forS: 4,
+    // A large turbocharger takes its time.
+    forS: 8,
     test: 'boost',
     power: 0.75,
     when: (seen) =>
@@ -233,14 +235,16 @@ export const MONITORS: readonly Monitor[] = [
   ...egtCircuit(1, 'P2032', 'P2033'),
   ...egtCircuit(2, 'P242C', 'P242D'),
   ...egtCircuit(3, 'P2470', 'P2471'),
-  egtRange(0, 'P2080'),
+  // Before the turbine it is hotter than the rest of the line, the more the larger the engine.
+  egtRange(0, 'P2080', 190),
   egtRange(2, 'P242B'),
   egtRange(3, 'P246F'),
   {
     code: 'P0128',
     forS: 60,
     test: 'egr',
-    when: ({ runningS, coolantC, family }) => runningS > 700 + 110 * family.displacementL && coolantC < 68,
+    when: ({ sinceStartS, coolantC, family }) =>
+      sinceStartS > 700 + 110 * family.displacementL && coolantC < 68,
   },
   {
     code: 'P0380',

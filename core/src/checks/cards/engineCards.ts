@@ -362,4 +362,56 @@ const fuelLevel: CheckCard = {
   },
 };
 
-export const ENGINE_CARDS: readonly CheckCard[] = [dosing, glow, oil, thermostat, injectors, fuelLevel];
+const useHistory: CheckCard = {
+  id: 'use-history',
+  outcomes: ['use-slow'],
+  otherwise: 'use-fits',
+  needs: ['scan-tool'],
+  cautions: [],
+  steps: [
+    'Read distance and engine hours of the engine computer, or of the body.',
+    'Distance over hours is the average speed: below some 28 km/h an engine seldom gets hot enough for long enough.',
+  ],
+  fields: [
+    {
+      kind: 'number',
+      id: 'distanceKm',
+      label: 'Distance',
+      unit: 'km',
+      possible: between(1, 3e6, 'Is it the whole distance?'),
+    },
+    {
+      kind: 'number',
+      id: 'hours',
+      label: 'Engine hours',
+      suffix: 'h',
+      possible: between(0.1, 1e5, 'Is it in hours?'),
+    },
+  ],
+  judge: (read, { limits }) => {
+    const [distance, hours] = [read.number('distanceKm'), read.number('hours')];
+    if (distance === undefined || hours === undefined) return NOTHING;
+    const average = distance / hours;
+    const low = limits.useAverageKmPerH;
+    const slow = average < low;
+    return {
+      findings: { 'use-slow': slow },
+      figures: [against('Average speed', average, { unit: 'kmPerH', low })],
+      sentences: [
+        slow
+          ? 'Short and slow trips, or long idling: soot is made and not burnt off. A clean alone will not last.'
+          : 'It is driven far and fast enough, on average.',
+      ],
+    };
+  },
+};
+
+export const ENGINE_CARDS: readonly CheckCard[] = [
+  dosing,
+  glow,
+  oil,
+  thermostat,
+  injectors,
+  fuelLevel,
+  useHistory,
+];

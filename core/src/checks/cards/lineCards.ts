@@ -319,9 +319,16 @@ const counter: CheckCard = {
     const room = Math.max(COUNTING_ROOM_G, 0.3 * counted);
     const least = low - room;
     const most = high + room;
+    const bounded = Number.isFinite(most);
     return {
       findings: { 'counter-low': counted < least, 'counter-high': counted > most },
-      figures: [against('Counted', counted, { unit: 'g', low: Math.max(0, least), high: most })],
+      figures: [
+        against('Counted', counted, {
+          unit: 'g',
+          low: Math.max(0, least),
+          ...(bounded ? { high: most } : {}),
+        }),
+      ],
       sentences: [
         counted < least
           ? `It counts ${counted.toFixed(0)} g where the pressure leaves room for no less than ${low.toFixed(0)} g: set back, or ash, another restriction, or a sensor that reads high.`

@@ -82,6 +82,8 @@ fuel-level | 1 | 0 | fuel-enough
   fuel-under          | 0.02  | fuel-low .96 | Less than an eighth | as seen
 supply | 4 | 0 | supply-good
   supply-weak         | 0.005 | sensor-wiring .55 | The 5 V or its ground is off | measured
+use-history | 2 | 0 | use-fits
+  use-slow            | 0.03  | short-trips .93 | Slow on average by its engine hours | short trips, or idling
 injectors | 30 | 4 | injectors-good
   injector-leaks      | 0.01  | injector-over-fuelling .85 | One leaks or trims far off | measured
 `;

@@ -7,6 +7,7 @@ import type { CheckId } from '../../checks/index.ts';
  */
 export const FIXED_CHECKLIST: readonly CheckId[] = [
   'fuel-level',
+  'use-history',
   'oil',
   'hoses',
   'dp-zero',

@@ -1,131 +1,210 @@
 import { useState } from 'react';
-import { entriesOfKind, PART_STATES, type PartId, type PartState } from '@white-ember/core/ledger';
+import { useSearchParams } from 'react-router';
+import { cardOf, CHECK_ABOUT, CHECK_CARDS, CHECK_LABELS, type CheckContext } from '@white-ember/core/checks';
+import type { MadeCheck } from '@white-ember/core/job';
+import type { PartId } from '@white-ember/core/ledger';
+import { sootRoom } from '@white-ember/core/treatment';
+import { useAppSelector } from '../../app/store.ts';
+import { StateMark, STATE_WORDS } from '../../ui/StateMark.tsx';
+import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
+import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
 import type { StageProps } from '../job/StageWork.tsx';
-import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import { useCorrecting } from '../job/useCorrecting.ts';
-import { useEntryForm } from '../job/useEntryForm.ts';
 import { PART_LABELS } from '../line/partLabels.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
-import { STATE_WORDS, StateMark } from '../../ui/StateMark.tsx';
+import { CheckRow } from './CheckRow.tsx';
+import { CheckWork } from './CheckWork.tsx';
+import { outcomeWords } from './Judgement.tsx';
+import { PartForm } from './PartForm.tsx';
+import { SubstitutionForm } from './SubstitutionForm.tsx';
 
-const EMPTY = { why: '' };
+/** What checks are judged by on this job. */
+function useCheckContext({ derived, vehicle, limits }: OpenJob): CheckContext {
+  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+  const facts = vehicleFacts(vehicle);
+  const soot = sootRoom(derived.before?.body, facts.geometry, { limits, ...facts }, vehicle.fitted);
+  return { limits, ...facts, pressureUnit, ...(soot ? { sootByPressureG: soot } : {}) };
+}
 
-/** What was found at each part; a part is chosen here or by tapping it on the line. */
-export function ChecksPanel({ open, canEnter, part }: StageProps & { part: PartId | undefined }) {
-  const { vehicle, derived, job } = open;
-  const correcting = useCorrecting(open, 'part-state');
-  const [chosen, setChosen] = useState<PartId>(correcting?.entry.body.part ?? part ?? 'dp-sensor');
-  const [state, setState] = useState<PartState>(correcting?.entry.body.state ?? 'sound');
-  const [shownPart, setShownPart] = useState(part);
-  if (part && part !== shownPart) {
-    setShownPart(part);
-    setChosen(part);
-  }
-  const addEntry = useAddEntry(job.id);
-  const { form, done, supersedes } = useEntryForm({
-    draft: `check ${job.id}`,
-    empty: EMPTY,
-    correcting,
-    valuesOf: ({ why }) => ({ why }),
-  });
-  const [problem, setProblem] = useState<string>();
-  const found = entriesOfKind(derived.entries, 'part-state').filter((entry) => entry.body.part === chosen);
-  const submit = form.handleSubmit(async ({ why }) => {
-    const wrong = await addEntry({ kind: 'part-state', part: chosen, state, why }, supersedes);
-    setProblem(wrong?.['why']);
-    if (!wrong) done();
-  });
+/** Guided checks: the one worth the next minutes first, those of a part when it was tapped, and what was found. */
+export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { part: PartId | undefined }) {
+  const [params, setParams] = useSearchParams();
+  const context = useCheckContext(open);
+  const diagnosis = useDiagnosis(open);
+  const correcting = open.derived.checks.find(({ entry }) => entry.id === params.get('correct'));
+  const card = cardOf(correcting?.entry.body.check ?? params.get('check') ?? '');
+  const choose = (check: string | undefined): void =>
+    setParams((old) => {
+      const next = new URLSearchParams(old);
+      next.delete('correct');
+      if (check) next.set('check', check);
+      else next.delete('check');
+      return next;
+    });
+  if (card)
+    return (
+      <CheckWork
+        key={`${card.id} ${correcting?.entry.id ?? ''}`}
+        open={open}
+        card={card}
+        context={context}
+        diagnosis={diagnosis}
+        canEnter={canEnter}
+        onDone={() => choose(undefined)}
+      />
+    );
+  const made = new Map(open.derived.checks.map((one) => [one.entry.body.check, one]));
+  const ranked = diagnosis?.next ?? [];
+  const about = (id: keyof typeof CHECK_ABOUT): boolean => !part || CHECK_ABOUT[id].includes(part);
+  const unranked = CHECK_CARDS.filter(({ id }) => !ranked.some(({ check }) => check === id));
+  const rows = [
+    ...ranked.flatMap((proposed) => {
+      const its = cardOf(proposed.check);
+      return its && about(its.id) ? [{ card: its, proposed }] : [];
+    }),
+    ...unranked.filter(({ id }) => about(id)).map((its) => ({ card: its, proposed: undefined })),
+  ];
   return (
-    <div className="grid gap-6 xl:grid-cols-2">
-      <section className="grid gap-4 content-start">
-        <h2 className="text-2xl">Checks</h2>
-        {canEnter ? (
-          <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-            <CorrectingNotice correcting={correcting} />
-            <Field label="Part">
-              <select
-                className="input-box"
-                value={chosen}
-                onChange={(event) => setChosen(event.target.value as PartId)}
-              >
-                {vehicle.fitted.map((id) => (
-                  <option key={id} value={id}>
-                    {PART_LABELS[id]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <fieldset>
-              <legend className="mb-1">Found</legend>
-              <div className="grid grid-cols-2 sm:grid-cols-3 gap-2">
-                {PART_STATES.filter((s) => s !== 'not-looked-at').map((s) => (
-                  <label
-                    key={s}
-                    className={`flex items-center gap-2 min-h-11 px-3 border-2 rounded-sm ${state === s ? 'border-ink bg-card font-bold' : 'border-rule'}`}
-                  >
-                    <input
-                      type="radio"
-                      name="state"
-                      className="sr-only"
-                      checked={state === s}
-                      onChange={() => setState(s)}
-                    />
-                    <StateMark state={s} />
-                    {STATE_WORDS[s]}
-                  </label>
-                ))}
-              </div>
-            </fieldset>
-            <Field label="How you know" hint="A figure with its unit says most" error={problem}>
-              <textarea className="input-box" rows={2} {...form.register('why')} />
-            </Field>
-            <Button type="submit" weight="main">
-              Enter for {PART_LABELS[chosen]}
-            </Button>
-          </form>
-        ) : null}
-        {found.length > 0 ? (
-          <ul className="border-t-2 border-ink">
-            {found.map((entry) => (
-              <li key={entry.id} className="py-2 border-b-2 border-rule flex gap-2">
-                <StateMark state={entry.body.state} />
-                <span>
-                  {entry.body.why}
-                  <span className="block text-sm text-ink2">
-                    {entry.authorName},{' '}
-                    {new Date(entry.deviceTime).toLocaleTimeString('en-GB', {
-                      hour: '2-digit',
-                      minute: '2-digit',
-                    })}
-                  </span>
-                </span>
-              </li>
-            ))}
-          </ul>
-        ) : null}
-      </section>
-      <section>
-        <h2 className="text-2xl mb-2">Along the line</h2>
-        <ul className="border-t-2 border-ink">
-          {vehicle.fitted.map((id) => {
-            const status = derived.parts.get(id);
-            return (
-              <li key={id} className="border-b-2 border-rule">
-                <button
-                  className="flex gap-3 min-h-11 items-center text-left w-full"
-                  onClick={() => setChosen(id)}
-                >
-                  <StateMark state={status?.state ?? 'not-looked-at'} />
-                  <span className="font-bold w-44 shrink-0">{PART_LABELS[id]}</span>
-                  <span className="text-sm text-ink2">{status?.why ?? 'not looked at'}</span>
-                </button>
-              </li>
-            );
-          })}
+    <div className="grid gap-6 xl:grid-cols-[1.25fr_1fr]">
+      <section className="grid gap-3 content-start">
+        <h2 className="text-2xl">{part ? `Checks: ${PART_LABELS[part]}` : 'Checks'}</h2>
+        {part ? (
+          <button
+            className="underline underline-offset-4 min-h-11 text-left"
+            onClick={() => onStage('checks')}
+          >
+            All parts
+          </button>
+        ) : (
+          <p className="text-ink2">
+            {ranked.length > 0
+              ? 'In the order of what they tell for each minute and their cost, by what is known now.'
+              : 'Codes, a reading or the intake put them in order.'}
+          </p>
+        )}
+        <ul className="border-t-2 border-ink" aria-label="Checks to make">
+          {rows.map(({ card: its, proposed }, i) => (
+            <CheckRow
+              key={its.id}
+              card={its}
+              proposed={proposed}
+              made={made.get(its.id)}
+              first={i === 0 && proposed !== undefined}
+              most={ranked[0]?.bitsPerMinute ?? 0}
+              onChoose={() => choose(its.id)}
+            />
+          ))}
         </ul>
       </section>
+      <section className="grid gap-4 content-start">
+        <MadeChecks checks={open.derived.checks} onChoose={choose} />
+        <PartStates open={open} part={part} onPart={(id) => onStage('checks', id)} />
+        {canEnter ? (
+          <>
+            <Folded title="Say what was found at a part" start={params.has('correct')}>
+              <PartForm open={open} part={part} />
+            </Folded>
+            <Folded title="Known-good part put in">
+              <SubstitutionForm open={open} part={part} />
+            </Folded>
+          </>
+        ) : null}
+      </section>
+    </div>
+  );
+}
+
+function Folded({
+  title,
+  start = false,
+  children,
+}: {
+  title: string;
+  start?: boolean;
+  children: React.ReactNode;
+}) {
+  const [shown, setShown] = useState(start);
+  return (
+    <details
+      className="border-2 border-rule bg-card"
+      open={shown}
+      onToggle={(event) => setShown(event.currentTarget.open)}
+    >
+      <summary className="font-head font-semibold min-h-12 px-3 content-center">{title}</summary>
+      <div className="p-3 pt-0">{children}</div>
+    </details>
+  );
+}
+
+function MadeChecks({
+  checks,
+  onChoose,
+}: {
+  checks: readonly MadeCheck[];
+  onChoose: (check: string) => void;
+}) {
+  if (checks.length === 0) return null;
+  return (
+    <div>
+      <h2 className="text-2xl mb-2">Found by checks</h2>
+      <ul className="border-t-2 border-ink" aria-label="Found by checks">
+        {[...checks].reverse().map(({ entry, outcome, judgement }) => {
+          const known = cardOf(entry.body.check);
+          return (
+            <li key={entry.id} className="border-b-2 border-rule py-2">
+              <button
+                className="text-left w-full min-h-11"
+                onClick={() => onChoose(entry.body.check)}
+                disabled={!known}
+              >
+                <span className="text-sm text-ink2 block">
+                  {known ? CHECK_LABELS[known.id] : entry.body.check}
+                  {known ? '' : ' · not a check that is known here: kept, without a say'}
+                </span>
+                <span className="font-head font-semibold text-lg">
+                  {outcome === undefined ? 'Not decided' : outcomeWords(outcome)}
+                </span>
+                <span className="block text-[15px]">
+                  {judgement.questions[0]?.text ?? judgement.sentences[0] ?? entry.body.note}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
+
+function PartStates({
+  open: { vehicle, derived },
+  part,
+  onPart,
+}: {
+  open: OpenJob;
+  part: PartId | undefined;
+  onPart: (part: PartId) => void;
+}) {
+  return (
+    <div>
+      <h2 className="text-2xl mb-2">Along the line</h2>
+      <ul className="border-t-2 border-ink">
+        {vehicle.fitted.map((id) => {
+          const status = derived.parts.get(id);
+          return (
+            <li key={id} className={`border-b-2 border-rule ${id === part ? 'bg-card' : ''}`}>
+              <button
+                className="flex gap-3 min-h-11 items-center text-left w-full"
+                onClick={() => onPart(id)}
+              >
+                <StateMark state={status?.state ?? 'not-looked-at'} />
+                <span className="font-bold w-44 shrink-0">{PART_LABELS[id]}</span>
+                <span className="text-sm text-ink2">
+                  {status ? `${STATE_WORDS[status.state]}: ${status.why}` : 'not looked at'}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
     </div>
   );
 }

@@ -1,8 +1,8 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
-import { factsOfJob } from '@white-ember/core/diagnosis';
-import { entriesOfKind } from '@white-ember/core/ledger';
-import type { Diagnosis, DiagnosisWorker } from '../../workers/diagnosisWorker.ts';
+import { factsOfJob, intakeOf, vehicleUseOf } from '@white-ember/core/diagnosis';
+import { findingsOfChecks } from '@white-ember/core/job';
+import type { Diagnosis, DiagnosisQuestion, DiagnosisWorker, WhatIf } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
 let shared: Remote<DiagnosisWorker> | undefined;
@@ -11,25 +11,48 @@ const worker = (): Remote<DiagnosisWorker> =>
     new Worker(new URL('../../workers/diagnosisWorker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** What is likely behind a job, by its first scan, its before reading and its complaint; undefined while nothing is known. */
-export function useDiagnosis({ derived, limits }: OpenJob): Diagnosis | undefined {
+/** What is asked of a job: its first scan, its before reading, its intake and its checks; undefined while nothing is known. */
+function useQuestion({ derived, limits, vehicle }: OpenJob): DiagnosisQuestion | undefined {
+  const { entries, before, checks } = derived;
+  return useMemo(() => {
+    const facts = factsOfJob(entries, before?.body, findingsOfChecks(checks));
+    const known = Object.keys(facts.findings ?? {}).length + Object.keys(facts.checked ?? {}).length;
+    if (!facts.codes && !facts.readings && known < 2) return undefined;
+    const kit = intakeOf(entries).kit;
+    return { facts, use: vehicleUseOf(entries, vehicle.fitted), limits, ...(kit ? { kit } : {}) };
+  }, [entries, before, checks, limits, vehicle.fitted]);
+}
+
+/** What is likely behind a job; undefined while nothing is known. */
+export function useDiagnosis(open: OpenJob): Diagnosis | undefined {
   const [diagnosis, setDiagnosis] = useState<Diagnosis>();
-  const { entries, before } = derived;
-  const asked = useMemo(() => {
-    const facts = factsOfJob(entries, before?.body);
-    const distanceKm = entriesOfKind(entries, 'complaint').at(-1)?.body.distanceKm;
-    const nothing = !facts.codes && !facts.readings && Object.keys(facts.findings ?? {}).length < 2;
-    return nothing ? undefined : { facts, vehicle: distanceKm === undefined ? {} : { distanceKm } };
-  }, [entries, before]);
+  const question = useQuestion(open);
   useEffect(() => {
     let wanted = true;
-    if (asked)
+    if (question)
       void worker()
-        .diagnose(asked.facts, asked.vehicle, limits)
+        .diagnose(question)
         .then((answer) => wanted && setDiagnosis(answer));
     return () => {
       wanted = false;
     };
-  }, [asked, limits]);
-  return asked ? diagnosis : undefined;
+  }, [question]);
+  return question ? diagnosis : undefined;
+}
+
+/** What would be likely after each outcome of a check, once it is asked for. */
+export function useWhatIf(open: OpenJob, check: string | undefined): readonly WhatIf[] {
+  const [answer, setAnswer] = useState<{ check: string; whatIf: readonly WhatIf[] }>();
+  const question = useQuestion(open);
+  useEffect(() => {
+    let wanted = true;
+    if (check && question)
+      void worker()
+        .whatIf(question, check)
+        .then((whatIf) => wanted && setAnswer({ check, whatIf }));
+    return () => {
+      wanted = false;
+    };
+  }, [check, question]);
+  return answer && answer.check === check ? answer.whatIf : [];
 }

@@ -13,7 +13,7 @@ import type { OpenJob } from './useJob.ts';
 export interface StageProps {
   readonly open: OpenJob;
   readonly canEnter: boolean;
-  readonly onStage: (stage: Stage) => void;
+  readonly onStage: (stage: Stage, part?: PartId) => void;
 }
 
 /** What is done at each stage of a job. */

@@ -29,7 +29,8 @@ export function limitsOf(job: Job): Limits {
 }
 
 /** What core needs of the vehicle. */
-export const vehicleFacts = (vehicle: Vehicle): Pick<JobFacts, 'displacementL' | 'geometry'> => ({
+export const vehicleFacts = (vehicle: Vehicle): Pick<JobFacts, 'displacementL' | 'geometry' | 'fitted'> => ({
+  fitted: vehicle.fitted,
   ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
   ...(vehicle.filter ? { geometry: vehicle.filter } : {}),
 });

@@ -15,6 +15,7 @@ import {
   type RoutineState,
   type Wish,
 } from '@white-ember/core/bench';
+import type { CheckId, CheckValues } from '@white-ember/core/checks';
 import { toBase } from '@white-ember/core/quantities';
 import {
   BaselineGuide,
@@ -253,6 +254,17 @@ export class LiveSession {
 
   /** Does something by hand at the simulated vehicle. */
   perform = async (act: Act): Promise<void> => this.#set({ handsOn: await this.#remote.perform(act) });
+
+  /** Makes a check at the simulated vehicle, which takes its time there; not while it is recorded. */
+  answerCheck = async (
+    check: CheckId,
+  ): Promise<
+    { readonly ok: true; readonly values: CheckValues } | { readonly ok: false; readonly why: string }
+  > => {
+    if (this.#text)
+      return { ok: false, why: 'End the recording first: a check stops and starts the engine.' };
+    return { ok: true, values: await this.#remote.answerCheck(check) };
+  };
 
   setGrade = (grade: number): void => {
     void this.#remote.setGrade(grade);

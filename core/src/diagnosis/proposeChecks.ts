@@ -1,0 +1,54 @@
+import { cardOf, type CheckId, type KitId } from '../checks/index.ts';
+import type { Evidence } from './network.ts';
+import type { RankedCheck } from './nextChecks.ts';
+
+export interface ProposedCheck extends RankedCheck {
+  /** What it needs and is not along. */
+  readonly lacking: readonly KitId[];
+  /** Why it may not be made yet. */
+  readonly heldOff?: string;
+}
+
+/** Checks in which the engine is held at raised speed. */
+const HOLDS_REVS: ReadonlySet<string> = new Set<CheckId>([
+  'pipe-response',
+  'dp-swap',
+  'sensor-compare',
+  'air-mass',
+  'thermostat',
+  'gauge',
+  'sections',
+  'egr',
+]);
+
+/** What stands against a check, by what is known now. */
+export function checkHeldOff(check: string, evidence: Evidence): string | undefined {
+  if (HOLDS_REVS.has(check) && evidence['oil-diluted'] === true)
+    return 'There is fuel in the oil: no held revs before it is changed and the level is right. An overfull engine can run away on it.';
+  if (HOLDS_REVS.has(check) && evidence['inlet-oily'] === true)
+    return 'Oil stands in the filter: no held revs before it is out. Hot, it burns without end.';
+  return undefined;
+}
+
+/**
+ * Ranked checks as they are proposed: what may not be made yet stands last with its reason, before it what needs something that is
+ * not along. `kit` absent: not said, so everything counts as along but a cold engine.
+ */
+export function proposeChecks(
+  ranked: readonly RankedCheck[],
+  evidence: Evidence,
+  kit?: ReadonlySet<string>,
+): ProposedCheck[] {
+  const along = (id: KitId): boolean => (kit ? kit.has(id) : id !== 'cold-engine');
+  const proposed = ranked.map((check): ProposedCheck => {
+    const heldOff = checkHeldOff(check.check, evidence);
+    return {
+      ...check,
+      lacking: (cardOf(check.check)?.needs ?? []).filter((id) => !along(id)),
+      ...(heldOff === undefined ? {} : { heldOff }),
+    };
+  });
+  const last = ({ heldOff, lacking }: ProposedCheck): number =>
+    heldOff === undefined ? (lacking.length > 0 ? 1 : 0) : 2;
+  return proposed.sort((a, b) => last(a) - last(b) || b.bitsPerMinute - a.bitsPerMinute);
+}

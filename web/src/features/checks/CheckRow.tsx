@@ -1,0 +1,66 @@
+import { CHECK_LABELS, KIT, type CheckCard } from '@white-ember/core/checks';
+import { KNOWN_CHECKS, type ProposedCheck } from '@white-ember/core/diagnosis';
+import type { MadeCheck } from '@white-ember/core/job';
+import { outcomeWords } from './Judgement.tsx';
+
+const PROMPT_BITS = 0.02;
+
+/** A check in the list: what it tells for its minutes as a bar, what it needs, what stands against it. */
+export function CheckRow({
+  card,
+  proposed,
+  made,
+  first,
+  most,
+  onChoose,
+}: {
+  card: CheckCard;
+  proposed: ProposedCheck | undefined;
+  made: MadeCheck | undefined;
+  first: boolean;
+  /** Of the check that tells most, bits per minute. */
+  most: number;
+  onChoose: () => void;
+}) {
+  const known = KNOWN_CHECKS.find(({ id }) => id === card.id);
+  const likely = proposed?.outcomes
+    .filter(({ outcome, probability }) => outcome !== card.otherwise && probability >= 0.1)
+    .sort((a, b) => b.probability - a.probability)[0];
+  const share = proposed && most > 0 ? Math.max(0.02, proposed.bitsPerMinute / most) : 0;
+  return (
+    <li className={`border-b-2 border-rule ${first ? 'bg-card' : ''}`}>
+      <button className="w-full text-left px-2 py-2 min-h-14 grid gap-1 hover:bg-card" onClick={onChoose}>
+        {first ? <span className="text-sm text-ember-text font-bold">Worth the next minutes</span> : null}
+        <span className="flex gap-3 justify-between items-baseline">
+          <span className={`font-head font-semibold ${first ? 'text-xl' : 'text-lg'}`}>
+            {CHECK_LABELS[card.id]}
+          </span>
+          {known ? <span className="figure-text whitespace-nowrap">{known.minutes} min</span> : null}
+        </span>
+        {proposed ? (
+          <span aria-hidden className="block h-1.5 bg-rule">
+            <span className="block h-1.5 bg-steel" style={{ width: `${100 * share}%` }} />
+          </span>
+        ) : null}
+        <span className="text-sm text-ink2">
+          {[
+            ...(made
+              ? [`Made: ${made.outcome === undefined ? 'not decided' : outcomeWords(made.outcome)}`]
+              : []),
+            ...(proposed?.heldOff ? [proposed.heldOff] : []),
+            ...(proposed && proposed.lacking.length > 0
+              ? [`Not along: ${proposed.lacking.map((kit) => KIT[kit]).join(', ')}`]
+              : card.needs.length > 0
+                ? [card.needs.map((kit) => KIT[kit]).join(', ')]
+                : ['needs nothing']),
+            ...(likely
+              ? [`${Math.round(100 * likely.probability)} %: ${outcomeWords(likely.outcome).toLowerCase()}`]
+              : proposed && proposed.bits < PROMPT_BITS
+                ? ['would hardly tell anything now']
+                : []),
+          ].join(' · ')}
+        </span>
+      </button>
+    </li>
+  );
+}

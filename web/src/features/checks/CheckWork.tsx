@@ -1,0 +1,192 @@
+import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import {
+  CHECK_LABELS,
+  judgeCheck,
+  KIT,
+  type CautionId,
+  type CheckCard,
+  type CheckContext,
+} from '@white-ember/core/checks';
+import { checkHeldOff, KNOWN_CHECKS } from '@white-ember/core/diagnosis';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { CautionCard } from '../../ui/CautionCard.tsx';
+import { Notice } from '../../ui/Notice.tsx';
+import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
+import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
+import { useAddEntry } from '../job/useAddEntry.ts';
+import { useCaution } from '../job/useCaution.ts';
+import { useCorrecting } from '../job/useCorrecting.ts';
+import { useEntryForm } from '../job/useEntryForm.ts';
+import type { OpenJob } from '../job/useJob.ts';
+import { useSessionOf } from '../live/openSession.ts';
+import { CheckField } from './CheckField.tsx';
+import { Judgement } from './Judgement.tsx';
+import { LadderPlot } from './LadderPlot.tsx';
+import { emptyCheck, readTyped, typedFrom } from './typedCheck.ts';
+import { WhatIfList } from './WhatIfList.tsx';
+
+interface CheckWorkProps {
+  readonly open: OpenJob;
+  readonly card: CheckCard;
+  readonly context: CheckContext;
+  readonly diagnosis: Diagnosis | undefined;
+  readonly canEnter: boolean;
+  readonly onDone: () => void;
+}
+
+/** A guided check: what it takes, what can hurt, the steps, the entry, and what it says while it is typed. */
+export function CheckWork({ open, card, context, diagnosis, canEnter, onDone }: CheckWorkProps) {
+  const { id, steps, needs, harm } = card;
+  const known = KNOWN_CHECKS.find((one) => one.id === id);
+  const held = checkHeldOff(id, diagnosis?.evidence ?? {});
+  return (
+    <article className="grid gap-4" aria-label={CHECK_LABELS[id]}>
+      <header>
+        <Button weight="quiet" className="px-0" onClick={onDone}>
+          ← All checks
+        </Button>
+        <h2 className="text-2xl">{CHECK_LABELS[id]}</h2>
+        <p className="text-ink2">
+          {[
+            ...(known ? [`${known.minutes} min`] : []),
+            needs.length === 0 ? 'needs nothing' : `needs ${needs.map((kit) => KIT[kit]).join(', ')}`,
+          ].join(' · ')}
+        </p>
+      </header>
+      {held ? (
+        <Notice title="Not yet" tone="alarm">
+          {held}
+        </Notice>
+      ) : null}
+      {card.cautions.map((caution) => (
+        <StepCaution key={caution} open={open} caution={caution} act={`check ${id}`} />
+      ))}
+      <ol className="list-decimal pl-6 grid gap-1 max-w-3xl">
+        {steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      {harm ? (
+        <p className="border-l-8 border-ink pl-3 max-w-3xl">
+          <b>Can harm:</b> {harm}
+        </p>
+      ) : null}
+      <CheckEntry open={open} card={card} context={context} canEnter={canEnter && !held} onDone={onDone} />
+      <WhatIfList open={open} check={id} />
+    </article>
+  );
+}
+
+function StepCaution({ open, caution, act }: { open: OpenJob; caution: CautionId; act: string }) {
+  const { acknowledged, acknowledge } = useCaution(open, caution, act);
+  return <CautionCard id={caution} acknowledged={acknowledged} onAcknowledge={acknowledge} />;
+}
+
+function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkProps, 'diagnosis'>) {
+  const shown = useAppSelector((state) => state.preferences);
+  const session = useSessionOf(open.job.id);
+  const addEntry = useAddEntry(open.job.id);
+  const correcting = useCorrecting(open, 'check', ({ body }) => body.check === card.id);
+  const { form, done, supersedes } = useEntryForm({
+    draft: `check ${card.id} ${open.job.id}`,
+    empty: emptyCheck(card, shown),
+    correcting,
+    valuesOf: (body) => typedFrom(card, body, shown),
+  });
+  const typed = useWatch({ control: form.control }) as ReturnType<typeof emptyCheck>;
+  const [problem, setProblem] = useState<string>();
+  const [working, setWorking] = useState(false);
+  const { values, problems } = readTyped(card, typed, shown);
+  const judgement = judgeCheck(card.id, values, context, { sure: typed.sure });
+  const nothing = Object.keys(values).length === 0;
+  const submit = form.handleSubmit(async () => {
+    if (Object.keys(problems).length > 0) return;
+    if (nothing) {
+      setProblem('Nothing is entered yet');
+      return;
+    }
+    const { outcome } = judgement;
+    const wrong = await addEntry(
+      {
+        kind: 'check',
+        check: card.id,
+        values: values as Record<string, number | string | (number | null)[][]>,
+        ...(typed.sure ? { sure: true } : {}),
+        ...(outcome === undefined ? {} : { outcome }),
+        ...(typed.note === '' ? {} : { note: typed.note }),
+      },
+      supersedes,
+    );
+    setProblem(wrong ? Object.values(wrong)[0] : undefined);
+    if (wrong) return;
+    done();
+    onDone();
+  });
+  const onBench = async (): Promise<void> => {
+    if (!session) return;
+    setWorking(true);
+    const answer = await session.answerCheck(card.id);
+    setWorking(false);
+    if (answer.ok) form.reset(typedFrom(card, { values: answer.values }, shown));
+    setProblem(answer.ok ? undefined : answer.why);
+  };
+  return (
+    <form onSubmit={(event) => void submit(event)} className="grid gap-4 xl:grid-cols-[1.1fr_1fr]" noValidate>
+      <div className="grid gap-4 content-start min-w-0">
+        <CorrectingNotice correcting={correcting} />
+        {session && canEnter ? (
+          <Button onClick={() => void onBench()} disabled={working}>
+            {working ? 'At the bench vehicle …' : 'Make it at the bench vehicle'}
+          </Button>
+        ) : null}
+        {canEnter
+          ? card.fields.map((field) => (
+              <CheckField
+                key={field.id}
+                field={field}
+                control={form.control}
+                shown={shown}
+                session={session}
+                problem={problems[field.id]}
+              />
+            ))
+          : null}
+      </div>
+      <div className="grid gap-4 content-start min-w-0">
+        <h3 className="text-xl border-b-2 border-ink">What it says</h3>
+        {nothing ? (
+          <p className="text-ink2">Nothing is entered yet.</p>
+        ) : (
+          <Judgement judgement={judgement} shown={shown} />
+        )}
+        {card.id === 'dp-ladder' ? (
+          <LadderPlot values={values} limits={open.limits} unit={shown.pressureUnit} />
+        ) : null}
+        {canEnter ? (
+          <>
+            {judgement.questions.length > 0 || typed.sure ? (
+              <label className="flex items-center gap-3 min-h-11">
+                <input
+                  type="checkbox"
+                  className="size-6 accent-[var(--ember-button)]"
+                  {...form.register('sure')}
+                />
+                I measured it again: it is so
+              </label>
+            ) : null}
+            <label className="grid gap-1">
+              <span className="font-head font-semibold">Note</span>
+              <input className="input-box" {...form.register('note')} />
+            </label>
+            {problem ? <p className="text-ember-text font-bold">✕ {problem}</p> : null}
+            <Button type="submit" weight="main">
+              Enter this check
+            </Button>
+          </>
+        ) : null}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,68 @@
+import type { CheckValues } from '@white-ember/core/checks';
+import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
+import type { Limits } from '@white-ember/core/limits';
+
+const [WIDTH, HEIGHT, EDGE] = [420, 190, 34];
+
+/** Off what was applied, against what was applied, in the band of the tolerance: up as discs, down as rings. */
+export function LadderPlot({ values, limits, unit }: { values: CheckValues; limits: Limits; unit: Unit }) {
+  const rungs = values['rungs'];
+  const full = typeof values['fullScaleMbar'] === 'number' ? values['fullScaleMbar'] : 1000;
+  const gaugeZero = typeof values['gaugeZeroMbar'] === 'number' ? values['gaugeZeroMbar'] : 0;
+  if (!Array.isArray(rungs) || rungs.length < 2) return null;
+  const points = (rungs as readonly (readonly (number | null)[])[]).flatMap(([applied, up, down]) => {
+    if (applied === null || applied === undefined) return [];
+    const x = applied - gaugeZero;
+    return [
+      ...(typeof up === 'number' ? [{ x, off: up - x, way: 'up' as const }] : []),
+      ...(typeof down === 'number' ? [{ x, off: down - x, way: 'down' as const }] : []),
+    ];
+  });
+  const allowed = (limits.ladderPercent / 100) * full;
+  const most = Math.max(
+    1.6 * Math.max(allowed, limits.ladderZeroMbar),
+    ...points.map(({ off }) => Math.abs(off)),
+  );
+  const toX = (mbar: number): number => EDGE + (mbar / (1.05 * full)) * (WIDTH - EDGE - 8);
+  const toY = (off: number): number => HEIGHT / 2 - (off / most) * (HEIGHT / 2 - 16);
+  const zeroAt = 0.02 * full;
+  const band = `M${toX(0)} ${toY(limits.ladderZeroMbar)} H${toX(zeroAt)} V${toY(allowed)} H${toX(full)} V${toY(-allowed)} H${toX(zeroAt)} V${toY(-limits.ladderZeroMbar)} H${toX(0)} Z`;
+  const label = unitLabel(unit);
+  const figure = (mbar: number): string => Number(fromBase(mbar, unit).toPrecision(3)).toString();
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full max-w-lg border-2 border-rule bg-card"
+        role="img"
+        aria-label={`Pump ladder: ${points.length} readings, off by at most ${figure(Math.max(...points.map(({ off }) => Math.abs(off))))} ${label}; the band is ±${figure(allowed)} ${label}`}
+      >
+        <path d={band} fill="var(--rule)" opacity={0.6} />
+        <line x1={EDGE} x2={WIDTH - 8} y1={toY(0)} y2={toY(0)} stroke="var(--ink)" strokeWidth={2} />
+        {points.map(({ x, off, way }, i) => (
+          <circle
+            key={i}
+            cx={toX(x)}
+            cy={toY(off)}
+            r={5}
+            fill={way === 'up' ? 'var(--steel)' : 'none'}
+            stroke="var(--steel)"
+            strokeWidth={2}
+          />
+        ))}
+        <text x={4} y={toY(allowed) + 4} fontSize={12} fill="var(--ink2)">
+          +{figure(allowed)}
+        </text>
+        <text x={4} y={toY(-allowed) + 4} fontSize={12} fill="var(--ink2)">
+          −{figure(allowed)}
+        </text>
+        <text x={WIDTH - 10} y={HEIGHT - 6} fontSize={12} fill="var(--ink2)" textAnchor="end">
+          applied, to {figure(full)} {label}
+        </text>
+      </svg>
+      <figcaption className="text-sm text-ink2">
+        Value less pump, {label}: discs going up, rings going down; the band is the tolerance.
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,41 @@
+import { KNOWN_CAUSES } from '@white-ember/core/diagnosis';
+import { useWhatIf } from '../diagnosis/useDiagnosis.ts';
+import type { OpenJob } from '../job/useJob.ts';
+import { outcomeWords } from './Judgement.tsx';
+import { useState } from 'react';
+
+const SENTENCES = new Map(KNOWN_CAUSES.map(({ id, sentence }) => [id, sentence]));
+
+/** What would be most likely after each outcome of a check, worked out when it is opened. */
+export function WhatIfList({ open, check }: { open: OpenJob; check: string }) {
+  const [asked, setAsked] = useState(false);
+  const answers = useWhatIf(open, asked ? check : undefined);
+  return (
+    <details
+      className="border-2 border-rule bg-card"
+      onToggle={(event) => setAsked(event.currentTarget.open)}
+    >
+      <summary className="font-head font-semibold min-h-11 px-3 content-center">
+        What if this check says …
+      </summary>
+      <ul className="px-3 pb-2 divide-y-2 divide-rule">
+        {answers.map(({ outcome, causes }) => (
+          <li key={outcome} className="py-2">
+            <p className="font-bold">{outcomeWords(outcome)}</p>
+            <p className="text-[15px]">
+              {causes
+                .filter(({ probability }) => probability >= 0.05)
+                .map(({ id, probability }) => `${SENTENCES.get(id) ?? id} ${Math.round(100 * probability)} %`)
+                .join(' · ')}
+            </p>
+          </li>
+        ))}
+      </ul>
+      {asked && answers.length === 0 ? (
+        <p className="px-3 pb-2 text-ink2">
+          Something has to be known first: codes, a reading or the intake.
+        </p>
+      ) : null}
+    </details>
+  );
+}
