@@ -47,12 +47,22 @@ const CASES: readonly (readonly [check: string, outcome: string, values: CheckVa
       ],
     },
   ],
-  ['hoses', 'hoses-good', { order: 'high', state: 'whole' }],
+  ['hoses', 'hoses-good', { order: 'high', state: 'whole', backPipe: 'whole' }],
   ['hoses', 'hoses-crossed', { order: 'low', state: 'whole' }],
   ['hoses', 'hose-off', { order: 'high', state: 'split' }],
+  ['hoses', 'pipe-cracked', { order: 'high', state: 'whole', backPipe: 'cracked' }],
   ['supply', 'supply-good', { batteryV: 12.4, firstV: 5.01, secondV: 5, groundFromPlusV: 12.38 }],
   ['supply', 'supply-weak', { batteryV: 12.4, firstV: 4.1, secondV: 4.1, groundFromPlusV: 12.38 }],
-  ['pipe-response', 'response-quick', { dpRelease: falling(0.3), backPressureRelease: falling(0.2) }],
+  [
+    'pipe-response',
+    'response-quick',
+    { dpRelease: falling(0.3), backPressureRelease: falling(0.2), manifoldRelease: falling(0.3) },
+  ],
+  [
+    'pipe-response',
+    'manifold-slow',
+    { dpRelease: falling(0.3), backPressureRelease: falling(0.2), manifoldRelease: falling(6) },
+  ],
   ['pipe-response', 'high-slow', { dpRelease: falling(4), backPressureRelease: falling(0.2) }],
   ['pipe-response', 'back-pressure-slow', { dpRelease: falling(0.3), backPressureRelease: falling(5) }],
   [
@@ -243,6 +253,7 @@ const CASES: readonly (readonly [check: string, outcome: string, values: CheckVa
   ['filter-look', 'inlet-ash', { outlet: 'clean', inlet: 'dry', powder: 'much' }],
   ['filter-look', 'faces-good', { outlet: 'clean', inlet: 'dry', powder: 'little' }],
   ['counter', 'counter-low', { counterG: 2 }],
+  ['counter', 'counter-low', { counterG: 0.2, sinceRegenKm: 240 }],
   ['counter', 'counter-high', { counterG: 80 }],
   ['counter', 'counter-fits', { counterG: 26 }],
 ];

@@ -6,7 +6,7 @@ export const CHECK_LABELS = {
   'dp-electrical': 'ΔP sensor: supply, ground, signal',
   'dp-ladder': 'ΔP sensor: pump ladder',
   'dp-swap': 'ΔP sensor against a known-good one',
-  hoses: 'Hoses of the ΔP sensor: which, whole, tight',
+  hoses: 'Hoses and pipes: which, whole, tight',
   'pipe-response': 'Pipes: how fast the value falls after release',
   'pipe-pump': 'Pipes: hand pump, does it hold',
   'absolute-agree': 'Absolute sensors against the barometer',

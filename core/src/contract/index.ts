@@ -40,11 +40,14 @@ export {
   jobSummarySchema,
   logSchema,
   newJobSchema,
+  photoSchema,
   type Job,
   type JobListItem,
   type JobSummary,
   type Log,
+  type Photo,
 } from './job.ts';
+export { familyBookSchema, type FamilyBook } from './family.ts';
 export {
   channelCorrectionSchema,
   newChannelCorrectionSchema,

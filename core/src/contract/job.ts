@@ -60,6 +60,9 @@ export const logSchema = z.object({
 });
 export type Log = z.infer<typeof logSchema>;
 
+export const photoSchema = z.object({ id: idSchema, jobId: idSchema, mediaType: z.string() });
+export type Photo = z.infer<typeof photoSchema>;
+
 export const jobSchema = z.object({
   id: idSchema,
   number: z.number().int(),

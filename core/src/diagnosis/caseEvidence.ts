@@ -3,13 +3,7 @@ import { entriesOfKind, type BodyOf, type Entry, type PartId, type ReadingBody }
 import type { Limits } from '../limits/index.ts';
 import type { Evidence } from './network.ts';
 import { evidenceOfOutcome } from './nextChecks.ts';
-import {
-  CODE_FINDING_IDS,
-  findingsOfCodes,
-  KNOWN_CHECKS,
-  KNOWN_FINDINGS,
-  type VehicleUse,
-} from './vocabulary.ts';
+import { evidenceOfScan, KNOWN_CHECKS, KNOWN_FINDINGS, type VehicleUse } from './vocabulary.ts';
 
 /** What is known of a vehicle, in whatever form it came. */
 export interface CaseFacts {
@@ -42,10 +36,7 @@ export function evidenceOfCase(facts: CaseFacts, limits: Limits): CaseEvidence {
   if (readings.dp3000Mbar !== undefined)
     evidence['dp-high-hold'] = readings.dp3000Mbar > limits.dp3000GoodMbar;
   if (readings.sootG !== undefined) evidence['soot-high'] = readings.sootG > limits.sootHighG;
-  if (facts.codes) {
-    const set = findingsOfCodes(facts.codes);
-    for (const id of CODE_FINDING_IDS) evidence[id] = set.has(id);
-  }
+  if (facts.codes) Object.assign(evidence, evidenceOfScan(facts.codes));
   for (const [id, seen] of Object.entries(facts.findings ?? {})) {
     if (FINDING_IDS.has(id)) evidence[id] = seen;
     else unknown.push(id);

@@ -21,7 +21,7 @@ export {
   type Chain,
   type Explanation,
 } from './explanations.ts';
-export { checkHeldOff, proposeChecks, type ProposedCheck } from './proposeChecks.ts';
+export { checkHeldOff, proposeChecks, quickCheckFor, type ProposedCheck } from './proposeChecks.ts';
 export { FIXED_CHECKLIST } from './data/fixedChecklist.ts';
 export {
   evidenceOfCase,

@@ -1,6 +1,7 @@
 import { cardOf, type CheckId, type KitId } from '../checks/index.ts';
 import type { Evidence } from './network.ts';
 import type { RankedCheck } from './nextChecks.ts';
+import { KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
 
 export interface ProposedCheck extends RankedCheck {
   /** What it needs and is not along. */
@@ -51,4 +52,19 @@ export function proposeChecks(
   const last = ({ heldOff, lacking }: ProposedCheck): number =>
     heldOff === undefined ? (lacking.length > 0 ? 1 : 0) : 2;
   return proposed.sort((a, b) => last(a) - last(b) || b.bitsPerMinute - a.bitsPerMinute);
+}
+
+/** How surely a finding has to follow from a cause for its check to be the one for it. */
+const TELLS = 0.5;
+
+/** The quickest check that tells of a cause by itself, if there is one. */
+export function quickCheckFor(cause: string): CheckId | undefined {
+  const tells = new Set(
+    KNOWN_FINDINGS.filter(({ links }) =>
+      links.some((link) => link.cause === cause && link.how === 'activates' && link.chance >= TELLS),
+    ).map(({ id }) => id),
+  );
+  return KNOWN_CHECKS.filter(({ outcomes }) => outcomes.some((outcome) => tells.has(outcome))).sort(
+    (a, b) => a.minutes + a.cost - (b.minutes + b.cost),
+  )[0]?.id;
 }

@@ -51,7 +51,7 @@ function linksOf(text: string, line: string): Link[] {
   });
 }
 
-const findingOf = (
+const findingFrom = (
   [id = '', leak = '', links = '', sentence = '', why = '']: readonly string[],
   from: KnownFinding['from'],
   line: string,
@@ -70,11 +70,11 @@ export const KNOWN_CAUSES: readonly KnownCause[] = lines(CAUSES).map((line) => {
 });
 
 const simple = (text: string, from: KnownFinding['from']): KnownFinding[] =>
-  lines(text).map((line) => findingOf(cells(line, 5), from, line));
+  lines(text).map((line) => findingFrom(cells(line, 5), from, line));
 
 const coded = lines(CODE_FINDINGS).map((line) => {
   const [id = '', leak = '', links = '', codes = '', sentence = '', why = ''] = cells(line, 6);
-  return { finding: findingOf([id, leak, links, sentence, why], 'code', line), codes: codes.split(/\s+/) };
+  return { finding: findingFrom([id, leak, links, sentence, why], 'code', line), codes: codes.split(/\s+/) };
 });
 
 /** Checks and their outcomes, read together: an indented line is an outcome of the check above it. */
@@ -83,7 +83,7 @@ function readChecks(): { checks: KnownCheck[]; outcomes: KnownFinding[] } {
   const outcomes: KnownFinding[] = [];
   for (const line of lines(CHECK_OUTCOMES)) {
     if (line.startsWith(' ')) {
-      const outcome = findingOf(cells(line, 5), 'check', line);
+      const outcome = findingFrom(cells(line, 5), 'check', line);
       outcomes.push(outcome);
       checks.at(-1)?.outcomes.push(outcome.id);
       continue;
@@ -123,14 +123,26 @@ const FINDING_OF_CODE = new Map(
   coded.flatMap(({ finding, codes }) => codes.map((code) => [code, finding.id])),
 );
 
-/** The findings that a scan sets; codes that bear on none are left aside, as are those that are not there any more. */
-export function findingsOfCodes(codes: readonly ListedCode[]): Set<string> {
-  return new Set(
-    codes.filter(isActive).flatMap(({ code }) => {
-      const known = codeMeaning(code);
-      const key = known.spn === undefined ? known.code : `SPN${known.spn}`;
-      return FINDING_OF_CODE.get(key) ?? [];
-    }),
+const findingOf = ({ code }: ListedCode): string | undefined => {
+  const known = codeMeaning(code);
+  return FINDING_OF_CODE.get(known.spn === undefined ? known.code : `SPN${known.spn}`);
+};
+
+/** A confirmed code counts also while its test does not run, as with the engine off. */
+const counts = (listed: ListedCode): boolean => isActive(listed) || /confirmed/i.test(listed.status ?? '');
+
+/** The findings that a scan sets; codes that bear on none are left aside. */
+export const findingsOfCodes = (codes: readonly ListedCode[]): Set<string> =>
+  new Set(codes.filter(counts).flatMap((listed) => findingOf(listed) ?? []));
+
+/**
+ * What a whole scan says of each code finding: set, or not set. One that is only remembered, or not confirmed yet, is left open.
+ */
+export function evidenceOfScan(codes: readonly ListedCode[]): Record<string, boolean> {
+  const set = findingsOfCodes(codes);
+  const listed = new Set(codes.flatMap((one) => findingOf(one) ?? []));
+  return Object.fromEntries(
+    CODE_FINDING_IDS.filter((id) => set.has(id) || !listed.has(id)).map((id) => [id, set.has(id)]),
   );
 }
 

@@ -12,5 +12,7 @@ export {
 export { causesSaid, checksMade, findingsOfChecks, type MadeCheck, type SaidCause } from './checksMade.ts';
 export { choicesOf, openMatters, type MadeChoice, type OpenMatter } from './openMatters.ts';
 export type { PartStatus } from './parts.ts';
+export { identityMismatch } from './identityMismatch.ts';
+export { familyBook, type FamilyJob } from './familyBook.ts';
 export { summariseJob } from './summarise.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';

@@ -6,44 +6,50 @@ export interface PartStatus {
   readonly why: string;
 }
 
-const PUT_IN = { yes: 'failed', no: 'sound', unclear: 'doubtful' } as const;
+const PUT_IN = {
+  yes: { state: 'failed', why: 'it changes' },
+  no: { state: 'sound', why: 'no change' },
+  unclear: { state: 'doubtful', why: 'unclear' },
+} as const;
 
 /** The last thing said of each part counts: by a check, by a known-good part in its place, by replacing or clearing it. */
 export function partsOf(entries: readonly Entry[], checks: readonly MadeCheck[]): Map<PartId, PartStatus> {
   const parts = new Map<PartId, PartStatus>();
   const judged = new Map(checks.map(({ entry, judgement }) => [entry.id, judgement]));
-  for (const { id, body } of entries) {
-    switch (body.kind) {
-      case 'part-state':
-        parts.set(body.part, { state: body.state, why: body.why });
-        break;
-      case 'check': {
-        const judgement = judged.get(id);
-        for (const [part, state] of Object.entries(judgement?.parts ?? {}))
-          parts.set(part as PartId, { state, why: judgement?.sentences[0] ?? '' });
-        break;
-      }
-      case 'substitution':
-        parts.set(body.part, {
-          state: PUT_IN[body.changed],
-          why: `A known-good one in its place: ${body.changed === 'yes' ? 'it changes' : body.changed === 'no' ? 'no change' : 'unclear'}`,
-        });
-        break;
-      case 'temporary-repair':
-        if (body.part) parts.set(body.part, { state: 'doubtful', why: `Temporary repair: ${body.what}` });
-        break;
-      case 'part-changed':
-        if (body.part && body.where === 'here') parts.set(body.part, { state: 'replaced', why: body.what });
-        break;
-      case 'work':
-        if (body.work === 'filter-exchanged') parts.set('filter', { state: 'replaced', why: body.what });
-        else if (body.work === 'sensor-replaced' && body.part)
-          parts.set(body.part, { state: 'replaced', why: body.what });
-        else if (body.work === 'pipe-cleared' && body.part)
-          parts.set(body.part, { state: 'proven-clear', why: body.what });
-        break;
-      default:
-    }
+  for (const entry of entries) {
+    for (const [part, status] of saidOf(entry, judged)) parts.set(part, status);
   }
   return parts;
+}
+
+/** What one entry says of parts. */
+function saidOf(
+  { id, body }: Entry,
+  judged: ReadonlyMap<string, MadeCheck['judgement']>,
+): (readonly [PartId, PartStatus])[] {
+  if (body.kind === 'part-state') return [[body.part, { state: body.state, why: body.why }]];
+  if (body.kind === 'check') {
+    const judgement = judged.get(id);
+    const why = judgement?.sentences[0] ?? '';
+    return Object.entries(judgement?.parts ?? {}).map(([part, state]) => [part as PartId, { state, why }]);
+  }
+  if (body.kind === 'substitution')
+    return [
+      [
+        body.part,
+        {
+          state: PUT_IN[body.changed].state,
+          why: `A known-good one in its place: ${PUT_IN[body.changed].why}`,
+        },
+      ],
+    ];
+  if (body.kind === 'temporary-repair')
+    return body.part ? [[body.part, { state: 'doubtful', why: `Temporary repair: ${body.what}` }]] : [];
+  if (body.kind === 'part-changed')
+    return body.part && body.where === 'here' ? [[body.part, { state: 'replaced', why: body.what }]] : [];
+  if (body.kind !== 'work') return [];
+  if (body.work === 'filter-exchanged') return [['filter', { state: 'replaced', why: body.what }]];
+  if (!body.part) return [];
+  if (body.work === 'sensor-replaced') return [[body.part, { state: 'replaced', why: body.what }]];
+  return body.work === 'pipe-cleared' ? [[body.part, { state: 'proven-clear', why: body.what }]] : [];
 }

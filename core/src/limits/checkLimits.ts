@@ -201,6 +201,15 @@ export const CHECK_LIMITS = {
     group: 'check',
     reason: 'An eighth: under it many engine computers do not start one.',
   },
+  counterLeastGPer100Km: {
+    label: 'Soot counter: least that an engine makes on 100 km',
+    unit: 'g',
+    value: 0.5,
+    low: 0.05,
+    high: 20,
+    group: 'check',
+    reason: 'Light engines make 1–4 g on 100 km; a counter below half a gram has been set back since.',
+  },
   useAverageKmPerH: {
     label: 'Use: average speed by distance and engine hours, too slow below',
     unit: 'km/h',

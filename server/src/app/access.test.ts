@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { LimitsProfile, Log, Vehicle } from '@white-ember/core/contract';
+import type { LimitsProfile, Log, Photo, Vehicle } from '@white-ember/core/contract';
 import { sampleBytes } from '@white-ember/core/testing';
 import {
   entry,
@@ -18,6 +18,9 @@ let app: TestApp;
 let mine: TestWorkshop;
 let theirs: TestWorkshop;
 let logId: string;
+let photoId: string;
+/** Its head alone: the content is known by it. */
+const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]);
 const LOG = sampleBytes('sample1-healthy.csv');
 
 beforeAll(async () => {
@@ -29,6 +32,11 @@ beforeAll(async () => {
     bytes: LOG,
   });
   logId = log.body.id;
+  const photo = await mine.technician.upload<Photo>(`/api/jobs/${mine.ids.job}/photos`, {
+    name: 'a.png',
+    bytes: PNG,
+  });
+  photoId = photo.body.id;
 });
 afterAll(() => app.close());
 
@@ -100,6 +108,10 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'post /api/jobs/:id/logs': (c) => c.upload(`/api/jobs/${mine.ids.job}/logs`, { name: 'b.csv', bytes: LOG }),
   'get /api/logs/:id/raw': (c) => c.get(`/api/logs/${logId}/raw`),
   'get /api/logs/:id/columns': (c) => c.get(`/api/logs/${logId}/columns`),
+  'post /api/jobs/:id/photos': (c) =>
+    c.upload(`/api/jobs/${mine.ids.job}/photos`, { name: 'b.png', bytes: PNG }),
+  'get /api/photos/:id': (c) => c.get(`/api/photos/${photoId}`),
+  'get /api/vehicles/:id/family': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/family`),
   'get /api/channel-corrections': (c) => c.get('/api/channel-corrections'),
   'put /api/channel-corrections': (c) =>
     c.put('/api/channel-corrections', { heading: 'Kanal 7', role: 'dpfDeltaP' }),

@@ -7,6 +7,8 @@ import { limitsRoutes } from '../limits/limits.routes.ts';
 import { channelCorrectionRoutes } from '../logs/channelCorrection.routes.ts';
 import { logRoutes } from '../logs/log.routes.ts';
 import { peopleRoutes } from '../people/people.routes.ts';
+import { familyRoutes } from '../notebook/family.routes.ts';
+import { photoRoutes } from '../photos/photo.routes.ts';
 import { vehicleRoutes } from '../vehicles/vehicle.routes.ts';
 import { openApiRoute } from './openapi.ts';
 import { publicRoute, type Route } from './route.ts';
@@ -35,4 +37,6 @@ export const ALL_ROUTES: readonly Route[] = [
   ...ledgerRoutes,
   ...logRoutes,
   ...channelCorrectionRoutes,
+  ...photoRoutes,
+  ...familyRoutes,
 ];

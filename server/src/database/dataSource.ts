@@ -1,5 +1,6 @@
 import { DataSource } from 'typeorm';
 import type { Logger } from 'pino';
+import { BlobChunkEntity, BlobEntity } from '../blobs/blob.entity.ts';
 import { CustomerEntity } from '../customers/customer.entity.ts';
 import { FilterModelEntity } from '../filters/filterModel.entity.ts';
 import { JobEntity } from '../jobs/job.entity.ts';
@@ -7,12 +8,14 @@ import { EntryEntity } from '../ledger/entry.entity.ts';
 import { LimitsProfileEntity } from '../limits/limitsProfile.entity.ts';
 import { ChannelCorrectionEntity } from '../logs/channelCorrection.entity.ts';
 import { LogColumnPartEntity, LogColumnsEntity } from '../logs/logColumns.entity.ts';
-import { BlobChunkEntity, BlobEntity, LogEntity } from '../logs/log.entity.ts';
+import { LogEntity } from '../logs/log.entity.ts';
 import { MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
+import { PhotoEntity } from '../photos/photo.entity.ts';
 import { SessionEntity } from '../people/session.entity.ts';
 import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
 import { Ground1732400000000 } from './migrations/1732400000000-Ground.ts';
 import { LogColumns1764000000000 } from './migrations/1764000000000-LogColumns.ts';
+import { Photos1764200000000 } from './migrations/1764200000000-Photos.ts';
 
 export const ENTITIES = [
   WorkshopEntity,
@@ -30,9 +33,10 @@ export const ENTITIES = [
   LogColumnsEntity,
   LogColumnPartEntity,
   ChannelCorrectionEntity,
+  PhotoEntity,
 ];
 
-export const MIGRATIONS = [Ground1732400000000, LogColumns1764000000000];
+export const MIGRATIONS = [Ground1732400000000, LogColumns1764000000000, Photos1764200000000];
 
 export function createDataSource(url: string, log?: Logger): DataSource {
   return new DataSource({

@@ -1,17 +1,16 @@
-import { createHash } from 'node:crypto';
-import { open } from 'node:fs/promises';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import type { Log } from '@white-ember/core/contract';
 import { describeFailure } from '@white-ember/core/quantities';
 import { checkLogBytes } from '@white-ember/core/readings';
 import { notFound, Refusal } from '../app/problem.ts';
-import { fileStream, type UploadedFile } from '../app/route.ts';
+import type { UploadedFile } from '../app/route.ts';
+import type { BlobRow } from '../blobs/blob.entity.ts';
+import { headOf, readBlob, sha256Of, storeBlob } from '../blobs/blob.service.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
 import { JobEntity } from '../jobs/job.entity.ts';
-import { BlobChunkEntity, BlobEntity, LogEntity, type BlobRow, type LogRow } from './log.entity.ts';
+import { LogEntity, type LogRow } from './log.entity.ts';
 
-const CHUNK_BYTES = 1024 * 1024;
 const HEAD_BYTES = 65_536;
 
 const toLog = (row: LogRow, blob: BlobRow): Log => ({
@@ -34,26 +33,14 @@ export async function listLogs(manager: EntityManager, workshopId: string, jobId
 
 /** By content: the same test as the reader's, so that a picture named .csv is refused before anything is stored. */
 async function checkContent(file: UploadedFile): Promise<void> {
-  const handle = await open(file.path);
-  try {
-    const { buffer, bytesRead } = await handle.read(Buffer.alloc(HEAD_BYTES), 0, HEAD_BYTES, 0);
-    const checked = checkLogBytes(buffer.subarray(0, bytesRead));
-    if (!checked.ok) {
-      throw new Refusal(
-        422,
-        'This file cannot be read as a log',
-        `${describeFailure(checked.failure)}. Nothing was kept.`,
-      );
-    }
-  } finally {
-    await handle.close();
+  const checked = checkLogBytes(await headOf(file, HEAD_BYTES));
+  if (!checked.ok) {
+    throw new Refusal(
+      422,
+      'This file cannot be read as a log',
+      `${describeFailure(checked.failure)}. Nothing was kept.`,
+    );
   }
-}
-
-async function sha256Of(file: UploadedFile): Promise<string> {
-  const hash = createHash('sha256');
-  for await (const chunk of fileStream(file, CHUNK_BYTES)) hash.update(chunk as Buffer);
-  return hash.digest('hex');
 }
 
 /** Keeps a recorded file byte for byte, in one transaction: all of it or nothing. */
@@ -72,14 +59,7 @@ export async function storeLog(
     const hash = contentHash({ jobId, sha256, fileName });
     const known = await manager.findOneBy(LogEntity, { id });
     const blob: BlobRow = { id: known?.blobId ?? uuidv7(), workshopId, sizeBytes: file.sizeBytes, sha256 };
-    if (!known) {
-      await manager.insert(BlobEntity, blob);
-      let position = 0;
-      for await (const bytes of fileStream(file, CHUNK_BYTES)) {
-        await manager.insert(BlobChunkEntity, { blobId: blob.id, position, bytes: bytes as Buffer });
-        position++;
-      }
-    }
+    if (!known) await storeBlob(manager, blob, file);
     const { row } = await insertOnce(manager, LogEntity, {
       id,
       workshopId,
@@ -101,9 +81,5 @@ export async function* readLogBytes(
 ): AsyncGenerator<Buffer> {
   const row = await db.manager.findOneBy(LogEntity, { id: logId, workshopId });
   if (!row) throw notFound('The log');
-  for (let position = 0; ; position++) {
-    const chunk = await db.manager.findOneBy(BlobChunkEntity, { blobId: row.blobId, position });
-    if (!chunk) return;
-    yield chunk.bytes;
-  }
+  yield* readBlob(db, row.blobId);
 }

@@ -8,6 +8,7 @@ import {
 import type {
   ChannelCorrection,
   Customer,
+  FamilyBook,
   FilterModel,
   Job,
   JobListItem,
@@ -17,6 +18,7 @@ import type {
   NewChannelCorrection,
   NewLimitsProfile,
   NewVehicle,
+  Photo,
   Problem,
   Role,
   Session,
@@ -161,6 +163,18 @@ export const api = createApi({
       },
       invalidatesTags: (_result, _error, { jobId }) => [{ type: 'Job', id: jobId }],
     }),
+    uploadPhoto: build.mutation<Photo, { jobId: string; id: string; file: File }>({
+      query: ({ jobId, id, file }) => {
+        const form = new FormData();
+        form.set('fields', JSON.stringify({ id }));
+        form.set('file', file);
+        return { url: `/jobs/${jobId}/photos`, method: 'POST', body: form };
+      },
+    }),
+    familyBook: build.query<FamilyBook, string>({
+      query: (vehicleId) => `/vehicles/${vehicleId}/family`,
+      providesTags: ['Jobs'],
+    }),
     channelCorrections: build.query<ChannelCorrection[], void>({
       query: () => '/channel-corrections',
       providesTags: ['Corrections'],
@@ -216,6 +230,8 @@ export const {
   useJobQuery,
   useOpenJobMutation,
   useUploadLogMutation,
+  useUploadPhotoMutation,
+  useFamilyBookQuery,
   useChannelCorrectionsQuery,
   useRememberCorrectionMutation,
   useVehiclesQuery,

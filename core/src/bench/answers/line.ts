@@ -9,31 +9,48 @@ const RELEASE_S = 12;
 const RECORD_HZ = 10;
 
 /** What an eye sees of a share of damage: below this nothing. */
-const SEEN = { hoseLeak: 0.12, hoseOff: 0.9, unmetered: 0.05, chargeLeak: 0.08, bypass: 0.15 } as const;
+const SEEN = {
+  pipeLeak: 0.2,
+  hoseLeak: 0.12,
+  hoseOff: 0.9,
+  unmetered: 0.05,
+  chargeLeak: 0.08,
+  bypass: 0.15,
+} as const;
 const SEEN_OIL_G = 4;
 const MUCH_ASH_G_PER_L = 25;
 
-export const hoses: Answer = ({ vehicle: { wear } }) => ({
+export const hoses: Answer = ({ vehicle: { wear, family } }) => ({
+  backPipe: !family.backPressureSensor
+    ? 'none'
+    : wear.backPressurePipeLeak > SEEN.pipeLeak
+      ? 'cracked'
+      : 'whole',
   order: wear.hosesCrossed ? 'low' : 'high',
   state: wear.highHoseLeak > SEEN.hoseOff ? 'off' : wear.highHoseLeak > SEEN.hoseLeak ? 'split' : 'whole',
 });
 
-/** Recorded from the moment at which the engine stands, after a hold. */
+/** Recorded from the moment at which the key is turned, after a hold. */
 export const response: Answer = (hand) => {
   const { vehicle } = hand;
   hand.hold(hand.holdRpm, 20);
-  hand.follow({ do: 'off' }, 0.2);
-  for (let i = 0; i < 40 && vehicle.plant.engine.rpm > 100; i++) hand.follow({ do: 'key-on' }, 0.1);
+  hand.follow({ do: 'off' }, 0.1);
   const dp: number[][] = [];
   const back: number[][] = [];
+  const manifold: number[][] = [];
   for (let i = 0; i <= RELEASE_S * RECORD_HZ; i++) {
     const at = i / RECORD_HZ;
     dp.push([at, written(vehicle.read('dpfDeltaP') ?? 0)]);
     const pressure = vehicle.read('exhaustBackPressure');
     if (pressure !== undefined) back.push([at, Number(pressure.toPrecision(4))]);
+    manifold.push([at, Number((vehicle.read('manifoldPressure') ?? 0).toPrecision(4))]);
     hand.follow({ do: 'key-on' }, 1 / RECORD_HZ);
   }
-  return { dpRelease: dp, ...(back.length > 0 ? { backPressureRelease: back } : {}) };
+  return {
+    dpRelease: dp,
+    manifoldRelease: manifold,
+    ...(back.length > 0 ? { backPressureRelease: back } : {}),
+  };
 };
 
 export const pump: Answer = (hand) => {
@@ -153,7 +170,10 @@ export const look: Answer = ({ vehicle: { plant, wear, family } }) => ({
 
 export const counter: Answer = (hand) => {
   hand.keyOn(2);
-  return entered({ counterG: hand.vehicle.read('sootMass') });
+  return entered({
+    counterG: hand.vehicle.read('sootMass'),
+    sinceRegenKm: hand.vehicle.read('distanceSinceRegen'),
+  });
 };
 
 export const fuelLevel: Answer = ({ vehicle }) => entered({ fuelPercent: vehicle.read('fuelLevel') });

@@ -267,6 +267,8 @@ const look: CheckCard = {
 
 /** Room for the counting of the computer before it is called wrong, g. */
 const COUNTING_ROOM_G = 4;
+/** On less a counter cannot be expected to have moved. */
+const LEAST_KM = 60;
 
 const counter: CheckCard = {
   id: 'counter',
@@ -289,6 +291,14 @@ const counter: CheckCard = {
     },
     {
       kind: 'number',
+      id: 'sinceRegenKm',
+      label: 'Distance since the last regeneration',
+      unit: 'km',
+      live: 'distanceSinceRegen',
+      possible: between(0, 100_000, 'Is it a distance?'),
+    },
+    {
+      kind: 'number',
       id: 'pressureLowG',
       label: 'Soot by pressure, at least',
       unit: 'g',
@@ -304,11 +314,31 @@ const counter: CheckCard = {
       possible: between(0, 2000, 'Is it grams?'),
     },
   ],
-  judge: (read, { sootByPressureG }) => {
+  judge: (read, { sootByPressureG, limits }) => {
     const counted = read.number('counterG');
     const low = read.number('pressureLowG') ?? sootByPressureG?.lowG;
     const high = read.number('pressureHighG') ?? sootByPressureG?.highG;
     if (counted === undefined) return NOTHING;
+    const km = read.number('sinceRegenKm');
+    const perDistance = km !== undefined && km >= LEAST_KM ? (100 * counted) / km : undefined;
+    const stands = perDistance !== undefined && perDistance < limits.counterLeastGPer100Km;
+    const distance =
+      perDistance === undefined
+        ? []
+        : [
+            against('Counted on 100 km since the last regeneration', perDistance, {
+              unit: 'g',
+              low: limits.counterLeastGPer100Km,
+            }),
+          ];
+    if (stands)
+      return {
+        findings: { 'counter-low': true, 'counter-high': false },
+        figures: distance,
+        sentences: [
+          `${counted.toFixed(1)} g on ${km?.toFixed(0) ?? ''} km without a regeneration: no engine makes so little. It was set back.`,
+        ],
+      };
     if (low === undefined || high === undefined)
       return {
         ...NOTHING,
@@ -323,6 +353,7 @@ const counter: CheckCard = {
     return {
       findings: { 'counter-low': counted < least, 'counter-high': counted > most },
       figures: [
+        ...distance,
         against('Counted', counted, {
           unit: 'g',
           low: Math.max(0, least),

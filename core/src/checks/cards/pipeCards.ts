@@ -17,7 +17,11 @@ const SECONDS = {
   possible: between(0, 600, 'Seconds from the release on?'),
 } as const;
 
-const release = (id: string, label: string, role: 'dpfDeltaP' | 'exhaustBackPressure'): RowsField => ({
+const release = (
+  id: string,
+  label: string,
+  role: 'dpfDeltaP' | 'exhaustBackPressure' | 'manifoldPressure',
+): RowsField => ({
   kind: 'rows',
   id,
   label,
@@ -44,11 +48,11 @@ interface Pipe {
 function pipeOf(
   read: Read,
   { limits, pressureUnit }: CheckContext,
-  ids: { rows: string; eye: string },
+  ids: { readonly rows: string; readonly eye?: string },
   name: string,
 ): Pipe {
   const rows = read.rows(ids.rows);
-  const eye = read.number(ids.eye);
+  const eye = ids.eye === undefined ? undefined : read.number(ids.eye);
   const figure = (value: number): Figure[] => [
     {
       label: `${name}: back within`,
@@ -67,8 +71,10 @@ function pipeOf(
     );
     if (!fit.ok) return { speed: 'unknown', falls: true, figures: [], sentences: [] };
     const { timeS, atMost, atLeast, from, to, intervalS } = fit.value;
-    const moved = from - to;
-    if (Math.abs(moved) < LEAST_MOVE_MBAR && !atLeast)
+    // Of a fall that was not over the fit knows no end: what was seen of it counts.
+    const [first = [0, 0], last = [0, 0]] = [rows[0], rows.at(-1)];
+    const moved = atLeast ? (first[1] ?? 0) - (last[1] ?? 0) : from - to;
+    if (Math.abs(moved) < LEAST_MOVE_MBAR)
       return {
         speed: 'unknown',
         falls: true,
@@ -103,7 +109,7 @@ function pipeOf(
 /** The live value after release: a restricted pipe is a slow one. */
 const response: CheckCard = {
   id: 'pipe-response',
-  outcomes: ['high-slow', 'low-slow', 'back-pressure-slow'],
+  outcomes: ['high-slow', 'low-slow', 'back-pressure-slow', 'manifold-slow'],
   otherwise: 'response-quick',
   needs: ['scan-tool'],
   cautions: ['running-engine'],
@@ -129,6 +135,7 @@ const response: CheckCard = {
       unit: 's',
       possible: between(0, 600, 'Seconds?'),
     },
+    release('manifoldRelease', 'Manifold pressure after release', 'manifoldPressure'),
   ],
   judge: (read, context) => {
     const high = pipeOf(read, context, { rows: 'dpRelease', eye: 'dpByEyeS' }, 'ΔP');
@@ -138,6 +145,7 @@ const response: CheckCard = {
       { rows: 'backPressureRelease', eye: 'backPressureByEyeS' },
       'Before the turbine',
     );
+    const manifold = pipeOf(read, context, { rows: 'manifoldRelease' }, 'Manifold');
     const isSlow = high.speed === 'slow';
     return {
       findings: {
@@ -145,11 +153,13 @@ const response: CheckCard = {
           ? {}
           : { 'high-slow': isSlow && high.falls, 'low-slow': isSlow && !high.falls }),
         ...(back.speed === 'unknown' ? {} : { 'back-pressure-slow': back.speed === 'slow' }),
+        ...(manifold.speed === 'unknown' ? {} : { 'manifold-slow': manifold.speed === 'slow' }),
       },
-      figures: [...high.figures, ...back.figures],
+      figures: [...high.figures, ...back.figures, ...manifold.figures],
       sentences: [
         ...high.sentences,
         ...back.sentences,
+        ...manifold.sentences,
         ...(isSlow
           ? [
               high.falls
@@ -157,6 +167,7 @@ const response: CheckCard = {
                 : 'It comes back from below zero: the low pipe is restricted.',
             ]
           : []),
+        ...(manifold.speed === 'slow' ? ['The pipe of the manifold sensor is restricted.'] : []),
         ...(back.speed === 'slow' ? ['The pipe of the back-pressure sensor is restricted.'] : []),
       ],
       ...(isSlow ? { parts: { [high.falls ? 'high-pipe' : 'low-pipe']: 'doubtful' as const } } : {}),
@@ -226,4 +237,69 @@ const pump: CheckCard = {
   },
 };
 
-export const PIPE_CARDS: readonly CheckCard[] = [response, pump];
+const hoses: CheckCard = {
+  id: 'hoses',
+  outcomes: ['hoses-crossed', 'hose-off', 'pipe-cracked'],
+  otherwise: 'hoses-good',
+  needs: [],
+  cautions: ['hot'],
+  steps: [
+    'Follow each hose from the sensor to its pipe: the one from ahead of the filter is the high one, usually of larger bore, and goes to the port marked high.',
+    'Bend each along its length: split, pinched, melted at its end, loose, a clip missing?',
+  ],
+  fields: [
+    {
+      kind: 'choice',
+      id: 'order',
+      label: 'High hose is on',
+      options: [
+        ['high', 'the high port'],
+        ['low', 'the low port: crossed'],
+      ],
+    },
+    {
+      kind: 'choice',
+      id: 'state',
+      label: 'Hoses',
+      options: [
+        ['whole', 'whole and tight'],
+        ['split', 'split, melted or loose'],
+        ['off', 'off, or not there'],
+        ['pinched', 'pinched'],
+      ],
+    },
+    {
+      kind: 'choice',
+      id: 'backPipe',
+      label: 'Pipe of the back-pressure sensor',
+      options: [
+        ['whole', 'whole'],
+        ['cracked', 'cracked or broken, soot beside it'],
+        ['none', 'there is none'],
+      ],
+    },
+  ],
+  judge: (read) => {
+    const [order, state, backPipe] = ['order', 'state', 'backPipe'].map((id) => read.choice(id));
+    const sound = order === 'high' && state === 'whole';
+    return {
+      findings: {
+        ...(order === undefined ? {} : { 'hoses-crossed': order === 'low' }),
+        ...(state === undefined ? {} : { 'hose-off': state === 'split' || state === 'off' }),
+        ...(backPipe === undefined ? {} : { 'pipe-cracked': backPipe === 'cracked' }),
+      },
+      figures: [],
+      sentences: [
+        ...(order === 'low' ? ['Crossed hoses read below zero; a sensor that ends at zero looks dead.'] : []),
+        ...(state === 'pinched' ? ['A pinched hose is a blocked pipe: free it and read again.'] : []),
+        ...(backPipe === 'cracked'
+          ? ['Through the crack the pressure before the turbine is lost: its sensor reads low under load.']
+          : []),
+        ...(sound ? ['Each where it belongs, whole and tight.'] : []),
+        ...(state === 'split' || state === 'off' ? ['What is lost here the sensor does not see.'] : []),
+      ],
+    };
+  },
+};
+
+export const PIPE_CARDS: readonly CheckCard[] = [hoses, response, pump];

@@ -352,57 +352,6 @@ const swap: CheckCard = {
   },
 };
 
-const hoses: CheckCard = {
-  id: 'hoses',
-  outcomes: ['hoses-crossed', 'hose-off'],
-  otherwise: 'hoses-good',
-  needs: [],
-  cautions: ['hot'],
-  steps: [
-    'Follow each hose from the sensor to its pipe: the one from ahead of the filter is the high one, usually of larger bore, and goes to the port marked high.',
-    'Bend each along its length: split, pinched, melted at its end, loose, a clip missing?',
-  ],
-  fields: [
-    {
-      kind: 'choice',
-      id: 'order',
-      label: 'High hose is on',
-      options: [
-        ['high', 'the high port'],
-        ['low', 'the low port: crossed'],
-      ],
-    },
-    {
-      kind: 'choice',
-      id: 'state',
-      label: 'Hoses',
-      options: [
-        ['whole', 'whole and tight'],
-        ['split', 'split, melted or loose'],
-        ['off', 'off, or not there'],
-        ['pinched', 'pinched'],
-      ],
-    },
-  ],
-  judge: (read) => {
-    const [order, state] = [read.choice('order'), read.choice('state')];
-    const sound = order === 'high' && state === 'whole';
-    return {
-      findings: {
-        ...(order === undefined ? {} : { 'hoses-crossed': order === 'low' }),
-        ...(state === undefined ? {} : { 'hose-off': state === 'split' || state === 'off' }),
-      },
-      figures: [],
-      sentences: [
-        ...(order === 'low' ? ['Crossed hoses read below zero; a sensor that ends at zero looks dead.'] : []),
-        ...(state === 'pinched' ? ['A pinched hose is a blocked pipe: free it and read again.'] : []),
-        ...(sound ? ['Each where it belongs, whole and tight.'] : []),
-        ...(state === 'split' || state === 'off' ? ['What is lost here the sensor does not see.'] : []),
-      ],
-    };
-  },
-};
-
 const supply: CheckCard = {
   id: 'supply',
   outcomes: ['supply-weak'],
@@ -464,4 +413,4 @@ const supply: CheckCard = {
   },
 };
 
-export const PRESSURE_SENSOR_CARDS: readonly CheckCard[] = [zero, electrical, ladder, swap, hoses, supply];
+export const PRESSURE_SENSOR_CARDS: readonly CheckCard[] = [zero, electrical, ladder, swap, supply];

@@ -19,10 +19,12 @@ dp-swap | 10 | 12 | swap-same
 hoses | 4 | 0 | hoses-good
   hoses-crossed       | 0.002 | dp-hoses-crossed .95 | Hoses are crossed | as seen
   hose-off            | 0.005 | dp-hose-off .9 | A hose is split, off or melted | as seen
+  pipe-cracked        | 0.002 | back-pressure-pipe-blocked .45 | The pipe of the back-pressure sensor is cracked | as seen
 pipe-response | 5 | 0 | response-quick
   high-slow           | 0.01  | high-pipe-blocked .8 -dp-sensor-failed .7 -dp-hose-off .4 | ΔP takes over 2 s to fall after release | the high pipe
   low-slow            | 0.004 | low-pipe-blocked .5 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
   back-pressure-slow  | 0.01  | back-pressure-pipe-blocked .75 -back-pressure-sensor-failed .7 | Pressure before the turbine takes over 2 s to fall | its pipe
+  manifold-slow       | 0.003 | manifold-sensor-failed .35 | Manifold pressure takes over 2 s to fall after release | its pipe
 pipe-pump | 8 | 1 | pipes-open
   high-holds          | 0.004 | high-pipe-blocked .93 | The high pipe holds what is pumped in | shut
   low-holds           | 0.004 | low-pipe-blocked .93 | The low pipe holds what is pumped in | shut

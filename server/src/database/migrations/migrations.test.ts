@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { DataSource } from 'typeorm';
 import { createDataSource, ENTITIES, MIGRATIONS } from '../dataSource.ts';
 import { Ground1732400000000 } from './1732400000000-Ground.ts';
+import { LogColumns1764000000000 } from './1764000000000-LogColumns.ts';
 import { freshDatabase } from '../../testing/testApp.ts';
 
 let db: DataSource;
@@ -85,5 +86,42 @@ it('add the columns of logs to a database that holds logs, and leave those as th
   );
   await now.query('DELETE FROM log WHERE id = $1', [log]);
   expect(await now.query('SELECT * FROM log_columns')).toEqual([]);
+  await now.destroy();
+});
+
+it('add photos to a database that holds jobs, and leave those as they are', async () => {
+  const url = await freshDatabase();
+  const old = await new DataSource({
+    type: 'postgres',
+    url,
+    entities: ENTITIES,
+    migrations: [Ground1732400000000, LogColumns1764000000000],
+  }).initialize();
+  await old.runMigrations({ transaction: 'each' });
+  const [workshop, vehicle, job, blob] = Array.from({ length: 4 }, () => uuidv7());
+  await old.query(`INSERT INTO workshop (id, name) VALUES ($1, 'Reedmere')`, [workshop]);
+  await old.query(
+    `INSERT INTO vehicle (id, workshop_id, plate, model, family, fitted, content_hash)
+       VALUES ($1, $2, 'RM 1', 'Tarn 2.0', 'Tarn', '{}', 'x')`,
+    [vehicle, workshop],
+  );
+  await old.query(
+    `INSERT INTO job (id, workshop_id, vehicle_id, number, opened_at, last_entry_at, summary, content_hash)
+       VALUES ($1, $2, $3, 1, now(), now(), '{}', 'x')`,
+    [job, workshop, vehicle],
+  );
+  await old.query(`INSERT INTO blob (id, workshop_id, size_bytes, sha256) VALUES ($1, $2, 3, 'abc')`, [
+    blob,
+    workshop,
+  ]);
+  await old.destroy();
+  const now = await createDataSource(url).initialize();
+  expect(await now.runMigrations({ transaction: 'each' })).toHaveLength(MIGRATIONS.length - 2);
+  expect(await now.query('SELECT id FROM job')).toEqual([{ id: job }]);
+  await now.query(
+    `INSERT INTO photo (id, workshop_id, job_id, blob_id, media_type, content_hash) VALUES ($1, $2, $3, $4, 'image/png', 'x')`,
+    [uuidv7(), workshop, job, blob],
+  );
+  expect(await now.query('SELECT media_type FROM photo')).toEqual([{ media_type: 'image/png' }]);
   await now.destroy();
 });

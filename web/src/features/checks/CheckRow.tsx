@@ -1,7 +1,7 @@
 import { CHECK_LABELS, KIT, type CheckCard } from '@white-ember/core/checks';
 import { KNOWN_CHECKS, type ProposedCheck } from '@white-ember/core/diagnosis';
 import type { MadeCheck } from '@white-ember/core/job';
-import { outcomeWords } from './Judgement.tsx';
+import { outcomeWords } from './outcomeWords.ts';
 
 const PROMPT_BITS = 0.02;
 

@@ -12,7 +12,7 @@ import type { StageProps } from '../job/StageWork.tsx';
 import { PART_LABELS } from '../line/partLabels.ts';
 import { CheckRow } from './CheckRow.tsx';
 import { CheckWork } from './CheckWork.tsx';
-import { outcomeWords } from './Judgement.tsx';
+import { outcomeWords } from './outcomeWords.ts';
 import { PartForm } from './PartForm.tsx';
 import { SubstitutionForm } from './SubstitutionForm.tsx';
 

@@ -1,44 +1,7 @@
 import { figureText, type CheckJudgement, type Figure } from '@white-ember/core/checks';
-import { KNOWN_FINDINGS } from '@white-ember/core/diagnosis';
 import { StateMark } from '../../ui/StateMark.tsx';
+import { outcomeWords } from './outcomeWords.ts';
 import { shownUnit, type ShownUnits } from './typedCheck.ts';
-
-const SENTENCES = new Map(KNOWN_FINDINGS.map(({ id, sentence }) => [id, sentence]));
-
-/** An outcome in words; one that no table knows is said as it was named. */
-export const outcomeWords = (outcome: string): string =>
-  SENTENCES.get(outcome) ?? GOOD_WORDS[outcome] ?? outcome.replaceAll('-', ' ');
-
-const GOOD_WORDS: Readonly<Record<string, string>> = {
-  'zero-good': 'Zero is good',
-  'volts-good': 'Supply, ground and signal are good',
-  'ladder-good': 'The sensor follows the pump as it should',
-  'swap-same': 'The same with a known-good sensor',
-  'hoses-good': 'Hoses are good',
-  'response-quick': 'The pipes let the value back at once',
-  'pipes-open': 'The pipes are open',
-  'absolutes-agree': 'The absolute sensors agree',
-  'compare-same': 'Both sensors read the same',
-  'soak-alike': 'All alike after a cold soak',
-  'egt-good': 'All EGTs are on their curve',
-  'intake-tight': 'Intake and charge pipes are tight',
-  'air-fits': 'Air mass fits speed and pressure',
-  'shaft-good': 'The shaft is good',
-  'vanes-move': 'The vanes move',
-  'egr-good': 'Valve and cooler are good',
-  'dosing-sprays': 'Fuel comes into the exhaust as it should',
-  'glow-good': 'Glow plugs and relay are good',
-  'oil-good': 'The oil is good',
-  'coolant-warm': 'The coolant gets warm',
-  'no-section': 'No section is restricted',
-  'gauge-low': 'Low by gauge',
-  'faces-good': 'Both faces look good',
-  'counter-fits': 'The counter fits the pressure',
-  'fuel-enough': 'Fuel enough',
-  'use-fits': 'Driven far and fast enough',
-  'supply-good': 'The 5 V and its ground are good',
-  'injectors-good': 'The injectors are alike',
-};
 
 const STATE = { sound: 'sound', doubtful: 'doubtful', failed: 'failed' } as const;
 

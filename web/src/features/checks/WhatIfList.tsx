@@ -1,10 +1,8 @@
-import { KNOWN_CAUSES } from '@white-ember/core/diagnosis';
 import { useWhatIf } from '../diagnosis/useDiagnosis.ts';
+import { sentenceOf } from '../diagnosis/words.ts';
 import type { OpenJob } from '../job/useJob.ts';
-import { outcomeWords } from './Judgement.tsx';
+import { outcomeWords } from './outcomeWords.ts';
 import { useState } from 'react';
-
-const SENTENCES = new Map(KNOWN_CAUSES.map(({ id, sentence }) => [id, sentence]));
 
 /** What would be most likely after each outcome of a check, worked out when it is opened. */
 export function WhatIfList({ open, check }: { open: OpenJob; check: string }) {
@@ -25,7 +23,7 @@ export function WhatIfList({ open, check }: { open: OpenJob; check: string }) {
             <p className="text-[15px]">
               {causes
                 .filter(({ probability }) => probability >= 0.05)
-                .map(({ id, probability }) => `${SENTENCES.get(id) ?? id} ${Math.round(100 * probability)} %`)
+                .map(({ id, probability }) => `${sentenceOf(id)} ${Math.round(100 * probability)} %`)
                 .join(' · ')}
             </p>
           </li>

@@ -19,16 +19,10 @@ export interface ShownUnits {
 
 export function shownUnit(unit: Unit | undefined, shown: ShownUnits): Unit | undefined {
   if (unit === undefined) return undefined;
-  switch (quantityOf(unit)) {
-    case 'pressure':
-      return shown.pressureUnit;
-    case 'temperature':
-      return shown.temperatureUnit;
-    case 'massFlow':
-      return shown.massFlowUnit;
-    default:
-      return unit;
-  }
+  const quantity = quantityOf(unit);
+  if (quantity === 'pressure') return shown.pressureUnit;
+  if (quantity === 'temperature') return shown.temperatureUnit;
+  return quantity === 'massFlow' ? shown.massFlowUnit : unit;
 }
 
 export const unitText = (unit: Unit | undefined, suffix: string | undefined, shown: ShownUnits): string => {

@@ -1,25 +1,24 @@
-import { CHECK_LABELS, type CheckId } from '@white-ember/core/checks';
-import { KNOWN_CAUSES, KNOWN_FINDINGS } from '@white-ember/core/diagnosis';
+import { Link } from 'react-router';
+import { CHECK_LABELS, KIT, type CheckId } from '@white-ember/core/checks';
 import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
-
-const SENTENCES = new Map(
-  [...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence }): [string, string] => [id, sentence]),
-);
-const sentenceOf = (id: string): string => SENTENCES.get(id) ?? id;
+import { sentenceOf } from './words.ts';
 
 const SHOWN = 3;
 const LEAST = 0.12;
 /** A reason that shifts the odds by less than a tenth is none. */
 const LEAST_WEIGHT = 0.1;
+const PROMPT_BITS = 0.02;
+/** From here on one explanation is said to hold. */
+const HOLDS = 0.9;
 
-/** What is likely behind it, each with what speaks for and against, and the check that is worth the next minutes. */
+/** What is likely behind it, each with what speaks for and against, how it hangs together, and the check worth the next minutes. */
 export function LikelyCauses({ open }: { open: OpenJob }) {
   const diagnosis = useDiagnosis(open);
   if (!diagnosis) return null;
   const likely = diagnosis.posterior.causes.filter(({ probability }) => probability >= LEAST).slice(0, SHOWN);
-  const [next] = diagnosis.next;
+  const [best] = diagnosis.explanations;
   return (
     <section>
       <h2 className="text-lg mb-1">Most likely, as it came</h2>
@@ -28,11 +27,19 @@ export function LikelyCauses({ open }: { open: OpenJob }) {
           <Likely key={cause.id} cause={cause} evidence={diagnosis.evidence} />
         ))}
       </ul>
-      {next && next.bits > 0.02 ? (
-        <p className="text-[15px] mt-2">
-          Check worth the next minutes: <b>{CHECK_LABELS[next.check as CheckId]}</b>, {next.minutes} min.
+      {likely.length === 0 ? <p className="text-ink2">Nothing stands out yet.</p> : null}
+      {best && best.roots.length > 0 && best.probability >= HOLDS ? (
+        <p className="text-[15px] mt-2 border-l-8 border-ink pl-2">
+          One explanation holds, {Math.round(100 * best.probability)} %:{' '}
+          {best.roots.map(sentenceOf).join('; ').toLowerCase()}.
         </p>
       ) : null}
+      {diagnosis.chains.map((chain) => (
+        <p key={chain} className="text-[15px] mt-2">
+          {chain}.
+        </p>
+      ))}
+      <NextCheck open={open} diagnosis={diagnosis} />
       {diagnosis.posterior.unexplained.length > 0 ? (
         <p className="text-[15px] mt-2">
           Does not fit:{' '}
@@ -45,6 +52,29 @@ export function LikelyCauses({ open }: { open: OpenJob }) {
         </p>
       ) : null}
     </section>
+  );
+}
+
+function NextCheck({ open, diagnosis }: { open: OpenJob; diagnosis: Diagnosis }) {
+  const [next] = diagnosis.next;
+  if (!next || next.bits <= PROMPT_BITS) return null;
+  return (
+    <Link
+      to={`/jobs/${open.job.id}?stage=checks&check=${next.check}`}
+      className="mt-3 block border-2 border-ink p-3 bg-paper min-h-11"
+    >
+      <span className="text-sm text-ink2 block">Check worth the next minutes</span>
+      <span className="font-head font-semibold text-lg block">{CHECK_LABELS[next.check as CheckId]}</span>
+      <span className="text-sm text-ink2">
+        {[
+          `${next.minutes} min`,
+          ...(next.cost > 0 ? [`material and risk worth ${next.cost} min`] : []),
+          ...(next.lacking.length > 0
+            ? [`not along: ${next.lacking.map((kit) => KIT[kit]).join(', ')}`]
+            : []),
+        ].join(' · ')}
+      </span>
+    </Link>
   );
 }
 

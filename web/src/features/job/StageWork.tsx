@@ -7,7 +7,7 @@ import { ReadingPanel } from '../readings/ReadingPanel.tsx';
 import { HandOverPanel } from '../report/HandOverPanel.tsx';
 import { DecidePanel } from '../treatment/DecidePanel.tsx';
 import { TreatPanel } from '../treatment/TreatPanel.tsx';
-import { IntakePanel } from './IntakePanel.tsx';
+import { IntakePanel } from '../intake/IntakePanel.tsx';
 import type { OpenJob } from './useJob.ts';
 
 export interface StageProps {

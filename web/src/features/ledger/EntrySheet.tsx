@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import type { Job } from '@white-ember/core/contract';
-import { entryFigure, stageOf, WORK_LABELS, type Stage } from '@white-ember/core/job';
+import { DRIVABLE_WORDS, entryFigure, stageOf, WORK_LABELS, type Stage } from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { withUnit } from '../../ui/format.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { outcomeWords } from '../checks/outcomeWords.ts';
+import { sentenceOf } from '../diagnosis/words.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 
 const full = (iso: string): string =>
@@ -95,7 +97,7 @@ export function EntrySheet({
 const canCorrect = ({ body }: Entry): boolean =>
   body.kind === 'reading'
     ? body.origin.type === 'hand' && body.purpose !== 'between'
-    : ['complaint', 'code-scan', 'work', 'drive', 'part-state'].includes(body.kind);
+    : ['complaint', 'code-scan', 'work', 'drive', 'part-state', 'check', 'cause'].includes(body.kind);
 
 function EntryText({ entry }: { entry: Entry }) {
   const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
@@ -110,6 +112,63 @@ function EntryText({ entry }: { entry: Entry }) {
           {WORK_LABELS[body.work]}: {body.what}
         </p>
       );
+    case 'check':
+      return (
+        <div className="grid gap-2">
+          <p className="text-lg">{body.outcome === undefined ? 'Not decided' : outcomeWords(body.outcome)}</p>
+          {body.note ? <p>{body.note}</p> : null}
+        </div>
+      );
+    case 'cause':
+      return (
+        <p className="text-lg">
+          {sentenceOf(body.cause)}: {body.state.replace('-', ' ')}. {body.why}
+        </p>
+      );
+    case 'substitution':
+      return (
+        <p className="text-lg">
+          {body.what}. {body.putBack ? 'The old one is back in.' : 'It stayed in.'} {body.note}
+        </p>
+      );
+    case 'part-changed':
+      return (
+        <p className="text-lg">
+          {[body.what, body.when, body.number, body.supplier].filter((text) => text).join(', ')}
+        </p>
+      );
+    case 'temporary-repair':
+      return (
+        <p className="text-lg">
+          {body.what}
+          {body.order ? `. On order: ${body.order.name}` : ''}
+        </p>
+      );
+    case 'drivable':
+      return (
+        <p className="text-lg">
+          {DRIVABLE_WORDS[body.verdict]}: {body.why}
+        </p>
+      );
+    case 'settled':
+      return <p className="text-lg">{body.how}</p>;
+    case 'choice-offered':
+      return (
+        <p className="text-lg">
+          {body.question}{' '}
+          {body.options.map(({ what, price }) => `${what} ${price.toFixed(2)} ${body.currency}`).join('; ')}
+        </p>
+      );
+    case 'choice-made':
+      return (
+        <p className="text-lg">
+          Option {body.option}, approved by {body.by}
+        </p>
+      );
+    case 'family-note':
+      return <p className="text-lg">{body.text}</p>;
+    case 'photo':
+      return <img src={`/api/photos/${body.photo}`} alt={body.caption ?? 'Photo'} className="max-h-96" />;
     case 'part-state':
     case 'withdrawn':
       return <p className="text-lg">{body.why}</p>;

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
+import { FamilyNoteForm } from '../notebook/FamilyBook.tsx';
 import type { StageProps } from '../job/StageWork.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 
@@ -58,12 +59,25 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
               </ul>
             </Notice>
           ) : null}
+          {derived.open.length > 0 ? (
+            <Notice title="Still open on this job">
+              <ul className="list-disc pl-5">
+                {derived.open.map(({ entry, text, waitsFor }) => (
+                  <li key={entry.id}>
+                    {text}
+                    {waitsFor ? `: waits for ${waitsFor}` : ''}
+                  </li>
+                ))}
+              </ul>
+            </Notice>
+          ) : null}
           <Field label="What remains, for the customer" error={problem}>
             <textarea className="input-box" rows={3} {...form.register('remains')} />
           </Field>
           <Button type="submit">{notShown.length > 0 ? 'Sign off with this open' : 'Sign off'}</Button>
         </form>
       ) : null}
+      {canEnter ? <FamilyNoteForm open={open} /> : null}
     </div>
   );
 }

@@ -4,11 +4,25 @@ import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { CauseForm } from '../diagnosis/CauseForm.tsx';
 import { vehicleFacts } from '../job/useJob.ts';
 import type { StageProps } from '../job/StageWork.tsx';
+import { ChoiceForm } from './ChoiceForm.tsx';
+import { DrivableForm } from './DrivableForm.tsx';
 
 /** What the before reading says about the filter, against the limits, before anything is done to it. */
-export function DecidePanel({ open, onStage }: StageProps) {
+export function DecidePanel({ open, canEnter, onStage }: StageProps) {
+  return (
+    <div className="max-w-4xl grid gap-8">
+      <BeforeReading open={open} onStage={onStage} />
+      <CauseForm open={open} canEnter={canEnter} />
+      <ChoiceForm open={open} canEnter={canEnter} />
+      <DrivableForm open={open} canEnter={canEnter} />
+    </div>
+  );
+}
+
+function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) {
   const { derived, vehicle, limits } = open;
   const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   if (!derived.before) {
@@ -24,7 +38,7 @@ export function DecidePanel({ open, onStage }: StageProps) {
   }
   const reading = judgeReading(derived.before.body, { limits, ...vehicleFacts(vehicle) });
   return (
-    <div className="max-w-4xl grid gap-5">
+    <div className="grid gap-5">
       <h2 className="text-2xl">What the before reading says</h2>
       <table className="w-full text-left">
         <thead className="border-b-2 border-ink">

@@ -8,11 +8,13 @@ import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import type { StageProps } from '../job/StageWork.tsx';
+import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCaution } from '../job/useCaution.ts';
 import { useCorrecting } from '../job/useCorrecting.ts';
 import { useEntryForm } from '../job/useEntryForm.ts';
+import { PartsBefore } from '../intake/PartsBefore.tsx';
 import { PART_LABELS } from '../line/partLabels.ts';
 
 const EMPTY = { work: 'chemical-clean' as WorkType, what: '', fluid: '', fluidL: '', dwellMin: '', part: '' };
@@ -138,27 +140,31 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
           </form>
         ) : null}
       </section>
-      <section>
-        <h2 className="text-2xl mb-2">Done so far</h2>
-        {works.length === 0 ? <p className="text-ink2">Nothing yet.</p> : null}
-        <ol className="border-t-2 border-ink">
-          {works.map((entry) => (
-            <li key={entry.id} className="py-2 border-b-2 border-rule">
-              <p className="font-head font-semibold">{WORK_LABELS[entry.body.work]}</p>
-              <p>{entry.body.what}</p>
-              <p className="text-sm text-ink2">
-                {new Date(entry.deviceTime).toLocaleTimeString('en-GB', {
-                  hour: '2-digit',
-                  minute: '2-digit',
-                })}
-                , {entry.authorName}
-                {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
-                {entry.body.fluidL === undefined ? '' : ` ${entry.body.fluidL} L`}
-                {entry.body.dwellMin === undefined ? '' : ` · dwell ${entry.body.dwellMin} min`}
-              </p>
-            </li>
-          ))}
-        </ol>
+      <section className="grid gap-6 content-start">
+        <div>
+          <h2 className="text-2xl mb-2">Done so far</h2>
+          {works.length === 0 ? <p className="text-ink2">Nothing yet.</p> : null}
+          <ol className="border-t-2 border-ink">
+            {works.map((entry) => (
+              <li key={entry.id} className="py-2 border-b-2 border-rule">
+                <p className="font-head font-semibold">{WORK_LABELS[entry.body.work]}</p>
+                <p>{entry.body.what}</p>
+                <p className="text-sm text-ink2">
+                  {new Date(entry.deviceTime).toLocaleTimeString('en-GB', {
+                    hour: '2-digit',
+                    minute: '2-digit',
+                  })}
+                  , {entry.authorName}
+                  {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
+                  {entry.body.fluidL === undefined ? '' : ` ${entry.body.fluidL} L`}
+                  {entry.body.dwellMin === undefined ? '' : ` · dwell ${entry.body.dwellMin} min`}
+                </p>
+              </li>
+            ))}
+          </ol>
+        </div>
+        <TemporaryRepairs open={open} canEnter={canEnter} />
+        <PartsBefore open={open} canEnter={canEnter} where="here" />
       </section>
     </div>
   );

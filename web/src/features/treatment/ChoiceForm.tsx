@@ -1,0 +1,174 @@
+import { useState } from 'react';
+import { useFieldArray } from 'react-hook-form';
+import { choicesOf, type MadeChoice } from '@white-ember/core/job';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { typedNumber } from '../../ui/format.ts';
+import { Notice } from '../../ui/Notice.tsx';
+import { useDraftForm } from '../../ui/useDraft.ts';
+import { useAddEntry } from '../job/useAddEntry.ts';
+import type { OpenJob } from '../job/useJob.ts';
+
+const row = (what: string) => ({ what, price: '', remark: '' });
+const EMPTY = {
+  question: '',
+  currency: 'EUR',
+  options: [row('Clean in place'), row('Send out to be cleaned'), row('New part')],
+};
+
+const HOW_WORDS = {
+  'in-person': 'in person',
+  phone: 'by phone',
+  message: 'by message',
+  signature: 'by signature',
+} as const;
+type How = keyof typeof HOW_WORDS;
+
+/** What the customer chooses from, with prices; until the choice is recorded the job waits for it. */
+export function ChoiceForm({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
+  const choices = choicesOf(open.derived.entries);
+  return (
+    <section className="grid gap-3">
+      <h3 className="text-xl border-b-2 border-ink">Choice of the customer</h3>
+      {choices.map((choice) => (
+        <Offer key={choice.offer.id} choice={choice} open={open} canEnter={canEnter} />
+      ))}
+      {canEnter ? <OfferForm open={open} /> : null}
+    </section>
+  );
+}
+
+const money = (price: number, currency: string): string => `${price.toFixed(2)} ${currency}`;
+
+function Offer({
+  choice: { offer, made },
+  open,
+  canEnter,
+}: {
+  choice: MadeChoice;
+  open: OpenJob;
+  canEnter: boolean;
+}) {
+  const addEntry = useAddEntry(open.job.id);
+  const [option, setOption] = useState(offer.body.options[0]?.id ?? '');
+  const [by, setBy] = useState(open.vehicle.customer?.name ?? '');
+  const [how, setHow] = useState<How>('phone');
+  const [problem, setProblem] = useState<string>();
+  const { question, options, currency } = offer.body;
+  const chosen = made ? options.find(({ id }) => id === made.body.option) : undefined;
+  const record = async (): Promise<void> => {
+    const wrong = await addEntry({ kind: 'choice-made', offer: offer.id, option, by, how });
+    setProblem(wrong ? Object.values(wrong)[0] : undefined);
+  };
+  if (made)
+    return (
+      <Notice title={`${question} ${chosen?.what ?? made.body.option}`}>
+        {chosen ? `${money(chosen.price, currency)}, ` : ''}approved by {made.body.by}{' '}
+        {HOW_WORDS[made.body.how]},{' '}
+        {new Date(made.deviceTime).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+      </Notice>
+    );
+  return (
+    <fieldset className="border-l-8 border-ember bg-card p-3 grid gap-2">
+      <legend className="sr-only">{question}</legend>
+      <p className="font-head font-semibold">Waits for the customer: {question}</p>
+      {options.map(({ id, what, price, remark }) => (
+        <label key={id} className="flex gap-3 min-h-11 items-center">
+          <input
+            type="radio"
+            name={offer.id}
+            className="size-5 accent-[var(--ember-button)]"
+            checked={option === id}
+            disabled={!canEnter}
+            onChange={() => setOption(id)}
+          />
+          <span className="grow">
+            {what}
+            {remark ? <span className="text-sm text-ink2"> · {remark}</span> : null}
+          </span>
+          <span className="figure-text">{money(price, currency)}</span>
+        </label>
+      ))}
+      {canEnter ? (
+        <div className="grid sm:grid-cols-[1fr_1fr_auto] gap-3 items-end">
+          <Field label="Approved by" error={problem}>
+            <input className="input-box" value={by} onChange={(event) => setBy(event.target.value)} />
+          </Field>
+          <Field label="How">
+            <select className="input-box" value={how} onChange={(event) => setHow(event.target.value as How)}>
+              {Object.entries(HOW_WORDS).map(([id, label]) => (
+                <option key={id} value={id}>
+                  {label}
+                </option>
+              ))}
+            </select>
+          </Field>
+          <Button onClick={() => void record()}>Record the approval</Button>
+        </div>
+      ) : null}
+    </fieldset>
+  );
+}
+
+function OfferForm({ open }: { open: OpenJob }) {
+  const addEntry = useAddEntry(open.job.id);
+  const { form, done } = useDraftForm(`offer ${open.job.id}`, EMPTY);
+  const { fields, append } = useFieldArray({ control: form.control, name: 'options' });
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const submit = form.handleSubmit(async ({ question, currency, options }) => {
+    const offered = options.filter(({ what, price }) => what !== '' && price !== '');
+    const wrong = await addEntry({
+      kind: 'choice-offered',
+      question,
+      currency,
+      options: offered.map(({ what, price, remark }, i) => ({
+        id: String.fromCharCode(97 + i),
+        what,
+        price: typedNumber(price) ?? Number.NaN,
+        ...(remark === '' ? {} : { remark }),
+      })),
+    });
+    setProblems(wrong ?? {});
+    if (!wrong) done();
+  });
+  const first = Object.entries(problems).find(([path]) => path.startsWith('options'))?.[1];
+  return (
+    <details className="border-2 border-rule bg-card">
+      <summary className="font-head font-semibold min-h-12 px-3 content-center">
+        Offer a choice with prices
+      </summary>
+      <form onSubmit={(event) => void submit(event)} className="grid gap-3 p-3 pt-0" noValidate>
+        <div className="grid grid-cols-[1fr_6rem] gap-3">
+          <Field label="What is to be decided" error={problems['question']}>
+            <input className="input-box" {...form.register('question')} />
+          </Field>
+          <Field label="Currency" error={problems['currency']}>
+            <input className="input-box" {...form.register('currency')} />
+          </Field>
+        </div>
+        {fields.map((field, i) => (
+          <div key={field.id} className="grid grid-cols-[1fr_6rem] sm:grid-cols-[1.4fr_6rem_1fr] gap-3">
+            <Field label={`Option ${i + 1}`}>
+              <input className="input-box" {...form.register(`options.${i}.what`)} />
+            </Field>
+            <Field label="Price">
+              <input className="input-box" inputMode="decimal" {...form.register(`options.${i}.price`)} />
+            </Field>
+            <Field label="Remark" className="max-sm:col-span-2">
+              <input className="input-box" {...form.register(`options.${i}.remark`)} />
+            </Field>
+          </div>
+        ))}
+        {first ? <p className="text-ember-text font-bold">✕ {first}</p> : null}
+        <div className="flex gap-3">
+          <Button type="submit">Offer it: the job waits</Button>
+          {fields.length < 6 ? (
+            <Button weight="quiet" onClick={() => append(row(''))}>
+              Another option
+            </Button>
+          ) : null}
+        </div>
+      </form>
+    </details>
+  );
+}
