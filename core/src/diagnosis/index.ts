@@ -3,6 +3,7 @@ export type { Cause, Evidence, FindingNode, Link, Network } from './network.ts';
 export { evidenceOfOutcome, rankChecks, type CheckNode, type RankedCheck } from './nextChecks.ts';
 export {
   CODE_FINDING_IDS,
+  evidenceOfScan,
   findingsOfCodes,
   KNOWN_CAUSES,
   KNOWN_CHECKS,

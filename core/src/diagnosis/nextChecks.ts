@@ -34,6 +34,9 @@ export function evidenceOfOutcome(check: CheckNode, outcome: string): Evidence {
   return Object.fromEntries(check.outcomes.slice(0, upTo).map((id) => [id, id === outcome]));
 }
 
+/** Sets less probable than this change no digit of a ranking: all of them together hold under a thousandth. */
+const LEAST_SET = 1e-7;
+
 const xlog2 = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
 
 /** Checks by the information that they are expected to give for each minute and its cost; done ones are left out. */
@@ -44,7 +47,7 @@ export function rankChecks(
 ): RankedCheck[] {
   const { sets, probabilities } = posteriorSets(network, evidence);
   let entropy = 0;
-  for (const p of probabilities) entropy -= xlog2(p);
+  for (const p of probabilities) if (p >= LEAST_SET) entropy -= xlog2(p);
   const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
   const open = checks.filter(({ outcomes }) => outcomes.every((id) => evidence[id] === undefined));
   const ranked = open.map((check): RankedCheck => {
@@ -54,7 +57,7 @@ export function rankChecks(
     const plogp = new Float64Array(width);
     for (let s = 0; s < sets.length; s++) {
       const p = probabilities[s] as number;
-      if (p < 1e-12) continue;
+      if (p < LEAST_SET) continue;
       let rest = p;
       for (let k = 0; k < odds.length; k++) {
         const { quiet, silent, open: opening } = odds[k] as (typeof odds)[number];

@@ -128,8 +128,9 @@ const findingOf = ({ code }: ListedCode): string | undefined => {
   return FINDING_OF_CODE.get(known.spn === undefined ? known.code : `SPN${known.spn}`);
 };
 
-/** A confirmed code counts also while its test does not run, as with the engine off. */
-const counts = (listed: ListedCode): boolean => isActive(listed) || /confirmed/i.test(listed.status ?? '');
+/** A code that was confirmed and is stored counts also while its test does not run, as with the engine off. */
+const counts = (listed: ListedCode): boolean =>
+  isActive(listed) || /confirmed|stored/i.test(listed.status ?? '');
 
 /** The findings that a scan sets; codes that bear on none are left aside. */
 export const findingsOfCodes = (codes: readonly ListedCode[]): Set<string> =>

@@ -201,14 +201,14 @@ export const CHECK_LIMITS = {
     group: 'check',
     reason: 'An eighth: under it many engine computers do not start one.',
   },
-  counterLeastGPer100Km: {
-    label: 'Soot counter: least that an engine makes on 100 km',
+  counterLeastGPer100KmL: {
+    label: 'Soot counter: least that an engine makes on 100 km for each litre of its size',
     unit: 'g',
-    value: 0.5,
-    low: 0.05,
-    high: 20,
+    value: 0.4,
+    low: 0.02,
+    high: 5,
     group: 'check',
-    reason: 'Light engines make 1–4 g on 100 km; a counter below half a gram has been set back since.',
+    reason: 'Engines make 1–3 g on 100 km for each litre; a counter far below has been set back since.',
   },
   useAverageKmPerH: {
     label: 'Use: average speed by distance and engine hours, too slow below',

@@ -14,3 +14,5 @@ export {
 } from './madeLog.ts';
 export { randomLog, type RandomLog } from './randomLog.ts';
 export { drivenVehicle, type DrivenVehicle } from './randomBenchVehicle.ts';
+export { diagnosedVehicle, type DiagnosedVehicle } from './closedLoop.ts';
+export { arrive, checkFindings, faultyVehicle } from './diagnosedVehicle.ts';

@@ -30,11 +30,16 @@ export const hoses: Answer = ({ vehicle: { wear, family } }) => ({
   state: wear.highHoseLeak > SEEN.hoseOff ? 'off' : wear.highHoseLeak > SEEN.hoseLeak ? 'split' : 'whole',
 });
 
-/** Recorded from the moment at which the key is turned, after a hold. */
+/** The hold, then recorded from the moment at which the engine stands. */
 export const response: Answer = (hand) => {
   const { vehicle } = hand;
   hand.hold(hand.holdRpm, 20);
-  hand.follow({ do: 'off' }, 0.1);
+  const [dpHoldMbar, backPressureHoldMbar, manifoldHoldMbar] = hand.means(
+    ['dpfDeltaP', 'exhaustBackPressure', 'manifoldPressure'],
+    { do: 'hold', rpm: hand.holdRpm },
+  );
+  hand.follow({ do: 'off' }, 0.2);
+  for (let i = 0; i < 60 && vehicle.plant.engine.rpm > 60; i++) hand.follow({ do: 'key-on' }, 0.1);
   const dp: number[][] = [];
   const back: number[][] = [];
   const manifold: number[][] = [];

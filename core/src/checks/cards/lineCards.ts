@@ -269,6 +269,7 @@ const look: CheckCard = {
 const COUNTING_ROOM_G = 4;
 /** On less a counter cannot be expected to have moved. */
 const LEAST_KM = 60;
+const ASSUMED_L = 2;
 
 const counter: CheckCard = {
   id: 'counter',
@@ -314,21 +315,22 @@ const counter: CheckCard = {
       possible: between(0, 2000, 'Is it grams?'),
     },
   ],
-  judge: (read, { sootByPressureG, limits }) => {
+  judge: (read, { sootByPressureG, limits, displacementL = ASSUMED_L }) => {
     const counted = read.number('counterG');
     const low = read.number('pressureLowG') ?? sootByPressureG?.lowG;
     const high = read.number('pressureHighG') ?? sootByPressureG?.highG;
     if (counted === undefined) return NOTHING;
     const km = read.number('sinceRegenKm');
-    const perDistance = km !== undefined && km >= LEAST_KM ? (100 * counted) / km : undefined;
-    const stands = perDistance !== undefined && perDistance < limits.counterLeastGPer100Km;
+    const perDistance =
+      km !== undefined && km >= LEAST_KM ? (100 * counted) / (km * displacementL) : undefined;
+    const stands = perDistance !== undefined && perDistance < limits.counterLeastGPer100KmL;
     const distance =
       perDistance === undefined
         ? []
         : [
-            against('Counted on 100 km since the last regeneration', perDistance, {
+            against('Counted on 100 km and litre of engine since the last regeneration', perDistance, {
               unit: 'g',
-              low: limits.counterLeastGPer100Km,
+              low: limits.counterLeastGPer100KmL,
             }),
           ];
     if (stands)

@@ -1,4 +1,4 @@
-import { pressureText } from '../../quantities/index.ts';
+import { mean, pressureText } from '../../quantities/index.ts';
 import {
   against,
   between,
@@ -6,10 +6,24 @@ import {
   type CheckCard,
   type CheckContext,
   type Figure,
+  type NumberField,
   type Read,
   type RowsField,
 } from '../card.ts';
 import { fitDecay } from '../measuring/decay.ts';
+
+const held = (
+  id: string,
+  label: string,
+  live: 'dpfDeltaP' | 'exhaustBackPressure' | 'manifoldPressure',
+): NumberField => ({
+  kind: 'number',
+  id,
+  label,
+  unit: 'mbar',
+  live,
+  possible: between(-1500, 6000, 'Is it this channel?'),
+});
 
 const SECONDS = {
   label: 'Seconds',
@@ -44,65 +58,82 @@ interface Pipe {
   readonly sentences: string[];
 }
 
-/** How a pipe lets a value back, by its fitted time constant or by what the eye said. */
-function pipeOf(
-  read: Read,
-  { limits, pressureUnit }: CheckContext,
-  ids: { readonly rows: string; readonly eye?: string },
-  name: string,
-): Pipe {
-  const rows = read.rows(ids.rows);
-  const eye = ids.eye === undefined ? undefined : read.number(ids.eye);
-  const figure = (value: number): Figure[] => [
+const MARKS = { slow: 'failed', doubtful: 'doubtful', quick: 'sound' } as const;
+
+/** What of the fall may be left when the engine stands, if the pipe is open. */
+const LEFT_IF_OPEN = 0.1;
+
+interface PipeFields {
+  readonly hold: string;
+  readonly rows: string;
+  readonly eye?: string;
+}
+
+const unknown = (...sentences: string[]): Pipe => ({ speed: 'unknown', falls: true, figures: [], sentences });
+
+/**
+ * How a pipe lets a value back. An open one follows the flow: when the engine stands the value is back. What is left then falls by
+ * the pipe alone, and its fitted time constant is the pipe's.
+ */
+function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFields, name: string): Pipe {
+  const { openPipeS, slowResponseS } = limits;
+  const speedOf = (seconds: number): keyof typeof MARKS =>
+    seconds > slowResponseS ? 'slow' : seconds > openPipeS ? 'doubtful' : 'quick';
+  const figure = (seconds: number): Figure[] => [
     {
       label: `${name}: back within`,
-      value,
+      value: seconds,
       unit: 's',
-      high: limits.slowResponseS,
-      state: value > limits.slowResponseS ? 'failed' : value > limits.openPipeS ? 'doubtful' : 'sound',
+      high: slowResponseS,
+      state: MARKS[speedOf(seconds)],
     },
   ];
-  const speedOf = (value: number): Speed =>
-    value > limits.slowResponseS ? 'slow' : value > limits.openPipeS ? 'doubtful' : 'quick';
-  if (rows.length >= 4) {
-    const fit = fitDecay(
-      rows.map(([at = 0]) => at),
-      rows.map(([, value = 0]) => value),
-    );
-    if (!fit.ok) return { speed: 'unknown', falls: true, figures: [], sentences: [] };
-    const { timeS, atMost, atLeast, from, to, intervalS } = fit.value;
-    // Of a fall that was not over the fit knows no end: what was seen of it counts.
-    const [first = [0, 0], last = [0, 0]] = [rows[0], rows.at(-1)];
-    const moved = atLeast ? (first[1] ?? 0) - (last[1] ?? 0) : from - to;
-    if (Math.abs(moved) < LEAST_MOVE_MBAR)
-      return {
-        speed: 'unknown',
-        falls: true,
-        figures: [],
-        sentences: [
-          `${name}: it moved by ${pressureText(Math.abs(moved), pressureUnit)} only; nothing can be said of the pipe. Release from a higher speed.`,
-        ],
-      };
-    const cannot = atMost && intervalS > limits.openPipeS;
+  const rows = read.rows(ids.rows);
+  const eye = ids.eye === undefined ? undefined : read.number(ids.eye);
+  if (rows.length < 4) {
+    if (eye === undefined) return unknown();
     return {
-      speed: cannot ? (intervalS > limits.slowResponseS ? 'unknown' : 'quick') : speedOf(timeS),
-      falls: moved > 0,
-      figures: figure(timeS),
-      sentences: [
-        atMost
-          ? `${name}: readings every ${intervalS.toFixed(2)} s show no more than “within ${intervalS.toFixed(2)} s”.`
-          : atLeast
-            ? `${name}: it was not back when the reading ended, so ${timeS.toFixed(0)} s or more.`
-            : `${name}: fitted ${timeS.toFixed(2)} s from readings every ${intervalS.toFixed(2)} s.`,
-      ],
+      speed: eye > slowResponseS ? 'slow' : 'quick',
+      falls: true,
+      figures: figure(eye),
+      sentences: [`${name}: by eye, which shows whole seconds only.`],
     };
   }
-  if (eye === undefined) return { speed: 'unknown', falls: true, figures: [], sentences: [] };
+  const values = rows.map(([, value = 0]) => value);
+  const rest = mean(values.slice(-3)) ?? 0;
+  const first = values[0] ?? 0;
+  const hold = read.number(ids.hold) ?? first;
+  const fell = hold - rest;
+  const left = first - rest;
+  if (Math.abs(fell) < LEAST_MOVE_MBAR && Math.abs(left) < LEAST_MOVE_MBAR)
+    return unknown(
+      `${name}: it moved by ${pressureText(Math.abs(fell), pressureUnit)} only; nothing can be said of the pipe. Hold a higher speed.`,
+    );
+  if (Math.abs(left) < Math.max(LEAST_MOVE_MBAR, LEFT_IF_OPEN * Math.abs(fell)))
+    return {
+      speed: 'quick',
+      falls: true,
+      figures: figure(0),
+      sentences: [`${name}: it was back when the engine stood.`],
+    };
+  const fit = fitDecay(
+    rows.map(([at = 0]) => at),
+    values,
+  );
+  if (!fit.ok) return unknown();
+  const { timeS, atMost, atLeast, intervalS } = fit.value;
+  const cannot = atMost && intervalS > openPipeS;
   return {
-    speed: eye > limits.slowResponseS ? 'slow' : 'quick',
-    falls: true,
-    figures: figure(eye),
-    sentences: [`${name}: by eye, which shows whole seconds only.`],
+    speed: cannot ? (intervalS > slowResponseS ? 'unknown' : 'quick') : speedOf(timeS),
+    falls: left > 0,
+    figures: figure(timeS),
+    sentences: [
+      atMost
+        ? `${name}: readings every ${intervalS.toFixed(2)} s show no more than “within ${intervalS.toFixed(2)} s”.`
+        : atLeast
+          ? `${name}: it was not back when the reading ended, so ${timeS.toFixed(0)} s or more.`
+          : `${name}: fitted ${timeS.toFixed(2)} s from readings every ${intervalS.toFixed(2)} s.`,
+    ],
   };
 }
 
@@ -114,12 +145,13 @@ const response: CheckCard = {
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
-    'Hold 2500–3000 rpm until the value stands. Switch the engine off, or let the pedal go at once.',
-    'Watch the value come back: an open pipe is back within about half a second of the flow, over 2 s is a restricted pipe.',
+    'Hold 2500–3000 rpm until the value stands; note it. Switch the engine off.',
+    'From the moment at which the engine stands: an open pipe is back by then or within half a second, over 2 s is a restricted pipe.',
     'A value that goes below zero and comes back from there shows the low pipe.',
   ],
   fields: [
-    release('dpRelease', 'ΔP after release', 'dpfDeltaP'),
+    held('dpHoldMbar', 'ΔP in the hold', 'dpfDeltaP'),
+    release('dpRelease', 'ΔP, from when the engine stands', 'dpfDeltaP'),
     {
       kind: 'number',
       id: 'dpByEyeS',
@@ -127,7 +159,8 @@ const response: CheckCard = {
       unit: 's',
       possible: between(0, 600, 'Seconds?'),
     },
-    release('backPressureRelease', 'Pressure before the turbine after release', 'exhaustBackPressure'),
+    held('backPressureHoldMbar', 'Pressure before the turbine in the hold', 'exhaustBackPressure'),
+    release('backPressureRelease', 'Before the turbine, from when the engine stands', 'exhaustBackPressure'),
     {
       kind: 'number',
       id: 'backPressureByEyeS',
@@ -135,17 +168,18 @@ const response: CheckCard = {
       unit: 's',
       possible: between(0, 600, 'Seconds?'),
     },
-    release('manifoldRelease', 'Manifold pressure after release', 'manifoldPressure'),
+    held('manifoldHoldMbar', 'Manifold pressure in the hold', 'manifoldPressure'),
+    release('manifoldRelease', 'Manifold, from when the engine stands', 'manifoldPressure'),
   ],
   judge: (read, context) => {
-    const high = pipeOf(read, context, { rows: 'dpRelease', eye: 'dpByEyeS' }, 'ΔP');
+    const high = pipeOf(read, context, { hold: 'dpHoldMbar', rows: 'dpRelease', eye: 'dpByEyeS' }, 'ΔP');
     const back = pipeOf(
       read,
       context,
-      { rows: 'backPressureRelease', eye: 'backPressureByEyeS' },
+      { hold: 'backPressureHoldMbar', rows: 'backPressureRelease', eye: 'backPressureByEyeS' },
       'Before the turbine',
     );
-    const manifold = pipeOf(read, context, { rows: 'manifoldRelease' }, 'Manifold');
+    const manifold = pipeOf(read, context, { hold: 'manifoldHoldMbar', rows: 'manifoldRelease' }, 'Manifold');
     const isSlow = high.speed === 'slow';
     return {
       findings: {

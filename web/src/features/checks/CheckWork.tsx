@@ -38,13 +38,13 @@ interface CheckWorkProps {
 
 /** A guided check: what it takes, what can hurt, the steps, the entry, and what it says while it is typed. */
 export function CheckWork({ open, card, context, diagnosis, canEnter, onDone }: CheckWorkProps) {
-  const { id, steps, needs, harm } = card;
+  const { id, needs } = card;
   const known = KNOWN_CHECKS.find((one) => one.id === id);
   const held = checkHeldOff(id, diagnosis?.evidence ?? {});
   return (
     <article className="grid gap-4" aria-label={CHECK_LABELS[id]}>
       <header>
-        <Button weight="quiet" className="px-0" onClick={onDone}>
+        <Button weight="quiet" className="-ml-4" onClick={onDone}>
           ← All checks
         </Button>
         <h2 className="text-2xl">{CHECK_LABELS[id]}</h2>
@@ -63,19 +63,26 @@ export function CheckWork({ open, card, context, diagnosis, canEnter, onDone }: 
       {card.cautions.map((caution) => (
         <StepCaution key={caution} open={open} caution={caution} act={`check ${id}`} />
       ))}
-      <ol className="list-decimal pl-6 grid gap-1 max-w-3xl">
+      <CheckEntry open={open} card={card} context={context} canEnter={canEnter && !held} onDone={onDone} />
+      <WhatIfList open={open} check={id} />
+    </article>
+  );
+}
+
+function Steps({ card: { steps, harm } }: { card: CheckCard }) {
+  return (
+    <div className="grid gap-3">
+      <ol className="list-decimal pl-6 grid gap-1">
         {steps.map((step) => (
           <li key={step}>{step}</li>
         ))}
       </ol>
       {harm ? (
-        <p className="border-l-8 border-ink pl-3 max-w-3xl">
+        <p className="border-l-8 border-ink pl-3">
           <b>Can harm:</b> {harm}
         </p>
       ) : null}
-      <CheckEntry open={open} card={card} context={context} canEnter={canEnter && !held} onDone={onDone} />
-      <WhatIfList open={open} check={id} />
-    </article>
+    </div>
   );
 }
 
@@ -135,6 +142,7 @@ function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkPro
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-4 xl:grid-cols-[1.1fr_1fr]" noValidate>
       <div className="grid gap-4 content-start min-w-0">
+        <Steps card={card} />
         <CorrectingNotice correcting={correcting} />
         {session && canEnter ? (
           <Button onClick={() => void onBench()} disabled={working}>
@@ -154,7 +162,7 @@ function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkPro
             ))
           : null}
       </div>
-      <div className="grid gap-4 content-start min-w-0">
+      <div className="grid gap-4 content-start min-w-0 xl:sticky xl:top-0 self-start">
         <h3 className="text-xl border-b-2 border-ink">What it says</h3>
         {nothing ? (
           <p className="text-ink2">Nothing is entered yet.</p>
