@@ -304,9 +304,10 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
   },
   'soot-counter-reset': {
     label: 'Soot counter reset without a clean',
-    began: (_plant, computer) => {
+    began: (plant, computer) => {
       computer.sootG = 0;
       computer.modelSootG = 0;
+      computer.adaptations.sootResetAtKm = plant.road.km - 1;
     },
   },
   'counter-not-reset': {

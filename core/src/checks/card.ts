@@ -86,6 +86,8 @@ export interface Judged {
   readonly figures: readonly Figure[];
   readonly sentences: readonly string[];
   readonly parts?: Readonly<Partial<Record<PartId, PartState>>>;
+  /** Outcomes about what was not measured, as it need not be there: a pipe, a sensor. The rest decides without them. */
+  readonly notAsked?: readonly string[];
 }
 
 /** Reads what was entered; what is not possible is not there. */

@@ -254,6 +254,7 @@ const CASES: readonly (readonly [check: string, outcome: string, values: CheckVa
   ['filter-look', 'faces-good', { outlet: 'clean', inlet: 'dry', powder: 'little' }],
   ['counter', 'counter-low', { counterG: 2 }],
   ['counter', 'counter-low', { counterG: 0.2, sinceRegenKm: 240 }],
+  ['counter', 'counter-low', { counterG: 5, sinceRegenKm: 240, sinceResetKm: 12 }],
   ['counter', 'counter-high', { counterG: 80 }],
   ['counter', 'counter-fits', { counterG: 26 }],
 ];

@@ -32,19 +32,19 @@ function isPossible({ possible }: Column, value: number, sure: boolean): boolean
   return value >= low && value <= high;
 }
 
-const asked = (label: string, { possible }: Column, value: number): string =>
+const askBack = (label: string, { possible }: Column, value: number): string =>
   `${label}: ${Number(value.toPrecision(4))} cannot be. ${possible.otherwise}`;
 
 function questionsOf(field: Field, value: CheckValue, sure: boolean): Question[] {
   if (field.kind === 'number' && typeof value === 'number' && !isPossible(field, value, sure))
-    return [{ field: field.id, text: asked(field.label, field, value) }];
+    return [{ field: field.id, text: askBack(field.label, field, value) }];
   if (field.kind === 'rows' && Array.isArray(value)) {
     return field.columns.flatMap((column, c) => {
       const row = (value as readonly (readonly (number | null)[])[]).find((cells) => {
         const cell = cells[c];
         return typeof cell === 'number' && !isPossible(column, cell, sure);
       });
-      return row ? [{ field: field.id, text: asked(column.label, column, row[c] as number) }] : [];
+      return row ? [{ field: field.id, text: askBack(column.label, column, row[c] as number) }] : [];
     });
   }
   return [];
@@ -107,6 +107,7 @@ export function judgeCheck(
   if (questions.length > 0) return { ...NOTHING, outcome: undefined, questions };
   const judged = card.judge(reader(card, values), context);
   const seen = card.outcomes.find((outcome) => judged.findings[outcome] === true);
-  const allOut = card.outcomes.every((outcome) => judged.findings[outcome] === false);
+  const asked = card.outcomes.filter((outcome) => judged.notAsked?.includes(outcome) !== true);
+  const allOut = asked.length > 0 && asked.every((outcome) => judged.findings[outcome] === false);
   return { ...judged, questions, outcome: seen ?? (allOut ? card.otherwise : undefined) };
 }

@@ -1,3 +1,4 @@
+import type { CheckId } from '../checks/index.ts';
 import type { FilterGeometry } from '../filter/index.ts';
 import {
   effectiveEntries,
@@ -44,7 +45,7 @@ export interface Dwell {
 
 /** One thing that a proof needs, and whether it is in. */
 export interface Evidence {
-  readonly id: 'before' | 'after' | 'equal-flow' | 'drive' | 'no-codes' | 'power-limit';
+  readonly id: 'before' | 'after' | 'equal-flow' | 'response' | 'drive' | 'no-codes' | 'power-limit';
   readonly state: 'shown' | 'open' | 'failed';
   readonly text: string;
 }
@@ -121,6 +122,8 @@ interface ReadingsThatCount {
   readonly afterTooEarly: boolean;
   /** What was done to the ΔP sensor or its pipes between the two, in words. */
   readonly pathChanged?: string;
+  /** No work on the filter between the two. */
+  readonly filterUntouched: boolean;
 }
 
 function pathChangedBetween(
@@ -161,6 +164,7 @@ function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount {
     ...(before ? { before } : {}),
     ...(after ? { after } : {}),
     ...(pathChanged === undefined ? {} : { pathChanged }),
+    filterUntouched: touched === undefined,
     beforeTooLate: before !== undefined && happenedAt(before) > first,
     afterTooEarly: after !== undefined && last !== undefined && happenedAt(after) < happenedAt(last),
   };
@@ -171,8 +175,39 @@ const lastAfter = <T extends Entry['body']['kind']>(
   since: number,
 ): EntryOf<T> | undefined => list.filter((entry) => happenedAt(entry) >= since).at(-1);
 
+/** Checks that show whether the ΔP sensor gets and gives its pressure. */
+const PATH_CHECKS: ReadonlySet<string> = new Set<CheckId>([
+  'pipe-response',
+  'pipe-pump',
+  'dp-ladder',
+  'dp-swap',
+  'hoses',
+]);
+
+/** Whether sensor and pipes answered in a check since a moment; undefined where none was made. */
+function answeredSince(
+  entries: readonly Entry[],
+  checks: readonly MadeCheck[],
+  since: number,
+): boolean | undefined {
+  const made = checks.filter(
+    ({ entry, judgement }) =>
+      PATH_CHECKS.has(entry.body.check) &&
+      Object.keys(judgement.findings).length > 0 &&
+      happenedAt(entry) >= since,
+  );
+  // A log shows its channel's response itself: one that does not follow the flow is not believed in the first place.
+  const logged = entriesOfKind(entries, 'reading').some(
+    (entry) =>
+      entry.body.purpose === 'after' && entry.body.origin.type === 'log' && happenedAt(entry) >= since,
+  );
+  if (made.length === 0) return logged ? true : undefined;
+  return made.every(({ judgement }) => !Object.values(judgement.findings).includes(true));
+}
+
 function evidenceOf(
   entries: readonly Entry[],
+  checks: readonly MadeCheck[],
   { before, after, beforeTooLate, afterTooEarly }: ReadingsThatCount,
   proof: Proof | undefined,
 ): Evidence[] {
@@ -203,7 +238,9 @@ function evidenceOf(
     {
       id: 'equal-flow',
       state: proof?.verdict === 'proved' ? 'shown' : proof ? 'failed' : 'open',
-      text: 'Pressure fell at equal flow and is within its limits',
+      text: proof?.falseAlarm
+        ? 'With sensor and pipes put right the pressure is within its limits'
+        : 'Pressure fell at equal flow and is within its limits',
     },
     {
       id: 'drive',
@@ -222,6 +259,17 @@ function evidenceOf(
           : `Codes after the drive: ${scan.body.codes.map((c) => c.code).join(', ')}`,
     },
   ];
+  if (proof?.falseAlarm) {
+    const answered = answeredSince(entries, checks, since);
+    list.splice(3, 0, {
+      id: 'response',
+      state: answered === undefined ? 'open' : answered ? 'shown' : 'failed',
+      text:
+        answered === false
+          ? 'Checked again after the repair, sensor or pipe still does not answer'
+          : 'Sensor and pipes checked again after the repair',
+    });
+  }
   if (limited) {
     list.push({
       id: 'power-limit',
@@ -241,6 +289,8 @@ function headlineOf(
   has: { before: boolean; after: boolean },
 ): string {
   const removed = comparison?.removedPercent;
+  if (proof?.falseAlarm && verdict === 'proved') return 'Proved: it was not the filter, which reads good';
+  if (proof?.falseAlarm && verdict === 'equal-flow') return 'It was not the filter: read right, it is good';
   switch (verdict) {
     case 'proved':
       return removed ? `Proved: at equal flow the pressure drop fell by ${percent(removed.value)}` : 'Proved';
@@ -283,6 +333,7 @@ export function deriveJob(facts: JobFacts): DerivedJob {
             before: before.body,
             after: after.body,
             ...(readings.pathChanged === undefined ? {} : { pathChanged: readings.pathChanged }),
+            filterUntouched: readings.filterUntouched,
           },
           facts.limits,
           facts.pressureUnit,
@@ -295,7 +346,7 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     ...(soot ? { sootByPressureG: soot } : {}),
   });
   const drivable = entriesOfKind(entries, 'drivable').at(-1);
-  const evidence = evidenceOf(entries, readings, proof);
+  const evidence = evidenceOf(entries, checks, readings, proof);
   const complete = evidence.every((item) => item.state === 'shown');
   const verdict: JobVerdict = !proof
     ? 'open'

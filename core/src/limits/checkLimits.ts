@@ -78,11 +78,11 @@ export const CHECK_LIMITS = {
   pipeHoldsPercent: {
     label: 'Pipe holds: share of the pumped pressure left after the wait, above',
     unit: '%',
-    value: 10,
-    low: 2,
+    value: 4,
+    low: 1,
     high: 90,
     group: 'check',
-    reason: 'An open pipe has lost it all within a second.',
+    reason: 'An open pipe has lost it all within a second; two seconds leave nothing.',
   },
   openPipeS: {
     label: 'Pipe open: value is back after release within',

@@ -22,6 +22,8 @@ export interface Proof {
   readonly verdict: Verdict;
   /** The before reading was good already: no treatment of the filter can be proved, and none was needed. */
   readonly nothingToRemove: boolean;
+  /** The filter was not touched: the sensor or its pipes had lied, and what is read since their repair is good. */
+  readonly falseAlarm?: boolean;
   /** What must still be read before more can be said, as sentences. */
   readonly missing: readonly string[];
   readonly reasons: readonly string[];
@@ -33,6 +35,8 @@ export interface ProofReadings {
   readonly after: ReadingBody;
   /** What was done to the ΔP sensor or its pipes between the two, in words. */
   readonly pathChanged?: string;
+  /** Nothing was done to the filter between the two. */
+  readonly filterUntouched?: boolean;
 }
 
 const percent = (value: number): string => `${Math.round(value)} %`;
@@ -180,6 +184,17 @@ export function judgeProof(
   if (noBefore.length > 0) {
     const state = afterJudgements(comparison, limits);
     const good = state.length > 0 && state.every(({ holds }) => holds);
+    if (good && readings.filterUntouched === true && readings.pathChanged !== undefined)
+      return {
+        verdict: 'proved',
+        nothingToRemove: false,
+        falseAlarm: true,
+        missing: [],
+        reasons: [
+          `The filter was not touched. Since the before reading ${readings.pathChanged}, and what is read now is within its limits: it was not the filter.`,
+        ],
+        judgements: state,
+      };
     return {
       verdict: 'not-proved',
       nothingToRemove: false,

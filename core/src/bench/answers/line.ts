@@ -1,5 +1,6 @@
 import { filterVolumeL } from '../../filter/index.ts';
 import { perform, type JointName } from '../acts.ts';
+import type { BenchVehicle } from '../benchVehicle.ts';
 import { noise } from '../noise.ts';
 import { recirculatedC } from '../vehicle/airPath.ts';
 import type { Answer } from './answerCheck.ts';
@@ -66,7 +67,7 @@ export const pump: Answer = (hand) => {
     perform(vehicle, { do: 'pump-pipe', pipe, mbar: 400 });
     hand.follow({ do: 'key-on' }, 0.3);
     const start = shown();
-    hand.follow({ do: 'key-on' }, 3);
+    hand.follow({ do: 'key-on' }, 2);
     return [start, shown()];
   };
   const { family } = vehicle;
@@ -173,11 +174,18 @@ export const look: Answer = ({ vehicle: { plant, wear, family } }) => ({
   powder: plant.filter.ashG / filterVolumeL(family.filter) > MUCH_ASH_G_PER_L ? 'much' : 'little',
 });
 
+/** Distance since the soot counter was set back, where that was ever done: the computer keeps it. */
+const sinceReset = ({ computer, plant }: BenchVehicle): number | undefined =>
+  computer.adaptations.sootResetAtKm === undefined
+    ? undefined
+    : plant.road.km - computer.adaptations.sootResetAtKm;
+
 export const counter: Answer = (hand) => {
   hand.keyOn(2);
   return entered({
     counterG: hand.vehicle.read('sootMass'),
     sinceRegenKm: hand.vehicle.read('distanceSinceRegen'),
+    sinceResetKm: sinceReset(hand.vehicle),
   });
 };
 

@@ -58,7 +58,13 @@ export interface Computer {
   readonly readiness: Map<string, number>;
   powerLimit: number;
   oilLifePercent: number;
-  adaptations: { deltaPZeroMbar: number; filterSinceKm: number; deltaPLearnedAtKm: number };
+  adaptations: {
+    deltaPZeroMbar: number;
+    filterSinceKm: number;
+    deltaPLearnedAtKm: number;
+    /** Where the soot counter was set back last by a tool; undefined where it never was. */
+    sootResetAtKm: number | undefined;
+  };
   routine: RoutineState | undefined;
   /** The computer's idea of idle, rpm. */
   idleRpm: number;
@@ -97,7 +103,7 @@ export function newComputer(
     readiness: new Map(READINESS.map((name) => [name, 0])),
     powerLimit: 1,
     oilLifePercent: Math.max(0, 100 - (100 * start.kmSinceOil) / 20_000),
-    adaptations: { deltaPZeroMbar: 0, filterSinceKm: 0, deltaPLearnedAtKm: 0 },
+    adaptations: { deltaPZeroMbar: 0, filterSinceKm: 0, deltaPLearnedAtKm: 0, sootResetAtKm: undefined },
     routine: undefined,
     idleRpm: family.idleRpm,
     secondS: 0,

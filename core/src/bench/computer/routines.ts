@@ -71,6 +71,7 @@ export function startRoutine(
       computer.sootG = 0;
       computer.modelSootG = 0;
       computer.pressureSootG = undefined;
+      computer.adaptations.sootResetAtKm = seen.km;
       return done(id, 'Soot counter at 0 g. Nothing in the filter has changed.');
     case 'new-filter':
       computer.sootG = 0;

@@ -127,6 +127,7 @@ const agree: CheckCard = {
         ...(back === undefined ? {} : { 'back-pressure-off': back && !all }),
         ...(manifold === undefined ? {} : { 'manifold-off': manifold && !all }),
       },
+      notAsked: back === undefined && manifold !== undefined ? ['all-off', 'back-pressure-off'] : [],
       figures,
       sentences,
       ...(back && !all ? { parts: { 'back-pressure-sensor': 'doubtful' as const } } : {}),

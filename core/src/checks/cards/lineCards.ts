@@ -270,6 +270,8 @@ const COUNTING_ROOM_G = 4;
 /** On less a counter cannot be expected to have moved. */
 const LEAST_KM = 60;
 const ASSUMED_L = 2;
+/** A counter goes to zero by itself in a regeneration: what is set back sooner after it is that. */
+const RESET_APART_KM = 30;
 
 const counter: CheckCard = {
   id: 'counter',
@@ -297,6 +299,14 @@ const counter: CheckCard = {
       unit: 'km',
       live: 'distanceSinceRegen',
       possible: between(0, 100_000, 'Is it a distance?'),
+    },
+    {
+      kind: 'number',
+      id: 'sinceResetKm',
+      label: 'Distance since it was set back',
+      unit: 'km',
+      hint: 'Where the module keeps it',
+      possible: between(0, 3e6, 'Is it a distance?'),
     },
     {
       kind: 'number',
@@ -339,6 +349,15 @@ const counter: CheckCard = {
         figures: distance,
         sentences: [
           `${counted.toFixed(1)} g on ${km?.toFixed(0) ?? ''} km without a regeneration: no engine makes so little. It was set back.`,
+        ],
+      };
+    const sinceReset = read.number('sinceResetKm');
+    if (sinceReset !== undefined && km !== undefined && sinceReset < km - RESET_APART_KM)
+      return {
+        findings: { 'counter-low': true, 'counter-high': false },
+        figures: [...distance, { label: 'Set back before', value: sinceReset, unit: 'km', state: 'failed' }],
+        sentences: [
+          `It was set back ${sinceReset.toFixed(0)} km ago, and the last regeneration is ${km.toFixed(0)} km ago: nothing had burnt. What it counts now says little.`,
         ],
       };
     if (low === undefined || high === undefined)

@@ -204,6 +204,12 @@ const response: CheckCard = {
         ...(manifold.speed === 'slow' ? ['The pipe of the manifold sensor is restricted.'] : []),
         ...(back.speed === 'slow' ? ['The pipe of the back-pressure sensor is restricted.'] : []),
       ],
+      notAsked: [
+        ...(read.rows('backPressureRelease').length === 0 && read.number('backPressureByEyeS') === undefined
+          ? ['back-pressure-slow']
+          : []),
+        ...(read.rows('manifoldRelease').length === 0 ? ['manifold-slow'] : []),
+      ],
       ...(isSlow ? { parts: { [high.falls ? 'high-pipe' : 'low-pipe']: 'doubtful' as const } } : {}),
     };
   },
@@ -225,7 +231,7 @@ const pump: CheckCard = {
   harm: 'Pump into the pipe, never into a connected sensor.',
   steps: [
     'Engine off and cold enough to touch. Hose off the sensor, pump on the hose: pressure or vacuum, 300–500 mbar.',
-    'Note what stands at once and after three seconds.',
+    'Note what stands at once and two seconds later.',
     'The other pipe the same. Where nothing holds, gas goes through.',
   ],
   fields: PIPES.flatMap(([id, label]): CheckCard['fields'][number][] => [
@@ -239,7 +245,7 @@ const pump: CheckCard = {
     {
       kind: 'number',
       id: `${id}LeftMbar`,
-      label: `${label}: after 3 s`,
+      label: `${label}: after 2 s`,
       unit: 'mbar',
       possible: between(-1000, 4000, 'No pump sucks below nothing: read it again.'),
     },
@@ -261,13 +267,14 @@ const pump: CheckCard = {
       const share = Math.abs(start) < 50 ? 0 : Math.max(0, (100 * left) / start);
       const holds = share > limits.pipeHoldsPercent;
       figures.push(
-        against(`${label}: left after 3 s`, share, { unit: 'percent', high: limits.pipeHoldsPercent }),
+        against(`${label}: left after 2 s`, share, { unit: 'percent', high: limits.pipeHoldsPercent }),
       );
       findings[finding] = holds;
       if (holds) sentences.push(`${label} holds: it is blocked, wholly or nearly.`);
       if (part) parts[part] = holds ? 'failed' : 'proven-clear';
     }
-    return figures.length === 0 ? NOTHING : { findings, figures, sentences, parts };
+    const notAsked = PIPES.map(([, , finding]) => finding).filter((id) => findings[id] === undefined);
+    return figures.length === 0 ? NOTHING : { findings, figures, sentences, parts, notAsked };
   },
 };
 
@@ -322,6 +329,7 @@ const hoses: CheckCard = {
         ...(state === undefined ? {} : { 'hose-off': state === 'split' || state === 'off' }),
         ...(backPipe === undefined ? {} : { 'pipe-cracked': backPipe === 'cracked' }),
       },
+      notAsked: backPipe === undefined ? ['pipe-cracked'] : [],
       figures: [],
       sentences: [
         ...(order === 'low' ? ['Crossed hoses read below zero; a sensor that ends at zero looks dead.'] : []),

@@ -92,6 +92,11 @@ const coldSoak: CheckCard = {
       findings: undecided
         ? {}
         : Object.fromEntries(off.map(({ number, by }) => [`soak-egt${number}`, Math.abs(by) > limit])),
+      notAsked: undecided
+        ? []
+        : NUMBERS.filter((number) => egts.every((egt) => egt.number !== number)).map(
+            (number) => `soak-egt${number}`,
+          ),
       figures: off.map(({ number, by }) =>
         against(`EGT ${number} off the middle of all`, by, { unit: 'degC', low: -limit, high: limit }),
       ),
@@ -192,7 +197,10 @@ const resistance: CheckCard = {
         );
       else sentences.push(`EGT ${its}: ${reading.toPrecision(3)} lies off the whole curve: open or shorted.`);
     }
-    return { findings, figures, sentences, parts };
+    const notAsked = NUMBERS.filter((number) => findings[`egt${number}-bad`] === undefined).map(
+      (number) => `egt${number}-bad`,
+    );
+    return { findings, figures, sentences, parts, notAsked };
   },
 };
 

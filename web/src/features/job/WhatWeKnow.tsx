@@ -16,6 +16,7 @@ const WHERE: Record<Evidence['id'], Stage> = {
   before: 'baseline',
   after: 'prove',
   'equal-flow': 'prove',
+  response: 'checks',
   drive: 'prove',
   'no-codes': 'prove',
   'power-limit': 'prove',
@@ -28,6 +29,10 @@ const NEXT: Record<Evidence['id'], { title: string; why: string }> = {
   },
   after: { title: 'Take the after reading', why: 'At the same speeds as before, warm, on the plateau.' },
   'equal-flow': { title: 'Look at why it is not proved', why: 'The reasons stand beside the verdict.' },
+  response: {
+    title: 'Check sensor and pipes again',
+    why: 'After the repair: does the value come back at once, does the pipe let go?',
+  },
   drive: { title: 'Drive it', why: 'A light that is off is no proof; soot and codes show on the road.' },
   'no-codes': {
     title: 'Scan again after the drive',
