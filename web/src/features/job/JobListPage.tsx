@@ -108,6 +108,9 @@ function JobRow({ job }: { job: JobListItem }) {
         </span>
         <span className="max-md:row-start-2 max-md:col-span-2">
           <span className="font-bold">{job.summary.headline}</span>
+          {job.summary.waitsFor ? (
+            <span className="block text-sm text-ember-text font-bold">Waits for {job.summary.waitsFor}</span>
+          ) : null}
           <span className="block text-sm text-ink2">
             {job.customerName ? `${job.customerName} · ` : ''}job {job.number} · {job.entryCount} entries
           </span>

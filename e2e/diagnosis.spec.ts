@@ -1,0 +1,255 @@
+import { addEntries, expect, newJob, openJob, signIn, stage, test } from './setup/site.ts';
+import type { Page } from '@playwright/test';
+
+async function enterReading(
+  page: Page,
+  rows: Record<string, Record<string, string>>,
+  button: string,
+): Promise<void> {
+  for (const [row, figures] of Object.entries(rows)) {
+    const group = page.getByRole('group', { name: row, exact: true });
+    for (const [label, figure] of Object.entries(figures))
+      await group.getByLabel(new RegExp(label)).fill(figure);
+  }
+  await page.getByRole('button', { name: button }).click();
+}
+
+test('a “blocked filter” that is a blocked pipe: found, cleared and proved without a treatment', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await newJob(page, site, 'HW 52');
+
+  // Intake: words, chips, what others did.
+  await page.getByLabel('What the customer says').fill('Filter lamp, told to buy a new filter');
+  await page.getByLabel('Distance').fill('88000');
+  await page.getByRole('button', { name: 'Mixed' }).click();
+  await page.getByRole('button', { name: 'Filter lamp' }).click();
+  await page.getByRole('button', { name: 'Black smoke: not asked' }).click();
+  await page.getByRole('button', { name: 'Black smoke: yes' }).click();
+  await expect(page.getByRole('button', { name: 'Black smoke: no' })).toBeVisible();
+  await page.getByText('Add a part').click();
+  await page.getByLabel('Part', { exact: true }).fill('ΔP sensor');
+  await page.getByLabel('It was').selectOption('pattern');
+  await page.getByRole('button', { name: 'Enter the part' }).click();
+  await expect(page.getByText('pattern part · changed nothing')).toBeVisible();
+  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+
+  await page.getByLabel('Scan of every module, before anything is cleared').fill('P2453');
+  await page.getByRole('button', { name: 'Enter the codes' }).click();
+  await expect(page.getByRole('region', { name: 'May be the cause' })).toContainText('P2453');
+
+  await stage(page, 'Baseline');
+  await enterReading(
+    page,
+    {
+      'Key on, engine off': { ΔP: '2' },
+      Idle: { rpm: '780', ΔP: '41', 'Air mass': '15', Filter: '140' },
+      'Hold 1': { rpm: '2500', ΔP: '120', 'Air mass': '60', Filter: '210' },
+      'Hold 2': { rpm: '3000', ΔP: '175', 'Air mass': '78', Filter: '230' },
+    },
+    'Enter the before reading',
+  );
+
+  // The pump at the pipe: it holds.
+  await stage(page, 'Checks');
+  const checks = page.getByRole('list', { name: 'Checks to make' });
+  await expect(checks.getByText('Worth the next minutes')).toBeVisible();
+  await checks.getByRole('button', { name: /Pipes: hand pump, does it hold/ }).click();
+  await page.getByRole('button', { name: 'I have read this' }).click();
+  await page.getByText('What if this check says').click();
+  await expect(
+    page.getByText(/The pipe ahead of the filter to the ΔP sensor is blocked \d+ %/).first(),
+  ).toBeVisible();
+  await page.getByLabel('High pipe: pumped to').fill('400');
+  await page.getByLabel('High pipe: after 2 s').fill('390');
+  await expect(page.getByRole('status', { name: 'Judgement' })).toContainText(
+    'High pipe holds: it is blocked',
+  );
+  await page.getByRole('button', { name: 'Enter this check' }).click();
+  await expect(page.getByRole('list', { name: 'Found by checks' })).toContainText('The high pipe holds');
+  const likely = page.getByRole('list', { name: 'Likely causes' });
+  await expect(likely.getByRole('listitem').first()).toContainText('The pipe ahead of the filter');
+
+  await stage(page, 'Decide');
+  await page.getByLabel('It is', { exact: true }).selectOption('high-pipe-blocked');
+  await page.getByLabel('How you know').fill('Holds 390 of 400 mbar');
+  await page.getByRole('button', { name: 'Enter the cause' }).click();
+  await expect(page.getByRole('list', { name: 'Causes' })).toContainText('confirmed. Holds 390 of 400 mbar');
+
+  // The repair: no fluid, no burn.
+  await stage(page, 'Treat');
+  await page.getByLabel('Work').selectOption('pipe-cleared');
+  await page.getByRole('button', { name: 'I have read this' }).click();
+  await page.getByLabel('What exactly').fill('Soaked, rodded through the bend, blown with the sensor off');
+  await page.getByLabel('Part', { exact: true }).first().selectOption('high-pipe');
+  await page.getByRole('button', { name: 'Enter the work' }).click();
+  await stage(page, 'Checks');
+  await checks.getByRole('button', { name: /Pipes: hand pump, does it hold/ }).click();
+  for (const [label, figure] of [
+    ['High pipe: pumped to', '60'],
+    ['High pipe: after 2 s', '0'],
+    ['Low pipe: pumped to', '40'],
+    ['Low pipe: after 2 s', '0'],
+  ] as const)
+    await page.getByLabel(label, { exact: false }).fill(figure);
+  await expect(page.getByText('The pipes are open')).toBeVisible();
+  await page.getByRole('button', { name: 'Enter this check' }).click();
+
+  await stage(page, 'Prove');
+  await enterReading(
+    page,
+    {
+      'Key on, engine off': { ΔP: '0' },
+      Idle: { rpm: '780', ΔP: '3', 'Air mass': '15', Filter: '140' },
+      'Hold 1': { rpm: '2500', ΔP: '16', 'Air mass': '60', Filter: '210' },
+      'Hold 2': { rpm: '3000', ΔP: '24', 'Air mass': '78', Filter: '230' },
+    },
+    'Enter the after reading',
+  );
+  await expect(
+    page.getByRole('heading', { name: 'It was not the filter: read right, it is good' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Enter the drive check' }).click();
+  await page.getByLabel('Distance').fill('11');
+  await page.getByRole('button', { name: 'Enter the drive', exact: true }).click();
+  await page.getByRole('button', { name: 'No codes stored' }).click();
+  await expect(
+    page.getByRole('heading', { name: 'Proved: it was not the filter, which reads good' }),
+  ).toBeVisible();
+});
+
+test('an impossible value is asked back, decides nothing, and counts once it was measured again', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await newJob(page, site, 'HW 52');
+  await page.goto(`${page.url().replace('stage=intake', 'stage=checks')}&check=dp-electrical`);
+  await page.getByLabel('Battery, V').fill('12,6');
+  await page.getByLabel('Supply pin').fill('12');
+  await page.getByLabel('Battery positive to ground pin').fill('12,6');
+  const judgement = page.getByRole('status', { name: 'Judgement' });
+  await expect(judgement).toContainText('Can that be?');
+  await expect(judgement).toContainText('12 V on a 5 V line');
+  await page.getByRole('button', { name: 'Enter this check' }).click();
+  const found = page.getByRole('list', { name: 'Found by checks' });
+  await expect(found).toContainText('Not decided');
+  await found.getByRole('button').click();
+  await page.getByLabel('Battery, V').fill('12,6');
+  await page.getByLabel('Supply pin').fill('12');
+  await page.getByLabel('Battery positive to ground pin').fill('12,6');
+  await page.getByLabel('I measured it again').check();
+  await expect(judgement).toContainText('Supply is not 5 V');
+});
+
+test('a check at the bench vehicle answers by its physics, and its figures are taken over', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await newJob(page, site, 'HW 52');
+  const job = page.url().replace(/\?.*/, '');
+  await page.goto(`${job}/live`);
+  await page
+    .getByLabel('What is wrong with it')
+    .selectOption({ label: 'High pipe of the ΔP sensor blocked' });
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByText('Ignition off').first().waitFor();
+  // The session lives as long as the page: go on inside it.
+  await page
+    .getByRole('link', { name: /Back to the job|job/i })
+    .first()
+    .click();
+  await stage(page, 'Checks');
+  await page
+    .getByRole('list', { name: 'Checks to make' })
+    .getByRole('button', { name: /Pipes: hand pump, does it hold/ })
+    .click();
+  await page.getByRole('button', { name: 'Make it at the bench vehicle' }).click();
+  await expect(page.getByRole('status', { name: 'Judgement' })).toContainText(
+    'High pipe holds: it is blocked',
+  );
+  await expect(page.getByLabel('High pipe: after 2 s')).not.toHaveValue('');
+});
+
+test('a job waits for the customer’s choice and for a part, and says so in the list', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await newJob(page, site, 'FL 012');
+  await page.getByLabel('What the customer says').fill('Lamp');
+  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  await stage(page, 'Decide');
+  await page.getByText('Offer a choice with prices').click();
+  await page.getByLabel('What is to be decided').fill('The filter:');
+  await page.getByLabel('Price').nth(0).fill('180');
+  await page.getByLabel('Price').nth(1).fill('420,50');
+  await page.getByRole('button', { name: 'Offer it: the job waits' }).click();
+  await expect(page.getByText('Waits for the customer: The filter:')).toBeVisible();
+  await page.goto(`${site.address}/jobs?find=FL+012`);
+  await expect(page.getByText('Waits for the customer’s choice').first()).toBeVisible();
+  await openJob(page, site, 'FL 012', 'decide');
+  await page.getByRole('radio', { name: /Send out to be cleaned/ }).check();
+  await page.getByLabel('Approved by').fill('Dispatcher Orla Finn');
+  await page.getByRole('button', { name: 'Record the approval' }).click();
+  await expect(page.getByText(/420\.50 EUR, approved by Dispatcher Orla Finn by phone/)).toBeVisible();
+
+  await page.getByLabel('It may be').selectOption('limited');
+  await page.getByLabel('Because').fill('Filter half full, no inhibitor');
+  await page.getByLabel('Limited to').fill('No town work');
+  await page.getByRole('button', { name: 'Enter it', exact: true }).click();
+  await expect(page.getByText('Filter half full, no inhibitor · No town work')).toBeVisible();
+
+  await stage(page, 'Treat');
+  await page.getByText('Enter a temporary repair').click();
+  await page.getByLabel('What was done for now').fill('Duct taped');
+  await page.getByLabel('On order').fill('Intake duct');
+  await page.getByRole('button', { name: 'Enter it, open until it is settled' }).click();
+  await expect(page.getByText('on order: Intake duct')).toBeVisible();
+  await page.getByLabel('Settled by').fill('New duct fitted');
+  await page.getByRole('button', { name: 'It is settled' }).click();
+  await expect(page.getByText('None is open.')).toBeVisible();
+});
+
+test('what was confirmed on one vehicle is proposed on the customer’s others of the family, notes are kept', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await newJob(page, site, 'FL 007');
+  const other = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  await addEntries(page, site, other, [
+    { kind: 'cause', cause: 'glow-plugs-failed', state: 'confirmed', why: 'Two plugs open' },
+    { kind: 'family-note', topic: 'access', text: 'Plug 4 from below, wing liner off', minutes: 20 },
+  ]);
+  await openJob(page, site, 'FL 019', 'intake');
+  await expect(page.getByText(/Plug 4 from below, wing liner off/)).toBeVisible();
+  const proposed = page.getByRole('list', { name: 'Proposed for this vehicle' });
+  await expect(proposed).toContainText('Glow plugs or their relay was confirmed on FL 007 TX');
+  await proposed.getByRole('link', { name: 'Glow plugs and their relay' }).click();
+  await expect(page.getByRole('heading', { name: 'Glow plugs and their relay' })).toBeVisible();
+});
+
+test('a photo is kept by its content, a file that only calls itself one is refused', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await newJob(page, site, 'HW 52');
+  const dot = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  await page.getByLabel('What it shows').fill('High pipe at its bend');
+  await page
+    .getByLabel('Take or choose a photo')
+    .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: dot });
+  await expect(page.getByRole('img', { name: 'High pipe at its bend' })).toBeVisible();
+  await page
+    .getByLabel('Take or choose a photo')
+    .setInputFiles({ name: 'b.png', mimeType: 'image/png', buffer: Buffer.from('not a picture at all') });
+  await expect(page.getByText('This file is no photo')).toBeVisible();
+});
