@@ -60,6 +60,26 @@ const CASES: readonly (readonly [check: string, outcome: string, values: CheckVa
   ],
   [
     'pipe-response',
+    'manifold-still',
+    {
+      dpHoldMbar: 60,
+      dpRelease: falling(0.3),
+      manifoldHoldMbar: 1012,
+      manifoldRelease: Array.from({ length: 8 }, (_, i) => [0.2 * i, 1012]),
+    },
+  ],
+  [
+    'pipe-response',
+    'back-pressure-still',
+    {
+      dpHoldMbar: 60,
+      dpRelease: falling(0.3),
+      backPressureHoldMbar: 1000,
+      backPressureRelease: Array.from({ length: 8 }, (_, i) => [0.2 * i, 1000]),
+    },
+  ],
+  [
+    'pipe-response',
     'manifold-slow',
     { dpRelease: falling(0.3), backPressureRelease: falling(0.2), manifoldRelease: falling(6) },
   ],

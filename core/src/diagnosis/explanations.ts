@@ -53,20 +53,24 @@ export interface Explanation {
 
 const SHOWN = 8;
 
-/** Sets of causes gathered by their roots, the most probable first: what one repair ends needs no telling apart. */
+/**
+ * Sets of causes gathered by their roots, the most probable first: what one repair ends needs no telling apart. Something is behind
+ * it when a vehicle comes in: that it is nothing at all is no explanation, and the rest is weighed without it.
+ */
 export function explanationsOf(
   network: Network,
   { sets, probabilities }: { sets: readonly (readonly number[])[]; probabilities: Float64Array },
 ): Explanation[] {
   const byRoots = new Map<string, number>();
+  const nothing = Math.min(1 - 1e-9, probabilities[sets.findIndex((set) => set.length === 0)] ?? 0);
   sets.forEach((set, s) => {
     const probability = probabilities[s] as number;
-    if (probability < 1e-9) return;
+    if (probability < 1e-9 || set.length === 0) return;
     const key = rootsOf(set.map((i) => network.causes[i]?.id ?? '')).join(' ');
     byRoots.set(key, (byRoots.get(key) ?? 0) + probability);
   });
   return [...byRoots]
-    .map(([key, probability]) => ({ roots: key === '' ? [] : key.split(' '), probability }))
+    .map(([key, probability]) => ({ roots: key.split(' '), probability: probability / (1 - nothing) }))
     .sort((a, b) => b.probability - a.probability)
     .slice(0, SHOWN);
 }

@@ -14,7 +14,7 @@ import {
 import { codeAsWritten } from '../bench/computer/notation.ts';
 import { groupOf } from '../bench/signature.ts';
 import { recordBaseline } from '../bench/recordBaseline.ts';
-import { factsOfReading, type CaseFacts, type VehicleUse } from '../diagnosis/index.ts';
+import { factsOfReading, findingsOfCodes, type CaseFacts, type VehicleUse } from '../diagnosis/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import type { PartId } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
@@ -82,7 +82,11 @@ function told(d: Dice, faults: readonly Fault[]): Record<string, boolean> {
 /** What the vehicle itself shows to whoever gets in and looks under the bonnet. */
 function seen(vehicle: BenchVehicle, km: number): Record<string, boolean> {
   const { computer, family, plant } = vehicle;
-  const lamp = [...computer.codes.values()].some(({ status }) => status !== 'pending');
+  // The filter’s own lamp: by its load, or by a code of the filter and its pressure.
+  const codes = findingsOfCodes([...computer.codes.values()].map(({ code, status }) => ({ code, status })));
+  const lamp = ['code-soot-high', 'code-ash', 'code-dp-circuit', 'code-dp-plausible'].some((id) =>
+    codes.has(id),
+  );
   return {
     'power-limited': computer.powerLimit < 0.95,
     'filter-lamp': lamp || computer.sootG > family.regenStartGPerL * filterVolumeL(family.filter),

@@ -53,6 +53,8 @@ type Speed = 'quick' | 'doubtful' | 'slow' | 'unknown';
 
 interface Pipe {
   readonly speed: Speed;
+  /** Whether it moved at all from the hold to rest; undefined where the hold was not read. */
+  readonly moves?: boolean;
   readonly falls: boolean;
   readonly figures: Figure[];
   readonly sentences: string[];
@@ -102,16 +104,21 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
   const values = rows.map(([, value = 0]) => value);
   const rest = mean(values.slice(-3)) ?? 0;
   const first = values[0] ?? 0;
-  const hold = read.number(ids.hold) ?? first;
+  const held = read.number(ids.hold);
+  const hold = held ?? first;
   const fell = hold - rest;
   const left = first - rest;
   if (Math.abs(fell) < LEAST_MOVE_MBAR && Math.abs(left) < LEAST_MOVE_MBAR)
-    return unknown(
-      `${name}: it moved by ${pressureText(Math.abs(fell), pressureUnit)} only; nothing can be said of the pipe. Hold a higher speed.`,
-    );
+    return {
+      ...unknown(
+        `${name}: it moved by ${pressureText(Math.abs(fell), pressureUnit)} only; nothing can be said of the pipe. Hold a higher speed.`,
+      ),
+      ...(held === undefined ? {} : { moves: false }),
+    };
   if (Math.abs(left) < Math.max(LEAST_MOVE_MBAR, LEFT_IF_OPEN * Math.abs(fell)))
     return {
       speed: 'quick',
+      moves: true,
       falls: true,
       figures: figure(0),
       sentences: [`${name}: it was back when the engine stood.`],
@@ -124,6 +131,7 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
   const { timeS, atMost, atLeast, intervalS } = fit.value;
   const cannot = atMost && intervalS > openPipeS;
   return {
+    moves: true,
     speed: cannot ? (intervalS > slowResponseS ? 'unknown' : 'quick') : speedOf(timeS),
     falls: left > 0,
     figures: figure(timeS),
@@ -140,7 +148,14 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
 /** The live value after release: a restricted pipe is a slow one. */
 const response: CheckCard = {
   id: 'pipe-response',
-  outcomes: ['high-slow', 'low-slow', 'back-pressure-slow', 'manifold-slow'],
+  outcomes: [
+    'high-slow',
+    'low-slow',
+    'back-pressure-slow',
+    'manifold-slow',
+    'back-pressure-still',
+    'manifold-still',
+  ],
   otherwise: 'response-quick',
   needs: ['scan-tool'],
   cautions: ['running-engine'],
@@ -188,6 +203,8 @@ const response: CheckCard = {
           : { 'high-slow': isSlow && high.falls, 'low-slow': isSlow && !high.falls }),
         ...(back.speed === 'unknown' ? {} : { 'back-pressure-slow': back.speed === 'slow' }),
         ...(manifold.speed === 'unknown' ? {} : { 'manifold-slow': manifold.speed === 'slow' }),
+        ...(back.moves === undefined ? {} : { 'back-pressure-still': !back.moves }),
+        ...(manifold.moves === undefined ? {} : { 'manifold-still': !manifold.moves }),
       },
       figures: [...high.figures, ...back.figures, ...manifold.figures],
       sentences: [
@@ -201,14 +218,20 @@ const response: CheckCard = {
                 : 'It comes back from below zero: the low pipe is restricted.',
             ]
           : []),
+        ...(back.moves === false
+          ? ['Before the turbine nothing moves from a hold to rest: no pressure does so.']
+          : []),
+        ...(manifold.moves === false ? ['The manifold sensor shows the same in a hold and at rest.'] : []),
         ...(manifold.speed === 'slow' ? ['The pipe of the manifold sensor is restricted.'] : []),
         ...(back.speed === 'slow' ? ['The pipe of the back-pressure sensor is restricted.'] : []),
       ],
       notAsked: [
         ...(read.rows('backPressureRelease').length === 0 && read.number('backPressureByEyeS') === undefined
-          ? ['back-pressure-slow']
+          ? ['back-pressure-slow', 'back-pressure-still']
           : []),
-        ...(read.rows('manifoldRelease').length === 0 ? ['manifold-slow'] : []),
+        ...(read.rows('manifoldRelease').length === 0 ? ['manifold-slow', 'manifold-still'] : []),
+        ...(back.moves === undefined ? ['back-pressure-still'] : []),
+        ...(manifold.moves === undefined ? ['manifold-still'] : []),
       ],
       ...(isSlow ? { parts: { [high.falls ? 'high-pipe' : 'low-pipe']: 'doubtful' as const } } : {}),
     };

@@ -25,6 +25,8 @@ pipe-response | 5 | 0 | response-quick
   low-slow            | 0.004 | low-pipe-blocked .5 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
   back-pressure-slow  | 0.01  | back-pressure-pipe-blocked .75 -back-pressure-sensor-failed .7 | Pressure before the turbine takes over 2 s to fall | its pipe
   manifold-slow       | 0.003 | manifold-sensor-failed .35 | Manifold pressure takes over 2 s to fall after release | its pipe
+  back-pressure-still | 0.002 | back-pressure-sensor-failed .45 back-pressure-pipe-blocked .1 | Pressure before the turbine is the same in a hold and at rest | no pressure is
+  manifold-still      | 0.002 | manifold-sensor-failed .4 | Manifold pressure is the same in a hold and at rest | no pressure is
 pipe-pump | 8 | 1 | pipes-open
   high-holds          | 0.004 | high-pipe-blocked .93 | The high pipe holds what is pumped in | shut
   low-holds           | 0.004 | low-pipe-blocked .93 | The low pipe holds what is pumped in | shut
