@@ -31,7 +31,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await expect(page.getByRole('button', { name: 'Black smoke: no' })).toBeVisible();
   await page.getByText('Add a part').click();
   await page.getByLabel('Part', { exact: true }).fill('ΔP sensor');
-  await page.getByLabel('It was').selectOption('pattern');
+  await page.getByLabel('It was', { exact: true }).selectOption('pattern');
   await page.getByRole('button', { name: 'Enter the part' }).click();
   await expect(page.getByText('pattern part · changed nothing')).toBeVisible();
   await page.getByRole('button', { name: 'Enter the complaint' }).click();
@@ -210,7 +210,7 @@ test('a job waits for the customer’s choice and for a part, and says so in the
   await page.getByRole('button', { name: 'Enter it, open until it is settled' }).click();
   await expect(page.getByText('on order: Intake duct')).toBeVisible();
   await page.getByLabel('Settled by').fill('New duct fitted');
-  await page.getByRole('button', { name: 'It is settled' }).click();
+  await page.getByRole('button', { name: 'It is settled', exact: true }).click();
   await expect(page.getByText('None is open.')).toBeVisible();
 });
 

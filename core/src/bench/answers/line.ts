@@ -53,6 +53,7 @@ export const response: Answer = (hand) => {
     hand.follow({ do: 'key-on' }, 1 / RECORD_HZ);
   }
   return {
+    ...entered({ dpHoldMbar, backPressureHoldMbar, manifoldHoldMbar }),
     dpRelease: dp,
     manifoldRelease: manifold,
     ...(back.length > 0 ? { backPressureRelease: back } : {}),

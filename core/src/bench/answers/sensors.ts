@@ -139,7 +139,7 @@ export const position: Answer = (hand) => {
   hand.start();
   const rises: (number | null)[] = roles.map(() => null);
   for (let s = 0; s < 900 && rises.includes(null); s++) {
-    hand.follow({ do: 'hold', rpm: 0.3 * vehicle.family.governedRpm }, 1);
+    hand.follow({ do: 'idle' }, 1);
     roles.forEach((role, i) => {
       if (rises[i] === null && (vehicle.read(role) ?? 0) > (begin[i] ?? 0) + 20) rises[i] = s + 1;
     });

@@ -60,6 +60,7 @@ describe('the demo workshop', () => {
     ['FL 019 TX', 'proved', /^Proved/],
     ['NJ 15 KU', 'better', /^Better, not there/],
     ['BC 44 HV', 'equal-flow', /^At equal flow/],
+    ['DY 38 SO', 'proved', /^Proved: it was not the filter/],
   ])('tells the story of %s: %s', async (plate, verdict, headline) => {
     const job = await jobOf(plate);
     const derived = deriveJob({

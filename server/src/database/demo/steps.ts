@@ -1,4 +1,5 @@
 import type { EntryBody, PartId, WorkType } from '@white-ember/core/ledger';
+import type { CheckId } from '@white-ember/core/checks';
 import type { Fault } from '@white-ember/core/bench';
 import type { DemoVehicleKey } from './demoWorld.ts';
 import type { Drill } from './drills.ts';
@@ -68,6 +69,20 @@ export const drive = (
   minutes: Math.round(distanceKm * 1.5),
   powerLimitGone: true,
   reportedBy,
+});
+
+/** A guided check with what was entered; what it means is judged from that. */
+export const check = (id: CheckId, values: BodyOf<'check'>['values']): BodyOf<'check'> => ({
+  kind: 'check',
+  check: id,
+  values,
+});
+
+export const cause = (id: string, why: string): BodyOf<'cause'> => ({
+  kind: 'cause',
+  cause: id,
+  state: 'confirmed',
+  why,
 });
 
 export const note = (text: string): BodyOf<'note'> => ({ kind: 'note', text });

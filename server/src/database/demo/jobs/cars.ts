@@ -1,4 +1,6 @@
 import {
+  cause,
+  check,
   clean,
   codes,
   complaint,
@@ -69,6 +71,29 @@ export const CARS: readonly DemoJob[] = [
       { min: 42, body: clean('One fill, 30 min', 0.8) },
       { min: 92, purpose: 'after', gauge: filter(20, 9, 89), note: 'Little came out: second fill next week' },
       { min: 98, body: note('Customer had to leave for her shift') },
+      {
+        min: 101,
+        body: {
+          kind: 'choice-offered',
+          question: 'The filter, after one fill with little gain:',
+          currency: 'EUR',
+          options: [
+            { id: 'a', what: 'Second fill in place', price: 95, minutes: 70 },
+            { id: 'b', what: 'Send out to be flushed', price: 340, remark: 'two days without the car' },
+            { id: 'c', what: 'New filter', price: 980 },
+          ],
+        },
+      },
+      {
+        min: 103,
+        body: {
+          kind: 'drivable',
+          verdict: 'limited',
+          why: 'Soot under the limit, nothing holds regeneration off',
+          limits: 'Twenty minutes of main road every other day',
+          until: 'her choice',
+        },
+      },
     ],
   },
   {
@@ -83,13 +108,21 @@ export const CARS: readonly DemoJob[] = [
         fileName: 'DY38-before.csv',
         log: filter(5, 5, 79, { faults: [{ id: 'low-pipe-blocked', severity: 0.88 }] }),
       },
-      { min: 28, body: part('low-pipe', 'failed', 'Holds what is pumped into it') },
+      {
+        min: 28,
+        body: check('pipe-pump', { lowStartMbar: 400, lowLeftMbar: 388, highStartMbar: 70, highLeftMbar: 0 }),
+      },
+      { min: 31, body: cause('low-pipe-blocked', 'Holds 388 of 400 mbar') },
       {
         min: 44,
         body: work('pipe-cleared', 'Low pipe soaked, rodded and blown out with the sensor off', 'low-pipe'),
       },
+      {
+        min: 50,
+        body: check('pipe-pump', { lowStartMbar: 60, lowLeftMbar: 0, highStartMbar: 70, highLeftMbar: 0 }),
+      },
       { min: 56, purpose: 'after', fileName: 'DY38-after.csv', log: filter(5, 5, 80) },
-      { min: 62, by: 'imke', body: signOff('Filter is fine. No exchange.') },
+      ...provedBy(62, 9, 'Filter is fine. No exchange.'),
     ],
   },
 ];

@@ -1,4 +1,16 @@
-import { clean, codes, complaint, filter, note, part, readTheCaution, work, type DemoJob } from '../steps.ts';
+import {
+  cause,
+  check,
+  clean,
+  codes,
+  complaint,
+  filter,
+  note,
+  part,
+  readTheCaution,
+  work,
+  type DemoJob,
+} from '../steps.ts';
 
 /** What stands in the yard, or lies open, today. */
 export const TODAY: readonly DemoJob[] = [
@@ -95,7 +107,15 @@ export const TODAY: readonly DemoJob[] = [
     vehicle: 'plumberVan',
     daysAgo: 15,
     steps: [
-      { min: 0, body: complaint('Smells of fuel, oil level rises', 203_700) },
+      {
+        min: 0,
+        body: {
+          ...complaint('Smells of fuel, oil level rises', 203_700),
+          use: 'mixed',
+          seen: { 'oil-level-high': true, 'slow-to-warm': true, 'black-smoke': false },
+          lamps: ['filter'],
+        },
+      },
       { min: 8, body: codes('before', 'P2458') },
       {
         min: 25,
@@ -103,7 +123,31 @@ export const TODAY: readonly DemoJob[] = [
         fileName: 'GT73-before.csv',
         log: filter(24, 18, 37, { coolantC: 50, faults: [{ id: 'thermostat-stuck-open', severity: 1 }] }),
       },
-      { min: 41, body: part('dp-sensor', 'sound', 'Zero 0.0 mbar, follows the flow') },
+      { min: 37, body: check('dp-zero', { restMbar: 0.1 }) },
+      {
+        min: 38,
+        body: check('thermostat', {
+          coolant: [
+            [0, 50],
+            [60, 50],
+            [120, 51],
+            [180, 50],
+          ],
+        }),
+      },
+      { min: 41, body: cause('thermostat-stuck-open', 'Coolant rests at 50 °C on a hold') },
+      {
+        min: 42,
+        body: check('oil', { level: 1.35, sumpL: 7.4, lifePercent: 38, smell: 'fuel', lowAsh: 'yes' }),
+      },
+      {
+        min: 43,
+        body: {
+          kind: 'temporary-repair',
+          what: 'Filter left as it is: thermostat first, then oil, then the filter',
+          order: { name: 'Thermostat with housing', number: 'TH-7719', supplier: 'Fenside Parts' },
+        },
+      },
       {
         min: 44,
         body: note('Coolant is slow to warm and falls at idle: thermostat ordered, filter waits for it'),

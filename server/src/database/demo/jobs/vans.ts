@@ -1,4 +1,6 @@
 import {
+  cause,
+  check,
   clean,
   codes,
   complaint,
@@ -86,7 +88,17 @@ export const VANS: readonly DemoJob[] = [
         purpose: 'before',
         gauge: filter(36, 30, 47, { faults: [{ id: 'charge-leak', severity: 0.6 }] }),
       },
-      { min: 34, body: part('engine', 'failed', 'Charge pipe split at the cooler, seen with smoke') },
+      { min: 30, body: check('intake-smoke', { where: 'behind' }) },
+      { min: 34, body: cause('charge-leak', 'Charge pipe split at the cooler, seen with smoke') },
+      {
+        min: 36,
+        body: {
+          kind: 'family-note',
+          topic: 'access',
+          text: 'Lower charge pipe: undertray off, clip from the left, 7 mm flexible drive',
+          minutes: 15,
+        },
+      },
       { min: 70, body: work('cause-repaired', 'Charge pipe replaced, smoke test tight') },
       { min: 84, body: clean('Ten bursts of 5 s through the high pipe, cold filter', 1) },
       { min: 152, purpose: 'after', gauge: filter(4, 29, 48, { countedG: 36 }) },
