@@ -93,7 +93,29 @@ const SHOTS: readonly Shot[] = [
       await page.waitForTimeout(600);
     },
   },
-  { name: 'decide', open: job('BC 91 HV', 'decide') },
+  {
+    name: 'check',
+    open: async (page, site) => {
+      await openJob(page, site, 'BC 91 HV', 'checks&check=dp-ladder');
+      await page.getByRole('button', { name: 'I have read this' }).click();
+      await page.getByLabel('End of the sensor’s scale').fill('500');
+      const ladder = [
+        [0, 4, 6],
+        [100, 103, 108],
+        [200, 201, 207],
+        [300, 299, 306],
+        [400, 396, 401],
+        [500, 492, 493],
+      ];
+      for (const [i, [applied, up, down]] of ladder.entries()) {
+        await page.getByLabel(`Pump, mbar, row ${i + 1}`, { exact: true }).fill(String(applied));
+        await page.getByLabel(`Value, going up, mbar, row ${i + 1}`, { exact: true }).fill(String(up));
+        await page.getByLabel(`Value, going down, mbar, row ${i + 1}`, { exact: true }).fill(String(down));
+      }
+      await page.getByLabel('Value with the pump on the low port').fill('-1');
+      await page.getByRole('heading', { name: 'What it says' }).scrollIntoViewIfNeeded();
+    },
+  },
   { name: 'checks', theme: 'bay', open: job('KE 417 QR', 'checks&part=high-pipe') },
   { name: 'treat', open: job('FL 007 TX', 'treat') },
   {

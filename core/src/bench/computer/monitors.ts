@@ -196,6 +196,8 @@ export const MONITORS: readonly Monitor[] = [
     test: 'boost',
     power: 0.6,
     when: (seen) =>
+      // Cold exhaust gas drives a large turbocharger little.
+      seen.coolantC > 55 &&
       seen.rpm > 0.42 * seen.family.governedRpm &&
       seen.boostTargetMbar > 500 &&
       seen.manifoldMbar - seen.barometerMbar < 0.55 * seen.boostTargetMbar,

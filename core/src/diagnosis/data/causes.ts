@@ -1,42 +1,43 @@
 /**
  * Root causes with the chance that one of them is behind a job about the filter, before anything is known. Working
- * estimates of ours; several may be there at once, so they add up to more than one. A line: id | chance | sentence | why so.
+ * estimates of ours, on the high side so that nothing is ruled out early; several may be there at once, so they add up to more
+ * than one. A line: id | chance | sentence | why so.
  */
 export const CAUSES = `
 soot-loaded                 | 0.35 | The filter is full of soot                             | the complaint that brings most vehicles; seldom the root alone
-ash-full                    | 0.10 | The filter is full of ash                              | high distances, one in ten of those that come
-filter-cracked              | 0.05 | The filter is cracked or its core is gone              | seldom, and often without any lamp
-catalyst-restricted         | 0.05 | The catalyst ahead of the filter is restricted         | seldom; soot on its face after long idling
-downstream-restricted       | 0.05 | Something behind the filter is restricted              | seldom; dents, later bricks
-dp-sensor-failed            | 0.08 | The ΔP sensor has failed                               | common, and more often blamed than guilty
-dp-sensor-wrong             | 0.04 | The ΔP sensor is of another range or kind              | after repairs elsewhere
-high-pipe-blocked           | 0.07 | The pipe ahead of the filter to the ΔP sensor is blocked | soot collects at its bend
-low-pipe-blocked            | 0.04 | The pipe behind the filter to the ΔP sensor is blocked | cleaner gas: less often than the high one
-dp-hose-off                 | 0.05 | A hose of the ΔP sensor is split or off                | heat and age
-dp-hoses-crossed            | 0.03 | The hoses of the ΔP sensor are crossed                 | after repairs elsewhere
-back-pressure-sensor-failed | 0.05 | The pressure sensor before the turbine has failed      | heat and soot
-back-pressure-pipe-blocked  | 0.06 | Its pipe is blocked or broken                          | the dirtiest gas of the line stands in it
-manifold-sensor-failed      | 0.04 | The manifold pressure sensor or its pipe               | oil and soot of the recirculation
-egt1-failed                 | 0.04 | EGT 1 has failed                                       | the hottest place
-egt2-failed                 | 0.04 | EGT 2 has failed                                       | like the others
-egt3-failed                 | 0.05 | EGT 3 has failed                                       | regenerations age it
-egt4-failed                 | 0.04 | EGT 4 has failed                                       | regenerations age it
-sensor-wiring               | 0.05 | Supply, ground or wiring of the sensors                | heat, chafing, water
-intake-leak                 | 0.06 | The intake leaks between air meter and compressor      | ducts split unseen
-charge-leak                 | 0.06 | The charge pipes leak behind the compressor            | clips and coolers
-air-meter-failed            | 0.06 | The air meter reads wrong                              | dirt and age
-boost-leak                  | 0.05 | The turbocharger is worn                               | high distances, oil
-vanes-stuck                 | 0.06 | The turbine’s vanes are stuck                          | soot, standing
-egr-stuck-open              | 0.06 | The recirculation valve is stuck open                  | soot
-egr-cooler-fouled           | 0.05 | The recirculation cooler is fouled                     | soot, slow
-injector-over-fuelling      | 0.06 | An injector gives too much                             | high distances
-dosing-injector-blocked     | 0.06 | Fuel does not come into the exhaust as it should       | high distances, carbon
-glow-plugs-failed           | 0.07 | Glow plugs or their relay                              | common, and left alone because it starts all the same
-oil-counter                 | 0.06 | The oil counter is at zero, or the oil is diluted      | failed regenerations, missed service
-thermostat-stuck-open       | 0.07 | The thermostat is stuck open                           | common with age
-oil-in-exhaust              | 0.06 | Oil comes into the exhaust                             | turbocharger seals, engine wear
+ash-full                    | 0.12 | The filter is full of ash                              | high distances, one in ten of those that come
+filter-cracked              | 0.08 | The filter is cracked or its core is gone              | seldom, and often without any lamp
+catalyst-restricted         | 0.08 | The catalyst ahead of the filter is restricted         | seldom; soot on its face after long idling
+downstream-restricted       | 0.08 | Something behind the filter is restricted              | seldom; dents, later bricks
+dp-sensor-failed            | 0.10 | The ΔP sensor has failed                               | common, and more often blamed than guilty
+dp-sensor-wrong             | 0.06 | The ΔP sensor is of another range or kind              | after repairs elsewhere
+high-pipe-blocked           | 0.09 | The pipe ahead of the filter to the ΔP sensor is blocked | soot collects at its bend
+low-pipe-blocked            | 0.06 | The pipe behind the filter to the ΔP sensor is blocked | cleaner gas: less often than the high one
+dp-hose-off                 | 0.07 | A hose of the ΔP sensor is split or off                | heat and age
+dp-hoses-crossed            | 0.04 | The hoses of the ΔP sensor are crossed                 | after repairs elsewhere
+back-pressure-sensor-failed | 0.07 | The pressure sensor before the turbine has failed      | heat and soot
+back-pressure-pipe-blocked  | 0.08 | Its pipe is blocked or broken                          | the dirtiest gas of the line stands in it
+manifold-sensor-failed      | 0.06 | The manifold pressure sensor or its pipe               | oil and soot of the recirculation
+egt1-failed                 | 0.06 | EGT 1 has failed                                       | the hottest place
+egt2-failed                 | 0.06 | EGT 2 has failed                                       | like the others
+egt3-failed                 | 0.07 | EGT 3 has failed                                       | regenerations age it
+egt4-failed                 | 0.06 | EGT 4 has failed                                       | regenerations age it
+sensor-wiring               | 0.07 | Supply, ground or wiring of the sensors                | heat, chafing, water
+intake-leak                 | 0.08 | The intake leaks between air meter and compressor      | ducts split unseen
+charge-leak                 | 0.08 | The charge pipes leak behind the compressor            | clips and coolers
+air-meter-failed            | 0.08 | The air meter reads wrong                              | dirt and age
+boost-leak                  | 0.07 | The turbocharger is worn                               | high distances, oil
+vanes-stuck                 | 0.08 | The turbine’s vanes are stuck                          | soot, standing
+egr-stuck-open              | 0.08 | The recirculation valve is stuck open                  | soot
+egr-cooler-fouled           | 0.07 | The recirculation cooler is fouled                     | soot, slow
+injector-over-fuelling      | 0.10 | An injector gives too much                             | high distances
+dosing-injector-blocked     | 0.09 | Fuel does not come into the exhaust as it should       | high distances, carbon
+glow-plugs-failed           | 0.10 | Glow plugs or their relay                              | common, and left alone because it starts all the same
+oil-counter                 | 0.08 | The oil counter is at zero, or the oil is diluted      | failed regenerations, missed service
+thermostat-stuck-open       | 0.10 | The thermostat is stuck open                           | common with age
+oil-in-exhaust              | 0.10 | Oil comes into the exhaust                             | turbocharger seals, engine wear
 short-trips                 | 0.22 | It is driven too short and too slowly                  | use, not a fault: common
-soot-counter-reset          | 0.05 | The soot counter was set back without a clean          | after visits elsewhere
-counter-not-reset           | 0.04 | The soot counter was not set back after a clean        | after a clean elsewhere
-fuel-low                    | 0.04 | The tank is too empty for a regeneration               | seldom by itself
+soot-counter-reset          | 0.07 | The soot counter was set back without a clean          | after visits elsewhere
+counter-not-reset           | 0.06 | The soot counter was not set back after a clean        | after a clean elsewhere
+fuel-low                    | 0.06 | The tank is too empty for a regeneration               | seldom by itself
 `;

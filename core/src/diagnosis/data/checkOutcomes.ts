@@ -5,89 +5,89 @@
  */
 export const CHECK_OUTCOMES = `
 dp-zero | 2 | 0 | zero-good
-  zero-off            | 0.0003 | sensor-wiring .85 dp-sensor-failed .36 low-pipe-blocked .02 dp-sensor-wrong .02 | Zero is off | drift, ground, or gas shut in
+  zero-off            | 0.0003 | sensor-wiring .88 dp-sensor-failed .37 low-pipe-blocked .02 dp-sensor-wrong .02 | Zero is off | drift, ground, or gas shut in
 dp-electrical | 8 | 1 | volts-good
-  supply-bad          | 0.0003 | sensor-wiring .42 | Supply is not 5 V | supply or wiring
-  ground-bad          | 0.0003 | sensor-wiring .62 | Ground is not ground | wiring
-  signal-dead         | 0.0003 | dp-sensor-failed .49 | Supply and ground good, no signal | the sensor itself
+  supply-bad          | 0.0003 | sensor-wiring .41 | Supply is not 5 V | supply or wiring
+  ground-bad          | 0.0003 | sensor-wiring .63 | Ground is not ground | wiring
+  signal-dead         | 0.0003 | dp-sensor-failed .5 | Supply and ground good, no signal | the sensor itself
 dp-ladder | 15 | 2 | ladder-good
-  ladder-dead         | 0.0003 | dp-sensor-failed .5 | Does not follow the pump | dead
-  ladder-gain         | 0.0003 | dp-sensor-wrong .98 sensor-wiring .32 dp-sensor-failed .3 | Follows with a wrong slope | another range, or worn
-  ladder-offset       | 0.0003 | sensor-wiring .55 dp-sensor-failed .13 | Off by the same everywhere | zero
+  ladder-dead         | 0.0003 | dp-sensor-failed .49 | Does not follow the pump | dead
+  ladder-gain         | 0.0003 | dp-sensor-wrong .992 sensor-wiring .36 dp-sensor-failed .31 | Follows with a wrong slope | another range, or worn
+  ladder-offset       | 0.0003 | sensor-wiring .56 dp-sensor-failed .12 | Off by the same everywhere | zero
 dp-swap | 10 | 12 | swap-same
-  swap-differs        | 0.0003 | dp-sensor-failed .99 dp-sensor-wrong .84 high-pipe-blocked .25 low-pipe-blocked .22 | The known-good one reads otherwise | then it is the sensor
+  swap-differs        | 0.0003 | dp-sensor-failed .992 dp-sensor-wrong .83 high-pipe-blocked .28 low-pipe-blocked .24 | The known-good one reads otherwise | then it is the sensor
 hoses | 4 | 0 | hoses-good
-  hoses-crossed       | 0.0003 | dp-hoses-crossed .99 | Hoses are crossed | as seen
-  hose-off            | 0.0003 | dp-hose-off .98 | A hose is split, off or melted | as seen
-  pipe-cracked        | 0.0003 | back-pressure-pipe-blocked .31 | The pipe of the back-pressure sensor is cracked | as seen
+  hoses-crossed       | 0.0003 | dp-hoses-crossed .992 | Hoses are crossed | as seen
+  hose-off            | 0.0003 | dp-hose-off .992 | A hose is split, off or melted | as seen
+  pipe-cracked        | 0.0003 | back-pressure-pipe-blocked .3 | The pipe of the back-pressure sensor is cracked | as seen
 pipe-response | 5 | 0 | response-quick
-  high-slow           | 0.0003 | high-pipe-blocked .58 -dp-sensor-failed .7 -dp-hose-off .4 | ΔP takes over 2 s to fall after release | the high pipe
-  low-slow            | 0.0003 | low-pipe-blocked .74 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
-  back-pressure-slow  | 0.0003 | back-pressure-pipe-blocked .48 back-pressure-sensor-failed .32 -back-pressure-sensor-failed .41 | Pressure before the turbine takes over 2 s to fall | its pipe
-  manifold-slow       | 0.0003 | manifold-sensor-failed .18 | Manifold pressure takes over 2 s to fall after release | its pipe
-  back-pressure-still | 0.0003 | back-pressure-sensor-failed .33 back-pressure-pipe-blocked .02 | Pressure before the turbine is the same in a hold and at rest | no pressure is
-  manifold-still      | 0.0003 | manifold-sensor-failed .12 | Manifold pressure is the same in a hold and at rest | no pressure is
+  high-slow           | 0.0003 | high-pipe-blocked .48 -dp-sensor-failed .7 -dp-hose-off .42 | ΔP takes over 2 s to fall after release | the high pipe
+  low-slow            | 0.0003 | low-pipe-blocked .43 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
+  back-pressure-slow  | 0.0003 | back-pressure-pipe-blocked .35 -back-pressure-sensor-failed .64 | Pressure before the turbine takes over 2 s to fall | its pipe
+  manifold-slow       | 0.0003 | manifold-sensor-failed .16 | Manifold pressure takes over 2 s to fall after release | its pipe
+  back-pressure-still | 0.0003 | back-pressure-sensor-failed .43 back-pressure-pipe-blocked .06 | Pressure before the turbine is the same in a hold and at rest | no pressure is
+  manifold-still      | 0.0003 | manifold-sensor-failed .34 | Manifold pressure is the same in a hold and at rest | no pressure is
 pipe-pump | 8 | 1 | pipes-open
-  high-holds          | 0.0003 | high-pipe-blocked .98 | The high pipe holds what is pumped in | shut
-  low-holds           | 0.0003 | low-pipe-blocked .98 | The low pipe holds what is pumped in | shut
+  high-holds          | 0.0003 | high-pipe-blocked .992 | The high pipe holds what is pumped in | shut
+  low-holds           | 0.0003 | low-pipe-blocked .992 | The low pipe holds what is pumped in | shut
   back-pressure-holds | 0.0003 | back-pressure-pipe-blocked .74 | The pipe of the back-pressure sensor holds | shut
 absolute-agree | 3 | 0 | absolutes-agree
-  all-off             | 0.0003 | sensor-wiring .92 | All are off alike | supply or ground
-  back-pressure-off   | 0.0003 | back-pressure-sensor-failed .57 back-pressure-pipe-blocked .19 | Pressure before the turbine is off | sensor, or gas shut in
-  manifold-off        | 0.0003 | manifold-sensor-failed .46 | Manifold pressure is off | sensor
+  all-off             | 0.0003 | sensor-wiring .992 | All are off alike | supply or ground
+  back-pressure-off   | 0.0003 | back-pressure-sensor-failed .58 back-pressure-pipe-blocked .18 | Pressure before the turbine is off | sensor, or gas shut in
+  manifold-off        | 0.0003 | manifold-sensor-failed .44 | Manifold pressure is off | sensor
 sensor-compare | 12 | 12 | compare-same
-  back-pressure-differs | 0.0003 | back-pressure-sensor-failed .99 back-pressure-pipe-blocked .12 | A known-good back-pressure sensor reads otherwise | then it is the sensor
+  back-pressure-differs | 0.0003 | back-pressure-sensor-failed .992 back-pressure-pipe-blocked .13 | A known-good back-pressure sensor reads otherwise | then it is the sensor
 egt-cold-soak | 4 | 0 | soak-alike
   soak-egt1           | 0.004 | egt1-failed .85 | EGT 1 is off the others | it reads wrong
   soak-egt2           | 0.004 | egt2-failed .85 | EGT 2 is off the others | it reads wrong
   soak-egt3           | 0.004 | egt3-failed .85 | EGT 3 is off the others | it reads wrong
   soak-egt4           | 0.004 | egt4-failed .85 | EGT 4 is off the others | it reads wrong
 egt-resistance | 12 | 2 | egt-good
-  egt1-bad            | 0.0003 | egt1-failed .98 | EGT 1 is off its curve | the sensor itself
-  egt2-bad            | 0.0003 | egt2-failed .98 | EGT 2 is off its curve | the sensor itself
-  egt3-bad            | 0.0003 | egt3-failed .98 | EGT 3 is off its curve | the sensor itself
-  egt4-bad            | 0.0003 | egt4-failed .98 | EGT 4 is off its curve | the sensor itself
+  egt1-bad            | 0.0003 | egt1-failed .992 | EGT 1 is off its curve | the sensor itself
+  egt2-bad            | 0.0003 | egt2-failed .992 | EGT 2 is off its curve | the sensor itself
+  egt3-bad            | 0.0003 | egt3-failed .992 | EGT 3 is off its curve | the sensor itself
+  egt4-bad            | 0.0003 | egt4-failed .992 | EGT 4 is off its curve | the sensor itself
 intake-smoke | 12 | 2 | intake-tight
-  smoke-before        | 0.0003 | intake-leak .98 | Smoke comes out between meter and compressor | leak
-  smoke-behind        | 0.0003 | charge-leak .98 | Smoke comes out behind the compressor | leak
+  smoke-before        | 0.0003 | intake-leak .992 | Smoke comes out between meter and compressor | leak
+  smoke-behind        | 0.0003 | charge-leak .992 | Smoke comes out behind the compressor | leak
 air-mass | 4 | 0 | air-fits
-  air-low             | 0.0003 | intake-leak .95 air-meter-failed .47 egr-stuck-open .07 | Less air than speed and pressure call for | not counted, or gas in its place
-  air-high            | 0.0003 | charge-leak .91 air-meter-failed .52 sensor-wiring .22 -intake-leak .65 | More air than speed and pressure call for | lost behind, or reads high
+  air-low             | 0.0003 | intake-leak .992 air-meter-failed .47 egr-stuck-open .04 | Less air than speed and pressure call for | not counted, or gas in its place
+  air-high            | 0.0003 | charge-leak .992 air-meter-failed .53 sensor-wiring .25 -intake-leak .79 | More air than speed and pressure call for | lost behind, or reads high
 turbo | 12 | 3 | shaft-good
-  shaft-worn          | 0.0003 | boost-leak .97 oil-in-exhaust .07 | The shaft wobbles or drags | worn
+  shaft-worn          | 0.0003 | boost-leak .992 oil-in-exhaust .04 | The shaft wobbles or drags | worn
 vane-sweep | 6 | 1 | vanes-move
-  vanes-still         | 0.0003 | vanes-stuck .98 | No change of the note in the sweep | stuck
+  vanes-still         | 0.0003 | vanes-stuck .992 | No change of the note in the sweep | stuck
 egr | 10 | 2 | egr-good
-  egr-open            | 0.0003 | egr-stuck-open .98 | The valve does not shut | stuck
-  egr-hot             | 0.0003 | egr-cooler-fouled .96 | Gas behind the cooler stays hot | fouled
+  egr-open            | 0.0003 | egr-stuck-open .992 | The valve does not shut | stuck
+  egr-hot             | 0.0003 | egr-cooler-fouled .992 | Gas behind the cooler stays hot | fouled
 dosing-injector | 35 | 8 | dosing-sprays
-  dosing-blocked      | 0.0003 | dosing-injector-blocked .99 | Its passage is shut with carbon | as seen
+  dosing-blocked      | 0.0003 | dosing-injector-blocked .992 | Its passage is shut with carbon | as seen
 glow | 10 | 1 | glow-good
-  glow-bad            | 0.0003 | glow-plugs-failed .99 | A plug or the relay is dead | measured
+  glow-bad            | 0.0003 | glow-plugs-failed .992 | A plug or the relay is dead | measured
 oil | 4 | 0 | oil-good
-  oil-diluted         | 0.0003 | oil-counter .93 injector-over-fuelling .03 | Level high, smells of fuel | fuel in it
-  counter-zero        | 0.0003 | oil-counter .68 | The counter stands at zero | not set back
+  oil-diluted         | 0.0003 | oil-counter .992 injector-over-fuelling .02 | Level high, smells of fuel | fuel in it
+  counter-zero        | 0.0003 | oil-counter .69 | The counter stands at zero | not set back
 thermostat | 12 | 0 | coolant-warm
-  coolant-cool        | 0.0003 | thermostat-stuck-open .98 | Comes to rest under 78 °C on a hold | stuck open
+  coolant-cool        | 0.0003 | thermostat-stuck-open .992 | Comes to rest under 78 °C on a hold | stuck open
 sections | 30 | 4 | no-section
   section-catalyst    | 0.0003 | catalyst-restricted .89 | The restriction is across the catalyst | it goes when the line is open before it
   section-behind      | 0.0003 | downstream-restricted .91 | The restriction is behind the filter | it goes when the line is open there
-  section-filter      | 0.0003 | soot-loaded .85 ash-full .26 injector-over-fuelling .1 -filter-cracked .58 | The restriction is across the filter | it goes when the line is open before it, not behind
+  section-filter      | 0.0003 | soot-loaded .85 ash-full .21 injector-over-fuelling .11 -filter-cracked .69 | The restriction is across the filter | it goes when the line is open before it, not behind
 gauge | 15 | 6 | gauge-low
-  gauge-high          | 0.0003 | downstream-restricted .95 soot-loaded .81 catalyst-restricted .77 ash-full .13 | High before the filter by gauge | whatever the sensor says
+  gauge-high          | 0.0003 | downstream-restricted .992 soot-loaded .82 catalyst-restricted .77 ash-full .08 | High before the filter by gauge | whatever the sensor says
 filter-look | 45 | 10 | faces-good
-  outlet-sooty        | 0.0003 | filter-cracked .99 | The outlet face is sooty | cracked
-  inlet-oily          | 0.0003 | oil-in-exhaust .97 | The inlet face is oily | oil
-  inlet-ash           | 0.0003 | ash-full .97 | Grey powder stands in the channels | ash
+  outlet-sooty        | 0.0003 | filter-cracked .992 | The outlet face is sooty | cracked
+  inlet-oily          | 0.0003 | oil-in-exhaust .992 | The inlet face is oily | oil
+  inlet-ash           | 0.0003 | ash-full .992 | Grey powder stands in the channels | ash
 counter | 2 | 0 | counter-fits
-  counter-low         | 0.0003 | soot-counter-reset .98 ash-full .68 injector-over-fuelling .11 | Counts little where the pressure is high | set back, or ash
-  counter-high        | 0.0003 | counter-not-reset .98 dp-hose-off .83 dp-hoses-crossed .77 dp-sensor-failed .69 filter-cracked .68 dp-sensor-wrong .59 egr-stuck-open .45 sensor-wiring .3 downstream-restricted .28 high-pipe-blocked .27 | Counts much where the pressure is low | not set back, or the pressure does not arrive
+  counter-low         | 0.0003 | soot-counter-reset .992 ash-full .7 injector-over-fuelling .12 | Counts little where the pressure is high | set back, or ash
+  counter-high        | 0.0003 | counter-not-reset .992 dp-hose-off .992 dp-hoses-crossed .992 dp-sensor-failed .77 filter-cracked .74 dp-sensor-wrong .66 egr-stuck-open .5 sensor-wiring .34 downstream-restricted .31 high-pipe-blocked .27 | Counts much where the pressure is low | not set back, or the pressure does not arrive
 fuel-level | 1 | 0 | fuel-enough
-  fuel-under          | 0.0003 | fuel-low .99 | Less than an eighth | as seen
+  fuel-under          | 0.0003 | fuel-low .992 | Less than an eighth | as seen
 supply | 4 | 0 | supply-good
-  supply-weak         | 0.0003 | sensor-wiring .91 | The 5 V or its ground is off | measured
+  supply-weak         | 0.0003 | sensor-wiring .992 | The 5 V or its ground is off | measured
 use-history | 2 | 0 | use-fits
-  use-slow            | 0.0003 | short-trips .98 | Slow on average by its engine hours | short trips, or idling
+  use-slow            | 0.0003 | short-trips .992 | Slow on average by its engine hours | short trips, or idling
 injectors | 30 | 4 | injectors-good
-  injector-leaks      | 0.0003 | injector-over-fuelling .97 | One leaks or trims far off | measured
+  injector-leaks      | 0.0003 | injector-over-fuelling .992 | One leaks or trims far off | measured
 `;
