@@ -76,7 +76,9 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await page.getByLabel('It is', { exact: true }).selectOption('high-pipe-blocked');
   await page.getByLabel('How you know').fill('Holds 390 of 400 mbar');
   await page.getByRole('button', { name: 'Enter the cause' }).click();
-  await expect(page.getByRole('list', { name: 'Causes' })).toContainText('confirmed. Holds 390 of 400 mbar');
+  await expect(page.getByRole('list', { name: 'Causes', exact: true })).toContainText(
+    'confirmed. Holds 390 of 400 mbar',
+  );
 
   // The repair: no fluid, no burn.
   await stage(page, 'Treat');
@@ -159,8 +161,8 @@ test('a check at the bench vehicle answers by its physics, and its figures are t
   await page.getByText('Ignition off').first().waitFor();
   // The session lives as long as the page: go on inside it.
   await page
-    .getByRole('link', { name: /Back to the job|job/i })
-    .first()
+    .getByRole('main')
+    .getByRole('link', { name: /^HW 52/ })
     .click();
   await stage(page, 'Checks');
   await page

@@ -6,7 +6,7 @@ export const LOG_FINDINGS = `
 dp-no-response           | 0.0008 | dp-sensor-failed .32 sensor-wiring .07 high-pipe-blocked .06 dp-hose-off .04 filter-cracked .03 | ΔP does not move with the flow | a dead sensor, or nothing reaches it
 dp-stuck-high            | 0.0008 | dp-sensor-failed .22 sensor-wiring .02 | ΔP stands high also with the engine off | no pressure does so
 dp-zero-offset           | 0.0008 | sensor-wiring .86 dp-sensor-failed .18 dp-sensor-wrong .02 low-pipe-blocked .02 | ΔP is not zero with the engine off | drift, a poor ground, gas shut in
-dp-reversed              | 0.0008 | dp-hoses-crossed .94 dp-hose-off .47 high-pipe-blocked .02 -dp-sensor-failed .56 | ΔP falls as the flow rises | crossed hoses, or a high pipe so shut that only the low side is left
+dp-reversed              | 0.0008 | dp-hoses-crossed .94 dp-hose-off .47 high-pipe-blocked .14 -dp-sensor-failed .56 | ΔP falls as the flow rises | crossed hoses, or a high pipe so shut that only the low side is left
 dp-slow-response         | 0.0008 | high-pipe-blocked .42 low-pipe-blocked .04 -dp-sensor-failed .65 | ΔP is slow to follow the flow | a restricted pipe is a slow one
 dp-saturated             | 0.002 | soot-loaded .05 dp-sensor-failed .1 dp-sensor-wrong .1 | ΔP stands at the end of its scale | more than the sensor can show
 dp-high-idle             | 0.0009 | soot-loaded .92 sensor-wiring .66 dp-sensor-failed .46 ash-full .27 short-trips .18 low-pipe-blocked .02 catalyst-restricted .02 downstream-restricted .02 -dp-hoses-crossed .97 -dp-sensor-wrong .52 -dp-hose-off .37 -high-pipe-blocked .3 -filter-cracked .08 | ΔP is high at idle | a restriction, or an offset; a blind sensor hides it
