@@ -147,7 +147,9 @@ export function figureText(
 ): string {
   const shown = wanted === undefined ? value : fromBase(value, wanted);
   const size = Math.abs(shown);
-  const digits = size >= 100 ? 0 : size >= 10 ? 1 : 2;
+  // Volts and seconds are read to hundredths, the rest no finer than a tenth.
+  const fine = wanted === 'V' || wanted === 's' || wanted === 'bar' || suffix === '×' ? 2 : 1;
+  const digits = size >= 100 ? 0 : size >= 10 ? Math.min(1, fine) : fine;
   const text = shown.toFixed(digits);
   const label = wanted === undefined ? (suffix ?? '') : unitLabel(wanted);
   return label === '' ? text : `${text} ${label}`;

@@ -87,7 +87,7 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
               card={its}
               proposed={proposed}
               made={made.get(its.id)}
-              first={i === 0 && proposed !== undefined}
+              first={i === 0 && proposed !== undefined && proposed === ranked[0]}
               most={ranked[0]?.bitsPerMinute ?? 0}
               onChoose={() => choose(its.id)}
             />
