@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { stageOf, WORK_LABELS, entryFigure } from '@white-ember/core/job';
+import { DRIVABLE_WORDS, stageOf, WORK_LABELS, entryFigure } from '@white-ember/core/job';
 import { entriesOfKind, happenedAt, type Entry } from '@white-ember/core/ledger';
 import { LIMIT_DEFINITIONS, type LimitId } from '@white-ember/core/limits';
 import { problemOf, useSessionQuery } from '../../app/api.ts';
@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button.tsx';
 import { spacedNumber } from '../../ui/format.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { StateMark, STATE_WORDS } from '../../ui/StateMark.tsx';
+import { sentenceOf } from '../diagnosis/words.ts';
 import { useJob, vehicleFacts, type OpenJob } from '../job/useJob.ts';
 import { PART_LABELS } from '../line/partLabels.ts';
 import { CompareTable } from '../proof/CompareTable.tsx';
@@ -144,9 +145,18 @@ function Report({ open }: { open: OpenJob }) {
       <div className="grid sm:grid-cols-2 print:grid-cols-2 gap-6">
         <section className="break-inside-avoid">
           <h2 className="text-lg mb-1">Why it came, what was done</h2>
-          {complaints.map((entry) => (
-            <p key={entry.id}>“{entry.body.text}”</p>
-          ))}
+          {complaints
+            .filter(({ body }) => body.text !== '')
+            .map((entry) => (
+              <p key={entry.id}>“{entry.body.text}”</p>
+            ))}
+          {derived.causes
+            .filter(({ state }) => state === 'confirmed')
+            .map(({ cause, why }) => (
+              <p key={cause}>
+                <b>Cause: {sentenceOf(cause)}.</b> {why}
+              </p>
+            ))}
           <ul className="mt-1 grid gap-1">
             {works.map((entry) => (
               <li key={entry.id}>
@@ -188,6 +198,18 @@ function Report({ open }: { open: OpenJob }) {
       <section className="break-inside-avoid">
         <h2 className="text-lg mb-1">What remains</h2>
         <p>{derived.signedOff?.body.remains ?? 'Nothing was noted.'}</p>
+        {derived.drivable ? (
+          <p>
+            <b>{DRIVABLE_WORDS[derived.drivable.body.verdict]}</b>: {derived.drivable.body.why}
+            {derived.drivable.body.limits ? `. ${derived.drivable.body.limits}` : ''}
+          </p>
+        ) : null}
+        {derived.open.map(({ entry, text, waitsFor, due }) => (
+          <p key={entry.id}>
+            <b>Open</b>: {text}
+            {waitsFor ? `; on order: ${waitsFor}${due ? `, due ${due}` : ''}` : ''}
+          </p>
+        ))}
         <p className="text-sm text-ink2 mt-1">
           A lamp that is off and a counter at zero prove nothing by themselves. If the lamp comes back, do not
           go on driving under load: the filter can overheat. Removing or gutting a filter is illegal in most
