@@ -119,6 +119,7 @@ test('a part is found wrong, then replaced: line, list and what we know say so b
 }) => {
   await signIn(page, site);
   await openJob(page, site, 'QP 308 LM', 'checks&part=dp-sensor');
+  await page.getByText('Say what was found at a part').click();
   await page.getByText('failed', { exact: true }).click();
   await page.getByRole('button', { name: /Enter for/ }).click();
   await expect(page.getByText('The reason must not be empty')).toBeVisible();
@@ -132,7 +133,7 @@ test('a part is found wrong, then replaced: line, list and what we know say so b
   await page.getByLabel('Work', { exact: true }).selectOption({ label: 'Sensor replaced' });
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByLabel('What exactly').fill('New sensor, same part number');
-  await page.getByLabel('Part', { exact: true }).selectOption({ label: 'ΔP sensor' });
+  await page.getByLabel('Part', { exact: true }).first().selectOption({ label: 'ΔP sensor' });
   await page.getByRole('button', { name: 'Enter the work' }).click();
   await expect(page.getByRole('button', { name: /differential pressure sensor: replaced/ })).toBeVisible();
   // The reading from before the new sensor proves nothing about it.
