@@ -166,6 +166,33 @@ export const CHECK_LIMITS = {
     group: 'check',
     reason: 'A sound plug has 0.3–1.5 Ω cold; an open one has no end.',
   },
+  glowPreheatV: {
+    label: 'Volts at a glow plug while it preheats, none below',
+    unit: 'V',
+    value: 7,
+    low: 2,
+    high: 20,
+    group: 'check',
+    reason: 'Battery voltage less what the lead loses; far below it the relay does not switch.',
+  },
+  oilLevelHigh: {
+    label: 'Oil on the stick, above full beyond',
+    unit: 'of min to max',
+    value: 1.05,
+    low: 1,
+    high: 2,
+    group: 'check',
+    reason: 'The max mark and the width of a line; more is oil too much, or fuel in it.',
+  },
+  batteryRestV: {
+    label: 'Battery while sensors are measured, low below',
+    unit: 'V',
+    value: 11.8,
+    low: 9,
+    high: 26,
+    group: 'check',
+    reason: 'Below it modules drop out and every figure is in doubt: battery support first.',
+  },
   vaneTravelPercent: {
     label: 'Vanes of the turbine: travel in a sweep, stuck below',
     unit: '%',
@@ -182,7 +209,8 @@ export const CHECK_LIMITS = {
     low: 2,
     high: 50,
     group: 'check',
-    reason: 'A sound valve rests within a few per cent of its learned stop.',
+    reason:
+      'A sound valve rests within a few per cent of its learned stop; open further, its gas takes the place of air and looks like a leak.',
   },
   egrCooledPercent: {
     label: 'Recirculation cooler: heat of the gas that it leaves, fouled above',

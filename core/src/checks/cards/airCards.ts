@@ -40,8 +40,6 @@ const smoke: CheckCard = {
   },
 };
 
-/** Recirculated gas takes the place of air: beyond this opening its flow looks like a leak, %. */
-const RECIRCULATION_SHUT_PERCENT = 10;
 const ASSUMED_INTAKE_C = 30;
 
 const airMass: CheckCard = {
@@ -112,7 +110,7 @@ const airMass: CheckCard = {
     const { mafToSpeedDensityLow: low, mafToSpeedDensityHigh: high } = limits;
     const ratio = airGPerS / expected.value;
     const egr = read.number('egrPercent');
-    const open = egr !== undefined && egr > RECIRCULATION_SHUT_PERCENT;
+    const open = egr !== undefined && egr > limits.egrShutPercent;
     const undecided = open && ratio < low;
     return {
       findings: undecided ? {} : { 'air-low': ratio < low, 'air-high': ratio > high },

@@ -82,7 +82,7 @@ const glow: CheckCard = {
     const plugs = read.rows('plugs').map(([cylinder = 0, ohm = 0]) => ({ cylinder, ohm }));
     const volts = read.number('preheatV');
     const dead = plugs.filter(({ ohm }) => ohm > limits.glowPlugOhm);
-    const relay = volts !== undefined && volts < 7;
+    const relay = volts !== undefined && volts < limits.glowPreheatV;
     if (plugs.length === 0 && volts === undefined) return NOTHING;
     const bad = dead.length > 0 || relay;
     return {
@@ -91,7 +91,9 @@ const glow: CheckCard = {
         ...plugs.map(({ cylinder, ohm }) =>
           against(`Plug ${cylinder}`, ohm, { unit: 'ohm', high: limits.glowPlugOhm }),
         ),
-        ...(volts === undefined ? [] : [against('While preheating', volts, { unit: 'V' as const, low: 7 })]),
+        ...(volts === undefined
+          ? []
+          : [against('While preheating', volts, { unit: 'V' as const, low: limits.glowPreheatV })]),
       ],
       sentences: [
         ...(dead.length > 0 ? [`Dead: ${dead.map(({ cylinder }) => `plug ${cylinder}`).join(', ')}.`] : []),
@@ -189,7 +191,7 @@ const oil: CheckCard = {
         : dilutionByLevel(level, read.number('sumpL') ?? 5, read.number('spanL') ?? 1);
     const levelPercent = byLevel?.ok ? byLevel.value : undefined;
     if (level !== undefined)
-      figures.push(against('Level', level, { suffix: 'of min to max', low: 0, high: 1.05 }));
+      figures.push(against('Level', level, { suffix: 'of min to max', low: 0, high: limits.oilLevelHigh }));
     if (levelPercent !== undefined && levelPercent > 0)
       figures.push(
         against('Fuel in the oil by the level, at least', levelPercent, {
@@ -202,7 +204,8 @@ const oil: CheckCard = {
     const most = Math.max(levelPercent ?? 0, stated ?? 0);
     const smells = read.choice('smell') === 'fuel';
     if (level !== undefined || stated !== undefined) {
-      findings['oil-diluted'] = most > limits.dilutionPercent || (smells && (level ?? 0) > 1.05);
+      findings['oil-diluted'] =
+        most > limits.dilutionPercent || (smells && (level ?? 0) > limits.oilLevelHigh);
       if (findings['oil-diluted'])
         sentences.push('Fuel of failed regenerations is in the oil: no regeneration before it is changed.');
     }

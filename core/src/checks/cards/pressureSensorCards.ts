@@ -394,7 +394,7 @@ const supply: CheckCard = {
       figures: [
         ...(battery === undefined
           ? []
-          : [against('Battery', battery, { unit: 'V', low: 11.8, doubtful: true })]),
+          : [against('Battery', battery, { unit: 'V', low: limits.batteryRestV, doubtful: true })]),
         ...rails.map((volts, i) => against(`5 V, sensor ${i + 1}`, volts, { unit: 'V', low, high })),
         ...(drop === undefined
           ? []

@@ -5,8 +5,6 @@ import { manifoldBelievable } from './absolutePressure.ts';
 import { meanIn, windowsOf, type Detector } from './finding.ts';
 
 const ASSUMED_INTAKE_C = 30;
-/** Recirculated gas takes the place of air: up to here its share is within the limits. */
-const RECIRCULATION_SHUT_PERCENT = 10;
 
 /** The air meter against what engine speed, manifold pressure and engine size call for, at the highest hold. */
 const airMeter: Detector = (context) => {
@@ -27,8 +25,8 @@ const airMeter: Detector = (context) => {
   const ratio = metered / expected.value;
   const low = ratio < limits.mafToSpeedDensityLow;
   if (!low && ratio <= limits.mafToSpeedDensityHigh) return [];
-  // Its flow looks like a leak.
-  if (low && (meanIn(context, 'egrPosition', hold) ?? 0) > RECIRCULATION_SHUT_PERCENT) return [];
+  // Recirculated gas takes the place of air: its flow looks like a leak.
+  if (low && (meanIn(context, 'egrPosition', hold) ?? 0) > limits.egrShutPercent) return [];
   const limitRatio = low ? limits.mafToSpeedDensityLow : limits.mafToSpeedDensityHigh;
   return [
     {

@@ -77,7 +77,12 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
           <Button type="submit">{notShown.length > 0 ? 'Sign off with this open' : 'Sign off'}</Button>
         </form>
       ) : null}
-      {canEnter ? <FamilyNoteForm open={open} /> : null}
+      {canEnter ? (
+        <section className="grid gap-3">
+          <h3 className="text-xl border-b-2 border-ink">What was learned</h3>
+          <FamilyNoteForm open={open} />
+        </section>
+      ) : null}
     </div>
   );
 }
