@@ -61,7 +61,7 @@ const TELLS: readonly (readonly [fault: Fault, check: CheckId, finding: string])
   [{ id: 'filter-cracked', severity: 0.8 }, 'filter-look', 'outlet-sooty'],
   [{ id: 'oil-in-exhaust', severity: 0.8 }, 'filter-look', 'inlet-oily'],
   [{ id: 'ash-full', severity: 0.8 }, 'filter-look', 'inlet-ash'],
-  [{ id: 'soot-counter-reset', severity: 0.8 }, 'counter', 'counter-low'],
+  [{ id: 'soot-counter-reset', severity: 0.8 }, 'counter', 'counter-reset'],
   [{ id: 'counter-not-reset', severity: 0.8 }, 'counter', 'counter-high'],
   [{ id: 'fuel-low', severity: 0.8 }, 'fuel-level', 'fuel-under'],
   [{ id: 'short-trips', severity: 0.8 }, 'use-history', 'use-slow'],

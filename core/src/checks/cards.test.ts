@@ -273,8 +273,8 @@ const CASES: readonly (readonly [check: string, outcome: string, values: CheckVa
   ['filter-look', 'inlet-ash', { outlet: 'clean', inlet: 'dry', powder: 'much' }],
   ['filter-look', 'faces-good', { outlet: 'clean', inlet: 'dry', powder: 'little' }],
   ['counter', 'counter-low', { counterG: 2 }],
-  ['counter', 'counter-low', { counterG: 0.2, sinceRegenKm: 240 }],
-  ['counter', 'counter-low', { counterG: 5, sinceRegenKm: 240, sinceResetKm: 12 }],
+  ['counter', 'counter-reset', { counterG: 0.2, sinceRegenKm: 240 }],
+  ['counter', 'counter-reset', { counterG: 5, sinceRegenKm: 240, sinceResetKm: 12 }],
   ['counter', 'counter-high', { counterG: 80 }],
   ['counter', 'counter-fits', { counterG: 26 }],
 ];
@@ -285,6 +285,23 @@ describe('guided checks', () => {
     expect(judged.questions).toEqual([]);
     expect(judged.outcome).toBe(outcome);
     expect(judged.sentences.length + judged.figures.length).toBeGreaterThan(0);
+  });
+
+  it('blames each section that takes more than a clear one, two at once, and none of a hot large engine', () => {
+    const both = judge('sections', {
+      rpm: 2500,
+      closedMbar: 420,
+      afterFilterMbar: 250,
+      beforeFilterMbar: 200,
+      beforeCatalystMbar: 4,
+    });
+    expect(both.findings).toEqual({
+      'section-behind': true,
+      'section-filter': false,
+      'section-catalyst': true,
+    });
+    const clear = judge('sections', { rpm: 1800, closedMbar: 92, afterFilterMbar: 34, beforeFilterMbar: 10 });
+    expect(Object.values(clear.findings)).not.toContain(true);
   });
 
   it('has every outcome of every card among these cases', () => {

@@ -1,9 +1,9 @@
 import { holdingOff, sortCodes, type ListedCode } from '../codes/index.ts';
-import { entriesOfKind, type BodyOf, type Entry, type PartId, type ReadingBody } from '../ledger/index.ts';
+import { entriesOfKind, type BodyOf, type Entry, type ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import type { Evidence } from './network.ts';
 import { evidenceOfOutcome } from './nextChecks.ts';
-import { evidenceOfScan, KNOWN_CHECKS, KNOWN_FINDINGS, type VehicleUse } from './vocabulary.ts';
+import { evidenceOfScan, KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
 
 /** What is known of a vehicle, in whatever form it came. */
 export interface CaseFacts {
@@ -103,34 +103,10 @@ export function intakeOf(entries: readonly Entry[]): Intake {
   };
 }
 
-/** What a job's ledger says of the vehicle as it came: first scan, before reading, complaint. */
-export function factsOfJob(
-  entries: readonly Entry[],
-  before: ReadingBody | undefined,
-  checked: Readonly<Record<string, boolean>> = {},
-): CaseFacts {
-  const scan = entriesOfKind(entries, 'code-scan').find(({ body }) => body.when === 'before');
-  const intake = intakeOf(entries);
-  const changed = entriesOfKind(entries, 'part-changed').some(
-    ({ body }) => body.where === 'elsewhere' && body.part === 'dp-sensor',
-  );
-  const reading = before ? factsOfReading(before) : {};
-  return {
-    ...(scan ? { codes: scan.body.codes } : {}),
-    ...(reading.readings ? { readings: reading.readings } : {}),
-    findings: {
-      ...factsOfIntake(intake),
-      ...(changed ? { 'sensor-changed': true } : {}),
-      ...reading.findings,
-    },
-    checked,
-  };
-}
-
 const FAR_KM = 200_000;
 
 /** What was seen, told and asked for at the intake, in the words of the network. */
-function factsOfIntake(intake: Intake): Record<string, boolean> {
+export function factsOfIntake(intake: Intake): Record<string, boolean> {
   const { powerLimited, distanceKm, use, lamps, seen = {} } = intake;
   return {
     ...(powerLimited === undefined ? {} : { 'power-limited': powerLimited }),
@@ -138,22 +114,6 @@ function factsOfIntake(intake: Intake): Record<string, boolean> {
     ...(use === undefined ? {} : { 'short-trips-told': use === 'short-trips' }),
     ...(lamps === undefined ? {} : { 'filter-lamp': lamps.includes('filter') }),
     ...seen,
-  };
-}
-
-/** What of the vehicle and its use shifts the chances of causes, by the ledger. */
-export function vehicleUseOf(entries: readonly Entry[], fitted: readonly PartId[] | undefined): VehicleUse {
-  const intake = intakeOf(entries);
-  const settled = Object.fromEntries(
-    entriesOfKind(entries, 'cause').flatMap(({ body }) =>
-      body.state === 'suspected' ? [] : [[body.cause, body.state === 'confirmed'] as const],
-    ),
-  );
-  return {
-    ...(intake.distanceKm === undefined ? {} : { distanceKm: intake.distanceKm }),
-    ...(intake.use === undefined ? {} : { use: intake.use }),
-    ...(fitted === undefined ? {} : { fitted }),
-    settled,
   };
 }
 

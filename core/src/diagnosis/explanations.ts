@@ -55,18 +55,21 @@ const SHOWN = 8;
 
 /**
  * Sets of causes gathered by their roots, the most probable first: what one repair ends needs no telling apart. Something is behind
- * it when a vehicle comes in: that it is nothing at all is no explanation, and the rest is weighed without it.
+ * it when a vehicle comes in: that it is nothing at all is no explanation, and the rest is weighed without it. Causes that were put
+ * right belong to each explanation, and then nothing else may well be behind it.
  */
 export function explanationsOf(
   network: Network,
   { sets, probabilities }: { sets: readonly (readonly number[])[]; probabilities: Float64Array },
+  putRight: readonly string[] = [],
 ): Explanation[] {
   const byRoots = new Map<string, number>();
-  const nothing = Math.min(1 - 1e-9, probabilities[sets.findIndex((set) => set.length === 0)] ?? 0);
+  const empty = putRight.length === 0 ? sets.findIndex((set) => set.length === 0) : -1;
+  const nothing = Math.min(1 - 1e-9, probabilities[empty] ?? 0);
   sets.forEach((set, s) => {
     const probability = probabilities[s] as number;
-    if (probability < 1e-9 || set.length === 0) return;
-    const key = rootsOf(set.map((i) => network.causes[i]?.id ?? '')).join(' ');
+    if (probability < 1e-9 || s === empty) return;
+    const key = rootsOf([...putRight, ...set.map((i) => network.causes[i]?.id ?? '')]).join(' ');
     byRoots.set(key, (byRoots.get(key) ?? 0) + probability);
   });
   return [...byRoots]

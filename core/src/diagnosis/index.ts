@@ -22,15 +22,22 @@ export {
   type Chain,
   type Explanation,
 } from './explanations.ts';
-export { checkHeldOff, proposeChecks, quickCheckFor, type ProposedCheck } from './proposeChecks.ts';
+export type { PutRight } from './putRight.ts';
+export {
+  checkHeldOff,
+  checksFooledBy,
+  nextCheck,
+  proposeChecks,
+  quickCheckFor,
+  type ProposedCheck,
+} from './proposeChecks.ts';
 export { FIXED_CHECKLIST } from './data/fixedChecklist.ts';
 export {
   evidenceOfCase,
   factsOfReading,
   intakeOf,
   type Intake,
-  vehicleUseOf,
-  factsOfJob,
+  factsOfIntake,
   inhibitorsOf,
   type CaseEvidence,
   type CaseFacts,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { withPutRight } from './putRight.ts';
 import {
   evidenceOfOutcome,
   infer,
@@ -98,6 +99,27 @@ describe('the posterior', () => {
           expect(Math.abs(probability - marginal(exact, id))).toBeLessThan(1e-9);
       }),
       { numRuns: 300 },
+    );
+  });
+
+  it('takes a cause that was put right for given in what was seen before, and for gone in what was seen since', () => {
+    fc.assert(
+      fc.property(small, fc.array(fc.boolean(), { minLength: 6, maxLength: 6 }), (given, since) => {
+        const { network, evidence } = given;
+        const seenSince = network.findings.filter((_, f) => since[f] === true).map(({ id }) => id);
+        const without = withPutRight(network, [{ cause: 'c0', seenSince }]);
+        const certain: Network = {
+          causes: network.causes.map((cause, i) => (i === 0 ? { ...cause, prior: 1 } : cause)),
+          findings: network.findings.map((finding) => ({
+            ...finding,
+            links: finding.links.filter(({ cause }) => cause !== 'c0' || !seenSince.includes(finding.id)),
+          })),
+        };
+        const exact = infer(certain, evidence, 4).causes;
+        for (const { id, probability } of infer(without, evidence).causes)
+          expect(probability).toBeCloseTo(exact.find((one) => one.id === id)?.probability ?? Number.NaN, 3);
+      }),
+      { numRuns: 200 },
     );
   });
 

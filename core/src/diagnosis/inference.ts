@@ -68,8 +68,8 @@ class Witness {
 
   /** P(what was seen | set). */
   chance(set: readonly number[]): number {
-    const { quiet, silent, open } = this.odds;
-    let [silence, opening] = [quiet, 1];
+    const { quiet, clear, silent, open } = this.odds;
+    let [silence, opening] = [quiet, clear];
     for (const i of set) {
       silence *= silent[i] as number;
       opening *= open[i] as number;

@@ -18,6 +18,8 @@ export interface FindingNode {
   readonly id: string;
   /** Chance that it is seen though no cause of ours brings it about, 0–1. */
   readonly leak: number;
+  /** Chance that something beside the causes here hides it, 0–1; absent: nothing does. */
+  readonly hidden?: number;
   readonly links: readonly Link[];
 }
 
@@ -39,6 +41,8 @@ export interface FindingOdds {
   readonly id: string;
   /** 1 − leak. */
   readonly quiet: number;
+  /** 1 − chance that it is hidden whatever the causes are. */
+  readonly clear: number;
   /** 1 − chance of each cause to bring it about. */
   readonly silent: Float64Array;
   /** 1 − chance of each cause to hide it. */
@@ -56,7 +60,13 @@ export function oddsOf({ causes }: Network, finding: FindingNode): FindingOdds {
     const chances = how === 'activates' ? silent : open;
     chances[i] = (chances[i] as number) * (1 - bounded(chance));
   }
-  return { id: finding.id, quiet: 1 - bounded(finding.leak), silent, open };
+  return {
+    id: finding.id,
+    quiet: 1 - bounded(finding.leak),
+    clear: finding.hidden === undefined ? 1 : 1 - bounded(finding.hidden),
+    silent,
+    open,
+  };
 }
 
 /** P(finding | set) = [1 − (1 − leak)·Π(1 − p_activate)]·Π(1 − p_mask), from the two products over the set. */

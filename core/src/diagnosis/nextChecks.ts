@@ -60,8 +60,8 @@ export function rankChecks(
       if (p < LEAST_SET) continue;
       let rest = p;
       for (let k = 0; k < odds.length; k++) {
-        const { quiet, silent, open: opening } = odds[k] as (typeof odds)[number];
-        let [silence, clear] = [quiet, 1];
+        const { quiet, silent, open: opening, clear: unhidden } = odds[k] as (typeof odds)[number];
+        let [silence, clear] = [quiet, unhidden];
         for (const i of sets[s] as number[]) {
           silence *= silent[i] as number;
           clear *= opening[i] as number;

@@ -1,7 +1,8 @@
 import { cardOf, type CheckId, type KitId } from '../checks/index.ts';
 import type { Evidence } from './network.ts';
 import type { RankedCheck } from './nextChecks.ts';
-import { KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
+import { findingsUnder } from './putRight.ts';
+import { KNOWN_CHECKS, KNOWN_FINDINGS, KNOWN_NETWORK, type KnownCheck } from './vocabulary.ts';
 
 export interface ProposedCheck extends RankedCheck {
   /** What it needs and is not along. */
@@ -53,6 +54,19 @@ export function proposeChecks(
     heldOff === undefined ? (lacking.length > 0 ? 1 : 0) : 2;
   return proposed.sort((a, b) => last(a) - last(b) || b.bitsPerMinute - a.bitsPerMinute);
 }
+
+/** Checks whose outcome a cause may have made or hidden: once it is put right they are worth making again. */
+export function checksFooledBy(cause: string): readonly KnownCheck[] {
+  const under = new Set(findingsUnder(KNOWN_NETWORK, cause).map(({ id }) => id));
+  return KNOWN_CHECKS.filter(({ outcomes }) => outcomes.some((id) => under.has(id)));
+}
+
+/** The check to make next: the first that may be made, is not without anything to tell, and is not done. */
+export const nextCheck = (
+  proposed: readonly ProposedCheck[],
+  done: ReadonlySet<string> = new Set(),
+): ProposedCheck | undefined =>
+  proposed.find(({ check, heldOff }) => heldOff === undefined && !done.has(check));
 
 /** How surely a finding has to follow from a cause for its check to be the one for it. */
 const TELLS = 0.5;

@@ -8,6 +8,7 @@ import { LOG_FINDINGS } from './data/logFindings.ts';
 import { OBSERVATIONS } from './data/observations.ts';
 import type { Cause, FindingNode, Link, Network } from './network.ts';
 import type { CheckNode } from './nextChecks.ts';
+import { withPutRight, type PutRight } from './putRight.ts';
 
 /** Anything with a name, in a plain sentence and with the reason for its numbers. */
 export interface Worded {
@@ -156,6 +157,8 @@ export interface VehicleUse {
   readonly fitted?: readonly PartId[];
   /** Causes that a technician has confirmed or ruled out. */
   readonly settled?: Readonly<Record<string, boolean>>;
+  /** Causes that were found and put right on this job. */
+  readonly putRight?: readonly PutRight[];
 }
 
 /** The part that a cause needs, where not every vehicle has it. */
@@ -200,8 +203,15 @@ function chanceBefore(id: string, prior: number, vehicle: VehicleUse): number {
   return shifted(prior, factor(id, vehicle));
 }
 
+/** The network of a vehicle that nothing is known of. */
+export const KNOWN_NETWORK: Network = { causes: KNOWN_CAUSES, findings: KNOWN_FINDINGS };
+
 /** The network for a vehicle: all causes and findings, the chances of its distance and use. */
-export const networkFor = (vehicle: VehicleUse = {}): Network => ({
-  causes: KNOWN_CAUSES.map(({ id, prior }) => ({ id, prior: chanceBefore(id, prior, vehicle) })),
-  findings: KNOWN_FINDINGS,
-});
+export const networkFor = (vehicle: VehicleUse = {}): Network =>
+  withPutRight(
+    {
+      causes: KNOWN_CAUSES.map(({ id, prior }) => ({ id, prior: chanceBefore(id, prior, vehicle) })),
+      findings: KNOWN_FINDINGS,
+    },
+    vehicle.putRight ?? [],
+  );

@@ -29,6 +29,9 @@ export interface SaidCause {
   readonly entry: EntryOf<'cause'>;
 }
 
+/** Whether it was behind it: found, and by now perhaps put right. */
+export const wasFound = ({ state }: SaidCause): boolean => state === 'confirmed' || state === 'put-right';
+
 /** The last word on each cause. */
 export function causesSaid(entries: readonly Entry[]): SaidCause[] {
   const last = new Map(entriesOfKind(entries, 'cause').map((entry) => [entry.body.cause, entry]));

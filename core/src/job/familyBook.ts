@@ -1,7 +1,7 @@
 import type { FamilyBook } from '../contract/index.ts';
 import { quickCheckFor } from '../diagnosis/index.ts';
 import { effectiveEntries, entriesOfKind, happenedAt, type Entry } from '../ledger/index.ts';
-import { causesSaid } from './checksMade.ts';
+import { causesSaid, wasFound } from './checksMade.ts';
 
 /** A job of a vehicle of the family, with its whole ledger. */
 export interface FamilyJob {
@@ -55,7 +55,7 @@ export function familyBook(
     })
     .slice(0, MOST_READINGS);
   const confirmed = read.flatMap(({ job, causes }) =>
-    causes.filter(({ state }) => state === 'confirmed').map(({ cause, entry }) => ({ job, cause, entry })),
+    causes.filter(wasFound).map(({ cause, entry }) => ({ job, cause, entry })),
   );
   const byCause = new Map<string, typeof confirmed>();
   for (const one of confirmed) byCause.set(one.cause, [...(byCause.get(one.cause) ?? []), one]);

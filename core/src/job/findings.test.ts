@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { factsOfJob, intakeOf, vehicleUseOf } from '../diagnosis/index.ts';
+import { intakeOf } from '../diagnosis/index.ts';
 import type { Entry, EntryBody } from '../ledger/index.ts';
 import { entryBodySchema } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry, madeId } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import {
+  caseOfJob,
   choicesOf,
   deriveJob,
   familyBook,
@@ -52,7 +53,7 @@ describe('checks of a job', () => {
     expect(parts.get('high-pipe')?.state).toBe('failed');
     expect(parts.get('high-pipe')?.why).toMatch(/blocked/);
     expect(findingsOfChecks(checks)).toEqual({ 'high-holds': true });
-    expect(factsOfJob([], undefined, findingsOfChecks(checks)).checked).toEqual({ 'high-holds': true });
+    expect(caseOfJob(derive(complaint, holds), DEFAULT_LIMITS).facts.checked).toEqual({ 'high-holds': true });
   });
 
   it('count by the last of each kind, and by the limits of today', () => {
@@ -155,7 +156,7 @@ describe('what stays open', () => {
     );
     expect(job.drivable?.body.verdict).toBe('limited');
     expect(job.causes).toMatchObject([{ cause: 'oil-in-exhaust', state: 'confirmed' }]);
-    expect(vehicleUseOf(job.entries, undefined).settled).toEqual({ 'oil-in-exhaust': true });
+    expect(caseOfJob(job, DEFAULT_LIMITS).use.settled).toEqual({ 'oil-in-exhaust': true });
   });
 
   it('shows a part with a known-good one in its place, and one that was replaced here', () => {
@@ -210,7 +211,7 @@ describe('the intake', () => {
       seen: { whistle: true, lag: false },
       kit: ['gauge'],
     });
-    expect(factsOfJob(entries, undefined).findings).toEqual({
+    expect(caseOfJob(deriveJob({ ...facts, entries }), DEFAULT_LIMITS).facts.findings).toEqual({
       'high-distance': true,
       'short-trips-told': true,
       'filter-lamp': true,

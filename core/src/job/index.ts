@@ -9,7 +9,15 @@ export {
   type JobFacts,
   type JobVerdict,
 } from './deriveJob.ts';
-export { causesSaid, checksMade, findingsOfChecks, type MadeCheck, type SaidCause } from './checksMade.ts';
+export {
+  causesSaid,
+  checksMade,
+  findingsOfChecks,
+  wasFound,
+  type MadeCheck,
+  type SaidCause,
+} from './checksMade.ts';
+export { caseOfJob, type CaseOfJob } from './caseOfJob.ts';
 export { choicesOf, openMatters, type MadeChoice, type OpenMatter } from './openMatters.ts';
 export type { PartStatus } from './parts.ts';
 export { identityMismatch } from './identityMismatch.ts';

@@ -23,7 +23,8 @@ export const checkBodySchema = z.object({
   note: freeText('Note', 1000).optional(),
 });
 
-export const CAUSE_STATES = ['confirmed', 'suspected', 'ruled-out'] as const;
+/** Put right: it was found, repaired on this job, and what it made or hid is looked for again. */
+export const CAUSE_STATES = ['confirmed', 'suspected', 'ruled-out', 'put-right'] as const;
 
 /** What is behind it, as the technician says: by its id, or in words of their own. */
 export const causeBodySchema = z.object({

@@ -1,20 +1,26 @@
-import type { CheckId } from '../checks/index.ts';
-import { perform } from '../bench/index.ts';
+import type { CheckContext, CheckId } from '../checks/index.ts';
+import { perform, type BenchVehicle, type FaultId } from '../bench/index.ts';
+import { BenchHand } from '../bench/answers/bench.ts';
 import {
+  checkHeldOff,
+  checksFooledBy,
+  CODE_FINDING_IDS,
   evidenceOfCase,
   explanationsOf,
   FIXED_CHECKLIST,
   KNOWN_CHECKS,
   networkFor,
+  nextCheck,
   posteriorSets,
   proposeChecks,
   rankChecks,
   rootsOf,
   type Evidence,
   type Explanation,
+  type Network,
 } from '../diagnosis/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { arrive, checkFindings, faultyVehicle, type ArrivedVehicle } from './diagnosedVehicle.ts';
+import { arrive, checkFindings, faultyVehicle, readIn, type ArrivedVehicle } from './diagnosedVehicle.ts';
 
 /** What a technician arrives at who makes one check after the other. */
 export interface LoopEnd {
@@ -23,6 +29,8 @@ export interface LoopEnd {
   readonly roots: readonly string[];
   readonly minutes: number;
   readonly checks: readonly CheckId[];
+  /** Causes that were found and put right on the way. */
+  readonly putRight: readonly string[];
   /** Checks that were made though they were held off by what was known. */
   readonly dangerous: readonly CheckId[];
 }
@@ -51,69 +59,140 @@ const KIT: ReadonlySet<string> = new Set([
 const WITHOUT_A_NIGHT = KNOWN_CHECKS.filter(({ needs }) => !needs.includes('cold-engine'));
 const OIL_CHANGE_MIN = 25;
 
-type Choose = (
-  known: { readonly evidence: Evidence; readonly oilIsRight: boolean },
-  done: ReadonlySet<string>,
-) => { readonly check: CheckId; readonly heldOff: boolean } | undefined;
+/** What is put right at once where it is found: of the air and of the pressure path, as it makes or hides signs of something else. */
+const PUT_RIGHT_AT_ONCE: ReadonlySet<string> = new Set<FaultId>([
+  'dp-sensor-failed',
+  'dp-sensor-wrong',
+  'high-pipe-blocked',
+  'dp-hose-off',
+  'dp-hoses-crossed',
+  'sensor-wiring',
+  'intake-leak',
+]);
+/** As sure as this a technician repairs without waiting for the rest. */
+const SURE = 0.97;
+const READ_AGAIN_MIN = 8;
 
-/** Makes checks in an order until one explanation holds. Diluted oil is changed where it is found, as revs are held off by it. */
-function follow(arrived: ArrivedVehicle, answer: (check: CheckId) => Evidence, choose: Choose): LoopEnd {
-  const network = networkFor(arrived.use);
+type Choose = (
+  known: { readonly network: Network; readonly evidence: Evidence },
+  done: ReadonlySet<string>,
+) => CheckId | undefined;
+
+/**
+ * Makes checks in an order until one explanation holds. What is found for sure is put right as soon as it stands in the way, and
+ * the baseline read again, as a technician does. Diluted oil is changed where it is found, as revs are held off by it.
+ */
+function follow(arrived: ArrivedVehicle, choose: Choose): LoopEnd {
+  const { vehicle, use } = arrived;
+  let { context } = arrived;
   let { evidence } = evidenceOfCase(arrived.facts, DEFAULT_LIMITS);
   const done = new Set<CheckId>();
+  const made: CheckId[] = [];
   const dangerous: CheckId[] = [];
+  const putRight = new Map<string, Set<string>>();
   let minutes = 0;
   let oilIsRight = false;
+  const see = (seen: Evidence): void => {
+    evidence = { ...evidence, ...seen };
+    for (const since of putRight.values()) for (const id of Object.keys(seen)) since.add(id);
+  };
   for (;;) {
-    const [best] = explanationsOf(network, posteriorSets(network, evidence)) as [Explanation];
-    const next = best.probability < HOLDS ? choose({ evidence, oilIsRight }, done) : undefined;
-    if (!next)
-      return {
-        finished: best.probability >= HOLDS,
-        roots: best.roots,
-        minutes,
-        checks: [...done],
-        dangerous,
-      };
-    if (next.heldOff) dangerous.push(next.check);
-    done.add(next.check);
-    minutes += KNOWN_CHECKS.find(({ id }) => id === next.check)?.minutes ?? 0;
-    evidence = { ...evidence, ...answer(next.check) };
+    const network = networkFor({
+      ...use,
+      putRight: [...putRight].map(([cause, since]) => ({ cause, seenSince: [...since] })),
+    });
+    const posterior = posteriorSets(network, evidence);
+    const [best] = explanationsOf(network, posterior, [...putRight.keys()]) as [Explanation];
+    const end = (): LoopEnd => ({
+      finished: best.probability >= HOLDS,
+      roots: best.roots,
+      minutes,
+      checks: made,
+      putRight: [...putRight.keys()],
+      dangerous,
+    });
+    if (best.probability >= HOLDS) return end();
+    const sure = sureOf(network, posterior);
+    if (sure !== undefined) {
+      evidence = withoutFooled(sure, evidence, done);
+      putRight.set(sure, new Set());
+      // One repair ends all that no check tells from it.
+      for (const { id } of vehicle.faults)
+        if (rootsOf([id]).join() === rootsOf([sure]).join()) perform(vehicle, { do: 'repair', fault: id });
+      const again = readAgain(vehicle);
+      see(again.evidence);
+      context = again.context;
+      minutes += READ_AGAIN_MIN;
+      continue;
+    }
+    const asKnown = oilIsRight ? { ...evidence, 'oil-diluted': false } : evidence;
+    const next = choose({ network, evidence: asKnown }, done);
+    if (!next) return end();
+    if (checkHeldOff(next, asKnown) !== undefined) dangerous.push(next);
+    done.add(next);
+    made.push(next);
+    minutes += KNOWN_CHECKS.find(({ id }) => id === next)?.minutes ?? 0;
+    see(checkFindings({ vehicle, context }, next));
     if (evidence['oil-diluted'] === true && !oilIsRight) {
-      perform(arrived.vehicle, { do: 'change-oil' });
+      perform(vehicle, { do: 'change-oil' });
       oilIsRight = true;
       minutes += OIL_CHANGE_MIN;
     }
   }
 }
 
-const asKnown = ({ evidence, oilIsRight }: { evidence: Evidence; oilIsRight: boolean }): Evidence =>
-  oilIsRight ? { ...evidence, 'oil-diluted': false } : evidence;
+/** The surest cause that is sure enough and put right on the spot. */
+function sureOf(
+  { causes }: Network,
+  { sets, probabilities }: ReturnType<typeof posteriorSets>,
+): string | undefined {
+  const sum = new Float64Array(causes.length);
+  sets.forEach((set, s) => {
+    for (const i of set) sum[i] = (sum[i] as number) + (probabilities[s] as number);
+  });
+  return causes
+    .map(({ id }, i) => ({ id, probability: sum[i] as number }))
+    .filter(({ id, probability }) => probability >= SURE && PUT_RIGHT_AT_ONCE.has(id))
+    .sort((a, b) => b.probability - a.probability)[0]?.id;
+}
+
+/** What a cause may have fooled does not count any more: those checks are open again. */
+function withoutFooled(cause: string, evidence: Evidence, done: Set<CheckId>): Evidence {
+  const again = checksFooledBy(cause).filter(({ id }) => done.has(id));
+  for (const { id } of again) done.delete(id);
+  const dropped = new Set(again.flatMap(({ outcomes }) => outcomes));
+  return Object.fromEntries(Object.entries(evidence).filter(([id]) => !dropped.has(id)));
+}
+
+/** Codes cleared, the baseline read anew. Codes that come back count; that one does not within minutes says nothing. */
+function readAgain(vehicle: BenchVehicle): { readonly evidence: Evidence; readonly context: CheckContext } {
+  const hand = new BenchHand(vehicle);
+  hand.keyOn(2);
+  vehicle.startRoutine('clear-codes');
+  const { facts, context } = readIn(vehicle, { pull: false });
+  const { evidence } = evidenceOfCase(facts, DEFAULT_LIMITS);
+  const codes = new Set(CODE_FINDING_IDS);
+  return {
+    evidence: Object.fromEntries(Object.entries(evidence).filter(([id, seen]) => seen || !codes.has(id))),
+    context,
+  };
+}
 
 /** Brings vehicle number `seed` in and diagnoses it twice, by the recommended checks and by the fixed checklist. */
 export function diagnosedVehicle(seed: number): DiagnosedVehicle {
-  const vehicle = faultyVehicle(seed);
-  const { faults } = vehicle;
-  const arrived = arrive(vehicle, seed);
-  const network = networkFor(arrived.use);
-  const answers = new Map<CheckId, Evidence>();
-  const answer = (check: CheckId): Evidence => {
-    const known = answers.get(check) ?? checkFindings(arrived, check);
-    answers.set(check, known);
-    return known;
+  const { faults, family } = faultyVehicle(seed);
+  const byRecommended: Choose = ({ network, evidence }, done) => {
+    const ranked = rankChecks(network, evidence, WITHOUT_A_NIGHT);
+    return nextCheck(proposeChecks(ranked, evidence, KIT), done)?.check as CheckId | undefined;
   };
-  const recommended = follow(arrived, answer, (known, done) => {
-    const ranked = rankChecks(network, known.evidence, WITHOUT_A_NIGHT);
-    const [next] = proposeChecks(ranked, asKnown(known), KIT).filter(({ check }) => !done.has(check));
-    return next && { check: next.check as CheckId, heldOff: next.heldOff !== undefined };
-  });
-  const fixed = follow(arrived, answer, (_known, done) => {
-    const check = FIXED_CHECKLIST.find((id) => !done.has(id) && WITHOUT_A_NIGHT.some((one) => one.id === id));
-    return check && { check, heldOff: false };
-  });
+  const byChecklist: Choose = (_known, done) => {
+    return FIXED_CHECKLIST.find((id) => !done.has(id) && WITHOUT_A_NIGHT.some((one) => one.id === id));
+  };
+  const recommended = follow(arrive(faultyVehicle(seed), seed), byRecommended);
+  const fixed = follow(arrive(faultyVehicle(seed), seed), byChecklist);
   const ids = faults.map(({ id }) => id);
   return {
-    about: `${seed}: ${vehicle.family.name}, ${faults.map(({ id, form, severity }) => `${id}${form ? ` ${form}` : ''} ${severity.toFixed(2)}`).join(' + ')}`,
+    about: `${seed}: ${family.name}, ${faults.map(({ id, form, severity }) => `${id}${form ? ` ${form}` : ''} ${severity.toFixed(2)}`).join(' + ')}`,
     faults: ids,
     right: recommended.finished && recommended.roots.join() === rootsOf(ids).join(),
     recommended,

@@ -16,7 +16,7 @@ import { groupOf } from '../bench/signature.ts';
 import { recordBaseline } from '../bench/recordBaseline.ts';
 import { factsOfReading, findingsOfCodes, type CaseFacts, type VehicleUse } from '../diagnosis/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
-import type { PartId } from '../ledger/index.ts';
+import type { PartId, ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { analyseRaw, loggedFacts, readingFromLog } from '../readings/index.ts';
 import { sootRoom } from '../treatment/index.ts';
@@ -120,48 +120,60 @@ function seen(vehicle: BenchVehicle, km: number): Record<string, boolean> {
   };
 }
 
-/** Brings a vehicle in: driven, scanned, its baseline read; `seed` decides what the customer tells and whether it stood overnight. */
-export function arrive(vehicle: BenchVehicle, seed: number): ArrivedVehicle {
-  const d = dice(seed * 7919);
-  const { family } = vehicle;
-  drivenIn(vehicle, d.chance(0.4));
-  const { log } = recordBaseline(vehicle, { pull: d.chance(0.5) });
+/** Reads a vehicle’s codes and its baseline, and what that says. */
+export function readIn(
+  vehicle: BenchVehicle,
+  drill: { readonly pull: boolean },
+): Pick<ArrivedVehicle, 'facts' | 'context'> {
+  const { family, computer } = vehicle;
+  const { log } = recordBaseline(vehicle, drill);
   const { recording, analysis, samples } = analyseRaw(log, { geometry: family.filter });
   const reading = readingFromLog(
     { analysis, samples, ...loggedFacts(recording) },
     { purpose: 'before', logId: madeId(1), fileName: 'baseline' },
   );
+  const codes = [...computer.codes.values()].map(({ code, status, present }) => ({
+    code: codeAsWritten(family, code),
+    status: `${status}, ${present ? 'present' : 'not present'}`,
+  }));
+  return { facts: { codes, ...factsOfReading(reading) }, context: contextOf(vehicle, reading) };
+}
+
+function contextOf(vehicle: BenchVehicle, reading: ReadingBody): CheckContext {
+  const { family } = vehicle;
   const context = {
     limits: DEFAULT_LIMITS,
     displacementL: family.displacementL,
     geometry: family.filter,
   };
   const soot = sootRoom(reading, family.filter, context, fittedOn(vehicle));
-  const codes = [...vehicle.computer.codes.values()].map(({ code, status, present }) => ({
-    code: codeAsWritten(family, code),
-    status: `${status}, ${present ? 'present' : 'not present'}`,
-  }));
-  const { findings, readings } = factsOfReading(reading);
+  return { ...context, ...(soot ? { sootByPressureG: soot } : {}) };
+}
+
+/** Brings a vehicle in: driven, scanned, its baseline read; `seed` decides what the customer tells and whether it stood overnight. */
+export function arrive(vehicle: BenchVehicle, seed: number): ArrivedVehicle {
+  const d = dice(seed * 7919);
+  drivenIn(vehicle, d.chance(0.4));
+  const { facts, context } = readIn(vehicle, { pull: d.chance(0.5) });
   return {
     vehicle,
     facts: {
-      codes,
-      ...(readings ? { readings } : {}),
+      ...facts,
       findings: {
         ...told(d, vehicle.faults),
         ...noticed(d, vehicle),
         ...seen(vehicle, vehicle.startKm),
-        ...findings,
+        ...facts.findings,
       },
     },
     use: { distanceKm: vehicle.startKm, fitted: fittedOn(vehicle) },
-    context: { ...context, ...(soot ? { sootByPressureG: soot } : {}) },
+    context,
   };
 }
 
 /** What a check at it decides. */
 export const checkFindings = (
-  { vehicle, context }: ArrivedVehicle,
+  { vehicle, context }: Pick<ArrivedVehicle, 'vehicle' | 'context'>,
   check: CheckId,
 ): Readonly<Record<string, boolean>> => judgeCheck(check, answerCheck(vehicle, check), context).findings;
 

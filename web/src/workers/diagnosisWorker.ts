@@ -58,7 +58,11 @@ const worker = {
     return {
       evidence: known.evidence,
       posterior,
-      explanations: explanationsOf(network, posteriorSets(network, known.evidence)),
+      explanations: explanationsOf(
+        network,
+        posteriorSets(network, known.evidence),
+        (use.putRight ?? []).map(({ cause }) => cause),
+      ),
       next: proposeChecks(
         rankChecks(network, known.evidence, KNOWN_CHECKS),
         known.evidence,

@@ -175,11 +175,9 @@ export const look: Answer = ({ vehicle: { plant, wear, family } }) => ({
   powder: plant.filter.ashG / filterVolumeL(family.filter) > MUCH_ASH_G_PER_L ? 'much' : 'little',
 });
 
-/** Distance since the soot counter was set back, where that was ever done: the computer keeps it. */
-const sinceReset = ({ computer, plant }: BenchVehicle): number | undefined =>
-  computer.adaptations.sootResetAtKm === undefined
-    ? undefined
-    : plant.road.km - computer.adaptations.sootResetAtKm;
+/** Distance since the soot counter was set back, or since the vehicle was new: the computer keeps it. */
+const sinceReset = ({ computer, plant }: BenchVehicle): number =>
+  plant.road.km - (computer.adaptations.sootResetAtKm ?? 0);
 
 export const counter: Answer = (hand) => {
   hand.keyOn(2);

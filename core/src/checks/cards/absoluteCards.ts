@@ -7,8 +7,6 @@ const ABSOLUTE = between(
   'Absolute pressures start near 1000 at rest: is it a gauge pressure? Add the barometer.',
 );
 const AIR = between(500, 1100, 'The air of this earth has 500 to 1100 mbar: which channel is it?');
-/** Weather moves the barometer so far about the standard atmosphere of a height, mbar. */
-const WEATHER_MBAR = 45;
 
 /** Key on, engine off: all absolute sensors show the air outside; again hot, or cold. */
 const agree: CheckCard = {
@@ -82,12 +80,13 @@ const agree: CheckCard = {
     const altitude = read.number('altitudeM');
     if (altitude !== undefined) {
       const standard = standardBarometerMbar(altitude);
-      const strange = Math.abs(barometer - standard) > WEATHER_MBAR;
+      const room = limits.weatherMbar;
+      const strange = Math.abs(barometer - standard) > room;
       figures.push(
         against('Barometer', barometer, {
           unit: 'mbar',
-          low: standard - WEATHER_MBAR,
-          high: standard + WEATHER_MBAR,
+          low: standard - room,
+          high: standard + room,
           doubtful: true,
         }),
       );

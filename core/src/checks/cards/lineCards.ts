@@ -1,5 +1,5 @@
 import type { PartId, PartState } from '../../ledger/index.ts';
-import { against, between, NOTHING, type CheckCard } from '../card.ts';
+import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
 import { sectionShares, type Section, type SectionReadings } from '../measuring/sections.ts';
 
 const GAUGE = between(
@@ -165,34 +165,29 @@ const sections: CheckCard = {
     });
     if (shares.length === 0)
       return { ...NOTHING, sentences: ['The line has to be opened at one joint or more.'] };
-    const limit = limits.sectionShare;
-    // Little to share out is no restriction, wherever it stands.
-    const restricted = closed > limits.gaugeHighMbar;
+    const high = limits.sectionHighMbar;
     const findings: Record<string, boolean> = {};
     const parts: Partial<Record<PartId, PartState>> = {};
-    for (const { section, percent } of shares) {
-      const blamed = restricted && percent >= limit;
-      findings[`section-${section}`] = blamed;
-      parts[SECTION_PART[section]] = blamed ? 'failed' : restricted ? 'proven-clear' : 'sound';
+    for (const { section, mbar } of shares) {
+      findings[`section-${section}`] = mbar > high;
+      parts[SECTION_PART[section]] = mbar > high ? 'failed' : 'proven-clear';
     }
-    const worst = shares.reduce((a, b) => (b.mbar > a.mbar ? b : a));
+    const restricted = shares.filter(({ mbar }) => mbar > high).sort((a, b) => b.mbar - a.mbar);
     return {
       findings,
       figures: [
         against('Whole back-pressure', closed, { unit: 'mbar', high: limits.gaugeHighMbar }),
-        ...shares.map(({ section, percent }) =>
-          against(`Goes ${SECTION_WORDS[section]}`, percent, {
-            unit: 'percent',
-            ...(restricted ? { high: limit } : {}),
-          }),
+        ...shares.map(({ section, mbar }) =>
+          against(`Goes ${SECTION_WORDS[section]}`, mbar, { unit: 'mbar', high }),
         ),
       ],
       sentences: [
-        !restricted
-          ? 'There is little back-pressure to share out: no section is restricted at this flow.'
-          : worst.percent >= limit
-            ? `${worst.percent.toFixed(0)} % of it disappears ${SECTION_WORDS[worst.section]}: that is the restricted section.`
-            : 'No section takes the most of it.',
+        ...(restricted.length === 0
+          ? ['No section takes more than a clear one does.']
+          : restricted.map(
+              ({ section, percent }) =>
+                `${percent.toFixed(0)} % of it disappears ${SECTION_WORDS[section]}: that section is restricted.`,
+            )),
         ...(read.number('rpm') === undefined
           ? ['At which speed is not said: at different flows the readings would not compare.']
           : []),
@@ -265,8 +260,6 @@ const look: CheckCard = {
   },
 };
 
-/** Room for the counting of the computer before it is called wrong, g. */
-const COUNTING_ROOM_G = 4;
 /** On less a counter cannot be expected to have moved. */
 const LEAST_KM = 60;
 const ASSUMED_L = 2;
@@ -275,7 +268,7 @@ const RESET_APART_KM = 30;
 
 const counter: CheckCard = {
   id: 'counter',
-  outcomes: ['counter-low', 'counter-high'],
+  outcomes: ['counter-reset', 'counter-low', 'counter-high'],
   otherwise: 'counter-fits',
   needs: ['scan-tool'],
   cautions: [],
@@ -343,38 +336,50 @@ const counter: CheckCard = {
               low: limits.counterLeastGPer100KmL,
             }),
           ];
-    if (stands)
-      return {
-        findings: { 'counter-low': true, 'counter-high': false },
-        figures: distance,
-        sentences: [
-          `${counted.toFixed(1)} g on ${km?.toFixed(0) ?? ''} km without a regeneration: no engine makes so little. It was set back.`,
-        ],
-      };
     const sinceReset = read.number('sinceResetKm');
-    if (sinceReset !== undefined && km !== undefined && sinceReset < km - RESET_APART_KM)
-      return {
-        findings: { 'counter-low': true, 'counter-high': false },
-        figures: [...distance, { label: 'Set back before', value: sinceReset, unit: 'km', state: 'failed' }],
-        sentences: [
-          `It was set back ${sinceReset.toFixed(0)} km ago, and the last regeneration is ${km.toFixed(0)} km ago: nothing had burnt. What it counts now says little.`,
-        ],
-      };
+    const setBack = sinceReset !== undefined && km !== undefined && sinceReset < km - RESET_APART_KM;
+    // A module that keeps the distance says both: that it was set back, and that it was not.
+    const told = sinceReset !== undefined && km !== undefined;
+    const reset = stands || setBack ? { 'counter-reset': true } : told ? { 'counter-reset': false } : {};
+    const resetFigure: readonly Figure[] = setBack
+      ? [{ label: 'Set back before', value: sinceReset, unit: 'km', state: 'failed' }]
+      : [];
+    const resetSentences = [
+      ...(stands
+        ? [
+            `${counted.toFixed(1)} g on ${km?.toFixed(0) ?? ''} km without a regeneration: no engine makes so little. It was set back.`,
+          ]
+        : []),
+      ...(setBack
+        ? [
+            `It was set back ${sinceReset.toFixed(0)} km ago, and the last regeneration is ${km.toFixed(0)} km ago: nothing had burnt. What it counts now says little.`,
+          ]
+        : []),
+    ];
     if (low === undefined || high === undefined)
       return {
-        ...NOTHING,
+        findings: reset,
+        figures: [...distance, ...resetFigure],
         sentences: [
+          ...resetSentences,
           'What the pressure says is not known: a reading with a hold and the filter’s size come first.',
         ],
       };
-    const room = Math.max(COUNTING_ROOM_G, 0.3 * counted);
+    const room = Math.max(limits.counterRoomG, (limits.counterRoomPercent / 100) * counted);
     const least = low - room;
     const most = high + room;
     const bounded = Number.isFinite(most);
     return {
-      findings: { 'counter-low': counted < least, 'counter-high': counted > most },
+      findings: {
+        // One that counts what the pressure shows was not set back, or it matters no more.
+        ...(counted < least ? {} : { 'counter-reset': false }),
+        ...reset,
+        'counter-low': counted < least,
+        'counter-high': counted > most,
+      },
       figures: [
         ...distance,
+        ...resetFigure,
         against('Counted', counted, {
           unit: 'g',
           low: Math.max(0, least),
@@ -382,6 +387,7 @@ const counter: CheckCard = {
         }),
       ],
       sentences: [
+        ...resetSentences,
         counted < least
           ? `It counts ${counted.toFixed(0)} g where the pressure leaves room for no less than ${low.toFixed(0)} g: set back, or ash, another restriction, or a sensor that reads high.`
           : counted > most

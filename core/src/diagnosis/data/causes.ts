@@ -38,6 +38,6 @@ thermostat-stuck-open       | 0.10 | The thermostat is stuck open               
 oil-in-exhaust              | 0.10 | Oil comes into the exhaust                             | turbocharger seals, engine wear
 short-trips                 | 0.22 | It is driven too short and too slowly                  | use, not a fault: common
 soot-counter-reset          | 0.07 | The soot counter was set back without a clean          | after visits elsewhere
-counter-not-reset           | 0.06 | The soot counter was not set back after a clean        | after a clean elsewhere
+counter-not-reset           | 0.06 | The soot counter stands too high, not set back after a clean | after a clean elsewhere, or a wrong pressure that was counted
 fuel-low                    | 0.06 | The tank is too empty for a regeneration               | seldom by itself
 `;

@@ -27,6 +27,8 @@ sensor-wiring           | soot-loaded | sensors read wrong together; regeneratio
 dp-sensor-failed        | soot-loaded | the pressure is not believed; regeneration is held off; soot stays
 manifold-sensor-failed  | soot-loaded | the air is reckoned wrongly; soot
 back-pressure-sensor-failed | soot-loaded | its code holds regeneration off; soot stays
+dp-sensor-failed        | counter-not-reset | the computer counts by a pressure that is not there; the counter stands too high
+sensor-wiring           | counter-not-reset | the computer counts by a pressure that is not there; the counter stands too high
 soot-loaded             | oil-counter | one failed regeneration after the other puts fuel into the oil
 dosing-injector-blocked | oil-counter | regenerations that do not end put fuel into the oil
 `;

@@ -5,27 +5,27 @@
  */
 export const CHECK_OUTCOMES = `
 dp-zero | 2 | 0 | zero-good
-  zero-off            | 0.0003 | sensor-wiring .88 dp-sensor-failed .37 low-pipe-blocked .02 dp-sensor-wrong .02 | Zero is off | drift, ground, or gas shut in
+  zero-off            | 0.0003 | sensor-wiring .91 dp-sensor-failed .38 high-pipe-blocked .04 low-pipe-blocked .02 dp-sensor-wrong .02 | Zero is off | drift, ground, or gas shut in
 dp-electrical | 8 | 1 | volts-good
-  supply-bad          | 0.0003 | sensor-wiring .41 | Supply is not 5 V | supply or wiring
+  supply-bad          | 0.0003 | sensor-wiring .38 | Supply is not 5 V | supply or wiring
   ground-bad          | 0.0003 | sensor-wiring .63 | Ground is not ground | wiring
   signal-dead         | 0.0003 | dp-sensor-failed .5 | Supply and ground good, no signal | the sensor itself
 dp-ladder | 15 | 2 | ladder-good
-  ladder-dead         | 0.0003 | dp-sensor-failed .49 | Does not follow the pump | dead
-  ladder-gain         | 0.0003 | dp-sensor-wrong .992 sensor-wiring .36 dp-sensor-failed .31 | Follows with a wrong slope | another range, or worn
-  ladder-offset       | 0.0003 | sensor-wiring .56 dp-sensor-failed .12 | Off by the same everywhere | zero
+  ladder-dead         | 0.0003 | dp-sensor-failed .48 | Does not follow the pump | dead
+  ladder-gain         | 0.0003 | dp-sensor-wrong .992 sensor-wiring .4 dp-sensor-failed .33 | Follows with a wrong slope | another range, or worn
+  ladder-offset       | 0.0003 | sensor-wiring .58 dp-sensor-failed .11 | Off by the same everywhere | zero
 dp-swap | 10 | 12 | swap-same
-  swap-differs        | 0.0003 | dp-sensor-failed .992 dp-sensor-wrong .83 high-pipe-blocked .28 low-pipe-blocked .24 | The known-good one reads otherwise | then it is the sensor
+  swap-differs        | 0.0003 | dp-sensor-failed .992 dp-sensor-wrong .82 high-pipe-blocked .31 low-pipe-blocked .27 | The known-good one reads otherwise | then it is the sensor
 hoses | 4 | 0 | hoses-good
   hoses-crossed       | 0.0003 | dp-hoses-crossed .992 | Hoses are crossed | as seen
   hose-off            | 0.0003 | dp-hose-off .992 | A hose is split, off or melted | as seen
-  pipe-cracked        | 0.0003 | back-pressure-pipe-blocked .3 | The pipe of the back-pressure sensor is cracked | as seen
+  pipe-cracked        | 0.0003 | back-pressure-pipe-blocked .28 | The pipe of the back-pressure sensor is cracked | as seen
 pipe-response | 5 | 0 | response-quick
-  high-slow           | 0.0003 | high-pipe-blocked .48 -dp-sensor-failed .7 -dp-hose-off .42 | ΔP takes over 2 s to fall after release | the high pipe
-  low-slow            | 0.0003 | low-pipe-blocked .43 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
-  back-pressure-slow  | 0.0003 | back-pressure-pipe-blocked .35 -back-pressure-sensor-failed .64 | Pressure before the turbine takes over 2 s to fall | its pipe
-  manifold-slow       | 0.0003 | manifold-sensor-failed .16 | Manifold pressure takes over 2 s to fall after release | its pipe
-  back-pressure-still | 0.0003 | back-pressure-sensor-failed .43 back-pressure-pipe-blocked .06 | Pressure before the turbine is the same in a hold and at rest | no pressure is
+  high-slow           | 0.0003 | high-pipe-blocked .44 -dp-sensor-failed .7 -dp-hose-off .43 | ΔP takes over 2 s to fall after release | the high pipe
+  low-slow            | 0.0003 | low-pipe-blocked .4 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
+  back-pressure-slow  | 0.0003 | back-pressure-pipe-blocked .32 -back-pressure-sensor-failed .65 | Pressure before the turbine takes over 2 s to fall | its pipe
+  manifold-slow       | 0.0003 | manifold-sensor-failed .13 | Manifold pressure takes over 2 s to fall after release | its pipe
+  back-pressure-still | 0.0003 | back-pressure-sensor-failed .43 back-pressure-pipe-blocked .02 | Pressure before the turbine is the same in a hold and at rest | no pressure is
   manifold-still      | 0.0003 | manifold-sensor-failed .34 | Manifold pressure is the same in a hold and at rest | no pressure is
 pipe-pump | 8 | 1 | pipes-open
   high-holds          | 0.0003 | high-pipe-blocked .992 | The high pipe holds what is pumped in | shut
@@ -34,9 +34,9 @@ pipe-pump | 8 | 1 | pipes-open
 absolute-agree | 3 | 0 | absolutes-agree
   all-off             | 0.0003 | sensor-wiring .992 | All are off alike | supply or ground
   back-pressure-off   | 0.0003 | back-pressure-sensor-failed .58 back-pressure-pipe-blocked .18 | Pressure before the turbine is off | sensor, or gas shut in
-  manifold-off        | 0.0003 | manifold-sensor-failed .44 | Manifold pressure is off | sensor
+  manifold-off        | 0.0003 | manifold-sensor-failed .42 sensor-wiring .04 | Manifold pressure is off | sensor
 sensor-compare | 12 | 12 | compare-same
-  back-pressure-differs | 0.0003 | back-pressure-sensor-failed .992 back-pressure-pipe-blocked .13 | A known-good back-pressure sensor reads otherwise | then it is the sensor
+  back-pressure-differs | 0.0003 | back-pressure-sensor-failed .992 back-pressure-pipe-blocked .15 | A known-good back-pressure sensor reads otherwise | then it is the sensor
 egt-cold-soak | 4 | 0 | soak-alike
   soak-egt1           | 0.004 | egt1-failed .85 | EGT 1 is off the others | it reads wrong
   soak-egt2           | 0.004 | egt2-failed .85 | EGT 2 is off the others | it reads wrong
@@ -51,10 +51,10 @@ intake-smoke | 12 | 2 | intake-tight
   smoke-before        | 0.0003 | intake-leak .992 | Smoke comes out between meter and compressor | leak
   smoke-behind        | 0.0003 | charge-leak .992 | Smoke comes out behind the compressor | leak
 air-mass | 4 | 0 | air-fits
-  air-low             | 0.0003 | intake-leak .992 air-meter-failed .47 egr-stuck-open .04 | Less air than speed and pressure call for | not counted, or gas in its place
-  air-high            | 0.0003 | charge-leak .992 air-meter-failed .53 sensor-wiring .25 -intake-leak .79 | More air than speed and pressure call for | lost behind, or reads high
+  air-low             | 0.0003 | intake-leak .992 air-meter-failed .47 egr-stuck-open .02 | Less air than speed and pressure call for | not counted, or gas in its place
+  air-high            | 0.0003 | charge-leak .992 air-meter-failed .54 sensor-wiring .28 -intake-leak .84 | More air than speed and pressure call for | lost behind, or reads high
 turbo | 12 | 3 | shaft-good
-  shaft-worn          | 0.0003 | boost-leak .992 oil-in-exhaust .04 | The shaft wobbles or drags | worn
+  shaft-worn          | 0.0003 | boost-leak .992 oil-in-exhaust .02 | The shaft wobbles or drags | worn
 vane-sweep | 6 | 1 | vanes-move
   vanes-still         | 0.0003 | vanes-stuck .992 | No change of the note in the sweep | stuck
 egr | 10 | 2 | egr-good
@@ -66,22 +66,23 @@ glow | 10 | 1 | glow-good
   glow-bad            | 0.0003 | glow-plugs-failed .992 | A plug or the relay is dead | measured
 oil | 4 | 0 | oil-good
   oil-diluted         | 0.0003 | oil-counter .992 injector-over-fuelling .02 | Level high, smells of fuel | fuel in it
-  counter-zero        | 0.0003 | oil-counter .69 | The counter stands at zero | not set back
+  counter-zero        | 0.0003 | oil-counter .7 | The counter stands at zero | not set back
 thermostat | 12 | 0 | coolant-warm
   coolant-cool        | 0.0003 | thermostat-stuck-open .992 | Comes to rest under 78 °C on a hold | stuck open
 sections | 30 | 4 | no-section
-  section-catalyst    | 0.0003 | catalyst-restricted .89 | The restriction is across the catalyst | it goes when the line is open before it
-  section-behind      | 0.0003 | downstream-restricted .91 | The restriction is behind the filter | it goes when the line is open there
-  section-filter      | 0.0003 | soot-loaded .85 ash-full .21 injector-over-fuelling .11 -filter-cracked .69 | The restriction is across the filter | it goes when the line is open before it, not behind
+  section-catalyst    | 0.0003 | catalyst-restricted .992 | The restriction is across the catalyst | it goes when the line is open before it
+  section-behind      | 0.0003 | downstream-restricted .992 injector-over-fuelling .13 ash-full .05 low-pipe-blocked .05 soot-counter-reset .04 | The restriction is behind the filter | it goes when the line is open there
+  section-filter      | 0.0003 | soot-loaded .992 ash-full .76 injector-over-fuelling .31 short-trips .09 -filter-cracked .79 | The restriction is across the filter | it goes when the line is open before it, not behind
 gauge | 15 | 6 | gauge-low
-  gauge-high          | 0.0003 | downstream-restricted .992 soot-loaded .82 catalyst-restricted .77 ash-full .08 | High before the filter by gauge | whatever the sensor says
+  gauge-high          | 0.0003 | downstream-restricted .992 soot-loaded .992 catalyst-restricted .992 ash-full .73 injector-over-fuelling .26 short-trips .14 | High before the filter by gauge | whatever the sensor says
 filter-look | 45 | 10 | faces-good
   outlet-sooty        | 0.0003 | filter-cracked .992 | The outlet face is sooty | cracked
   inlet-oily          | 0.0003 | oil-in-exhaust .992 | The inlet face is oily | oil
   inlet-ash           | 0.0003 | ash-full .992 | Grey powder stands in the channels | ash
 counter | 2 | 0 | counter-fits
-  counter-low         | 0.0003 | soot-counter-reset .992 ash-full .7 injector-over-fuelling .12 | Counts little where the pressure is high | set back, or ash
-  counter-high        | 0.0003 | counter-not-reset .992 dp-hose-off .992 dp-hoses-crossed .992 dp-sensor-failed .77 filter-cracked .74 dp-sensor-wrong .66 egr-stuck-open .5 sensor-wiring .34 downstream-restricted .31 high-pipe-blocked .27 | Counts much where the pressure is low | not set back, or the pressure does not arrive
+  counter-reset       | 0.0003 | soot-counter-reset .99 | The soot counter was set back | it counts less than any engine makes, or keeps the distance of it
+  counter-low         | 0.0003 | soot-counter-reset .992 ash-full .73 low-pipe-blocked .13 short-trips .11 injector-over-fuelling .07 charge-leak .04 | Counts little where the pressure is high | set back, or ash
+  counter-high        | 0.0003 | dp-hose-off .992 dp-hoses-crossed .992 filter-cracked .86 counter-not-reset .85 dp-sensor-failed .81 dp-sensor-wrong .81 egr-stuck-open .72 sensor-wiring .43 downstream-restricted .35 high-pipe-blocked .22 air-meter-failed .21 thermostat-stuck-open .18 intake-leak .16 short-trips .04 -soot-counter-reset .15 | Counts much where the pressure is low | not set back, or the pressure does not arrive
 fuel-level | 1 | 0 | fuel-enough
   fuel-under          | 0.0003 | fuel-low .992 | Less than an eighth | as seen
 supply | 4 | 0 | supply-good

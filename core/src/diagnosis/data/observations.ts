@@ -1,13 +1,13 @@
 /** What people see, hear and know. A line: id | leak | links | sentence | why so. */
 export const OBSERVATIONS = `
-power-limited        | 0.05 | soot-loaded .5 ash-full .35 charge-leak .35 boost-leak .4 vanes-stuck .45 dp-sensor-failed .3 sensor-wiring .3 back-pressure-sensor-failed .25 air-meter-failed .25 downstream-restricted .3 intake-leak .2 | Power is limited | the computer protects, or there is no air
-filter-lamp          | 0.15 | soot-loaded .6 ash-full .4 dp-sensor-failed .4 high-pipe-blocked .2 dp-hoses-crossed .3 dosing-injector-blocked .3 | The filter’s lamp is on | counting, pressure, or a circuit
+power-limited        | 0.03 | soot-loaded .78 counter-not-reset .44 dp-sensor-failed .43 sensor-wiring .43 ash-full .28 downstream-restricted .2 boost-leak .19 vanes-stuck .18 manifold-sensor-failed .15 charge-leak .14 short-trips .12 back-pressure-sensor-failed .1 air-meter-failed .1 intake-leak .08 | Power is limited | the computer protects, or there is no air
+filter-lamp          | 0.05 | soot-loaded .83 dp-hoses-crossed .65 dp-sensor-failed .58 counter-not-reset .47 dp-hose-off .45 short-trips .43 sensor-wiring .39 ash-full .39 high-pipe-blocked .23 filter-cracked .2 dosing-injector-blocked .14 injector-over-fuelling .12 downstream-restricted .11 low-pipe-blocked .1 | The filter’s lamp is on | counting, pressure, or a circuit
 black-smoke          | 0.02 | charge-leak .45 injector-over-fuelling .4 egr-stuck-open .25 filter-cracked .4 air-meter-failed .2 boost-leak .3 | Black smoke | too little air, too much fuel, and a filter that lets it pass
 blue-smoke           | 0.01 | oil-in-exhaust .6 boost-leak .2 | Blue smoke | oil
 oil-used             | 0.02 | oil-in-exhaust .68 boost-leak .25 | It uses oil | seals and rings
 oil-level-high       | 0.03 | oil-counter .5 dosing-injector-blocked .25 injector-over-fuelling .15 short-trips .12 | The oil level has risen | fuel of failed regenerations
-oil-counter-zero     | 0.02 | oil-counter .55 | The oil counter stands at zero | it was not set back
-fuel-lamp            | 0.04 | fuel-low .85 | The tank is nearly empty | as it says
+oil-counter-zero     | 0.01 | oil-counter .64 | The oil counter stands at zero | it was not set back
+fuel-lamp            | 0.01 | fuel-low .94 | The tank is nearly empty | as it says
 short-trips-told     | 0.25 | short-trips .85 | Mostly short or slow trips | as the customer tells
 high-distance        | 0.25 | ash-full .6 dosing-injector-blocked .1 oil-in-exhaust .1 | Over 200 000 km with this filter | ash goes with distance
 whistle              | 0.01 | charge-leak .5 intake-leak .35 boost-leak .25 | A whistle or hiss under load | air where none should go

@@ -18,8 +18,14 @@ const STATE_WORDS: Record<CauseState, string> = {
   confirmed: 'confirmed',
   suspected: 'suspected',
   'ruled-out': 'ruled out',
+  'put-right': 'put right',
 };
-const STATE_MARKS = { confirmed: 'failed', suspected: 'doubtful', 'ruled-out': 'proven-clear' } as const;
+const STATE_MARKS = {
+  confirmed: 'failed',
+  suspected: 'doubtful',
+  'ruled-out': 'proven-clear',
+  'put-right': 'replaced',
+} as const;
 
 const EMPTY = { cause: '', own: '', state: 'confirmed' as CauseState, why: '' };
 
@@ -53,7 +59,16 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
             <StateMark state={STATE_MARKS[state]} size={20} />
             <span>
               <b>{sentenceOf(cause)}</b>: {STATE_WORDS[state]}. {why}
-              {state === 'confirmed' ? <OnOthers open={open} /> : null}
+              {state === 'confirmed' || state === 'put-right' ? <OnOthers open={open} /> : null}
+              {state === 'confirmed' && canEnter ? (
+                <Button
+                  type="button"
+                  weight="quiet"
+                  onClick={() => void addEntry({ kind: 'cause', cause, state: 'put-right', why })}
+                >
+                  Put right: look for what it hid
+                </Button>
+              ) : null}
             </span>
           </li>
         ))}

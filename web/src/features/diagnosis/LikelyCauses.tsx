@@ -1,5 +1,8 @@
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { CHECK_LABELS, KIT, type CheckId } from '@white-ember/core/checks';
+import { nextCheck } from '@white-ember/core/diagnosis';
+import { caseOfJob } from '@white-ember/core/job';
 import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
@@ -34,6 +37,7 @@ export function LikelyCauses({ open }: { open: OpenJob }) {
           {best.roots.map(sentenceOf).join('; ').toLowerCase()}.
         </p>
       ) : null}
+      <PutRight open={open} />
       {diagnosis.chains.map((chain) => (
         <p key={chain} className="text-[15px] mt-2">
           {chain}.
@@ -55,8 +59,37 @@ export function LikelyCauses({ open }: { open: OpenJob }) {
   );
 }
 
+/** What was put right, and that it is worth reading again: it may have hidden something else. */
+function PutRight({ open }: { open: OpenJob }) {
+  const { putRight } = useMemo(
+    () => caseOfJob(open.derived, open.limits, open.vehicle.fitted),
+    [open.derived, open.limits, open.vehicle.fitted],
+  );
+  if (putRight.length === 0) return null;
+  return (
+    <div className="text-[15px] mt-2">
+      <p>
+        Put right:{' '}
+        {putRight
+          .map(({ cause }) => sentenceOf(cause))
+          .join('; ')
+          .toLowerCase()}
+        .
+      </p>
+      {putRight.every(({ readAgain }) => readAgain) ? null : (
+        <Link
+          to={`/jobs/${open.job.id}?stage=baseline`}
+          className="underline decoration-2 underline-offset-4 min-h-11 inline-flex items-center"
+        >
+          Read codes and baseline again: it may have hidden something else
+        </Link>
+      )}
+    </div>
+  );
+}
+
 function NextCheck({ open, diagnosis }: { open: OpenJob; diagnosis: Diagnosis }) {
-  const [next] = diagnosis.next;
+  const next = nextCheck(diagnosis.next);
   if (!next || next.bits <= PROMPT_BITS) return null;
   return (
     <Link

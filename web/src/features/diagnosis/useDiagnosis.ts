@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
-import { factsOfJob, intakeOf, vehicleUseOf } from '@white-ember/core/diagnosis';
-import { findingsOfChecks } from '@white-ember/core/job';
+import { intakeOf } from '@white-ember/core/diagnosis';
+import { caseOfJob } from '@white-ember/core/job';
 import type { Diagnosis, DiagnosisQuestion, DiagnosisWorker, WhatIf } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
@@ -11,16 +11,15 @@ const worker = (): Remote<DiagnosisWorker> =>
     new Worker(new URL('../../workers/diagnosisWorker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** What is asked of a job: its first scan, its before reading, its intake and its checks; undefined while nothing is known. */
+/** What is asked of a job: its scans, its before reading, its intake, its checks, what was put right; undefined while nothing is known. */
 function useQuestion({ derived, limits, vehicle }: OpenJob): DiagnosisQuestion | undefined {
-  const { entries, before, checks } = derived;
   return useMemo(() => {
-    const facts = factsOfJob(entries, before?.body, findingsOfChecks(checks));
+    const { facts, use } = caseOfJob(derived, limits, vehicle.fitted);
     const known = Object.keys(facts.findings ?? {}).length + Object.keys(facts.checked ?? {}).length;
     if (!facts.codes && !facts.readings && known < 2) return undefined;
-    const kit = intakeOf(entries).kit;
-    return { facts, use: vehicleUseOf(entries, vehicle.fitted), limits, ...(kit ? { kit } : {}) };
-  }, [entries, before, checks, limits, vehicle.fitted]);
+    const kit = intakeOf(derived.entries).kit;
+    return { facts, use, limits, ...(kit ? { kit } : {}) };
+  }, [derived, limits, vehicle.fitted]);
 }
 
 /** What is likely behind a job; undefined while nothing is known. */

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { DRIVABLE_WORDS, stageOf, WORK_LABELS, entryFigure } from '@white-ember/core/job';
+import { DRIVABLE_WORDS, stageOf, wasFound, WORK_LABELS, entryFigure } from '@white-ember/core/job';
 import { entriesOfKind, happenedAt, type Entry } from '@white-ember/core/ledger';
 import { LIMIT_DEFINITIONS, type LimitId } from '@white-ember/core/limits';
 import { problemOf, useSessionQuery } from '../../app/api.ts';
@@ -150,13 +150,14 @@ function Report({ open }: { open: OpenJob }) {
             .map((entry) => (
               <p key={entry.id}>“{entry.body.text}”</p>
             ))}
-          {derived.causes
-            .filter(({ state }) => state === 'confirmed')
-            .map(({ cause, why }) => (
-              <p key={cause}>
-                <b>Cause: {sentenceOf(cause)}.</b> {why}
-              </p>
-            ))}
+          {derived.causes.filter(wasFound).map(({ cause, state, why }) => (
+            <p key={cause}>
+              <b>
+                Cause{state === 'put-right' ? ', put right' : ''}: {sentenceOf(cause)}.
+              </b>{' '}
+              {why}
+            </p>
+          ))}
           <ul className="mt-1 grid gap-1">
             {works.map((entry) => (
               <li key={entry.id}>

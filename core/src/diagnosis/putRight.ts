@@ -1,0 +1,59 @@
+import type { FindingNode, Link, Network } from './network.ts';
+
+/** A cause that was found and put right on this job. */
+export interface PutRight {
+  readonly cause: string;
+  /** Findings that were looked for since: of these it neither brings about nor hides any more. */
+  readonly seenSince: readonly string[];
+}
+
+/**
+ * The network of a vehicle on which causes were put right. What was seen before the repair is explained by them, or hidden, as it
+ * was while they were there; what was looked for since owes them nothing, but for what the engine computer remembers of them. They
+ * themselves are not in question any more.
+ */
+export function withPutRight({ causes, findings }: Network, putRight: readonly PutRight[]): Network {
+  if (putRight.length === 0) return { causes, findings };
+  const since = new Map(putRight.map(({ cause, seenSince }) => [cause, new Set(seenSince)]));
+  return {
+    causes: causes.filter(({ id }) => !since.has(id)),
+    findings: findings.map((finding) => withoutLinks(finding, since)),
+  };
+}
+
+/** Findings about the soot counter: what a wrong sensor made it count stands after the repair, until it is set right. */
+const REMEMBERED: ReadonlySet<string> = new Set([
+  'soot-high',
+  'code-soot-high',
+  'soot-disagrees-with-pressure',
+  'counter-low',
+  'counter-high',
+]);
+
+function withoutLinks(finding: FindingNode, since: ReadonlyMap<string, ReadonlySet<string>>): FindingNode {
+  const given = finding.links.filter(({ cause }) => since.has(cause));
+  if (given.length === 0) return finding;
+  const lasts = REMEMBERED.has(finding.id);
+  const still = given.filter(({ cause }) => lasts || since.get(cause)?.has(finding.id) !== true);
+  const product = (how: Link['how']): number =>
+    still.filter((link) => link.how === how).reduce((rest, { chance }) => rest * (1 - chance), 1);
+  return {
+    ...finding,
+    leak: 1 - (1 - finding.leak) * product('activates'),
+    hidden: 1 - (1 - (finding.hidden ?? 0)) * product('masks'),
+    links: finding.links.filter(({ cause }) => !since.has(cause)),
+  };
+}
+
+/** From this chance on a cause is said to bear on a finding. */
+const BEARS_ON = 0.1;
+
+/** Findings that a cause may have brought about or hidden: they are worth looking for again once it is put right. */
+export const findingsUnder = (
+  { findings }: Pick<Network, 'findings'>,
+  cause: string,
+): { readonly id: string; readonly how: Link['how'] }[] =>
+  findings.flatMap(({ id, links }) => {
+    const link = links.find((one) => one.cause === cause && one.chance >= BEARS_ON);
+    return link ? [{ id, how: link.how }] : [];
+  });

@@ -1,0 +1,116 @@
+import {
+  checksFooledBy,
+  evidenceOfCase,
+  evidenceOfScan,
+  factsOfIntake,
+  factsOfReading,
+  intakeOf,
+  type CaseFacts,
+  type Evidence,
+  type VehicleUse,
+} from '../diagnosis/index.ts';
+import { entriesOfKind, happenedAt, type PartId } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import type { MadeCheck, SaidCause } from './checksMade.ts';
+import type { DerivedJob } from './deriveJob.ts';
+
+export interface CaseOfJob {
+  readonly facts: CaseFacts;
+  readonly use: VehicleUse;
+  /** Causes that were put right, each with whether the baseline was read again since. */
+  readonly putRight: readonly { readonly cause: string; readonly readAgain: boolean }[];
+}
+
+/** Something that was looked at, and when. */
+interface Look {
+  readonly atMs: number;
+  readonly facts: CaseFacts;
+}
+
+const isPutRight = ({ state }: SaidCause): boolean => state === 'put-right';
+
+/**
+ * What a job asks the diagnosis: first scan, before reading, intake and checks, and what was put right on the way. What was looked
+ * for after a repair owes nothing to its cause; a check from before it that the cause may have fooled is open again.
+ */
+export function caseOfJob(
+  { entries, before, checks, causes }: Pick<DerivedJob, 'entries' | 'before' | 'checks' | 'causes'>,
+  limits: Limits,
+  fitted?: readonly PartId[],
+): CaseOfJob {
+  const repaired = causes.filter(isPutRight).map(({ cause, entry }) => ({ cause, atMs: happenedAt(entry) }));
+  const scans = entriesOfKind(entries, 'code-scan');
+  const first = scans.find(({ body }) => body.when === 'before');
+  const reading = before ? factsOfReading(before.body) : {};
+  const again = scansAgain(scans, repaired);
+  const counting = checks.filter((check) => !isOpenAgain(check, repaired));
+  const looks: Look[] = [
+    ...(first ? [{ atMs: happenedAt(first), facts: { codes: first.body.codes } }] : []),
+    ...(before ? [{ atMs: happenedAt(before), facts: reading }] : []),
+    ...again,
+    ...counting.map(({ entry, judgement }) => ({
+      atMs: happenedAt(entry),
+      facts: { findings: judgement.findings },
+    })),
+  ];
+  const intake = intakeOf(entries);
+  const changed = entriesOfKind(entries, 'part-changed').some(
+    ({ body }) => body.where === 'elsewhere' && body.part === 'dp-sensor',
+  );
+  const seenSince = (sinceMs: number): string[] => [
+    ...new Set(
+      looks
+        .filter(({ atMs }) => atMs >= sinceMs)
+        .flatMap(({ facts }) => Object.keys(evidenceOfCase(facts, limits).evidence)),
+    ),
+  ];
+  return {
+    facts: {
+      ...(first ? { codes: first.body.codes } : {}),
+      ...(reading.readings ? { readings: reading.readings } : {}),
+      findings: {
+        ...factsOfIntake(intake),
+        ...(changed ? { 'sensor-changed': true } : {}),
+        ...reading.findings,
+        ...(Object.assign({}, ...again.map(({ facts }) => facts.findings)) as Evidence),
+      },
+      checked: Object.assign({}, ...counting.map(({ judgement }) => judgement.findings)) as Evidence,
+    },
+    use: {
+      ...(intake.distanceKm === undefined ? {} : { distanceKm: intake.distanceKm }),
+      ...(intake.use === undefined ? {} : { use: intake.use }),
+      ...(fitted === undefined ? {} : { fitted }),
+      settled: Object.fromEntries(
+        causes.flatMap(({ cause, state }) =>
+          state === 'confirmed' || state === 'ruled-out' ? [[cause, state === 'confirmed'] as const] : [],
+        ),
+      ),
+      putRight: repaired.map(({ cause, atMs }) => ({ cause, seenSince: seenSince(atMs) })),
+    },
+    putRight: repaired.map(({ cause, atMs }) => ({
+      cause,
+      readAgain: before !== undefined && happenedAt(before) >= atMs,
+    })),
+  };
+}
+
+type Repaired = readonly { readonly cause: string; readonly atMs: number }[];
+
+/** Scans since the first repair: a code that is set counts; that one is not only counts after a drive, when its test has run. */
+function scansAgain(scans: ReturnType<typeof entriesOfKind<'code-scan'>>, repaired: Repaired): Look[] {
+  const sinceMs = Math.min(...repaired.map(({ atMs }) => atMs));
+  return scans
+    .filter((scan) => scan.body.when !== 'after-unplugging' && happenedAt(scan) >= sinceMs)
+    .map((scan) => {
+      const all = Object.entries(evidenceOfScan(scan.body.codes));
+      const kept = all.filter(([, seen]) => seen || scan.body.when === 'after-drive');
+      return { atMs: happenedAt(scan), facts: { findings: Object.fromEntries(kept) } };
+    });
+}
+
+/** Made before a cause was put right that may have fooled it. */
+const isOpenAgain = ({ entry }: MadeCheck, repaired: Repaired): boolean =>
+  repaired.some(
+    ({ cause, atMs }) =>
+      happenedAt(entry) < atMs && checksFooledBy(cause).some(({ id }) => id === entry.body.check),
+  );
