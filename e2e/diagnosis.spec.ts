@@ -87,6 +87,14 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await page.getByLabel('What exactly').fill('Soaked, rodded through the bend, blown with the sensor off');
   await page.getByLabel('Part', { exact: true }).first().selectOption('high-pipe');
   await page.getByRole('button', { name: 'Enter the work' }).click();
+
+  // Put right: the panel leaves it out and wants what it hid read again; its check is open again.
+  await stage(page, 'Decide');
+  await page.getByRole('button', { name: 'Put right: look for what it hid' }).click();
+  await expect(page.getByRole('list', { name: 'Causes', exact: true })).toContainText('put right. Holds');
+  await expect(page.getByText('Put right: the pipe ahead of the filter')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Read codes and baseline again/ })).toBeVisible();
+  await expect(likely).not.toContainText('The pipe ahead of the filter');
   await stage(page, 'Checks');
   await checks.getByRole('button', { name: /Pipes: hand pump, does it hold/ }).click();
   for (const [label, figure] of [

@@ -84,7 +84,9 @@ export function diagnose(file: string, options: Options): void {
   const known = evidenceOfCase(facts, readLimits(options['limits']));
   const network = networkFor(vehicle);
   const posterior = infer(network, known.evidence);
-  const next = rankChecks(network, known.evidence, KNOWN_CHECKS);
+  const next = rankChecks(network, known.evidence, KNOWN_CHECKS).filter(
+    ({ check }) => facts.checks?.[check] === undefined,
+  );
   const inhibitors = inhibitorsOf(facts, known);
   const causes = posterior.causes.map(({ id, probability, reasons }) => ({
     id,

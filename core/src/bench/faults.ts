@@ -184,7 +184,8 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     wears: (wear, severity, form) => {
       if (form === 'stuck') wear.manifold.stuckAt = severity > 0.3 ? 1012 : undefined;
       else if (form === 'off') wear.manifold.offset = -260 * severity;
-      else wear.manifoldPipeOpen = 1 - 0.9 * severity;
+      // Below a fifth of its bore a pipe is felt to be slow.
+      else wear.manifoldPipeOpen = 1 / (1 + 11 * severity * severity);
     },
   },
   'egt1-failed': egt(1),

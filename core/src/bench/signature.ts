@@ -115,7 +115,7 @@ const SIGNS: Readonly<Record<FaultId, Signs>> = {
   },
   'manifold-sensor-failed': ({ severity, form }) => {
     if (form === 'off') return when(severity >= 0.6, 'map-key-on-mismatch');
-    if (form === 'slow') return when(severity >= 0.85, 'map-slow-decay');
+    if (form === 'slow') return when(severity >= 0.7, 'map-slow-decay');
     return ['map-no-response'];
   },
   'egt1-failed': egt(1),

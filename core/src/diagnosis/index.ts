@@ -25,7 +25,7 @@ export {
 export type { PutRight } from './putRight.ts';
 export {
   checkHeldOff,
-  checksFooledBy,
+  fooledBy,
   nextCheck,
   proposeChecks,
   quickCheckFor,

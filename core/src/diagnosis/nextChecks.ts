@@ -39,7 +39,10 @@ const LEAST_SET = 1e-7;
 
 const xlog2 = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
 
-/** Checks by the information that they are expected to give for each minute and its cost; done ones are left out. */
+/**
+ * Checks by the information that they are expected to give for each minute and its cost, of what they would decide and is not known
+ * yet; those of which nothing is open are left out.
+ */
 export function rankChecks(
   network: Network,
   evidence: Evidence,
@@ -49,9 +52,10 @@ export function rankChecks(
   let entropy = 0;
   for (const p of probabilities) if (p >= LEAST_SET) entropy -= xlog2(p);
   const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
-  const open = checks.filter(({ outcomes }) => outcomes.every((id) => evidence[id] === undefined));
-  const ranked = open.map((check): RankedCheck => {
-    const odds = check.outcomes.map((id) => oddsOf(network, byId.get(id) as FindingNode));
+  const ranked = checks.flatMap((check): RankedCheck[] => {
+    const open = check.outcomes.filter((id) => evidence[id] === undefined);
+    if (open.length === 0) return [];
+    const odds = open.map((id) => oddsOf(network, byId.get(id) as FindingNode));
     const width = odds.length + 1;
     const mass = new Float64Array(width);
     const plogp = new Float64Array(width);
@@ -78,17 +82,18 @@ export function rankChecks(
     let after = 0;
     for (let k = 0; k < width; k++) after += xlog2(mass[k] as number) - (plogp[k] as number);
     const bits = Math.max(0, entropy - after);
-    return {
+    const one = {
       check: check.id,
       bits,
       bitsPerMinute: bits / (check.minutes + check.cost),
       minutes: check.minutes,
       cost: check.cost,
-      outcomes: [...check.outcomes, check.otherwise].map((outcome, k) => ({
+      outcomes: [...open, check.otherwise].map((outcome, k) => ({
         outcome,
         probability: mass[k] as number,
       })),
     };
+    return [one];
   });
   return ranked.sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
 }

@@ -2,7 +2,7 @@ import { cardOf, type CheckId, type KitId } from '../checks/index.ts';
 import type { Evidence } from './network.ts';
 import type { RankedCheck } from './nextChecks.ts';
 import { findingsUnder } from './putRight.ts';
-import { KNOWN_CHECKS, KNOWN_FINDINGS, KNOWN_NETWORK, type KnownCheck } from './vocabulary.ts';
+import { KNOWN_CHECKS, KNOWN_FINDINGS, KNOWN_NETWORK } from './vocabulary.ts';
 
 export interface ProposedCheck extends RankedCheck {
   /** What it needs and is not along. */
@@ -55,11 +55,11 @@ export function proposeChecks(
   return proposed.sort((a, b) => last(a) - last(b) || b.bitsPerMinute - a.bitsPerMinute);
 }
 
-/** Checks whose outcome a cause may have made or hidden: once it is put right they are worth making again. */
-export function checksFooledBy(cause: string): readonly KnownCheck[] {
-  const under = new Set(findingsUnder(KNOWN_NETWORK, cause).map(({ id }) => id));
-  return KNOWN_CHECKS.filter(({ outcomes }) => outcomes.some((id) => under.has(id)));
-}
+const CHECK_FINDINGS = new Set(KNOWN_CHECKS.flatMap(({ outcomes }) => outcomes));
+
+/** What checks find that a cause may have made or hidden: once it is put right it is worth looking for again. */
+export const fooledBy = (cause: string): ReadonlySet<string> =>
+  new Set(findingsUnder(KNOWN_NETWORK, cause).filter((id) => CHECK_FINDINGS.has(id)));
 
 /** The check to make next: the first that may be made, is not without anything to tell, and is not done. */
 export const nextCheck = (

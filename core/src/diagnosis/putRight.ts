@@ -48,12 +48,8 @@ function withoutLinks(finding: FindingNode, since: ReadonlyMap<string, ReadonlyS
 /** From this chance on a cause is said to bear on a finding. */
 const BEARS_ON = 0.1;
 
-/** Findings that a cause may have brought about or hidden: they are worth looking for again once it is put right. */
-export const findingsUnder = (
-  { findings }: Pick<Network, 'findings'>,
-  cause: string,
-): { readonly id: string; readonly how: Link['how'] }[] =>
-  findings.flatMap(({ id, links }) => {
-    const link = links.find((one) => one.cause === cause && one.chance >= BEARS_ON);
-    return link ? [{ id, how: link.how }] : [];
-  });
+/** Findings that a cause may have brought about or hidden. */
+export const findingsUnder = ({ findings }: Pick<Network, 'findings'>, cause: string): string[] =>
+  findings
+    .filter(({ links }) => links.some((link) => link.cause === cause && link.chance >= BEARS_ON))
+    .map(({ id }) => id);

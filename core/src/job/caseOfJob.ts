@@ -1,9 +1,9 @@
 import {
-  checksFooledBy,
   evidenceOfCase,
   evidenceOfScan,
   factsOfIntake,
   factsOfReading,
+  fooledBy,
   intakeOf,
   type CaseFacts,
   type Evidence,
@@ -43,15 +43,15 @@ export function caseOfJob(
   const first = scans.find(({ body }) => body.when === 'before');
   const reading = before ? factsOfReading(before.body) : {};
   const again = scansAgain(scans, repaired);
-  const counting = checks.filter((check) => !isOpenAgain(check, repaired));
+  const found = checks.map((check) => ({
+    atMs: happenedAt(check.entry),
+    facts: { findings: stillFound(check, repaired) },
+  }));
   const looks: Look[] = [
     ...(first ? [{ atMs: happenedAt(first), facts: { codes: first.body.codes } }] : []),
     ...(before ? [{ atMs: happenedAt(before), facts: reading }] : []),
     ...again,
-    ...counting.map(({ entry, judgement }) => ({
-      atMs: happenedAt(entry),
-      facts: { findings: judgement.findings },
-    })),
+    ...found,
   ];
   const intake = intakeOf(entries);
   const changed = entriesOfKind(entries, 'part-changed').some(
@@ -74,7 +74,7 @@ export function caseOfJob(
         ...reading.findings,
         ...(Object.assign({}, ...again.map(({ facts }) => facts.findings)) as Evidence),
       },
-      checked: Object.assign({}, ...counting.map(({ judgement }) => judgement.findings)) as Evidence,
+      checked: Object.assign({}, ...found.map(({ facts }) => facts.findings)) as Evidence,
     },
     use: {
       ...(intake.distanceKm === undefined ? {} : { distanceKm: intake.distanceKm }),
@@ -108,9 +108,10 @@ function scansAgain(scans: ReturnType<typeof entriesOfKind<'code-scan'>>, repair
     });
 }
 
-/** Made before a cause was put right that may have fooled it. */
-const isOpenAgain = ({ entry }: MadeCheck, repaired: Repaired): boolean =>
-  repaired.some(
-    ({ cause, atMs }) =>
-      happenedAt(entry) < atMs && checksFooledBy(cause).some(({ id }) => id === entry.body.check),
+/** What a check found, without what a cause may have made or hidden that was put right since. */
+const stillFound = ({ entry, judgement }: MadeCheck, repaired: Repaired): Record<string, boolean> =>
+  Object.fromEntries(
+    Object.entries(judgement.findings).filter(
+      ([id]) => !repaired.some(({ cause, atMs }) => happenedAt(entry) < atMs && fooledBy(cause).has(id)),
+    ),
   );

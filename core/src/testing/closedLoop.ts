@@ -1,13 +1,13 @@
 import type { CheckContext, CheckId } from '../checks/index.ts';
-import { perform, type BenchVehicle, type FaultId } from '../bench/index.ts';
+import { perform, type BenchVehicle, type Fault, type FaultId } from '../bench/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
 import {
   checkHeldOff,
-  checksFooledBy,
   CODE_FINDING_IDS,
   evidenceOfCase,
   explanationsOf,
   FIXED_CHECKLIST,
+  fooledBy,
   KNOWN_CHECKS,
   networkFor,
   nextCheck,
@@ -156,12 +156,11 @@ function sureOf(
     .sort((a, b) => b.probability - a.probability)[0]?.id;
 }
 
-/** What a cause may have fooled does not count any more: those checks are open again. */
+/** What a cause may have made or hidden does not count any more: those checks are open again. */
 function withoutFooled(cause: string, evidence: Evidence, done: Set<CheckId>): Evidence {
-  const again = checksFooledBy(cause).filter(({ id }) => done.has(id));
-  for (const { id } of again) done.delete(id);
-  const dropped = new Set(again.flatMap(({ outcomes }) => outcomes));
-  return Object.fromEntries(Object.entries(evidence).filter(([id]) => !dropped.has(id)));
+  const fooled = fooledBy(cause);
+  for (const { id, outcomes } of KNOWN_CHECKS) if (outcomes.some((one) => fooled.has(one))) done.delete(id);
+  return Object.fromEntries(Object.entries(evidence).filter(([id]) => !fooled.has(id)));
 }
 
 /** Codes cleared, the baseline read anew. Codes that come back count; that one does not within minutes says nothing. */
@@ -178,9 +177,10 @@ function readAgain(vehicle: BenchVehicle): { readonly evidence: Evidence; readon
   };
 }
 
-/** Brings vehicle number `seed` in and diagnoses it twice, by the recommended checks and by the fixed checklist. */
-export function diagnosedVehicle(seed: number): DiagnosedVehicle {
-  const { faults, family } = faultyVehicle(seed);
+/** Brings vehicle number `seed` in, with its own faults or given ones, and diagnoses it twice, by the recommended checks and by the fixed checklist. */
+export function diagnosedVehicle(seed: number, given?: readonly Fault[]): DiagnosedVehicle {
+  const comes = (): ArrivedVehicle => arrive(faultyVehicle(seed, given), seed);
+  const { faults, family } = faultyVehicle(seed, given);
   const byRecommended: Choose = ({ network, evidence }, done) => {
     const ranked = rankChecks(network, evidence, WITHOUT_A_NIGHT);
     return nextCheck(proposeChecks(ranked, evidence, KIT), done)?.check as CheckId | undefined;
@@ -188,8 +188,8 @@ export function diagnosedVehicle(seed: number): DiagnosedVehicle {
   const byChecklist: Choose = (_known, done) => {
     return FIXED_CHECKLIST.find((id) => !done.has(id) && WITHOUT_A_NIGHT.some((one) => one.id === id));
   };
-  const recommended = follow(arrive(faultyVehicle(seed), seed), byRecommended);
-  const fixed = follow(arrive(faultyVehicle(seed), seed), byChecklist);
+  const recommended = follow(comes(), byRecommended);
+  const fixed = follow(comes(), byChecklist);
   const ids = faults.map(({ id }) => id);
   return {
     about: `${seed}: ${family.name}, ${faults.map(({ id, form, severity }) => `${id}${form ? ` ${form}` : ''} ${severity.toFixed(2)}`).join(' + ')}`,

@@ -17,7 +17,7 @@ dp-hose-off                 | 0.07 | A hose of the ΔP sensor is split or off   
 dp-hoses-crossed            | 0.04 | The hoses of the ΔP sensor are crossed                 | after repairs elsewhere
 back-pressure-sensor-failed | 0.07 | The pressure sensor before the turbine has failed      | heat and soot
 back-pressure-pipe-blocked  | 0.08 | Its pipe is blocked or broken                          | the dirtiest gas of the line stands in it
-manifold-sensor-failed      | 0.06 | The manifold pressure sensor or its pipe               | oil and soot of the recirculation
+manifold-sensor-failed      | 0.07 | The manifold pressure sensor or its pipe               | oil and soot of the recirculation
 egt1-failed                 | 0.06 | EGT 1 has failed                                       | the hottest place
 egt2-failed                 | 0.06 | EGT 2 has failed                                       | like the others
 egt3-failed                 | 0.07 | EGT 3 has failed                                       | regenerations age it
@@ -26,16 +26,16 @@ sensor-wiring               | 0.07 | Supply, ground or wiring of the sensors    
 intake-leak                 | 0.08 | The intake leaks between air meter and compressor      | ducts split unseen
 charge-leak                 | 0.08 | The charge pipes leak behind the compressor            | clips and coolers
 air-meter-failed            | 0.08 | The air meter reads wrong                              | dirt and age
-boost-leak                  | 0.07 | The turbocharger is worn                               | high distances, oil
+boost-leak                  | 0.08 | The turbocharger is worn                               | high distances, oil
 vanes-stuck                 | 0.08 | The turbine’s vanes are stuck                          | soot, standing
 egr-stuck-open              | 0.08 | The recirculation valve is stuck open                  | soot
 egr-cooler-fouled           | 0.07 | The recirculation cooler is fouled                     | soot, slow
-injector-over-fuelling      | 0.10 | An injector gives too much                             | high distances
-dosing-injector-blocked     | 0.09 | Fuel does not come into the exhaust as it should       | high distances, carbon
+injector-over-fuelling      | 0.12 | An injector gives too much                             | high distances
+dosing-injector-blocked     | 0.11 | Fuel does not come into the exhaust as it should       | high distances, carbon
 glow-plugs-failed           | 0.10 | Glow plugs or their relay                              | common, and left alone because it starts all the same
 oil-counter                 | 0.08 | The oil counter is at zero, or the oil is diluted      | failed regenerations, missed service
 thermostat-stuck-open       | 0.10 | The thermostat is stuck open                           | common with age
-oil-in-exhaust              | 0.10 | Oil comes into the exhaust                             | turbocharger seals, engine wear
+oil-in-exhaust              | 0.12 | Oil comes into the exhaust                             | turbocharger seals, engine wear
 short-trips                 | 0.22 | It is driven too short and too slowly                  | use, not a fault: common
 soot-counter-reset          | 0.07 | The soot counter was set back without a clean          | after visits elsewhere
 counter-not-reset           | 0.06 | The soot counter stands too high, not set back after a clean | after a clean elsewhere, or a wrong pressure that was counted
