@@ -166,8 +166,9 @@ function withoutFooled(cause: string, evidence: Evidence, done: Set<CheckId>): E
 /** Codes cleared, the baseline read anew. Codes that come back count; that one does not within minutes says nothing. */
 function readAgain(vehicle: BenchVehicle): { readonly evidence: Evidence; readonly context: CheckContext } {
   const hand = new BenchHand(vehicle);
-  hand.keyOn(2);
-  vehicle.startRoutine('clear-codes');
+  hand.keyOn(8);
+  const cleared = vehicle.startRoutine('clear-codes');
+  if (cleared.status !== 'done') throw new Error(`Codes were not cleared: ${cleared.text}`);
   const { facts, context } = readIn(vehicle, { pull: false });
   const { evidence } = evidenceOfCase(facts, DEFAULT_LIMITS);
   const codes = new Set(CODE_FINDING_IDS);

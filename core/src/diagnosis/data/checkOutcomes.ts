@@ -7,88 +7,88 @@ export const CHECK_OUTCOMES = `
 dp-zero | 2 | 0 | zero-good
   zero-off            | 0.0015 | sensor-wiring .93 dp-sensor-failed .37 high-pipe-blocked .04 low-pipe-blocked .02 dp-sensor-wrong .02 | Zero is off | drift, ground, or gas shut in
 dp-electrical | 8 | 1 | volts-good
-  supply-bad          | 0.0003 | sensor-wiring .39 | Supply is not 5 V | supply or wiring
-  ground-bad          | 0.0003 | sensor-wiring .62 | Ground is not ground | wiring
-  signal-dead         | 0.0003 | dp-sensor-failed .54 | Supply and ground good, no signal | the sensor itself
+  supply-bad          | 0.0002 | sensor-wiring .39 | Supply is not 5 V | supply or wiring
+  ground-bad          | 0.0002 | sensor-wiring .61 | Ground is not ground | wiring
+  signal-dead         | 0.0002 | dp-sensor-failed .55 | Supply and ground good, no signal | the sensor itself
 dp-ladder | 15 | 2 | ladder-good
-  ladder-dead         | 0.0003 | dp-sensor-failed .52 | Does not follow the pump | dead
-  ladder-gain         | 0.0015 | dp-sensor-wrong .995 sensor-wiring .41 dp-sensor-failed .3 | Follows with a wrong slope | another range, or worn
-  ladder-offset       | 0.0003 | sensor-wiring .57 dp-sensor-failed .09 | Off by the same everywhere | zero
+  ladder-dead         | 0.0002 | dp-sensor-failed .53 | Does not follow the pump | dead
+  ladder-gain         | 0.0015 | dp-sensor-wrong .997 sensor-wiring .41 dp-sensor-failed .29 | Follows with a wrong slope | another range, or worn
+  ladder-offset       | 0.0002 | sensor-wiring .57 dp-sensor-failed .09 | Off by the same everywhere | zero
 dp-swap | 10 | 12 | swap-same
-  swap-differs        | 0.0015 | dp-sensor-failed .995 dp-sensor-wrong .8 high-pipe-blocked .32 low-pipe-blocked .23 | The known-good one reads otherwise | then it is the sensor
+  swap-differs        | 0.0015 | dp-sensor-failed .997 dp-sensor-wrong .79 high-pipe-blocked .32 low-pipe-blocked .23 | The known-good one reads otherwise | then it is the sensor
 hoses | 4 | 0 | hoses-good
-  hoses-crossed       | 0.0003 | dp-hoses-crossed .995 | Hoses are crossed | as seen
-  hose-off            | 0.0003 | dp-hose-off .995 | A hose is split, off or melted | as seen
-  pipe-cracked        | 0.0003 | back-pressure-pipe-blocked .32 | The pipe of the back-pressure sensor is cracked | as seen
+  hoses-crossed       | 0.0002 | dp-hoses-crossed .997 | Hoses are crossed | as seen
+  hose-off            | 0.0002 | dp-hose-off .997 | A hose is split, off or melted | as seen
+  pipe-cracked        | 0.0002 | back-pressure-pipe-blocked .33 | The pipe of the back-pressure sensor is cracked | as seen
 pipe-response | 5 | 0 | response-quick
-  high-slow           | 0.0003 | high-pipe-blocked .41 -dp-sensor-failed .7 -dp-hose-off .44 | ΔP takes over 2 s to fall after release | the high pipe
-  low-slow            | 0.0003 | low-pipe-blocked .33 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
-  back-pressure-slow  | 0.0003 | back-pressure-pipe-blocked .27 -back-pressure-sensor-failed .66 | Pressure before the turbine takes over 2 s to fall | its pipe
-  manifold-slow       | 0.0003 | manifold-sensor-failed .1 | Manifold pressure takes over 2 s to fall after release | its pipe
-  back-pressure-still | 0.0003 | back-pressure-sensor-failed .46 back-pressure-pipe-blocked .06 | Pressure before the turbine is the same in a hold and at rest | no pressure is
-  manifold-still      | 0.0003 | manifold-sensor-failed .36 | Manifold pressure is the same in a hold and at rest | no pressure is
+  high-slow           | 0.0002 | high-pipe-blocked .42 -dp-sensor-failed .7 -dp-hose-off .45 | ΔP takes over 2 s to fall after release | the high pipe
+  low-slow            | 0.0002 | low-pipe-blocked .34 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
+  back-pressure-slow  | 0.0002 | back-pressure-pipe-blocked .25 -back-pressure-sensor-failed .67 | Pressure before the turbine takes over 2 s to fall | its pipe
+  manifold-slow       | 0.0002 | manifold-sensor-failed .25 | Manifold pressure takes over 2 s to fall after release | its pipe
+  back-pressure-still | 0.0002 | back-pressure-sensor-failed .47 back-pressure-pipe-blocked .06 | Pressure before the turbine is the same in a hold and at rest | no pressure is
+  manifold-still      | 0.0002 | manifold-sensor-failed .36 | Manifold pressure is the same in a hold and at rest | no pressure is
 pipe-pump | 8 | 1 | pipes-open
-  high-holds          | 0.0003 | high-pipe-blocked .995 | The high pipe holds what is pumped in | shut
-  low-holds           | 0.0003 | low-pipe-blocked .995 | The low pipe holds what is pumped in | shut
-  back-pressure-holds | 0.0003 | back-pressure-pipe-blocked .69 | The pipe of the back-pressure sensor holds | shut
+  high-holds          | 0.0002 | high-pipe-blocked .997 | The high pipe holds what is pumped in | shut
+  low-holds           | 0.0002 | low-pipe-blocked .997 | The low pipe holds what is pumped in | shut
+  back-pressure-holds | 0.0002 | back-pressure-pipe-blocked .68 | The pipe of the back-pressure sensor holds | shut
 absolute-agree | 3 | 0 | absolutes-agree
-  all-off             | 0.0003 | sensor-wiring .995 | All are off alike | supply or ground
-  back-pressure-off   | 0.0003 | back-pressure-sensor-failed .55 back-pressure-pipe-blocked .17 | Pressure before the turbine is off | sensor, or gas shut in
-  manifold-off        | 0.0003 | manifold-sensor-failed .45 sensor-wiring .06 | Manifold pressure is off | sensor
+  all-off             | 0.0002 | sensor-wiring .997 | All are off alike | supply or ground
+  back-pressure-off   | 0.0002 | back-pressure-sensor-failed .54 back-pressure-pipe-blocked .16 | Pressure before the turbine is off | sensor, or gas shut in
+  manifold-off        | 0.0002 | manifold-sensor-failed .46 sensor-wiring .07 | Manifold pressure is off | sensor
 sensor-compare | 12 | 12 | compare-same
-  back-pressure-differs | 0.0003 | back-pressure-sensor-failed .995 back-pressure-pipe-blocked .12 | A known-good back-pressure sensor reads otherwise | then it is the sensor
+  back-pressure-differs | 0.0002 | back-pressure-sensor-failed .997 back-pressure-pipe-blocked .12 | A known-good back-pressure sensor reads otherwise | then it is the sensor
 egt-cold-soak | 4 | 0 | soak-alike
   soak-egt1           | 0.004 | egt1-failed .85 | EGT 1 is off the others | it reads wrong
   soak-egt2           | 0.004 | egt2-failed .85 | EGT 2 is off the others | it reads wrong
   soak-egt3           | 0.004 | egt3-failed .85 | EGT 3 is off the others | it reads wrong
   soak-egt4           | 0.004 | egt4-failed .85 | EGT 4 is off the others | it reads wrong
 egt-resistance | 12 | 2 | egt-good
-  egt1-bad            | 0.0003 | egt1-failed .995 | EGT 1 is off its curve | the sensor itself
-  egt2-bad            | 0.0003 | egt2-failed .995 | EGT 2 is off its curve | the sensor itself
-  egt3-bad            | 0.0003 | egt3-failed .995 | EGT 3 is off its curve | the sensor itself
-  egt4-bad            | 0.0003 | egt4-failed .995 | EGT 4 is off its curve | the sensor itself
+  egt1-bad            | 0.0002 | egt1-failed .997 | EGT 1 is off its curve | the sensor itself
+  egt2-bad            | 0.0002 | egt2-failed .997 | EGT 2 is off its curve | the sensor itself
+  egt3-bad            | 0.0002 | egt3-failed .997 | EGT 3 is off its curve | the sensor itself
+  egt4-bad            | 0.0002 | egt4-failed .997 | EGT 4 is off its curve | the sensor itself
 intake-smoke | 12 | 2 | intake-tight
-  smoke-before        | 0.0003 | intake-leak .995 | Smoke comes out between meter and compressor | leak
-  smoke-behind        | 0.0003 | charge-leak .995 | Smoke comes out behind the compressor | leak
+  smoke-before        | 0.0002 | intake-leak .997 | Smoke comes out between meter and compressor | leak
+  smoke-behind        | 0.0002 | charge-leak .997 | Smoke comes out behind the compressor | leak
 air-mass | 4 | 0 | air-fits
-  air-low             | 0.0003 | intake-leak .995 air-meter-failed .43 egr-stuck-open .02 | Less air than speed and pressure call for | not counted, or gas in its place
-  air-high            | 0.0015 | charge-leak .995 air-meter-failed .58 sensor-wiring .33 -intake-leak .89 | More air than speed and pressure call for | lost behind, or reads high
+  air-low             | 0.0002 | intake-leak .997 air-meter-failed .42 egr-stuck-open .02 | Less air than speed and pressure call for | not counted, or gas in its place
+  air-high            | 0.0015 | charge-leak .997 air-meter-failed .59 sensor-wiring .34 -intake-leak .92 | More air than speed and pressure call for | lost behind, or reads high
 turbo | 12 | 3 | shaft-good
-  shaft-worn          | 0.0003 | boost-leak .995 oil-in-exhaust .02 | The shaft wobbles or drags | worn
+  shaft-worn          | 0.0002 | boost-leak .997 oil-in-exhaust .02 | The shaft wobbles or drags | worn
 vane-sweep | 6 | 1 | vanes-move
-  vanes-still         | 0.0003 | vanes-stuck .995 | No change of the note in the sweep | stuck
+  vanes-still         | 0.0002 | vanes-stuck .997 | No change of the note in the sweep | stuck
 egr | 10 | 2 | egr-good
-  egr-open            | 0.0003 | egr-stuck-open .995 | The valve does not shut | stuck
-  egr-hot             | 0.0003 | egr-cooler-fouled .995 | Gas behind the cooler stays hot | fouled
+  egr-open            | 0.0002 | egr-stuck-open .997 | The valve does not shut | stuck
+  egr-hot             | 0.0002 | egr-cooler-fouled .997 | Gas behind the cooler stays hot | fouled
 dosing-injector | 35 | 8 | dosing-sprays
-  dosing-blocked      | 0.0003 | dosing-injector-blocked .995 | Its passage is shut with carbon | as seen
+  dosing-blocked      | 0.0002 | dosing-injector-blocked .997 | Its passage is shut with carbon | as seen
 glow | 10 | 1 | glow-good
-  glow-bad            | 0.0003 | glow-plugs-failed .995 | A plug or the relay is dead | measured
+  glow-bad            | 0.0002 | glow-plugs-failed .997 | A plug or the relay is dead | measured
 oil | 4 | 0 | oil-good
-  oil-diluted         | 0.0003 | oil-counter .995 injector-over-fuelling .02 | Level high, smells of fuel | fuel in it
-  counter-zero        | 0.0003 | oil-counter .73 | The counter stands at zero | not set back
+  oil-diluted         | 0.0002 | oil-counter .997 injector-over-fuelling .02 | Level high, smells of fuel | fuel in it
+  counter-zero        | 0.0002 | oil-counter .74 | The counter stands at zero | not set back
 thermostat | 12 | 0 | coolant-warm
-  coolant-cool        | 0.0003 | thermostat-stuck-open .995 | Comes to rest under 78 °C on a hold | stuck open
+  coolant-cool        | 0.0002 | thermostat-stuck-open .997 | Comes to rest under 78 °C on a hold | stuck open
 sections | 30 | 4 | no-section
-  section-catalyst    | 0.0003 | catalyst-restricted .995 | The restriction is across the catalyst | it goes when the line is open before it
-  section-behind      | 0.0015 | downstream-restricted .995 injector-over-fuelling .13 ash-full .06 low-pipe-blocked .05 vanes-stuck .05 soot-counter-reset .02 -egr-stuck-open .16 | The restriction is behind the filter | it goes when the line is open there
-  section-filter      | 0.0015 | soot-loaded .995 ash-full .87 injector-over-fuelling .32 short-trips .14 egr-cooler-fouled .04 -filter-cracked .87 | The restriction is across the filter | it goes when the line is open before it, not behind
+  section-catalyst    | 0.0002 | catalyst-restricted .997 | The restriction is across the catalyst | it goes when the line is open before it
+  section-behind      | 0.0015 | downstream-restricted .997 injector-over-fuelling .14 vanes-stuck .06 ash-full .06 low-pipe-blocked .05 soot-counter-reset .02 -egr-stuck-open .65 | The restriction is behind the filter | it goes when the line is open there
+  section-filter      | 0.0015 | soot-loaded .997 ash-full .8 injector-over-fuelling .33 short-trips .14 egr-cooler-fouled .06 -filter-cracked .92 | The restriction is across the filter | it goes when the line is open before it, not behind
 gauge | 15 | 6 | gauge-low
-  gauge-high          | 0.0015 | downstream-restricted .995 soot-loaded .995 catalyst-restricted .995 ash-full .83 injector-over-fuelling .31 short-trips .25 | High before the filter by gauge | whatever the sensor says
+  gauge-high          | 0.0015 | downstream-restricted .997 soot-loaded .997 catalyst-restricted .997 ash-full .75 injector-over-fuelling .32 short-trips .27 | High before the filter by gauge | whatever the sensor says
 filter-look | 45 | 10 | faces-good
-  outlet-sooty        | 0.0003 | filter-cracked .995 | The outlet face is sooty | cracked
-  inlet-oily          | 0.0003 | oil-in-exhaust .995 | The inlet face is oily | oil
-  inlet-ash           | 0.0003 | ash-full .995 | Grey powder stands in the channels | ash
+  outlet-sooty        | 0.0002 | filter-cracked .997 | The outlet face is sooty | cracked
+  inlet-oily          | 0.0002 | oil-in-exhaust .997 | The inlet face is oily | oil
+  inlet-ash           | 0.0002 | ash-full .997 | Grey powder stands in the channels | ash
 counter | 2 | 0 | counter-fits
-  counter-reset       | 0.0003 | soot-counter-reset .995 | The soot counter was set back | it counts less than any engine makes, or keeps the distance of it
-  counter-low         | 0.0015 | ash-full .74 soot-counter-reset .32 injector-over-fuelling .1 short-trips .07 charge-leak .04 low-pipe-blocked .02 | Counts little where the pressure is high | set back, or ash
-  counter-high        | 0.0015 | dp-hose-off .995 dp-hoses-crossed .995 counter-not-reset .995 dp-sensor-failed .89 filter-cracked .86 dp-sensor-wrong .74 egr-stuck-open .58 sensor-wiring .42 downstream-restricted .38 high-pipe-blocked .27 intake-leak .19 thermostat-stuck-open .11 short-trips .07 air-meter-failed .07 -soot-counter-reset .38 | Counts much where the pressure is low | not set back, or the pressure does not arrive
+  counter-reset       | 0.0002 | soot-counter-reset .997 | The soot counter was set back | it counts less than any engine makes, or keeps the distance of it
+  counter-low         | 0.0015 | ash-full .74 soot-counter-reset .21 injector-over-fuelling .11 short-trips .06 charge-leak .04 low-pipe-blocked .02 | Counts little where the pressure is high | set back, or ash
+  counter-high        | 0.0015 | dp-hose-off .997 dp-hoses-crossed .997 counter-not-reset .997 dp-sensor-failed .91 filter-cracked .86 dp-sensor-wrong .73 egr-stuck-open .56 sensor-wiring .42 downstream-restricted .38 high-pipe-blocked .28 intake-leak .2 thermostat-stuck-open .09 short-trips .07 air-meter-failed .02 -soot-counter-reset .45 | Counts much where the pressure is low | not set back, or the pressure does not arrive
 fuel-level | 1 | 0 | fuel-enough
-  fuel-under          | 0.0003 | fuel-low .995 | Less than an eighth | as seen
+  fuel-under          | 0.0002 | fuel-low .997 | Less than an eighth | as seen
 supply | 4 | 0 | supply-good
-  supply-weak         | 0.0003 | sensor-wiring .995 | The 5 V or its ground is off | measured
+  supply-weak         | 0.0002 | sensor-wiring .997 | The 5 V or its ground is off | measured
 use-history | 2 | 0 | use-fits
-  use-slow            | 0.0003 | short-trips .995 | Slow on average by its engine hours | short trips, or idling
+  use-slow            | 0.0002 | short-trips .997 | Slow on average by its engine hours | short trips, or idling
 injectors | 30 | 4 | injectors-good
-  injector-leaks      | 0.0003 | injector-over-fuelling .995 | One leaks or trims far off | measured
+  injector-leaks      | 0.0002 | injector-over-fuelling .997 | One leaks or trims far off | measured
 `;

@@ -3,28 +3,28 @@
  * id | chance of seeing it without any of our causes | cause chance …, a masking cause with a minus | sentence | why so.
  */
 export const LOG_FINDINGS = `
-dp-no-response           | 0.001 | dp-sensor-failed .32 sensor-wiring .04 dp-hoses-crossed .04 high-pipe-blocked .02 dp-hose-off .02 filter-cracked .02 | ΔP does not move with the flow | a dead sensor, or nothing reaches it
+dp-no-response           | 0.001 | dp-sensor-failed .32 dp-hoses-crossed .04 sensor-wiring .04 high-pipe-blocked .02 dp-hose-off .02 filter-cracked .02 | ΔP does not move with the flow | a dead sensor, or nothing reaches it
 dp-stuck-high            | 0.001 | dp-sensor-failed .21 sensor-wiring .02 | ΔP stands high also with the engine off | no pressure does so
-dp-zero-offset           | 0.001 | sensor-wiring .91 dp-sensor-failed .14 dp-sensor-wrong .02 low-pipe-blocked .02 | ΔP is not zero with the engine off | drift, a poor ground, gas shut in
-dp-reversed              | 0.001 | dp-hoses-crossed .93 dp-hose-off .51 high-pipe-blocked .14 -dp-sensor-failed .58 | ΔP falls as the flow rises | crossed hoses, or a high pipe so shut that only the low side is left
-dp-slow-response         | 0.001 | high-pipe-blocked .35 low-pipe-blocked .02 -dp-sensor-failed .67 | ΔP is slow to follow the flow | a restricted pipe is a slow one
+dp-zero-offset           | 0.001 | sensor-wiring .91 dp-sensor-failed .14 high-pipe-blocked .05 dp-sensor-wrong .02 low-pipe-blocked .02 | ΔP is not zero with the engine off | drift, a poor ground, gas shut in
+dp-reversed              | 0.001 | dp-hoses-crossed .93 dp-hose-off .5 high-pipe-blocked .14 -dp-sensor-failed .59 | ΔP falls as the flow rises | crossed hoses, or a high pipe so shut that only the low side is left
+dp-slow-response         | 0.001 | high-pipe-blocked .34 low-pipe-blocked .02 -dp-sensor-failed .68 | ΔP is slow to follow the flow | a restricted pipe is a slow one
 dp-saturated             | 0.002 | soot-loaded .05 dp-sensor-failed .1 dp-sensor-wrong .1 | ΔP stands at the end of its scale | more than the sensor can show
-dp-high-idle             | 0.001 | soot-loaded .99 sensor-wiring .7 dp-sensor-failed .66 ash-full .26 short-trips .15 low-pipe-blocked .02 catalyst-restricted .02 downstream-restricted .02 -dp-hoses-crossed .97 -dp-sensor-wrong .56 -dp-sensor-failed .4 -dp-hose-off .23 -high-pipe-blocked .19 -filter-cracked .02 | ΔP is high at idle | a restriction, or an offset; a blind sensor hides it
-dp-high-hold             | 0.001 | soot-loaded .99 dp-sensor-failed .54 sensor-wiring .54 ash-full .39 short-trips .27 downstream-restricted .2 low-pipe-blocked .02 catalyst-restricted .02 -dp-hoses-crossed .97 -dp-hose-off .97 -high-pipe-blocked .64 -dp-sensor-failed .44 -filter-cracked .3 -dp-sensor-wrong .14 | ΔP is high in a hold | a restriction at a flow that shows it
+dp-high-idle             | 0.001 | soot-loaded .99 dp-sensor-failed .77 sensor-wiring .69 ash-full .25 short-trips .14 high-pipe-blocked .03 low-pipe-blocked .02 catalyst-restricted .02 downstream-restricted .02 -dp-hoses-crossed .97 -dp-sensor-wrong .57 -dp-sensor-failed .49 -dp-hose-off .2 -high-pipe-blocked .15 -filter-cracked .02 | ΔP is high at idle | a restriction, or an offset; a blind sensor hides it
+dp-high-hold             | 0.001 | soot-loaded .99 dp-sensor-failed .68 sensor-wiring .54 ash-full .38 short-trips .26 downstream-restricted .19 low-pipe-blocked .02 catalyst-restricted .02 -dp-hoses-crossed .97 -dp-hose-off .97 -high-pipe-blocked .64 -dp-sensor-failed .55 -filter-cracked .27 -dp-sensor-wrong .13 | ΔP is high in a hold | a restriction at a flow that shows it
 dp-low-for-flow          | 0.001 | filter-cracked .22 dp-sensor-failed .12 dp-hose-off .02 dp-sensor-wrong .02 high-pipe-blocked .02 dp-hoses-crossed .02 | ΔP is lower than a clean filter can show | nothing holds the gas back, or the sensor does not get it
 dp-falling               | 0.02  | counter-not-reset .05 | ΔP falls while the speed is held | a wet filter dries
 ebp-low-for-boost        | 0.003 | back-pressure-pipe-blocked .5 back-pressure-sensor-failed .2 | Pressure before the turbine far below the boost at full load | a cracked or clogged tube
 ebp-no-response          | 0.001 | back-pressure-sensor-failed .48 back-pressure-pipe-blocked .06 sensor-wiring .02 | Pressure before the turbine does not move | dead, or shut off
-ebp-slow-decay           | 0.001 | back-pressure-pipe-blocked .39 -back-pressure-sensor-failed .65 | Pressure before the turbine is slow to fall | a restricted pipe
-ebp-key-on-mismatch      | 0.001 | sensor-wiring .99 back-pressure-sensor-failed .57 back-pressure-pipe-blocked .02 | Pressure before the turbine is off the barometer with the engine off | offset, or gas shut in
+ebp-slow-decay           | 0.001 | back-pressure-pipe-blocked .38 -back-pressure-sensor-failed .66 | Pressure before the turbine is slow to fall | a restricted pipe
+ebp-key-on-mismatch      | 0.001 | sensor-wiring .99 back-pressure-sensor-failed .56 back-pressure-pipe-blocked .02 | Pressure before the turbine is off the barometer with the engine off | offset, or gas shut in
 map-key-on-mismatch      | 0.001 | sensor-wiring .99 manifold-sensor-failed .45 | Manifold pressure is off the barometer with the engine off | offset, or a poor ground
-map-no-response          | 0.001 | manifold-sensor-failed .37 boost-leak .02 vanes-stuck .02 | Manifold pressure does not move | dead, or no boost at all
-map-slow-decay           | 0.001 | manifold-sensor-failed .1 | Manifold pressure is slow to fall | its pipe
-maf-low-for-speed        | 0.001 | intake-leak .86 air-meter-failed .42 egr-stuck-open .02 | Air mass is low for speed and manifold pressure | air that is not counted, a meter that reads low, or gas in its place
-maf-high-for-speed       | 0.001 | charge-leak .99 air-meter-failed .55 -sensor-wiring .68 -intake-leak .56 | Air mass is high for speed and manifold pressure | counted air is lost behind, or the meter reads high
+map-no-response          | 0.001 | manifold-sensor-failed .38 boost-leak .02 vanes-stuck .02 | Manifold pressure does not move | dead, or no boost at all
+map-slow-decay           | 0.001 | manifold-sensor-failed .17 | Manifold pressure is slow to fall | its pipe
+maf-low-for-speed        | 0.001 | intake-leak .85 air-meter-failed .41 egr-stuck-open .02 | Air mass is low for speed and manifold pressure | air that is not counted, a meter that reads low, or gas in its place
+maf-high-for-speed       | 0.001 | charge-leak .99 air-meter-failed .56 -sensor-wiring .88 -intake-leak .57 | Air mass is high for speed and manifold pressure | counted air is lost behind, or the meter reads high
 egt1-open                | 0.001 | egt1-failed .34 sensor-wiring .02 | EGT 1 shows a circuit, no temperature | open or shorted
 egt2-open                | 0.001 | egt2-failed .48 sensor-wiring .02 | EGT 2 shows a circuit, no temperature | open or shorted
-egt3-open                | 0.001 | egt3-failed .56 sensor-wiring .02 | EGT 3 shows a circuit, no temperature | open or shorted
+egt3-open                | 0.001 | egt3-failed .55 sensor-wiring .02 | EGT 3 shows a circuit, no temperature | open or shorted
 egt4-open                | 0.001 | egt4-failed .34 sensor-wiring .02 | EGT 4 shows a circuit, no temperature | open or shorted
 egt1-stuck               | 0.001 | egt1-failed .13 | EGT 1 stands still while others move | stuck
 egt2-stuck               | 0.001 | egt2-failed .32 | EGT 2 stands still while others move | stuck
@@ -37,6 +37,6 @@ egt4-cold-mismatch       | 0.006 | egt4-failed .3 sensor-wiring .05 | EGT 4 is o
 egt-order                | 0.01  | egt1-failed .2 egt2-failed .2 egt3-failed .2 egt4-failed .2 | EGTs do not fall from the engine outward | one of them reads wrong
 coolant-below-regen-temperature | 0.02 | thermostat-stuck-open .8 | Coolant comes to rest too cool | it does not close
 regen-event              | 0.1   | soot-loaded .05 | A regeneration was recorded | by chance, and more often when soot calls for it
-soot-high                | 0.001 | soot-loaded .99 counter-not-reset .72 sensor-wiring .28 dp-sensor-failed .2 downstream-restricted .07 high-pipe-blocked .02 low-pipe-blocked .02 -soot-counter-reset .02 | The engine computer counts much soot | it counts by running and by pressure
+soot-high                | 0.001 | soot-loaded .99 counter-not-reset .73 sensor-wiring .28 dp-sensor-failed .2 downstream-restricted .07 high-pipe-blocked .02 low-pipe-blocked .02 -soot-counter-reset .02 | The engine computer counts much soot | it counts by running and by pressure
 soot-disagrees-with-pressure | 0.02 | soot-counter-reset .7 ash-full .5 counter-not-reset .5 dp-sensor-failed .2 high-pipe-blocked .3 dp-hose-off .3 downstream-restricted .2 | Counted soot and pressure do not agree | one of the two does not know
 `;
