@@ -1,10 +1,13 @@
 import {
   bounded,
   chanceSeen,
+  formsOf,
+  linksFrom,
   oddsOf,
   type Evidence,
   type FindingNode,
   type FindingOdds,
+  type Form,
   type Network,
 } from './network.ts';
 
@@ -25,28 +28,51 @@ export interface Posterior {
   readonly unexplained: readonly { readonly finding: string; readonly chance: number }[];
 }
 
-/** Every set of at most so many of `count` things, in order of size within the walk; the empty set first. */
-export function faultSets(count: number, most = MOST_FAULTS): number[][] {
-  const sets: number[][] = [[]];
+/** Sets of forms, and the set of causes that each of them is one way of. */
+interface Sets {
+  readonly ofForms: readonly (readonly number[])[];
+  readonly ofCauses: readonly (readonly number[])[];
+  /** Index of the set of causes for each set of forms. */
+  readonly causesOf: Int32Array;
+}
+
+/** Every set of at most so many causes, each in one form; the empty set first. `causeOf` rises. */
+export function faultSets(causeOf: readonly number[], most = MOST_FAULTS): Sets {
+  const ofForms: number[][] = [[]];
   const grow = (set: number[], from: number): void => {
     if (set.length === most) return;
-    for (let i = from; i < count; i++) {
+    for (let i = from; i < causeOf.length; i++) {
+      const last = set.at(-1);
+      if (last !== undefined && causeOf[last] === causeOf[i]) continue;
       const next = [...set, i];
-      sets.push(next);
+      ofForms.push(next);
       grow(next, i + 1);
     }
   };
   grow([], 0);
-  return sets;
+  const known = new Map<string, number>();
+  const ofCauses: number[][] = [];
+  const causesOf = Int32Array.from(ofForms, (set) => {
+    const causes = set.map((i) => causeOf[i] as number);
+    const key = causes.join(' ');
+    const at = known.get(key) ?? known.size;
+    if (at === known.size) {
+      known.set(key, at);
+      ofCauses.push(causes);
+    }
+    return at;
+  });
+  return { ofForms, ofCauses, causesOf };
 }
 
 const logit = (p: number): number => Math.log(bounded(p) / (1 - bounded(p)));
 
-/** Sets depend on the number of causes alone, and there are thousands: made once. */
-const KEPT_SETS = new Map<string, readonly (readonly number[])[]>();
-function keptSets(count: number, most: number): readonly (readonly number[])[] {
-  const key = `${count} ${most}`;
-  const kept = KEPT_SETS.get(key) ?? faultSets(count, most);
+/** Sets depend on the causes’ forms alone, and there are thousands: made once. */
+const KEPT_SETS = new Map<string, Sets>();
+function keptSets(forms: readonly Form[], most: number): Sets {
+  const causeOf = forms.map(({ cause }) => cause);
+  const key = `${causeOf.join(' ')}, ${most}`;
+  const kept = KEPT_SETS.get(key) ?? faultSets(causeOf, most);
   KEPT_SETS.set(key, kept);
   return kept;
 }
@@ -59,10 +85,10 @@ class Witness {
   readonly base: number;
   private readonly odds: FindingOdds;
 
-  constructor(network: Network, finding: FindingNode, seen: boolean) {
+  constructor(network: Network, forms: readonly Form[], finding: FindingNode, seen: boolean) {
     this.id = finding.id;
     this.seen = seen;
-    this.odds = oddsOf(network, finding);
+    this.odds = oddsOf(network, forms, finding);
     this.base = this.chance([]);
   }
 
@@ -79,6 +105,15 @@ class Witness {
   }
 }
 
+interface Weighed {
+  readonly forms: readonly Form[];
+  readonly sets: Sets;
+  readonly witnesses: readonly Witness[];
+  /** Of each set of forms. */
+  readonly weights: Float64Array;
+  readonly total: number;
+}
+
 /**
  * Walks over all sets. A set changes the chance of only that evidence which one of its members bears on; all other
  * evidence has the same chance under every set and cancels out. So for each set only what it touches is worked out:
@@ -89,15 +124,18 @@ function weigh(
   evidence: Evidence,
   most: number,
   each?: (s: number, weight: number, touched: Int32Array, chances: Float64Array, count: number) => void,
-): { sets: readonly (readonly number[])[]; witnesses: Witness[]; weights: Float64Array; total: number } {
+): Weighed {
   const { causes, findings } = network;
-  const sets = keptSets(causes.length, most);
+  const forms = formsOf(network);
+  const all = keptSets(forms, most);
+  const sets = all.ofForms;
   const known = findings.filter(({ id }) => evidence[id] !== undefined);
-  const witnesses = known.map((finding) => new Witness(network, finding, evidence[finding.id] === true));
-  const borneOn = causes.map(({ id }) =>
-    known.flatMap(({ links }, f) => (links.some(({ cause }) => cause === id) ? [f] : [])),
+  const witnesses = known.map(
+    (finding) => new Witness(network, forms, finding, evidence[finding.id] === true),
   );
-  const odds = causes.map(({ prior }) => bounded(prior) / (1 - bounded(prior)));
+  const borneOn = forms.map(({ cause, id }) =>
+    known.flatMap(({ links }, f) => (linksFrom(links, causes[cause]?.id ?? '', id).length > 0 ? [f] : [])),
+  );
   const weights = new Float64Array(sets.length);
   const mark = new Int32Array(witnesses.length).fill(-1);
   const touched = new Int32Array(witnesses.length);
@@ -108,7 +146,7 @@ function weigh(
     let weight = 1;
     let count = 0;
     for (const i of set) {
-      weight *= odds[i] as number;
+      weight *= (forms[i] as Form).odds;
       for (const f of borneOn[i] as number[]) {
         if (mark[f] === s) continue;
         mark[f] = s;
@@ -125,7 +163,27 @@ function weigh(
     total += weight;
     each?.(s, weight, touched, chances, count);
   }
-  return { sets, witnesses, weights, total };
+  return { forms, sets: all, witnesses, weights, total };
+}
+
+/** The probability of each set of causes in each of its forms. */
+export function posteriorForms(
+  network: Network,
+  evidence: Evidence,
+  most = MOST_FAULTS,
+): { readonly forms: readonly Form[]; readonly sets: Sets; readonly probabilities: Float64Array } {
+  const { forms, sets, weights, total } = weigh(network, evidence, most);
+  return { forms, sets, probabilities: weights.map((weight) => weight / total) };
+}
+
+/** What was weighed for sets of forms, summed for the sets of causes that they are. */
+function summed({ causesOf, ofCauses }: Sets, ofForms: Float64Array): Float64Array {
+  const sums = new Float64Array(ofCauses.length);
+  for (let s = 0; s < ofForms.length; s++) {
+    const at = causesOf[s] as number;
+    sums[at] = (sums[at] as number) + (ofForms[s] as number);
+  }
+  return sums;
 }
 
 /** The probability of each set of at most three causes, by what was seen. They add up to 1. */
@@ -134,8 +192,8 @@ export function posteriorSets(
   evidence: Evidence,
   most = MOST_FAULTS,
 ): { readonly sets: readonly (readonly number[])[]; readonly probabilities: Float64Array } {
-  const { sets, weights, total } = weigh(network, evidence, most);
-  return { sets, probabilities: weights.map((weight) => weight / total) };
+  const { sets, probabilities } = posteriorForms(network, evidence, most);
+  return { sets: sets.ofCauses, probabilities: summed(sets, probabilities) };
 }
 
 const SHOWN_SETS = 12;
@@ -149,15 +207,18 @@ const UNEXPLAINED_BELOW = 0.05;
 export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS): Posterior {
   const count = network.causes.length;
   const known = network.findings.filter(({ id }) => evidence[id] !== undefined);
-  const sets = keptSets(count, most);
+  const allForms = formsOf(network);
+  const { ofForms, causesOf, ofCauses } = keptSets(allForms, most);
   const byCause = new Float64Array(count);
   // What leaving a piece of evidence out adds to the weight of all sets, and of those that hold each cause, beyond what it
   // adds to every set alike.
   const more = new Float64Array(known.length);
   const moreByCause = new Float64Array(known.length * count);
-  const bases = known.map((finding) => new Witness(network, finding, evidence[finding.id] === true).base);
+  const bases = known.map(
+    (finding) => new Witness(network, allForms, finding, evidence[finding.id] === true).base,
+  );
   const { witnesses, weights, total } = weigh(network, evidence, most, (s, weight, touched, chances, n) => {
-    const set = sets[s] as readonly number[];
+    const set = ofCauses[causesOf[s] as number] as readonly number[];
     for (const i of set) byCause[i] = (byCause[i] as number) + weight;
     for (let t = 0; t < n; t++) {
       const f = touched[t] as number;
@@ -180,13 +241,14 @@ export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS):
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));
     return { id, probability, reasons };
   });
-  const order = Array.from(weights.keys()).sort((a, b) => (weights[b] as number) - (weights[a] as number));
-  const best = sets[order[0] ?? 0] ?? [];
+  const bySet = summed({ ofForms, causesOf, ofCauses }, weights);
+  const order = Array.from(bySet.keys()).sort((a, b) => (bySet[b] as number) - (bySet[a] as number));
+  const best = ofForms[weights.indexOf(weights.reduce((a, b) => Math.max(a, b), 0))] ?? [];
   return {
     causes: causes.sort((a, b) => b.probability - a.probability),
     sets: order.slice(0, SHOWN_SETS).map((s) => ({
-      causes: (sets[s] as readonly number[]).map((i) => network.causes[i]?.id ?? ''),
-      probability: (weights[s] as number) / total,
+      causes: (ofCauses[s] as readonly number[]).map((i) => network.causes[i]?.id ?? ''),
+      probability: (bySet[s] as number) / total,
     })),
     unexplained: witnesses
       .map((witness) => ({ finding: witness.id, chance: witness.chance(best) }))

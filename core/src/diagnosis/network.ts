@@ -3,11 +3,15 @@ export interface Cause {
   readonly id: string;
   /** Chance that it is there before anything is known, 0–1. */
   readonly prior: number;
+  /** How it comes, one way or another and never two at once, with the share of each; absent: in one way. The shares add up to 1. */
+  readonly forms?: readonly { readonly id: string; readonly share: number }[];
 }
 
 /** How one cause bears on a finding. */
 export interface Link {
   readonly cause: string;
+  /** Of this form of the cause only; absent: of each form that has no link of its own in the same way. */
+  readonly form?: string;
   /** Chance that the cause, being there, brings the finding about (`activates`) or hides it (`masks`), 0–1. */
   readonly chance: number;
   readonly how: 'activates' | 'masks';
@@ -36,30 +40,61 @@ export type Evidence = Readonly<Record<string, boolean>>;
 const LEAST = 1e-6;
 export const bounded = (chance: number): number => Math.min(1 - LEAST, Math.max(LEAST, chance));
 
-/** The links of a finding by cause index, ready for many sets of causes. */
+/** A cause in one of its forms: what sets are made of. Those of one cause stand side by side. */
+export interface Form {
+  /** Index of its cause. */
+  readonly cause: number;
+  readonly id: string | undefined;
+  /** Its chance against that of its cause being away. */
+  readonly odds: number;
+}
+
+export const formsOf = ({ causes }: Pick<Network, 'causes'>): Form[] =>
+  causes.flatMap(({ prior, forms }, cause): Form[] => {
+    const odds = bounded(prior) / (1 - bounded(prior));
+    return forms
+      ? forms.map(({ id, share }) => ({ cause, id, odds: share * odds }))
+      : [{ cause, id: undefined, odds }];
+  });
+
+/** The links that bear on a finding from a cause in one of its forms. */
+export function linksFrom(links: readonly Link[], cause: string, form: string | undefined): Link[] {
+  const its = links.filter((link) => link.cause === cause);
+  const own = its.filter((link) => link.form !== undefined && link.form === form);
+  return its.filter((link) =>
+    link.form === undefined ? !own.some(({ how }) => how === link.how) : own.includes(link),
+  );
+}
+
+/** The links of a finding by form, ready for many sets of causes. */
 export interface FindingOdds {
   readonly id: string;
   /** 1 − leak. */
   readonly quiet: number;
   /** 1 − chance that it is hidden whatever the causes are. */
   readonly clear: number;
-  /** 1 − chance of each cause to bring it about. */
+  /** 1 − chance of each cause, in each form, to bring it about. */
   readonly silent: Float64Array;
-  /** 1 − chance of each cause to hide it. */
+  /** 1 − chance of each cause, in each form, to hide it. */
   readonly open: Float64Array;
 }
 
-export function oddsOf({ causes }: Network, finding: FindingNode): FindingOdds {
-  const index = new Map(causes.map(({ id }, i) => [id, i]));
-  const silent = new Float64Array(causes.length).fill(1);
-  const open = new Float64Array(causes.length).fill(1);
-  for (const { cause, chance, how } of finding.links) {
-    const i = index.get(cause);
-    if (i === undefined)
+export function oddsOf({ causes }: Network, forms: readonly Form[], finding: FindingNode): FindingOdds {
+  const ids = new Set(causes.map(({ id }) => id));
+  for (const { cause } of finding.links)
+    if (!ids.has(cause))
       throw new RangeError(`Finding “${finding.id}” names a cause “${cause}” that is none`);
-    const chances = how === 'activates' ? silent : open;
-    chances[i] = (chances[i] as number) * (1 - bounded(chance));
-  }
+  const silent = new Float64Array(forms.length).fill(1);
+  const open = new Float64Array(forms.length).fill(1);
+  const named = new Set(finding.links.map(({ cause }) => cause));
+  forms.forEach(({ cause, id }, i) => {
+    const name = causes[cause]?.id ?? '';
+    if (!named.has(name)) return;
+    for (const { chance, how } of linksFrom(finding.links, name, id)) {
+      const chances = how === 'activates' ? silent : open;
+      chances[i] = (chances[i] as number) * (1 - bounded(chance));
+    }
+  });
   return {
     id: finding.id,
     quiet: 1 - bounded(finding.leak),

@@ -1,4 +1,4 @@
-import { posteriorSets } from './inference.ts';
+import { posteriorForms } from './inference.ts';
 import { chanceSeen, oddsOf, type Evidence, type FindingNode, type Network } from './network.ts';
 
 /**
@@ -39,6 +39,22 @@ const LEAST_SET = 1e-7;
 
 const xlog2 = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
 
+/** Sets of causes that are probable enough, each with the sets of forms that it may be. */
+function likelySets(
+  { causesOf, ofCauses }: ReturnType<typeof posteriorForms>['sets'],
+  probabilities: Float64Array,
+): { readonly probability: number; readonly ways: readonly number[] }[] {
+  const sums = ofCauses.map(() => ({ probability: 0, ways: [] as number[] }));
+  for (let s = 0; s < probabilities.length; s++) {
+    const sum = sums[causesOf[s] as number];
+    const probability = probabilities[s] as number;
+    if (!sum || probability < LEAST_SET / 10) continue;
+    sum.probability += probability;
+    sum.ways.push(s);
+  }
+  return sums.filter(({ probability }) => probability >= LEAST_SET);
+}
+
 /**
  * Checks by the information that they are expected to give for each minute and its cost, of what they would decide and is not known
  * yet; those of which nothing is open are left out.
@@ -48,39 +64,44 @@ export function rankChecks(
   evidence: Evidence,
   checks: readonly CheckNode[],
 ): RankedCheck[] {
-  const { sets, probabilities } = posteriorSets(network, evidence);
+  const { forms, sets, probabilities } = posteriorForms(network, evidence);
+  // Doubt is over causes: in which form one comes is worth no minute.
+  const likely = likelySets(sets, probabilities);
   let entropy = 0;
-  for (const p of probabilities) if (p >= LEAST_SET) entropy -= xlog2(p);
+  for (const { probability } of likely) entropy -= xlog2(probability);
   const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
   const ranked = checks.flatMap((check): RankedCheck[] => {
     const open = check.outcomes.filter((id) => evidence[id] === undefined);
     if (open.length === 0) return [];
-    const odds = open.map((id) => oddsOf(network, byId.get(id) as FindingNode));
+    const odds = open.map((id) => oddsOf(network, forms, byId.get(id) as FindingNode));
     const width = odds.length + 1;
     const mass = new Float64Array(width);
-    const plogp = new Float64Array(width);
-    for (let s = 0; s < sets.length; s++) {
-      const p = probabilities[s] as number;
-      if (p < LEAST_SET) continue;
-      let rest = p;
-      for (let k = 0; k < odds.length; k++) {
-        const { quiet, silent, open: opening, clear: unhidden } = odds[k] as (typeof odds)[number];
-        let [silence, clear] = [quiet, unhidden];
-        for (const i of sets[s] as number[]) {
-          silence *= silent[i] as number;
-          clear *= opening[i] as number;
-        }
-        const seen = rest * chanceSeen(silence, clear);
-        mass[k] = (mass[k] as number) + seen;
-        plogp[k] = (plogp[k] as number) + xlog2(seen);
-        rest -= seen;
-      }
-      mass[width - 1] = (mass[width - 1] as number) + rest;
-      plogp[width - 1] = (plogp[width - 1] as number) + xlog2(rest);
-    }
+    const own = new Float64Array(width);
     // H(sets | outcome), weighted: Σ over outcomes of m·log m − Σ p·log p.
     let after = 0;
-    for (let k = 0; k < width; k++) after += xlog2(mass[k] as number) - (plogp[k] as number);
+    for (const { ways } of likely) {
+      own.fill(0);
+      for (const s of ways) {
+        let rest = probabilities[s] as number;
+        for (let k = 0; k < odds.length; k++) {
+          const { quiet, silent, open: opening, clear: unhidden } = odds[k] as (typeof odds)[number];
+          let [silence, clear] = [quiet, unhidden];
+          for (const i of sets.ofForms[s] as number[]) {
+            silence *= silent[i] as number;
+            clear *= opening[i] as number;
+          }
+          const seen = rest * chanceSeen(silence, clear);
+          own[k] = (own[k] as number) + seen;
+          rest -= seen;
+        }
+        own[width - 1] = (own[width - 1] as number) + rest;
+      }
+      for (let k = 0; k < width; k++) {
+        mass[k] = (mass[k] as number) + (own[k] as number);
+        after -= xlog2(own[k] as number);
+      }
+    }
+    for (let k = 0; k < width; k++) after += xlog2(mass[k] as number);
     const bits = Math.max(0, entropy - after);
     const one = {
       check: check.id,

@@ -1,4 +1,4 @@
-import type { FindingNode, Link, Network } from './network.ts';
+import { linksFrom, type Cause, type FindingNode, type Link, type Network } from './network.ts';
 
 /** A cause that was found and put right on this job. */
 export interface PutRight {
@@ -17,7 +17,7 @@ export function withPutRight({ causes, findings }: Network, putRight: readonly P
   const since = new Map(putRight.map(({ cause, seenSince }) => [cause, new Set(seenSince)]));
   return {
     causes: causes.filter(({ id }) => !since.has(id)),
-    findings: findings.map((finding) => withoutLinks(finding, since)),
+    findings: findings.map((finding) => withoutLinks(causes, finding, since)),
   };
 }
 
@@ -30,13 +30,28 @@ const REMEMBERED: ReadonlySet<string> = new Set([
   'counter-high',
 ]);
 
-function withoutLinks(finding: FindingNode, since: ReadonlyMap<string, ReadonlySet<string>>): FindingNode {
-  const given = finding.links.filter(({ cause }) => since.has(cause));
-  if (given.length === 0) return finding;
+function withoutLinks(
+  causes: readonly Cause[],
+  finding: FindingNode,
+  since: ReadonlyMap<string, ReadonlySet<string>>,
+): FindingNode {
+  if (!finding.links.some(({ cause }) => since.has(cause))) return finding;
   const lasts = REMEMBERED.has(finding.id);
-  const still = given.filter(({ cause }) => lasts || since.get(cause)?.has(finding.id) !== true);
+  const still = causes.filter(
+    ({ id }) => since.has(id) && (lasts || since.get(id)?.has(finding.id) !== true),
+  );
+  // In which form it was is not asked any more: each by its share.
   const product = (how: Link['how']): number =>
-    still.filter((link) => link.how === how).reduce((rest, { chance }) => rest * (1 - chance), 1);
+    still.reduce((rest, { id, forms = [{ id: undefined, share: 1 }] }) => {
+      const silence = forms.map(
+        (form) =>
+          form.share *
+          linksFrom(finding.links, id, form.id)
+            .filter((link) => link.how === how)
+            .reduce((quiet, { chance }) => quiet * (1 - chance), 1),
+      );
+      return rest * silence.reduce((a, b) => a + b, 0);
+    }, 1);
   return {
     ...finding,
     leak: 1 - (1 - finding.leak) * product('activates'),

@@ -37,15 +37,17 @@ function chanceOf(text: string, line: string): number {
   return chance;
 }
 
-/** `cause .4 -cause .5`: what brings a finding about, and with a minus what hides it. */
+/** `cause .4 cause:form .7 -cause .5`: what brings a finding about, and with a minus what hides it. */
 function linksOf(text: string, line: string): Link[] {
   const words = text.split(/\s+/);
   if (words.length % 2 !== 0) throw new Error(`A cause without its chance: ${line}`);
   return Array.from({ length: words.length / 2 }, (_, i) => {
     const name = words[2 * i] as string;
     const masks = name.startsWith('-');
+    const [cause = '', form] = (masks ? name.slice(1) : name).split(':');
     return {
-      cause: masks ? name.slice(1) : name,
+      cause,
+      ...(form === undefined ? {} : { form }),
       chance: chanceOf(words[2 * i + 1] as string, line),
       how: masks ? 'masks' : 'activates',
     };
@@ -65,10 +67,22 @@ const findingFrom = (
   from,
 });
 
-export const KNOWN_CAUSES: readonly KnownCause[] = lines(CAUSES).map((line) => {
-  const [id = '', prior = '', sentence = '', why = ''] = cells(line, 4);
-  return { id, prior: chanceOf(prior, line), sentence, why };
-});
+/** Causes and their forms, read together: an indented line is a form of the cause above it. */
+function readCauses(): KnownCause[] {
+  const causes: (KnownCause & { forms?: (Worded & { id: string; share: number })[] })[] = [];
+  for (const line of lines(CAUSES)) {
+    const [id = '', chance = '', sentence = '', why = ''] = cells(line, 4);
+    const last = causes.at(-1);
+    if (line.startsWith(' ') && last)
+      last.forms = [...(last.forms ?? []), { id, share: chanceOf(chance, line), sentence, why }];
+    else causes.push({ id, prior: chanceOf(chance, line), sentence, why });
+  }
+  for (const { id, forms } of causes)
+    if (forms && Math.abs(forms.reduce((sum, { share }) => sum + share, 0) - 1) > 1e-9)
+      throw new Error(`The forms of “${id}” do not add up to 1`);
+  return causes;
+}
+export const KNOWN_CAUSES: readonly KnownCause[] = readCauses();
 
 const simple = (text: string, from: KnownFinding['from']): KnownFinding[] =>
   lines(text).map((line) => findingFrom(cells(line, 5), from, line));
@@ -210,7 +224,10 @@ export const KNOWN_NETWORK: Network = { causes: KNOWN_CAUSES, findings: KNOWN_FI
 export const networkFor = (vehicle: VehicleUse = {}): Network =>
   withPutRight(
     {
-      causes: KNOWN_CAUSES.map(({ id, prior }) => ({ id, prior: chanceBefore(id, prior, vehicle) })),
+      causes: KNOWN_CAUSES.map((cause) => ({
+        ...cause,
+        prior: chanceBefore(cause.id, cause.prior, vehicle),
+      })),
       findings: KNOWN_FINDINGS,
     },
     vehicle.putRight ?? [],

@@ -5,38 +5,38 @@
  */
 export const CHECK_OUTCOMES = `
 dp-zero | 2 | 0 | zero-good
-  zero-off            | 0.0015 | sensor-wiring .93 dp-sensor-failed .37 high-pipe-blocked .04 low-pipe-blocked .02 dp-sensor-wrong .02 | Zero is off | drift, ground, or gas shut in
+  zero-off            | 0.0015 | dp-sensor-failed:stuck .997 sensor-wiring .997 dp-sensor-failed:zero-off .92 high-pipe-blocked .04 low-pipe-blocked .02 dp-sensor-wrong .02 | Zero is off | drift, ground, or gas shut in
 dp-electrical | 8 | 1 | volts-good
-  supply-bad          | 0.0002 | sensor-wiring .39 | Supply is not 5 V | supply or wiring
-  ground-bad          | 0.0002 | sensor-wiring .61 | Ground is not ground | wiring
-  signal-dead         | 0.0002 | dp-sensor-failed .55 | Supply and ground good, no signal | the sensor itself
+  supply-bad          | 0.0002 | sensor-wiring:supply .997 | Supply is not 5 V | supply or wiring
+  ground-bad          | 0.0002 | sensor-wiring:ground .997 sensor-wiring:supply .04 | Ground is not ground | wiring
+  signal-dead         | 0.0015 | dp-sensor-failed:dead .997 dp-sensor-failed:stuck .997 dp-sensor-failed:zero-off .14 dp-sensor-failed:low .04 | Supply and ground good, no signal | the sensor itself
 dp-ladder | 15 | 2 | ladder-good
-  ladder-dead         | 0.0002 | dp-sensor-failed .53 | Does not follow the pump | dead
-  ladder-gain         | 0.0015 | dp-sensor-wrong .997 sensor-wiring .41 dp-sensor-failed .29 | Follows with a wrong slope | another range, or worn
-  ladder-offset       | 0.0002 | sensor-wiring .57 dp-sensor-failed .09 | Off by the same everywhere | zero
+  ladder-dead         | 0.0015 | dp-sensor-failed:dead .997 dp-sensor-failed:stuck .997 dp-sensor-failed:zero-off .05 dp-sensor-failed:low .04 | Does not follow the pump | dead
+  ladder-gain         | 0.0015 | dp-sensor-wrong .997 sensor-wiring:supply .997 dp-sensor-failed:low .997 dp-sensor-failed:zero-off .09 sensor-wiring:ground .07 | Follows with a wrong slope | another range, or worn
+  ladder-offset       | 0.0015 | sensor-wiring:ground .997 dp-sensor-failed:zero-off .56 sensor-wiring:supply .04 | Off by the same everywhere | zero
 dp-swap | 10 | 12 | swap-same
-  swap-differs        | 0.0015 | dp-sensor-failed .997 dp-sensor-wrong .79 high-pipe-blocked .32 low-pipe-blocked .23 | The known-good one reads otherwise | then it is the sensor
+  swap-differs        | 0.0015 | dp-sensor-failed:stuck .997 dp-sensor-failed:zero-off .997 dp-sensor-failed:low .997 dp-sensor-failed:dead .89 dp-sensor-wrong .79 high-pipe-blocked .32 low-pipe-blocked .22 short-trips .02 | The known-good one reads otherwise | then it is the sensor
 hoses | 4 | 0 | hoses-good
   hoses-crossed       | 0.0002 | dp-hoses-crossed .997 | Hoses are crossed | as seen
   hose-off            | 0.0002 | dp-hose-off .997 | A hose is split, off or melted | as seen
-  pipe-cracked        | 0.0002 | back-pressure-pipe-blocked .33 | The pipe of the back-pressure sensor is cracked | as seen
+  pipe-cracked        | 0.0002 | back-pressure-pipe-blocked:broken .997 | The pipe of the back-pressure sensor is cracked | as seen
 pipe-response | 5 | 0 | response-quick
-  high-slow           | 0.0002 | high-pipe-blocked .42 -dp-sensor-failed .7 -dp-hose-off .45 | ΔP takes over 2 s to fall after release | the high pipe
+  high-slow           | 0.0002 | high-pipe-blocked .42 -dp-sensor-failed .7 -dp-hose-off .46 | ΔP takes over 2 s to fall after release | the high pipe
   low-slow            | 0.0002 | low-pipe-blocked .34 -dp-sensor-failed .7 | ΔP goes below zero after release and takes over 2 s to come back | the low pipe
-  back-pressure-slow  | 0.0002 | back-pressure-pipe-blocked .25 -back-pressure-sensor-failed .67 | Pressure before the turbine takes over 2 s to fall | its pipe
-  manifold-slow       | 0.0002 | manifold-sensor-failed .25 | Manifold pressure takes over 2 s to fall after release | its pipe
-  back-pressure-still | 0.0002 | back-pressure-sensor-failed .47 back-pressure-pipe-blocked .06 | Pressure before the turbine is the same in a hold and at rest | no pressure is
-  manifold-still      | 0.0002 | manifold-sensor-failed .36 | Manifold pressure is the same in a hold and at rest | no pressure is
+  back-pressure-slow  | 0.0002 | back-pressure-pipe-blocked:blocked .37 -back-pressure-sensor-failed .68 | Pressure before the turbine takes over 2 s to fall | its pipe
+  manifold-slow       | 0.0002 | manifold-sensor-failed:slow .91 manifold-sensor-failed:stuck .25 | Manifold pressure takes over 2 s to fall after release | its pipe
+  back-pressure-still | 0.0015 | back-pressure-sensor-failed:stuck .997 back-pressure-pipe-blocked:blocked .06 back-pressure-sensor-failed:off .03 back-pressure-pipe-blocked:broken .02 | Pressure before the turbine is the same in a hold and at rest | no pressure is
+  manifold-still      | 0.0002 | manifold-sensor-failed:stuck .997 manifold-sensor-failed:slow .04 | Manifold pressure is the same in a hold and at rest | no pressure is
 pipe-pump | 8 | 1 | pipes-open
   high-holds          | 0.0002 | high-pipe-blocked .997 | The high pipe holds what is pumped in | shut
   low-holds           | 0.0002 | low-pipe-blocked .997 | The low pipe holds what is pumped in | shut
-  back-pressure-holds | 0.0002 | back-pressure-pipe-blocked .68 | The pipe of the back-pressure sensor holds | shut
+  back-pressure-holds | 0.0002 | back-pressure-pipe-blocked:blocked .997 back-pressure-pipe-blocked:broken .05 | The pipe of the back-pressure sensor holds | shut
 absolute-agree | 3 | 0 | absolutes-agree
   all-off             | 0.0002 | sensor-wiring .997 | All are off alike | supply or ground
-  back-pressure-off   | 0.0002 | back-pressure-sensor-failed .54 back-pressure-pipe-blocked .16 | Pressure before the turbine is off | sensor, or gas shut in
-  manifold-off        | 0.0002 | manifold-sensor-failed .46 sensor-wiring .07 | Manifold pressure is off | sensor
+  back-pressure-off   | 0.0015 | back-pressure-sensor-failed:off .997 back-pressure-pipe-blocked:blocked .24 back-pressure-sensor-failed:stuck .04 | Pressure before the turbine is off | sensor, or gas shut in
+  manifold-off        | 0.0015 | manifold-sensor-failed:off .997 sensor-wiring .06 manifold-sensor-failed:slow .05 manifold-sensor-failed:stuck .04 | Manifold pressure is off | sensor
 sensor-compare | 12 | 12 | compare-same
-  back-pressure-differs | 0.0002 | back-pressure-sensor-failed .997 back-pressure-pipe-blocked .12 | A known-good back-pressure sensor reads otherwise | then it is the sensor
+  back-pressure-differs | 0.0015 | back-pressure-sensor-failed .997 back-pressure-pipe-blocked:blocked .17 | A known-good back-pressure sensor reads otherwise | then it is the sensor
 egt-cold-soak | 4 | 0 | soak-alike
   soak-egt1           | 0.004 | egt1-failed .85 | EGT 1 is off the others | it reads wrong
   soak-egt2           | 0.004 | egt2-failed .85 | EGT 2 is off the others | it reads wrong
@@ -51,8 +51,8 @@ intake-smoke | 12 | 2 | intake-tight
   smoke-before        | 0.0002 | intake-leak .997 | Smoke comes out between meter and compressor | leak
   smoke-behind        | 0.0002 | charge-leak .997 | Smoke comes out behind the compressor | leak
 air-mass | 4 | 0 | air-fits
-  air-low             | 0.0002 | intake-leak .997 air-meter-failed .42 egr-stuck-open .02 | Less air than speed and pressure call for | not counted, or gas in its place
-  air-high            | 0.0015 | charge-leak .997 air-meter-failed .59 sensor-wiring .34 -intake-leak .92 | More air than speed and pressure call for | lost behind, or reads high
+  air-low             | 0.0002 | intake-leak .997 air-meter-failed:low .997 egr-stuck-open .02 | Less air than speed and pressure call for | not counted, or gas in its place
+  air-high            | 0.0015 | charge-leak .997 air-meter-failed:high .997 sensor-wiring:supply .77 air-meter-failed:low .04 -intake-leak .95 | More air than speed and pressure call for | lost behind, or reads high
 turbo | 12 | 3 | shaft-good
   shaft-worn          | 0.0002 | boost-leak .997 oil-in-exhaust .02 | The shaft wobbles or drags | worn
 vane-sweep | 6 | 1 | vanes-move
@@ -71,8 +71,8 @@ thermostat | 12 | 0 | coolant-warm
   coolant-cool        | 0.0002 | thermostat-stuck-open .997 | Comes to rest under 78 °C on a hold | stuck open
 sections | 30 | 4 | no-section
   section-catalyst    | 0.0002 | catalyst-restricted .997 | The restriction is across the catalyst | it goes when the line is open before it
-  section-behind      | 0.0015 | downstream-restricted .997 injector-over-fuelling .14 vanes-stuck .06 ash-full .06 low-pipe-blocked .05 soot-counter-reset .02 -egr-stuck-open .65 | The restriction is behind the filter | it goes when the line is open there
-  section-filter      | 0.0015 | soot-loaded .997 ash-full .8 injector-over-fuelling .33 short-trips .14 egr-cooler-fouled .06 -filter-cracked .92 | The restriction is across the filter | it goes when the line is open before it, not behind
+  section-behind      | 0.0015 | downstream-restricted .997 injector-over-fuelling .14 vanes-stuck:shut .12 ash-full .06 low-pipe-blocked .05 short-trips .03 soot-counter-reset .02 -egr-stuck-open .86 | The restriction is behind the filter | it goes when the line is open there
+  section-filter      | 0.0015 | soot-loaded .997 ash-full .8 injector-over-fuelling .33 short-trips .14 egr-cooler-fouled .07 -filter-cracked .95 | The restriction is across the filter | it goes when the line is open before it, not behind
 gauge | 15 | 6 | gauge-low
   gauge-high          | 0.0015 | downstream-restricted .997 soot-loaded .997 catalyst-restricted .997 ash-full .75 injector-over-fuelling .32 short-trips .27 | High before the filter by gauge | whatever the sensor says
 filter-look | 45 | 10 | faces-good
@@ -81,8 +81,8 @@ filter-look | 45 | 10 | faces-good
   inlet-ash           | 0.0002 | ash-full .997 | Grey powder stands in the channels | ash
 counter | 2 | 0 | counter-fits
   counter-reset       | 0.0002 | soot-counter-reset .997 | The soot counter was set back | it counts less than any engine makes, or keeps the distance of it
-  counter-low         | 0.0015 | ash-full .74 soot-counter-reset .21 injector-over-fuelling .11 short-trips .06 charge-leak .04 low-pipe-blocked .02 | Counts little where the pressure is high | set back, or ash
-  counter-high        | 0.0015 | dp-hose-off .997 dp-hoses-crossed .997 counter-not-reset .997 dp-sensor-failed .91 filter-cracked .86 dp-sensor-wrong .73 egr-stuck-open .56 sensor-wiring .42 downstream-restricted .38 high-pipe-blocked .28 intake-leak .2 thermostat-stuck-open .09 short-trips .07 air-meter-failed .02 -soot-counter-reset .45 | Counts much where the pressure is low | not set back, or the pressure does not arrive
+  counter-low         | 0.0015 | ash-full .74 catalyst-restricted:between-taps .7 soot-counter-reset .19 injector-over-fuelling .11 short-trips .06 charge-leak .04 low-pipe-blocked .02 | Counts little where the pressure is high | set back, or ash
+  counter-high        | 0.0015 | dp-hose-off .997 dp-hoses-crossed .997 counter-not-reset .997 dp-sensor-failed:dead .997 dp-sensor-failed:stuck .997 dp-sensor-failed:low .997 filter-cracked .86 dp-sensor-wrong .73 sensor-wiring:ground .64 egr-stuck-open .56 dp-sensor-failed:zero-off .42 downstream-restricted .38 high-pipe-blocked .28 intake-leak .2 sensor-wiring:supply .14 thermostat-stuck-open .1 air-meter-failed:low .08 short-trips .07 air-meter-failed:high .02 -soot-counter-reset .49 | Counts much where the pressure is low | not set back, or the pressure does not arrive
 fuel-level | 1 | 0 | fuel-enough
   fuel-under          | 0.0002 | fuel-low .997 | Less than an eighth | as seen
 supply | 4 | 0 | supply-good
