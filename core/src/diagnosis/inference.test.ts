@@ -32,21 +32,33 @@ const small = fc
           cause: fc.nat(causes - 1),
           chance,
           how: fc.constantFrom('activates' as const, 'masks' as const),
+          form: fc.constantFrom(undefined, undefined, 'a', 'b'),
         }),
         { maxLength: 14 },
       ),
+      // Every second cause comes in two forms.
+      share: fc.double({ min: 0.1, max: 0.9, noNaN: true }),
       seen: fc.array(fc.constantFrom(true, false, undefined), { minLength: findings, maxLength: findings }),
     }),
   )
-  .map(({ priors, leaks, links, seen }) => {
+  .map(({ priors, leaks, links, seen, share }) => {
+    const forms = [
+      { id: 'a', share },
+      { id: 'b', share: 1 - share },
+    ];
     const network: Network = {
-      causes: priors.map((prior, i) => ({ id: `c${i}`, prior })),
+      causes: priors.map((prior, i) => ({ id: `c${i}`, prior, ...(i % 2 === 1 ? { forms } : {}) })),
       findings: leaks.map((leak, f) => ({
         id: `f${f}`,
         leak,
         links: links
           .filter(({ finding }) => finding === f)
-          .map(({ cause, chance: its, how }) => ({ cause: `c${cause}`, chance: its, how })),
+          .map(({ cause, chance: its, how, form }) => ({
+            cause: `c${cause}`,
+            chance: its,
+            how,
+            ...(form === undefined || cause % 2 === 0 ? {} : { form }),
+          })),
       })),
     };
     const evidence: Evidence = Object.fromEntries(
@@ -55,28 +67,39 @@ const small = fc
     return { network, evidence };
   });
 
-/** By the definition, over every set that there is up to three, with nothing shared and nothing clever. */
+/** By the definition, over every set in every form that there is up to three, with nothing shared and nothing clever. */
 function bruteForce({ causes, findings }: Network, evidence: Evidence): Map<string, number> {
   const weights = new Map<string, number>();
-  for (let bits = 0; bits < 1 << causes.length; bits++) {
-    const set = causes.filter((_, i) => (bits >> i) & 1);
-    if (set.length > 3) continue;
-    let weight = 1;
-    for (const [i, { prior }] of causes.entries()) weight *= (bits >> i) & 1 ? prior : 1 - prior;
+  type Present = { readonly id: string; readonly form: string | undefined };
+  const weighed = (set: readonly Present[], prior: number): void => {
+    let weight = prior;
     for (const { id, leak, links } of findings) {
       if (evidence[id] === undefined) continue;
-      const its = links.filter(({ cause }) => set.some((one) => one.id === cause));
-      const quiet = its
-        .filter(({ how }) => how === 'activates')
-        .reduce((product, link) => product * (1 - link.chance), 1 - leak);
-      const open = its
-        .filter(({ how }) => how === 'masks')
-        .reduce((product, link) => product * (1 - link.chance), 1);
-      const seen = Math.min(1 - 1e-6, Math.max(1e-6, (1 - quiet) * open));
+      const product = (how: string, from: number): number =>
+        set.reduce((rest, { id: cause, form }) => {
+          const its = links.filter((link) => link.cause === cause && link.how === how);
+          const own = its.filter((link) => link.form !== undefined && link.form === form);
+          const plain = its.filter((link) => link.form === undefined);
+          return (own.length > 0 ? own : plain).reduce((r, link) => r * (1 - link.chance), rest);
+        }, from);
+      const chanceOfIt = (1 - product('activates', 1 - leak)) * product('masks', 1);
+      const seen = Math.min(1 - 1e-6, Math.max(1e-6, chanceOfIt));
       weight *= evidence[id] === true ? seen : 1 - seen;
     }
-    weights.set(set.map(({ id }) => id).join(' '), weight);
-  }
+    const name = set.map(({ id }) => id).join(' ');
+    weights.set(name, (weights.get(name) ?? 0) + weight);
+  };
+  const walk = (set: readonly Present[], prior: number, at: number): void => {
+    const cause = causes[at];
+    if (!cause) {
+      if (set.length <= 3) weighed(set, prior);
+      return;
+    }
+    walk(set, prior * (1 - cause.prior), at + 1);
+    for (const { id: form, share } of cause.forms ?? [{ id: undefined, share: 1 }])
+      walk([...set, { id: cause.id, form }], prior * cause.prior * share, at + 1);
+  };
+  walk([], 1, 0);
   const total = [...weights.values()].reduce((a, b) => a + b, 0);
   return new Map([...weights].map(([set, weight]) => [set, weight / total]));
 }
@@ -121,6 +144,27 @@ describe('the posterior', () => {
       }),
       { numRuns: 200 },
     );
+  });
+
+  it('says in which form a cause is there once that is plain, and not before', () => {
+    const forms = [
+      { id: 'low', share: 0.5 },
+      { id: 'high', share: 0.5 },
+    ];
+    const network: Network = {
+      causes: [{ id: 'meter', prior: 0.2, forms }],
+      findings: [
+        {
+          id: 'reads-low',
+          leak: 0.01,
+          links: [{ cause: 'meter', form: 'low', chance: 0.9, how: 'activates' }],
+        },
+        { id: 'code', leak: 0.01, links: [{ cause: 'meter', chance: 0.9, how: 'activates' }] },
+      ],
+    };
+    expect(infer(network, { code: true }).causes[0]).not.toHaveProperty('form');
+    expect(infer(network, { code: true, 'reads-low': true }).causes[0]?.form).toBe('low');
+    expect(infer(network, { code: true, 'reads-low': false }).causes[0]?.form).toBe('high');
   });
 
   it('gives as the reason of each piece of evidence what it adds to all the others', () => {

@@ -16,6 +16,8 @@ export const MOST_FAULTS = 3;
 export interface CausePosterior {
   readonly id: string;
   readonly probability: number;
+  /** The form in which it is there, if it is, as soon as one is far likelier than the others together. */
+  readonly form?: string;
   /** Natural logarithm of the odds that each piece of evidence adds, given all the other evidence. */
   readonly reasons: readonly { readonly finding: string; readonly weight: number }[];
 }
@@ -198,6 +200,8 @@ export function posteriorSets(
 
 const SHOWN_SETS = 12;
 const UNEXPLAINED_BELOW = 0.05;
+/** From this share of its cause on a form is said. */
+const TELLS_FORM = 0.8;
 
 /**
  * Exact posterior over all sets of up to three causes, each cause with what speaks for and against it. Evidence that the
@@ -210,6 +214,7 @@ export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS):
   const allForms = formsOf(network);
   const { ofForms, causesOf, ofCauses } = keptSets(allForms, most);
   const byCause = new Float64Array(count);
+  const byForm = new Float64Array(allForms.length);
   // What leaving a piece of evidence out adds to the weight of all sets, and of those that hold each cause, beyond what it
   // adds to every set alike.
   const more = new Float64Array(known.length);
@@ -220,6 +225,7 @@ export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS):
   const { witnesses, weights, total } = weigh(network, evidence, most, (s, weight, touched, chances, n) => {
     const set = ofCauses[causesOf[s] as number] as readonly number[];
     for (const i of set) byCause[i] = (byCause[i] as number) + weight;
+    for (const i of ofForms[s] as readonly number[]) byForm[i] = (byForm[i] as number) + weight;
     for (let t = 0; t < n; t++) {
       const f = touched[t] as number;
       const extra = weight / (chances[t] as number) - weight / (bases[f] as number);
@@ -239,7 +245,10 @@ export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS):
         return { finding, weight: logit(probability) - logit(held / all) };
       })
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));
-    return { id, probability, reasons };
+    const form = allForms.find(
+      (one, k) => one.cause === i && (byForm[k] as number) >= TELLS_FORM * (byCause[i] as number),
+    )?.id;
+    return { id, probability, ...(form === undefined ? {} : { form }), reasons };
   });
   const bySet = summed({ ofForms, causesOf, ofCauses }, weights);
   const order = Array.from(bySet.keys()).sort((a, b) => (bySet[b] as number) - (bySet[a] as number));

@@ -15,7 +15,8 @@ export interface Worded {
   readonly sentence: string;
   readonly why: string;
 }
-export type KnownCause = Cause & Worded;
+export type KnownCause = Omit<Cause, 'forms'> &
+  Worded & { readonly forms?: readonly (Worded & { readonly id: string; readonly share: number })[] };
 export type KnownFinding = FindingNode & Worded & { readonly from: 'log' | 'code' | 'observation' | 'check' };
 export type KnownCheck = CheckNode & {
   readonly id: CheckId;

@@ -6,7 +6,7 @@ import { caseOfJob } from '@white-ember/core/job';
 import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
-import { sentenceOf } from './words.ts';
+import { formSentence, sentenceOf } from './words.ts';
 
 const SHOWN = 3;
 const LEAST = 0.12;
@@ -112,7 +112,7 @@ function NextCheck({ open, diagnosis }: { open: OpenJob; diagnosis: Diagnosis })
 }
 
 function Likely({
-  cause: { id, probability, reasons },
+  cause: { id, probability, form, reasons },
   evidence,
 }: {
   cause: Diagnosis['posterior']['causes'][number];
@@ -124,7 +124,12 @@ function Likely({
       <details>
         <summary className="min-h-11 py-1 cursor-pointer list-none">
           <span className="flex justify-between gap-3 text-[15px] leading-snug">
-            <span>{sentenceOf(id)}</span>
+            <span>
+              {sentenceOf(id)}
+              {form === undefined ? null : (
+                <span className="block text-sm text-ink2">{formSentence(id, form)}</span>
+              )}
+            </span>
             <span className="figure-text whitespace-nowrap">{percent} %</span>
           </span>
           <span aria-hidden className="block h-2 bg-rule mt-1">
