@@ -92,7 +92,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await stage(page, 'Decide');
   await page.getByRole('button', { name: 'Put right: look for what it hid' }).click();
   await expect(page.getByRole('list', { name: 'Causes', exact: true })).toContainText('put right. Holds');
-  await expect(page.getByText('Put right: the pipe ahead of the filter')).toBeVisible();
+  await expect(page.getByText('Put right: The pipe ahead of the filter')).toBeVisible();
   await expect(page.getByRole('link', { name: /Read codes and baseline again/ })).toBeVisible();
   await expect(likely).not.toContainText('The pipe ahead of the filter');
   await stage(page, 'Checks');

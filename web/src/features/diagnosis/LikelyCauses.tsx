@@ -70,10 +70,12 @@ function PutRight({ open }: { open: OpenJob }) {
     <div className="text-[15px] mt-2">
       <p>
         Put right:{' '}
-        {putRight
-          .map(({ cause }) => sentenceOf(cause))
-          .join('; ')
-          .toLowerCase()}
+        {putRight.map(({ cause }, i) => (
+          <span key={cause}>
+            {i > 0 ? '; ' : ''}
+            <s>{sentenceOf(cause)}</s>
+          </span>
+        ))}
         .
       </p>
       {putRight.every(({ readAgain }) => readAgain) ? null : (

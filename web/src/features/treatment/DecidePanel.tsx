@@ -40,7 +40,7 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
   return (
     <div className="grid gap-5">
       <h2 className="text-2xl">What the before reading says</h2>
-      <table className="w-full text-left">
+      <table className="w-full text-left [&_th]:align-bottom [&_th:not(:first-child)]:pl-3 [&_td:not(:first-child)]:pl-3">
         <thead className="border-b-2 border-ink">
           <tr>
             <th className="py-1">at</th>
