@@ -2,7 +2,6 @@ import {
   bounded,
   chanceSeen,
   formsOf,
-  linksFrom,
   oddsOf,
   type Evidence,
   type FindingNode,
@@ -94,6 +93,11 @@ class Witness {
     this.base = this.chance([]);
   }
 
+  /** A form brings it about, or hides it. */
+  bears(form: number): boolean {
+    return this.odds.silent[form] !== 1 || this.odds.open[form] !== 1;
+  }
+
   /** P(what was seen | set). */
   chance(set: readonly number[]): number {
     const { quiet, clear, silent, open } = this.odds;
@@ -111,61 +115,99 @@ interface Weighed {
   readonly forms: readonly Form[];
   readonly sets: Sets;
   readonly witnesses: readonly Witness[];
+  /** Which pieces of evidence each form bears on. */
+  readonly borneOn: readonly Int32Array[];
+  readonly pair: (i: number, j: number) => Pair;
   /** Of each set of forms. */
   readonly weights: Float64Array;
   readonly total: number;
 }
 
 /**
- * Walks over all sets. A set changes the chance of only that evidence which one of its members bears on; all other
- * evidence has the same chance under every set and cancels out. So for each set only what it touches is worked out:
- * `each` is told the weight, the pieces of evidence that are touched, and the chance of each.
+ * The weight of every set against that of the empty one. Evidence that no member bears on has the same chance under every
+ * set and cancels out. What one member does is worked out once for each form, what two do to the same evidence once for
+ * each pair; only evidence that three bear on is worked out for the set itself.
  */
-function weigh(
-  network: Network,
-  evidence: Evidence,
-  most: number,
-  each?: (s: number, weight: number, touched: Int32Array, chances: Float64Array, count: number) => void,
-): Weighed {
-  const { causes, findings } = network;
+function weigh(network: Network, evidence: Evidence, most: number): Weighed {
+  const { findings } = network;
   const forms = formsOf(network);
-  const all = keptSets(forms, most);
-  const sets = all.ofForms;
+  const sets = keptSets(forms, most);
   const known = findings.filter(({ id }) => evidence[id] !== undefined);
   const witnesses = known.map(
     (finding) => new Witness(network, forms, finding, evidence[finding.id] === true),
   );
-  const borneOn = forms.map(({ cause, id }) =>
-    known.flatMap(({ links }, f) => (linksFrom(links, causes[cause]?.id ?? '', id).length > 0 ? [f] : [])),
+  const borneOn = forms.map((_, i) =>
+    Int32Array.from(witnesses.flatMap((witness, f) => (witness.bears(i) ? [f] : []))),
   );
-  const weights = new Float64Array(sets.length);
-  const mark = new Int32Array(witnesses.length).fill(-1);
-  const touched = new Int32Array(witnesses.length);
-  const chances = new Float64Array(witnesses.length);
+  const ratio = (f: number, set: readonly number[]): number => {
+    const witness = witnesses[f] as Witness;
+    return witness.chance(set) / witness.base;
+  };
+  const alone = forms.map(({ odds }, i) =>
+    (borneOn[i] as Int32Array).reduce((weight, f) => weight * ratio(f, [i]), odds),
+  );
+  const pairs = forms.map((_, j) => forms.slice(0, j).map((__, i) => pairOf(i, j, borneOn, ratio)));
+  const pair = (i: number, j: number): Pair => pairs[j]?.[i] as Pair;
+  const weights = new Float64Array(sets.ofForms.length);
   let total = 0;
-  for (let s = 0; s < sets.length; s++) {
-    const set = sets[s] as readonly number[];
+  sets.ofForms.forEach((set, s) => {
     let weight = 1;
-    let count = 0;
-    for (const i of set) {
-      weight *= (forms[i] as Form).odds;
-      for (const f of borneOn[i] as number[]) {
-        if (mark[f] === s) continue;
-        mark[f] = s;
-        touched[count++] = f;
-      }
+    for (let n = 0; n < set.length; n++) {
+      const j = set[n] as number;
+      weight *= alone[j] as number;
+      for (let m = 0; m < n; m++) weight *= pair(set[m] as number, j).together;
     }
-    for (let t = 0; t < count; t++) {
-      const witness = witnesses[touched[t] as number] as Witness;
-      const chance = witness.chance(set);
-      chances[t] = chance;
-      weight *= chance / witness.base;
-    }
+    if (set.length === 3) weight *= three(set, pair, witnesses, ratio);
+    if (set.length > 3) weight = weightOf(set, forms, borneOn, ratio);
     weights[s] = weight;
     total += weight;
-    each?.(s, weight, touched, chances, count);
+  });
+  return { forms, sets, witnesses, borneOn, pair, weights, total };
+}
+
+type Ratio = (f: number, set: readonly number[]) => number;
+
+/** Evidence that two forms bear on both, and what both do to it against what each does alone. */
+interface Pair {
+  readonly shared: Int32Array;
+  readonly together: number;
+}
+
+function pairOf(i: number, j: number, borneOn: readonly Int32Array[], ratio: Ratio): Pair {
+  const its = borneOn[j] as Int32Array;
+  const shared = (borneOn[i] as Int32Array).filter((f) => its.includes(f));
+  let together = 1;
+  for (const f of shared) together *= ratio(f, [i, j]) / (ratio(f, [i]) * ratio(f, [j]));
+  return { shared, together };
+}
+
+/** What three forms do to the evidence that all bear on, beyond what they do by twos. */
+function three(
+  set: readonly number[],
+  pair: (i: number, j: number) => Pair,
+  witnesses: readonly Witness[],
+  ratio: Ratio,
+): number {
+  const [i = 0, j = 0, k = 0] = set;
+  let beyond = 1;
+  for (const f of pair(i, j).shared) {
+    if (witnesses[f]?.bears(k) !== true) continue;
+    const byTwos = ratio(f, [i, j]) * ratio(f, [i, k]) * ratio(f, [j, k]);
+    beyond *= (ratio(f, set) * ratio(f, [i]) * ratio(f, [j]) * ratio(f, [k])) / byTwos;
   }
-  return { forms, sets: all, witnesses, weights, total };
+  return beyond;
+}
+
+/** By the definition, for sets of more than three. */
+function weightOf(
+  set: readonly number[],
+  forms: readonly Form[],
+  borneOn: readonly Int32Array[],
+  ratio: Ratio,
+): number {
+  const touched = new Set(set.flatMap((i) => [...(borneOn[i] as Int32Array)]));
+  const odds = set.reduce((product, i) => product * (forms[i] as Form).odds, 1);
+  return [...touched].reduce((weight, f) => weight * ratio(f, set), odds);
 }
 
 /** The probability of each set of causes in each of its forms. */
@@ -199,6 +241,9 @@ export function posteriorSets(
 }
 
 const SHOWN_SETS = 12;
+const LEAST_SHOWN = 1e-4;
+/** Sets less probable than this add nothing to a reason that a digit could show: one piece of evidence weighs a million at most. */
+const NEGLIGIBLE = 1e-14;
 const UNEXPLAINED_BELOW = 0.05;
 /** From this share of its cause on a form is said. */
 const TELLS_FORM = 0.8;
@@ -210,39 +255,63 @@ const TELLS_FORM = 0.8;
  */
 export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS): Posterior {
   const count = network.causes.length;
-  const known = network.findings.filter(({ id }) => evidence[id] !== undefined);
-  const allForms = formsOf(network);
-  const { ofForms, causesOf, ofCauses } = keptSets(allForms, most);
+  const { forms: allForms, sets, witnesses, borneOn, pair, weights, total } = weigh(network, evidence, most);
+  const { ofForms, causesOf, ofCauses } = sets;
   const byCause = new Float64Array(count);
   const byForm = new Float64Array(allForms.length);
   // What leaving a piece of evidence out adds to the weight of all sets, and of those that hold each cause, beyond what it
   // adds to every set alike.
-  const more = new Float64Array(known.length);
-  const moreByCause = new Float64Array(known.length * count);
-  const bases = known.map(
-    (finding) => new Witness(network, allForms, finding, evidence[finding.id] === true).base,
-  );
-  const { witnesses, weights, total } = weigh(network, evidence, most, (s, weight, touched, chances, n) => {
+  const width = witnesses.length;
+  const more = new Float64Array(width);
+  const moreByCause = new Float64Array(width * count);
+  // Where one member alone touches a piece of evidence, what leaving it out adds is known for each form beforehand.
+  const byOne = (f: number, form: number): number => {
+    const witness = witnesses[f] as Witness;
+    return 1 / witness.chance([form]) - 1 / witness.base;
+  };
+  /** Weight of the sets that hold a form and a cause. */
+  const held = new Float64Array(allForms.length * count);
+  const mark = new Int32Array(width).fill(-1);
+  const least = NEGLIGIBLE * total;
+  for (let s = 0; s < weights.length; s++) {
+    const weight = weights[s] as number;
+    const ways = ofForms[s] as readonly number[];
     const set = ofCauses[causesOf[s] as number] as readonly number[];
+    for (const way of ways) {
+      byForm[way] = (byForm[way] as number) + weight;
+      for (const i of set) held[way * count + i] = (held[way * count + i] as number) + weight;
+    }
     for (const i of set) byCause[i] = (byCause[i] as number) + weight;
-    for (const i of ofForms[s] as readonly number[]) byForm[i] = (byForm[i] as number) + weight;
-    for (let t = 0; t < n; t++) {
-      const f = touched[t] as number;
-      const extra = weight / (chances[t] as number) - weight / (bases[f] as number);
-      more[f] = (more[f] as number) + extra;
-      for (const i of set) {
-        const at = f * count + i;
-        moreByCause[at] = (moreByCause[at] as number) + extra;
-      }
+    if (weight < least) continue;
+    for (let n = 1; n < ways.length; n++)
+      for (let m = 0; m < n; m++)
+        for (const f of pair(ways[m] as number, ways[n] as number).shared) {
+          if (mark[f] === s) continue;
+          mark[f] = s;
+          const witness = witnesses[f] as Witness;
+          let extra = 1 / witness.chance(ways) - 1 / witness.base;
+          for (const way of ways) extra -= byOne(f, way);
+          more[f] = (more[f] as number) + weight * extra;
+          for (const i of set)
+            moreByCause[f * count + i] = (moreByCause[f * count + i] as number) + weight * extra;
+        }
+  }
+  borneOn.forEach((its, way) => {
+    for (const f of its) {
+      const extra = byOne(f, way);
+      more[f] = (more[f] as number) + extra * (byForm[way] as number);
+      for (let i = 0; i < count; i++)
+        moreByCause[f * count + i] =
+          (moreByCause[f * count + i] as number) + extra * (held[way * count + i] as number);
     }
   });
   const causes = network.causes.map(({ id }, i) => {
     const probability = (byCause[i] as number) / total;
     const reasons = witnesses
       .map(({ id: finding, base }, f) => {
-        const held = (byCause[i] as number) / base + (moreByCause[f * count + i] as number);
+        const withIt = (byCause[i] as number) / base + (moreByCause[f * count + i] as number);
         const all = total / base + (more[f] as number);
-        return { finding, weight: logit(probability) - logit(held / all) };
+        return { finding, weight: logit(probability) - logit(withIt / all) };
       })
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));
     const form = allForms.find(
@@ -250,8 +319,11 @@ export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS):
     )?.id;
     return { id, probability, ...(form === undefined ? {} : { form }), reasons };
   });
-  const bySet = summed({ ofForms, causesOf, ofCauses }, weights);
-  const order = Array.from(bySet.keys()).sort((a, b) => (bySet[b] as number) - (bySet[a] as number));
+  const bySet = summed(sets, weights);
+  // Thousands of sets are next to impossible: only the others are put in order.
+  const order = Array.from(bySet.keys())
+    .filter((s) => (bySet[s] as number) >= LEAST_SHOWN * total)
+    .sort((a, b) => (bySet[b] as number) - (bySet[a] as number));
   const best = ofForms[weights.indexOf(weights.reduce((a, b) => Math.max(a, b), 0))] ?? [];
   return {
     causes: causes.sort((a, b) => b.probability - a.probability),

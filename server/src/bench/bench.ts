@@ -136,7 +136,7 @@ const rows = [
   ...(await measureLogs()),
   ...measureBenchVehicles(),
   ...measureDiagnosis(),
-  ...measureClosedLoop(),
+  ...(await measureClosedLoop()),
   ...(await measureFirstScreen()),
   ...measurePages(),
   ...(await measureApi(root)),
