@@ -15,9 +15,11 @@ async function diagnosedVehicles(): Promise<DiagnosedVehicle[]> {
   const parts = availableParallelism();
   const shares = Array.from({ length: parts }, (_, part) => {
     const child = fork(join(import.meta.dirname, 'closedLoopPart.ts'));
-    const found: DiagnosedVehicle[] = [];
+    let found: DiagnosedVehicle[] = [];
     return new Promise<DiagnosedVehicle[]>((resolve, reject) => {
-      child.on('message', (one) => found.push(one as DiagnosedVehicle));
+      child.on('message', (all) => {
+        found = all as DiagnosedVehicle[];
+      });
       child.on('exit', (code) =>
         code === 0 ? resolve(found) : reject(new Error(`A part ended with ${code ?? 'a signal'}`)),
       );
