@@ -187,7 +187,8 @@ function Report({ open }: { open: OpenJob }) {
               <li key={part} className="flex gap-2">
                 <StateMark state={status.state} size={17} />
                 <span>
-                  <b>{PART_LABELS[part]}</b>, {STATE_WORDS[status.state]}: {status.why}
+                  <b>{PART_LABELS[part]}</b>, {STATE_WORDS[status.state]}
+                  {status.why === '' ? '' : `: ${status.why}`}
                 </span>
               </li>
             ))}
