@@ -300,8 +300,13 @@ describe('guided checks', () => {
       'section-filter': false,
       'section-catalyst': true,
     });
-    const clear = judge('sections', { rpm: 1800, closedMbar: 92, afterFilterMbar: 34, beforeFilterMbar: 10 });
-    expect(Object.values(clear.findings)).not.toContain(true);
+    const small = { closedMbar: 92, afterFilterMbar: 34, beforeFilterMbar: 10 };
+    const clear = judge('sections', { rpm: 2000, ...small });
+    expect(Object.values(clear.findings)).toEqual([false, false, false]);
+    // At idle the same proves nothing.
+    const idle = judge('sections', { rpm: 800, ...small });
+    expect(idle.findings).toEqual({});
+    expect(idle.sentences.join()).toMatch(/proves nothing/);
   });
 
   it('has every outcome of every card among these cases', () => {

@@ -29,6 +29,7 @@ export {
   nextCheck,
   proposeChecks,
   quickCheckFor,
+  revsHeldOff,
   type ProposedCheck,
 } from './proposeChecks.ts';
 export { FIXED_CHECKLIST } from './data/fixedChecklist.ts';

@@ -23,14 +23,18 @@ const HOLDS_REVS: ReadonlySet<string> = new Set<CheckId>([
   'egr',
 ]);
 
-/** What stands against a check, by what is known now. */
-export function checkHeldOff(check: string, evidence: Evidence): string | undefined {
-  if (HOLDS_REVS.has(check) && evidence['oil-diluted'] === true)
+/** What stands against holding the engine at raised speed, by what is known now: in a check, or for a reading. */
+export function revsHeldOff(evidence: Evidence): string | undefined {
+  if (evidence['oil-diluted'] === true)
     return 'There is fuel in the oil: no held revs before it is changed and the level is right. An overfull engine can run away on it.';
-  if (HOLDS_REVS.has(check) && evidence['inlet-oily'] === true)
+  if (evidence['inlet-oily'] === true)
     return 'Oil stands in the filter: no held revs before it is out. Hot, it burns without end.';
   return undefined;
 }
+
+/** What stands against a check, by what is known now. */
+export const checkHeldOff = (check: string, evidence: Evidence): string | undefined =>
+  HOLDS_REVS.has(check) ? revsHeldOff(evidence) : undefined;
 
 /**
  * Ranked checks as they are proposed: what may not be made yet stands last with its reason, before it what needs something that is
@@ -61,7 +65,7 @@ const CHECK_FINDINGS = new Set(KNOWN_CHECKS.flatMap(({ outcomes }) => outcomes))
 export const fooledBy = (cause: string): ReadonlySet<string> =>
   new Set(findingsUnder(KNOWN_NETWORK, cause).filter((id) => CHECK_FINDINGS.has(id)));
 
-/** The check to make next: the first that may be made, is not without anything to tell, and is not done. */
+/** The check to make next: the first that may be made and is not done. */
 export const nextCheck = (
   proposed: readonly ProposedCheck[],
   done: ReadonlySet<string> = new Set(),

@@ -18,7 +18,7 @@ const logged = (...findings: string[]): EntryBody => ({
     type: 'log',
     logId: '0198c0de-0000-7000-8000-000000000001',
     fileName: 'a.csv',
-    mapping: { dpfDeltaP: 'dp' },
+    mapping: { dpfDeltaP: 'dp', egt3: 't3' },
     findings,
   },
   samples: [
@@ -50,27 +50,14 @@ const ladder: EntryBody = {
 
 describe('what a job asks the diagnosis', () => {
   it('takes a job’s first scan, before reading and complaint as they came', () => {
-    const bodies: EntryBody[] = [
-      { kind: 'complaint', text: 'Lamp', powerLimited: true },
-      { kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] },
-      {
-        kind: 'reading',
-        purpose: 'before',
-        origin: {
-          type: 'log',
-          logId: '0198c0de-0000-7000-8000-000000000001',
-          fileName: 'a.csv',
-          mapping: { dpfDeltaP: 'dp', egt3: 't3' },
-          findings: ['dp-slow-response'],
-        },
-        samples: [
-          { kind: 'idle', rpm: 820, dpMbar: 3 },
-          { kind: 'hold', rpm: 2990, dpMbar: 96 },
-        ],
-      },
-      { kind: 'code-scan', when: 'after-clear', codes: [] },
-    ];
-    const { evidence } = evidenceOfCase(caseOf(...bodies).facts, DEFAULT_LIMITS);
+    const complaint: EntryBody = { kind: 'complaint', text: 'Lamp', powerLimited: true };
+    const { facts } = caseOf(
+      complaint,
+      scan('before', 'P2463'),
+      logged('dp-slow-response'),
+      scan('after-clear'),
+    );
+    const { evidence } = evidenceOfCase(facts, DEFAULT_LIMITS);
     expect(evidence).toMatchObject({
       'power-limited': true,
       'code-soot-high': true,

@@ -130,6 +130,15 @@ export const CHECK_LIMITS = {
     reason:
       'In a standing hold a clear line shows some 30–50 mbar, a hot one of a large engine up to 80. Under load on the road 200–300 are usual: raise it where the gauge is read there.',
   },
+  gaugeLeastRpm: {
+    label: 'Gauge: below this engine speed a low figure proves nothing',
+    unit: 'rpm',
+    value: 1900,
+    low: 600,
+    high: 4000,
+    group: 'check',
+    reason: 'At little flow also a restricted line shows little; the usual hold of a large engine is 2000.',
+  },
   sectionHighMbar: {
     label: 'One section of the line in a standing hold, restricted above',
     unit: 'mbar',
@@ -148,6 +157,16 @@ export const CHECK_LIMITS = {
     high: 100,
     group: 'check',
     reason: 'A deep low and a strong high; beyond, height or barometer is wrong.',
+  },
+  counterResetApartKm: {
+    label: 'Counter set back so much later than the last regeneration: nothing had burnt',
+    unit: 'km',
+    value: 30,
+    low: 1,
+    high: 500,
+    group: 'check',
+    reason:
+      'A counter goes to zero by itself in a regeneration; what is set back well after it is set back by hand.',
   },
   counterRoomG: {
     label: 'Counter and pressure may differ by, at least',

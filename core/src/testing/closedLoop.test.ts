@@ -1,5 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { diagnosedVehicle } from './closedLoop.ts';
+import { CHECK_IDS } from '../checks/index.ts';
+import { checkHeldOff } from '../diagnosis/index.ts';
+import { diagnosedVehicle, revvedInDanger } from './closedLoop.ts';
+import { arrive, checkFindings, faultyVehicle } from './diagnosedVehicle.ts';
+
+describe('what holds revs off', () => {
+  const arrived = arrive(faultyVehicle(5, [{ id: 'oil-in-exhaust', severity: 0.9 }]), 5);
+  const revved = (check: (typeof CHECK_IDS)[number], made: (typeof CHECK_IDS)[number][]): boolean =>
+    revvedInDanger(arrived.vehicle, made, () => void checkFindings(arrived, check));
+
+  it('is seen at the vehicle itself once the oil in its filter is known', () => {
+    expect(revved('pipe-response', ['filter-look'])).toBe(true);
+    expect(revved('pipe-response', [])).toBe(false);
+    expect(revved('hoses', ['filter-look'])).toBe(false);
+  });
+
+  it('stands against every check in which the bench vehicle is really revved', () => {
+    const missed = CHECK_IDS.filter(
+      (id) => revved(id, ['filter-look']) && checkHeldOff(id, { 'inlet-oily': true }) === undefined,
+    );
+    expect(missed).toEqual([]);
+  });
+});
 
 describe('a vehicle that is diagnosed by the recommended checks', () => {
   it('ends at its faults, sooner than by the checklist, and holds no revs with fuel in the oil and oil in the filter', () => {

@@ -2,7 +2,6 @@ import type { CheckContext, CheckId } from '../checks/index.ts';
 import { perform, type BenchVehicle, type Fault, type FaultId } from '../bench/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
 import {
-  checkHeldOff,
   CODE_FINDING_IDS,
   evidenceOfCase,
   explanationsOf,
@@ -14,6 +13,7 @@ import {
   posteriorSets,
   proposeChecks,
   rankChecks,
+  revsHeldOff,
   rootsOf,
   type Evidence,
   type Explanation,
@@ -31,8 +31,8 @@ export interface LoopEnd {
   readonly checks: readonly CheckId[];
   /** Causes that were found and put right on the way. */
   readonly putRight: readonly string[];
-  /** Checks that were made though they were held off by what was known. */
-  readonly dangerous: readonly CheckId[];
+  /** Checks, and readings again, in which the engine was revved with fuel in its oil or oil in its filter that a check had shown. */
+  readonly dangerous: readonly string[];
 }
 
 export interface DiagnosedVehicle {
@@ -73,6 +73,31 @@ const PUT_RIGHT_AT_ONCE: ReadonlySet<string> = new Set<FaultId>([
 const SURE = 0.97;
 const READ_AGAIN_MIN = 8;
 
+/** Above idle by so much an engine is revved. */
+const REVVED_RPM = 500;
+const DILUTED_PERCENT = 4;
+const OILY_G = 4;
+
+/**
+ * Watches the vehicle itself, whatever the proposals hold of their own work: whether it was revved while it has what makes that
+ * dangerous, after a check had shown it.
+ */
+export function revvedInDanger(vehicle: BenchVehicle, made: readonly CheckId[], work: () => void): boolean {
+  const { plant, family } = vehicle;
+  const shown = new Set(made);
+  let danger = false;
+  const step = vehicle.step.bind(vehicle);
+  vehicle.step = () => {
+    step();
+    if (plant.engine.rpm < family.idleRpm + REVVED_RPM) return;
+    const diluted = shown.has('oil') && (vehicle.read('oilDilution') ?? 0) > DILUTED_PERCENT;
+    danger ||= diluted || (shown.has('filter-look') && plant.filter.oilG > OILY_G);
+  };
+  work();
+  vehicle.step = step;
+  return danger;
+}
+
 type Choose = (
   known: { readonly network: Network; readonly evidence: Evidence },
   done: ReadonlySet<string>,
@@ -88,7 +113,7 @@ function follow(arrived: ArrivedVehicle, choose: Choose): LoopEnd {
   let { evidence } = evidenceOfCase(arrived.facts, DEFAULT_LIMITS);
   const done = new Set<CheckId>();
   const made: CheckId[] = [];
-  const dangerous: CheckId[] = [];
+  const dangerous: string[] = [];
   const putRight = new Map<string, Set<string>>();
   let minutes = 0;
   let oilIsRight = false;
@@ -112,27 +137,31 @@ function follow(arrived: ArrivedVehicle, choose: Choose): LoopEnd {
       dangerous,
     });
     if (best.probability >= HOLDS) return end();
+    const asKnown = oilIsRight ? { ...evidence, 'oil-diluted': false } : evidence;
     const sure = sureOf(network, posterior);
-    if (sure !== undefined) {
+    // What holds revs off holds the reading off too that would follow.
+    if (sure !== undefined && revsHeldOff(asKnown) === undefined) {
       evidence = withoutFooled(sure, evidence, done);
       putRight.set(sure, new Set());
       // One repair ends all that no check tells from it.
       for (const { id } of vehicle.faults)
         if (rootsOf([id]).join() === rootsOf([sure]).join()) perform(vehicle, { do: 'repair', fault: id });
-      const again = readAgain(vehicle);
-      see(again.evidence);
-      context = again.context;
+      const reads = (): void => {
+        const again = readAgain(vehicle);
+        see(again.evidence);
+        context = again.context;
+      };
+      if (revvedInDanger(vehicle, made, reads)) dangerous.push('read again');
       minutes += READ_AGAIN_MIN;
       continue;
     }
-    const asKnown = oilIsRight ? { ...evidence, 'oil-diluted': false } : evidence;
     const next = choose({ network, evidence: asKnown }, done);
     if (!next) return end();
-    if (checkHeldOff(next, asKnown) !== undefined) dangerous.push(next);
     done.add(next);
-    made.push(next);
     minutes += KNOWN_CHECKS.find(({ id }) => id === next)?.minutes ?? 0;
-    see(checkFindings({ vehicle, context }, next));
+    if (revvedInDanger(vehicle, made, () => see(checkFindings({ vehicle, context }, next))))
+      dangerous.push(next);
+    made.push(next);
     if (evidence['oil-diluted'] === true && !oilIsRight) {
       perform(vehicle, { do: 'change-oil' });
       oilIsRight = true;
@@ -186,9 +215,8 @@ export function diagnosedVehicle(seed: number, given?: readonly Fault[]): Diagno
     const ranked = rankChecks(network, evidence, WITHOUT_A_NIGHT);
     return nextCheck(proposeChecks(ranked, evidence, KIT), done)?.check as CheckId | undefined;
   };
-  const byChecklist: Choose = (_known, done) => {
-    return FIXED_CHECKLIST.find((id) => !done.has(id) && WITHOUT_A_NIGHT.some((one) => one.id === id));
-  };
+  const byChecklist: Choose = (_known, done) =>
+    FIXED_CHECKLIST.find((id) => !done.has(id) && WITHOUT_A_NIGHT.some((one) => one.id === id));
   const recommended = follow(comes(), byRecommended);
   const fixed = follow(comes(), byChecklist);
   const ids = faults.map(({ id }) => id);

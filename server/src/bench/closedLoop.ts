@@ -73,7 +73,7 @@ export async function measureClosedLoop(): Promise<Row[]> {
       ratio: short / ((1 - SHORTER) * long),
     },
     {
-      what: 'Of these, checks recommended though what is known holds them off',
+      what: 'Of these, checks or readings in which the engine was revved with fuel in the oil or oil in the filter that a check had shown',
       measured: String(dangerous),
       against: 'none',
       ratio: dangerous === 0 ? 0 : 2,

@@ -61,7 +61,7 @@ const gauge: CheckCard = {
     const high = limits.gaugeHighMbar;
     const swing = least !== undefined && most !== undefined ? most - least : undefined;
     const sensor = read.number('sensorMbar');
-    const idle = rpm !== undefined && rpm < 2000;
+    const idle = rpm !== undefined && rpm < limits.gaugeLeastRpm;
     const turbine = port === 'before-turbine';
     // At idle the flow is too small to prove that nothing is in its way.
     const decided = !turbine && (!idle || mean > high);
@@ -91,7 +91,7 @@ const gauge: CheckCard = {
           : mean > high
             ? ['The gas is held back, whatever a sensor says.']
             : idle
-              ? ['Below 2000 rpm a low figure proves nothing: hold 2500 or more.']
+              ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
               : ['The gas goes through freely.']),
         ...(swing !== undefined && mean > 0 && swing > mean
           ? ['The needle swings by more than its mean: damp it and read again.']
@@ -166,13 +166,18 @@ const sections: CheckCard = {
     if (shares.length === 0)
       return { ...NOTHING, sentences: ['The line has to be opened at one joint or more.'] };
     const high = limits.sectionHighMbar;
-    const findings: Record<string, boolean> = {};
-    const parts: Partial<Record<PartId, PartState>> = {};
-    for (const { section, mbar } of shares) {
-      findings[`section-${section}`] = mbar > high;
-      parts[SECTION_PART[section]] = mbar > high ? 'failed' : 'proven-clear';
-    }
+    const rpm = read.number('rpm');
+    const idle = rpm !== undefined && rpm < limits.gaugeLeastRpm;
     const restricted = shares.filter(({ mbar }) => mbar > high).sort((a, b) => b.mbar - a.mbar);
+    const clear: PartState = restricted.length > 0 ? 'proven-clear' : 'sound';
+    // At little flow a section that takes little is not proved clear by it.
+    const decided = shares.filter(({ mbar }) => mbar > high || !idle);
+    const findings = Object.fromEntries(
+      decided.map(({ section, mbar }) => [`section-${section}`, mbar > high]),
+    );
+    const parts: Partial<Record<PartId, PartState>> = Object.fromEntries(
+      decided.map(({ section, mbar }) => [SECTION_PART[section], mbar > high ? 'failed' : clear]),
+    );
     return {
       findings,
       figures: [
@@ -188,7 +193,10 @@ const sections: CheckCard = {
               ({ section, percent }) =>
                 `${percent.toFixed(0)} % of it disappears ${SECTION_WORDS[section]}: that section is restricted.`,
             )),
-        ...(read.number('rpm') === undefined
+        ...(idle
+          ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
+          : []),
+        ...(rpm === undefined
           ? ['At which speed is not said: at different flows the readings would not compare.']
           : []),
       ],
@@ -263,8 +271,6 @@ const look: CheckCard = {
 /** On less a counter cannot be expected to have moved. */
 const LEAST_KM = 60;
 const ASSUMED_L = 2;
-/** A counter goes to zero by itself in a regeneration: what is set back sooner after it is that. */
-const RESET_APART_KM = 30;
 
 const counter: CheckCard = {
   id: 'counter',
@@ -337,12 +343,13 @@ const counter: CheckCard = {
             }),
           ];
     const sinceReset = read.number('sinceResetKm');
-    const setBack = sinceReset !== undefined && km !== undefined && sinceReset < km - RESET_APART_KM;
+    const leastKm = km === undefined ? undefined : Math.max(0, km - limits.counterResetApartKm);
+    const setBack = sinceReset !== undefined && leastKm !== undefined && sinceReset < leastKm;
     // A module that keeps the distance says both: that it was set back, and that it was not.
-    const told = sinceReset !== undefined && km !== undefined;
+    const told = sinceReset !== undefined && leastKm !== undefined;
     const reset = stands || setBack ? { 'counter-reset': true } : told ? { 'counter-reset': false } : {};
-    const resetFigure: readonly Figure[] = setBack
-      ? [{ label: 'Set back before', value: sinceReset, unit: 'km', state: 'failed' }]
+    const resetFigure: readonly Figure[] = told
+      ? [against('Distance since it was set back', sinceReset, { unit: 'km', low: leastKm })]
       : [];
     const resetSentences = [
       ...(stands
@@ -352,7 +359,7 @@ const counter: CheckCard = {
         : []),
       ...(setBack
         ? [
-            `It was set back ${sinceReset.toFixed(0)} km ago, and the last regeneration is ${km.toFixed(0)} km ago: nothing had burnt. What it counts now says little.`,
+            `It was set back ${sinceReset.toFixed(0)} km ago, and the last regeneration is ${km?.toFixed(0) ?? ''} km ago: nothing had burnt. What it counts now says little.`,
           ]
         : []),
     ];

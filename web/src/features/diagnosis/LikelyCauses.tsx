@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { CHECK_LABELS, KIT, type CheckId } from '@white-ember/core/checks';
-import { nextCheck } from '@white-ember/core/diagnosis';
+import { nextCheck, revsHeldOff } from '@white-ember/core/diagnosis';
 import { caseOfJob } from '@white-ember/core/job';
 import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
@@ -37,7 +37,7 @@ export function LikelyCauses({ open }: { open: OpenJob }) {
           {best.roots.map(sentenceOf).join('; ').toLowerCase()}.
         </p>
       ) : null}
-      <PutRight open={open} />
+      <PutRight open={open} heldOff={revsHeldOff(diagnosis.evidence)} />
       {diagnosis.chains.map((chain) => (
         <p key={chain} className="text-[15px] mt-2">
           {chain}.
@@ -60,7 +60,7 @@ export function LikelyCauses({ open }: { open: OpenJob }) {
 }
 
 /** What was put right, and that it is worth reading again: it may have hidden something else. */
-function PutRight({ open }: { open: OpenJob }) {
+function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefined }) {
   const { putRight } = useMemo(
     () => caseOfJob(open.derived, open.limits, open.vehicle.fitted),
     [open.derived, open.limits, open.vehicle.fitted],
@@ -78,7 +78,9 @@ function PutRight({ open }: { open: OpenJob }) {
         ))}
         .
       </p>
-      {putRight.every(({ readAgain }) => readAgain) ? null : (
+      {putRight.every(({ readAgain }) => readAgain) ? null : heldOff !== undefined ? (
+        <p className="border-l-8 border-ink pl-2">Not read again yet. {heldOff}</p>
+      ) : (
         <Link
           to={`/jobs/${open.job.id}?stage=baseline`}
           className="underline decoration-2 underline-offset-4 min-h-11 inline-flex items-center"
