@@ -78,6 +78,16 @@ program
     (await import('./commands/diagnose.ts')).diagnose(file, options),
   );
 
+program
+  .command('burn')
+  .description('what a burn would do to a filter: soot left, hottest place and moment, energy')
+  .argument('<scenario>', 'JSON file: {filter, sootG, ashG, catalyst, profile, ambientC, cells?, endS}')
+  .option('--limits <name|file>', LIMITS_HELP, 'general')
+  .option('--json', 'print one JSON document')
+  .action(async (file: string, options: Record<string, string>) =>
+    (await import('./commands/burn.ts')).burn(file, options),
+  );
+
 const filterOptions = (command: Command): Command =>
   command
     .requiredOption('--diameter-mm <mm>', 'filter diameter')

@@ -1,5 +1,5 @@
 import { filterVolumeL } from '../filter/index.ts';
-import { AIR_GAS_CONSTANT, kelvin } from '../quantities/index.ts';
+import { AIR_GAS_CONSTANT, clamp, kelvin, noise } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
 import type { JointName, PipeName, PressurePort } from './acts.ts';
 import { newComputer, type Computer, type FreezeFrame } from './computer/computer.ts';
@@ -10,7 +10,6 @@ import { stepRegeneration } from './computer/regeneration.ts';
 import { startRoutine, stepRoutine, type RoutineId, type RoutineState } from './computer/routines.ts';
 import type { BenchFamily } from './families.ts';
 import { FAULTS, wearAt, type Fault } from './faults.ts';
-import { clamp, noise } from './noise.ts';
 import { volumetricEfficiency } from './vehicle/airPath.ts';
 import {
   atRest,

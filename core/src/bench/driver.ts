@@ -1,5 +1,5 @@
+import { clamp, noise } from '../quantities/index.ts';
 import type { BenchVehicle } from './benchVehicle.ts';
-import { clamp, noise } from './noise.ts';
 
 /** What the foot tries to do. */
 export type Wish =

@@ -1,6 +1,6 @@
+import { clamp } from '../quantities/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import type { BenchFamily } from './families.ts';
-import { clamp } from './noise.ts';
 import type { Plant } from './vehicle/plant.ts';
 import type { Computer } from './computer/computer.ts';
 import { newWear, type EgtNumber, type Wear } from './vehicle/wear.ts';

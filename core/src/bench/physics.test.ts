@@ -6,7 +6,7 @@ import { Driver } from './driver.ts';
 import { BENCH_FAMILIES, benchFamily, type BenchFamily } from './families.ts';
 import { EXHAUST_CP, manifoldGasG } from './vehicle/airPath.ts';
 import { FUEL_J_PER_G, frictionBar } from './vehicle/engine.ts';
-import { lineHeatJ, oxidationRate } from './vehicle/exhaustLine.ts';
+import { lineHeatJ, sootRate } from './vehicle/exhaustLine.ts';
 import { pipeTimeS } from './vehicle/pipes.ts';
 import { meanFilterC } from './vehicle/pressures.ts';
 import { sensorVolts } from './vehicle/sensors.ts';
@@ -280,7 +280,7 @@ describe('the method', () => {
 describe('worked values', () => {
   it('of friction, oxidation, pipes and the transfer line', () => {
     expect(frictionBar(3000, 90)).toBeCloseTo(2, 1);
-    expect(oxidationRate(600, 'coated')).toBeCloseTo(0.0463, 3);
+    expect(sootRate(tarn, 600)).toBeCloseTo(0.0463, 3);
     expect(pipeTimeS(0.2, 0)).toBeCloseTo(2, 6);
     expect(pipeTimeS(0, 10)).toBe(Number.POSITIVE_INFINITY);
     const { vehicle } = running();

@@ -10,6 +10,7 @@ export {
 export {
   CLEAN,
   DEFAULT_FILTER_CONSTANTS,
+  loadedChannels,
   pressureDrop,
   type FilterConstants,
   type FilterState,

@@ -1,4 +1,5 @@
 import { ASSUMPTIONS } from './assumptions.ts';
+import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
@@ -11,6 +12,7 @@ export const LIMIT_DEFINITIONS = {
   ...FILTER_LIMITS,
   ...SENSOR_LIMITS,
   ...CHECK_LIMITS,
+  ...BURN_LIMITS,
   ...ASSUMPTIONS,
 } as const;
 

@@ -6,6 +6,7 @@ export interface LimitDefinition {
   /** Range in which an edited value is accepted. */
   readonly low: number;
   readonly high: number;
-  readonly group: 'pressure' | 'proof' | 'treatment' | 'sensor' | 'check' | 'readiness' | 'assumption';
+  readonly group:
+    'pressure' | 'proof' | 'treatment' | 'burn' | 'sensor' | 'check' | 'readiness' | 'assumption';
   readonly reason: string;
 }

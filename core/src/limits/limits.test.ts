@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { describeFailure } from '../quantities/index.ts';
 import { ASSUMPTIONS } from './assumptions.ts';
+import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
@@ -22,7 +23,7 @@ describe('limits profile', () => {
   });
 
   it('keeps every limit of its groups: none stands twice and hides the other', () => {
-    const groups = [FILTER_LIMITS, SENSOR_LIMITS, CHECK_LIMITS, ASSUMPTIONS].map((group) =>
+    const groups = [FILTER_LIMITS, SENSOR_LIMITS, CHECK_LIMITS, BURN_LIMITS, ASSUMPTIONS].map((group) =>
       Object.keys(group),
     );
     expect(groups.flat().sort()).toEqual([...LIMIT_IDS].sort());

@@ -37,3 +37,4 @@ export {
   standardBarometerMbar,
 } from './gas.ts';
 export { correlation, mean, median, quantile, standardDeviation, studentT90 } from './statistics.ts';
+export { approach, clamp, noise, share } from './noise.ts';

@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join, relative, resolve } from 'node:path';
@@ -37,46 +37,26 @@ const program = (path: string): string => join(root, 'node_modules', path);
 /** What failed, named again at the end: a reader of the last lines should not have to search. */
 const failures: string[] = [];
 
-function run(
+/** A check runs; its words come as they are said, or together at its end where another runs beside it. */
+async function run(
   title: string,
   file: string,
   args: readonly string[],
-  env: Record<string, string> = {},
-): boolean {
-  process.stdout.write(`\n== ${title}\n`);
-  const done = spawnSync(process.execPath, [file, ...args], {
+  { env = {}, beside = false }: { readonly env?: Record<string, string>; readonly beside?: boolean } = {},
+): Promise<boolean> {
+  if (!beside) process.stdout.write(`\n== ${title}\n`);
+  const words: Buffer[] = [];
+  const child = spawn(process.execPath, [file, ...args], {
     cwd: root,
-    stdio: ['ignore', 'inherit', 'inherit'],
+    stdio: ['ignore', beside ? 'pipe' : 'inherit', beside ? 'pipe' : 'inherit'],
     env: { ...process.env, ...env },
   });
-  if (done.status !== 0) failures.push(title);
-  return done.status === 0;
-}
-
-/** Checks that need no database and no screen: two at a time, each one's words together. */
-async function runSideBySide(
-  checks: readonly (readonly [title: string, file: string, args: readonly string[]])[],
-): Promise<Count[]> {
-  const counts: Count[] = [];
-  const waiting = [...checks];
-  const worker = async (): Promise<void> => {
-    for (let check = waiting.shift(); check; check = waiting.shift()) {
-      const [title, file, args] = check;
-      const child = spawn(process.execPath, [file, ...args], {
-        cwd: root,
-        stdio: ['ignore', 'pipe', 'pipe'],
-      });
-      const words: Buffer[] = [];
-      child.stdout.on('data', (piece: Buffer) => words.push(piece));
-      child.stderr.on('data', (piece: Buffer) => words.push(piece));
-      const [status] = (await once(child, 'close')) as [number | null];
-      process.stdout.write(`\n== ${title}\n${Buffer.concat(words).toString()}`);
-      if (status !== 0) failures.push(title);
-      counts.push(asCount(status === 0));
-    }
-  };
-  await Promise.all([worker(), worker()]);
-  return counts;
+  child.stdout?.on('data', (piece: Buffer) => words.push(piece));
+  child.stderr?.on('data', (piece: Buffer) => words.push(piece));
+  const [status] = (await once(child, 'close')) as [number | null];
+  if (beside) process.stdout.write(`\n== ${title}\n${Buffer.concat(words).toString()}`);
+  if (status !== 0) failures.push(title);
+  return status === 0;
 }
 
 const asCount = (ok: boolean): Count => ({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 });
@@ -90,91 +70,97 @@ function counted(ok: boolean, report: string, read: (json: never) => Count): Cou
 }
 
 /** Projects of one part run together: a long file of one does not keep the others waiting. */
-function vitest(part: string, projects: readonly string[]): Count[] {
+async function vitest(part: string, projects: readonly string[], beside: boolean): Promise<Count> {
   const report = join(reports, `${part}.json`);
-  const ok = run(part, program('vitest/vitest.mjs'), [
-    'run',
-    ...projects.flatMap((project) => ['--project', project]),
-    '--reporter=dot',
-    '--reporter=json',
-    `--outputFile.json=${report}`,
-  ]);
-  return [
-    counted(ok, report, ({ numPassedTests, numTotalTests, testResults }: VitestReport) => {
-      for (const { name, assertionResults } of testResults)
-        for (const { fullName, status } of assertionResults)
-          if (status !== 'passed') failures.push(`${relative(root, name)}: ${fullName}`);
-      return { passed: numPassedTests, failed: numTotalTests - numPassedTests };
-    }),
-  ];
+  const ok = await run(
+    part,
+    program('vitest/vitest.mjs'),
+    [
+      'run',
+      ...projects.flatMap((project) => ['--project', project]),
+      '--reporter=dot',
+      '--reporter=json',
+      `--outputFile.json=${report}`,
+    ],
+    { beside },
+  );
+  return counted(ok, report, ({ numPassedTests, numTotalTests, testResults }: VitestReport) => {
+    for (const { name, assertionResults } of testResults)
+      for (const { fullName, status } of assertionResults)
+        if (status !== 'passed') failures.push(`${relative(root, name)}: ${fullName}`);
+    return { passed: numPassedTests, failed: numTotalTests - numPassedTests };
+  });
 }
 
-const STATIC: Record<string, readonly (readonly [title: string, file: string, args: readonly string[]])[]> = {
-  types: ['server', 'web', 'core/tsconfig.test.json', 'core', 'cli', 'e2e'].map((project) => [
-    `types ${project}`,
-    program('typescript/bin/tsc'),
-    ['-p', project],
-  ]),
-  lint: [
-    ['eslint', program('eslint/bin/eslint.js'), ['.', '--max-warnings=0']],
-    ['prettier', program('prettier/bin/prettier.cjs'), ['--check', '--log-level=warn', '.']],
-    ['imports', join(root, 'imports.check.mjs'), []],
-  ],
-};
+async function browser(): Promise<Count> {
+  ensureChromium();
+  const report = join(reports, 'browser.json');
+  const ok = await run(
+    'browser',
+    program('@playwright/test/cli.js'),
+    ['test', '-c', 'e2e', '--reporter=line,json'],
+    { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
+  );
+  return counted(
+    ok,
+    report,
+    ({ stats }: { stats: { expected: number; flaky: number; unexpected: number; skipped: number } }) => ({
+      passed: stats.expected + stats.flaky,
+      failed: stats.unexpected + stats.skipped,
+    }),
+  );
+}
 
-const PARTS: Record<string, () => Count[]> = {
-  unit: () => vitest('unit', ['core', 'cli', 'web']),
-  api: () => {
-    postgresPrograms();
-    return vitest('api', ['server']);
-  },
-  browser: () => {
-    postgresPrograms();
-    ensureChromium();
-    const report = join(reports, 'browser.json');
-    const ok = run(
-      'browser',
-      program('@playwright/test/cli.js'),
-      ['test', '-c', 'e2e', '--reporter=line,json'],
-      {
-        PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-      },
-    );
-    return [
-      counted(
-        ok,
-        report,
-        ({ stats }: { stats: { expected: number; flaky: number; unexpected: number; skipped: number } }) => ({
-          passed: stats.expected + stats.flaky,
-          failed: stats.unexpected + stats.skipped,
-        }),
-      ),
-    ];
-  },
-};
+interface Check {
+  readonly part: string;
+  readonly go: () => Promise<Count>;
+}
+
+const oneProcess = (part: string, title: string, file: string, args: readonly string[]): Check => ({
+  part,
+  go: async () => asCount(await run(title, file, args, { beside: true })),
+});
+
+/** Checks of one process that keeps one core busy: two of them at a time, the longest first. */
+const BESIDE: readonly Check[] = [
+  oneProcess('lint', 'eslint', program('eslint/bin/eslint.js'), ['.', '--max-warnings=0']),
+  { part: 'api', go: () => vitest('api', ['server'], true) },
+  ...['server', 'web', 'core/tsconfig.test.json', 'core', 'cli', 'e2e'].map((project) =>
+    oneProcess('types', `types ${project}`, program('typescript/bin/tsc'), ['-p', project]),
+  ),
+  oneProcess('lint', 'prettier', program('prettier/bin/prettier.cjs'), ['--check', '--log-level=warn', '.']),
+  oneProcess('lint', 'imports', join(root, 'imports.check.mjs'), []),
+];
+
+/** Checks that spread over all cores by themselves, one after the other. */
+const ALONE: readonly Check[] = [
+  { part: 'unit', go: () => vitest('unit', ['core', 'cli', 'web'], false) },
+  { part: 'browser', go: browser },
+];
+
+const NEEDS_POSTGRES = new Set(['api', 'browser']);
 
 async function main(wanted: readonly string[]): Promise<void> {
   if (wanted.includes('--help')) {
     process.stdout.write(HELP);
     return;
   }
-  const unknown = wanted.find((name) => !Object.hasOwn(PARTS, name) && !Object.hasOwn(STATIC, name));
+  const parts = new Set([...BESIDE, ...ALONE].map(({ part }) => part));
+  const unknown = wanted.find((name) => !parts.has(name));
   if (unknown !== undefined)
     throw new LaunchError(`"${unknown}" is no part. bin/test --help tells the parts.`);
   rmSync(reports, { recursive: true, force: true });
   mkdirSync(reports, { recursive: true });
-  const isWanted = ([name]: readonly [string, unknown]): boolean =>
-    wanted.length === 0 || wanted.includes(name);
-  const counts = [
-    ...(await runSideBySide(
-      Object.entries(STATIC)
-        .filter(isWanted)
-        .flatMap(([, checks]) => checks),
-    )),
-    ...Object.entries(PARTS)
-      .filter(isWanted)
-      .flatMap(([, part]) => part()),
-  ];
+  const isWanted = ({ part }: Check): boolean => wanted.length === 0 || wanted.includes(part);
+  if ([...BESIDE, ...ALONE].some((check) => isWanted(check) && NEEDS_POSTGRES.has(check.part)))
+    postgresPrograms();
+  const counts: Count[] = [];
+  const waiting = BESIDE.filter(isWanted);
+  const lane = async (): Promise<void> => {
+    for (let check = waiting.shift(); check; check = waiting.shift()) counts.push(await check.go());
+  };
+  await Promise.all([lane(), lane()]);
+  for (const check of ALONE.filter(isWanted)) counts.push(await check.go());
   const sum = (pick: (count: Count) => number): number =>
     counts.reduce((total, count) => total + pick(count), 0);
   for (const title of failures) process.stdout.write(`\nfailed: ${title}`);

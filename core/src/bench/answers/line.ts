@@ -1,7 +1,7 @@
+import { noise } from '../../quantities/index.ts';
 import { filterVolumeL } from '../../filter/index.ts';
 import { perform, type JointName } from '../acts.ts';
 import type { BenchVehicle } from '../benchVehicle.ts';
-import { noise } from '../noise.ts';
 import { recirculatedC } from '../vehicle/airPath.ts';
 import type { Answer } from './answerCheck.ts';
 import { entered, written, type BenchHand } from './bench.ts';

@@ -1,5 +1,5 @@
+import { clamp } from '../../quantities/index.ts';
 import type { BenchFamily } from '../families.ts';
-import { clamp } from '../noise.ts';
 import type { Commands, Controls } from '../vehicle/plant.ts';
 import type { Scale } from '../vehicle/scale.ts';
 import type { Computer } from './computer.ts';

@@ -1,7 +1,7 @@
 import { pressureDrop, filterVolumeL, type FilterState } from '../../filter/index.ts';
 import type { BenchFamily } from '../families.ts';
 import { sootIndex } from '../vehicle/engine.ts';
-import { oxidationRate } from '../vehicle/exhaustLine.ts';
+import { sootRate } from '../vehicle/exhaustLine.ts';
 import type { Computer } from './computer.ts';
 
 export interface LoadSeen {
@@ -63,7 +63,7 @@ export function countSoot(family: BenchFamily, computer: Computer, seen: LoadSee
     seen.fuelGPerS * sootIndex(airToFuel, Math.min(0.4, seen.egrPercent / 160), seen.coolantC) * 0.985;
   const used = (14.5 * (seen.fuelGPerS + seen.dosedGPerS)) / Math.max(seen.airGPerS, 0.1);
   const oxygen = 0.209 * Math.max(0.02, 1 - used);
-  const rate = oxidationRate(seen.filterC, family.coated ? 'coated' : 'bare') * oxygen;
+  const rate = sootRate(family, seen.filterC) * oxygen;
   const burns = computer.modelSootG * Math.min(rate * seconds, 1);
   computer.modelSootG = Math.max(0, computer.modelSootG + made * seconds - burns);
   computer.ashG += made * 0.004 * seconds;

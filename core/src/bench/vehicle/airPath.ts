@@ -1,6 +1,5 @@
-import { AIR_GAS_CONSTANT, kelvin } from '../../quantities/index.ts';
+import { AIR_GAS_CONSTANT, approach, clamp, kelvin } from '../../quantities/index.ts';
 import type { BenchFamily } from '../families.ts';
-import { approach, clamp } from '../noise.ts';
 import type { Commands, Plant } from './plant.ts';
 import type { Scale } from './scale.ts';
 import type { Wear } from './wear.ts';

@@ -1,5 +1,5 @@
+import { clamp } from '../../quantities/index.ts';
 import type { BenchFamily } from '../families.ts';
-import { clamp } from '../noise.ts';
 import type { Commands, Controls, Plant } from './plant.ts';
 import type { Wear } from './wear.ts';
 

@@ -1,5 +1,7 @@
+import { kineticsOf, oxygenRate, rateAtK } from '../../burn/index.ts';
+import { DEFAULT_LIMITS } from '../../limits/index.ts';
+import { approach, kelvin } from '../../quantities/index.ts';
 import type { BenchFamily } from '../families.ts';
-import { approach } from '../noise.ts';
 import { EXHAUST_CP } from './airPath.ts';
 import { FUEL_J_PER_G } from './engine.ts';
 import { CATALYST_CELLS, FILTER_CELLS, type Commands, type Plant } from './plant.ts';
@@ -141,19 +143,17 @@ export function stepExhaustLine(
   exhaust.no2 = nox * 0.5 * Math.exp(-(((middleC - 330) / 75) ** 2));
 }
 
-const GAS_CONSTANT = 8.314;
 const SOOT_J_PER_G = 32_800;
 const WATER_J_PER_G = 2_260;
 
-/**
- * Rate constants of soot oxidation, 1/s per unit mole fraction: k = A·exp(−E/RT). Starting values: bare wall with
- * oxygen E 150 kJ/mol, A 2.3e7; wash-coat E 120 kJ/mol, A 7e5; NO2 E 73 kJ/mol, A 2e6.
- * Worked value: coated wall, 600 °C → 0.0463 1/s.
- */
-export function oxidationRate(celsius: number, way: 'bare' | 'coated' | 'no2'): number {
-  const [a, e] = way === 'bare' ? [2.3e7, 150_000] : way === 'coated' ? [7e5, 120_000] : [2e6, 73_000];
-  return a * Math.exp(-e / (GAS_CONSTANT * (celsius + 273.15)));
-}
+const KINETICS = {
+  coated: kineticsOf(DEFAULT_LIMITS, 'coated'),
+  bare: kineticsOf(DEFAULT_LIMITS, 'none'),
+} as const;
+
+/** Rate of soot on this family's wall with oxygen, 1/s per unit mole fraction. */
+export const sootRate = ({ coated }: BenchFamily, celsius: number): number =>
+  oxygenRate(coated ? KINETICS.coated : KINETICS.bare, celsius);
 
 const MELTS_C = {
   'silicon-carbide': 1350,
@@ -182,7 +182,6 @@ export function stepFilterBed(family: BenchFamily, plant: Plant, wear: Wear, ste
   let oxygenGPerS = lineGPerS * 1.1 * exhaust.oxygen;
   filter.burntGPerS = 0;
   filter.peakC = 0;
-  const way = family.coated ? 'coated' : 'bare';
   const melts = MELTS_C[family.filter.material];
   const drying = filter.wetG > 0;
   for (let i = 0; i < FILTER_CELLS; i++) {
@@ -191,7 +190,7 @@ export function stepFilterBed(family: BenchFamily, plant: Plant, wear: Wear, ste
     let burnt = 0;
     if (solidC > 180 && sootG > 0) {
       const y = lineGPerS > 0.01 ? Math.min(exhaust.oxygen, oxygenGPerS / (1.1 * lineGPerS)) : 0.209;
-      const rate = oxidationRate(solidC, way) * y + oxidationRate(solidC, 'no2') * exhaust.no2;
+      const rate = sootRate(family, solidC) * y + rateAtK(KINETICS.bare.no2, kelvin(solidC)) * exhaust.no2;
       // A gram of carbon takes 32/12 g of oxygen; without flow only what diffuses in.
       burnt = Math.min(sootG * rate, Math.max(oxygenGPerS, 0.02) / (32 / 12), sootG / stepS);
       oxygenGPerS = Math.max(0, oxygenGPerS - burnt * (32 / 12));

@@ -1,5 +1,5 @@
+import { approach } from '../../quantities/index.ts';
 import type { BenchFamily } from '../families.ts';
-import { approach } from '../noise.ts';
 import type { Plant } from './plant.ts';
 import type { Wear } from './wear.ts';
 

@@ -1,7 +1,6 @@
 import { CLEAN, filterVolumeL, pressureDrop, type FilterState } from '../../filter/index.ts';
-import { kelvin } from '../../quantities/index.ts';
+import { clamp, kelvin } from '../../quantities/index.ts';
 import type { BenchFamily } from '../families.ts';
-import { clamp } from '../noise.ts';
 import { FILTER_CELLS, totalSootG, type Plant } from './plant.ts';
 import type { Scale } from './scale.ts';
 import type { Wear } from './wear.ts';

@@ -1,6 +1,6 @@
+import { clamp, noise } from '../../quantities/index.ts';
 import type { ChannelRole } from '../../readings/index.ts';
 import type { BenchFamily } from '../families.ts';
-import { clamp, noise } from '../noise.ts';
 import type { Plant } from './plant.ts';
 import type { EgtNumber, SensorWear, Wear } from './wear.ts';
 

@@ -1,4 +1,4 @@
-import { approach, clamp } from '../noise.ts';
+import { approach, clamp } from '../../quantities/index.ts';
 import type { BenchFamily } from '../families.ts';
 import type { Commands, Plant } from './plant.ts';
 import type { Scale } from './scale.ts';

@@ -29,6 +29,7 @@ const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
   ['proof', 'Proof'],
   ['sensor', 'Sensors'],
   ['treatment', 'Before a treatment'],
+  ['burn', 'Burning soot'],
   ['check', 'Guided checks'],
   ['readiness', 'Before judging'],
   ['assumption', 'Assumed where nothing was read'],

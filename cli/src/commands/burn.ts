@@ -1,0 +1,49 @@
+import { checkScenario, judgeBurn, simulateBurn } from '@white-ember/core/burn';
+import { orInputError, readJson, readLimits, type Options } from '../input.ts';
+import { print, printJson, table } from '../output.ts';
+
+/** What a burn would do to a filter: soot left, how hot and where, and the heat that went where. */
+export function burn(file: string, options: Options): void {
+  const limits = readLimits(options['limits']);
+  const scenario = orInputError(checkScenario(readJson(file, 'burn scenario')), file);
+  const run = orInputError(simulateBurn(scenario, limits), file);
+  const { verdict, reasons } = judgeBurn(run, scenario.filter.material, limits);
+  const { sootLeftG, peakBedC, peakAtS, peakAtMm, maxGradientCPerCm, durationS, energy, series } = run;
+  if (options['json']) {
+    const { timeS, sootG, inletC, outletC, peakC } = series;
+    printJson({
+      sootLeftG,
+      peakBedC,
+      peakAtS,
+      peakAtMm,
+      maxGradientCPerCm,
+      durationS,
+      energy,
+      series: { timeS, sootG, inletC, outletC, peakC },
+      verdict,
+      reasons,
+    });
+    return;
+  }
+  const kJ = (name: string, joule: number): string[] => [name, (joule / 1000).toFixed(1), 'kJ'];
+  print(
+    table([
+      ['soot left', sootLeftG.toFixed(2), 'g'],
+      ['hottest in the bed', peakBedC.toFixed(0), '°C'],
+      ['  after', peakAtS.toFixed(0), 's'],
+      ['  behind the face', peakAtMm.toFixed(0), 'mm'],
+      ['steepest along it', maxGradientCPerCm.toFixed(0), '°C/cm'],
+      ['most of the soot burns in', durationS.toFixed(0), 's'],
+      kJ('heat with the gas, in', energy.inJ),
+      kJ('  of the soot', energy.reactionJ),
+      kJ('  with the gas, out', energy.outJ),
+      kJ('  kept in the bed', energy.storedJ),
+      kJ('  lost through the can', energy.lossJ),
+      ['  unaccounted', (100 * energy.residualFraction).toFixed(4), '%'],
+    ]),
+  );
+  print(
+    { clean: 'clean', 'soot-left': 'soot is left', 'too-hot': 'too hot' }[verdict],
+    ...reasons.map((text) => `  ${text}`),
+  );
+}

@@ -1,0 +1,361 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { filterVolumeL } from '../filter/index.ts';
+import { DEFAULT_LIMITS } from '../limits/index.ts';
+import { valueOf } from '../quantities/index.ts';
+import { schumannSolid } from '../testing/schumann.ts';
+import {
+  bedOf,
+  burnBatch,
+  EXHAUST_HEAT_J_PER_KG_K,
+  idleExhaust,
+  kineticsOf,
+  oxygenRate,
+  plannedBurn,
+  safeSootLimit,
+  simulateBurn,
+  USUAL_DOUBTS,
+  withDropToIdle,
+  worstDropToIdle,
+  type BurnOptions,
+  type BurnPlan,
+  type BurnScenario,
+} from './index.ts';
+
+const FILTER = {
+  diameterMm: 144,
+  lengthMm: 152,
+  cpsi: 200,
+  wallMm: 0.305,
+  material: 'silicon-carbide',
+} as const;
+const PLAN: BurnPlan = {
+  filter: FILTER,
+  catalyst: 'coated',
+  sootG: 12,
+  ashG: 0,
+  targetC: 620,
+  exhaustKgPerS: 0.05,
+  oxygenPercent: 10,
+};
+const run = (scenario: BurnScenario, options?: BurnOptions) =>
+  valueOf(simulateBurn(scenario, DEFAULT_LIMITS, options));
+const steady = (celsius: number, kgPerS: number, oxygenPercent: number, no2Ppm = 0) => [
+  { atS: 0, inletC: celsius, exhaustKgPerS: kgPerS, oxygenPercent, no2Ppm },
+];
+
+const plans: fc.Arbitrary<BurnPlan> = fc
+  .record({
+    filter: fc.record({
+      diameterMm: fc.integer({ min: 118, max: 190 }),
+      lengthMm: fc.integer({ min: 120, max: 260 }),
+      cpsi: fc.constantFrom(200, 300),
+      wallMm: fc.constantFrom(0.254, 0.305),
+      material: fc.constantFrom('silicon-carbide' as const, 'cordierite' as const),
+    }),
+    catalyst: fc.constantFrom('none' as const, 'coated' as const, 'fuel-borne' as const),
+    sootGPerL: fc.double({ min: 1, max: 7, noNaN: true }),
+    ashG: fc.constantFrom(0, 0, 60),
+    targetC: fc.integer({ min: 560, max: 660 }),
+    gPerSPerL: fc.double({ min: 15, max: 40, noNaN: true }),
+    oxygenPercent: fc.double({ min: 6, max: 14, noNaN: true }),
+    holdS: fc.constant(700),
+    cells: fc.constant(30),
+  })
+  .map(({ sootGPerL, gPerSPerL, ...plan }) => {
+    const volumeL = filterVolumeL(plan.filter);
+    return { ...plan, sootG: sootGPerL * volumeL, exhaustKgPerS: (gPerSPerL * volumeL) / 1000 };
+  });
+
+describe('the burn model keeps what it moves', () => {
+  it('balances energy and carbon over random burns and drops to idle', () => {
+    fc.assert(
+      fc.property(plans, fc.double({ min: 0, max: 1, noNaN: true }), fc.boolean(), (plan, when, drops) => {
+        const scenario = plannedBurn(plan);
+        const burn = run(drops ? withDropToIdle(scenario, 200 + when * 400, idleExhaust(2)) : scenario);
+        expect(Math.abs(burn.energy.residualFraction)).toBeLessThan(0.005);
+        expect(Math.abs(burn.soot.residualFraction)).toBeLessThan(0.001);
+        expect(burn.sootLeftG).toBeGreaterThanOrEqual(0);
+        expect(burn.soot.burntG + burn.sootLeftG).toBeCloseTo(plan.sootG, 6);
+        expect(burn.energy.reactionJ).toBeCloseTo(burn.soot.byGasG * 32_800, 0);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('burns no more than the oxygen that came in is worth', () => {
+    const burn = run({
+      ...plannedBurn({ ...PLAN, sootG: 25 }),
+      profile: steady(800, 0.004, 5),
+      endS: 120,
+      startC: 800,
+    });
+    // 0.004 kg/s of 28.8 g/mol with 5 % oxygen for two minutes, a mol of carbon for each of oxygen.
+    const mostG = (0.004 / 0.0288) * 0.05 * 120 * 12;
+    expect(burn.soot.burntG).toBeLessThanOrEqual(mostG * 1.0001);
+    expect(burn.soot.burntG).toBeGreaterThan(mostG * 0.9);
+  });
+
+  it('burns nothing without flow, and cools to the ambient', () => {
+    const burn = run({ ...plannedBurn(PLAN), profile: steady(20, 0, 21), startC: 700, endS: 30_000 });
+    expect(burn.soot.burntG).toBe(0);
+    expect(burn.series.peakC.at(-1)).toBeLessThan(21);
+  });
+
+  it.each([
+    [15, 152, 'silicon-carbide'],
+    [15, 152, 'cordierite'],
+    // A drop to idle with far too much soot: a front of a few millimetres, which the grid has to find by itself.
+    [30, 152, 'silicon-carbide'],
+    [40, 300, 'silicon-carbide'],
+  ] as const)('does not depend on the grid or the step (%i g, %i mm, %s)', (sootG, lengthMm, material) => {
+    const planned = plannedBurn({ ...PLAN, filter: { ...FILTER, material, lengthMm }, sootG });
+    for (const scenario of [planned, withDropToIdle(planned, 240, idleExhaust(2))]) {
+      const { peakBedC } = run(scenario);
+      const finer = run({ ...scenario, cells: 120 });
+      const half = run(scenario, { stepScale: 0.5 });
+      expect(Math.abs(finer.peakBedC / peakBedC - 1)).toBeLessThan(0.01);
+      expect(Math.abs(half.peakBedC / peakBedC - 1)).toBeLessThan(0.01);
+    }
+  });
+});
+
+describe('the burn model meets closed forms', () => {
+  it.each([
+    ['none', 600, 0],
+    ['coated', 550, 0],
+    ['fuel-borne', 480, 0],
+    ['none', 350, 400],
+  ] as const)('m₀·exp(−k·y·t) in an even bed: %s at %i °C', (catalyst, celsius, no2Ppm) => {
+    const oxygenPercent = no2Ppm > 0 ? 0 : 10;
+    const endS = no2Ppm > 0 ? 3600 : 600;
+    const burn = run(
+      {
+        ...plannedBurn({ ...PLAN, catalyst, sootG: 0.01 }),
+        // So little soot in so much gas takes nothing off it.
+        profile: steady(celsius, 2, oxygenPercent, no2Ppm),
+        startC: celsius,
+        ambientC: 20,
+        endS,
+      },
+      { change: (assumed) => ({ ...assumed, sootHeatJPerKg: 0, bed: { ...assumed.bed, lossWPerK: 0 } }) },
+    );
+    const kinetics = kineticsOf(DEFAULT_LIMITS, catalyst);
+    const no2PerS = 2e6 * Math.exp(-73_000 / (8.314 * (celsius + 273.15))) * no2Ppm * 1e-6;
+    const perS = oxygenRate(kinetics, celsius) * (oxygenPercent / 100) + no2PerS;
+    expect(perS * endS).toBeGreaterThan(0.05);
+    expect(Math.abs(burn.sootLeftG / (0.01 * Math.exp(-perS * endS)) - 1)).toBeLessThan(0.001);
+  });
+
+  it('heats up without soot as Schumann’s packed bed', () => {
+    const bed = valueOf(bedOf(FILTER, FILTER.material, 0));
+    const kgPerS = 0.05;
+    const [cells, points, endS, fromC, toC] = [240, 20, 200, 20, 600];
+    const burn = run(
+      {
+        ...plannedBurn({ ...PLAN, sootG: 0, cells }),
+        profile: steady(toC, kgPerS, 10),
+        startC: fromC,
+        endS,
+      },
+      {
+        points,
+        keepBed: true,
+        change: (assumed) => ({ ...assumed, bed: { ...assumed.bed, conductionWPerK: 0, lossWPerK: 0 } }),
+      },
+    );
+    for (let point = 1; point <= points; point++)
+      for (const cell of [0, 30, 119, 239]) {
+        const xi = (bed.transferWPerK * ((cell + 0.5) / cells)) / (kgPerS * EXHAUST_HEAT_J_PER_KG_K);
+        const tau = (bed.transferWPerK * (burn.series.timeS[point] as number)) / bed.capacityJPerK;
+        const share = ((burn.series.bedC?.[point * cells + cell] as number) - fromC) / (toC - fromC);
+        expect(Math.abs(share - schumannSolid(xi, tau))).toBeLessThan(0.01);
+      }
+  });
+
+  it('the reference itself: at the inlet 1 − e^(−τ), deep in the bed the middle comes at τ = ξ', () => {
+    expect(schumannSolid(0, 1.5)).toBeCloseTo(1 - Math.exp(-1.5), 8);
+    expect(schumannSolid(400, 400)).toBeCloseTo(0.5, 1);
+    expect(schumannSolid(3, 60)).toBeCloseTo(1, 6);
+  });
+});
+
+describe('what makes a bed hotter', () => {
+  // A bed that is at the target already: in a slow ramp more oxygen also burns some of the soot before it is hot.
+  const alight = (plan: BurnPlan): BurnScenario => ({
+    ...plannedBurn(plan),
+    startC: plan.targetC,
+    profile: steady(plan.targetC, plan.exhaustKgPerS, plan.oxygenPercent),
+    endS: 600,
+  });
+
+  it('more soot, more oxygen, or less flow after ignition', () => {
+    let told = 0;
+    // With an additive and much soot a front takes all the oxygen; more of it then hurries the front away from its heat.
+    const unstarved = plans.filter(
+      ({ catalyst, sootG, filter }) => catalyst !== 'fuel-borne' || sootG < 4 * filterVolumeL(filter),
+    );
+    fc.assert(
+      fc.property(unstarved, fc.double({ min: 1.1, max: 1.6, noNaN: true }), (plan, more) => {
+        const coarse = { mostFiner: 2 };
+        const { peakBedC, series } = run(alight(plan), coarse);
+        const richer = run(alight({ ...plan, sootG: plan.sootG * more }), coarse);
+        expect(richer.peakBedC).toBeGreaterThanOrEqual(peakBedC - 0.1);
+        const airier = run(
+          alight({ ...plan, oxygenPercent: Math.min(21, plan.oxygenPercent * more) }),
+          coarse,
+        );
+        expect(airier.peakBedC).toBeGreaterThanOrEqual(peakBedC - 0.1);
+        // What the gas took away stays in the bed; where hardly anything burns the can takes more than the soot gives.
+        const lit = series.timeS[series.sootG.findIndex((grams) => grams < 0.95 * plan.sootG)];
+        if (lit === undefined || peakBedC < plan.targetC + 15) return;
+        told += 1;
+        const slower = run(
+          withDropToIdle(alight(plan), lit, {
+            kgPerS: plan.exhaustKgPerS / (1 + more),
+            oxygenPercent: plan.oxygenPercent,
+            inletC: plan.targetC,
+          }),
+          coarse,
+        );
+        expect(slower.peakBedC).toBeGreaterThanOrEqual(peakBedC - 0.1);
+      }),
+      { numRuns: 100 },
+    );
+    expect(told).toBeGreaterThan(20);
+  });
+
+  it('orders of magnitude: 12 g stays below 700 °C, 20 g comes to 700–900, 30 g passes 1000', () => {
+    const peaks = [12, 20, 30].map((sootG) => {
+      const burn = run({
+        ...plannedBurn({ ...PLAN, sootG }),
+        profile: [
+          { ...(steady(250, 0.05, 10)[0] as BurnScenario['profile'][number]) },
+          { ...(steady(620, 0.05, 10)[0] as BurnScenario['profile'][number]), atS: 150 },
+        ],
+      });
+      return burn.peakBedC;
+    });
+    expect(peaks[0]).toBeLessThan(700);
+    expect(peaks[1]).toBeGreaterThan(700);
+    expect(peaks[1]).toBeLessThan(900);
+    expect(peaks[2]).toBeGreaterThan(1000);
+  });
+
+  it('a drop to idle just after ignition adds hundreds of degrees; cordierite runs hotter still', () => {
+    const drop = (material: 'silicon-carbide' | 'cordierite') =>
+      valueOf(
+        worstDropToIdle(
+          plannedBurn({ ...PLAN, catalyst: 'fuel-borne', filter: { ...FILTER, material }, sootG: 20 }),
+          idleExhaust(2),
+          DEFAULT_LIMITS,
+          { mostFiner: 2 },
+        ),
+      );
+    const silicon = drop('silicon-carbide');
+    expect(silicon.worst.peakBedC - silicon.planned.peakBedC).toBeGreaterThan(200);
+    expect(silicon.worst.peakBedC - silicon.planned.peakBedC).toBeLessThan(300);
+    expect(silicon.worst.peakAtS).toBeGreaterThan(silicon.atS);
+    const cordierite = drop('cordierite');
+    expect(cordierite.planned.peakBedC).toBeGreaterThan(silicon.planned.peakBedC);
+    expect(cordierite.worst.peakBedC).toBeGreaterThan(silicon.worst.peakBedC);
+  });
+
+  it('an ash plug takes room from the soot and heat into itself', () => {
+    const volumeL = filterVolumeL(FILTER);
+    const clean = run(plannedBurn({ ...PLAN, sootG: 20 }), { keepBed: true });
+    const ashy = run(plannedBurn({ ...PLAN, sootG: 20, ashG: 40 * volumeL }), { keepBed: true });
+    expect(ashy.sootLeftG).toBeLessThan(0.2);
+    expect(ashy.peakBedC).not.toBeCloseTo(clean.peakBedC, 0);
+  });
+});
+
+describe('how much soot is safe', () => {
+  it('some 7 g/L in silicon carbide and 5 in cordierite, by the drop to idle', () => {
+    const safe = (material: 'silicon-carbide' | 'cordierite') =>
+      valueOf(
+        safeSootLimit(
+          { ...PLAN, catalyst: 'none', filter: { ...FILTER, material }, cells: 30 },
+          idleExhaust(2),
+          DEFAULT_LIMITS,
+        ),
+      ).gPerL;
+    const [silicon, cordierite] = [safe('silicon-carbide'), safe('cordierite')];
+    expect(silicon).toBeGreaterThan(6);
+    expect(silicon).toBeLessThan(8);
+    expect(cordierite).toBeGreaterThan(4);
+    expect(cordierite).toBeLessThan(silicon);
+  });
+
+  it('follows the limit of the bed, and says when the target alone is beyond it', () => {
+    const plan = { ...PLAN, cells: 20 };
+    const at = (bedLimitSiliconCarbideC: number) =>
+      safeSootLimit(plan, idleExhaust(2), { ...DEFAULT_LIMITS, bedLimitSiliconCarbideC });
+    expect(valueOf(at(800)).gPerL).toBeLessThan(valueOf(at(1000)).gPerL);
+    expect(at(600)).toMatchObject({ ok: false, failure: { field: 'The target' } });
+  });
+});
+
+describe('many runs of a doubtful burn', () => {
+  const doubts = { ...USUAL_DOUBTS, sootLowG: 9, sootHighG: 15 };
+  const drive = (wider: number, seed = 7) => {
+    const batch = burnBatch(
+      plannedBurn({ ...PLAN, cells: 20 }),
+      { ...doubts, inletC: doubts.inletC * wider, rateShare: doubts.rateShare * wider },
+      DEFAULT_LIMITS,
+      { runs: 40, seed },
+    );
+    const counted: number[] = [];
+    for (;;) {
+      const next = batch.next();
+      if (next.done) return { counted, result: valueOf(next.value) };
+      counted.push(next.value);
+    }
+  };
+
+  it('counts each run, holds the plain run between its ends, and is the same for the same seed', () => {
+    const { counted, result } = drive(1);
+    expect(counted).toEqual(Array.from({ length: 40 }, (_, i) => i + 1));
+    const plain = run(plannedBurn({ ...PLAN, cells: 20 }));
+    expect(result.peakBedC.low).toBeLessThan(plain.peakBedC);
+    expect(result.peakBedC.high).toBeGreaterThan(plain.peakBedC);
+    expect(drive(1).result).toEqual(result);
+    expect(drive(1, 8).result).not.toEqual(result);
+  });
+
+  it('more doubt spreads wider', () => {
+    const width = ({ low, high }: { low: number; high: number }): number => high - low;
+    expect(width(drive(2).result.peakBedC)).toBeGreaterThan(width(drive(0.5).result.peakBedC));
+  });
+
+  it('says in how many of them the bed passed its limit', () => {
+    const batch = burnBatch(
+      plannedBurn({ ...PLAN, sootG: 30, cells: 20 }),
+      { ...USUAL_DOUBTS, sootLowG: 22, sootHighG: 38 },
+      DEFAULT_LIMITS,
+      { runs: 40, seed: 1 },
+    );
+    let next = batch.next();
+    while (!next.done) next = batch.next();
+    const { overLimitShare } = valueOf(next.value);
+    expect(overLimitShare).toBeGreaterThan(0.05);
+    expect(overLimitShare).toBeLessThan(0.95);
+  });
+});
+
+describe('a scenario that is not fit is refused with the place', () => {
+  const good = plannedBurn(PLAN);
+  it.each([
+    ['sootG', { ...good, sootG: 80 }, /at most 25 g\/L, 62 g in this filter of 2.48 L/],
+    ['profile.1.atS', { ...good, profile: [good.profile[1], good.profile[0]] }, /not later/],
+    ['profile', { ...good, profile: [] }, /At least one point/],
+    ['filter.diameterMm', { ...good, filter: { ...FILTER, diameterMm: 5 } }, /50 to 500/],
+    ['catalyst', { ...good, catalyst: 'magic' }, /fit/],
+    ['sootG', { ...good, sootG: Number.NaN }, /enter a number/],
+    ['cells', { ...good, cells: 3 }, /5 to 1000/],
+  ])('%s', (field, scenario, words) => {
+    const burn = simulateBurn(scenario as BurnScenario, DEFAULT_LIMITS);
+    expect(burn).toMatchObject({ ok: false, failure: { field } });
+    if (!burn.ok) expect(burn.failure.requirement).toMatch(words);
+  });
+});

@@ -1,0 +1,39 @@
+export {
+  CATALYSTS,
+  kineticsOf,
+  oxygenRate,
+  rateAtK,
+  type Arrhenius,
+  type Catalyst,
+  type Kinetics,
+} from './kinetics.ts';
+export { bedLimits, bedOf, EXHAUST_HEAT_J_PER_KG_K, type Bed } from './bed.ts';
+export {
+  burnScenarioSchema,
+  inletPointSchema,
+  MOST_SOOT_G_PER_L,
+  type BurnScenario,
+  type InletPoint,
+} from './scenario.ts';
+export {
+  checkScenario,
+  DEFAULT_CELLS,
+  simulateBurn,
+  type BurnAssumptions,
+  type BurnOptions,
+  type BurnRun,
+  type EnergyBalance,
+} from './burnModel.ts';
+export { plannedBurn, type BurnPlan } from './plannedBurn.ts';
+export {
+  idleExhaust,
+  safeSootLimit,
+  withDropToIdle,
+  worstDropToIdle,
+  type IdleExhaust,
+  type SafeSoot,
+  type WorstDrop,
+} from './dropToIdle.ts';
+export { burnBatch, USUAL_DOUBTS, type BurnBatch, type BurnDoubts, type Spread } from './burnBatch.ts';
+export { judgeBurn, type BurnVerdict, type JudgedBurn } from './burnVerdict.ts';
+export type { BurnSeries } from './burnSeries.ts';
