@@ -47,7 +47,7 @@ export interface BurnBatch {
 }
 
 /** A beyond-all-limits run is one of many: that it is beyond is enough. */
-const BATCH_FINER = 4;
+const BATCH_FINER = 2;
 /** Each doubt draws from a stream of its own, so that one more does not change the others. */
 const STREAM = { soot: 401, inlet: 402, flow: 403, oxygen: 404, rate: 405, capacity: 406 } as const;
 

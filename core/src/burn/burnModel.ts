@@ -78,6 +78,8 @@ export interface BurnRun {
   readonly soot: { readonly burntG: number; readonly byGasG: number; readonly residualFraction: number };
   readonly series: BurnSeries;
   readonly cells: number;
+  /** Of the brick, mm. */
+  readonly lengthMm: number;
 }
 
 /** First thing wrong with a scenario as a described failure. */
@@ -426,6 +428,7 @@ class Run {
       },
       series: done,
       cells: n / this.#finer,
+      lengthMm: this.#scenario.filter.lengthMm,
     };
   }
 

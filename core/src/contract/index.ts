@@ -36,6 +36,7 @@ export {
   jobListItemSchema,
   jobListQuerySchema,
   jobListSchema,
+  runningClocksSchema,
   jobSchema,
   jobSummarySchema,
   logSchema,
@@ -44,6 +45,8 @@ export {
   type Job,
   type JobListItem,
   type JobSummary,
+  type RunningClock,
+  type RunningClocks,
   type Log,
   type Photo,
 } from './job.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entrySchema, idSchema, timeSchema } from '../ledger/index.ts';
+import { CLOCKS, entrySchema, idSchema, timeSchema } from '../ledger/index.ts';
 import { limitsProfileSchema } from './limitsProfile.ts';
 import { vehicleSchema } from './vehicle.ts';
 
@@ -9,14 +9,34 @@ export const newJobSchema = z.object({
   openedAt: timeSchema,
 });
 
+/** A wait that is not ended. */
+const runningClockSchema = z.object({
+  /** The entry that began it. */
+  entryId: idSchema,
+  clock: z.enum(CLOCKS),
+  what: z.string(),
+  next: z.string().optional(),
+  until: timeSchema,
+});
+
+/** Every wait of a workshop, with the server's time: a device whose clock is wrong counts by that. */
+export const runningClocksSchema = z.object({
+  now: timeSchema,
+  clocks: z.array(
+    runningClockSchema.extend({ jobId: idSchema, plate: z.string(), number: z.number().int() }),
+  ),
+});
+export type RunningClocks = z.infer<typeof runningClocksSchema>;
+export type RunningClock = RunningClocks['clocks'][number];
+
 /** What the list shows of a job; worked out by core from the ledger whenever an entry comes in. */
 export const jobSummarySchema = z.object({
   stage: z.string(),
   headline: z.string(),
   verdict: z.string(),
   signedOff: z.boolean(),
-  /** End of a dwell that runs. */
-  dwellUntil: timeSchema.optional(),
+  /** Waits that are not ended: they run or ring. */
+  clocks: z.array(runningClockSchema),
   /** What it waits for: a part, the customer. */
   waitsFor: z.string().optional(),
 });

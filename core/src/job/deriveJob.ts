@@ -20,6 +20,7 @@ import {
   type Verdict,
 } from '../proof/index.ts';
 import { PRESSURE_PATH, sootRoom } from '../treatment/index.ts';
+import { clocksOf, type JobClock } from './clocks.ts';
 import { causesSaid, checksMade, type MadeCheck, type SaidCause } from './checksMade.ts';
 import { openMatters, type OpenMatter } from './openMatters.ts';
 import { partsOf, type PartStatus } from './parts.ts';
@@ -34,13 +35,6 @@ export interface JobFacts {
   readonly fitted?: readonly PartId[];
   /** Unit in which sentences state pressures; mbar unless a person chose another. */
   readonly pressureUnit?: Unit;
-}
-
-export interface Dwell {
-  readonly entryId: string;
-  readonly what: string;
-  readonly startMs: number;
-  readonly endMs: number;
 }
 
 /** One thing that a proof needs, and whether it is in. */
@@ -64,7 +58,10 @@ export interface DerivedJob {
   readonly verdict: JobVerdict;
   readonly headline: string;
   readonly evidence: readonly Evidence[];
-  readonly dwells: readonly Dwell[];
+  /** Dwells, soaks and other waits. */
+  readonly clocks: readonly JobClock[];
+  /** What is to be done to the filter, by the last word on it. */
+  readonly treatment?: EntryOf<'treatment-chosen'>;
   readonly parts: ReadonlyMap<PartId, PartStatus>;
   /** The last of each guided check, as it is judged by today's limits. */
   readonly checks: readonly MadeCheck[];
@@ -76,27 +73,10 @@ export interface DerivedJob {
   readonly signedOff?: EntryOf<'sign-off'>;
 }
 
-const MINUTE_MS = 60_000;
-
 const DRIVE_WANTED = 'A drive after the work';
 const SCAN_WANTED = 'No codes after the drive';
 /** What a job needs beyond two readings before it is proved. */
 export const BEYOND_THE_READINGS: readonly string[] = [DRIVE_WANTED, SCAN_WANTED];
-
-function dwellsOf(entries: readonly Entry[]): Dwell[] {
-  return entriesOfKind(entries, 'work').flatMap((entry) =>
-    entry.body.dwellMin === undefined
-      ? []
-      : [
-          {
-            entryId: entry.id,
-            what: entry.body.what,
-            startMs: happenedAt(entry),
-            endMs: happenedAt(entry) + entry.body.dwellMin * MINUTE_MS,
-          },
-        ],
-  );
-}
 
 /** Work that changes what is in the filter: what was there before can only be read from ahead of it. */
 const CHANGES_THE_FILTER: ReadonlySet<WorkType> = new Set<WorkType>([
@@ -312,7 +292,7 @@ function headlineOf(
 }
 
 /**
- * What a job's ledger means: stage, readings that count, comparison, verdict, evidence still to show, dwells and the
+ * What a job's ledger means: stage, readings that count, comparison, verdict, evidence still to show, clocks and the
  * state of each part. A pure function of the entries, the vehicle and the limits; the same wherever it runs.
  */
 export function deriveJob(facts: JobFacts): DerivedJob {
@@ -360,6 +340,7 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     if (stage) done.add(stage);
   }
   const signedOff = entriesOfKind(entries, 'sign-off').at(-1);
+  const treatment = entriesOfKind(entries, 'treatment-chosen').at(-1);
   return {
     entries,
     stage: currentStage(done, verdict, signedOff !== undefined),
@@ -374,7 +355,8 @@ export function deriveJob(facts: JobFacts): DerivedJob {
       after: after !== undefined,
     }),
     evidence,
-    dwells: dwellsOf(entries),
+    clocks: clocksOf(entries),
+    ...(treatment ? { treatment } : {}),
     parts: partsOf(entries, checks),
     checks,
     causes: causesSaid(entries),

@@ -1,5 +1,7 @@
 import { CHECK_LABELS, type CheckId } from '../checks/index.ts';
 import type { Entry, WorkType } from '../ledger/index.ts';
+import { TREATMENT_LABELS } from '../treatment/index.ts';
+import { CLOCK_LABELS } from './clocks.ts';
 
 export const WORK_LABELS: Record<WorkType, string> = {
   'chemical-clean': 'Chemical clean in place',
@@ -57,6 +59,12 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
       return 'temporary repair';
     case 'drivable':
       return DRIVABLE_WORDS[body.verdict].toLowerCase();
+    case 'treatment-chosen':
+      return `chosen: ${TREATMENT_LABELS[body.treatment].toLowerCase()}`;
+    case 'clock-started':
+      return `${CLOCK_LABELS[body.clock].toLowerCase()} ${body.minutes} min`;
+    case 'clock-ended':
+      return 'clock ended';
     case 'settled':
       return 'settled';
     case 'choice-offered':

@@ -127,14 +127,14 @@ describe('what stays open', () => {
     expect(job.open).toMatchObject([
       { kind: 'temporary-repair', waitsFor: 'Intake duct', due: '2026-05-20' },
     ]);
-    expect(summariseJob(job, 0).waitsFor).toBe('Intake duct');
+    expect(summariseJob(job).waitsFor).toBe('Intake duct');
     expect(derive(complaint, taped, { kind: 'settled', entry: madeId(2), how: 'Duct fitted' }).open).toEqual(
       [],
     );
   });
 
   it('is an offer until a choice is recorded', () => {
-    expect(summariseJob(derive(complaint, offer), 0).waitsFor).toBe('the customer’s choice');
+    expect(summariseJob(derive(complaint, offer)).waitsFor).toBe('the customer’s choice');
     const made: EntryBody = {
       kind: 'choice-made',
       offer: madeId(2),

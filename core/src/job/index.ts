@@ -4,7 +4,6 @@ export {
   BEYOND_THE_READINGS,
   deriveJob,
   type DerivedJob,
-  type Dwell,
   type Evidence,
   type JobFacts,
   type JobVerdict,
@@ -17,6 +16,7 @@ export {
   type MadeCheck,
   type SaidCause,
 } from './checksMade.ts';
+export { CLOCK_LABELS, clockOutcome, clocksOf, type ClockOutcome, type JobClock } from './clocks.ts';
 export { caseOfJob, type CaseOfJob } from './caseOfJob.ts';
 export { choicesOf, openMatters, type MadeChoice, type OpenMatter } from './openMatters.ts';
 export type { PartStatus } from './parts.ts';

@@ -129,13 +129,18 @@ describe('what a ledger means', () => {
     );
     expect(job.parts.get('high-pipe')).toEqual({ state: 'proven-clear', why: 'rodded' });
     expect(job.parts.get('dp-sensor')?.state).toBe('replaced');
-    expect(job.dwells).toHaveLength(1);
-    const [dwell] = job.dwells;
+    expect(job.clocks).toHaveLength(1);
+    const [dwell] = job.clocks;
     expect((dwell?.endMs ?? 0) - (dwell?.startMs ?? 0)).toBe(30 * 60_000);
-    expect(summariseJob(job, (dwell?.startMs ?? 0) + 60_000).dwellUntil).toBe(
-      new Date(dwell?.endMs ?? 0).toISOString(),
-    );
-    expect(summariseJob(job, (dwell?.endMs ?? 0) + 1)).not.toHaveProperty('dwellUntil');
+    expect(summariseJob(job).clocks).toEqual([
+      {
+        entryId: dwell?.entryId,
+        clock: 'dwell',
+        what: 'One fill',
+        next: 'flush and read',
+        until: new Date(dwell?.endMs ?? 0).toISOString(),
+      },
+    ]);
   });
 
   it('gives the same answer twice', () => {
@@ -161,6 +166,9 @@ describe('words for every entry', () => {
     { kind: 'temporary-repair', what: 'x' },
     { kind: 'drivable', verdict: 'limited', why: 'x' },
     { kind: 'settled', entry: madeId(1), how: 'x' },
+    { kind: 'treatment-chosen', treatment: 'chemical' },
+    { kind: 'clock-started', clock: 'cooling', minutes: 20, what: 'x' },
+    { kind: 'clock-ended', entry: madeId(1) },
     { kind: 'choice-offered', question: 'x', currency: 'EUR', options: [{ id: 'a', what: 'x', price: 1 }] },
     { kind: 'choice-made', offer: madeId(1), option: 'a', by: 'x', how: 'phone' },
     { kind: 'family-note', topic: 'access', text: 'x' },

@@ -44,9 +44,12 @@ export function stageOf(entry: Pick<Entry, 'body'>): Stage | undefined {
     case 'choice-offered':
     case 'choice-made':
     case 'drivable':
+    case 'treatment-chosen':
       return 'decide';
     case 'work':
     case 'temporary-repair':
+    case 'clock-started':
+    case 'clock-ended':
     case 'settled':
       return 'treat';
     case 'drive':

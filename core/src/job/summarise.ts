@@ -1,9 +1,8 @@
 import type { JobSummary } from '../contract/index.ts';
 import type { DerivedJob } from './deriveJob.ts';
 
-/** What the job list shows, at a moment. */
-export function summariseJob(job: DerivedJob, nowMs: number): JobSummary {
-  const running = job.dwells.filter((dwell) => dwell.endMs > nowMs).at(-1);
+/** What the job list shows. Clocks stand in it with their end, so that it holds at any moment. */
+export function summariseJob(job: DerivedJob): JobSummary {
   const [first] = job.open;
   const waiting = first?.kind === 'choice' ? 'the customer’s choice' : first?.waitsFor;
   return {
@@ -12,6 +11,14 @@ export function summariseJob(job: DerivedJob, nowMs: number): JobSummary {
     verdict: job.verdict,
     signedOff: job.signedOff !== undefined,
     ...(waiting ? { waitsFor: waiting } : {}),
-    ...(running ? { dwellUntil: new Date(running.endMs).toISOString() } : {}),
+    clocks: job.clocks
+      .filter(({ endedMs }) => endedMs === undefined)
+      .map(({ entryId, clock, what, next, endMs }) => ({
+        entryId,
+        clock,
+        what,
+        ...(next === undefined ? {} : { next }),
+        until: new Date(endMs).toISOString(),
+      })),
   };
 }

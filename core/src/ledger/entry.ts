@@ -13,6 +13,11 @@ import {
 } from './partBodies.ts';
 import { PART_STATES, partIdSchema } from './parts.ts';
 import { readingBodySchema } from './reading.ts';
+import {
+  clockEndedBodySchema,
+  clockStartedBodySchema,
+  treatmentChosenBodySchema,
+} from './treatmentBodies.ts';
 import { freeText, requiredText } from '../text/index.ts';
 
 export const WORK_TYPES = [
@@ -144,6 +149,9 @@ export const entryBodySchema = z.discriminatedUnion('kind', [
   temporaryRepairBodySchema,
   drivableBodySchema,
   settledBodySchema,
+  treatmentChosenBodySchema,
+  clockStartedBodySchema,
+  clockEndedBodySchema,
   choiceOfferedBodySchema,
   choiceMadeBodySchema,
   familyNoteBodySchema,

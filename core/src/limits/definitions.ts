@@ -3,6 +3,7 @@ import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
+import { TREATMENT_LIMITS } from './treatmentLimits.ts';
 export type { LimitDefinition } from './limitDefinition.ts';
 /**
  * Every limit by which the application judges, with its starting value and the reason for it. A workshop edits them
@@ -13,6 +14,7 @@ export const LIMIT_DEFINITIONS = {
   ...SENSOR_LIMITS,
   ...CHECK_LIMITS,
   ...BURN_LIMITS,
+  ...TREATMENT_LIMITS,
   ...ASSUMPTIONS,
 } as const;
 

@@ -7,6 +7,6 @@ export interface LimitDefinition {
   readonly low: number;
   readonly high: number;
   readonly group:
-    'pressure' | 'proof' | 'treatment' | 'burn' | 'sensor' | 'check' | 'readiness' | 'assumption';
+    'pressure' | 'proof' | 'treatment' | 'burn' | 'price' | 'sensor' | 'check' | 'readiness' | 'assumption';
   readonly reason: string;
 }

@@ -5,6 +5,7 @@ import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
+import { TREATMENT_LIMITS } from './treatmentLimits.ts';
 import {
   DEFAULT_LIMITS,
   LIMIT_DEFINITIONS,
@@ -23,9 +24,14 @@ describe('limits profile', () => {
   });
 
   it('keeps every limit of its groups: none stands twice and hides the other', () => {
-    const groups = [FILTER_LIMITS, SENSOR_LIMITS, CHECK_LIMITS, BURN_LIMITS, ASSUMPTIONS].map((group) =>
-      Object.keys(group),
-    );
+    const groups = [
+      FILTER_LIMITS,
+      SENSOR_LIMITS,
+      CHECK_LIMITS,
+      BURN_LIMITS,
+      TREATMENT_LIMITS,
+      ASSUMPTIONS,
+    ].map((group) => Object.keys(group));
     expect(groups.flat().sort()).toEqual([...LIMIT_IDS].sort());
     expect(new Set(groups.flat()).size).toBe(groups.flat().length);
     for (const { group } of Object.values(SENSOR_LIMITS)) expect(group).toBe('sensor');

@@ -9,6 +9,7 @@ import {
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
+import { KNOWN_CAUSES } from '../diagnosis/index.ts';
 import { describeFailure } from '../quantities/index.ts';
 import { mostSoot, type KnownFilter } from './sootLoad.ts';
 
@@ -16,21 +17,55 @@ import { mostSoot, type KnownFilter } from './sootLoad.ts';
 export type LinkCommand = 'burn' | 'clear-codes' | 'reset-counter';
 
 export interface Interlock {
-  readonly id: 'no-reading' | 'pressure-unproven' | 'size-unknown' | 'over-full' | 'codes-not-kept';
+  readonly id:
+    | 'no-reading'
+    | 'pressure-unproven'
+    | 'size-unknown'
+    | 'over-full'
+    | 'drop-too-hot'
+    | 'codes-not-kept'
+    | 'oil-in-exhaust'
+    | 'oil-diluted'
+    | 'inhibited'
+    | 'cause-open';
   /** Why it is held, with the value and the limit, and what to do. */
   readonly text: string;
+  /** The open cause that it is about. */
+  readonly cause?: string;
+  /** May be gone past by a decision that is written down with its reason. */
+  readonly overridable?: boolean;
+}
+
+/** What the burn model says of the upper end of the soot in this filter. */
+export interface BurnForecast {
+  readonly sootG: number;
+  readonly sootLeftG: number;
+  readonly plannedPeakC: number;
+  /** The worst drop to idle. */
+  readonly dropPeakC: number;
+  /** What the bed stands. */
+  readonly limitC: number;
 }
 
 export interface InterlockFacts {
+  /** Chance of each cause by its id, as the diagnosis has it; absent: not diagnosed. */
+  readonly likely?: ReadonlyMap<string, number>;
   /** What counts of a job, and the state of each part. */
   readonly derived: {
     readonly entries: readonly Entry[];
     readonly parts: ReadonlyMap<PartId, { readonly state: PartState }>;
+    /** What is said of each cause, and what the checks found. */
+    readonly causes?: readonly { readonly cause: string; readonly state: string; readonly entry: Entry }[];
+    readonly checks?: readonly {
+      readonly judgement: { readonly findings: Readonly<Record<string, boolean>> };
+    }[];
   };
   readonly limits: Limits;
   readonly filter: KnownFilter | undefined;
   readonly displacementL?: number;
 }
+
+const sentenceOf = (cause: string): string => KNOWN_CAUSES.find(({ id }) => id === cause)?.sentence ?? cause;
 
 /** What stands between the filter and its ΔP. */
 export const PRESSURE_PATH: Readonly<Partial<Record<PartId, string>>> = {
@@ -43,7 +78,7 @@ export const PRESSURE_PATH: Readonly<Partial<Record<PartId, string>>> = {
 const PRESSURE_DOUBTED = new Set([...SENSOR_UNPROVEN, 'dp-zero-offset', 'dp-saturated']);
 
 /** The last reading that was taken of the filter as it is. */
-const latestReading = ({ entries }: InterlockFacts['derived']): EntryOf<'reading'> | undefined =>
+export const latestReading = ({ entries }: InterlockFacts['derived']): EntryOf<'reading'> | undefined =>
   entriesOfKind(entries, 'reading')
     .toSorted((a, b) => happenedAt(a) - happenedAt(b))
     .at(-1);
@@ -91,6 +126,7 @@ export function commandInterlocks(command: LinkCommand, facts: InterlockFacts): 
       text: 'The codes are not kept with the job: read and keep them first.',
     });
   }
+  held.push(...oilInterlocks(facts));
   const reading = latestReading(derived);
   if (!reading) {
     held.push({
@@ -131,4 +167,98 @@ export function commandInterlocks(command: LinkCommand, facts: InterlockFacts): 
     });
   }
   return held;
+}
+
+const found = ({ derived }: InterlockFacts, finding: string): boolean =>
+  (derived.checks ?? []).some(({ judgement }) => judgement.findings[finding] === true);
+
+const said = ({ derived }: InterlockFacts, cause: string): string | undefined =>
+  derived.causes?.find((one) => one.cause === cause)?.state;
+
+/** Oil that would feed a fire, or that comes out of the sump by a burn that never ends. */
+function oilInterlocks(facts: InterlockFacts): Interlock[] {
+  const { limits, likely } = facts;
+  const state = said(facts, 'oil-in-exhaust');
+  if (state === 'put-right' || state === 'ruled-out') return [];
+  if (state === 'confirmed' || found(facts, 'inlet-oily'))
+    return [
+      {
+        id: 'oil-in-exhaust',
+        text: 'Oil comes into the exhaust: it would feed a fire that nothing stops. Repair that, and clean the filter off the vehicle.',
+      },
+    ];
+  const chance = 100 * (likely?.get('oil-in-exhaust') ?? 0);
+  return chance > limits.oilHoldsBurnPercent
+    ? [
+        {
+          id: 'oil-in-exhaust',
+          text: `Oil in the exhaust is ${chance.toFixed(0)} % likely; over ${limits.oilHoldsBurnPercent} % nothing may burn. Look at the inlet face of the filter and the turbocharger.`,
+        },
+      ]
+    : [];
+}
+
+/** What holds a burn off: all that holds a reset off, what the engine computer waits for, and the drop to idle by the model. */
+export function burnInterlocks(
+  facts: InterlockFacts & {
+    readonly inhibitors?: readonly string[];
+    readonly forecast?: BurnForecast;
+  },
+): readonly Interlock[] {
+  const { forecast, inhibitors = [] } = facts;
+  const diluted = found(facts, 'oil-diluted');
+  return [
+    ...commandInterlocks('burn', facts),
+    ...(forecast && forecast.dropPeakC > forecast.limitC
+      ? [
+          {
+            id: 'drop-too-hot' as const,
+            text: `With ${forecast.sootG.toFixed(0)} g of soot a drop to idle brings the bed to ${forecast.dropPeakC.toFixed(0)} °C by the burn model; it stands ${forecast.limitC} °C. Clean it chemically first.`,
+          },
+        ]
+      : []),
+    ...(diluted
+      ? [
+          {
+            id: 'oil-diluted' as const,
+            text: 'There is fuel in the oil: more would come, and a hot engine runs on it. Change the oil first.',
+          },
+        ]
+      : []),
+    ...(inhibitors.length > 0
+      ? [{ id: 'inhibited' as const, text: `The engine computer holds it off: ${inhibitors.join('; ')}.` }]
+      : []),
+  ];
+}
+
+/** Causes that a treatment of the filter answers itself. */
+const ANSWERED_BY_TREATMENT = new Set([
+  'soot-loaded',
+  'ash-full',
+  'filter-cracked',
+  'counter-not-reset',
+  'soot-counter-reset',
+]);
+const REPAIRS: ReadonlySet<WorkType> = new Set<WorkType>([
+  'pipe-cleared',
+  'sensor-replaced',
+  'cause-repaired',
+]);
+
+/** Causes that are confirmed and not repaired: allowed as a decision that is written down. */
+export function outstandingCauses({ derived }: InterlockFacts): readonly Interlock[] {
+  const repairs = entriesOfKind(derived.entries, 'work').filter(({ body }) => REPAIRS.has(body.work));
+  return (derived.causes ?? [])
+    .filter(
+      ({ cause, state, entry }) =>
+        state === 'confirmed' &&
+        !ANSWERED_BY_TREATMENT.has(cause) &&
+        !repairs.some((repair) => happenedAt(repair) >= happenedAt(entry)),
+    )
+    .map(({ cause }) => ({
+      id: 'cause-open' as const,
+      text: `A cause is found and not repaired: ${sentenceOf(cause)}. The filter fills again until it is.`,
+      cause,
+      overridable: true,
+    }));
 }

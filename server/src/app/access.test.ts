@@ -99,6 +99,7 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'get /api/limits': (c) => c.get('/api/limits'),
   'post /api/limits': (c) =>
     c.post<LimitsProfile>('/api/limits', { id: uuidv7(), family: 'Harrow', overrides: {} }),
+  'get /api/clocks': (c) => c.get('/api/clocks'),
   'get /api/jobs': (c) => c.get('/api/jobs?show=all'),
   'post /api/jobs': (c) =>
     c.post('/api/jobs', { id: uuidv7(), vehicleId: mine.ids.vehicle, openedAt: new Date().toISOString() }),

@@ -71,7 +71,6 @@ export async function fill(
     JSON.stringify(
       summariseJob(
         deriveJob({ entries, limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L, geometry: FILTER }),
-        Date.now(),
       ),
     );
   const lengths = Array.from({ length: JOBS }, (_, i) => (i % 5 === 0 ? 3 + ((i / 5) % 6) : 9));

@@ -16,6 +16,7 @@ import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
 import { Ground1732400000000 } from './migrations/1732400000000-Ground.ts';
 import { LogColumns1764000000000 } from './migrations/1764000000000-LogColumns.ts';
 import { Photos1764200000000 } from './migrations/1764200000000-Photos.ts';
+import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
 
 export const ENTITIES = [
   WorkshopEntity,
@@ -36,7 +37,12 @@ export const ENTITIES = [
   PhotoEntity,
 ];
 
-export const MIGRATIONS = [Ground1732400000000, LogColumns1764000000000, Photos1764200000000];
+export const MIGRATIONS = [
+  Ground1732400000000,
+  LogColumns1764000000000,
+  Photos1764200000000,
+  Clocks1764300000000,
+];
 
 export function createDataSource(url: string, log?: Logger): DataSource {
   return new DataSource({

@@ -4,6 +4,7 @@ import {
   jobListSchema,
   jobSchema,
   newJobSchema,
+  runningClocksSchema,
   type JobListItem,
 } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
@@ -90,6 +91,32 @@ export const jobRoutes: Route[] = [
     },
   }),
   memberRoute({
+    method: 'get',
+    path: '/api/clocks',
+    access: 'viewer',
+    summary: 'Waits of the workshop that are not ended, the nearest end first, with the time of the server',
+    answer: runningClocksSchema,
+    handle: async ({ db, workshopId }) => {
+      const rows = await db.query<
+        { id: string; plate: string; number: number; clocks: JobListItem['summary']['clocks'] }[]
+      >(
+        `SELECT j.id, j.number, v.plate, j.summary->'clocks' AS clocks
+           FROM job j JOIN vehicle v ON v.id = j.vehicle_id
+          WHERE j.workshop_id = $1 AND (j.summary->>'signedOff') = 'false'
+            AND jsonb_array_length(j.summary->'clocks') > 0`,
+        [workshopId],
+      );
+      return {
+        now: new Date().toISOString(),
+        clocks: rows
+          .flatMap(({ id, plate, number, clocks }) =>
+            clocks.map((clock) => ({ ...clock, jobId: id, plate, number })),
+          )
+          .sort((a, b) => a.until.localeCompare(b.until)),
+      };
+    },
+  }),
+  memberRoute({
     method: 'post',
     path: '/api/jobs',
     access: 'technician',
@@ -116,7 +143,7 @@ export const jobRoutes: Route[] = [
           openedAt,
           lastEntryAt: openedAt,
           entryCount: 0,
-          summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS }), Date.now()),
+          summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })),
           contentHash: contentHash(body),
         });
         if (created) {

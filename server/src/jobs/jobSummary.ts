@@ -18,6 +18,6 @@ export async function refreshSummaries(
     const job = await readStoredJob(manager, scope.workshopId, id);
     if (!job) continue;
     const derived = deriveJob(factsOf(job, await readEntries(manager, id)));
-    await manager.update(JobEntity, { id }, { summary: summariseJob(derived, Date.now()) });
+    await manager.update(JobEntity, { id }, { summary: summariseJob(derived) });
   }
 }

@@ -41,7 +41,7 @@ export async function appendEntry(
       authorName: member.name,
       serverTime: now.toISOString(),
     };
-    const summary = summariseJob(deriveJob(factsOf(job, [...entries, entry])), now.getTime());
+    const summary = summariseJob(deriveJob(factsOf(job, [...entries, entry])));
     // Entry and the job's line in one statement: both or neither, in one journey to the database.
     const [stored] = await manager.query<[{ id: string }[], number]>(
       `WITH added AS (

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Job, JobListItem, Problem } from '@white-ember/core/contract';
+import type { Job, JobListItem, Problem, RunningClocks } from '@white-ember/core/contract';
 import type { Entry } from '@white-ember/core/ledger';
 import { madeReading } from '@white-ember/core/testing';
 import { entry, makeWorkshop, startTestApp, type TestApp, type TestWorkshop } from '../testing/testApp.ts';
@@ -154,8 +154,15 @@ describe('what the list shows of a job', () => {
       (await workshop.viewer.get<{ jobs: JobListItem[] }>('/api/jobs')).body.jobs.find(
         (item) => item.id === job,
       );
-    expect((await listed())?.summary.dwellUntil).toBeDefined();
+    expect((await listed())?.summary.clocks).toMatchObject([{ clock: 'dwell', what: 'one fill' }]);
+    const clocks = async () =>
+      (await workshop.viewer.get<RunningClocks>('/api/clocks')).body.clocks.filter(
+        ({ jobId }) => jobId === job,
+      );
+    expect(await clocks()).toMatchObject([{ clock: 'dwell', next: 'flush and read' }]);
     await append(job, { ...entry(madeReading('after', { sootG: 3 })), ...at(50) });
+    // The engine ran: nothing stands in the filter any more.
+    expect(await clocks()).toEqual([]);
     expect((await listed())?.summary).toMatchObject({
       verdict: 'equal-flow',
       stage: 'prove',

@@ -11,7 +11,7 @@ export interface Answer<T = unknown> {
 export class TestClient {
   #cookie = '';
   #token = '';
-  constructor(readonly address: string) {}
+  constructor(public address: string) {}
 
   async send<T = unknown>(
     method: string,

@@ -4,7 +4,7 @@ import { Menu, Search } from 'lucide-react';
 import { NavLink, useNavigate } from 'react-router';
 import type { Member } from '@white-ember/core/contract';
 import { unitLabel } from '@white-ember/core/quantities';
-import { RunningClocks } from '../features/job/RunningClocks.tsx';
+import { RunningClocks } from '../features/clocks/RunningClocks.tsx';
 import { RecordingMark } from '../features/live/RecordingMark.tsx';
 import { WaitingMark } from '../features/ledger/WaitingMark.tsx';
 import { api, useSignOutMutation } from './api.ts';

@@ -3,6 +3,7 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Button } from '../ui/Button.tsx';
 import { api, problemOf, useSessionQuery } from './api.ts';
+import { ClockRinger } from '../features/clocks/ClockRinger.tsx';
 import { Header } from './Header.tsx';
 import { useAppSelector } from './store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
@@ -65,6 +66,7 @@ export function Shell() {
         Skip to the work
       </a>
       <Header member={session.data.member} onPalette={() => setPalette(true)} />
+      <ClockRinger />
       <div id="work" className={`grow flex flex-col ${printed ? '' : 'min-h-0'}`}>
         <Outlet />
       </div>

@@ -21,10 +21,12 @@ import type {
   Photo,
   Problem,
   Role,
+  RunningClocks,
   Session,
   Vehicle,
 } from '@white-ember/core/contract';
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
+import { learnServerTime } from './serverClock.ts';
 
 let csrfToken: string | undefined;
 
@@ -36,6 +38,12 @@ const raw = fetchBaseQuery({
   },
 });
 
+/** An answer that carries the server's time tells how far this device's clock is off. */
+const learnTime = (data: unknown, askedMs: number): void => {
+  const now = (data as Partial<RunningClocks> | undefined)?.now;
+  if (now !== undefined) learnServerTime(Date.parse(now), askedMs, Date.now());
+};
+
 const learnToken = (data: unknown): void => {
   const token = (data as Partial<Session> | undefined)?.csrfToken;
   if (token) csrfToken = token;
@@ -45,7 +53,9 @@ const learnToken = (data: unknown): void => {
 const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (args, api, extra) => {
   const writes = typeof args !== 'string' && (args.method ?? 'GET') !== 'GET';
   if (writes && !csrfToken) learnToken((await raw('/session', api, extra)).data);
+  const askedMs = Date.now();
   let result = await raw(args, api, extra);
+  learnTime(result.data, askedMs);
   if (writes && result.error?.status === 403 && problemOf(result.error).title === 'The page is out of date') {
     learnToken((await raw('/session', api, extra)).data);
     result = await raw(args, api, extra);
@@ -89,6 +99,7 @@ export const api = createApi({
   tagTypes: [
     'Session',
     'Jobs',
+    'Clocks',
     'Job',
     'Vehicles',
     'Filters',
@@ -142,6 +153,7 @@ export const api = createApi({
       }),
       providesTags: ['Jobs'],
     }),
+    clocks: build.query<RunningClocks, void>({ query: () => '/clocks', providesTags: ['Clocks'] }),
     job: build.query<Job, string>({
       query: (id) => `/jobs/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'Job', id }],
@@ -152,7 +164,7 @@ export const api = createApi({
     }),
     appendEntry: build.mutation<Entry, { jobId: string; entry: NewEntry }>({
       query: ({ jobId, entry }) => ({ url: `/jobs/${jobId}/entries`, method: 'POST', body: entry }),
-      invalidatesTags: ['Jobs'],
+      invalidatesTags: ['Jobs', 'Clocks'],
     }),
     uploadLog: build.mutation<Log, { jobId: string; id: string; file: File }>({
       query: ({ jobId, id, file }) => {
@@ -228,6 +240,7 @@ export const {
   useJobsQuery,
   useJobPagesInfiniteQuery,
   useJobQuery,
+  useClocksQuery,
   useOpenJobMutation,
   useUploadLogMutation,
   useUploadPhotoMutation,

@@ -165,7 +165,7 @@ async function loadDemo(db: DataSource, jobs: readonly DemoJob[], nowMs: number)
         openedAt: start,
         lastEntryAt: start,
         entryCount: 0,
-        summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS }), nowMs),
+        summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })),
         contentHash: contentHash(jobId),
       });
       for (const step of job.steps) {

@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { DataSource } from 'typeorm';
 import { createDataSource, ENTITIES, MIGRATIONS } from '../dataSource.ts';
 import { Ground1732400000000 } from './1732400000000-Ground.ts';
+import { Clocks1764300000000 } from './1764300000000-Clocks.ts';
 import { LogColumns1764000000000 } from './1764000000000-LogColumns.ts';
 import { freshDatabase } from '../../testing/testApp.ts';
 
@@ -123,5 +124,72 @@ it('add photos to a database that holds jobs, and leave those as they are', asyn
     [uuidv7(), workshop, job, blob],
   );
   expect(await now.query('SELECT media_type FROM photo')).toEqual([{ media_type: 'image/png' }]);
+  await now.destroy();
+});
+
+it('turn the one dwell of a job’s line into its clocks, and back', async () => {
+  const url = await freshDatabase();
+  const old = await new DataSource({
+    type: 'postgres',
+    url,
+    entities: ENTITIES,
+    migrations: MIGRATIONS.filter((migration) => migration !== Clocks1764300000000),
+  }).initialize();
+  await old.runMigrations({ transaction: 'each' });
+  const [workshop, member, vehicle, standing, idle, entry] = Array.from({ length: 6 }, () => uuidv7());
+  await old.query(`INSERT INTO workshop (id, name) VALUES ($1, 'Reedmere')`, [workshop]);
+  await old.query(
+    `INSERT INTO member (id, workshop_id, name, sign_in_name, role, password_hash, content_hash) VALUES ($1, $2, 'Wren', 'wren', 'lead', 'x', '')`,
+    [member, workshop],
+  );
+  await old.query(
+    `INSERT INTO vehicle (id, workshop_id, plate, model, family, fitted, content_hash) VALUES ($1, $2, 'AB 12 CD', 'van', 'Tarn 2.0', '[]', '')`,
+    [vehicle, workshop],
+  );
+  const summary = { stage: 'treat', headline: 'x', verdict: 'open', signedOff: false };
+  const until = '2026-05-11T08:40:00.000Z';
+  for (const [id, number, line] of [
+    [standing, 1, { ...summary, dwellUntil: until }],
+    [idle, 2, summary],
+  ] as const)
+    await old.query(
+      `INSERT INTO job (id, workshop_id, vehicle_id, number, opened_at, last_entry_at, entry_count, summary, content_hash)
+       VALUES ($1, $2, $3, $4, now(), now(), 1, $5, '')`,
+      [id, workshop, vehicle, number, JSON.stringify(line)],
+    );
+  await old.query(
+    `INSERT INTO entry (id, workshop_id, job_id, seq, author_name, author_id, device_time, server_time, body, content_hash)
+     VALUES ($1, $5, $2, 1, 'Wren', $3, '2026-05-11T08:10:00Z', now(), $4, '')`,
+    [
+      entry,
+      standing,
+      member,
+      JSON.stringify({ kind: 'work', work: 'chemical-clean', what: 'One fill', dwellMin: 30 }),
+      workshop,
+    ],
+  );
+  await old.destroy();
+
+  const now = await createDataSource(url).initialize();
+  await now.runMigrations({ transaction: 'each' });
+  const lines = async () =>
+    Object.fromEntries(
+      (await now.query<{ id: string; summary: unknown }[]>('SELECT id, summary FROM job')).map((row) => [
+        row.id,
+        row.summary,
+      ]),
+    );
+  expect(await lines()).toEqual({
+    [standing as string]: {
+      ...summary,
+      clocks: [{ entryId: entry, clock: 'dwell', what: 'One fill', next: 'flush and read', until }],
+    },
+    [idle as string]: { ...summary, clocks: [] },
+  });
+  await now.undoLastMigration();
+  expect(await lines()).toEqual({
+    [standing as string]: { ...summary, dwellUntil: until },
+    [idle as string]: summary,
+  });
   await now.destroy();
 });

@@ -2,7 +2,7 @@ import { format, isToday } from 'date-fns';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';
-import { STAGE_LABELS, type Stage } from '@white-ember/core/job';
+import { CLOCK_LABELS, STAGE_LABELS, type Stage } from '@white-ember/core/job';
 import { problemOf, useJobPagesInfiniteQuery, useSessionQuery } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
@@ -92,10 +92,15 @@ export function JobListPage() {
   );
 }
 
+const listedText = (until: string, now: number): string => {
+  const left = Math.ceil((Date.parse(until) - now) / 60_000);
+  return left > 0 ? `${left} min left` : 'is over';
+};
+
 function JobRow({ job }: { job: JobListItem }) {
   const now = useNow(30_000);
   const last = new Date(job.lastEntryAt);
-  const dwell = job.summary.dwellUntil ? Date.parse(job.summary.dwellUntil) - now : undefined;
+  const [clock] = job.summary.clocks;
   return (
     <li className="border-b-2 border-rule">
       <Link
@@ -119,7 +124,7 @@ function JobRow({ job }: { job: JobListItem }) {
           <StageStrip stage={job.summary.stage} />
           <span className="text-sm text-ink2">
             {job.summary.signedOff ? 'Signed off' : (STAGE_LABELS[job.summary.stage as Stage] ?? '')}
-            {dwell !== undefined && dwell > 0 ? ` · dwell ${Math.ceil(dwell / 60_000)} min left` : ''}
+            {clock ? ` · ${CLOCK_LABELS[clock.clock].toLowerCase()} ${listedText(clock.until, now)}` : ''}
           </span>
         </span>
         <span className="text-sm text-ink2 text-right">

@@ -1,7 +1,15 @@
 import { useState } from 'react';
 import type { Job } from '@white-ember/core/contract';
-import { DRIVABLE_WORDS, entryFigure, stageOf, WORK_LABELS, type Stage } from '@white-ember/core/job';
+import {
+  CLOCK_LABELS,
+  DRIVABLE_WORDS,
+  entryFigure,
+  stageOf,
+  WORK_LABELS,
+  type Stage,
+} from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';
+import { TREATMENT_LABELS } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -150,6 +158,25 @@ function EntryText({ entry }: { entry: Entry }) {
           {DRIVABLE_WORDS[body.verdict]}: {body.why}
         </p>
       );
+    case 'treatment-chosen':
+      return (
+        <p className="text-lg">
+          {TREATMENT_LABELS[body.treatment]}
+          {body.why ? `: ${body.why}` : ''}
+          {body.outstanding && body.outstanding.length > 0
+            ? `. Not repaired: ${body.outstanding.map(sentenceOf).join('; ')}`
+            : ''}
+        </p>
+      );
+    case 'clock-started':
+      return (
+        <p className="text-lg">
+          {CLOCK_LABELS[body.clock]}, {body.minutes} min: {body.what}
+          {body.next ? `. Next: ${body.next}` : ''}
+        </p>
+      );
+    case 'clock-ended':
+      return <p className="text-lg">Ended{body.why ? `: ${body.why}` : ''}</p>;
     case 'settled':
       return <p className="text-lg">{body.how}</p>;
     case 'choice-offered':

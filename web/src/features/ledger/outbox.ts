@@ -1,6 +1,7 @@
 import { createAsyncThunk, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { v7 as uuidv7 } from 'uuid';
 import type { EntryBody, NewEntry } from '@white-ember/core/ledger';
+import { serverNow } from '../../app/serverClock.ts';
 import { api, problemOf } from '../../app/api.ts';
 import type { AppDispatch, RootState } from '../../app/store.ts';
 import { outboxStore, type Waiting } from './outboxStore.ts';
@@ -87,7 +88,7 @@ export const addEntry = createAsyncThunk<
   if (!memberId) throw new Error('Sign in first');
   const entry: NewEntry = {
     id: uuidv7(),
-    deviceTime: new Date().toISOString(),
+    deviceTime: new Date(serverNow()).toISOString(),
     body,
     ...(supersedes === undefined ? {} : { supersedes }),
   };

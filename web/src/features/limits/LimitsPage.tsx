@@ -30,6 +30,7 @@ const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
   ['sensor', 'Sensors'],
   ['treatment', 'Before a treatment'],
   ['burn', 'Burning soot'],
+  ['price', 'Time and price'],
   ['check', 'Guided checks'],
   ['readiness', 'Before judging'],
   ['assumption', 'Assumed where nothing was read'],

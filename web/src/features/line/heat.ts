@@ -9,13 +9,18 @@ const channels = (hex: string): [number, number, number] => [
   Number.parseInt(hex.slice(5, 7), 16),
 ];
 
-/** Colour of gas at a temperature, °C. */
-export function heatColour(celsius: number): string {
-  const share =
-    Math.min(Math.max((celsius - HEAT_LOW_C) / (HEAT_HIGH_C - HEAT_LOW_C), 0), 1) * (STOPS.length - 1);
+/** Colour of gas or bed at a temperature, °C; the scale ends at the given temperatures. */
+export function heatColour(celsius: number, lowC = HEAT_LOW_C, highC = HEAT_HIGH_C): string {
+  const [red, green, blue] = heatOf(celsius, lowC, highC);
+  return `rgb(${red} ${green} ${blue})`;
+}
+
+/** The same as its three channels, 0–255: for pictures that are painted point by point. */
+export function heatOf(celsius: number, lowC: number, highC: number): readonly [number, number, number] {
+  const share = Math.min(Math.max((celsius - lowC) / (highC - lowC), 0), 1) * (STOPS.length - 1);
   const at = Math.min(Math.floor(share), STOPS.length - 2);
   const low = channels(STOPS[at] as string);
   const high = channels(STOPS[at + 1] as string);
-  const mixed = low.map((value, i) => Math.round(value + ((high[i] as number) - value) * (share - at)));
-  return `rgb(${mixed.join(' ')})`;
+  const mix = (i: 0 | 1 | 2): number => Math.round(low[i] + (high[i] - low[i]) * (share - at));
+  return [mix(0), mix(1), mix(2)];
 }

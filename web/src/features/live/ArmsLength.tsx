@@ -4,7 +4,8 @@ import type { BaselinePlan } from '@white-ember/core/readings';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
-import { dwellText, useRunningDwells } from '../job/useRunningDwells.ts';
+import { clockName, leftText } from '../clocks/clocks.ts';
+import { useClocks } from '../clocks/useClocks.ts';
 import { Cues } from './cues.ts';
 import { keepAwake } from './keepAwake.ts';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
@@ -47,7 +48,7 @@ export function ArmsLength({
   const { pressureUnit, temperatureUnit } = useAppSelector((app) => app.preferences);
   const [cues] = useState(() => new Cues());
   const [sound, setSound] = useState(false);
-  const [dwell] = useRunningDwells();
+  const [clock] = useClocks();
   const asked = askedFor(state, plan);
   const rpm = session.latest('engineSpeed') ?? 0;
   const deltaP = session.latest('dpfDeltaP');
@@ -135,10 +136,12 @@ export function ArmsLength({
             {egt3 === undefined ? '–' : withUnit(egt3, temperatureUnit)}
           </span>
         </p>
-        {dwell ? (
-          <p role="timer" aria-label={`Dwell on ${dwell.plate}: ${dwellText(dwell.leftMs)}`}>
-            <span className="block text-lg text-ink2">dwell on {dwell.plate}</span>
-            <span className="figure-text text-4xl sm:text-5xl">{dwellText(dwell.leftMs)}</span>
+        {clock ? (
+          <p role="timer" aria-label={`${clockName(clock)} on ${clock.plate}: ${leftText(clock.leftMs)}`}>
+            <span className="block text-lg text-ink2">
+              {clockName(clock).toLowerCase()} on {clock.plate}
+            </span>
+            <span className="figure-text text-4xl sm:text-5xl">{leftText(clock.leftMs)}</span>
           </p>
         ) : null}
         <div className="flex gap-2">

@@ -1,6 +1,13 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { DRIVABLE_WORDS, stageOf, wasFound, WORK_LABELS, entryFigure } from '@white-ember/core/job';
+import {
+  clockOutcome,
+  DRIVABLE_WORDS,
+  stageOf,
+  wasFound,
+  WORK_LABELS,
+  entryFigure,
+} from '@white-ember/core/job';
 import { entriesOfKind, happenedAt, type Entry } from '@white-ember/core/ledger';
 import { LIMIT_DEFINITIONS, type LimitId } from '@white-ember/core/limits';
 import { problemOf, useSessionQuery } from '../../app/api.ts';
@@ -168,6 +175,10 @@ function Report({ open }: { open: OpenJob }) {
               </li>
             ))}
           </ul>
+          {derived.clocks.map((clock) => {
+            const outcome = clockOutcome(clock);
+            return outcome && outcome.state !== 'on-time' ? <p key={clock.entryId}>{outcome.text}.</p> : null;
+          })}
           {scans.length > 0 ? (
             <p className="mt-1">
               Codes:{' '}

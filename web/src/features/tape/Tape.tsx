@@ -1,6 +1,6 @@
 import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
-import { STAGES, STAGE_LABELS, type DerivedJob, type Stage } from '@white-ember/core/job';
+import { CLOCK_LABELS, STAGES, STAGE_LABELS, type DerivedJob, type Stage } from '@white-ember/core/job';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { useNow } from '../../ui/useNow.ts';
 import { layTape, type Pin } from './tapeLayout.ts';
@@ -99,7 +99,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
   }, []);
   const layout = layTape({
     entries: derived.entries,
-    dwells: derived.dwells,
+    clocks: derived.clocks,
     nowMs: now,
     closed: derived.signedOff !== undefined,
     width,
@@ -130,12 +130,12 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
             // {text} //
           </span>
         ))}
-        {layout.dwells.map(({ from, to, dwell }) => (
+        {layout.waits.map(({ from, to, clock }) => (
           <span
-            key={dwell.entryId}
+            key={clock.entryId}
             className="absolute h-2 hatched text-tape-ink2"
             style={{ left: from, width: to - from, top: PIN_TOP }}
-            title={`dwell: ${dwell.what}`}
+            title={`${CLOCK_LABELS[clock.clock].toLowerCase()}: ${clock.what}`}
           />
         ))}
         {layout.pins.map((pin) => (

@@ -1,4 +1,4 @@
-import { entryFigure, type Dwell } from '@white-ember/core/job';
+import { entryFigure, type JobClock } from '@white-ember/core/job';
 import { happenedAt, type Entry, type EntryKind } from '@white-ember/core/ledger';
 
 const MINUTE = 60_000;
@@ -31,7 +31,7 @@ export interface TapeLayout {
   readonly ticks: readonly { x: number; text?: string }[];
   /** Pauses cut short: where, and how long they were. */
   readonly breaks: readonly { x: number; text: string }[];
-  readonly dwells: readonly { from: number; to: number; dwell: Dwell }[];
+  readonly waits: readonly { from: number; to: number; clock: JobClock }[];
   /** Where now is; absent on a job that is closed. */
   readonly nowX?: number;
   readonly xOf: (ms: number) => number;
@@ -40,7 +40,7 @@ export interface TapeLayout {
 
 export interface TapeFacts {
   readonly entries: readonly Entry[];
-  readonly dwells: readonly Dwell[];
+  readonly clocks: readonly JobClock[];
   readonly nowMs: number;
   /** A closed job ends with its last entry. */
   readonly closed: boolean;
@@ -99,6 +99,9 @@ const RANK: Record<EntryKind, number> = {
   substitution: 3,
   'part-changed': 4,
   'part-state': 4,
+  'treatment-chosen': 2,
+  'clock-started': 3,
+  'clock-ended': 5,
   settled: 4,
   'family-note': 5,
   photo: 5,
@@ -146,12 +149,15 @@ function placeLabels(
   });
 }
 
+/** How far a wait has come: until it was ended, else until now, and never past its end. */
+const waitedTo = ({ endMs, endedMs }: JobClock, nowMs: number): number => endedMs ?? Math.min(endMs, nowMs);
+
 /** Places the ledger on a ruler of a width in px: true to time, long pauses cut, labels that do not collide. */
-export function layTape({ entries, dwells, nowMs, closed, width, rows }: TapeFacts): TapeLayout {
+export function layTape({ entries, clocks, nowMs, closed, width, rows }: TapeFacts): TapeLayout {
   const shown = entries.filter((entry) => entry.body.kind !== 'caution-acknowledged');
   const moments = [
     ...shown.map(happenedAt),
-    ...dwells.flatMap((d) => [d.startMs, Math.min(d.endMs, nowMs)]),
+    ...clocks.flatMap((clock) => [clock.startMs, waitedTo(clock, nowMs)]),
   ].sort((a, b) => a - b);
   const first = moments[0] ?? nowMs;
   const last = moments.at(-1) ?? nowMs;
@@ -190,10 +196,10 @@ export function layTape({ entries, dwells, nowMs, closed, width, rows }: TapeFac
     pins: placeLabels(pins, rows, width, closed ? undefined : xOf(nowMs)),
     ticks,
     breaks,
-    dwells: dwells.map((dwell) => ({
-      from: xOf(dwell.startMs),
-      to: Math.max(xOf(Math.min(dwell.endMs, nowMs)), xOf(dwell.startMs) + 4),
-      dwell,
+    waits: clocks.map((clock) => ({
+      from: xOf(clock.startMs),
+      to: Math.max(xOf(waitedTo(clock, nowMs)), xOf(clock.startMs) + 4),
+      clock,
     })),
     ...(closed ? {} : { nowX: xOf(nowMs) }),
     xOf,

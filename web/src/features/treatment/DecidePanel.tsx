@@ -8,6 +8,7 @@ import { CauseForm } from '../diagnosis/CauseForm.tsx';
 import { vehicleFacts } from '../job/useJob.ts';
 import type { StageProps } from '../job/StageWork.tsx';
 import { ChoiceForm } from './ChoiceForm.tsx';
+import { TreatmentChoice } from './TreatmentChoice.tsx';
 import { DrivableForm } from './DrivableForm.tsx';
 
 /** What the before reading says about the filter, against the limits, before anything is done to it. */
@@ -16,6 +17,9 @@ export function DecidePanel({ open, canEnter, onStage }: StageProps) {
     <div className="max-w-4xl grid gap-8">
       <BeforeReading open={open} onStage={onStage} />
       <CauseForm open={open} canEnter={canEnter} />
+      {open.derived.before ? (
+        <TreatmentChoice open={open} canEnter={canEnter} onChosen={() => onStage('treat')} />
+      ) : null}
       <ChoiceForm open={open} canEnter={canEnter} />
       <DrivableForm open={open} canEnter={canEnter} />
     </div>
@@ -106,9 +110,7 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
           </ul>
         </Notice>
       ) : null}
-      <Button weight="main" onClick={() => onStage('treat')}>
-        Go on to the work
-      </Button>
+      <Button onClick={() => onStage('treat')}>Go on to the work</Button>
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import type { StageProps } from '../job/StageWork.tsx';
+import { ClockList } from '../clocks/ClockList.tsx';
 import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
@@ -163,6 +164,7 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
             ))}
           </ol>
         </div>
+        <ClockList open={open} canEnter={canEnter} />
         <TemporaryRepairs open={open} canEnter={canEnter} />
         <PartsBefore open={open} canEnter={canEnter} where="here" />
       </section>

@@ -1,0 +1,98 @@
+import type { LimitDefinition } from './limitDefinition.ts';
+
+const minutes = (label: string, value: number, reason: string) =>
+  ({
+    label,
+    unit: 'min',
+    value,
+    low: 1,
+    high: 4320,
+    group: 'price',
+    reason,
+  }) as const satisfies LimitDefinition;
+
+const price = (label: string, unit: string, value: number, reason: string) =>
+  ({ label, unit, value, low: 0, high: 20_000, group: 'price', reason }) as const satisfies LimitDefinition;
+
+/** What a treatment is chosen by, and what it takes. */
+export const TREATMENT_LIMITS = {
+  oilHoldsBurnPercent: {
+    label: 'Chance of oil in the exhaust that holds a burn off, above',
+    unit: '%',
+    value: 20,
+    low: 1,
+    high: 100,
+    group: 'treatment',
+    reason: 'Oil feeds the fire and cannot be stopped; a look at the inlet face settles it.',
+  },
+  touchableC: {
+    label: 'Filter cold enough for fluid and spanners, up to',
+    unit: '°C',
+    value: 45,
+    low: 20,
+    high: 80,
+    group: 'treatment',
+    reason: 'Hotter, fluid boils off before it soaks, and hands burn. The fluid’s sheet may allow more.',
+  },
+  driveLoadGPerL: {
+    label: 'Soot that a drive takes off by itself, up to',
+    unit: 'g/L',
+    value: 5,
+    low: 1,
+    high: 15,
+    group: 'treatment',
+    reason: 'A regeneration is due at 3–5 g/L; above it one drive seldom does.',
+  },
+  regenerationDueGPerL: {
+    label: 'Soot by the pressure, a regeneration is due from',
+    unit: 'g/L',
+    value: 4,
+    low: 1,
+    high: 15,
+    group: 'treatment',
+    reason: 'Engine computers begin one at 3–5 g/L.',
+  },
+  worthAnotherPercent: {
+    label: 'Another flush is worth it if it should take off at least',
+    unit: '%',
+    value: 8,
+    low: 1,
+    high: 50,
+    group: 'treatment',
+    reason: 'Of the pressure drop that is left; two holds by foot differ by about as much.',
+  },
+  burnTargetC: {
+    label: 'Temperature before the filter in a planned burn',
+    unit: '°C',
+    value: 600,
+    low: 450,
+    high: 700,
+    group: 'treatment',
+    reason: 'A useful burn needs 550–650 °C before the filter.',
+  },
+  burnOxygenPercent: {
+    label: 'Oxygen before the filter in a planned burn',
+    unit: '%',
+    value: 10,
+    low: 1,
+    high: 21,
+    group: 'treatment',
+    reason: 'With fuel dosed into the exhaust; seldom measured, so it is assumed.',
+  },
+  labourPerHour: price('Labour', '€/h', 65, 'Made-up starting value: enter your own.'),
+  fluidPerL: price('Cleaning fluid, mixed', '€/L', 14, 'Made-up starting value: enter your own.'),
+  fuelOfBurn: price('Fuel of a burn or drive', '€', 6, 'Three litres or so.'),
+  offVehicleKit: price('Seals, clamps and fluid of an off-vehicle clean', '€', 85, 'Made-up starting value.'),
+  exchangeFilter: price('Another filter with seals', '€', 1150, 'Made-up starting value.'),
+  driveMinutes: minutes('Drive regeneration', 40, 'Two people, 15–20 min at speed and the way there.'),
+  standingMinutes: minutes(
+    'Standing regeneration with cool-down',
+    50,
+    'Heating, holding and cooling, watched.',
+  ),
+  chemicalMinutes: minutes('Chemical clean, hands on', 60, 'Access, dosing, refit, warm-up and reading.'),
+  chemicalDwellMin: minutes('Chemical clean, dwell', 30, 'Common; the fluid’s sheet wins.'),
+  offVehicleMinutes: minutes('Off-vehicle clean, hands on', 210, 'Off, soaked, rinsed, dried, on again.'),
+  offVehicleSoakMin: minutes('Off-vehicle clean, soak and dry', 720, 'Hours to overnight.'),
+  exchangeMinutes: minutes('Exchange, hands on', 150, 'Off, on again, adaptation.'),
+} as const satisfies Record<string, LimitDefinition>;

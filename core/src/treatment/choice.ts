@@ -1,0 +1,334 @@
+import { filterVolumeL } from '../filter/index.ts';
+import { entriesOfKind, TREATMENTS, type Treatment, type WorkType } from '../ledger/index.ts';
+import { sootByPressure } from './sootLoad.ts';
+import {
+  burnInterlocks,
+  commandInterlocks,
+  latestReading,
+  outstandingCauses,
+  type BurnForecast,
+  type Interlock,
+  type InterlockFacts,
+} from './interlocks.ts';
+
+export const TREATMENT_LABELS: Readonly<Record<Treatment, string>> = {
+  nothing: 'Leave the filter alone',
+  drive: 'Drive regeneration',
+  standing: 'Standing regeneration',
+  chemical: 'Chemical clean in place',
+  'off-vehicle': 'Off-vehicle clean, flushed backwards',
+  exchange: 'Another filter',
+};
+
+export interface TreatmentQuestion extends InterlockFacts {
+  /** What holds a regeneration off now, in sentences. */
+  readonly inhibitors?: readonly string[];
+  /** What the burn model says of a burn of this filter. */
+  readonly forecast?: BurnForecast;
+}
+
+export interface TreatmentOption {
+  readonly treatment: Treatment;
+  /** Chance that the filter is proved after it, 0–1. */
+  readonly chance: number;
+  readonly handsOnMin: number;
+  readonly waitingMin: number;
+  /** Labour and material, in the currency of the profile. */
+  readonly cost: number;
+  /** Cost over chance: what it comes to if what fails is done again. */
+  readonly expectedCost: number;
+  readonly reasons: readonly string[];
+  readonly risks: readonly string[];
+  /** Where practitioners differ, what the other school says. */
+  readonly otherSchool?: string;
+  /** Why it may not be done now; nothing where it may. */
+  readonly held: readonly Interlock[];
+}
+
+/** What is in the way of the gas, as far as it is known. */
+interface FilterChances {
+  readonly soot: number;
+  readonly ash: number;
+  readonly cracked: number;
+  readonly oil: number;
+  /** None of them. */
+  readonly sound: number;
+}
+
+/** Before anything is diagnosed most full filters are full of soot. */
+const UNDIAGNOSED: readonly (readonly [string, number])[] = [
+  ['soot-loaded', 0.6],
+  ['ash-full', 0.15],
+  ['filter-cracked', 0.03],
+  ['oil-in-exhaust', 0.03],
+];
+
+/** What may make a pressure look high that is not. */
+const LIES_HIGH = ['dp-sensor-failed', 'dp-sensor-wrong', 'low-pipe-blocked', 'dp-hose-off', 'sensor-wiring'];
+/** How far soot by the pressure is believed, with the sensor proven and without. */
+const BELIEVED = { proven: 0.9, unproven: 0.5 } as const;
+
+/**
+ * The diagnosis knows a filter that is full; one that is due for a regeneration shows in its pressure long before. What the
+ * pressure says of soot counts beside it, as far as the sensor is to be believed and it is not ash.
+ */
+function chancesOf(question: TreatmentQuestion): FilterChances {
+  const { likely, limits } = question;
+  const known = new Map(UNDIAGNOSED);
+  const of = (id: string): number => likely?.get(id) ?? (likely ? 0 : (known.get(id) ?? 0));
+  const [ash, cracked, oil] = [of('ash-full'), of('filter-cracked'), of('oil-in-exhaust')];
+  const load = sootLoad(question);
+  const due = load !== undefined && load.gPerL >= limits.regenerationDueGPerL;
+  const honest = LIES_HIGH.reduce((share, id) => share * (1 - of(id)), 1);
+  const proven = !commandInterlocks('burn', question).some(({ id }) => id === 'pressure-unproven');
+  const measured = due ? BELIEVED[proven ? 'proven' : 'unproven'] * honest * (1 - ash) : 0;
+  const soot = Math.max(of('soot-loaded'), measured);
+  return { soot, ash, cracked, oil, sound: (1 - soot) * (1 - ash) * (1 - cracked) * (1 - oil) };
+}
+
+/** Work that was done on the filter of this job and has not proved it. */
+const timesDone = ({ derived }: InterlockFacts, work: WorkType): number =>
+  entriesOfKind(derived.entries, 'work').filter(({ body }) => body.work === work).length;
+
+/** Of the share of filters with soot alone, how many each treatment cures. Working rules of practice, assumed. */
+const CURES_SOOT = { drive: 0.8, standing: 0.85, chemical: 0.88, offVehicle: 0.94, exchange: 0.98 } as const;
+/** A clean in place that has not done it seldom does it the next time. */
+const AGAIN = 0.55;
+/** Takes no ash, but the soot on it. */
+const CHEMICAL_WITH_ASH = 0.15;
+const OFF_VEHICLE_WITH_ASH = 0.85;
+const LEAST_CHANCE = 0.03;
+
+const ABOUT_AS_LIKELY = 0.75;
+
+/** Held by something that no decision gets past. */
+export const isRefused = ({ held }: TreatmentOption): boolean => held.some(({ overridable }) => !overridable);
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/**
+ * Every treatment with its chance, time, cost, reasons, risks and what holds it off. The first is the one to do: what may be
+ * done before what may not, then by cost over chance; to leave the filter alone comes first where it is most likely sound.
+ */
+export function rankTreatments(question: TreatmentQuestion): readonly TreatmentOption[] {
+  const options = TREATMENTS.map((treatment) => optionOf(treatment, question));
+  const soundFirst = chancesOf(question).sound >= 0.8;
+  const place = (option: TreatmentOption): number =>
+    option.treatment === 'nothing' ? (soundFirst ? 0 : 3) : isRefused(option) ? 2 : 1;
+  return driveBeforeStanding(
+    options.toSorted((a, b) => place(a) - place(b) || a.expectedCost - b.expectedCost),
+  );
+}
+
+/** A drive cools the filter: where it may be done and is about as likely to work it goes before standing, though two sit in it. */
+function driveBeforeStanding(sorted: readonly TreatmentOption[]): readonly TreatmentOption[] {
+  const drive = sorted.find(({ treatment }) => treatment === 'drive');
+  const standing = sorted.find(({ treatment }) => treatment === 'standing');
+  if (!drive || !standing || sorted.indexOf(drive) < sorted.indexOf(standing)) return sorted;
+  if (isRefused(drive) || drive.chance < ABOUT_AS_LIKELY * standing.chance) return sorted;
+  return sorted
+    .filter((option) => option !== drive)
+    .flatMap((option) => (option === standing ? [drive, standing] : [option]));
+}
+
+function optionOf(treatment: Treatment, question: TreatmentQuestion): TreatmentOption {
+  const { limits } = question;
+  const { chance, reasons } = chanceAndReasons(treatment, question);
+  const { handsOnMin, waitingMin, material } = effortOf(treatment, question);
+  const cost = (handsOnMin / 60) * limits.labourPerHour + material;
+  return {
+    treatment,
+    chance,
+    handsOnMin,
+    waitingMin,
+    cost,
+    expectedCost: cost / Math.max(chance, LEAST_CHANCE),
+    reasons,
+    risks: risksOf(treatment, question),
+    ...otherSchool(treatment),
+    held: heldOff(treatment, question),
+  };
+}
+
+function chanceAndReasons(
+  treatment: Treatment,
+  question: TreatmentQuestion,
+): { chance: number; reasons: string[] } {
+  const { limits, forecast } = question;
+  const { soot, ash, cracked, oil, sound } = chancesOf(question);
+  const sootAlone = soot * (1 - ash) * (1 - cracked) * (1 - oil);
+  const withAsh = ash * (1 - cracked) * (1 - oil);
+  const load = sootLoad(question);
+  const told = [
+    `Soot ${percent(soot)}, ash ${percent(ash)}${cracked > 0.02 ? `, cracked ${percent(cracked)}` : ''}${oil > 0.02 ? `, oil ${percent(oil)}` : ''} likely`,
+  ];
+  switch (treatment) {
+    case 'nothing':
+      return {
+        chance: sound,
+        reasons: [`${percent(sound)} likely that neither soot, ash, oil nor a crack is in the way`, ...told],
+      };
+    case 'drive':
+    case 'standing': {
+      const burns = forecast ? forecast.sootLeftG <= limits.sootAfterCleanG : undefined;
+      const moderate =
+        load === undefined ? 0.6 : Math.min(1, limits.driveLoadGPerL / Math.max(load.gPerL, 0.01));
+      const cures =
+        CURES_SOOT[treatment] * (treatment === 'drive' ? moderate : 1) * (burns === false ? 0.4 : 1);
+      return {
+        chance: sound + sootAlone * cures,
+        reasons: [
+          ...told,
+          ...(load
+            ? [
+                `${load.gPerL.toFixed(1)} g/L of soot by the pressure (${load.lowG.toFixed(0)}–${load.highG.toFixed(0)} g)${treatment === 'drive' ? `; a drive takes off up to ${limits.driveLoadGPerL} g/L` : ''}`,
+              ]
+            : []),
+          ...(forecast
+            ? [
+                `The burn model leaves ${forecast.sootLeftG.toFixed(1)} g at ${limits.burnTargetC} °C; clean is up to ${limits.sootAfterCleanG} g`,
+              ]
+            : []),
+        ],
+      };
+    }
+    case 'chemical': {
+      const before = timesDone(question, 'chemical-clean');
+      const again = AGAIN ** before;
+      return {
+        chance: sound + (sootAlone * CURES_SOOT.chemical + withAsh * CHEMICAL_WITH_ASH) * again,
+        reasons: [
+          ...told,
+          'Loosens soot cold: it asks nothing of the bed, whatever the load',
+          ...(before > 0
+            ? [`Done ${before === 1 ? 'once' : `${before} times`} on this job already; each time does less`]
+            : []),
+        ],
+      };
+    }
+    case 'off-vehicle':
+      return {
+        chance:
+          sound +
+          (1 - sound) * (1 - cracked) * (withAsh > sootAlone ? OFF_VEHICLE_WITH_ASH : CURES_SOOT.offVehicle),
+        reasons: [...told, 'Takes ash and oil out too, and is weighed before and after'],
+      };
+    case 'exchange':
+      return {
+        chance: CURES_SOOT.exchange,
+        reasons: [
+          ...told,
+          cracked > 0.2 ? 'A cracked brick cannot be cleaned' : 'For cracked, melted, or ash beyond cleaning',
+        ],
+      };
+  }
+}
+
+/** Soot by the pressure of the last reading, as far as it can be told. */
+function sootLoad(
+  question: TreatmentQuestion,
+): { readonly gPerL: number; readonly lowG: number; readonly highG: number } | undefined {
+  const { filter, derived, limits, displacementL } = question;
+  const reading = latestReading(derived);
+  if (!filter || !reading) return undefined;
+  const estimate = sootByPressure(reading.body, filter, {
+    limits,
+    ...(displacementL === undefined ? {} : { displacementL }),
+  });
+  if (!estimate.ok) return undefined;
+  const { sootG, lowG, highG } = estimate.value;
+  return { gPerL: sootG / filterVolumeL(filter), lowG, highG };
+}
+
+function effortOf(
+  treatment: Treatment,
+  { limits, filter }: TreatmentQuestion,
+): { handsOnMin: number; waitingMin: number; material: number } {
+  // About a litre for a filter of a light vehicle; a larger one takes more.
+  const fluidL = Math.max(1, filter ? 0.4 * filterVolumeL(filter) : 1);
+  switch (treatment) {
+    case 'nothing':
+      return { handsOnMin: 0, waitingMin: 0, material: 0 };
+    case 'drive':
+      // Two people sit in it.
+      return { handsOnMin: 2 * limits.driveMinutes, waitingMin: 0, material: limits.fuelOfBurn };
+    case 'standing':
+      return { handsOnMin: limits.standingMinutes, waitingMin: 0, material: limits.fuelOfBurn };
+    case 'chemical':
+      return {
+        handsOnMin: limits.chemicalMinutes,
+        waitingMin: limits.chemicalDwellMin,
+        material: fluidL * limits.fluidPerL,
+      };
+    case 'off-vehicle':
+      return {
+        handsOnMin: limits.offVehicleMinutes,
+        waitingMin: limits.offVehicleSoakMin,
+        material: limits.offVehicleKit,
+      };
+    case 'exchange':
+      return { handsOnMin: limits.exchangeMinutes, waitingMin: 0, material: limits.exchangeFilter };
+  }
+}
+
+function risksOf(treatment: Treatment, { forecast }: TreatmentQuestion): string[] {
+  const hot = forecast
+    ? [
+        `The bed comes to ${forecast.plannedPeakC.toFixed(0)} °C, and to ${forecast.dropPeakC.toFixed(0)} °C if the engine drops to idle; it stands ${forecast.limitC} °C`,
+      ]
+    : ['The bed overheats if the engine drops to idle in the burn'];
+  switch (treatment) {
+    case 'nothing':
+      return ['What is left of the cause fills it again'];
+    case 'drive':
+      return [...hot, 'Two people: one drives, one reads'];
+    case 'standing':
+      return [...hot, 'The vehicle stands hot: outdoors, watched, extinguisher at hand'];
+    case 'chemical':
+      return [
+        'Smoke, steam and run-off: the site must allow them',
+        'A seized EGT can snap or strip its boss: the high pipe costs less',
+      ];
+    case 'off-vehicle':
+      return [
+        'Seized sensors and stripped threads',
+        'Axle, mount and steering fasteners that come off are safety-critical',
+      ];
+    case 'exchange':
+      return ['The dearest; an unrepaired cause fills the new one too'];
+  }
+}
+
+function otherSchool(treatment: Treatment): { otherSchool?: string } {
+  switch (treatment) {
+    case 'drive':
+      return {
+        otherSchool:
+          'Others burn standing, with a rig beside the vehicle. Driving cools the filter and is preferred here.',
+      };
+    case 'standing':
+      return {
+        otherSchool: 'Others drive, as the air cools the filter: preferred here where a drive is possible.',
+      };
+    case 'chemical':
+      return {
+        otherSchool:
+          'Others flush backwards off the vehicle, so that no dirt goes through. After the clean some burn at once: here held revs and a drive come first.',
+      };
+    case 'off-vehicle':
+      return {
+        otherSchool:
+          'Others find a clean in place enough for soot; some use a water jet alone. Here fluid and soak, low pressure.',
+      };
+    case 'nothing':
+    case 'exchange':
+      return {};
+  }
+}
+
+/** What holds a treatment off now. A cause that is not repaired may be taken on knowingly; the rest may not. */
+function heldOff(treatment: Treatment, question: TreatmentQuestion): Interlock[] {
+  if (treatment === 'nothing') return [];
+  const cause = outstandingCauses(question);
+  return [...(treatment === 'drive' || treatment === 'standing' ? burnInterlocks(question) : []), ...cause];
+}

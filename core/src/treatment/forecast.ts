@@ -1,0 +1,80 @@
+import {
+  bedLimits,
+  idleExhaust,
+  plannedBurn,
+  worstDropToIdle,
+  type BurnPlan,
+  type Catalyst,
+} from '../burn/index.ts';
+import { judgeReading } from '../proof/index.ts';
+import type { Limits } from '../limits/index.ts';
+import { success, type Result } from '../quantities/index.ts';
+import { latestReading, type BurnForecast, type InterlockFacts } from './interlocks.ts';
+import { mostSoot } from './sootLoad.ts';
+
+export interface JobBurn {
+  readonly plan: BurnPlan;
+  /** Engine size by which it idles, L. */
+  readonly displacementL: number;
+  /** What was not known and was assumed, in words. */
+  readonly assumptions: readonly string[];
+}
+
+/** A middle engine, where its size is not known. */
+const USUAL_DISPLACEMENT_L = 2;
+/** Gas of a raised idle per litre of engine, as a burn is held at, where no hold was read. */
+const HELD_KG_PER_S_L = 0.022;
+
+/**
+ * The burn of a job's filter as it would be planned: the upper end of its soot, the flow of its hold of most flow, temperature
+ * and oxygen of the limits profile. Nothing where the filter or the soot is not known.
+ */
+export function burnOfJob(facts: InterlockFacts, catalyst: Catalyst = 'coated'): JobBurn | undefined {
+  const { derived, filter, limits, displacementL } = facts;
+  const reading = latestReading(derived);
+  if (!filter || !reading) return undefined;
+  const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
+  const load = mostSoot(reading.body, filter, context);
+  if (!load.ok) return undefined;
+  const flows = judgeReading(reading.body, context)
+    .samples.filter(({ kind }) => kind === 'hold')
+    .map(({ flow }) => flow.exhaustKgPerS);
+  const engineL = displacementL ?? USUAL_DISPLACEMENT_L;
+  const { diameterMm, lengthMm, cpsi, wallMm, material = 'unknown' } = filter;
+  return {
+    plan: {
+      filter: { diameterMm, lengthMm, cpsi, wallMm, material },
+      catalyst,
+      sootG: load.value.grams,
+      ashG: 0,
+      targetC: limits.burnTargetC,
+      exhaustKgPerS: flows.length > 0 ? Math.max(...flows) : HELD_KG_PER_S_L * engineL,
+      oxygenPercent: limits.burnOxygenPercent,
+    },
+    displacementL: engineL,
+    assumptions: [
+      ...(material === 'unknown'
+        ? ['Material not known: taken for the lighter one, which runs hotter.']
+        : []),
+      ...(displacementL === undefined
+        ? [`Engine size not known: idle of ${USUAL_DISPLACEMENT_L} L assumed.`]
+        : []),
+      'No ash, soot evenly along the filter.',
+      `${limits.burnOxygenPercent} % oxygen, ${limits.burnTargetC} °C before the filter, from the limits profile.`,
+    ],
+  };
+}
+
+/** What the burn would do, and the worst drop to idle in it. Some tenths of a second of work: not for the main thread. */
+export function forecastBurn({ plan, displacementL }: JobBurn, limits: Limits): Result<BurnForecast> {
+  const drop = worstDropToIdle(plannedBurn(plan), idleExhaust(displacementL), limits, { mostFiner: 4 });
+  if (!drop.ok) return drop;
+  const { planned, worst } = drop.value;
+  return success({
+    sootG: plan.sootG,
+    sootLeftG: planned.sootLeftG,
+    plannedPeakC: planned.peakBedC,
+    dropPeakC: worst.peakBedC,
+    limitC: bedLimits(limits, plan.filter.material).peakC,
+  });
+}

@@ -1,0 +1,87 @@
+import type { Browser, Page } from '@playwright/test';
+import { expect, newJob, signIn, stage, test, type Site } from './setup/site.ts';
+
+/** A device whose clock is off by so many minutes. */
+async function device(browser: Browser, site: Site, offMin: number, who: 'Tobin' | 'Imke'): Promise<Page> {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await page.clock.install({ time: new Date(Date.now() + offMin * 60_000) });
+  await signIn(page, site, who);
+  return page;
+}
+
+const timer = (page: Page) => page.getByRole('timer', { name: /FL 012 TX/ });
+const secondsLeft = async (page: Page): Promise<number> => {
+  const [, minutes = '0', seconds = '0'] = /(\d+):(\d+)/.exec(await timer(page).innerText()) ?? [];
+  return Number(minutes) * 60 + Number(seconds);
+};
+
+test('a clock runs by one time on two devices with wrong clocks, over reload and restart, rings on both and is ended once', async ({
+  browser,
+  site,
+}) => {
+  test.setTimeout(120_000);
+  const van = await device(browser, site, 47, 'Tobin');
+  const office = await device(browser, site, -13, 'Imke');
+
+  // Another clock of the demo would stand first in the header.
+  await newJob(van, site, 'FL 012');
+  await stage(van, 'Treat');
+  await van.getByText('Start a clock').click();
+  await van.getByLabel('Time').fill('0.7');
+  await van.getByLabel('What comes next').fill('take the filter off');
+  const startedAt = Date.now();
+  await van.getByRole('button', { name: 'Start it' }).click();
+  await expect(timer(van)).toBeVisible();
+  expect(Math.abs((await secondsLeft(van)) - (42 - (Date.now() - startedAt) / 1000))).toBeLessThan(4);
+
+  // The other device hears of it by itself, with the same time left.
+  await expect(timer(office)).toBeVisible({ timeout: 25_000 });
+  expect(Math.abs((await secondsLeft(van)) - (await secondsLeft(office)))).toBeLessThan(4);
+
+  await site.stop();
+  await site.start();
+  await van.reload();
+  await expect(timer(van)).toBeVisible();
+
+  // It rings at its time, on every page of both.
+  const bar = (page: Page) => page.getByRole('alert', { name: 'Cooling down over: FL 012 TX' });
+  const [vanBar, officeBar] = [bar(van), bar(office)];
+  await office.goto(`${site.address}/vehicles`);
+  await expect(vanBar).toBeVisible({ timeout: 60_000 });
+  const rangAfterS = (Date.now() - startedAt) / 1000;
+  expect(rangAfterS).toBeGreaterThan(39);
+  expect(rangAfterS).toBeLessThan(60);
+  await expect(officeBar).toBeVisible();
+  await expect(officeBar).toContainText('next: take the filter off');
+
+  // Silent here is not ended: it stays where it is not silenced, also after a reload.
+  await office.getByRole('button', { name: 'Silence here' }).click();
+  await expect(officeBar).toBeHidden();
+  await van.reload();
+  await expect(vanBar).toBeVisible();
+  await van.getByRole('alert').getByRole('button', { name: 'End it' }).click();
+  await expect(vanBar).toBeHidden();
+  await expect(timer(office)).toBeHidden({ timeout: 25_000 });
+  await van.context().close();
+  await office.context().close();
+});
+
+test('a dwell that is cut short says so on the job and in the report, with the reason', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await newJob(page, site, 'HW 52');
+  await stage(page, 'Treat');
+  await page.getByRole('button', { name: 'I have read this' }).click();
+  await page.getByLabel('What exactly').fill('One fill, cold');
+  await page.getByRole('textbox', { name: 'Dwell' }).fill('30');
+  await page.getByRole('button', { name: 'Enter the work' }).click();
+  await page.getByLabel('Why before its time').fill('The customer could not wait');
+  await page.getByRole('button', { name: 'End it early' }).click();
+  const words = /Dwell, One fill, cold: cut short after 0(\.\d)? of 30 min \(The customer could not wait\)/;
+  await expect(page.getByText(words)).toBeVisible();
+  await page.goto(page.url().replace(/\?.*/, '/report'));
+  await expect(page.getByText(words)).toBeVisible();
+});

@@ -1,0 +1,79 @@
+import { useEffect, useRef } from 'react';
+import type { BurnRun } from '@white-ember/core/burn';
+import { heatOf } from '../line/heat.ts';
+
+const HEIGHT = 150;
+export const BED_LOW_C = 200;
+
+/** Where the scale ends: a little over what the bed stands, so that too hot is white. */
+export const bedHighC = (limitC: number): number => limitC + 100;
+
+/** The bed as a picture: time to the right, the filter's length downwards from its inlet face, colour as heat. */
+export function BedPicture({ run, limitC }: { run: BurnRun; limitC: number }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { bedC, timeS } = run.series;
+  useEffect(() => {
+    const pen = canvas.current?.getContext('2d');
+    if (!pen || !bedC) return;
+    const moments = timeS.length;
+    const image = pen.createImageData(moments, run.cells);
+    for (let t = 0; t < moments; t++)
+      for (let x = 0; x < run.cells; x++) {
+        const [red, green, blue] = heatOf(bedC[t * run.cells + x] as number, BED_LOW_C, bedHighC(limitC));
+        const at = 4 * (x * moments + t);
+        image.data.set([red, green, blue, 255], at);
+      }
+    pen.canvas.width = moments;
+    pen.canvas.height = run.cells;
+    pen.putImageData(image, 0, 0);
+  }, [bedC, timeS, run.cells, limitC]);
+  const minutes = (timeS.at(-1) ?? 0) / 60;
+  const peakX = (100 * run.peakAtS) / (timeS.at(-1) ?? 1);
+  const lengthMm = run.lengthMm;
+  return (
+    <figure className="grid gap-1">
+      <div className="relative border-2 border-ink" style={{ height: HEIGHT }}>
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label={`Temperature of the bed over ${minutes.toFixed(0)} min, hottest ${run.peakBedC.toFixed(0)} °C after ${(run.peakAtS / 60).toFixed(1)} min, ${run.peakAtMm.toFixed(0)} mm behind its face`}
+          className="absolute inset-0 size-full"
+          style={{ imageRendering: 'auto' }}
+        />
+        <span
+          aria-hidden
+          className="absolute size-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-paper outline-2 outline-ink"
+          style={{ left: `${peakX}%`, top: `${(100 * run.peakAtMm) / lengthMm}%` }}
+        />
+      </div>
+      <figcaption className="flex justify-between text-sm text-ink2">
+        <span>0 min · top: inlet face, bottom: {lengthMm.toFixed(0)} mm behind it</span>
+        <span>{minutes.toFixed(0)} min</span>
+      </figcaption>
+    </figure>
+  );
+}
+
+/** What the colours mean, with the limit marked. */
+export function BedScale({ limitC }: { limitC: number }) {
+  const high = bedHighC(limitC);
+  const stops = Array.from({ length: 12 }, (_, i) => {
+    const celsius = BED_LOW_C + ((high - BED_LOW_C) * i) / 11;
+    return `rgb(${heatOf(celsius, BED_LOW_C, high).join(' ')})`;
+  });
+  const at = (100 * (limitC - BED_LOW_C)) / (high - BED_LOW_C);
+  return (
+    <div className="text-sm grid gap-0.5" aria-hidden>
+      <div
+        className="relative h-3 border border-ink"
+        style={{ background: `linear-gradient(to right, ${stops.join(', ')})` }}
+      >
+        <span className="absolute -top-1 -bottom-1 w-0.5 bg-ink" style={{ left: `${at}%` }} />
+      </div>
+      <div className="flex justify-between text-ink2">
+        <span>{BED_LOW_C} °C</span>
+        <span>stands {limitC} °C</span>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,334 @@
+import { useDeferredValue, useEffect, useState } from 'react';
+import { proxy } from 'comlink';
+import type { BurnBatch, BurnRun, Catalyst, JudgedBurn, SafeSoot } from '@white-ember/core/burn';
+import { filterVolumeL } from '@white-ember/core/filter';
+import type { JobBurn } from '@white-ember/core/treatment';
+import type { BurnWish, Told } from '../../workers/burnWorker.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { Notice } from '../../ui/Notice.tsx';
+import { StateMark } from '../../ui/StateMark.tsx';
+import type { OpenJob } from '../job/useJob.ts';
+import { BedPicture, BedScale } from './BedPicture.tsx';
+import { burnRemote } from './burnRemote.ts';
+
+const RUNS = 500;
+const CATALYST_LABELS: Readonly<Record<Catalyst, string>> = {
+  none: 'bare wall',
+  coated: 'coated wall',
+  'fuel-borne': 'additive in the fuel',
+};
+
+interface Shown {
+  readonly run: BurnRun;
+  readonly judged: JudgedBurn;
+}
+
+/** What a burn of this filter would do: target, flow and soot by sliders, the bed as a heat picture, many doubtful runs. */
+export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
+  const { limits } = open;
+  const volumeL = filterVolumeL(burn.plan.filter);
+  const [targetC, setTarget] = useState(burn.plan.targetC);
+  const [flowGPerS, setFlow] = useState(Math.round(burn.plan.exhaustKgPerS * 1000));
+  const [sootG, setSoot] = useState(Math.round(burn.plan.sootG * 2) / 2);
+  const [catalyst, setCatalyst] = useState(burn.plan.catalyst);
+  const [drops, setDrops] = useState(false);
+  const [dropMin, setDropMin] = useState(4);
+  const wish: BurnWish = {
+    plan: { ...burn.plan, targetC, exhaustKgPerS: flowGPerS / 1000, sootG, catalyst },
+    ...(drops ? { drop: { atS: dropMin * 60, displacementL: burn.displacementL } } : {}),
+    limits,
+  };
+  const key = useDeferredValue(JSON.stringify(wish));
+  const [shown, setShown] = useState<{ key: string; told: Told<Shown> }>();
+  useEffect(() => {
+    let wanted = true;
+    void burnRemote()
+      .burn(JSON.parse(key) as BurnWish)
+      .then((told) => wanted && setShown({ key, told }));
+    return () => {
+      wanted = false;
+    };
+  }, [key]);
+  const told = shown?.told;
+  return (
+    <section className="grid gap-4" aria-label="What this burn would do">
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Slide
+          label="Before the filter"
+          unit="°C"
+          value={targetC}
+          low={450}
+          high={700}
+          step={5}
+          onValue={setTarget}
+        />
+        <Slide
+          label="Exhaust flow"
+          unit="g/s"
+          value={flowGPerS}
+          low={5}
+          high={200}
+          step={1}
+          onValue={setFlow}
+        />
+        <Slide
+          label="Soot"
+          unit={`g, ${(sootG / volumeL).toFixed(1)} g/L`}
+          value={sootG}
+          low={0}
+          high={Math.round(15 * volumeL)}
+          step={0.5}
+          onValue={setSoot}
+        />
+        <Field label="What helps the soot to burn">
+          <select
+            className="input-box"
+            value={catalyst}
+            onChange={(event) => setCatalyst(event.target.value as Catalyst)}
+          >
+            {Object.entries(CATALYST_LABELS).map(([id, label]) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <label className="flex gap-3 items-center min-h-11">
+          <input
+            type="checkbox"
+            className="size-5 accent-[var(--ember-button)]"
+            checked={drops}
+            onChange={(event) => setDrops(event.target.checked)}
+          />
+          The engine drops to idle in it
+        </label>
+        {drops ? (
+          <Slide
+            label="Drops to idle after"
+            unit="min"
+            value={dropMin}
+            low={1}
+            high={24}
+            step={0.5}
+            onValue={setDropMin}
+          />
+        ) : null}
+      </div>
+      {told === undefined ? <p className="text-ink2">Burning …</p> : null}
+      {told && !told.ok ? <Notice title="No burn">{told.text}</Notice> : null}
+      {told?.ok ? <Answer {...told.value} limits={limits} material={burn.plan.filter.material} /> : null}
+      <Doubts key={key} wish={wish} />
+      <SafeLoad key={`${catalyst} ${targetC} ${flowGPerS}`} wish={wish} displacementL={burn.displacementL} />
+      <p className="text-sm text-ink2">Assumed: {burn.assumptions.join(' ')}</p>
+    </section>
+  );
+}
+
+function Slide({
+  label,
+  unit,
+  value,
+  low,
+  high,
+  step,
+  onValue,
+}: {
+  label: string;
+  unit: string;
+  value: number;
+  low: number;
+  high: number;
+  step: number;
+  onValue: (value: number) => void;
+}) {
+  return (
+    <label className="grid gap-1">
+      <span className="flex justify-between items-baseline">
+        <span className="font-head font-semibold">{label}</span>
+        <span>
+          <span className="figure-text text-lg">{value}</span> {unit}
+        </span>
+      </span>
+      <input
+        type="range"
+        className="min-h-11 w-full accent-[var(--ember-button)]"
+        min={low}
+        max={Math.max(high, value)}
+        step={step}
+        value={value}
+        onChange={(event) => onValue(Number(event.target.value))}
+      />
+    </label>
+  );
+}
+
+const VERDICT_WORDS = {
+  clean: 'Burns clean and keeps the bed’s limits',
+  'soot-left': 'Keeps the bed’s limits and leaves soot',
+  'too-hot': 'Too hot for this bed',
+} as const;
+
+function Answer({
+  run,
+  judged,
+  limits,
+  material,
+}: Shown & { limits: OpenJob['limits']; material: JobBurn['plan']['filter']['material'] }) {
+  const limitC = material === 'silicon-carbide' ? limits.bedLimitSiliconCarbideC : limits.bedLimitOtherC;
+  const { timeS, sootG, inletC, outletC, peakC } = run.series;
+  const every = Math.max(1, Math.round(timeS.length / 12));
+  const rows = timeS.map((_, i) => i).filter((i) => i % every === 0);
+  return (
+    <div className="grid gap-3">
+      <p className="flex items-center gap-2 font-head font-semibold text-xl" role="status">
+        <StateMark
+          state={judged.verdict === 'clean' ? 'sound' : judged.verdict === 'too-hot' ? 'failed' : 'doubtful'}
+          size={22}
+        />
+        {VERDICT_WORDS[judged.verdict]}
+      </p>
+      <ul className="grid gap-1">
+        {judged.reasons.map((text) => (
+          <li key={text}>{text}.</li>
+        ))}
+        {run.durationS > 0 ? <li>Most of it burns in {(run.durationS / 60).toFixed(1)} min.</li> : null}
+      </ul>
+      <BedPicture run={run} limitC={limitC} />
+      <BedScale limitC={limitC} />
+      <details>
+        <summary className="min-h-11 content-center underline underline-offset-4">
+          The same as a table
+        </summary>
+        <table className="w-full text-right [&_td]:py-0.5">
+          <thead className="border-b-2 border-ink">
+            <tr>
+              <th>min</th>
+              <th>soot, g</th>
+              <th>in, °C</th>
+              <th>hottest, °C</th>
+              <th>out, °C</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((i) => (
+              <tr key={i} className="border-b border-rule">
+                <td>{((timeS[i] ?? 0) / 60).toFixed(1)}</td>
+                <td>{sootG[i]?.toFixed(1)}</td>
+                <td>{inletC[i]?.toFixed(0)}</td>
+                <td>{peakC[i]?.toFixed(0)}</td>
+                <td>{outletC[i]?.toFixed(0)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </div>
+  );
+}
+
+/** The same burn many times, with all that is not known exactly drawn anew. */
+function Doubts({ wish }: { wish: BurnWish }) {
+  const [done, setDone] = useState<number>();
+  const [batch, setBatch] = useState<Told<BurnBatch>>();
+  const [startedMs, setStarted] = useState(0);
+  useEffect(() => () => void burnRemote().stopBatch(), []);
+  const start = async (): Promise<void> => {
+    setDone(0);
+    setBatch(undefined);
+    setStarted(performance.now());
+    const { sootG } = wish.plan;
+    const answer = await burnRemote().batch(
+      wish,
+      // Soot from a pressure is known to some 30 % either way.
+      { lowG: 0.7 * sootG, highG: 1.3 * sootG },
+      RUNS,
+      proxy(setDone),
+    );
+    setDone(undefined);
+    setBatch(answer);
+  };
+  const left =
+    done && done > 20
+      ? Math.ceil((((performance.now() - startedMs) / done) * (RUNS - done)) / 1000)
+      : undefined;
+  return (
+    <div className="border-t-2 border-rule pt-3 grid gap-2">
+      {done === undefined ? (
+        <Button className="justify-self-start" onClick={() => void start()}>
+          How sure is that? Run it {RUNS} times
+        </Button>
+      ) : (
+        <div className="flex items-center gap-3">
+          <progress
+            className="grow h-3 accent-[var(--ember-button)]"
+            value={done}
+            max={RUNS}
+            aria-label={`Runs, ${done} of ${RUNS}`}
+          />
+          <span className="text-sm tabular-nums">
+            {done} of {RUNS}
+            {left === undefined ? '' : `, ${left} s left`}
+          </span>
+          <Button
+            onClick={() => {
+              void burnRemote().stopBatch();
+              setDone(undefined);
+            }}
+          >
+            Stop
+          </Button>
+        </div>
+      )}
+      {batch?.ok ? (
+        <ul className="grid gap-1">
+          <li>
+            Nine in ten runs: hottest {batch.value.peakBedC.low.toFixed(0)}–
+            {batch.value.peakBedC.high.toFixed(0)} °C, soot left {batch.value.sootLeftG.low.toFixed(1)}–
+            {batch.value.sootLeftG.high.toFixed(1)} g.
+          </li>
+          <li>
+            In {(100 * batch.value.overLimitShare).toFixed(0)} % the bed passes the {batch.value.limitC} °C
+            that it stands.
+          </li>
+          <li className="text-sm text-ink2">
+            Soot ±30 %, temperature ±20 °C, flow ±12 %, oxygen ±1.6 %, rates within a factor of 1.6, nine in
+            ten.
+          </li>
+        </ul>
+      ) : null}
+      {batch && !batch.ok ? <Notice title="No answer">{batch.text}</Notice> : null}
+    </div>
+  );
+}
+
+/** How much soot this burn could have with the worst drop to idle still within the bed's limit. */
+function SafeLoad({ wish, displacementL }: { wish: BurnWish; displacementL: number }) {
+  const [told, setTold] = useState<Told<SafeSoot> | 'searching'>();
+  const search = async (): Promise<void> => {
+    setTold('searching');
+    setTold(await burnRemote().safeSoot(wish.plan, displacementL, wish.limits));
+  };
+  if (told === undefined || told === 'searching')
+    return (
+      <Button className="justify-self-start" disabled={told === 'searching'} onClick={() => void search()}>
+        {told === 'searching' ? 'Searching …' : 'Find the most soot that is safe'}
+      </Button>
+    );
+  return (
+    <p role="status">
+      {told.ok ? (
+        <>
+          Up to{' '}
+          <span className="figure-text">
+            {told.value.gPerL.toFixed(1)} g/L, {told.value.grams.toFixed(0)} g
+          </span>{' '}
+          the bed keeps its {told.value.limitC} °C even if the engine drops to idle at the worst moment
+          {told.value.capped ? '; more was not searched' : ''}.
+        </>
+      ) : (
+        told.text
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,75 @@
+import { CLOCK_LABELS, clocksOf } from '@white-ember/core/job';
+import type { RunningClock } from '@white-ember/core/contract';
+import type { ClockKind, Entry } from '@white-ember/core/ledger';
+import type { Waiting } from '../ledger/outboxStore.ts';
+
+export interface ShownClock {
+  readonly entryId: string;
+  readonly jobId: string;
+  readonly plate: string;
+  readonly clock: ClockKind;
+  readonly what: string;
+  readonly next: string | undefined;
+  readonly untilMs: number;
+  readonly leftMs: number;
+}
+
+/** Clocks that the server has, with those begun and ended on this device that it has not heard of yet. */
+export function clocksWith(
+  known: readonly RunningClock[],
+  waiting: readonly Pick<Waiting, 'jobId' | 'entry' | 'refused'>[],
+  plateOf: (jobId: string) => string | undefined,
+): Omit<ShownClock, 'leftMs'>[] {
+  const mine = waiting.filter(({ refused }) => refused === undefined);
+  const entries = mine.map(({ entry, jobId }) => ({ ...entry, jobId }) as Entry);
+  const gone = new Set(
+    mine.flatMap(({ entry: { body, supersedes } }) => [
+      ...(body.kind === 'clock-ended' ? [body.entry] : []),
+      ...(supersedes === undefined ? [] : [supersedes]),
+    ]),
+  );
+  const begun = mine.flatMap(({ jobId }, i) =>
+    clocksOf([entries[i] as Entry]).map((clock) => ({ clock, jobId })),
+  );
+  const all = [
+    ...known.map((clock) => ({
+      entryId: clock.entryId,
+      jobId: clock.jobId,
+      plate: clock.plate,
+      clock: clock.clock,
+      what: clock.what,
+      next: clock.next,
+      untilMs: Date.parse(clock.until),
+    })),
+    ...begun.map(({ clock, jobId }) => ({
+      entryId: clock.entryId,
+      jobId,
+      plate: plateOf(jobId) ?? 'this job',
+      clock: clock.clock,
+      what: clock.what,
+      next: clock.next,
+      untilMs: clock.endMs,
+    })),
+  ];
+  const seen = new Set<string>();
+  return all.filter(({ entryId }) => {
+    if (gone.has(entryId) || seen.has(entryId)) return false;
+    seen.add(entryId);
+    return true;
+  });
+}
+
+/** Minutes and seconds; hours and minutes from a hundred minutes on; how long over since it rang. */
+export function leftText(leftMs: number): string {
+  if (leftMs <= 0) {
+    const over = Math.floor(-leftMs / 60_000);
+    return over === 0 ? 'over' : over < 100 ? `over ${over} min` : `over ${Math.floor(over / 60)} h`;
+  }
+  const seconds = Math.ceil(leftMs / 1000);
+  const minutes = Math.floor(seconds / 60);
+  return minutes >= 100
+    ? `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
+    : `${String(minutes).padStart(2, '0')}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+export const clockName = ({ clock }: Pick<ShownClock, 'clock'>): string => CLOCK_LABELS[clock];

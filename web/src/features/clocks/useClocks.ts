@@ -1,0 +1,18 @@
+import { useClocksQuery, useJobsQuery } from '../../app/api.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { useNow } from '../../ui/useNow.ts';
+import { clocksWith, type ShownClock } from './clocks.ts';
+
+/** What other devices do is seen after so long at most. */
+const ASK_EVERY_MS = 15_000;
+
+/** Every wait of the workshop that is not ended, the nearest end first; it counts by the server's clock. */
+export function useClocks(): readonly ShownClock[] {
+  const { data } = useClocksQuery(undefined, { pollingInterval: ASK_EVERY_MS });
+  const items = useAppSelector((state) => state.outbox.items);
+  const { data: jobs } = useJobsQuery({ show: 'open' });
+  const now = useNow(1000);
+  return clocksWith(data?.clocks ?? [], items, (jobId) => jobs?.jobs.find(({ id }) => id === jobId)?.plate)
+    .map((clock) => ({ ...clock, leftMs: clock.untilMs - now }))
+    .sort((a, b) => a.leftMs - b.leftMs);
+}

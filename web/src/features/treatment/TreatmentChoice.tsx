@@ -1,0 +1,177 @@
+import { useState } from 'react';
+import type { Treatment } from '@white-ember/core/ledger';
+import { isRefused, TREATMENT_LABELS, type TreatmentOption } from '@white-ember/core/treatment';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { StateMark } from '../../ui/StateMark.tsx';
+import { BurnPlanner } from '../burn/BurnPlanner.tsx';
+import { useTreatments } from '../burn/useTreatments.ts';
+import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
+import { useAddEntry } from '../job/useAddEntry.ts';
+import type { OpenJob } from '../job/useJob.ts';
+
+/** What may be done to the filter, the best first, each with its reasons, its risks and what holds it off. */
+export function TreatmentChoice({
+  open,
+  canEnter,
+  onChosen,
+}: {
+  open: OpenJob;
+  canEnter: boolean;
+  onChosen: () => void;
+}) {
+  const diagnosis = useDiagnosis(open);
+  const { options, burn, forecasting } = useTreatments(open, diagnosis);
+  const chosen = open.derived.treatment?.body.treatment;
+  const [planning, setPlanning] = useState(false);
+  return (
+    <section className="grid gap-3">
+      <h3 className="text-xl border-b-2 border-ink">What to do to the filter</h3>
+      {forecasting ? <p className="text-sm text-ink2">The burn model is still at it …</p> : null}
+      <ol className="grid gap-3">
+        {options.map((option, i) => (
+          <li key={option.treatment}>
+            <Option
+              option={option}
+              first={i === 0}
+              chosen={chosen === option.treatment}
+              open={open}
+              canEnter={canEnter}
+              // A burn is not offered before the model has said whether the bed stands it.
+              waits={forecasting && (option.treatment === 'drive' || option.treatment === 'standing')}
+              onChosen={onChosen}
+            />
+          </li>
+        ))}
+      </ol>
+      {burn ? (
+        <details
+          className="border-2 border-rule bg-card"
+          onToggle={(event) => setPlanning(event.currentTarget.open)}
+        >
+          <summary className="font-head font-semibold min-h-12 px-3 content-center">
+            What a burn of this filter would do
+          </summary>
+          <div className="p-3 pt-0">{planning ? <BurnPlanner open={open} burn={burn} /> : null}</div>
+        </details>
+      ) : null}
+    </section>
+  );
+}
+
+const hours = (minutes: number): string =>
+  minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1).replace(/\.0$/, '')} h`;
+
+function Option({
+  option,
+  first,
+  chosen,
+  open,
+  canEnter,
+  waits,
+  onChosen,
+}: {
+  option: TreatmentOption;
+  first: boolean;
+  chosen: boolean;
+  open: OpenJob;
+  canEnter: boolean;
+  waits: boolean;
+  onChosen: () => void;
+}) {
+  const { treatment, chance, handsOnMin, waitingMin, cost, reasons, risks, otherSchool, held } = option;
+  const refused = isRefused(option);
+  return (
+    <details open={first || chosen} className={`bg-card border-2 ${first ? 'border-ink' : 'border-rule'}`}>
+      <summary className="p-3 grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-1 items-center cursor-pointer">
+        <StateMark
+          state={chosen ? 'sound' : refused ? 'failed' : held.length > 0 ? 'doubtful' : 'not-looked-at'}
+          size={20}
+        />
+        <span className={`font-head font-semibold ${first ? 'text-xl' : 'text-lg'}`}>
+          {TREATMENT_LABELS[treatment]}
+          {chosen ? <span className="text-ink2 font-medium">, chosen</span> : null}
+          {refused ? <span className="text-ember-text">, not now</span> : null}
+        </span>
+        <span className="figure-text text-lg">{Math.round(100 * chance)} %</span>
+        <span className="col-start-2 col-span-2 text-sm text-ink2">
+          {cost === 0
+            ? 'costs nothing'
+            : `${hours(handsOnMin)} of work${waitingMin > 0 ? ` and ${hours(waitingMin)} waiting` : ''}, about ${Math.round(cost)} €`}
+        </span>
+      </summary>
+      <div className="p-3 pt-0 grid gap-3">
+        {held.map(({ id, text }) => (
+          <p key={`${id} ${text}`} className="border-l-8 border-ember pl-3 font-bold">
+            {text}
+          </p>
+        ))}
+        <Points title="Why" points={reasons} />
+        <Points title="Can go wrong" points={risks} />
+        {otherSchool ? <p className="text-sm text-ink2">{otherSchool}</p> : null}
+        {canEnter && !chosen && !refused ? (
+          waits ? (
+            <p className="text-ink2">It can be chosen when the burn model has answered.</p>
+          ) : (
+            <Choose treatment={treatment} held={held} first={first} open={open} onChosen={onChosen} />
+          )
+        ) : null}
+      </div>
+    </details>
+  );
+}
+
+function Points({ title, points }: { title: string; points: readonly string[] }) {
+  return (
+    <div>
+      <p className="font-head font-semibold text-sm text-ink2">{title}</p>
+      <ul className="list-disc pl-5">
+        {points.map((point) => (
+          <li key={point}>{point}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** Enters the choice; with a cause that is still open only with the reason for that. */
+function Choose({
+  treatment,
+  held,
+  first,
+  open,
+  onChosen,
+}: {
+  treatment: Treatment;
+  held: TreatmentOption['held'];
+  first: boolean;
+  open: OpenJob;
+  onChosen: () => void;
+}) {
+  const addEntry = useAddEntry(open.job.id);
+  const [why, setWhy] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const outstanding = held.flatMap(({ cause }) => (cause === undefined ? [] : [cause]));
+  const choose = async (): Promise<void> => {
+    const wrong = await addEntry({
+      kind: 'treatment-chosen',
+      treatment,
+      ...(outstanding.length > 0 ? { outstanding } : {}),
+      ...(why.trim() ? { why: why.trim() } : {}),
+    });
+    setProblem(wrong ? Object.values(wrong)[0] : undefined);
+    if (!wrong) onChosen();
+  };
+  return (
+    <div className="grid gap-2">
+      {outstanding.length > 0 ? (
+        <Field label="Why with the cause still open" hint="Stands in the report" error={problem}>
+          <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
+        </Field>
+      ) : null}
+      <Button weight={first ? 'main' : 'plain'} className="justify-self-start" onClick={() => void choose()}>
+        {treatment === 'nothing' ? 'Leave it alone' : `Do it: ${TREATMENT_LABELS[treatment].toLowerCase()}`}
+      </Button>
+    </div>
+  );
+}
