@@ -58,3 +58,4 @@ export {
   type NewChannelCorrection,
 } from './logs.ts';
 export { problemSchema, type Problem } from './problem.ts';
+export { fluidSchema, fluidUpdateSchema, newFluidSchema, type Fluid, type NewFluid } from './fluid.ts';

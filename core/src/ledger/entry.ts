@@ -16,6 +16,7 @@ import { readingBodySchema } from './reading.ts';
 import {
   clockEndedBodySchema,
   clockStartedBodySchema,
+  FLUID_ENTRIES,
   treatmentChosenBodySchema,
 } from './treatmentBodies.ts';
 import { freeText, requiredText } from '../text/index.ts';
@@ -94,8 +95,19 @@ const workBodySchema = z.object({
   what: requiredText('What was done', 2000),
   fluid: freeText('Fluid', 120).optional(),
   fluidL: z.number().min(0, 'Fluid: not below 0 L').max(200, 'Fluid: at most 200 L').optional(),
+  /** The fluid of the workshop’s shelf, and how much of its concentrate went in: the stock goes down by that. */
+  fluidId: idSchema.optional(),
+  concentrateL: z
+    .number()
+    .min(0, 'Concentrate: not below 0 L')
+    .max(200, 'Concentrate: at most 200 L')
+    .optional(),
+  bursts: z.number().int().min(0, 'Bursts: not below 0').max(1000, 'Bursts: at most 1000').optional(),
+  by: z.enum(FLUID_ENTRIES).optional(),
+  /** Run-off that was collected, L. */
+  wasteL: z.number().min(0, 'Run-off: not below 0 L').max(500, 'Run-off: at most 500 L').optional(),
   /** A dwell that starts with this entry, minutes. */
-  dwellMin: z.number().min(1, 'Dwell: at least 1 min').max(4320, 'Dwell: at most 72 h').optional(),
+  dwellMin: z.number().min(0.1, 'Dwell: at least 0.1 min').max(4320, 'Dwell: at most 72 h').optional(),
   part: partIdSchema.optional(),
 });
 

@@ -22,7 +22,14 @@ export {
   type UsePattern,
   type WorkType,
 } from './entry.ts';
-export { CLOCKS, TREATMENTS, type ClockKind, type Treatment } from './treatmentBodies.ts';
+export {
+  CLOCKS,
+  FLUID_ENTRIES,
+  TREATMENTS,
+  type ClockKind,
+  type FluidEntry,
+  type Treatment,
+} from './treatmentBodies.ts';
 export { PART_IDS, PART_STATES, type PartId, type PartState } from './parts.ts';
 export { CAUSE_STATES } from './checkBodies.ts';
 export { FAMILY_TOPICS } from './partBodies.ts';

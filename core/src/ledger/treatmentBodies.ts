@@ -19,6 +19,10 @@ export const treatmentChosenBodySchema = z
     error: 'Say why it is treated with the cause still open',
   });
 
+/** Where fluid goes into the line. */
+export const FLUID_ENTRIES = ['high-pipe', 'sensor-port', 'before-turbine'] as const;
+export type FluidEntry = (typeof FLUID_ENTRIES)[number];
+
 export const CLOCKS = ['dwell', 'soak', 'rinse', 'drying', 'cooling', 'warm-up', 'steam'] as const;
 export type ClockKind = (typeof CLOCKS)[number];
 

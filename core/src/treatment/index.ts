@@ -17,3 +17,7 @@ export {
   type TreatmentQuestion,
 } from './choice.ts';
 export { burnOfJob, forecastBurn, type JobBurn } from './forecast.ts';
+export { chemicalPlan, type ChemicalPlan, type ChemicalQuestion, type FluidSheet } from './chemicalPlan.ts';
+export { adviseFlush, type FlushAdvice, type FlushReading, type FlushStep } from './flushGain.ts';
+export { warmUpOf, type WarmUp, type WarmUpPhase, type WarmUpPoint } from './warmUp.ts';
+export { flushReadings, type FlushReadingOfJob } from './flushReadings.ts';

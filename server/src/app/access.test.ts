@@ -4,6 +4,7 @@ import type { LimitsProfile, Log, Photo, Vehicle } from '@white-ember/core/contr
 import { sampleBytes } from '@white-ember/core/testing';
 import {
   entry,
+  madeFluid,
   makeWorkshop,
   PASSWORD,
   startTestApp,
@@ -37,9 +38,11 @@ beforeAll(async () => {
     bytes: PNG,
   });
   photoId = photo.body.id;
+  await mine.technician.post('/api/fluids', madeFluid(FLUID, 'Reedwash'));
 });
 afterAll(() => app.close());
 
+const FLUID = uuidv7();
 const vehicleBody = (): object => ({ plate: 'AB 1', model: 'Tarn', family: 'Tarn 2.0', fitted: ['engine'] });
 
 /**
@@ -73,6 +76,9 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
     }),
   'get /api/customers': (c) => c.get('/api/customers'),
   'post /api/customers': (c) => c.post('/api/customers', { id: uuidv7(), name: 'C' }),
+  'get /api/fluids': (c) => c.get('/api/fluids'),
+  'post /api/fluids': (c) => c.post('/api/fluids', madeFluid(uuidv7())),
+  'put /api/fluids/:id': (c) => c.put(`/api/fluids/${FLUID}`, { ...madeFluid(FLUID), revision: 1 }),
   'get /api/filters': (c) => c.get('/api/filters'),
   'post /api/filters': (c) =>
     c.post('/api/filters', {
@@ -156,6 +162,7 @@ async function everythingOf({ lead, ids }: TestWorkshop): Promise<string> {
     '/api/members',
     '/api/customers',
     '/api/filters',
+    '/api/fluids',
     '/api/vehicles',
     '/api/limits',
     '/api/channel-corrections',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { customerRoutes } from '../customers/customer.routes.ts';
 import { filterModelRoutes } from '../filters/filterModel.routes.ts';
+import { fluidRoutes } from '../fluids/fluid.routes.ts';
 import { jobRoutes } from '../jobs/job.routes.ts';
 import { ledgerRoutes } from '../ledger/ledger.routes.ts';
 import { limitsRoutes } from '../limits/limits.routes.ts';
@@ -31,6 +32,7 @@ export const ALL_ROUTES: readonly Route[] = [
   ...peopleRoutes,
   ...customerRoutes,
   ...filterModelRoutes,
+  ...fluidRoutes,
   ...vehicleRoutes,
   ...limitsRoutes,
   ...jobRoutes,

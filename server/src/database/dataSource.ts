@@ -11,11 +11,13 @@ import { LogColumnPartEntity, LogColumnsEntity } from '../logs/logColumns.entity
 import { LogEntity } from '../logs/log.entity.ts';
 import { MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
 import { PhotoEntity } from '../photos/photo.entity.ts';
+import { FluidEntity } from '../fluids/fluid.entity.ts';
 import { SessionEntity } from '../people/session.entity.ts';
 import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
 import { Ground1732400000000 } from './migrations/1732400000000-Ground.ts';
 import { LogColumns1764000000000 } from './migrations/1764000000000-LogColumns.ts';
 import { Photos1764200000000 } from './migrations/1764200000000-Photos.ts';
+import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
 
 export const ENTITIES = [
@@ -35,6 +37,7 @@ export const ENTITIES = [
   LogColumnPartEntity,
   ChannelCorrectionEntity,
   PhotoEntity,
+  FluidEntity,
 ];
 
 export const MIGRATIONS = [
@@ -42,6 +45,7 @@ export const MIGRATIONS = [
   LogColumns1764000000000,
   Photos1764200000000,
   Clocks1764300000000,
+  Fluids1764310000000,
 ];
 
 export function createDataSource(url: string, log?: Logger): DataSource {

@@ -5,7 +5,7 @@ import pg from 'pg';
 import type { DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { inject } from 'vitest';
-import type { Role } from '@white-ember/core/contract';
+import type { NewFluid, Role } from '@white-ember/core/contract';
 import type { Config } from '../app/config.ts';
 import { createApp } from '../app/createApp.ts';
 import { createDataSource } from '../database/dataSource.ts';
@@ -154,4 +154,20 @@ export const entry = (body: object, more: object = {}): { id: string; deviceTime
   deviceTime: new Date().toISOString(),
   body,
   ...more,
+});
+
+/** A fluid for the shelf, as the API takes it. */
+export const madeFluid = (id: string, name = `Wash ${id}`): NewFluid => ({
+  id,
+  name,
+  kind: 'soak',
+  waterParts: 1,
+  filterUpToC: 45,
+  coatedFilters: true,
+  laterBricks: true,
+  dwellMin: 30,
+  burstS: 5,
+  lineUpToBar: 9,
+  countedL: 10,
+  countedAt: '2026-05-11T06:00:00.000Z',
 });

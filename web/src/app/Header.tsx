@@ -90,6 +90,9 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
             <DropdownMenu.Item className={ITEM} onSelect={() => setUnits(true)}>
               Units: {unitLabel(preferences.pressureUnit)}, {unitLabel(preferences.temperatureUnit)} …
             </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/fluids')}>
+              Fluids on the shelf
+            </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/limits')}>
               Limits
             </DropdownMenu.Item>

@@ -10,12 +10,14 @@ import type {
   Customer,
   FamilyBook,
   FilterModel,
+  Fluid,
   Job,
   JobListItem,
   LimitsProfile,
   Log,
   Member,
   NewChannelCorrection,
+  NewFluid,
   NewLimitsProfile,
   NewVehicle,
   Photo,
@@ -103,6 +105,7 @@ export const api = createApi({
     'Job',
     'Vehicles',
     'Filters',
+    'Fluids',
     'Customers',
     'Limits',
     'Members',
@@ -164,7 +167,7 @@ export const api = createApi({
     }),
     appendEntry: build.mutation<Entry, { jobId: string; entry: NewEntry }>({
       query: ({ jobId, entry }) => ({ url: `/jobs/${jobId}/entries`, method: 'POST', body: entry }),
-      invalidatesTags: ['Jobs', 'Clocks'],
+      invalidatesTags: ['Jobs', 'Clocks', 'Fluids'],
     }),
     uploadLog: build.mutation<Log, { jobId: string; id: string; file: File }>({
       query: ({ jobId, id, file }) => {
@@ -216,6 +219,15 @@ export const api = createApi({
       query: (body) => ({ url: '/filters', method: 'POST', body }),
       invalidatesTags: ['Filters'],
     }),
+    fluids: build.query<Fluid[], void>({ query: () => '/fluids', providesTags: ['Fluids'] }),
+    addFluid: build.mutation<Fluid, NewFluid>({
+      query: (body) => ({ url: '/fluids', method: 'POST', body }),
+      invalidatesTags: ['Fluids'],
+    }),
+    changeFluid: build.mutation<Fluid, NewFluid & { revision: number }>({
+      query: ({ id, ...body }) => ({ url: `/fluids/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Fluids'],
+    }),
     customers: build.query<Customer[], void>({ query: () => '/customers', providesTags: ['Customers'] }),
     addCustomer: build.mutation<Customer, Customer>({
       query: (body) => ({ url: '/customers', method: 'POST', body }),
@@ -241,6 +253,9 @@ export const {
   useJobPagesInfiniteQuery,
   useJobQuery,
   useClocksQuery,
+  useFluidsQuery,
+  useAddFluidMutation,
+  useChangeFluidMutation,
   useOpenJobMutation,
   useUploadLogMutation,
   useUploadPhotoMutation,

@@ -52,6 +52,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/limits/LimitsPage.tsx')).LimitsPage }),
       },
       {
+        path: '/fluids',
+        lazy: async () => ({ Component: (await import('../features/fluids/FluidsPage.tsx')).FluidsPage }),
+      },
+      {
         path: '/people',
         lazy: async () => ({ Component: (await import('../features/people/PeoplePage.tsx')).PeoplePage }),
       },

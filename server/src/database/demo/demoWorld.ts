@@ -1,5 +1,5 @@
 import { benchFamily, type BenchFamily } from '@white-ember/core/bench';
-import type { NewVehicle } from '@white-ember/core/contract';
+import type { NewFluid, NewVehicle } from '@white-ember/core/contract';
 import type { FilterGeometry, FilterMaterial } from '@white-ember/core/filter';
 import type { PartId } from '@white-ember/core/ledger';
 
@@ -133,3 +133,45 @@ export const DEMO_VEHICLES = {
   oldSaloon: vehicle('DY 38 SO', 'Sallow 1.7', 'saloon', 'sallow', 'retired'),
 } as const;
 export type DemoVehicleKey = keyof typeof DEMO_VEHICLES;
+
+export type DemoFluid = Omit<NewFluid, 'id' | 'countedAt'>;
+
+/** Made-up fluids with made-up data sheets: to soak, to rinse, and one that not every line may get. */
+export const DEMO_FLUIDS: Record<string, DemoFluid> = {
+  fenwash: {
+    name: 'Fenwash D',
+    kind: 'soak',
+    waterParts: 1,
+    filterUpToC: 45,
+    coatedFilters: true,
+    laterBricks: true,
+    dwellMin: 30,
+    burstS: 5,
+    lineUpToBar: 9,
+    countedL: 8.5,
+  },
+  rinse: {
+    name: 'Fenrinse',
+    kind: 'rinse',
+    waterParts: 4,
+    filterUpToC: 80,
+    coatedFilters: true,
+    laterBricks: true,
+    dwellMin: 5,
+    burstS: 8,
+    lineUpToBar: 6,
+    countedL: 4,
+  },
+  strong: {
+    name: 'Carbonloose 3',
+    kind: 'soak',
+    waterParts: 0,
+    filterUpToC: 120,
+    coatedFilters: true,
+    laterBricks: false,
+    dwellMin: 45,
+    burstS: 4,
+    lineUpToBar: 8,
+    countedL: 0.6,
+  },
+};

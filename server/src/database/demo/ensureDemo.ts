@@ -9,6 +9,7 @@ import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import { describeFailure } from '@white-ember/core/quantities';
 import { analyseLog, loggedFacts, readingFromLog } from '@white-ember/core/readings';
 import { CustomerEntity } from '../../customers/customer.entity.ts';
+import { FluidEntity } from '../../fluids/fluid.entity.ts';
 import { FilterModelEntity } from '../../filters/filterModel.entity.ts';
 import { JobEntity } from '../../jobs/job.entity.ts';
 import { appendEntry } from '../../ledger/ledger.service.ts';
@@ -27,6 +28,8 @@ import {
   DEMO_VEHICLES,
   DEMO_WORKSHOP,
   type DemoVehicle,
+  DEMO_FLUIDS,
+  type DemoFluid,
 } from './demoWorld.ts';
 import { drillRecording, handReading } from './drills.ts';
 import type { DemoJob, DemoStep } from './steps.ts';
@@ -50,12 +53,14 @@ export async function ensureDemo(
 
 const TABLES = [
   'channel_correction',
+  'photo',
   'log',
   'entry',
   'job',
   'blob',
   'limits_profile',
   'vehicle',
+  'fluid',
   'filter_model',
   'customer',
   'member',
@@ -131,6 +136,18 @@ async function loadDemo(db: DataSource, jobs: readonly DemoJob[], nowMs: number)
   );
   const filters = await keyed(DEMO_FILTERS, (id, item) =>
     db.manager.insert(FilterModelEntity, { id, workshopId, ...item, contentHash: contentHash(item) }),
+  );
+  await keyed<string, DemoFluid>(DEMO_FLUIDS, (id, { name, countedL, ...sheet }) =>
+    db.manager.insert(FluidEntity, {
+      id,
+      workshopId,
+      name,
+      sheet,
+      countedL,
+      countedAt: new Date(nowMs - 6 * 86_400_000),
+      revision: 1,
+      contentHash: contentHash(name),
+    }),
   );
   const vehicles = await keyed<string, DemoVehicle>(DEMO_VEHICLES, (id, item) =>
     db.manager.insert(VehicleEntity, {

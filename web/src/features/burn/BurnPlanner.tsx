@@ -229,32 +229,32 @@ function Answer({
 
 /** The same burn many times, with all that is not known exactly drawn anew. */
 function Doubts({ wish }: { wish: BurnWish }) {
-  const [done, setDone] = useState<number>();
+  const [progress, setProgress] = useState<{ done: number; leftS: number }>();
   const [batch, setBatch] = useState<Told<BurnBatch>>();
-  const [startedMs, setStarted] = useState(0);
   useEffect(() => () => void burnRemote().stopBatch(), []);
   const start = async (): Promise<void> => {
-    setDone(0);
+    const startedMs = performance.now();
+    const tell = (done: number): void =>
+      setProgress({
+        done,
+        leftS: ((performance.now() - startedMs) / Math.max(done, 1) / 1000) * (RUNS - done),
+      });
+    setProgress({ done: 0, leftS: 0 });
     setBatch(undefined);
-    setStarted(performance.now());
     const { sootG } = wish.plan;
     const answer = await burnRemote().batch(
       wish,
       // Soot from a pressure is known to some 30 % either way.
       { lowG: 0.7 * sootG, highG: 1.3 * sootG },
       RUNS,
-      proxy(setDone),
+      proxy(tell),
     );
-    setDone(undefined);
+    setProgress(undefined);
     setBatch(answer);
   };
-  const left =
-    done && done > 20
-      ? Math.ceil((((performance.now() - startedMs) / done) * (RUNS - done)) / 1000)
-      : undefined;
   return (
     <div className="border-t-2 border-rule pt-3 grid gap-2">
-      {done === undefined ? (
+      {progress === undefined ? (
         <Button className="justify-self-start" onClick={() => void start()}>
           How sure is that? Run it {RUNS} times
         </Button>
@@ -262,18 +262,18 @@ function Doubts({ wish }: { wish: BurnWish }) {
         <div className="flex items-center gap-3">
           <progress
             className="grow h-3 accent-[var(--ember-button)]"
-            value={done}
+            value={progress.done}
             max={RUNS}
-            aria-label={`Runs, ${done} of ${RUNS}`}
+            aria-label={`Runs, ${progress.done} of ${RUNS}`}
           />
           <span className="text-sm tabular-nums">
-            {done} of {RUNS}
-            {left === undefined ? '' : `, ${left} s left`}
+            {progress.done} of {RUNS}
+            {progress.done > 20 ? `, ${Math.ceil(progress.leftS)} s left` : ''}
           </span>
           <Button
             onClick={() => {
               void burnRemote().stopBatch();
-              setDone(undefined);
+              setProgress(undefined);
             }}
           >
             Stop

@@ -24,11 +24,16 @@ export function ReadingPanel({
   canEnter,
   onStage,
   purpose,
-}: StageProps & { purpose: ReadingBody['purpose'] }) {
+  onDone,
+}: StageProps & {
+  purpose: ReadingBody['purpose'];
+  /** Instead of going to the next stage. */
+  onDone?: () => void;
+}) {
   const [params, setParams] = useSearchParams();
   const way = params.get('way') === 'log' ? 'log' : 'hand';
   const caution = useCaution(open, 'running-engine', purpose);
-  const done = (): void => onStage(purpose === 'before' ? 'decide' : 'prove');
+  const done = onDone ?? (() => onStage(purpose === 'before' ? 'decide' : 'prove'));
   const choose = (value: string): void => {
     const next = new URLSearchParams(params);
     next.set('way', value);
@@ -80,7 +85,8 @@ export function ReadingPanel({
 /** The reading that counts at present, and where it came from. */
 function CountsNow({ open, purpose }: Pick<StageProps, 'open'> & { purpose: ReadingBody['purpose'] }) {
   const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
-  const reading = purpose === 'before' ? open.derived.before : open.derived.after;
+  const reading =
+    purpose === 'before' ? open.derived.before : purpose === 'after' ? open.derived.after : undefined;
   if (!reading) return null;
   const { samples, origin } = reading.body;
   const figures = samples.map((s) => {

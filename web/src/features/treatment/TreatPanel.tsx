@@ -9,6 +9,7 @@ import { typedNumber } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import type { StageProps } from '../job/StageWork.tsx';
 import { ClockList } from '../clocks/ClockList.tsx';
+import { ChemicalClean } from './ChemicalClean.tsx';
 import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
@@ -68,79 +69,84 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
   });
   return (
     <div className="grid gap-6 xl:grid-cols-[1.2fr_1fr]">
-      <section className="grid gap-4 content-start">
-        <h2 className="text-2xl">What is done</h2>
-        {!derived.before ? (
-          <Notice title="There is no before reading">
-            Work that is done now cannot be proved later. Five minutes of reading come before any fluid.{' '}
-            <button className="underline underline-offset-4" onClick={() => onStage('baseline')}>
-              Take it
-            </button>
-          </Notice>
+      <div className="grid gap-8 content-start">
+        {canEnter && derived.treatment?.body.treatment === 'chemical' ? (
+          <ChemicalClean open={open} onStage={onStage} />
         ) : null}
-        {canEnter ? (
-          <form onSubmit={(event) => void submit(event)} className="grid gap-4 sm:grid-cols-2" noValidate>
-            {correcting ? (
-              <div className="sm:col-span-2">
-                <CorrectingNotice correcting={correcting} />
-              </div>
-            ) : null}
-            <Field label="Work" className="sm:col-span-2" error={problems['work']}>
-              <select className="input-box" {...form.register('work')}>
-                {WORK_TYPES.map((type) => (
-                  <option key={type} value={type}>
-                    {WORK_LABELS[type]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            {cautionId ? (
-              <div className="sm:col-span-2">
-                <CautionCard
-                  id={cautionId}
-                  acknowledged={caution.acknowledged}
-                  onAcknowledge={caution.acknowledge}
-                />
-              </div>
-            ) : null}
-            <Field label="What exactly" className="sm:col-span-2" error={problems['what']}>
-              <textarea className="input-box" rows={2} {...form.register('what')} />
-            </Field>
-            {WITH_FLUID.has(work) ? (
-              <>
-                <Field label="Fluid" error={problems['fluid']}>
-                  <input className="input-box" {...form.register('fluid')} />
-                </Field>
-                <div className="grid grid-cols-2 gap-4">
-                  <Field label="Quantity" unit="L" error={problems['fluidL']}>
-                    <input className="input-box" inputMode="decimal" {...form.register('fluidL')} />
-                  </Field>
-                  <Field label="Dwell" unit="min" hint="Starts now" error={problems['dwellMin']}>
-                    <input className="input-box" inputMode="numeric" {...form.register('dwellMin')} />
-                  </Field>
+        <section className="grid gap-4 content-start">
+          <h2 className="text-2xl">What is done</h2>
+          {!derived.before ? (
+            <Notice title="There is no before reading">
+              Work that is done now cannot be proved later. Five minutes of reading come before any fluid.{' '}
+              <button className="underline underline-offset-4" onClick={() => onStage('baseline')}>
+                Take it
+              </button>
+            </Notice>
+          ) : null}
+          {canEnter ? (
+            <form onSubmit={(event) => void submit(event)} className="grid gap-4 sm:grid-cols-2" noValidate>
+              {correcting ? (
+                <div className="sm:col-span-2">
+                  <CorrectingNotice correcting={correcting} />
                 </div>
-              </>
-            ) : null}
-            {WITH_PART.has(work) ? (
-              <Field label="Part" className="sm:col-span-2">
-                <select className="input-box" {...form.register('part')}>
-                  <option value="">none of the line</option>
-                  {vehicle.fitted.map((id) => (
-                    <option key={id} value={id}>
-                      {PART_LABELS[id]}
+              ) : null}
+              <Field label="Work" className="sm:col-span-2" error={problems['work']}>
+                <select className="input-box" {...form.register('work')}>
+                  {WORK_TYPES.map((type) => (
+                    <option key={type} value={type}>
+                      {WORK_LABELS[type]}
                     </option>
                   ))}
                 </select>
               </Field>
-            ) : null}
-            <div className="sm:col-span-2">
-              <Button type="submit" weight="main" className="w-full">
-                Enter the work
-              </Button>
-            </div>
-          </form>
-        ) : null}
-      </section>
+              {cautionId ? (
+                <div className="sm:col-span-2">
+                  <CautionCard
+                    id={cautionId}
+                    acknowledged={caution.acknowledged}
+                    onAcknowledge={caution.acknowledge}
+                  />
+                </div>
+              ) : null}
+              <Field label="What exactly" className="sm:col-span-2" error={problems['what']}>
+                <textarea className="input-box" rows={2} {...form.register('what')} />
+              </Field>
+              {WITH_FLUID.has(work) ? (
+                <>
+                  <Field label="Fluid" error={problems['fluid']}>
+                    <input className="input-box" {...form.register('fluid')} />
+                  </Field>
+                  <div className="grid grid-cols-2 gap-4">
+                    <Field label="Quantity" unit="L" error={problems['fluidL']}>
+                      <input className="input-box" inputMode="decimal" {...form.register('fluidL')} />
+                    </Field>
+                    <Field label="Dwell" unit="min" hint="Starts now" error={problems['dwellMin']}>
+                      <input className="input-box" inputMode="numeric" {...form.register('dwellMin')} />
+                    </Field>
+                  </div>
+                </>
+              ) : null}
+              {WITH_PART.has(work) ? (
+                <Field label="Part" className="sm:col-span-2">
+                  <select className="input-box" {...form.register('part')}>
+                    <option value="">none of the line</option>
+                    {vehicle.fitted.map((id) => (
+                      <option key={id} value={id}>
+                        {PART_LABELS[id]}
+                      </option>
+                    ))}
+                  </select>
+                </Field>
+              ) : null}
+              <div className="sm:col-span-2">
+                <Button type="submit" weight="main" className="w-full">
+                  Enter the work
+                </Button>
+              </div>
+            </form>
+          ) : null}
+        </section>
+      </div>
       <section className="grid gap-6 content-start">
         <div>
           <h2 className="text-2xl mb-2">Done so far</h2>
@@ -159,6 +165,7 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
                   {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
                   {entry.body.fluidL === undefined ? '' : ` ${entry.body.fluidL} L`}
                   {entry.body.dwellMin === undefined ? '' : ` · dwell ${entry.body.dwellMin} min`}
+                  {entry.body.wasteL === undefined ? '' : ` · ${entry.body.wasteL} L`}
                 </p>
               </li>
             ))}

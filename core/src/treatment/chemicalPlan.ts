@@ -1,0 +1,149 @@
+import { bedOf } from '../burn/index.ts';
+import { filterVolumeL } from '../filter/index.ts';
+import type { FluidEntry } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import { success, type Result } from '../quantities/index.ts';
+import type { KnownFilter } from './sootLoad.ts';
+
+/** What a fluid’s data sheet says, as far as the plan needs it. */
+export interface FluidSheet {
+  readonly name: string;
+  readonly kind: 'soak' | 'rinse';
+  /** Parts of water to one of concentrate; 0: used as it is. */
+  readonly waterParts: number;
+  /** Hottest filter that it may go into, °C. */
+  readonly filterUpToC: number;
+  readonly coatedFilters: boolean;
+  readonly laterBricks: boolean;
+  readonly dwellMin: number;
+  readonly burstS: number;
+  readonly lineUpToBar: number;
+}
+
+export interface ChemicalQuestion {
+  readonly sheet: FluidSheet;
+  readonly filter: KnownFilter;
+  readonly entry: FluidEntry;
+  readonly limits: Limits;
+  /** Concentrate that is left in the van or on the shelf, L. */
+  readonly stockL?: number;
+  /** Soot, g/L, by the last reading. */
+  readonly sootGPerL?: number;
+  /** Of the filter now, °C; absent: not read. */
+  readonly filterC?: number;
+  readonly lineBar?: number;
+  /** Whether a brick or a sensor stands behind the filter in the way of the fluid. */
+  readonly laterBrick: boolean;
+}
+
+export interface ChemicalPlan {
+  /** Mixed fluid of one fill, and what it is mixed of, L. */
+  readonly fillL: number;
+  readonly concentrateL: number;
+  readonly waterL: number;
+  /** Fills that such a load usually takes; the readings between them decide. */
+  readonly fills: number;
+  readonly bursts: number;
+  readonly burstS: number;
+  readonly dwellMin: number;
+  readonly lineBar: number;
+  /** By how much one burst cools a warm filter, °C: that it arrives is seen by that. Absent on a cold one. */
+  readonly dropPerBurstC?: number;
+  /** What must be put right before any fluid goes in. */
+  readonly held: readonly string[];
+  /** What to mind at this entry and with this fluid. */
+  readonly minds: readonly string[];
+}
+
+/** Of water, near enough for a fluid that mostly is, J/(kg·K). */
+const FLUID_J_PER_KG_K = 4186;
+const FLUID_C = 15;
+/** What a foaming gun gives at the usual line, mL/s. */
+const GUN_ML_PER_S = 20;
+const USUAL_LINE_BAR = 9;
+const FILL_PER_FILTER_L = 0.4;
+const LEAST_FILL_L = 1;
+/** Loads, g/L, up to which one and two fills usually do. */
+const ONE_FILL_G_PER_L = 8;
+const TWO_FILLS_G_PER_L = 14;
+
+const ENTRY_MINDS: Readonly<Record<FluidEntry, readonly string[]>> = {
+  'high-pipe': [
+    'ΔP sensor off its hose: no fluid into it. The fluid goes into the filter by the pipe, so the pipe must be open.',
+  ],
+  'sensor-port': [
+    'A seized sensor can snap or strip its boss: soak, gentle heat where safe, flared spanner. The high pipe costs less.',
+    'Sensor out and dry; its port is the way in.',
+  ],
+  'before-turbine': [
+    'Small metered bursts, engine off, with waits between: nothing may collect in manifold, cylinders or turbine.',
+    'Turn the engine by hand before it is started. The catalyst ahead takes its part of the fluid.',
+  ],
+};
+
+/**
+ * The plan of one fill: about 0.4 L per litre of filter and at least a litre, mixed as the sheet says, in bursts of its length
+ * at 20 mL/s. A burst of m kg cools a warm bed of capacity C from T by (T − 15 °C)·m·c/(C + m·c), until it boils.
+ * @returns a failure for a filter size that does not exist
+ */
+export function chemicalPlan(question: ChemicalQuestion): Result<ChemicalPlan> {
+  const { sheet, filter, entry, limits, sootGPerL = 0, filterC, laterBrick } = question;
+  const bed = bedOf(filter, filter.material ?? 'unknown', 0);
+  if (!bed.ok) return bed;
+  const fillL = roundUp(Math.max(LEAST_FILL_L, FILL_PER_FILTER_L * filterVolumeL(filter)));
+  const concentrateL = fillL / (1 + sheet.waterParts);
+  const burstKg = (GUN_ML_PER_S * sheet.burstS) / 1000;
+  const bursts = Math.ceil(fillL / burstKg);
+  const heat = burstKg * FLUID_J_PER_KG_K;
+  const warm = filterC !== undefined && filterC > limits.touchableC;
+  const lineBar = Math.min(question.lineBar ?? USUAL_LINE_BAR, sheet.lineUpToBar);
+  return success({
+    fillL,
+    concentrateL,
+    waterL: fillL - concentrateL,
+    fills: sootGPerL > TWO_FILLS_G_PER_L ? 3 : sootGPerL > ONE_FILL_G_PER_L ? 2 : 1,
+    bursts,
+    burstS: sheet.burstS,
+    dwellMin: sheet.dwellMin,
+    lineBar,
+    ...(warm ? { dropPerBurstC: ((filterC - FLUID_C) * heat) / (bed.value.capacityJPerK + heat) } : {}),
+    held: heldBy(question, concentrateL),
+    minds: [
+      ...ENTRY_MINDS[entry],
+      ...(filterC === undefined ? ['The filter’s temperature is not read: touch it, with care.'] : []),
+      ...(laterBrick ? ['A brick behind the filter gets what runs through: the sheet allows it.'] : []),
+      'Run-off is hazardous waste: collect it, and enter how much.',
+    ],
+  });
+}
+
+function heldBy(
+  { sheet, filterC, limits, stockL, lineBar, laterBrick }: ChemicalQuestion,
+  concentrateL: number,
+): string[] {
+  const coolest = Math.max(sheet.filterUpToC, limits.touchableC);
+  return [
+    ...(filterC !== undefined && filterC > coolest
+      ? [
+          `The filter is at ${filterC.toFixed(0)} °C; ${sheet.name} may go in up to ${coolest} °C: let it cool.`,
+        ]
+      : []),
+    ...(!sheet.coatedFilters
+      ? [`The sheet of ${sheet.name} does not allow coated filters, and most are coated.`]
+      : []),
+    ...(laterBrick && !sheet.laterBricks
+      ? [`The sheet of ${sheet.name} does not allow bricks behind the filter; there is one on this line.`]
+      : []),
+    ...(stockL !== undefined && stockL < concentrateL
+      ? [
+          `${concentrateL.toFixed(2)} L of ${sheet.name} are wanted for a fill; ${stockL.toFixed(2)} L are left.`,
+        ]
+      : []),
+    ...(lineBar !== undefined && lineBar > sheet.lineUpToBar
+      ? [`The line is at ${lineBar} bar; ${sheet.name} and its gun take up to ${sheet.lineUpToBar} bar.`]
+      : []),
+  ];
+}
+
+/** To what can be measured by eye on a bottle, L. */
+const roundUp = (litres: number): number => Math.ceil(litres * 20 - 1e-9) / 20;

@@ -1,0 +1,84 @@
+import type { Limits } from '../limits/index.ts';
+
+/** Restriction of the filter after so many flushes, × clean, with the ends of 90 %. */
+export interface FlushReading {
+  readonly ratio: number;
+  readonly lowRatio: number;
+  readonly highRatio: number;
+}
+
+export interface FlushStep extends FlushReading {
+  /** By how much the pressure drop fell against the reading before, %. Absent for the first. */
+  readonly fellPercent?: number;
+  /** Whether that is more than the doubt of both readings. */
+  readonly told?: boolean;
+}
+
+export interface FlushAdvice {
+  readonly steps: readonly FlushStep[];
+  /** What the next flush should take off what is left, %; absent before the first one. */
+  readonly nextPercent?: number;
+  readonly another: 'yes' | 'no' | 'cannot-tell';
+  readonly reason: string;
+}
+
+/** Where one flush is known only, the next is taken to do this share of it. */
+const USUAL_FALL = 0.5;
+
+/**
+ * Whether another flush is worth it. What a flush can take is the excess over a clean filter; each takes a share of what the
+ * one before left, and that share falls in the same ratio again (the gain curve, geometric). Compared at equal flow, as ratios.
+ */
+export function adviseFlush(readings: readonly FlushReading[], limits: Limits): FlushAdvice {
+  const steps = readings.map((reading, i): FlushStep => {
+    const before = readings[i - 1];
+    if (!before) return reading;
+    return {
+      ...reading,
+      fellPercent: 100 * (1 - reading.ratio / before.ratio),
+      told: reading.highRatio < before.lowRatio,
+    };
+  });
+  const last = readings.at(-1);
+  const good = limits.restrictionGoodRatio;
+  if (!last)
+    return { steps, another: 'cannot-tell', reason: 'Nothing is read yet: take the before reading first.' };
+  if (last.ratio <= good)
+    return {
+      steps,
+      another: 'no',
+      reason: `It reads ${last.ratio.toFixed(1)} × clean, good up to ${good} × clean: enough.`,
+    };
+  if (readings.length < 2)
+    return {
+      steps,
+      another: 'yes',
+      reason: `It reads ${last.ratio.toFixed(1)} × clean, good up to ${good} × clean: the first flush shows what it gives.`,
+    };
+  const shares = readings.slice(1).map((reading, i) => {
+    const before = readings[i] as FlushReading;
+    const excess = Math.max(before.ratio - 1, 1e-6);
+    return Math.min(1, Math.max(0, (before.ratio - reading.ratio) / excess));
+  });
+  const now = shares.at(-1) as number;
+  const earlier = shares.at(-2);
+  const keeps = earlier === undefined || earlier <= 0 ? USUAL_FALL : Math.min(1, now / earlier);
+  const nextPercent = (100 * now * keeps * Math.max(last.ratio - 1, 0)) / last.ratio;
+  const lastStep = steps.at(-1);
+  if (lastStep?.told === false && now > 0)
+    return {
+      steps,
+      nextPercent,
+      another: 'cannot-tell',
+      reason: `The last flush took ${(lastStep.fellPercent ?? 0).toFixed(0)} % by the readings, which is within their doubt: read again, steadier, before another fill.`,
+    };
+  const worth = nextPercent >= limits.worthAnotherPercent;
+  return {
+    steps,
+    nextPercent,
+    another: worth ? 'yes' : 'no',
+    reason: worth
+      ? `Another should take off some ${nextPercent.toFixed(0)} % of what is left; worth it from ${limits.worthAnotherPercent} % on.`
+      : `Another should take off some ${nextPercent.toFixed(0)} % of what is left, under ${limits.worthAnotherPercent} %: in place this is what it gives. Think of off the vehicle.`,
+  };
+}

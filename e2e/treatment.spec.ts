@@ -1,0 +1,149 @@
+import { join, resolve } from 'node:path';
+import { v7 as uuidv7 } from 'uuid';
+import { expect, newJob, openJob, signIn, stage, test, type Site } from './setup/site.ts';
+import type { Page } from '@playwright/test';
+
+const samples = resolve(import.meta.dirname, '../samples');
+
+/** A fluid whose dwell is over in six seconds: the same way through the application as one of half an hour. */
+async function quickFluid(page: Page, site: Site): Promise<void> {
+  const session = await page.request.get(`${site.address}/api/session`);
+  const { csrfToken } = (await session.json()) as { csrfToken: string };
+  const put = await page.request.post(`${site.address}/api/fluids`, {
+    data: {
+      id: uuidv7(),
+      name: 'Quickwash 6',
+      kind: 'soak',
+      waterParts: 1,
+      filterUpToC: 45,
+      coatedFilters: true,
+      laterBricks: true,
+      dwellMin: 0.1,
+      burstS: 5,
+      lineUpToBar: 9,
+      countedL: 5,
+      countedAt: new Date(Date.now() - 60_000).toISOString(),
+    },
+    headers: { 'x-csrf-token': csrfToken },
+  });
+  expect(put.ok()).toBe(true);
+}
+
+const typeReading = async (page: Page, at3000Mbar: string, at2500Mbar: string): Promise<void> => {
+  const rows: Record<string, Record<string, string>> = {
+    'Key on, engine off': { ΔP: '0' },
+    Idle: { rpm: '802', ΔP: '3', 'Air mass': '13.2', Filter: '140' },
+    'Hold 1': { rpm: '2430', ΔP: at2500Mbar, 'Air mass': '45.1', Filter: '215' },
+    'Hold 2': { rpm: '2960', ΔP: at3000Mbar, 'Air mass': '56.5', Filter: '231' },
+  };
+  for (const [row, figures] of Object.entries(rows))
+    for (const [label, figure] of Object.entries(figures))
+      await page.getByRole('group', { name: row, exact: true }).getByLabel(new RegExp(label)).fill(figure);
+};
+
+test('an over-full filter: burns are refused with the reason, a chemical clean with dwell and flush loop, then proved', async ({
+  page,
+  site,
+}) => {
+  test.setTimeout(150_000);
+  await signIn(page, site);
+  await quickFluid(page, site);
+  await newJob(page, site, 'HW 52');
+  await stage(page, 'Baseline');
+  await page.getByRole('tab', { name: 'From a recorded log' }).click();
+  await page.getByLabel('Recorded log file').setInputFiles(join(samples, 'sample2-soot-blocked.csv'));
+  await page.getByRole('button', { name: 'Use as the before reading' }).click();
+
+  // Decide: the burn is refused with value, limit and what to do.
+  const option = (name: string) => page.locator('details').filter({ hasText: new RegExp(`^${name}`) });
+  await expect(option('Chemical clean in place').first()).toHaveAttribute('open');
+  await expect(option('Standing regeneration').first()).toContainText('not now');
+  await option('Standing regeneration').first().locator('summary').click();
+  await expect(option('Standing regeneration').first()).toContainText(
+    /g\/L of soot .* at most \d g\/L may burn .*Clean it chemically first/,
+  );
+  await expect(page.getByRole('button', { name: /Do it: standing/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Do it: chemical clean in place' }).click();
+
+  // The plan, the bursts, the dwell.
+  const clean = page.getByRole('region', { name: 'Chemical clean' });
+  await clean.getByLabel('Fluid').selectOption({ label: 'Quickwash 6, 5.0 L left' });
+  await expect(clean.getByText(/L Quickwash 6 and .* L water/)).toBeVisible();
+  await clean.getByLabel('Filter now').fill('90');
+  await expect(clean.getByText(/The filter is at 90 °C; Quickwash 6 may go in up to 45 °C/)).toBeVisible();
+  await clean.getByLabel('Filter now').fill('24');
+  await expect(clean.getByRole('button', { name: /^Burst 1 of/ })).toBeDisabled();
+  await clean.getByRole('button', { name: 'I have read this' }).click();
+  for (let i = 0; i < 10; i++) await clean.getByRole('button', { name: 'One burst more' }).click();
+  await clean.getByRole('button', { name: 'It is in: start the dwell' }).click();
+  await expect(page.getByText(/While it dwells/)).toBeVisible();
+  const over = page.getByRole('alert', { name: /Dwell over: HW 52 NB/ });
+  await expect(over).toBeVisible({ timeout: 30_000 });
+  await over.getByRole('button', { name: 'End it' }).click();
+  await expect(over).toBeHidden();
+
+  // The flush loop: the first fill gave much, another is worth it; the second is enough.
+  await expect(clean.getByText('Chemical clean, fill 2')).toBeVisible();
+  const readAfter = async (fill: number, at3000: string, at2500: string): Promise<void> => {
+    await clean.getByRole('button', { name: `Read after fill ${fill}` }).click();
+    const caution = clean.getByRole('button', { name: 'I have read this' });
+    if (await caution.count()) await caution.first().click();
+    await typeReading(page, at3000, at2500);
+    await clean.getByRole('button', { name: /Enter the reading|Enter the between/ }).click();
+  };
+  await readAfter(1, '90', '63');
+  await expect(clean.getByText(/^Another fill\./)).toBeVisible();
+  for (let i = 0; i < 10; i++) await clean.getByRole('button', { name: 'One burst more' }).click();
+  await clean.getByRole('button', { name: 'It is in: start the dwell' }).click();
+  await expect(over).toBeVisible({ timeout: 30_000 });
+  await over.getByRole('button', { name: 'End it' }).click();
+  await readAfter(2, '17', '12');
+  await expect(clean.getByText(/^No other fill\./)).toBeVisible();
+  await clean.getByLabel('Run-off collected').fill('1,4');
+  await clean.getByRole('button', { name: 'Enter it' }).click();
+  await expect(page.getByText(/Run-off collected for disposal/)).toBeVisible();
+
+  // What was used is off the stock.
+  await page.goto(`${site.address}/fluids`);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Quickwash 6' })).not.toContainText(
+    '5.00 L of 5',
+  );
+  await page.goBack();
+
+  // The proof.
+  await stage(page, 'Prove');
+  await typeReading(page, '17', '12');
+  await page.getByRole('button', { name: 'Enter the after reading' }).click();
+  await page.getByRole('button', { name: 'Enter the drive check' }).click();
+  await page.getByLabel('Distance').fill('14');
+  await page.getByRole('button', { name: 'Enter the drive', exact: true }).click();
+  await page.getByRole('button', { name: 'No codes stored' }).click();
+  await expect(page.getByRole('heading', { name: /Proved: at equal flow/ })).toBeVisible();
+});
+
+test('the burn planner shows what a burn would do, can be stopped, and finds the most soot that is safe', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await openJob(page, site, 'GT 73 WV', 'decide');
+  await page.getByText('What a burn of this filter would do').click();
+  const planner = page.getByRole('region', { name: 'What this burn would do' });
+  await expect(
+    planner.getByRole('img', { name: /Temperature of the bed over 30 min, hottest \d+ °C/ }),
+  ).toBeVisible();
+  await expect(planner.getByText(/it stands 950 °C/)).toBeVisible();
+  await planner.getByRole('checkbox', { name: 'The engine drops to idle in it' }).check();
+  await expect(planner.getByText('Too hot for this bed')).toBeVisible();
+  await expect(planner.getByText(/it stands only 950 °C/)).toBeVisible();
+  await planner.getByRole('slider', { name: /Soot/ }).fill('6');
+  await expect(planner.getByText('Too hot for this bed')).toBeHidden();
+  await planner.getByRole('button', { name: 'How sure is that? Run it 500 times' }).click();
+  await expect(planner.getByRole('progressbar', { name: /Runs, \d+ of 500/ })).toBeVisible();
+  await planner.getByRole('button', { name: 'Stop' }).click();
+  await expect(planner.getByRole('progressbar')).toBeHidden();
+  await planner.getByRole('button', { name: 'Find the most soot that is safe' }).click();
+  await expect(planner.getByText(/Up to \d\.\d g\/L, \d+ g the bed keeps its 950 °C/)).toBeVisible({
+    timeout: 30_000,
+  });
+});

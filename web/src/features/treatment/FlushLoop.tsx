@@ -1,0 +1,142 @@
+import { useMemo, useState } from 'react';
+import { adviseFlush, flushReadings } from '@white-ember/core/treatment';
+import { entriesOfKind } from '@white-ember/core/ledger';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { typedNumber } from '../../ui/format.ts';
+import { useAddEntry } from '../job/useAddEntry.ts';
+import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
+import { ReadingPanel } from '../readings/ReadingPanel.tsx';
+
+const WHILE_IT_DWELLS = [
+  'Read and keep the counters: soot, distance since the last regeneration, oil.',
+  'Scan again and keep what unplugging has set.',
+  'Clean the sensor’s ports and hoses; look at the clips.',
+  'Collect the run-off.',
+];
+
+/** After each fill a reading, and from the gain curve whether another fill is worth it. */
+export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: 'prove') => void }) {
+  const { derived, vehicle, limits } = open;
+  const [reading, setReading] = useState(false);
+  const { steps, advice } = useMemo(() => {
+    const { displacementL } = vehicleFacts(vehicle);
+    const along = vehicle.filter
+      ? flushReadings(derived.entries, vehicle.filter, {
+          limits,
+          ...(displacementL === undefined ? {} : { displacementL }),
+        })
+      : [];
+    return { steps: along, advice: adviseFlush(along, limits) };
+  }, [derived.entries, vehicle, limits]);
+  const fills = entriesOfKind(derived.entries, 'work').filter(
+    ({ body }) => body.work === 'chemical-clean',
+  ).length;
+  const dwelling = derived.clocks.some(({ endedMs, clock }) => endedMs === undefined && clock === 'dwell');
+  return (
+    <div className="grid gap-3">
+      {dwelling ? (
+        <div className="border-l-8 border-steel bg-card p-3">
+          <p className="font-head font-semibold">While it dwells</p>
+          <ul className="list-disc pl-5">
+            {WHILE_IT_DWELLS.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
+      <h3 className="text-xl border-b-2 border-ink">Flush by flush</h3>
+      {steps.length > 0 ? (
+        <table className="w-full text-right [&_td]:py-1">
+          <thead className="border-b-2 border-ink">
+            <tr>
+              <th className="text-left">after</th>
+              <th>at flow</th>
+              <th>× clean</th>
+              <th>fell by</th>
+            </tr>
+          </thead>
+          <tbody>
+            {advice.steps.map(({ ratio, lowRatio, highRatio, fellPercent, told }, i) => (
+              <tr key={steps[i]?.entry.id} className="border-b-2 border-rule">
+                <td className="text-left">
+                  {steps[i]?.fills === 0 ? 'before' : `fill ${steps[i]?.fills ?? ''}`}
+                </td>
+                <td>{Math.round(steps[i]?.flowM3PerH ?? 0)} m³/h</td>
+                <td>
+                  <span className="figure-text text-lg">{ratio.toFixed(1)}</span>{' '}
+                  <span className="text-sm text-ink2">
+                    {lowRatio.toFixed(1)}–{highRatio.toFixed(1)}
+                  </span>
+                </td>
+                <td>
+                  {fellPercent === undefined ? '' : `${fellPercent.toFixed(0)} %`}
+                  {told === false ? ', within doubt' : ''}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ) : null}
+      <p role="status" className="font-bold">
+        {advice.another === 'yes' ? 'Another fill. ' : advice.another === 'no' ? 'No other fill. ' : ''}
+        <span className="font-normal">{advice.reason}</span>
+      </p>
+      {fills > 0 ? (
+        <>
+          <p className="text-ink2">
+            Refit, start, idle, then warm to {limits.coolantWarmC} °C and hold 2500–3000: the pressure first
+            rises while it is wet, then falls. Read when it stands. Steam and smoke for some ten minutes.
+          </p>
+          <div className="flex flex-wrap gap-3">
+            <Button onClick={() => setReading((old) => !old)}>
+              {reading ? 'Not now' : `Read after fill ${fills}`}
+            </Button>
+            <Button onClick={() => onStage('prove')}>Go on to the proof</Button>
+          </div>
+          {reading ? (
+            <ReadingPanel
+              open={open}
+              canEnter
+              onStage={() => undefined}
+              purpose="between"
+              onDone={() => setReading(false)}
+            />
+          ) : null}
+          <Waste open={open} />
+        </>
+      ) : null}
+    </div>
+  );
+}
+
+/** Run-off is hazardous waste: how much was collected stands on the job. */
+function Waste({ open }: { open: OpenJob }) {
+  const addEntry = useAddEntry(open.job.id);
+  const [litres, setLitres] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const keep = async (): Promise<void> => {
+    const wasteL = typedNumber(litres) ?? Number.NaN;
+    const wrong = await addEntry({
+      kind: 'work',
+      work: 'other',
+      what: 'Run-off collected for disposal',
+      wasteL,
+    });
+    setProblem(wrong ? Object.values(wrong)[0] : undefined);
+    if (!wrong) setLitres('');
+  };
+  return (
+    <div className="grid grid-cols-[1fr_auto] sm:grid-cols-[14rem_auto] gap-3 items-end justify-start">
+      <Field label="Run-off collected" unit="L" error={problem}>
+        <input
+          className="input-box"
+          inputMode="decimal"
+          value={litres}
+          onChange={(event) => setLitres(event.target.value)}
+        />
+      </Field>
+      <Button onClick={() => void keep()}>Enter it</Button>
+    </div>
+  );
+}
