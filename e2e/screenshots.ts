@@ -117,6 +117,18 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'checks', theme: 'bay', open: job('KE 417 QR', 'checks&part=high-pipe') },
+  {
+    name: 'decide',
+    height: 1100,
+    open: async (page, site) => {
+      await openJob(page, site, 'GT 73 WV', 'decide');
+      const planner = page.getByText('What a burn of this filter would do');
+      await planner.click();
+      await page.getByRole('checkbox', { name: 'The engine drops to idle in it' }).check();
+      await page.getByText('Too hot for this bed').waitFor();
+      await planner.evaluate((element) => element.scrollIntoView({ block: 'start' }));
+    },
+  },
   { name: 'treat', open: job('FL 007 TX', 'treat') },
   {
     name: 'report',
@@ -160,12 +172,6 @@ try {
     await page.waitForTimeout(700);
     await page.screenshot({ path: join(into, `${shot.name}.png`) });
     await context.close();
-  }
-  if (wanted.length === 0 || wanted.includes('sign-in')) {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(site.address);
-    await page.getByRole('button', { name: /Tobin/ }).waitFor();
-    await page.screenshot({ path: join(into, 'sign-in.png') });
   }
 } finally {
   await browser.close();

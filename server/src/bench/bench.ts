@@ -12,6 +12,7 @@ import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '@white-ember/cor
 import { buildWeb } from '../launch/build.ts';
 import { measureApi } from './api.ts';
 import { measureBenchVehicles } from './benchVehicles.ts';
+import { measureBurn } from './burn.ts';
 import { measureClosedLoop } from './closedLoop.ts';
 import { measureDiagnosis } from './diagnosis.ts';
 import { measureLogs } from './logs.ts';
@@ -135,6 +136,7 @@ const rows = [
   ...measureCore(),
   ...(await measureLogs()),
   ...measureBenchVehicles(),
+  ...measureBurn(),
   ...measureDiagnosis(),
   ...(await measureClosedLoop()),
   ...(await measureFirstScreen()),

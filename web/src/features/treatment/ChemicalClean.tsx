@@ -31,8 +31,9 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
   const { form } = useDraftForm(`chemical ${open.job.id}`, EMPTY);
   const { fluidId, by, filterC, lineBar, bursts } = useWatch({ control: form.control });
   const shelf = fluids.data ?? [];
-  const fluid =
-    shelf.find(({ id }) => id === fluidId) ?? shelf.find(({ kind }) => kind === 'soak') ?? shelf[0];
+  // Until one is picked: the soaking fluid of which there is most.
+  const most = shelf.filter(({ kind }) => kind === 'soak').toSorted((a, b) => b.stockL - a.stockL)[0];
+  const fluid = shelf.find(({ id }) => id === fluidId) ?? most ?? shelf[0];
   const { vehicle, derived, limits } = open;
   const { filter } = vehicle;
   const fills = entriesOfKind(derived.entries, 'work').filter(

@@ -79,8 +79,14 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
         </table>
       ) : null}
       <p role="status" className="font-bold">
-        {advice.another === 'yes' ? 'Another fill. ' : advice.another === 'no' ? 'No other fill. ' : ''}
-        <span className="font-normal">{advice.reason}</span>
+        {dwelling
+          ? 'Let it dwell, then read. '
+          : advice.another === 'yes'
+            ? 'Another fill. '
+            : advice.another === 'no'
+              ? 'No other fill. '
+              : ''}
+        {dwelling ? null : <span className="font-normal">{advice.reason}</span>}
       </p>
       {fills > 0 ? (
         <>
