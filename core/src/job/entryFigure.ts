@@ -1,6 +1,5 @@
 import { CHECK_LABELS, type CheckId } from '../checks/index.ts';
-import type { Entry, WorkType } from '../ledger/index.ts';
-import { TREATMENT_LABELS } from '../treatment/index.ts';
+import type { Entry, Treatment, WorkType } from '../ledger/index.ts';
 import { CLOCK_LABELS } from './clocks.ts';
 
 export const WORK_LABELS: Record<WorkType, string> = {
@@ -13,6 +12,16 @@ export const WORK_LABELS: Record<WorkType, string> = {
   'sensor-replaced': 'Sensor replaced',
   'cause-repaired': 'Cause repaired',
   other: 'Other work',
+};
+
+/** Here and not with the choice: a pin needs the word, not the whole of diagnosis and treatment. */
+export const TREATMENT_LABELS: Readonly<Record<Treatment, string>> = {
+  nothing: 'Leave the filter alone',
+  drive: 'Drive regeneration',
+  standing: 'Standing regeneration',
+  chemical: 'Chemical clean in place',
+  'off-vehicle': 'Off-vehicle clean, flushed backwards',
+  exchange: 'Another filter',
 };
 
 const SUBSTITUTED = { yes: 'it changes', no: 'no change', unclear: 'unclear' } as const;

@@ -1,5 +1,5 @@
 export { STAGES, STAGE_LABELS, stageOf, type Stage } from './stages.ts';
-export { DRIVABLE_WORDS, WORK_LABELS, entryFigure } from './entryFigure.ts';
+export { DRIVABLE_WORDS, TREATMENT_LABELS, WORK_LABELS, entryFigure } from './entryFigure.ts';
 export {
   BEYOND_THE_READINGS,
   deriveJob,

@@ -14,5 +14,6 @@ export {
 } from './madeLog.ts';
 export { randomLog, type RandomLog } from './randomLog.ts';
 export { drivenVehicle, type DrivenVehicle } from './randomBenchVehicle.ts';
+export { treatedVehicle, type TreatedVehicle } from './treatedVehicle.ts';
 export { diagnosedVehicle, type DiagnosedVehicle } from './closedLoop.ts';
 export { arrive, checkFindings, faultyVehicle } from './diagnosedVehicle.ts';

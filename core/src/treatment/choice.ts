@@ -11,15 +11,6 @@ import {
   type InterlockFacts,
 } from './interlocks.ts';
 
-export const TREATMENT_LABELS: Readonly<Record<Treatment, string>> = {
-  nothing: 'Leave the filter alone',
-  drive: 'Drive regeneration',
-  standing: 'Standing regeneration',
-  chemical: 'Chemical clean in place',
-  'off-vehicle': 'Off-vehicle clean, flushed backwards',
-  exchange: 'Another filter',
-};
-
 export interface TreatmentQuestion extends InterlockFacts {
   /** What holds a regeneration off now, in sentences. */
   readonly inhibitors?: readonly string[];

@@ -9,13 +9,7 @@ export {
   type LinkCommand,
 } from './interlocks.ts';
 export { mostSoot, sootByPressure, sootRoom, type KnownFilter, type SootLoad } from './sootLoad.ts';
-export {
-  isRefused,
-  rankTreatments,
-  TREATMENT_LABELS,
-  type TreatmentOption,
-  type TreatmentQuestion,
-} from './choice.ts';
+export { isRefused, rankTreatments, type TreatmentOption, type TreatmentQuestion } from './choice.ts';
 export { burnOfJob, forecastBurn, type JobBurn } from './forecast.ts';
 export { chemicalPlan, type ChemicalPlan, type ChemicalQuestion, type FluidSheet } from './chemicalPlan.ts';
 export { adviseFlush, type FlushAdvice, type FlushReading, type FlushStep } from './flushGain.ts';

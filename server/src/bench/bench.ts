@@ -16,6 +16,7 @@ import { measureBurn } from './burn.ts';
 import { measureClosedLoop } from './closedLoop.ts';
 import { measureDiagnosis } from './diagnosis.ts';
 import { measureLogs } from './logs.ts';
+import { measureTreatments } from './treatments.ts';
 
 /**
  * Measures what the project promises, each as a ratio to a stated limit or to a named library in the same run, so that
@@ -139,6 +140,7 @@ const rows = [
   ...measureBurn(),
   ...measureDiagnosis(),
   ...(await measureClosedLoop()),
+  ...(await measureTreatments()),
   ...(await measureFirstScreen()),
   ...measurePages(),
   ...(await measureApi(root)),

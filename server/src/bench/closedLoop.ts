@@ -1,8 +1,5 @@
-import { fork } from 'node:child_process';
-import { availableParallelism } from 'node:os';
-import { join } from 'node:path';
-import type { DiagnosedVehicle } from '@white-ember/core/testing';
 import type { Row } from './bench.ts';
+import { shareVehicles } from './shareVehicles.ts';
 
 const VEHICLES = 300;
 const RIGHT = 0.92;
@@ -10,34 +7,13 @@ const SHORTER = 0.35;
 
 const median = (values: number[]): number => values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
-/** Each vehicle is diagnosed by itself, so processes share them: the result is the same, the wait is not. */
-async function diagnosedVehicles(): Promise<DiagnosedVehicle[]> {
-  const parts = availableParallelism();
-  const shares = Array.from({ length: parts }, (_, part) => {
-    const child = fork(join(import.meta.dirname, 'closedLoopPart.ts'));
-    let found: DiagnosedVehicle[] = [];
-    return new Promise<DiagnosedVehicle[]>((resolve, reject) => {
-      child.on('message', (all) => {
-        found = all as DiagnosedVehicle[];
-      });
-      child.on('exit', (code) =>
-        code === 0 ? resolve(found) : reject(new Error(`A part ended with ${code ?? 'a signal'}`)),
-      );
-      child.send({ first: 1 + part, last: VEHICLES, step: parts });
-    });
-  });
-  const all = (await Promise.all(shares)).flat();
-  if (all.length !== VEHICLES) throw new Error(`${all.length} of ${VEHICLES} vehicles came back`);
-  return all;
-}
-
 /** Random bench vehicles with one to three faults, by the recommended checks until one explanation holds, by fault. */
 export async function measureClosedLoop(): Promise<Row[]> {
   const byFault = new Map<string, { right: number; of: number }>();
   const recommended: number[] = [];
   const fixed: number[] = [];
   let [right, dangerous] = [0, 0];
-  for (const one of await diagnosedVehicles()) {
+  for (const one of await shareVehicles('diagnosed', VEHICLES)) {
     recommended.push(one.recommended.minutes);
     fixed.push(one.fixed.minutes);
     dangerous += one.recommended.dangerous.length;

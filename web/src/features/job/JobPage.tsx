@@ -119,7 +119,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
         </div>
       </section>
       <div className="grow min-h-0 grid lg:grid-cols-[1fr_20rem]">
-        <main key={stage} className="min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
+        <main key={stage} className="relative min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
           {at === undefined ? null : (
             <div className="mb-4">
               <Notice
@@ -142,7 +142,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           />
         </main>
         <aside
-          className="bg-card border-l-2 border-rule min-h-0 lg:overflow-auto p-4 max-lg:border-t-2"
+          className="relative bg-card border-l-2 border-rule min-h-0 lg:overflow-auto p-4 max-lg:border-t-2"
           aria-label="What we know"
           tabIndex={0}
         >

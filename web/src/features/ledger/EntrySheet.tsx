@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Job } from '@white-ember/core/contract';
 import {
+  TREATMENT_LABELS,
   CLOCK_LABELS,
   DRIVABLE_WORDS,
   entryFigure,
@@ -9,7 +10,6 @@ import {
   type Stage,
 } from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';
-import { TREATMENT_LABELS } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Treatment } from '@white-ember/core/ledger';
-import { isRefused, TREATMENT_LABELS, type TreatmentOption } from '@white-ember/core/treatment';
+import { TREATMENT_LABELS } from '@white-ember/core/job';
+import { isRefused, type TreatmentOption } from '@white-ember/core/treatment';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
