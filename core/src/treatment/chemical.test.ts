@@ -111,6 +111,14 @@ describe('whether another flush is worth it', () => {
     expect(vague.steps[1]).toMatchObject({ told: false });
   });
 
+  it('goes on where it reads good but may hold more soot than codes may be cleared on', () => {
+    const readings = [read(11), read(2)];
+    const left = (gPerL: number) => adviseFlush(readings, DEFAULT_LIMITS, { gPerL, limitGPerL: 5 });
+    expect(left(4.9).another).toBe('no');
+    expect(left(5.7).another).toBe('yes');
+    expect(left(5.7).reason).toMatch(/reads good, but up to 5\.7 g\/L.*; 5 g\/L may be there/);
+  });
+
   it('expects no more than there is, and less of each next one on a geometric curve', () => {
     fc.assert(
       fc.property(

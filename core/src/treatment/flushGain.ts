@@ -22,14 +22,21 @@ export interface FlushAdvice {
   readonly reason: string;
 }
 
+/** Soot that the last reading leaves room for by its upper end, and how much may be there before codes are cleared. */
+export interface SootLeft {
+  readonly gPerL: number;
+  readonly limitGPerL: number;
+}
+
 /** Where one flush is known only, the next is taken to do this share of it. */
 const USUAL_FALL = 0.5;
 
 /**
  * Whether another flush is worth it. What a flush can take is the excess over a clean filter; each takes a share of what the
  * one before left, and that share falls in the same ratio again (the gain curve, geometric). Compared at equal flow, as ratios.
+ * A filter that reads good may still hold more soot than codes and counters may be set back on: then it goes on.
  */
-export function adviseFlush(readings: readonly FlushReading[], limits: Limits): FlushAdvice {
+export function adviseFlush(readings: readonly FlushReading[], limits: Limits, left?: SootLeft): FlushAdvice {
   const steps = readings.map((reading, i): FlushStep => {
     const before = readings[i - 1];
     if (!before) return reading;
@@ -43,7 +50,8 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits): 
   const good = limits.restrictionGoodRatio;
   if (!last)
     return { steps, another: 'cannot-tell', reason: 'Nothing is read yet: take the before reading first.' };
-  if (last.ratio <= good)
+  const tooMuch = left !== undefined && left.gPerL > left.limitGPerL;
+  if (last.ratio <= good && !tooMuch)
     return {
       steps,
       another: 'no',
@@ -73,12 +81,16 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits): 
       reason: `The last flush took ${(lastStep.fellPercent ?? 0).toFixed(0)} % by the readings, which is within their doubt: read again, steadier, before another fill.`,
     };
   const worth = nextPercent >= limits.worthAnotherPercent;
+  const why =
+    tooMuch && last.ratio <= good
+      ? ` It reads good, but up to ${left.gPerL.toFixed(1)} g/L of soot may be left; ${left.limitGPerL} g/L may be there when codes are cleared.`
+      : '';
   return {
     steps,
     nextPercent,
     another: worth ? 'yes' : 'no',
     reason: worth
-      ? `Another should take off some ${nextPercent.toFixed(0)} % of what is left; worth it from ${limits.worthAnotherPercent} % on.`
-      : `Another should take off some ${nextPercent.toFixed(0)} % of what is left, under ${limits.worthAnotherPercent} %: in place this is what it gives. Think of off the vehicle.`,
+      ? `Another should take off some ${nextPercent.toFixed(0)} % of what is left; worth it from ${limits.worthAnotherPercent} % on.${why}`
+      : `Another should take off some ${nextPercent.toFixed(0)} % of what is left, under ${limits.worthAnotherPercent} %: in place this is what it gives. Think of off the vehicle.${why}`,
   };
 }

@@ -2,14 +2,28 @@ import { restrictionRatio } from '../filter/index.ts';
 import { entriesOfKind, happenedAt, type Entry, type EntryOf } from '../ledger/index.ts';
 import { judgeReading, Z90 } from '../proof/index.ts';
 import type { FlowContext } from '../readings/index.ts';
-import type { FlushReading } from './flushGain.ts';
-import type { KnownFilter } from './sootLoad.ts';
+import type { FlushReading, SootLeft } from './flushGain.ts';
+import { burnLimitGPerL } from './interlocks.ts';
+import { mostSoot, type KnownFilter } from './sootLoad.ts';
 
 export interface FlushReadingOfJob extends FlushReading {
   readonly entry: EntryOf<'reading'>;
   /** Fills that had gone in by then. */
   readonly fills: number;
   readonly flowM3PerH: number;
+}
+
+/** What the last of these readings leaves room for of soot, by its upper end, against what may be there when codes are cleared. */
+export function sootLeft(
+  readings: readonly FlushReadingOfJob[],
+  filter: KnownFilter,
+  context: FlowContext,
+): SootLeft | undefined {
+  const last = readings.at(-1);
+  const most = last ? mostSoot(last.entry.body, filter, context, { counterIsStale: true }) : undefined;
+  return most?.ok
+    ? { gPerL: most.value.gPerL, limitGPerL: burnLimitGPerL(filter, context.limits) }
+    : undefined;
 }
 
 /**

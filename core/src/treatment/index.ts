@@ -1,5 +1,6 @@
 export {
   burnInterlocks,
+  burnLimitGPerL,
   commandInterlocks,
   outstandingCauses,
   PRESSURE_PATH,
@@ -12,6 +13,12 @@ export { mostSoot, sootByPressure, sootRoom, type KnownFilter, type SootLoad } f
 export { isRefused, rankTreatments, type TreatmentOption, type TreatmentQuestion } from './choice.ts';
 export { burnOfJob, forecastBurn, type JobBurn } from './forecast.ts';
 export { chemicalPlan, type ChemicalPlan, type ChemicalQuestion, type FluidSheet } from './chemicalPlan.ts';
-export { adviseFlush, type FlushAdvice, type FlushReading, type FlushStep } from './flushGain.ts';
+export {
+  adviseFlush,
+  type FlushAdvice,
+  type FlushReading,
+  type FlushStep,
+  type SootLeft,
+} from './flushGain.ts';
 export { warmUpOf, type WarmUp, type WarmUpPhase, type WarmUpPoint } from './warmUp.ts';
-export { flushReadings, type FlushReadingOfJob } from './flushReadings.ts';
+export { flushReadings, sootLeft, type FlushReadingOfJob } from './flushReadings.ts';

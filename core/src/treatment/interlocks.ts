@@ -112,6 +112,10 @@ function unproven(reading: EntryOf<'reading'>, { parts }: InterlockFacts['derive
     : 'the last reading was written down by hand and the ΔP sensor has not been checked';
 }
 
+/** Most soot for a burn by the limits profile, g/L: by the material, the weaker where it is not known. */
+export const burnLimitGPerL = ({ material }: KnownFilter, limits: Limits): number =>
+  material === 'silicon-carbide' ? limits.burnLimitSiliconCarbideGPerL : limits.burnLimitOtherGPerL;
+
 /**
  * What holds a command off on this job, each with its reason; nothing where it may go. To clear codes or reset a counter
  * can release an automatic burn, so the same stands before them as before a burn: a believed load under the limit of the
@@ -156,8 +160,7 @@ export function commandInterlocks(command: LinkCommand, facts: InterlockFacts): 
     // A counter from before the soot was taken out is what a reset is for; a burn goes by the higher all the same.
     { counterIsStale: command !== 'burn' && sootWasTakenOut(derived, happenedAt(reading)) },
   );
-  const limit =
-    filter.material === 'silicon-carbide' ? limits.burnLimitSiliconCarbideGPerL : limits.burnLimitOtherGPerL;
+  const limit = burnLimitGPerL(filter, limits);
   if (!load.ok) held.push({ id: 'no-reading', text: `${describeFailure(load.failure)}.` });
   else if (load.value.gPerL > limit) {
     const { gPerL, grams, by } = load.value;

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { adviseFlush, flushReadings } from '@white-ember/core/treatment';
+import { adviseFlush, flushReadings, sootLeft } from '@white-ember/core/treatment';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -21,13 +21,13 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
   const [reading, setReading] = useState(false);
   const { steps, advice } = useMemo(() => {
     const { displacementL } = vehicleFacts(vehicle);
-    const along = vehicle.filter
-      ? flushReadings(derived.entries, vehicle.filter, {
-          limits,
-          ...(displacementL === undefined ? {} : { displacementL }),
-        })
-      : [];
-    return { steps: along, advice: adviseFlush(along, limits) };
+    const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
+    const { filter } = vehicle;
+    const along = filter ? flushReadings(derived.entries, filter, context) : [];
+    return {
+      steps: along,
+      advice: adviseFlush(along, limits, filter ? sootLeft(along, filter, context) : undefined),
+    };
   }, [derived.entries, vehicle, limits]);
   const fills = entriesOfKind(derived.entries, 'work').filter(
     ({ body }) => body.work === 'chemical-clean',
