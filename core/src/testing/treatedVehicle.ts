@@ -265,11 +265,13 @@ class TreatedJob {
       const gas = { exhaustKgPerS: air / 1000, temperatureC: egt3C ?? this.#limits.filterTempHoldC };
       const ratio = restrictionRatio(vehicle.family.filter, gas, deltaPMbar);
       const coolantC = vehicle.read('coolantTemp');
+      const afterFilterC = vehicle.read('egt4');
       if (ratio.ok)
         points.push({
           atS: vehicle.timeS,
           ratio: ratio.value.ratio,
           ...(coolantC === undefined ? {} : { coolantC }),
+          ...(afterFilterC === undefined ? {} : { afterFilterC }),
         });
       if (s > WARM_UP_LEAST_S && warmUpOf(points, this.#limits).phase === 'plateau') return;
     }

@@ -172,6 +172,14 @@ describe('the warm-up after a wet clean', () => {
     expect(warmUpOf(snapped, DEFAULT_LIMITS).phase).toBe('plateau');
   });
 
+  it('is not over while the gas behind the filter is no hotter than boiling water', () => {
+    const wet = course(600).map((point) => ({ ...point, afterFilterC: 96 }));
+    expect(warmUpOf(wet, DEFAULT_LIMITS)).toMatchObject({ phase: 'drying' });
+    expect(warmUpOf(wet, DEFAULT_LIMITS).text).toMatch(/at 96 °C: under 110 °C/);
+    const dry = wet.map((point) => ({ ...point, afterFilterC: 140 }));
+    expect(warmUpOf(dry, DEFAULT_LIMITS).phase).toBe('plateau');
+  });
+
   it('does not depend on how often it is read, nor on the order', () => {
     for (const stepS of [1, 3, 8]) expect(warmUpOf(course(600, stepS), DEFAULT_LIMITS).phase).toBe('plateau');
     expect(warmUpOf(course(600).reverse(), DEFAULT_LIMITS).phase).toBe('plateau');

@@ -6,6 +6,8 @@ export interface WarmUpPoint {
   readonly atS: number;
   readonly ratio: number;
   readonly coolantC?: number;
+  /** Of the gas behind the filter: while water boils off in it, that stays near 100 °C. */
+  readonly afterFilterC?: number;
 }
 
 export type WarmUpPhase = 'too-short' | 'wet-rise' | 'drying' | 'plateau';
@@ -24,6 +26,8 @@ export interface WarmUp {
 /** The end is judged over so long; a slope over less is the foot on the pedal. */
 const WINDOW_S = 90;
 const LEAST_POINTS = 8;
+/** Gas behind a bed that is dry comes out hotter than this, °C. */
+const DRY_C = 110;
 /** Slower than this, % a minute, nothing more comes of waiting. */
 const STILL_PERCENT_PER_MIN = 3;
 
@@ -70,6 +74,12 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
       phase: 'drying',
       ...figures,
       text: `Falling by ${(-percentPerMin).toFixed(0)} % a minute, ${ratio}: keep the revs until it stands.`,
+    };
+  if (last.afterFilterC !== undefined && last.afterFilterC < DRY_C)
+    return {
+      phase: 'drying',
+      ...figures,
+      text: `Stands at ${ratio}, but the gas behind the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${DRY_C} °C it still boils water off. Keep the revs.`,
     };
   const cool = last.coolantC !== undefined && last.coolantC < limits.coolantWarmC;
   return cool
