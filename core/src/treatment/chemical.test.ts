@@ -64,6 +64,8 @@ describe('the fluid plan', () => {
 
   it.each([
     ['a hot filter', { filterC: 90 }, /90 °C.*up to 45 °C/],
+    // The sheet is stricter than what a hand can touch: it wins.
+    ['a warm one', { sheet: { ...SHEET, filterUpToC: 30 }, filterC: 38 }, /38 °C.*up to 30 °C/],
     ['a sheet that does not allow coated filters', { sheet: { ...SHEET, coatedFilters: false } }, /coated/],
     ['a brick behind', { sheet: { ...SHEET, laterBricks: false }, laterBrick: true }, /bricks behind/],
     ['too little stock', { stockL: 0.2 }, /0\.20 L are left/],

@@ -111,21 +111,22 @@ export function chemicalPlan(question: ChemicalQuestion): Result<ChemicalPlan> {
     minds: [
       ...ENTRY_MINDS[entry],
       ...(filterC === undefined ? ['The filter’s temperature is not read: touch it, with care.'] : []),
-      ...(laterBrick ? ['A brick behind the filter gets what runs through: the sheet allows it.'] : []),
+      ...(laterBrick && sheet.laterBricks
+        ? ['A brick behind the filter gets what runs through: the sheet allows it.']
+        : []),
       'Run-off is hazardous waste: collect it, and enter how much.',
     ],
   });
 }
 
 function heldBy(
-  { sheet, filterC, limits, stockL, lineBar, laterBrick }: ChemicalQuestion,
+  { sheet, filterC, stockL, lineBar, laterBrick }: ChemicalQuestion,
   concentrateL: number,
 ): string[] {
-  const coolest = Math.max(sheet.filterUpToC, limits.touchableC);
   return [
-    ...(filterC !== undefined && filterC > coolest
+    ...(filterC !== undefined && filterC > sheet.filterUpToC
       ? [
-          `The filter is at ${filterC.toFixed(0)} °C; ${sheet.name} may go in up to ${coolest} °C: let it cool.`,
+          `The filter is at ${filterC.toFixed(0)} °C; ${sheet.name} may go in up to ${sheet.filterUpToC} °C: let it cool.`,
         ]
       : []),
     ...(!sheet.coatedFilters

@@ -1,6 +1,13 @@
 import { useDeferredValue, useEffect, useState } from 'react';
 import { proxy } from 'comlink';
-import type { BurnBatch, BurnRun, Catalyst, JudgedBurn, SafeSoot } from '@white-ember/core/burn';
+import {
+  bedLimits,
+  type BurnBatch,
+  type BurnRun,
+  type Catalyst,
+  type JudgedBurn,
+  type SafeSoot,
+} from '@white-ember/core/burn';
 import { filterVolumeL } from '@white-ember/core/filter';
 import type { JobBurn } from '@white-ember/core/treatment';
 import type { BurnWish, Told } from '../../workers/burnWorker.ts';
@@ -175,7 +182,7 @@ function Answer({
   limits,
   material,
 }: Shown & { limits: OpenJob['limits']; material: JobBurn['plan']['filter']['material'] }) {
-  const limitC = material === 'silicon-carbide' ? limits.bedLimitSiliconCarbideC : limits.bedLimitOtherC;
+  const limitC = bedLimits(limits, material).peakC;
   const { timeS, sootG, inletC, outletC, peakC } = run.series;
   const every = Math.max(1, Math.round(timeS.length / 12));
   const rows = timeS.map((_, i) => i).filter((i) => i % every === 0);
