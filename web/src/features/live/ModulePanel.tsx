@@ -7,6 +7,8 @@ import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
 import { spacedNumber } from '../../ui/format.ts';
+import { useTreatments } from '../burn/useTreatments.ts';
+import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCaution } from '../job/useCaution.ts';
 import type { OpenJob } from '../job/useJob.ts';
@@ -164,8 +166,15 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
   // A second burn is another act: its caution is read again.
   const caution = useCaution(open, isBurn ? 'burn' : undefined, `burn-${burns + 1}`);
   const command = COMMANDS[chosen];
-  const held =
-    command === undefined
+  // A burn is held by all that the choice of treatment knows: also the drop to idle by the burn model and what is likely.
+  const { options, forecasting } = useTreatments(open, useDiagnosis(open));
+  const burn = options.find(({ treatment }) =>
+    chosen === 'regenerate-driving' ? treatment === 'drive' : treatment === 'standing',
+  );
+  const held = isBurn
+    ? // What the computer waits for it says itself when it is asked; the job's first scan may be out of date.
+      (burn?.held ?? []).filter(({ overridable, id }) => !overridable && id !== 'inhibited')
+    : command === undefined
       ? []
       : commandInterlocks(command, {
           derived,
@@ -214,7 +223,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
         </div>
       ) : null}
       <Button
-        disabled={held.length > 0 || running || (isBurn && !caution.acknowledged)}
+        disabled={held.length > 0 || running || (isBurn && (!caution.acknowledged || forecasting))}
         onClick={() => void start()}
       >
         {isBurn ? 'Start the burn' : 'Do it'}
