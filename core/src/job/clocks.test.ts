@@ -13,7 +13,7 @@ const ended = (n: number, why?: string): EntryBody => ({
   ...(why ? { why } : {}),
 });
 const outcomes = (...entries: Parameters<typeof clocksOf>[0][number][]): (string | undefined)[] =>
-  clocksOf(entries).map((clock) => clockOutcome(clock)?.text);
+  clocksOf(entries).map((clock) => clockOutcome(clock, DEFAULT_LIMITS)?.text);
 
 describe('a wait of a job', () => {
   it('runs from its entry on, by the time at which that happened, until somebody ends it', () => {
@@ -83,7 +83,7 @@ describe('a wait of a job', () => {
             seq: seq + 1,
           }));
           const job = deriveJob({ entries, limits: DEFAULT_LIMITS });
-          expect(job.clocks.map((clock) => clockOutcome(clock)?.state)).toEqual([
+          expect(job.clocks.map((clock) => clockOutcome(clock, DEFAULT_LIMITS)?.state)).toEqual([
             minute < 29 ? 'short' : minute > 33 ? 'late' : 'on-time',
             minute - 2 < 19 ? 'short' : minute - 2 > 23 ? 'late' : 'on-time',
           ]);

@@ -1,3 +1,4 @@
+import type { Limits } from '../limits/index.ts';
 import { entriesOfKind, happenedAt, type ClockKind, type Entry, type WorkType } from '../ledger/index.ts';
 
 /** A wait of a job: it began with an entry, rings at its end, and is ended by a person or by the work that follows it. */
@@ -23,12 +24,10 @@ export const CLOCK_LABELS: Readonly<Record<ClockKind, string>> = {
   cooling: 'Cooling down',
   'warm-up': 'Warm-up',
   steam: 'Steaming out',
+  site: 'On the way to another site',
 };
 
 const MINUTE_MS = 60_000;
-/** So far from its end a person is on time: it takes a while to get to the vehicle. */
-const ON_TIME_MIN = 3;
-
 /** Work on the filter ends a dwell in it: whoever flushes or burns does not let it stand any more. */
 const ENDS_A_DWELL: ReadonlySet<WorkType> = new Set<WorkType>([
   'chemical-clean',
@@ -97,18 +96,14 @@ export interface ClockOutcome {
 }
 
 /** How an ended clock went: cut short, on time, or longer than meant. Nothing while it is not ended. */
-export function clockOutcome({
-  startMs,
-  endMs,
-  endedMs,
-  what,
-  clock,
-  why,
-}: JobClock): ClockOutcome | undefined {
+export function clockOutcome(
+  { startMs, endMs, endedMs, what, clock, why }: JobClock,
+  limits: Pick<Limits, 'clockShortMin' | 'clockLateMin'>,
+): ClockOutcome | undefined {
   if (endedMs === undefined) return undefined;
   const [meant, was] = [(endMs - startMs) / MINUTE_MS, (endedMs - startMs) / MINUTE_MS];
   const off = was - meant;
-  const state = off < -1 ? 'short' : off > ON_TIME_MIN ? 'late' : 'on-time';
+  const state = off < -limits.clockShortMin ? 'short' : off > limits.clockLateMin ? 'late' : 'on-time';
   const minutes = (value: number): string =>
     value < 10 ? value.toFixed(1).replace(/\.0$/, '') : value.toFixed(0);
   const words = {

@@ -134,7 +134,9 @@ function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount {
   // With sensor and pipes put right a before reading may be taken anew: it counts, as the filter was not touched yet.
   const touched = work.find((entry) => CHANGES_THE_FILTER.has(entry.body.work));
   const first = touched ? happenedAt(touched) : Number.POSITIVE_INFINITY;
-  const last = work.at(-1);
+  const last = [...work, ...entriesOfKind(entries, 'burn-ended')]
+    .toSorted((a, b) => happenedAt(a) - happenedAt(b))
+    .at(-1);
   const readings = entriesOfKind(entries, 'reading');
   const befores = readings.filter((entry) => entry.body.purpose === 'before');
   const before = befores.findLast((entry) => happenedAt(entry) <= first) ?? befores.at(-1);

@@ -1,5 +1,5 @@
 import { CHECK_LABELS, type CheckId } from '../checks/index.ts';
-import type { Entry, Treatment, WorkType } from '../ledger/index.ts';
+import type { BurnEnd, Entry, Face, Treatment, WorkType } from '../ledger/index.ts';
 import { CLOCK_LABELS } from './clocks.ts';
 
 export const WORK_LABELS: Record<WorkType, string> = {
@@ -22,6 +22,24 @@ export const TREATMENT_LABELS: Readonly<Record<Treatment, string>> = {
   chemical: 'Chemical clean in place',
   'off-vehicle': 'Off-vehicle clean, flushed backwards',
   exchange: 'Another filter',
+};
+
+export const BURN_END_WORDS: Readonly<Record<BurnEnd, string>> = {
+  'by-itself': 'ended by itself',
+  stopped: 'stopped',
+  fire: 'ended in a fire',
+  unknown: 'ended unseen',
+};
+
+export const FACE_WORDS: Readonly<Record<Face, string>> = {
+  clean: 'clean',
+  grey: 'grey, dry',
+  black: 'black, soot',
+  oily: 'oily',
+  white: 'white, ash',
+  cracked: 'cracked',
+  melted: 'melted',
+  plugged: 'plugged',
 };
 
 const SUBSTITUTED = { yes: 'it changes', no: 'no change', unclear: 'unclear' } as const;
@@ -74,6 +92,24 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
       return `${CLOCK_LABELS[body.clock].toLowerCase()} ${body.minutes} min`;
     case 'clock-ended':
       return 'clock ended';
+    case 'made-ready':
+      return `ready for: ${TREATMENT_LABELS[body.treatment].toLowerCase()}`;
+    case 'burn-reading':
+      return body.egt3C === undefined ? 'read in the burn' : `${Math.round(body.egt3C)} °C before the filter`;
+    case 'burn-ended':
+      return `burn ${BURN_END_WORDS[body.how]}, ${Math.round(body.minutes)} min`;
+    case 'part-off':
+      return `off: ${body.what}`;
+    case 'part-back':
+      return 'a part is on again';
+    case 'fastener-signed':
+      return `fastener ${body.number}: ${body.torqueNm} N·m`;
+    case 'part-broke':
+      return `broke: ${body.what}`;
+    case 'filter-off':
+      return body.massKg === undefined
+        ? `filter ${body.when} the clean, looked at`
+        : `filter ${body.when} the clean: ${body.massKg} kg`;
     case 'settled':
       return 'settled';
     case 'choice-offered':

@@ -1,5 +1,12 @@
 export { STAGES, STAGE_LABELS, stageOf, type Stage } from './stages.ts';
-export { DRIVABLE_WORDS, TREATMENT_LABELS, WORK_LABELS, entryFigure } from './entryFigure.ts';
+export {
+  BURN_END_WORDS,
+  DRIVABLE_WORDS,
+  FACE_WORDS,
+  TREATMENT_LABELS,
+  WORK_LABELS,
+  entryFigure,
+} from './entryFigure.ts';
 export {
   BEYOND_THE_READINGS,
   deriveJob,

@@ -2,8 +2,8 @@ import { entriesOfKind, type Entry, type EntryOf } from '../ledger/index.ts';
 
 /** Something that an entry left open. */
 export interface OpenMatter {
-  readonly kind: 'temporary-repair' | 'choice';
-  readonly entry: EntryOf<'temporary-repair'> | EntryOf<'choice-offered'>;
+  readonly kind: 'temporary-repair' | 'choice' | 'broken';
+  readonly entry: EntryOf<'temporary-repair'> | EntryOf<'choice-offered'> | EntryOf<'part-broke'>;
   readonly text: string;
   /** The part that it waits for. */
   readonly waitsFor?: string;
@@ -32,7 +32,19 @@ export function openMatters(entries: readonly Entry[]): OpenMatter[] {
   const offers = entriesOfKind(entries, 'choice-offered')
     .filter((entry) => !isClosed(entry, chosen) && !isClosed(entry, settled))
     .map((entry): OpenMatter => ({ kind: 'choice', entry, text: entry.body.question }));
-  return [...repairs, ...offers];
+  const broken = entriesOfKind(entries, 'part-broke')
+    .filter((entry) => !isClosed(entry, settled))
+    .map((entry): OpenMatter => {
+      const { what, order } = entry.body;
+      return {
+        kind: 'broken',
+        entry,
+        text: `Broke: ${what}`,
+        ...(order ? { waitsFor: order.name } : {}),
+        ...(order?.due === undefined ? {} : { due: order.due }),
+      };
+    });
+  return [...repairs, ...broken, ...offers];
 }
 
 export interface MadeChoice {

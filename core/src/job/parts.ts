@@ -45,6 +45,8 @@ function saidOf(
     ];
   if (body.kind === 'temporary-repair')
     return body.part ? [[body.part, { state: 'doubtful', why: `Temporary repair: ${body.what}` }]] : [];
+  if (body.kind === 'part-broke')
+    return body.part ? [[body.part, { state: 'failed', why: `Broke: ${body.what}` }]] : [];
   if (body.kind === 'part-changed')
     return body.part && body.where === 'here' ? [[body.part, { state: 'replaced', why: body.what }]] : [];
   if (body.kind !== 'work') return [];

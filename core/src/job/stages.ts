@@ -51,6 +51,14 @@ export function stageOf(entry: Pick<Entry, 'body'>): Stage | undefined {
     case 'clock-started':
     case 'clock-ended':
     case 'settled':
+    case 'made-ready':
+    case 'burn-reading':
+    case 'burn-ended':
+    case 'part-off':
+    case 'part-back':
+    case 'fastener-signed':
+    case 'part-broke':
+    case 'filter-off':
       return 'treat';
     case 'drive':
       return 'prove';

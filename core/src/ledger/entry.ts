@@ -11,6 +11,14 @@ import {
   settledBodySchema,
   temporaryRepairBodySchema,
 } from './partBodies.ts';
+import { burnEndedBodySchema, burnReadingBodySchema, madeReadyBodySchema } from './burnBodies.ts';
+import {
+  fastenerSignedBodySchema,
+  filterOffBodySchema,
+  partBackBodySchema,
+  partBrokeBodySchema,
+  partOffBodySchema,
+} from './stripDownBodies.ts';
 import { PART_STATES, partIdSchema } from './parts.ts';
 import { readingBodySchema } from './reading.ts';
 import {
@@ -104,6 +112,8 @@ const workBodySchema = z.object({
     .optional(),
   bursts: z.number().int().min(0, 'Bursts: not below 0').max(1000, 'Bursts: at most 1000').optional(),
   by: z.enum(FLUID_ENTRIES).optional(),
+  /** Fluid that stands in the filter, or that washes it out after. */
+  step: z.enum(['soak', 'rinse']).optional(),
   /** Run-off that was collected, L. */
   wasteL: z.number().min(0, 'Run-off: not below 0 L').max(500, 'Run-off: at most 500 L').optional(),
   /** A dwell that starts with this entry, minutes. */
@@ -164,6 +174,14 @@ export const entryBodySchema = z.discriminatedUnion('kind', [
   treatmentChosenBodySchema,
   clockStartedBodySchema,
   clockEndedBodySchema,
+  madeReadyBodySchema,
+  burnReadingBodySchema,
+  burnEndedBodySchema,
+  partOffBodySchema,
+  partBackBodySchema,
+  fastenerSignedBodySchema,
+  partBrokeBodySchema,
+  filterOffBodySchema,
   choiceOfferedBodySchema,
   choiceMadeBodySchema,
   familyNoteBodySchema,

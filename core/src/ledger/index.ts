@@ -30,6 +30,8 @@ export {
   type FluidEntry,
   type Treatment,
 } from './treatmentBodies.ts';
+export { BURN_ENDS, type BurnEnd } from './burnBodies.ts';
+export { BREAKS, FACES, SINGLE_USE, type Break, type Face, type SingleUse } from './stripDownBodies.ts';
 export { PART_IDS, PART_STATES, type PartId, type PartState } from './parts.ts';
 export { CAUSE_STATES } from './checkBodies.ts';
 export { FAMILY_TOPICS } from './partBodies.ts';

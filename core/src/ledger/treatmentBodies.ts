@@ -23,7 +23,7 @@ export const treatmentChosenBodySchema = z
 export const FLUID_ENTRIES = ['high-pipe', 'sensor-port', 'before-turbine'] as const;
 export type FluidEntry = (typeof FLUID_ENTRIES)[number];
 
-export const CLOCKS = ['dwell', 'soak', 'rinse', 'drying', 'cooling', 'warm-up', 'steam'] as const;
+export const CLOCKS = ['dwell', 'soak', 'rinse', 'drying', 'cooling', 'warm-up', 'steam', 'site'] as const;
 export type ClockKind = (typeof CLOCKS)[number];
 
 const minutesSchema = z

@@ -1,7 +1,9 @@
 import { ASSUMPTIONS } from './assumptions.ts';
 import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';
+import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
+import { RUN_LIMITS } from './runLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
 import { TREATMENT_LIMITS } from './treatmentLimits.ts';
 export type { LimitDefinition } from './limitDefinition.ts';
@@ -15,6 +17,8 @@ export const LIMIT_DEFINITIONS = {
   ...CHECK_LIMITS,
   ...BURN_LIMITS,
   ...TREATMENT_LIMITS,
+  ...RUN_LIMITS,
+  ...CLOCK_LIMITS,
   ...ASSUMPTIONS,
 } as const;
 

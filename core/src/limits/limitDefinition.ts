@@ -7,6 +7,16 @@ export interface LimitDefinition {
   readonly low: number;
   readonly high: number;
   readonly group:
-    'pressure' | 'proof' | 'treatment' | 'burn' | 'price' | 'sensor' | 'check' | 'readiness' | 'assumption';
+    | 'pressure'
+    | 'proof'
+    | 'treatment'
+    | 'burn'
+    | 'run'
+    | 'price'
+    | 'clock'
+    | 'sensor'
+    | 'check'
+    | 'readiness'
+    | 'assumption';
   readonly reason: string;
 }

@@ -3,7 +3,9 @@ import { describeFailure } from '../quantities/index.ts';
 import { ASSUMPTIONS } from './assumptions.ts';
 import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';
+import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
+import { RUN_LIMITS } from './runLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
 import { TREATMENT_LIMITS } from './treatmentLimits.ts';
 import {
@@ -30,6 +32,8 @@ describe('limits profile', () => {
       CHECK_LIMITS,
       BURN_LIMITS,
       TREATMENT_LIMITS,
+      RUN_LIMITS,
+      CLOCK_LIMITS,
       ASSUMPTIONS,
     ].map((group) => Object.keys(group));
     expect(groups.flat().sort()).toEqual([...LIMIT_IDS].sort());

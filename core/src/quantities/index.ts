@@ -36,5 +36,13 @@ export {
   kelvin,
   standardBarometerMbar,
 } from './gas.ts';
-export { correlation, mean, median, quantile, standardDeviation, studentT90 } from './statistics.ts';
+export {
+  correlation,
+  mean,
+  median,
+  medianSlope,
+  quantile,
+  standardDeviation,
+  studentT90,
+} from './statistics.ts';
 export { approach, clamp, noise, share } from './noise.ts';

@@ -1,5 +1,6 @@
 import { filterVolumeL } from '../filter/index.ts';
 import { entriesOfKind, TREATMENTS, type Treatment, type WorkType } from '../ledger/index.ts';
+import { readinessOf } from './readiness.ts';
 import { sootByPressure } from './sootLoad.ts';
 import {
   burnInterlocks,
@@ -321,5 +322,10 @@ function otherSchool(treatment: Treatment): { otherSchool?: string } {
 function heldOff(treatment: Treatment, question: TreatmentQuestion): Interlock[] {
   if (treatment === 'nothing') return [];
   const cause = outstandingCauses(question);
-  return [...(treatment === 'drive' || treatment === 'standing' ? burnInterlocks(question) : []), ...cause];
+  return [
+    ...(treatment === 'drive' || treatment === 'standing' ? burnInterlocks(question) : []),
+    // What was answered and can be put right on the spot keeps nobody from choosing it; the act itself waits for it.
+    ...readinessOf(treatment, question).held.map((hold) => ({ ...hold, overridable: true })),
+    ...cause,
+  ];
 }

@@ -11,6 +11,25 @@ export {
 } from './interlocks.ts';
 export { mostSoot, sootByPressure, sootRoom, type KnownFilter, type SootLoad } from './sootLoad.ts';
 export { isRefused, rankTreatments, type TreatmentOption, type TreatmentQuestion } from './choice.ts';
+export {
+  READY_FIGURES,
+  READY_FOR,
+  READY_QUESTIONS,
+  readinessOf,
+  type Readiness,
+  type ReadyFigure,
+  type ReadyQuestion,
+} from './readiness.ts';
+export {
+  judgeBurnRun,
+  type BedEstimate,
+  type BurnMoment,
+  type BurnPhase,
+  type BurnRule,
+  type BurnState,
+} from './burnRun.ts';
+export { estimateBed, type RunEstimate } from './bedEstimate.ts';
+export { adviseSecondRun, burnsOf, type JobBurnRun, type SecondRunAdvice } from './secondRun.ts';
 export { burnOfJob, forecastBurn, type JobBurn } from './forecast.ts';
 export { chemicalPlan, type ChemicalPlan, type ChemicalQuestion, type FluidSheet } from './chemicalPlan.ts';
 export {

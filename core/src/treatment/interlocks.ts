@@ -11,6 +11,7 @@ import type { Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
 import { KNOWN_CAUSES } from '../diagnosis/index.ts';
 import { describeFailure } from '../quantities/index.ts';
+import type { ReadyHold } from './readiness.ts';
 import { mostSoot, type KnownFilter } from './sootLoad.ts';
 
 /** What is asked of the engine computer, sorted by what it can do harm to. */
@@ -27,7 +28,8 @@ export interface Interlock {
     | 'oil-in-exhaust'
     | 'oil-diluted'
     | 'inhibited'
-    | 'cause-open';
+    | 'cause-open'
+    | ReadyHold['id'];
   /** Why it is held, with the value and the limit, and what to do. */
   readonly text: string;
   /** The open cause that it is about. */

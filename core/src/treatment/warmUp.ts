@@ -1,5 +1,5 @@
 import type { Limits } from '../limits/index.ts';
-import { quantile } from '../quantities/index.ts';
+import { medianSlope, quantile } from '../quantities/index.ts';
 
 /** One moment of a hold after a wet clean: restriction at its flow, so that wandering revs do not matter. */
 export interface WarmUpPoint {
@@ -45,17 +45,16 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
       phase: 'too-short',
       text: `Hold on: it takes ${WINDOW_S} s at even revs to tell where it is.`,
     };
-  const slopes: number[] = [];
-  for (let i = 0; i < recent.length; i++)
-    for (let j = i + 1; j < recent.length; j++) {
-      const [a, b] = [recent[i] as WarmUpPoint, recent[j] as WarmUpPoint];
-      if (b.atS - a.atS > 5) slopes.push((b.ratio - a.ratio) / (b.atS - a.atS));
-    }
+  const slope = medianSlope(
+    recent.map(({ atS }) => atS),
+    recent.map(({ ratio }) => ratio),
+    5,
+  );
   const nowRatio = quantile(
     recent.slice(-Math.ceil(recent.length / 3)).map(({ ratio }) => ratio),
     0.5,
   ) as number;
-  const percentPerMin = (6000 * (quantile(slopes, 0.5) ?? 0)) / nowRatio;
+  const percentPerMin = (6000 * (slope ?? 0)) / nowRatio;
   const peakRatio = Math.max(
     ...sorted.map(
       (_, i) =>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { CLOCK_LABELS, clockOutcome, type JobClock } from '@white-ember/core/job';
 import { CLOCKS, type ClockKind } from '@white-ember/core/ledger';
+import type { LimitId } from '@white-ember/core/limits';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
@@ -23,8 +24,12 @@ export function ClockList({ open, canEnter }: { open: OpenJob; canEnter: boolean
             {clock.endedMs === undefined ? (
               <Running clock={clock} open={open} canEnter={canEnter} />
             ) : (
-              <p className={clockOutcome(clock)?.state === 'on-time' ? '' : 'text-ember-text font-bold'}>
-                {clockOutcome(clock)?.text}
+              <p
+                className={
+                  clockOutcome(clock, open.limits)?.state === 'on-time' ? '' : 'text-ember-text font-bold'
+                }
+              >
+                {clockOutcome(clock, open.limits)?.text}
               </p>
             )}
           </li>
@@ -68,16 +73,17 @@ function Running({ clock, open, canEnter }: { clock: JobClock; open: OpenJob; ca
   );
 }
 
-/** How long each kind usually takes where nothing else is said, min. */
-const USUAL_MIN: Readonly<Record<ClockKind, number>> = {
-  dwell: 30,
-  soak: 240,
-  rinse: 15,
-  drying: 480,
-  cooling: 30,
-  'warm-up': 15,
-  steam: 10,
-};
+/** The limit that says how long each kind usually takes. */
+const USUAL = {
+  dwell: 'chemicalDwellMin',
+  soak: 'clockSoakMin',
+  rinse: 'clockRinseMin',
+  drying: 'clockDryingMin',
+  cooling: 'clockCoolingMin',
+  'warm-up': 'clockWarmUpMin',
+  steam: 'clockSteamMin',
+  site: 'clockSiteMin',
+} as const satisfies Record<ClockKind, LimitId>;
 
 function StartForm({ open }: { open: OpenJob }) {
   const addEntry = useAddEntry(open.job.id);
@@ -86,7 +92,7 @@ function StartForm({ open }: { open: OpenJob }) {
   const [what, setWhat] = useState('');
   const [next, setNext] = useState('');
   const [problems, setProblems] = useState<Record<string, string>>({});
-  const usual = clock === 'dwell' ? open.limits.chemicalDwellMin : USUAL_MIN[clock];
+  const usual = open.limits[USUAL[clock]];
   const start = async (): Promise<void> => {
     askToNotify();
     const wrong = await addEntry({

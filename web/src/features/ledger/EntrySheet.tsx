@@ -3,7 +3,9 @@ import type { Job } from '@white-ember/core/contract';
 import {
   TREATMENT_LABELS,
   CLOCK_LABELS,
+  BURN_END_WORDS,
   DRIVABLE_WORDS,
+  FACE_WORDS,
   entryFigure,
   stageOf,
   WORK_LABELS,
@@ -179,6 +181,47 @@ function EntryText({ entry }: { entry: Entry }) {
       return <p className="text-lg">Ended{body.why ? `: ${body.why}` : ''}</p>;
     case 'settled':
       return <p className="text-lg">{body.how}</p>;
+    case 'made-ready':
+      return (
+        <p className="text-lg">
+          {TREATMENT_LABELS[body.treatment]}: {Object.keys(body.answers).length} answers
+          {body.helper ? `, with ${body.helper}` : ''}
+          {body.site ? `, ${body.site}` : ''}
+        </p>
+      );
+    case 'burn-reading':
+    case 'part-back':
+    case 'fastener-signed':
+      return <p className="text-lg">{entryFigure(entry)}</p>;
+    case 'burn-ended':
+      return (
+        <p className="text-lg">
+          The burn {BURN_END_WORDS[body.how]} after {body.minutes.toFixed(0)} min. {body.why}
+        </p>
+      );
+    case 'part-off':
+      return (
+        <p className="text-lg">
+          {body.what}
+          {body.torqueNm === undefined ? '' : `, ${body.torqueNm} N·m`}. {body.note}
+        </p>
+      );
+    case 'part-broke':
+      return (
+        <p className="text-lg">
+          {body.what}
+          {body.order ? `. On order: ${body.order.name}` : ''}
+        </p>
+      );
+    case 'filter-off':
+      return (
+        <p className="text-lg">
+          {body.massKg === undefined ? '' : `${body.massKg} kg, ${body.dry ? 'dry' : 'not dry'}. `}
+          {body.inlet ? `Inlet ${FACE_WORDS[body.inlet]}. ` : ''}
+          {body.outlet ? `Outlet ${FACE_WORDS[body.outlet]}. ` : ''}
+          {body.note}
+        </p>
+      );
     case 'choice-offered':
       return (
         <p className="text-lg">

@@ -176,7 +176,7 @@ function Report({ open }: { open: OpenJob }) {
             ))}
           </ul>
           {derived.clocks.map((clock) => {
-            const outcome = clockOutcome(clock);
+            const outcome = clockOutcome(clock, limits);
             return outcome && outcome.state !== 'on-time' ? <p key={clock.entryId}>{outcome.text}.</p> : null;
           })}
           {scans.length > 0 ? (

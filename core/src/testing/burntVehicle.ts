@@ -1,0 +1,39 @@
+import type { BenchVehicle, Driver, Wish } from '../bench/index.ts';
+import type { ChannelRole } from '../readings/index.ts';
+import type { BurnMoment } from '../treatment/index.ts';
+
+const READ: readonly (readonly [Exclude<keyof BurnMoment, 'atS'>, ChannelRole])[] = [
+  ['rpm', 'engineSpeed'],
+  ['kmPerH', 'vehicleSpeed'],
+  ['airGPerS', 'massAirFlow'],
+  ['egt1C', 'egt1'],
+  ['egt2C', 'egt2'],
+  ['egt3C', 'egt3'],
+  ['egt4C', 'egt4'],
+  ['coolantC', 'coolantTemp'],
+  ['sootG', 'sootMass'],
+];
+
+/** What a tool reads of a bench vehicle in a burn at this moment. */
+export function burnMomentOf(vehicle: BenchVehicle, fromS: number): BurnMoment {
+  const read = READ.flatMap(([name, role]) => {
+    const value = vehicle.read(role);
+    return value === undefined ? [] : [[name, value] as const];
+  });
+  return { atS: vehicle.timeS - fromS, ...Object.fromEntries(read) };
+}
+
+/** Drives a bench vehicle on by seconds, each read, until told to end. */
+export function watchBench(
+  vehicle: BenchVehicle,
+  driver: Driver,
+  wish: () => Wish,
+  seconds: number,
+  each: (moment: BurnMoment) => boolean | void,
+): void {
+  const fromS = vehicle.timeS;
+  for (let i = 0; i < seconds; i++) {
+    driver.follow(wish(), 1);
+    if (each(burnMomentOf(vehicle, fromS)) === true) return;
+  }
+}
