@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { freeText, requiredText } from '../text/index.ts';
+import { freeText } from '../text/index.ts';
 import { idSchema } from './identity.ts';
 import { TREATMENTS } from './treatmentBodies.ts';
 
@@ -54,8 +54,6 @@ export const burnEndedBodySchema = z.object({
   why: freeText('The reason', 600).optional(),
   source: z.enum(['live', 'hand']),
   minutes: figure('Length of the burn', 0, 600, 'min'),
-  /** Minutes for which the flow was kept up after the dosing had ended. */
-  cooledMin: figure('Cooling', 0, 600, 'min').optional(),
   peakInletC: figure('Hottest before the filter', -60, 1300, '°C').optional(),
   peakOutletC: figure('Hottest behind the filter', -60, 1300, '°C').optional(),
   /** By the burn model from what was read. */
@@ -77,5 +75,4 @@ export const burnEndedBodySchema = z.object({
     )
     .max(200)
     .optional(),
-  note: requiredText('Note', 1000).optional(),
 });

@@ -36,6 +36,11 @@ export const CLOCK_LIMITS = {
     30,
     'A filter from running warm to the touch; after a burn it takes longer.',
   ),
+  clockBurnCoolingMin: usual(
+    'Flow kept up after a burn',
+    8,
+    'The bed goes from 600 °C to where soot burns no more; the model or the sensor behind it tells better.',
+  ),
   clockWarmUpMin: usual('Warm-up', 15, 'Coolant warm and the pressure standing.'),
   clockSteamMin: usual('Steaming out', 10, 'Steam and smoke after a wet clean.'),
   clockSiteMin: usual('On the way to another site', 30, 'To where smoke is no nuisance.'),

@@ -146,8 +146,8 @@ function phaseText(
       return `Heating up: soot burns from ${limits.regenEgt3C} °C before the filter.`;
     case 'burning':
       return estimate?.cleanInS === undefined
-        ? 'Burning. Keep it as it is.'
-        : `Burning; clean in about ${minutes(estimate.cleanInS)} if it stays so.`;
+        ? 'Keep it as it is.'
+        : `Clean in about ${minutes(estimate.cleanInS)} if it stays so.`;
     case 'cooling':
       return bedC === undefined
         ? `Dosing off for ${minutes(nowS - (stoppedAtS ?? nowS))}. The bed’s temperature is not read: keep the flow up for at least ten minutes.`

@@ -5,6 +5,7 @@ import { Button } from '../ui/Button.tsx';
 import { api, problemOf, useSessionQuery } from './api.ts';
 import { ClockRinger } from '../features/clocks/ClockRinger.tsx';
 import { Header } from './Header.tsx';
+import { useBurnWatch } from '../features/burn/run/openWatch.ts';
 import { useAppSelector } from './store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
 
@@ -13,6 +14,9 @@ const SignInPage = lazy(async () => ({
   default: (await import('../features/people/SignInPage.tsx')).SignInPage,
 }));
 const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
+const BurnKeeper = lazy(async () => ({
+  default: (await import('../features/burn/run/BurnKeeper.tsx')).BurnKeeper,
+}));
 const importPalette = () => import('./CommandPalette.tsx');
 const importKeys = () => import('./KeySheet.tsx');
 const CommandPalette = lazy(async () => ({ default: (await importPalette()).CommandPalette }));
@@ -22,6 +26,7 @@ const KeySheet = lazy(async () => ({ default: (await importKeys()).KeySheet }));
 export function Shell() {
   const session = useSessionQuery();
   const theme = useAppSelector((state) => state.preferences.theme);
+  const watch = useBurnWatch();
   const [palette, setPalette] = useState(false);
   const [keys, setKeys] = useState(false);
   useGlobalKeys({ palette: () => setPalette(true), keys: () => setKeys(true) });
@@ -38,7 +43,10 @@ export function Shell() {
     );
     return () => window.clearTimeout(timer);
   }, [busy]);
-  const printed = useLocation().pathname.endsWith('/report');
+  const { pathname } = useLocation();
+  const printed = pathname.endsWith('/report');
+  // On a job it stands above the tape.
+  const aboveTape = /^\/jobs\/[^/]+$/.test(pathname);
 
   if (session.isLoading) return <p className="p-8 font-head text-xl">Opening …</p>;
   if (!session.data) {
@@ -71,6 +79,7 @@ export function Shell() {
         <Outlet />
       </div>
       <Suspense>
+        {watch ? <BurnKeeper watch={watch} /> : null}
         {palette ? (
           <CommandPalette
             open
@@ -80,7 +89,11 @@ export function Shell() {
           />
         ) : null}
         {keys ? <KeySheet open onOpenChange={setKeys} /> : null}
-        <Toaster position="bottom-right" theme={theme === 'bay' ? 'dark' : 'light'} offset={230} />
+        <Toaster
+          position="bottom-right"
+          theme={theme === 'bay' ? 'dark' : 'light'}
+          offset={aboveTape ? 230 : 24}
+        />
       </Suspense>
     </div>
   );

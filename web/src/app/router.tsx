@@ -28,6 +28,12 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/live/LivePage.tsx')).LivePage }),
       },
       {
+        path: '/jobs/:jobId/burn',
+        lazy: async () => ({
+          Component: (await import('../features/burn/run/BurnRunPage.tsx')).BurnRunPage,
+        }),
+      },
+      {
         path: '/jobs/:jobId/report',
         lazy: async () => ({ Component: (await import('../features/report/ReportPage.tsx')).ReportPage }),
       },

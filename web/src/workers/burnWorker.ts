@@ -16,7 +16,14 @@ import {
 } from '@white-ember/core/burn';
 import type { Limits } from '@white-ember/core/limits';
 import { describeFailure, type Result } from '@white-ember/core/quantities';
-import { forecastBurn, type BurnForecast, type JobBurn } from '@white-ember/core/treatment';
+import {
+  estimateBed,
+  forecastBurn,
+  type BurnForecast,
+  type BurnMoment,
+  type JobBurn,
+  type RunEstimate,
+} from '@white-ember/core/treatment';
 
 /** A burn that goes as planned, or one in which the engine drops to idle at a moment of it. */
 export interface BurnWish {
@@ -54,6 +61,10 @@ const worker = {
   },
 
   forecast: (burn: JobBurn, limits: Limits): Told<BurnForecast> => told(forecastBurn(burn, limits)),
+
+  /** Where the bed is after the moments of a burn that goes on. */
+  estimate: (moments: readonly BurnMoment[], burn: JobBurn, limits: Limits): Told<RunEstimate> =>
+    told(estimateBed(moments, burn, limits)),
 
   safeSoot: (plan: BurnPlan, displacementL: number, limits: Limits): Told<SafeSoot> =>
     told(safeSootLimit({ ...plan, cells: 30 }, idleExhaust(displacementL), limits)),

@@ -8,14 +8,28 @@ export const BED_LOW_C = 200;
 /** Where the scale ends: a little over what the bed stands, so that too hot is white. */
 export const bedHighC = (limitC: number): number => limitC + 100;
 
+const shownMoments = (timeS: readonly number[], untilS: number): number => {
+  const i = timeS.findIndex((time) => time > untilS);
+  return i < 2 ? timeS.length : i;
+};
+
 /** The bed as a picture: time to the right, the filter's length downwards from its inlet face, colour as heat. */
-export function BedPicture({ run, limitC }: { run: BurnRun; limitC: number }) {
+export function BedPicture({
+  run,
+  limitC,
+  untilS = Number.POSITIVE_INFINITY,
+}: {
+  run: BurnRun;
+  limitC: number;
+  /** Where the picture ends, s; the whole run where it is not given. */
+  untilS?: number;
+}) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { bedC, timeS } = run.series;
   useEffect(() => {
     const pen = canvas.current?.getContext('2d');
     if (!pen || !bedC) return;
-    const moments = timeS.length;
+    const moments = shownMoments(timeS, untilS);
     const image = pen.createImageData(moments, run.cells);
     for (let t = 0; t < moments; t++)
       for (let x = 0; x < run.cells; x++) {
@@ -26,9 +40,10 @@ export function BedPicture({ run, limitC }: { run: BurnRun; limitC: number }) {
     pen.canvas.width = moments;
     pen.canvas.height = run.cells;
     pen.putImageData(image, 0, 0);
-  }, [bedC, timeS, run.cells, limitC]);
-  const minutes = (timeS.at(-1) ?? 0) / 60;
-  const peakX = (100 * run.peakAtS) / (timeS.at(-1) ?? 1);
+  }, [bedC, timeS, run.cells, limitC, untilS]);
+  const endS = timeS[shownMoments(timeS, untilS) - 1] ?? 1;
+  const minutes = endS / 60;
+  const peakX = (100 * run.peakAtS) / endS;
   const lengthMm = run.lengthMm;
   return (
     <figure className="grid gap-1">
@@ -40,11 +55,13 @@ export function BedPicture({ run, limitC }: { run: BurnRun; limitC: number }) {
           className="absolute inset-0 size-full"
           style={{ imageRendering: 'auto' }}
         />
-        <span
-          aria-hidden
-          className="absolute size-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-paper outline-2 outline-ink"
-          style={{ left: `${peakX}%`, top: `${(100 * run.peakAtMm) / lengthMm}%` }}
-        />
+        {peakX <= 100 ? (
+          <span
+            aria-hidden
+            className="absolute size-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-paper outline-2 outline-ink"
+            style={{ left: `${peakX}%`, top: `${(100 * run.peakAtMm) / lengthMm}%` }}
+          />
+        ) : null}
       </div>
       <figcaption className="flex justify-between text-sm text-ink2">
         <span>0 min · top: inlet face, bottom: {lengthMm.toFixed(0)} mm behind it</span>

@@ -1,16 +1,13 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { LinkCode, RoutineId } from '@white-ember/core/bench';
 import { entriesOfKind, type BodyOf, type EntryBody } from '@white-ember/core/ledger';
 import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
 import { commandInterlocks, type LinkCommand } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
-import { CautionCard } from '../../ui/CautionCard.tsx';
 import { spacedNumber } from '../../ui/format.ts';
-import { useTreatments } from '../burn/useTreatments.ts';
-import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
-import { useCaution } from '../job/useCaution.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { clockText } from '../readings/logs/traceLanes.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
@@ -22,20 +19,7 @@ const COMMANDS: Readonly<Partial<Record<RoutineId, LinkCommand>>> = {
   'reset-soot': 'reset-counter',
   'new-filter': 'reset-counter',
   'reset-oil': 'reset-counter',
-  'regenerate-standing': 'burn',
-  'regenerate-driving': 'burn',
 };
-
-/** What the ledger keeps of a routine that was done. */
-function entryOf(id: RoutineId, label: string, text: string): EntryBody {
-  if (id === 'regenerate-standing' || id === 'regenerate-driving')
-    return {
-      kind: 'work',
-      work: id === 'regenerate-standing' ? 'standing-regeneration' : 'drive-regeneration',
-      what: `Commanded through the scan link`,
-    };
-  return { kind: 'note', text: `Scan link, ${label.toLowerCase()}: ${text}` };
-}
 
 /** The engine computer: its codes, and what can be asked of it, with what holds that off. */
 export function ModulePanel({
@@ -153,28 +137,19 @@ function CodeLine({ code: { code, module, status, present, freezeFrame } }: { co
   );
 }
 
-const BURNS: readonly RoutineId[] = ['regenerate-standing', 'regenerate-driving'];
+/** Burns are begun where they are watched. */
+const BURNS: Readonly<Partial<Record<RoutineId, 'standing' | 'drive'>>> = {
+  'regenerate-standing': 'standing',
+  'regenerate-driving': 'drive',
+};
 
 function Routines({ open, session, state }: { open: OpenJob; session: LiveSession; state: LiveState }) {
   const { job, vehicle, limits, derived } = open;
   const addEntry = useAddEntry(job.id);
   const [chosen, setChosen] = useState<RoutineId>('clear-codes');
-  const burns = entriesOfKind(derived.entries, 'work').filter(({ body }) =>
-    body.work.endsWith('-regeneration'),
-  ).length;
-  const isBurn = BURNS.includes(chosen);
-  // A second burn is another act: its caution is read again.
-  const caution = useCaution(open, isBurn ? 'burn' : undefined, `burn-${burns + 1}`);
   const command = COMMANDS[chosen];
-  // A burn is held by all that the choice of treatment knows: also the drop to idle by the burn model and what is likely.
-  const { options, forecasting } = useTreatments(open, useDiagnosis(open));
-  const burn = options.find(({ treatment }) =>
-    chosen === 'regenerate-driving' ? treatment === 'drive' : treatment === 'standing',
-  );
-  const held = isBurn
-    ? // What the computer waits for it says itself when it is asked; the job's first scan may be out of date.
-      (burn?.held ?? []).filter(({ overridable, id }) => !overridable && id !== 'inhibited')
-    : command === undefined
+  const held =
+    command === undefined
       ? []
       : commandInterlocks(command, {
           derived,
@@ -184,14 +159,15 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
         });
   const offered = [
     { id: 'clear-codes' as const, label: 'Clear codes' },
-    ...state.routines.filter(({ id }) => id !== 'stop' && id !== 'clear-codes'),
+    ...state.routines.filter(({ id }) => id !== 'stop' && id !== 'clear-codes' && BURNS[id] === undefined),
   ];
+  const burns = state.routines.filter(({ id }) => BURNS[id] !== undefined);
   const running = state.routine?.status === 'running';
   const start = async (): Promise<void> => {
     const answer = await session.command(chosen);
     if (!answer || answer.status === 'refused') return;
     const label = offered.find(({ id }) => id === chosen)?.label ?? chosen;
-    await addEntry(entryOf(chosen, label, answer.text));
+    await addEntry({ kind: 'note', text: `Scan link, ${label.toLowerCase()}: ${answer.text}` });
   };
   return (
     <div className="grid gap-2">
@@ -209,9 +185,6 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
           ))}
         </select>
       </label>
-      {isBurn ? (
-        <CautionCard id="burn" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
-      ) : null}
       {held.length > 0 ? (
         <div className="border-l-8 border-ink pl-3">
           <p className="font-head font-semibold">Held off</p>
@@ -222,11 +195,8 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
           </ul>
         </div>
       ) : null}
-      <Button
-        disabled={held.length > 0 || running || (isBurn && (!caution.acknowledged || forecasting))}
-        onClick={() => void start()}
-      >
-        {isBurn ? 'Start the burn' : 'Do it'}
+      <Button disabled={held.length > 0 || running} onClick={() => void start()}>
+        Do it
       </Button>
       {state.routine ? (
         <p role="status" className="figure-text">
@@ -236,9 +206,18 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
       ) : null}
       {running ? (
         <Button weight="main" onClick={() => void session.command('stop')}>
-          Stop the dosing, keep the flow up
+          Stop it
         </Button>
       ) : null}
+      {burns.map(({ id, label }) => (
+        <Link
+          key={id}
+          to={`/jobs/${job.id}/burn?kind=${BURNS[id] ?? 'standing'}`}
+          className="font-head font-semibold min-h-12 px-4 border-2 border-ink rounded-sm inline-flex items-center justify-center"
+        >
+          {label}: get it ready
+        </Link>
+      ))}
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { ClockList } from '../clocks/ClockList.tsx';
 import { PartsBefore } from '../intake/PartsBefore.tsx';
 import { useCorrecting } from '../job/useCorrecting.ts';
 import type { StageProps } from '../job/StageWork.tsx';
+import { BurnEntry } from './BurnEntry.tsx';
 import { ChemicalClean } from './ChemicalClean.tsx';
 import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { WorkForm } from './WorkForm.tsx';
@@ -13,11 +14,15 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
   const { derived } = open;
   const correcting = useCorrecting(open, 'work');
   const works = entriesOfKind(derived.entries, 'work');
-  const guided = canEnter && derived.treatment?.body.treatment === 'chemical';
+  const treatment = derived.treatment?.body.treatment;
+  const guided = canEnter && treatment === 'chemical';
   return (
     <div className="grid gap-6 xl:grid-cols-[1.2fr_1fr]">
       <div className="grid gap-8 content-start">
         {guided ? <ChemicalClean open={open} onStage={onStage} /> : null}
+        {canEnter && (treatment === 'drive' || treatment === 'standing') ? (
+          <BurnEntry open={open} kind={treatment} />
+        ) : null}
         {!derived.before ? (
           <Notice title="There is no before reading">
             Work that is done now cannot be proved later. Five minutes of reading come before any fluid.{' '}

@@ -1,0 +1,137 @@
+import { Link } from 'react-router';
+import { BURN_END_WORDS } from '@white-ember/core/job';
+import { adviseSecondRun, burnsOf, type JobBurnRun } from '@white-ember/core/treatment';
+import { useAppSelector } from '../../../app/store.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { withUnit } from '../../../ui/format.ts';
+import { useDiagnosis } from '../../diagnosis/useDiagnosis.ts';
+import type { OpenJob } from '../../job/useJob.ts';
+import type { Treatments } from '../useTreatments.ts';
+import { CourseChart } from './CourseChart.tsx';
+
+const ANSWERS = {
+  yes: 'Another run is worth it.',
+  no: 'No other run.',
+  'read-first': 'First read, then decide on another.',
+} as const;
+
+/** The burns of this job so far, what each came to, and whether another is worth it. */
+export function BurnsBefore({
+  open,
+  treatments,
+  onAnother,
+}: {
+  open: OpenJob;
+  treatments: Treatments;
+  onAnother: () => void;
+}) {
+  const { derived, limits, vehicle, job } = open;
+  const diagnosis = useDiagnosis(open);
+  const burns = burnsOf(derived.entries);
+  const advice = adviseSecondRun({
+    derived,
+    limits,
+    filter: vehicle.filter,
+    ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
+    ...(diagnosis
+      ? { likely: new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability])) }
+      : {}),
+    ...(treatments.forecast ? { forecast: treatments.forecast } : {}),
+  });
+  if (!advice) return null;
+  return (
+    <section aria-label="Burns of this job" className="grid gap-4">
+      {burns.map((run, i) => (
+        <Burn key={run.begun.id} run={run} number={i + 1} />
+      ))}
+      <div className="border-l-8 border-ink bg-card p-3 grid gap-2" role="status">
+        <p className="font-head font-semibold text-xl">{ANSWERS[advice.another]}</p>
+        <ul className="list-disc pl-5">
+          {advice.reasons.map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </ul>
+        <div className="flex flex-wrap gap-2">
+          {advice.another === 'yes' ? (
+            <Button weight="main" onClick={onAnother}>
+              Get another run ready
+            </Button>
+          ) : null}
+          <Link
+            to={`/jobs/${job.id}?stage=prove`}
+            className="font-head font-semibold min-h-12 px-4 border-2 border-ink rounded-sm inline-flex items-center"
+          >
+            {advice.another === 'read-first' ? 'Take the reading' : 'Go on to the proof'}
+          </Link>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function Burn({ run: { begun, ended }, number }: { run: JobBurnRun; number: number }) {
+  const unit = useAppSelector((app) => app.preferences.temperatureUnit);
+  const at = new Date(begun.deviceTime).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  if (!ended)
+    return (
+      <p>
+        Burn {number}, begun {at}: no end stored.
+      </p>
+    );
+  const {
+    how,
+    why,
+    minutes,
+    peakBedC,
+    peakInletC,
+    peakOutletC,
+    sootBeforeG,
+    sootLeftG,
+    counterBeforeG,
+    counterAfterG,
+    course,
+  } = ended.body;
+  const figures: readonly (readonly [string, string | undefined])[] = [
+    ['took', `${minutes.toFixed(0)} min`],
+    ['before the filter', peakInletC === undefined ? undefined : withUnit(peakInletC, unit)],
+    ['behind it', peakOutletC === undefined ? undefined : withUnit(peakOutletC, unit)],
+    ['bed, by the model', peakBedC === undefined ? undefined : withUnit(peakBedC, unit)],
+    [
+      'soot, by the model',
+      sootBeforeG === undefined || sootLeftG === undefined
+        ? undefined
+        : `${sootBeforeG.toFixed(1)} → ${sootLeftG.toFixed(1)} g`,
+    ],
+    [
+      'counter',
+      counterBeforeG === undefined || counterAfterG === undefined
+        ? undefined
+        : `${counterBeforeG.toFixed(1)} → ${counterAfterG.toFixed(1)} g`,
+    ],
+  ];
+  return (
+    <article aria-label={`Burn ${number}`} className="grid gap-2">
+      <h2 className="text-xl border-b-2 border-ink">
+        Burn {number}, {at}: {BURN_END_WORDS[how]}
+        {why ? `, ${why}` : ''}
+      </h2>
+      <div className="grid lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-4 items-start">
+        {course && course.length > 2 ? (
+          <CourseChart course={course} />
+        ) : (
+          <p className="text-ink2">Nothing was read in it.</p>
+        )}
+        <dl className="grid grid-cols-2 sm:grid-cols-3 gap-x-4 gap-y-2">
+          {figures.map(([label, figure]) =>
+            figure === undefined ? null : (
+              <div key={label}>
+                <dt className="text-sm text-ink2">{label}</dt>
+                <dd className="figure-text text-xl">{figure}</dd>
+              </div>
+            ),
+          )}
+        </dl>
+      </div>
+    </article>
+  );
+}

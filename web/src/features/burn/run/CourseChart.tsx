@@ -1,0 +1,122 @@
+import { useEffect, useRef } from 'react';
+import type { Chart as ChartType } from 'chart.js';
+import type { BodyOf } from '@white-ember/core/ledger';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../../app/store.ts';
+import { clockText } from '../../readings/logs/traceLanes.ts';
+
+type Course = NonNullable<BodyOf<'burn-ended'>['course']>;
+
+const LINES = [
+  { name: 'bedC', label: 'bed, by the model', tone: '--ember', dash: [], axis: 'y' },
+  { name: 'egt3C', label: 'before the filter', tone: '--ink', dash: [], axis: 'y' },
+  { name: 'egt4C', label: 'behind the filter', tone: '--ink', dash: [6, 4], axis: 'y' },
+  { name: 'sootG', label: 'soot, by the counter', tone: '--steel', dash: [2, 3], axis: 'soot' },
+] as const;
+
+const colour = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+/** Temperatures and soot of a burn over its time, told apart by their dashes too. */
+export function CourseChart({ course }: { course: Course }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { theme, temperatureUnit } = useAppSelector((app) => app.preferences);
+  useEffect(() => {
+    let chart: ChartType | undefined;
+    let wanted = true;
+    void import('chart.js').then((library) => {
+      const { Chart, LineController, LineElement, PointElement, LinearScale, Legend } = library;
+      if (!wanted || !canvas.current) return;
+      Chart.register(LineController, LineElement, PointElement, LinearScale, Legend);
+      const [ink, rule] = [colour('--ink'), colour('--rule')];
+      const font = { family: 'Barlow Semi Condensed', size: 14 };
+      const shown = LINES.filter(({ name }) => course.some((point) => point[name] !== undefined));
+      chart = new Chart(canvas.current, {
+        type: 'line',
+        data: {
+          datasets: shown.map(({ name, label, tone, dash, axis }) => ({
+            label,
+            yAxisID: axis,
+            borderColor: colour(tone),
+            borderDash: [...dash],
+            borderWidth: 2.5,
+            pointRadius: 0,
+            data: course.flatMap((point) => {
+              const value = point[name];
+              return value === undefined
+                ? []
+                : [{ x: point.atS / 60, y: axis === 'y' ? fromBase(value, temperatureUnit) : value }];
+            }),
+          })),
+        },
+        options: {
+          animation: false,
+          maintainAspectRatio: false,
+          plugins: {
+            legend: { position: 'bottom', labels: { color: ink, font, boxHeight: 0, boxWidth: 28 } },
+          },
+          scales: {
+            x: {
+              type: 'linear',
+              grid: { color: rule },
+              ticks: { color: ink, font },
+              title: { display: true, text: 'min', color: ink, font },
+            },
+            y: {
+              grid: { color: rule },
+              ticks: { color: ink, font },
+              title: { display: true, text: unitLabel(temperatureUnit), color: ink, font },
+            },
+            ...(shown.some(({ axis }) => axis === 'soot')
+              ? {
+                  soot: {
+                    position: 'right' as const,
+                    min: 0,
+                    grid: { display: false },
+                    ticks: { color: ink, font },
+                    title: { display: true, text: 'g', color: ink, font },
+                  },
+                }
+              : {}),
+          },
+        },
+      });
+    });
+    return () => {
+      wanted = false;
+      chart?.destroy();
+    };
+  }, [course, theme, temperatureUnit]);
+  return (
+    <figure className="grid gap-1 min-w-0">
+      <div className="h-64 relative">
+        <canvas ref={canvas} aria-hidden />
+      </div>
+      <details className="text-sm">
+        <summary className="min-h-11 content-center underline underline-offset-4">The figures</summary>
+        <table className="w-full text-right">
+          <thead>
+            <tr className="border-b-2 border-ink">
+              <th className="text-left">after</th>
+              {LINES.map(({ name, label }) => (
+                <th key={name}>{label}</th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {course
+              .filter((_, i) => i % Math.ceil(course.length / 20) === 0)
+              .map((point) => (
+                <tr key={point.atS} className="border-b border-rule">
+                  <td className="text-left">{clockText(point.atS)}</td>
+                  {LINES.map(({ name }) => (
+                    <td key={name}>{point[name]?.toFixed(name === 'sootG' ? 1 : 0) ?? '–'}</td>
+                  ))}
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </details>
+    </figure>
+  );
+}

@@ -1,0 +1,157 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { happenedAt, type BurnEnd } from '@white-ember/core/ledger';
+import {
+  judgeBurnRun,
+  type BurnMoment,
+  type JobBurn,
+  type JobBurnRun,
+  type RunEstimate,
+} from '@white-ember/core/treatment';
+import { Button } from '../../../ui/Button.tsx';
+import { Field } from '../../../ui/Field.tsx';
+import { typedNumber } from '../../../ui/format.ts';
+import { useDraftForm } from '../../../ui/useDraft.ts';
+import { useNow } from '../../../ui/useNow.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
+import { burnRemote } from '../burnRemote.ts';
+import { burnEndBody } from './burnEnd.ts';
+import { WatchDesk } from './WatchDesk.tsx';
+
+const FIELDS = [
+  ['rpm', 'Engine speed', 'rpm'],
+  ['egt1C', 'EGT 1, before turbine', '°C'],
+  ['egt2C', 'EGT 2, before catalyst', '°C'],
+  ['egt3C', 'EGT 3, before filter', '°C'],
+  ['egt4C', 'EGT 4, behind filter', '°C'],
+  ['coolantC', 'Coolant', '°C'],
+  ['sootG', 'Soot counter', 'g'],
+  ['airGPerS', 'Air mass', 'g/s'],
+] as const;
+const EMPTY = Object.fromEntries(FIELDS.map(([name]) => [name, ''])) as Record<
+  (typeof FIELDS)[number][0],
+  string
+>;
+/** After so long without a reading one is asked for, min. */
+const ASK_AFTER_MIN = 3;
+
+/** A burn that another tool commands: what it shows is typed, and judged by the same rules. */
+export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; burn: JobBurn | undefined }) {
+  const { job, vehicle, limits } = open;
+  const addEntry = useAddEntry(job.id);
+  const now = useNow(1000);
+  const fromMs = happenedAt(run.begun);
+  const moments = useMemo(
+    () =>
+      run.readings.map((entry): BurnMoment => {
+        const { kind: _, burn: __, ...read } = entry.body;
+        return { atS: (happenedAt(entry) - fromMs) / 1000, ...read } as BurnMoment;
+      }),
+    [run.readings, fromMs],
+  );
+  const [estimate, setEstimate] = useState<RunEstimate>();
+  useEffect(() => {
+    let wanted = true;
+    if (burn && moments.length > 0)
+      void burnRemote()
+        .estimate(moments, burn, limits)
+        .then((told) => wanted && setEstimate(told.ok ? told.value : undefined));
+    return () => {
+      wanted = false;
+    };
+  }, [moments, burn, limits]);
+  const nowS = (now - fromMs) / 1000;
+  const judged = judgeBurnRun(moments, {
+    limits,
+    material: vehicle.filter?.material ?? 'unknown',
+    ...(estimate ? { estimate: estimate.bed } : {}),
+  });
+  const { form, done } = useDraftForm(`burn ${run.begun.id}`, EMPTY);
+  const typed = useWatch({ control: form.control });
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const [why, setWhy] = useState('');
+  const sinceMin = (nowS - (moments.at(-1)?.atS ?? 0)) / 60;
+  const enter = async (): Promise<void> => {
+    const read = Object.fromEntries(
+      FIELDS.flatMap(([name]) => {
+        const value = typedNumber(typed[name] ?? '');
+        return value === undefined ? [] : [[name, value]];
+      }),
+    );
+    const wrong = await addEntry({ kind: 'burn-reading', burn: run.begun.id, ...read });
+    setProblems(wrong ?? {});
+    if (!wrong) done();
+  };
+  const end = async (how: BurnEnd, reason?: string): Promise<void> => {
+    const wrong = await addEntry(
+      burnEndBody(
+        { burn: run.begun.id, how, why: reason ?? why, source: 'hand', endedAtS: nowS },
+        { moments, estimate, burn },
+      ),
+    );
+    if (wrong) return;
+    await addEntry({
+      kind: 'clock-started',
+      clock: 'cooling',
+      minutes: limits.clockBurnCoolingMin,
+      what: 'flow kept up after the burn',
+      next: `idle, when the sensor behind the filter is under ${limits.cooledBedC} °C`,
+    });
+  };
+  // What is shown as the last moment is as old as it is: the clock goes on beyond it.
+  const shown = moments.length > 0 ? moments : [{ atS: Math.max(0, nowS) }];
+  return (
+    <WatchDesk
+      open={open}
+      moments={shown}
+      judged={judged}
+      estimate={estimate}
+      stoppedAtS={undefined}
+      actions={
+        <>
+          <Button weight="main" onClick={() => void end('by-itself')}>
+            The tool says it has ended
+          </Button>
+          <Field label="Stopped, why" hint="Dosing off, flow kept up">
+            <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
+          </Field>
+          <Button
+            onClick={() =>
+              void end('stopped', why.trim() || (judged.broken ? judged.broken.label : 'Stopped by hand'))
+            }
+          >
+            I have stopped the dosing
+          </Button>
+          <div className="flex gap-2">
+            <Button className="grow" onClick={() => void end('stopped', 'Blue smoke')}>
+              Blue smoke
+            </Button>
+            <Button className="grow" onClick={() => void end('fire', 'Flames, or a fire that oil feeds')}>
+              Flames
+            </Button>
+          </div>
+        </>
+      }
+    >
+      <section aria-label="What the tool shows" className="border-2 border-ink bg-card p-3 grid gap-3">
+        <h2 className="text-xl">
+          What the tool shows, {Math.floor(nowS / 60)} min into it
+          {sinceMin > ASK_AFTER_MIN ? (
+            <span className="text-ember-text"> · last read {Math.floor(sinceMin)} min ago</span>
+          ) : null}
+        </h2>
+        <div className="grid grid-cols-2 sm:grid-cols-4 gap-3">
+          {FIELDS.filter(
+            ([name]) => !name.startsWith('egt') || vehicle.fitted.includes(name.slice(0, 4) as never),
+          ).map(([name, label, unit]) => (
+            <Field key={name} label={label} unit={unit} error={problems[name]}>
+              <input className="input-box" inputMode="decimal" {...form.register(name)} />
+            </Field>
+          ))}
+        </div>
+        <Button onClick={() => void enter()}>Enter what it shows</Button>
+      </section>
+    </WatchDesk>
+  );
+}

@@ -1,0 +1,104 @@
+import { baselinePlan } from '@white-ember/core/readings';
+import { Button } from '../../../ui/Button.tsx';
+import { Notice } from '../../../ui/Notice.tsx';
+import type { OpenJob } from '../../job/useJob.ts';
+import { useLive, type LiveSession } from '../../live/liveSession.ts';
+import { VehicleControls } from '../../live/VehicleControls.tsx';
+import type { BurnWatch, WatchState } from './burnWatch.ts';
+import { WatchDesk } from './WatchDesk.tsx';
+
+/** A burn that is watched by the live link. */
+export function LiveBurn({
+  open,
+  session,
+  watch,
+  state,
+  onDone,
+}: {
+  open: OpenJob;
+  session: LiveSession | undefined;
+  watch: BurnWatch;
+  state: WatchState;
+  onDone: () => void;
+}) {
+  const { judged, stoppedAtS } = state;
+  const dosing = stoppedAtS === undefined;
+  return (
+    <WatchDesk
+      open={open}
+      moments={state.moments}
+      judged={judged}
+      estimate={state.estimate}
+      stoppedAtS={stoppedAtS}
+      actions={
+        dosing ? (
+          <>
+            <Button weight="main" onClick={() => watch.stop('Stopped by hand')}>
+              {watch.facts.byLink ? 'Stop the dosing, keep the flow up' : 'I have stopped the dosing'}
+            </Button>
+            {watch.facts.byLink ? null : <Button onClick={watch.ended}>The tool says it has ended</Button>}
+            <Seen watch={watch} />
+          </>
+        ) : judged.phase === 'cold' ? (
+          <Button weight="main" onClick={onDone}>
+            The watch is over: see what it came to
+          </Button>
+        ) : (
+          <Seen watch={watch} />
+        )
+      }
+    >
+      {!session ? (
+        <Notice title="The vehicle is off the bench: nothing is read any more" tone="alarm">
+          <Button onClick={onDone}>End the watch</Button>
+        </Notice>
+      ) : (
+        <LinkState session={session} open={open} />
+      )}
+    </WatchDesk>
+  );
+}
+
+function Seen({ watch }: { watch: BurnWatch }) {
+  return (
+    <div className="flex gap-2">
+      <Button className="grow" onClick={() => watch.see('oilSmoke')}>
+        Blue smoke
+      </Button>
+      <Button className="grow" onClick={() => watch.see('fire')}>
+        Flames
+      </Button>
+    </div>
+  );
+}
+
+function LinkState({ session, open }: { session: LiveSession; open: OpenJob }) {
+  const state = useLive(session);
+  return (
+    <>
+      {state.link.status === 'connected' ? null : (
+        <Notice
+          title={`${state.link.status === 'lost' ? state.link.text : 'The link is away.'} Nothing is read and nothing can be stopped from here: keep the revs up, stop the dosing with the tool.`}
+          tone="alarm"
+        >
+          <Button onClick={() => void session.connect([])}>Connect again</Button>
+        </Notice>
+      )}
+      {state.routine && state.link.status === 'connected' ? (
+        <p className="text-ink2" role="status">
+          The engine computer says: {state.routine.text}
+        </p>
+      ) : null}
+      <details className="border-2 border-rule bg-card">
+        <summary className="font-head font-semibold min-h-12 px-3 content-center">
+          Key, pedal and road
+        </summary>
+        <VehicleControls
+          session={session}
+          state={state}
+          plan={baselinePlan(open.vehicle.displacementL, open.limits.coolantWarmC)}
+        />
+      </details>
+    </>
+  );
+}

@@ -1,0 +1,267 @@
+import { useEffect } from 'react';
+import { Link } from 'react-router';
+import { baselinePlan, CHANNEL_PRESETS } from '@white-ember/core/readings';
+import { Button } from '../../../ui/Button.tsx';
+import { CautionCard } from '../../../ui/CautionCard.tsx';
+import { Notice } from '../../../ui/Notice.tsx';
+import { StateMark } from '../../../ui/StateMark.tsx';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useCaution } from '../../job/useCaution.ts';
+import type { OpenJob } from '../../job/useJob.ts';
+import { useLive, type LiveSession } from '../../live/liveSession.ts';
+import { VehicleControls } from '../../live/VehicleControls.tsx';
+import { MadeReady, useReadiness } from '../../treatment/MadeReady.tsx';
+import type { Treatments } from '../useTreatments.ts';
+import { BURN_ROLES, BurnWatch, type BurnKind } from './burnWatch.ts';
+import { beginWatch } from './openWatch.ts';
+import { livePreconditions, type Precondition } from './preconditions.ts';
+import { TwoPeople } from './TwoPeople.tsx';
+
+const ROUTINES = { standing: 'regenerate-standing', drive: 'regenerate-driving' } as const;
+const MARKS = { met: 'sound', 'not-met': 'failed', mind: 'doubtful', 'not-read': 'not-looked-at' } as const;
+const FUEL_ROLES = [
+  ...new Set(CHANNEL_PRESETS.find(({ id }) => id === 'regeneration')?.roles ?? []),
+  'fuelLevel',
+] as const;
+
+interface BeforeProps {
+  readonly open: OpenJob;
+  readonly kind: BurnKind;
+  readonly treatments: Treatments;
+  /** Burns that were made on this job. */
+  readonly count: number;
+  readonly onBegun: () => void;
+}
+
+/** What has to be so before a burn, all in view; it begins when nothing holds it off any more. */
+export function RunBefore({ session, ...props }: BeforeProps & { session: LiveSession | undefined }) {
+  return session ? <WithLink session={session} {...props} /> : <WithoutLink {...props} />;
+}
+
+/** What holds it off whatever the tool: the choice of treatment, the answers, the caution. */
+function useHolds({ open, kind, treatments, count }: BeforeProps) {
+  const readiness = useReadiness(open, kind);
+  // Another burn is another act: its caution is read again.
+  const caution = useCaution(open, 'burn', `burn-${count + 1}`);
+  const option = treatments.options.find(({ treatment }) => treatment === kind);
+  const held = (option?.held ?? []).filter(({ overridable }) => !overridable);
+  const free =
+    held.length === 0 &&
+    readiness.held.length === 0 &&
+    readiness.missing.length === 0 &&
+    caution.acknowledged &&
+    !treatments.forecasting;
+  return { readiness, caution, held, free };
+}
+
+function Holds({
+  open,
+  kind,
+  treatments,
+  holds: { readiness, caution, held },
+  live,
+}: BeforeProps & { holds: ReturnType<typeof useHolds>; live?: { fuelPercent?: number } }) {
+  const { forecast, forecasting, burn } = treatments;
+  return (
+    <div className="grid gap-4 content-start min-w-0">
+      <section aria-label="What holds it off" className="grid gap-2">
+        <h2 className="text-xl border-b-2 border-ink">Filter and soot</h2>
+        {held.map(({ id, text }) => (
+          <p key={`${id} ${text}`} className="border-l-8 border-ember pl-3 font-bold">
+            {text}
+          </p>
+        ))}
+        {held.length === 0 && !forecasting ? (
+          <p className="flex gap-2 items-center">
+            <StateMark state="sound" /> Nothing in the filter holds it off.
+          </p>
+        ) : null}
+        {forecasting ? <p className="text-ink2">The burn model is still at it …</p> : null}
+        {forecast && burn ? (
+          <p>
+            Up to <b className="figure-text">{forecast.sootG.toFixed(0)} g</b> of soot: the bed comes to{' '}
+            <b className="figure-text">{forecast.plannedPeakC.toFixed(0)} °C</b>, and to{' '}
+            <b className="figure-text">{forecast.dropPeakC.toFixed(0)} °C</b> if the engine drops to idle; it
+            stands {forecast.limitC} °C. {forecast.sootLeftG.toFixed(1)} g are left.
+          </p>
+        ) : null}
+      </section>
+      {kind === 'drive' ? <TwoPeople limits={open.limits} /> : null}
+      <MadeReady open={open} treatment={kind} readiness={readiness} {...(live ? { live } : {})} />
+      <CautionCard id="burn" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
+    </div>
+  );
+}
+
+function WithLink({ session, ...props }: BeforeProps & { session: LiveSession }) {
+  const { open, kind, treatments, onBegun } = props;
+  const { vehicle, limits, job } = open;
+  const state = useLive(session);
+  const addEntry = useAddEntry(job.id);
+  const holds = useHolds(props);
+  const connected = state.link.status === 'connected';
+  const streams = FUEL_ROLES.every(
+    (role) =>
+      !state.channels.some((channel) => channel.role === role && channel.status === 'live') ||
+      state.channels.some((channel) => channel.role === role && state.chosen.includes(channel.id)),
+  );
+  useEffect(() => {
+    // A burn is watched by more than the baseline needs; a recording goes on with the channels that it began with.
+    if (connected && !streams && !state.recording) void session.choose([...BURN_ROLES, 'fuelLevel']);
+  }, [connected, streams, state.recording, session]);
+  const preconditions = livePreconditions(
+    kind,
+    limits,
+    connected ? session.latest : () => undefined,
+    state.codes,
+  );
+  const unmet = preconditions.filter((one) => one.state === 'not-met');
+  const offered = state.routines.some(({ id }) => id === ROUTINES[kind]);
+  const begin = async (byLink: boolean): Promise<void> => {
+    if (byLink) {
+      const answer = await session.command(ROUTINES[kind]);
+      if (answer?.status !== 'running') return;
+    }
+    beginWatch(
+      new BurnWatch(session, {
+        jobId: job.id,
+        kind,
+        limits,
+        burn: treatments.burn,
+        material: vehicle.filter?.material ?? 'unknown',
+        byLink,
+      }),
+    );
+    await addEntry({
+      kind: 'work',
+      work: kind === 'drive' ? 'drive-regeneration' : 'standing-regeneration',
+      what: byLink ? 'Commanded through the scan link' : 'Commanded by another tool, watched by the link',
+    });
+    onBegun();
+  };
+  return (
+    <div className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+      <Holds
+        {...props}
+        holds={holds}
+        {...(session.latest('fuelLevel') === undefined
+          ? {}
+          : { live: { fuelPercent: session.latest('fuelLevel') as number } })}
+      />
+      <div className="grid gap-4 content-start min-w-0">
+        <section aria-label="At the vehicle now" className="grid gap-2">
+          <h2 className="text-xl border-b-2 border-ink">At the vehicle now</h2>
+          {state.problem ? <Notice title={state.problem} tone="alarm" /> : null}
+          <Conditions list={preconditions} />
+          <div className="flex flex-wrap gap-2">
+            {connected ? null : (
+              <Button onClick={() => void session.connect([...BURN_ROLES, 'fuelLevel'])}>Connect</Button>
+            )}
+            <Button disabled={!connected} onClick={() => void session.readCodes()}>
+              Read codes
+            </Button>
+          </div>
+        </section>
+        {offered ? (
+          <Button
+            weight="main"
+            disabled={!holds.free || !connected || unmet.length > 0}
+            onClick={() => void begin(true)}
+          >
+            Start the burn
+          </Button>
+        ) : null}
+        <Button
+          weight={offered ? 'plain' : 'main'}
+          disabled={!holds.free || !connected}
+          onClick={() => void begin(false)}
+        >
+          Another tool has started it: watch it here
+        </Button>
+        {holds.free && unmet.length === 0 ? null : (
+          <p className="text-ink2">
+            {unmet.length > 0
+              ? `Not yet: ${unmet.map(({ label }) => label.toLowerCase()).join(', ')}.`
+              : 'Not before everything on this page is answered, read and in order.'}
+          </p>
+        )}
+        {state.routine?.status === 'refused' ? <Notice title={state.routine.text} tone="alarm" /> : null}
+        <details className="border-2 border-rule bg-card">
+          <summary className="font-head font-semibold min-h-12 px-3 content-center">
+            Key, pedal and road
+          </summary>
+          <VehicleControls
+            session={session}
+            state={state}
+            plan={baselinePlan(vehicle.displacementL, limits.coolantWarmC)}
+          />
+        </details>
+      </div>
+    </div>
+  );
+}
+
+export function Conditions({ list }: { list: readonly Precondition[] }) {
+  return (
+    <ul className="grid" aria-label="Preconditions">
+      {list.map(({ label, state, text }) => (
+        <li
+          key={label}
+          className="grid grid-cols-[auto_1fr] gap-x-3 py-1.5 border-b-2 border-rule items-center"
+        >
+          <StateMark state={MARKS[state]} />
+          <span>
+            <b className="font-head">{label}</b>{' '}
+            <span className={state === 'not-met' ? 'text-ember-text font-bold' : 'text-ink2'}>{text}</span>
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** No link on this device: another tool commands, and what it shows is typed here. */
+function WithoutLink(props: BeforeProps) {
+  const { open, kind, onBegun } = props;
+  const addEntry = useAddEntry(open.job.id);
+  const holds = useHolds(props);
+  const begin = async (): Promise<void> => {
+    const wrong = await addEntry({
+      kind: 'work',
+      work: kind === 'drive' ? 'drive-regeneration' : 'standing-regeneration',
+      what: 'Commanded by another tool, read by hand',
+    });
+    if (!wrong) onBegun();
+  };
+  return (
+    <div className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+      <Holds {...props} holds={holds} />
+      <div className="grid gap-4 content-start min-w-0">
+        <h2 className="text-xl border-b-2 border-ink">Who reads</h2>
+        <p>
+          With live values the bed is estimated all the time, and the dosing is stopped by itself where a rule
+          is broken.
+        </p>
+        <Link
+          to={`/jobs/${open.job.id}/live`}
+          className="font-head font-semibold min-h-14 px-4 border-2 border-ink rounded-sm inline-flex items-center justify-center"
+        >
+          Connect to the vehicle
+        </Link>
+        <p>
+          Or command it with another tool and type what it shows, every few minutes. Engine warm,{' '}
+          {kind === 'standing'
+            ? 'standing'
+            : `at ${open.limits.driveLowKmPerH}–${open.limits.driveHighKmPerH} km/h`}
+          , no code that holds it off: the tool tells.
+        </p>
+        <Button weight="main" disabled={!holds.free} onClick={() => void begin()}>
+          It has been started: read by hand
+        </Button>
+        {holds.free ? null : (
+          <p className="text-ink2">Not before everything on this page is answered, read and in order.</p>
+        )}
+      </div>
+    </div>
+  );
+}

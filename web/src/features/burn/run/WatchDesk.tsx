@@ -1,0 +1,209 @@
+import type { ReactNode } from 'react';
+import { bedLimits } from '@white-ember/core/burn';
+import type { BurnMoment, BurnRule, BurnState, RunEstimate } from '@white-ember/core/treatment';
+import { useAppSelector } from '../../../app/store.ts';
+import { withUnit } from '../../../ui/format.ts';
+import { StateMark } from '../../../ui/StateMark.tsx';
+import type { OpenJob } from '../../job/useJob.ts';
+import { heatColour } from '../../line/heat.ts';
+import { clockText } from '../../readings/logs/traceLanes.ts';
+import { BedPicture, BedScale } from '../BedPicture.tsx';
+
+const PHASES = { heating: 'Heating', burning: 'Burning', cooling: 'Cooling', cold: 'Cool' } as const;
+const MARKS = { kept: 'sound', near: 'doubtful', broken: 'failed', 'not-read': 'not-looked-at' } as const;
+/** The picture of the bed ends so far beyond now: what comes is shown, what was is not squeezed. */
+const AHEAD = 1.4;
+const LEAST_SHOWN_S = 600;
+/** From the engine outward. */
+const EGTS = [
+  ['egt1C', 'EGT 1', 'before turbine'],
+  ['egt2C', 'EGT 2', 'before catalyst'],
+  ['egt3C', 'EGT 3', 'before filter'],
+  ['egt4C', 'EGT 4', 'behind filter'],
+] as const;
+
+interface Watched {
+  readonly open: OpenJob;
+  readonly moments: readonly BurnMoment[];
+  readonly judged: BurnState;
+  readonly estimate: RunEstimate | undefined;
+  readonly stoppedAtS: number | undefined;
+}
+
+/** A burn as it goes: what to do now, temperatures in their order, bed, soot, time, and every rule by which it is stopped. */
+export function WatchDesk({
+  open,
+  moments,
+  judged,
+  estimate,
+  stoppedAtS,
+  actions,
+  children,
+}: Watched & { actions: ReactNode; children?: ReactNode }) {
+  const now = moments.at(-1);
+  const { broken, phase } = judged;
+  return (
+    <div className="grid gap-4 min-w-0">
+      <section
+        aria-label="Now"
+        role={broken ? 'alert' : 'status'}
+        className={`border-2 p-3 grid gap-3 lg:grid-cols-[1fr_auto] items-center bg-card ${broken ? 'border-ember border-l-8' : 'border-ink'}`}
+      >
+        <div>
+          <p className="font-head font-semibold text-4xl flex flex-wrap items-baseline gap-x-4">
+            {broken ? broken.label : PHASES[phase]}
+            <span className="figure-text text-3xl text-ink2">{clockText(now?.atS ?? 0)}</span>
+          </p>
+          <p className={`text-lg ${broken ? 'font-bold' : ''}`}>{judged.text}</p>
+          {judged.doubt ? <p className="text-ember-text font-bold">{judged.doubt}</p> : null}
+        </div>
+        <div className="grid gap-2 min-w-60">{actions}</div>
+      </section>
+      <Egts moments={moments} />
+      <Figures open={open} moments={moments} judged={judged} estimate={estimate} stoppedAtS={stoppedAtS} />
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
+        <div className="grid gap-3 content-start min-w-0">
+          {children}
+          {estimate ? <Bed open={open} estimate={estimate} /> : null}
+        </div>
+        <Rules rules={judged.rules} />
+      </div>
+    </div>
+  );
+}
+
+function Egts({ moments }: { moments: readonly BurnMoment[] }) {
+  const unit = useAppSelector((app) => app.preferences.temperatureUnit);
+  const now = moments.at(-1);
+  const before = moments.findLast(({ atS }) => now !== undefined && atS <= now.atS - 20);
+  return (
+    <ol
+      aria-label="Exhaust temperatures from the engine outward"
+      className="grid grid-cols-2 sm:grid-cols-4 gap-2"
+    >
+      {EGTS.map(([name, label, place]) => {
+        const value = now?.[name];
+        const earlier = before?.[name];
+        const change = value !== undefined && earlier !== undefined ? value - earlier : 0;
+        return (
+          <li key={name} className="border-2 border-rule bg-card px-3 py-1 min-w-0">
+            <p className="text-sm text-ink2 leading-5">
+              {label}, {place}
+            </p>
+            <p className="figure-text text-3xl whitespace-nowrap">
+              {value === undefined ? '–' : withUnit(value, unit)}
+              <span className="text-lg text-ink2">
+                {Math.abs(change) < 3 ? '' : change > 0 ? ' ↑' : ' ↓'}
+              </span>
+            </p>
+            <div
+              aria-hidden
+              className="h-2 -mx-3 -mb-1"
+              style={{ background: value === undefined ? 'var(--rule)' : heatColour(value) }}
+            />
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
+  const { limits, vehicle } = open;
+  const unit = useAppSelector((app) => app.preferences.temperatureUnit);
+  const limitC = bedLimits(limits, vehicle.filter?.material ?? 'unknown').peakC;
+  const now = moments.at(-1);
+  const bed = estimate?.bed;
+  const items: readonly (readonly [string, string, string])[] = [
+    [
+      'Hottest bed',
+      judged.bedC === undefined ? '–' : withUnit(judged.bedC, unit),
+      judged.bedC === undefined
+        ? 'nothing read behind the filter'
+        : `by ${bed && bed.bedC >= (now?.egt4C ?? -60) ? 'the burn model' : 'the sensor behind it'}; stands ${withUnit(limitC, unit)}`,
+    ],
+    [
+      'Soot',
+      now?.sootG === undefined ? (bed ? `${bed.sootG.toFixed(1)} g` : '–') : `${now.sootG.toFixed(1)} g`,
+      `${now?.sootG === undefined ? 'no counter' : 'by the counter'}${bed ? `; ${bed.sootG.toFixed(1)} g by the model` : ''}; clean to ${limits.sootAfterCleanG} g`,
+    ],
+    stoppedAtS === undefined
+      ? [
+          'Still takes',
+          bed?.cleanInS === undefined ? '–' : clockText(bed.cleanInS),
+          bed?.cleanInS === undefined ? 'not told at this temperature' : 'by the model, if it stays so',
+        ]
+      : [
+          'Dosing off for',
+          clockText((now?.atS ?? stoppedAtS) - stoppedAtS),
+          `flow kept up to ${withUnit(limits.cooledBedC, unit)}`,
+        ],
+    [
+      'Idle now would give',
+      bed ? withUnit(bed.dropNowC, unit) : '–',
+      bed
+        ? bed.dropNowC > limitC
+          ? 'over what the bed stands: keep the flow'
+          : 'under what the bed stands'
+        : 'not known',
+    ],
+  ];
+  return (
+    <dl className="grid grid-cols-2 lg:grid-cols-4 gap-2">
+      {items.map(([label, figure, note]) => (
+        <div key={label} className="border-t-2 border-ink pt-1 min-w-0">
+          <dt className="text-sm text-ink2">{label}</dt>
+          <dd>
+            <span className="figure-text text-3xl">{figure}</span>
+            <span className="block text-sm text-ink2 leading-4">{note}</span>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function Bed({ open, estimate }: { open: OpenJob; estimate: RunEstimate }) {
+  const limitC = bedLimits(open.limits, open.vehicle.filter?.material ?? 'unknown').peakC;
+  const untilS = Math.max(LEAST_SHOWN_S, AHEAD * estimate.nowS);
+  return (
+    <section aria-label="The bed by the burn model" className="grid gap-1">
+      <h2 className="text-xl border-b-2 border-ink">The bed by the burn model</h2>
+      <div className="relative">
+        <BedPicture run={estimate.run} limitC={limitC} untilS={untilS} />
+        <div
+          aria-hidden
+          className="absolute top-0 h-[150px] right-0 border-l-4 border-ink bg-card/55"
+          style={{ left: `${(100 * estimate.nowS) / untilS}%` }}
+        >
+          <span className="bg-card px-1 text-sm">now; what comes if nothing changes</span>
+        </div>
+      </div>
+      <BedScale limitC={limitC} />
+    </section>
+  );
+}
+
+function Rules({ rules }: { rules: readonly BurnRule[] }) {
+  return (
+    <section aria-label="Stopped by" className="min-w-0">
+      <h2 className="text-xl border-b-2 border-ink">What stops it</h2>
+      <ul>
+        {rules.map(({ id, label, state, value, limit, reason }) => (
+          <li key={id} className="border-b-2 border-rule">
+            <details>
+              <summary className="grid grid-cols-[auto_1fr_auto] gap-x-2 items-center min-h-11 cursor-pointer leading-5">
+                <StateMark state={MARKS[state]} size={18} />
+                <span className={state === 'broken' ? 'font-bold text-ember-text' : ''}>
+                  {label} <span className="text-sm text-ink2">{limit}</span>
+                </span>
+                <span className="figure-text text-right max-w-44">{value}</span>
+              </summary>
+              <p className="pb-2 pl-7 text-[15px]">{reason}</p>
+            </details>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,76 @@
+import type { Limits } from '@white-ember/core/limits';
+import type { LinkCode } from '@white-ember/core/bench';
+import type { ChannelRole } from '@white-ember/core/readings';
+import type { BurnKind } from './burnWatch.ts';
+
+/** One thing that has to be so before a burn begins, with its value and limit. */
+export interface Precondition {
+  readonly label: string;
+  /** `mind`: it may go on, but a person should know. */
+  readonly state: 'met' | 'not-met' | 'mind' | 'not-read';
+  readonly text: string;
+}
+
+/** What the live link says of the vehicle’s readiness, value beside limit; what no channel shows is not taken for met. */
+export function livePreconditions(
+  kind: BurnKind,
+  limits: Limits,
+  latest: (role: ChannelRole) => number | undefined,
+  codes: readonly LinkCode[] | undefined,
+): Precondition[] {
+  const judged = (
+    label: string,
+    value: number | undefined,
+    met: (value: number) => boolean,
+    text: (value: number) => string,
+  ): Precondition => ({
+    label,
+    state: value === undefined ? 'not-read' : met(value) ? 'met' : 'not-met',
+    text: value === undefined ? 'not read' : text(value),
+  });
+  const active = codes?.filter(({ present, status }) => present && status !== 'pending');
+  return [
+    judged(
+      'Engine runs',
+      latest('engineSpeed'),
+      (rpm) => rpm > 400,
+      (rpm) => `${rpm.toFixed(0)} rpm`,
+    ),
+    judged(
+      'Coolant warm',
+      latest('coolantTemp'),
+      (c) => c >= limits.coolantWarmC && c <= limits.coolantMostC,
+      (c) => `${c.toFixed(0)} °C, from ${limits.coolantWarmC} to ${limits.coolantMostC} °C`,
+    ),
+    judged(
+      kind === 'standing' ? 'The vehicle stands' : 'On the road',
+      latest('vehicleSpeed'),
+      (kmPerH) =>
+        kind === 'standing'
+          ? kmPerH < 1
+          : kmPerH >= limits.driveLowKmPerH && kmPerH <= limits.driveHighKmPerH + 10,
+      (kmPerH) =>
+        kind === 'standing'
+          ? `${kmPerH.toFixed(0)} km/h`
+          : `${kmPerH.toFixed(0)} km/h, ${limits.driveLowKmPerH} to ${limits.driveHighKmPerH} km/h is wanted`,
+    ),
+    {
+      label: 'EGT before the filter read',
+      state: latest('egt3') === undefined ? 'not-read' : 'met',
+      text:
+        latest('egt3') === undefined
+          ? 'not read: neither the bed nor the rules can be judged'
+          : `${(latest('egt3') as number).toFixed(0)} °C`,
+    },
+    {
+      label: 'No active code',
+      state: active === undefined ? 'not-read' : active.length === 0 ? 'met' : 'mind',
+      text:
+        active === undefined
+          ? 'codes not read in this session'
+          : active.length === 0
+            ? 'none'
+            : `${active.map(({ code }) => code).join(', ')}: the engine computer says itself whether it burns with them`,
+    },
+  ];
+}

@@ -1,0 +1,28 @@
+import { Link } from 'react-router';
+import { BURN_END_WORDS } from '@white-ember/core/job';
+import { burnsOf } from '@white-ember/core/treatment';
+import type { OpenJob } from '../job/useJob.ts';
+
+/** The way from the job to its burn, with how the last one stands. */
+export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'standing' }) {
+  const last = burnsOf(open.derived.entries).at(-1);
+  const running = last !== undefined && !last.ended;
+  return (
+    <section aria-label="Regeneration" className="grid gap-2 border-2 border-ink bg-card p-3">
+      <h2 className="text-2xl">{kind === 'drive' ? 'Drive regeneration' : 'Standing regeneration'}</h2>
+      <p>
+        {running
+          ? 'A burn was begun and has no end yet.'
+          : last?.ended
+            ? `The last burn ${BURN_END_WORDS[last.ended.body.how]} after ${last.ended.body.minutes.toFixed(0)} min.`
+            : 'What has to be so before it, the temperatures in their order, the bed by the burn model, and what stops it: on a page of its own.'}
+      </p>
+      <Link
+        to={`/jobs/${open.job.id}/burn?kind=${kind}`}
+        className="font-head font-semibold min-h-14 px-4 rounded-sm inline-flex items-center justify-center text-lg bg-ember-button text-ember-button-text justify-self-start"
+      >
+        {running ? 'Go to the burn' : last ? 'See what it came to' : 'Get the burn ready'}
+      </Link>
+    </section>
+  );
+}
