@@ -61,6 +61,15 @@ export const TREATMENT_LIMITS = {
     group: 'treatment',
     reason: 'Of the pressure drop that is left; two holds by foot differ by about as much.',
   },
+  scalesG: {
+    label: 'Scales for the filter read to',
+    unit: 'g',
+    value: 5,
+    low: 0.1,
+    high: 100,
+    group: 'treatment',
+    reason: 'Less than this is not told from nothing; write what your scales do.',
+  },
   burnTargetC: {
     label: 'Temperature before the filter in a planned burn',
     unit: '°C',

@@ -29,6 +29,14 @@ export {
   type BurnState,
 } from './burnRun.ts';
 export { estimateBed, type RunEstimate } from './bedEstimate.ts';
+export {
+  BREAK_ADVICE,
+  offVehicleWork,
+  type OffVehicleWork,
+  type PartToBuy,
+  type RemovedPart,
+  type WeighedFilter,
+} from './offVehicle.ts';
 export { adviseSecondRun, burnsOf, type JobBurnRun, type SecondRunAdvice } from './secondRun.ts';
 export { burnOfJob, forecastBurn, type JobBurn } from './forecast.ts';
 export { chemicalPlan, type ChemicalPlan, type ChemicalQuestion, type FluidSheet } from './chemicalPlan.ts';

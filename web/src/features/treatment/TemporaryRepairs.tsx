@@ -10,12 +10,12 @@ import { PART_LABELS } from '../line/partLabels.ts';
 
 const EMPTY = { what: '', part: '' as '' | PartId, name: '', number: '', supplier: '', due: '' };
 
-/** Repairs that hold for now: open until they are settled, with the part on order. */
+/** Repairs that hold for now and what broke: open until they are settled, with the part on order. */
 export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
   const addEntry = useAddEntry(open.job.id);
   const { form, done } = useDraftForm(`temporary ${open.job.id}`, EMPTY);
   const [problems, setProblems] = useState<Record<string, string>>({});
-  const repairs = open.derived.open.filter(({ kind }) => kind === 'temporary-repair');
+  const repairs = open.derived.open.filter(({ kind }) => kind !== 'choice');
   const submit = form.handleSubmit(async ({ what, part, name, number, supplier, due }) => {
     const wrong = await addEntry({
       kind: 'temporary-repair',
@@ -96,7 +96,7 @@ function OpenRepair({ matter, open, canEnter }: { matter: OpenMatter; open: Open
     setProblem(wrong ? Object.values(wrong)[0] : undefined);
   };
   const { body } = matter.entry;
-  const order = body.kind === 'temporary-repair' ? body.order : undefined;
+  const order = body.kind === 'choice-offered' ? undefined : body.order;
   return (
     <div className="border-l-8 border-ember bg-card p-3 grid gap-2">
       <p className="font-head font-semibold">{matter.text}</p>

@@ -7,6 +7,7 @@ import { useCorrecting } from '../job/useCorrecting.ts';
 import type { StageProps } from '../job/StageWork.tsx';
 import { BurnEntry } from './BurnEntry.tsx';
 import { ChemicalClean } from './ChemicalClean.tsx';
+import { OffVehicle } from './offVehicle/OffVehicle.tsx';
 import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { WorkForm } from './WorkForm.tsx';
 
@@ -15,11 +16,15 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
   const correcting = useCorrecting(open, 'work');
   const works = entriesOfKind(derived.entries, 'work');
   const treatment = derived.treatment?.body.treatment;
-  const guided = canEnter && treatment === 'chemical';
+  // Where the work is guided, the form for any work stands folded beside it.
+  const guided = canEnter && treatment !== undefined && treatment !== 'nothing';
   return (
-    <div className="grid gap-6 xl:grid-cols-[1.2fr_1fr]">
+    <div className={`grid gap-6 ${guided ? 'xl:grid-cols-[1.9fr_1fr]' : 'xl:grid-cols-[1.2fr_1fr]'}`}>
       <div className="grid gap-8 content-start">
-        {guided ? <ChemicalClean open={open} onStage={onStage} /> : null}
+        {canEnter && treatment === 'chemical' ? <ChemicalClean open={open} onStage={onStage} /> : null}
+        {canEnter && (treatment === 'off-vehicle' || treatment === 'exchange') ? (
+          <OffVehicle open={open} exchange={treatment === 'exchange'} onStage={onStage} />
+        ) : null}
         {canEnter && (treatment === 'drive' || treatment === 'standing') ? (
           <BurnEntry open={open} kind={treatment} />
         ) : null}

@@ -1,0 +1,311 @@
+import { useMemo, useState } from 'react';
+import type { Fluid } from '@white-ember/core/contract';
+import { entriesOfKind, type ClockKind } from '@white-ember/core/ledger';
+import type { LimitId } from '@white-ember/core/limits';
+import { offVehicleWork, sootByPressure, type OffVehicleWork } from '@white-ember/core/treatment';
+import { useFluidsQuery } from '../../../app/api.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { CautionCard } from '../../../ui/CautionCard.tsx';
+import { Field } from '../../../ui/Field.tsx';
+import { typedNumber } from '../../../ui/format.ts';
+import { askToNotify } from '../../clocks/bell.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useCaution } from '../../job/useCaution.ts';
+import { vehicleFacts, type OpenJob } from '../../job/useJob.ts';
+import { MadeReady, useReadiness } from '../MadeReady.tsx';
+import { BrokeForm } from './BrokeForm.tsx';
+import { FilterOffForm } from './FilterOffForm.tsx';
+import { PartOffForm } from './PartOffForm.tsx';
+import { RefitList } from './RefitList.tsx';
+
+function useWork({ derived, vehicle, limits }: OpenJob): OffVehicleWork {
+  return useMemo(() => {
+    const { displacementL } = vehicleFacts(vehicle);
+    const soot =
+      derived.before && vehicle.filter
+        ? sootByPressure(derived.before.body, vehicle.filter, {
+            limits,
+            ...(displacementL === undefined ? {} : { displacementL }),
+          })
+        : undefined;
+    return offVehicleWork({
+      entries: derived.entries,
+      limits,
+      ...(soot?.ok ? { soot: soot.value } : {}),
+    });
+  }, [derived, vehicle, limits]);
+}
+
+/** Off the vehicle: what came off is recorded as it comes, the filter weighed, soaked, rinsed and dried, and all goes on again in reverse. */
+export function OffVehicle({
+  open,
+  exchange,
+  onStage,
+}: {
+  open: OpenJob;
+  /** Another filter goes in; nothing is soaked. */
+  exchange: boolean;
+  onStage: (stage: 'prove') => void;
+}) {
+  const work = useWork(open);
+  const readiness = useReadiness(open, exchange ? 'exchange' : 'off-vehicle');
+  const caution = useCaution(open, 'hot', exchange ? 'filter-exchanged' : 'off-vehicle-clean');
+  const ready = readiness.held.length === 0 && readiness.missing.length === 0 && caution.acknowledged;
+  const begun = work.parts.length > 0;
+  return (
+    <section aria-label="Off the vehicle" className="grid gap-6">
+      <Step title="Off" note={begun ? `${work.parts.length} off so far` : undefined}>
+        <MadeReady open={open} treatment={exchange ? 'exchange' : 'off-vehicle'} readiness={readiness} />
+        <CautionCard id="hot" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
+        {begun ? (
+          <ol aria-label="Off so far" className="border-t-2 border-ink">
+            {work.parts.map(({ off, number }) => (
+              <li key={off.id} className="flex gap-3 border-b-2 border-rule py-1 items-baseline">
+                <span className="figure-text text-lg w-6 text-right">{number}</span>
+                <span>
+                  {off.body.what}
+                  {off.body.safetyCritical ? ', safety-critical' : ''}
+                </span>
+              </li>
+            ))}
+          </ol>
+        ) : null}
+        {ready || begun ? (
+          <PartOffForm open={open} number={work.parts.length + 1} />
+        ) : (
+          <p className="text-ink2">Nothing comes off before the answers are in and the caution is read.</p>
+        )}
+        <BrokeForm open={open} />
+      </Step>
+      {exchange ? null : (
+        <>
+          <Step title="On the scales, before">
+            <FilterOffForm open={open} when="before" />
+          </Step>
+          <Step title="Soak, rinse, dry">
+            <Wet open={open} />
+          </Step>
+          <Step title="On the scales, after">
+            <FilterOffForm open={open} when="after" />
+            <ul className="list-disc pl-5">
+              {work.weighed.sentences.map((text) => (
+                <li key={text}>{text}</li>
+              ))}
+            </ul>
+          </Step>
+        </>
+      )}
+      {exchange ? <Exchanged open={open} /> : null}
+      {begun ? (
+        <>
+          <Step title="To have before it goes on" note={work.toBuy.length === 0 ? 'nothing' : undefined}>
+            <ToBuy work={work} />
+          </Step>
+          <Step
+            title="On again"
+            note={work.complete ? 'all on' : `${work.refit.length} of ${work.parts.length} to go`}
+          >
+            {work.held.map((text) => (
+              <p key={text} className="border-l-8 border-ember pl-3 font-bold">
+                {text}
+              </p>
+            ))}
+            <RefitList
+              open={open}
+              refit={work.refit}
+              done={work.parts.filter(({ missing }) => missing.length === 0)}
+              canEnter={work.held.length === 0}
+            />
+            {work.complete ? (
+              <div className="grid gap-3 justify-items-start">
+                <p>Everything that came off is on again. Start it, look for leaks, and read.</p>
+                <Button onClick={() => onStage('prove')}>Go on to the proof</Button>
+              </div>
+            ) : null}
+          </Step>
+        </>
+      ) : null}
+    </section>
+  );
+}
+
+function Step({
+  title,
+  note,
+  children,
+}: {
+  title: string;
+  note?: string | undefined;
+  children: React.ReactNode;
+}) {
+  return (
+    <section aria-label={title} className="grid gap-3">
+      <h2 className="text-2xl border-b-2 border-ink flex justify-between items-baseline gap-3">
+        {title}
+        {note ? <span className="text-base text-ink2 font-medium">{note}</span> : null}
+      </h2>
+      {children}
+    </section>
+  );
+}
+
+function ToBuy({ work: { toBuy } }: { work: OffVehicleWork }) {
+  return (
+    <ul aria-label="Parts to have">
+      {toBuy.map(({ name, count, number, onOrder }, i) => (
+        <li key={`${name} ${i}`} className="flex gap-3 border-b-2 border-rule py-1.5">
+          <span className="figure-text text-lg">{count} ×</span>
+          <span>
+            {name}
+            <span className="text-ink2">
+              {number ? `, no. ${number}` : ''}
+              {onOrder === undefined ? '' : `, on order${onOrder ? `: ${onOrder}` : ''}`}
+            </span>
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const WAITS: readonly (readonly [ClockKind, LimitId, string, string])[] = [
+  ['soak', 'clockSoakMin', 'Start the soak', 'rinse backwards until clear'],
+  ['rinse', 'clockRinseMin', 'Start the rinse', 'dry it'],
+  ['drying', 'clockDryingMin', 'Start the drying', 'weigh it dry'],
+];
+
+/** Soaked, rinsed against the working direction, dried: each wait with its clock, fluid and water kept apart. */
+function Wet({ open }: { open: OpenJob }) {
+  const addEntry = useAddEntry(open.job.id);
+  const caution = useCaution(open, 'chemicals', 'off-vehicle-clean');
+  const shelf = useFluidsQuery().data ?? [];
+  const [fluidId, setFluid] = useState('');
+  const [litres, setLitres] = useState('');
+  const [wasteL, setWaste] = useState('');
+  const [hours, setHours] = useState<Record<string, string>>({});
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const fluid = shelf.find(({ id }) => id === fluidId);
+  const running = new Set(
+    open.derived.clocks.filter(({ endedMs }) => endedMs === undefined).map(({ clock }) => clock),
+  );
+  const cleaned = entriesOfKind(open.derived.entries, 'work').some(
+    ({ body }) => body.work === 'off-vehicle-clean',
+  );
+  const begin = async (clock: ClockKind, limit: LimitId, next: string): Promise<void> => {
+    askToNotify();
+    const wrong = await addEntry({
+      kind: 'clock-started',
+      clock,
+      minutes: 60 * (typedNumber(hours[clock] ?? String(open.limits[limit] / 60)) ?? Number.NaN),
+      what: 'the filter, off the vehicle',
+      next,
+    });
+    setProblems(wrong ?? {});
+  };
+  const enter = async (): Promise<void> => {
+    const [fluidL, waste] = [typedNumber(litres), typedNumber(wasteL)];
+    const wrong = await addEntry({
+      kind: 'work',
+      work: 'off-vehicle-clean',
+      what: 'Soaked, rinsed against the working direction until clear',
+      ...(fluid ? { fluid: fluid.name, fluidId: fluid.id } : {}),
+      ...(fluidL === undefined ? {} : { fluidL, ...concentrateOf(fluid, fluidL) }),
+      ...(waste === undefined ? {} : { wasteL: waste }),
+    });
+    setProblems(wrong ?? {});
+    if (!wrong) setLitres('');
+  };
+  return (
+    <div className="grid gap-3">
+      <CautionCard id="chemicals" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
+      <ul className="list-disc pl-5">
+        <li>Flow against the working direction: in at the outlet face. No lance against the face.</li>
+        <li>Low pressure, from a distance; until it runs clear.</li>
+        <li>Everything that runs off is hazardous waste: collect it.</li>
+      </ul>
+      <div className="grid sm:grid-cols-3 gap-3">
+        {WAITS.map(([clock, limit, label, next]) => (
+          <div key={clock} className="grid gap-2 content-start">
+            <Field
+              label={`${label.replace('Start the ', '').replace(/^./, (c) => c.toUpperCase())} for`}
+              unit="h"
+            >
+              <input
+                className="input-box"
+                inputMode="decimal"
+                value={hours[clock] ?? String(Number((open.limits[limit] / 60).toFixed(2)))}
+                onChange={(event) => setHours((old) => ({ ...old, [clock]: event.target.value }))}
+              />
+            </Field>
+            <Button
+              disabled={!caution.acknowledged || running.has(clock)}
+              onClick={() => void begin(clock, limit, next)}
+            >
+              {running.has(clock) ? 'It runs' : label}
+            </Button>
+          </div>
+        ))}
+      </div>
+      <div className="grid grid-cols-2 sm:grid-cols-4 gap-3 items-end">
+        <Field label="Fluid" className="col-span-2 sm:col-span-1">
+          <select className="input-box" value={fluidId} onChange={(event) => setFluid(event.target.value)}>
+            <option value="">water only</option>
+            {shelf.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field label="Mixed" unit="L" error={problems['fluidL']}>
+          <input
+            className="input-box"
+            inputMode="decimal"
+            value={litres}
+            onChange={(event) => setLitres(event.target.value)}
+          />
+        </Field>
+        <Field label="Run-off" unit="L" error={problems['wasteL']}>
+          <input
+            className="input-box"
+            inputMode="decimal"
+            value={wasteL}
+            onChange={(event) => setWaste(event.target.value)}
+          />
+        </Field>
+        <Button disabled={!caution.acknowledged} onClick={() => void enter()}>
+          {cleaned ? 'Cleaned once more' : 'It runs clear: cleaned'}
+        </Button>
+      </div>
+      {problems['minutes'] ? <p className="text-ember-text font-bold">✕ {problems['minutes']}</p> : null}
+    </div>
+  );
+}
+
+/** What of a mixture comes off the shelf. */
+const concentrateOf = (fluid: Fluid | undefined, litres: number): { concentrateL?: number } =>
+  fluid ? { concentrateL: Number((litres / (1 + fluid.waterParts)).toFixed(3)) } : {};
+
+function Exchanged({ open }: { open: OpenJob }) {
+  const addEntry = useAddEntry(open.job.id);
+  const [what, setWhat] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const done = entriesOfKind(open.derived.entries, 'work').some(
+    ({ body }) => body.work === 'filter-exchanged',
+  );
+  const enter = async (): Promise<void> => {
+    const wrong = await addEntry({ kind: 'work', work: 'filter-exchanged', what });
+    setProblem(wrong ? Object.values(wrong)[0] : undefined);
+    if (!wrong) setWhat('');
+  };
+  return (
+    <Step title="Another filter" note={done ? 'entered' : undefined}>
+      <div className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
+        <Field label="Which one" hint="Number, new or reconditioned, where from" error={problem}>
+          <input className="input-box" value={what} onChange={(event) => setWhat(event.target.value)} />
+        </Field>
+        <Button onClick={() => void enter()}>It is in its place</Button>
+      </div>
+    </Step>
+  );
+}

@@ -1,0 +1,177 @@
+import { useState } from 'react';
+import type { RemovedPart } from '@white-ember/core/treatment';
+import { Button } from '../../../ui/Button.tsx';
+import { Field } from '../../../ui/Field.tsx';
+import { typedNumber } from '../../../ui/format.ts';
+import { StateMark } from '../../../ui/StateMark.tsx';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
+import { SINGLE_USE_LABELS } from './PartOffForm.tsx';
+
+/** The way back: the last off is the first on, each with what it needs before it counts. */
+export function RefitList({
+  open,
+  refit,
+  done,
+  canEnter,
+}: {
+  open: OpenJob;
+  refit: readonly RemovedPart[];
+  done: readonly RemovedPart[];
+  canEnter: boolean;
+}) {
+  return (
+    <ol aria-label="Refit" className="grid gap-2">
+      {refit.map((part, i) => (
+        <li
+          key={part.off.id}
+          className={`border-2 bg-card p-3 grid gap-2 ${i === 0 ? 'border-ink' : 'border-rule'}`}
+        >
+          <Title part={part} />
+          {part.off.body.photo ? (
+            <a href={`/api/photos/${part.off.body.photo}`} target="_blank" rel="noreferrer">
+              <img
+                src={`/api/photos/${part.off.body.photo}`}
+                alt={`${part.off.body.what} when it came off`}
+                loading="lazy"
+                className="h-28 border-2 border-rule"
+              />
+            </a>
+          ) : null}
+          {part.back || part.signed.size > 0 ? (
+            <p className="text-ember-text font-bold">{part.missing.join('; ')}</p>
+          ) : null}
+          {canEnter ? <Back open={open} part={part} /> : null}
+        </li>
+      ))}
+      {done.map((part) => (
+        <li key={part.off.id} className="flex gap-2 items-center border-b-2 border-rule py-1">
+          <StateMark state="sound" />
+          {part.off.body.what} is on
+          {part.off.body.safetyCritical
+            ? `, ${part.signed.size} of ${part.signed.size} fasteners signed for`
+            : part.back?.body.torqueNm === undefined
+              ? ''
+              : `, ${part.back.body.torqueNm} N·m`}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Title({ part: { off, number } }: { part: RemovedPart }) {
+  const { what, fasteners, torqueNm, helper, safetyCritical, connectors, singleUse, note } = off.body;
+  return (
+    <div>
+      <p className="font-head font-semibold text-lg">
+        {what} <span className="text-ink2 font-medium">came off as number {number}</span>
+      </p>
+      <p className="text-[15px]">
+        {[
+          fasteners ? `${fasteners.count} × ${fasteners.size ?? 'fastener'}` : undefined,
+          torqueNm === undefined ? undefined : `${torqueNm} N·m`,
+          ...(singleUse ?? []).map(
+            ({ what: single, count }) => `${count} × new ${SINGLE_USE_LABELS[single].toLowerCase()}`,
+          ),
+          connectors ? `plugs: ${connectors.join(', ')}` : undefined,
+          helper ? 'two people' : undefined,
+          note,
+        ]
+          .filter((text) => text !== undefined && text !== '')
+          .join(' · ')}
+      </p>
+      {safetyCritical ? <p className="font-bold">Safety-critical: each fastener is signed for.</p> : null}
+    </div>
+  );
+}
+
+function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: RemovedPart }) {
+  const addEntry = useAddEntry(open.job.id);
+  const { body } = off;
+  const single = (body.singleUse ?? []).some(({ count }) => count > 0);
+  const plugs = (body.connectors ?? []).length > 0;
+  const [renewed, setRenewed] = useState(back?.body.renewed ?? false);
+  const [plugged, setPlugged] = useState(back?.body.plugged ?? false);
+  const [torque, setTorque] = useState(body.torqueNm === undefined ? '' : String(body.torqueNm));
+  const [problem, setProblem] = useState<string>();
+  const count = Math.max(1, body.fasteners?.count ?? 1);
+  const put = async (): Promise<void> => {
+    const torqueNm = typedNumber(torque);
+    const wrong = await addEntry(
+      {
+        kind: 'part-back',
+        off: off.id,
+        ...(torqueNm === undefined || body.safetyCritical ? {} : { torqueNm }),
+        ...(single ? { renewed } : {}),
+        ...(plugs ? { plugged } : {}),
+      },
+      back?.id,
+    );
+    setProblem(wrong ? Object.values(wrong)[0] : undefined);
+  };
+  const sign = async (number: number): Promise<void> => {
+    const wrong = await addEntry({
+      kind: 'fastener-signed',
+      off: off.id,
+      number,
+      torqueNm: typedNumber(torque) ?? Number.NaN,
+    });
+    setProblem(wrong ? Object.values(wrong)[0] : undefined);
+  };
+  return (
+    <div className="grid gap-2">
+      <div className="flex flex-wrap gap-x-6 gap-y-1 items-end">
+        {single ? (
+          <label className="flex items-center gap-2 min-h-12">
+            <input
+              type="checkbox"
+              className="size-6 accent-(--ember)"
+              checked={renewed}
+              onChange={(event) => setRenewed(event.target.checked)}
+            />
+            New single-use parts
+          </label>
+        ) : null}
+        {plugs ? (
+          <label className="flex items-center gap-2 min-h-12">
+            <input
+              type="checkbox"
+              className="size-6 accent-(--ember)"
+              checked={plugged}
+              onChange={(event) => setPlugged(event.target.checked)}
+            />
+            Plugged in: {(body.connectors ?? []).join(', ')}
+          </label>
+        ) : null}
+        {body.torqueNm !== undefined || body.safetyCritical ? (
+          <Field label="Tightened to" unit="N·m" className="w-36">
+            <input
+              className="input-box"
+              inputMode="decimal"
+              value={torque}
+              onChange={(event) => setTorque(event.target.value)}
+            />
+          </Field>
+        ) : null}
+        <Button onClick={() => void put()}>{back ? 'Enter it again' : 'It is on'}</Button>
+      </div>
+      {body.safetyCritical ? (
+        <div className="flex flex-wrap gap-2" role="group" aria-label={`Fasteners of ${body.what}`}>
+          {Array.from({ length: count }, (_, i) => i + 1).map((number) => {
+            const entry = signed.get(number);
+            return entry ? (
+              <span key={number} className="min-h-12 px-3 border-2 border-rule content-center">
+                {number}: {entry.body.torqueNm} N·m, {entry.authorName}
+              </span>
+            ) : (
+              <Button key={number} disabled={!back} onClick={() => void sign(number)}>
+                Sign for {number}
+              </Button>
+            );
+          })}
+        </div>
+      ) : null}
+      {problem ? <p className="text-ember-text font-bold">✕ {problem}</p> : null}
+    </div>
+  );
+}
