@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { addEntries, expect, newJob, openSite, signIn, test, type Site } from './setup/site.ts';
+import { expect, newJob, openSite, signIn, test, type Site } from './setup/site.ts';
 
 const jobOf = (page: Page): string => /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
 
@@ -151,7 +151,7 @@ test('the engine computer: its codes kept, clearing held off until the load is k
 }) => {
   test.setTimeout(150_000);
   await signIn(page, site);
-  const id = await benchOn(page, site, 'FL 012');
+  await benchOn(page, site, 'FL 012');
   await page.getByLabel('What is wrong with it').selectOption({ label: 'EGT 3 failed' });
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await page.keyboard.press('k');

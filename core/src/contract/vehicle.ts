@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CATALYSTS } from '../burn/index.ts';
 import { FILTER_MATERIALS, filterGeometrySchema } from '../filter/index.ts';
 import { idSchema, PART_IDS } from '../ledger/index.ts';
 import { freeText, nameText } from '../text/index.ts';
@@ -17,6 +18,8 @@ export const newFilterModelSchema = filterGeometrySchema.extend({
   material: z.enum(FILTER_MATERIALS),
   /** Measured on the can or read off its label, or taken over from a similar vehicle. */
   basis: z.enum(['measured', 'assumed']),
+  /** What its wall is coated with, where that is known: it says how soot burns and which fluid may go in. */
+  catalyst: z.enum(CATALYSTS).optional(),
 });
 export const filterModelSchema = newFilterModelSchema;
 export type FilterModel = z.infer<typeof filterModelSchema>;

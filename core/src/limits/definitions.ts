@@ -1,6 +1,7 @@
 import { ASSUMPTIONS } from './assumptions.ts';
 import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';
+import { CLEAN_LIMITS } from './cleanLimits.ts';
 import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
 import { RUN_LIMITS } from './runLimits.ts';
@@ -18,6 +19,7 @@ export const LIMIT_DEFINITIONS = {
   ...BURN_LIMITS,
   ...TREATMENT_LIMITS,
   ...RUN_LIMITS,
+  ...CLEAN_LIMITS,
   ...CLOCK_LIMITS,
   ...ASSUMPTIONS,
 } as const;

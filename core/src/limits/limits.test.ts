@@ -3,6 +3,7 @@ import { describeFailure } from '../quantities/index.ts';
 import { ASSUMPTIONS } from './assumptions.ts';
 import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';
+import { CLEAN_LIMITS } from './cleanLimits.ts';
 import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
 import { RUN_LIMITS } from './runLimits.ts';
@@ -33,6 +34,7 @@ describe('limits profile', () => {
       BURN_LIMITS,
       TREATMENT_LIMITS,
       RUN_LIMITS,
+      CLEAN_LIMITS,
       CLOCK_LIMITS,
       ASSUMPTIONS,
     ].map((group) => Object.keys(group));

@@ -11,6 +11,17 @@ const minutes = (label: string, value: number, reason: string) =>
     reason,
   }) as const satisfies LimitDefinition;
 
+const chance = (label: string, value: number, reason: string) =>
+  ({
+    label,
+    unit: '%',
+    value,
+    low: 0,
+    high: 100,
+    group: 'choice',
+    reason,
+  }) as const satisfies LimitDefinition;
+
 const price = (label: string, unit: string, value: number, reason: string) =>
   ({ label, unit, value, low: 0, high: 20_000, group: 'price', reason }) as const satisfies LimitDefinition;
 
@@ -88,6 +99,58 @@ export const TREATMENT_LIMITS = {
     group: 'treatment',
     reason: 'With fuel dosed into the exhaust; seldom measured, so it is assumed.',
   },
+  curesDrivePercent: chance(
+    'A drive cures a moderate soot load in',
+    80,
+    'Assumed; write what your jobs show.',
+  ),
+  curesStandingPercent: chance('A standing burn cures soot in', 85, 'Assumed; write what your jobs show.'),
+  curesChemicalPercent: chance(
+    'A chemical clean in place cures soot in',
+    88,
+    'Assumed; write what your jobs show.',
+  ),
+  curesOffVehiclePercent: chance(
+    'An off-vehicle clean cures soot in',
+    94,
+    'Assumed; write what your jobs show.',
+  ),
+  curesExchangePercent: chance('Another filter cures in', 98, 'Assumed: not always the filter.'),
+  chemicalWithAshPercent: chance(
+    'A chemical clean in place is enough with ash in',
+    15,
+    'It takes no ash, but the soot on it.',
+  ),
+  offVehicleWithAshPercent: chance(
+    'An off-vehicle clean is enough with ash in',
+    85,
+    'Assumed; the scales tell.',
+  ),
+  cleanAgainPercent: chance(
+    'A chemical clean done once more does, of the first time',
+    55,
+    'What has not done it seldom does it the next time.',
+  ),
+  believedProvenPercent: chance(
+    'Soot by the pressure is believed, sensor proven',
+    90,
+    'It may be ash or a crack.',
+  ),
+  believedUnprovenPercent: chance(
+    'Soot by the pressure is believed, sensor not proven',
+    50,
+    'The sensor may lie.',
+  ),
+  leaveAlonePercent: chance(
+    'Leave the filter alone where it is sound by at least',
+    80,
+    'Then to do nothing comes first.',
+  ),
+  driveAsLikelyPercent: chance(
+    'A drive goes before standing from this share of its chance',
+    75,
+    'A drive cools the filter, though two sit in it.',
+  ),
   labourPerHour: price('Labour', '€/h', 65, 'Made-up starting value: enter your own.'),
   fluidPerL: price('Cleaning fluid, mixed', '€/L', 14, 'Made-up starting value: enter your own.'),
   fuelOfBurn: price('Fuel of a burn or drive', '€', 6, 'Three litres or so.'),

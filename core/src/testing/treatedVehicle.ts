@@ -4,7 +4,7 @@ import { recordBaseline } from '../bench/recordBaseline.ts';
 import { bedLimits } from '../burn/index.ts';
 import type { CheckId } from '../checks/index.ts';
 import { evidenceOfCase, infer, inhibitorsOf, networkFor } from '../diagnosis/index.ts';
-import { filterVolumeL, restrictionRatio } from '../filter/index.ts';
+import { filterVolumeL } from '../filter/index.ts';
 import { caseOfJob, deriveJob, type DerivedJob } from '../job/index.ts';
 import type { BodyOf, Entry, EntryBody, ReadingBody, Treatment } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
@@ -21,6 +21,7 @@ import {
   sootByPressure,
   sootLeft,
   warmUpOf,
+  warmUpPoints,
   type TreatmentOption,
   type WarmUpPoint,
 } from '../treatment/index.ts';
@@ -150,12 +151,12 @@ class TreatedJob {
     const question = {
       derived,
       limits: this.#limits,
-      filter: family.filter,
+      filter: { ...family.filter, catalyst: family.coated ? ('coated' as const) : ('none' as const) },
       displacementL: family.displacementL,
       likely: new Map(causes.map(({ id, probability }) => [id, probability])),
       inhibitors: inhibitorsOf(facts, known),
     };
-    const burn = burnOfJob(question, family.coated ? 'coated' : 'none');
+    const burn = burnOfJob(question);
     const forecast = burn ? forecastBurn(burn, this.#limits) : undefined;
     return rankTreatments({ ...question, ...(forecast?.ok ? { forecast: forecast.value } : {}) });
   }
@@ -256,23 +257,14 @@ class TreatedJob {
     this.#hand.start();
     for (let s = 0; s < WARM_UP_LONGEST_S; s += WARM_UP_EVERY_S) {
       this.#hand.hold(this.#hand.holdRpm, WARM_UP_EVERY_S);
-      const [air, deltaPMbar, egt3C] = [
-        vehicle.read('massAirFlow'),
-        vehicle.read('dpfDeltaP'),
-        vehicle.read('egt3'),
-      ];
-      if (air === undefined || deltaPMbar === undefined) continue;
-      const gas = { exhaustKgPerS: air / 1000, temperatureC: egt3C ?? this.#limits.filterTempHoldC };
-      const ratio = restrictionRatio(vehicle.family.filter, gas, deltaPMbar);
-      const coolantC = vehicle.read('coolantTemp');
-      const afterFilterC = vehicle.read('egt4');
-      if (ratio.ok)
-        points.push({
-          atS: vehicle.timeS,
-          ratio: ratio.value.ratio,
-          ...(coolantC === undefined ? {} : { coolantC }),
-          ...(afterFilterC === undefined ? {} : { afterFilterC }),
-        });
+      points.push(
+        ...warmUpPoints(
+          (role) => vehicle.read(role),
+          { fromS: vehicle.timeS, toS: vehicle.timeS },
+          vehicle.family.filter,
+          this.#limits,
+        ),
+      );
       if (s > WARM_UP_LEAST_S && warmUpOf(points, this.#limits).phase === 'plateau') return;
     }
   }

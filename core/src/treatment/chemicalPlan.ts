@@ -58,14 +58,6 @@ export interface ChemicalPlan {
 /** Of water, near enough for a fluid that mostly is, J/(kg·K). */
 const FLUID_J_PER_KG_K = 4186;
 const FLUID_C = 15;
-/** What a foaming gun gives at the usual line, mL/s. */
-const GUN_ML_PER_S = 20;
-const USUAL_LINE_BAR = 9;
-const FILL_PER_FILTER_L = 0.4;
-const LEAST_FILL_L = 1;
-/** Loads, g/L, up to which one and two fills usually do. */
-const ONE_FILL_G_PER_L = 8;
-const TWO_FILLS_G_PER_L = 14;
 
 const ENTRY_MINDS: Readonly<Record<FluidEntry, readonly string[]>> = {
   'high-pipe': [
@@ -82,26 +74,26 @@ const ENTRY_MINDS: Readonly<Record<FluidEntry, readonly string[]>> = {
 };
 
 /**
- * The plan of one fill: about 0.4 L per litre of filter and at least a litre, mixed as the sheet says, in bursts of its length
- * at 20 mL/s. A burst of m kg cools a warm bed of capacity C from T by (T − 15 °C)·m·c/(C + m·c), until it boils.
+ * The plan of one fill: so much per litre of filter as the limits profile says, mixed as the sheet says, in bursts of its length
+ * at what the gun gives. A burst of m kg cools a warm bed of capacity C from T by (T − 15 °C)·m·c/(C + m·c), until it boils.
  * @returns a failure for a filter size that does not exist
  */
 export function chemicalPlan(question: ChemicalQuestion): Result<ChemicalPlan> {
   const { sheet, filter, entry, limits, sootGPerL = 0, filterC, laterBrick } = question;
   const bed = bedOf(filter, filter.material ?? 'unknown', 0);
   if (!bed.ok) return bed;
-  const fillL = roundUp(Math.max(LEAST_FILL_L, FILL_PER_FILTER_L * filterVolumeL(filter)));
+  const fillL = roundUp(Math.max(limits.leastFillL, limits.fillPerFilterL * filterVolumeL(filter)));
   const concentrateL = fillL / (1 + sheet.waterParts);
-  const burstKg = (GUN_ML_PER_S * sheet.burstS) / 1000;
+  const burstKg = (limits.gunMlPerS * sheet.burstS) / 1000;
   const bursts = Math.ceil(fillL / burstKg);
   const heat = burstKg * FLUID_J_PER_KG_K;
   const warm = filterC !== undefined && filterC > limits.touchableC;
-  const lineBar = Math.min(question.lineBar ?? USUAL_LINE_BAR, sheet.lineUpToBar);
+  const lineBar = Math.min(question.lineBar ?? limits.usualLineBar, sheet.lineUpToBar);
   return success({
     fillL,
     concentrateL,
     waterL: fillL - concentrateL,
-    fills: sootGPerL > TWO_FILLS_G_PER_L ? 3 : sootGPerL > ONE_FILL_G_PER_L ? 2 : 1,
+    fills: sootGPerL > limits.twoFillsGPerL ? 3 : sootGPerL > limits.oneFillGPerL ? 2 : 1,
     bursts,
     burstS: sheet.burstS,
     dwellMin: sheet.dwellMin,
@@ -120,7 +112,7 @@ export function chemicalPlan(question: ChemicalQuestion): Result<ChemicalPlan> {
 }
 
 function heldBy(
-  { sheet, filterC, stockL, lineBar, laterBrick }: ChemicalQuestion,
+  { sheet, filter, filterC, stockL, lineBar, laterBrick }: ChemicalQuestion,
   concentrateL: number,
 ): string[] {
   return [
@@ -129,8 +121,10 @@ function heldBy(
           `The filter is at ${filterC.toFixed(0)} °C; ${sheet.name} may go in up to ${sheet.filterUpToC} °C: let it cool.`,
         ]
       : []),
-    ...(!sheet.coatedFilters
-      ? [`The sheet of ${sheet.name} does not allow coated filters, and most are coated.`]
+    ...(!sheet.coatedFilters && filter.catalyst !== 'none' && filter.catalyst !== 'fuel-borne'
+      ? [
+          `The sheet of ${sheet.name} does not allow coated filters; this one ${filter.catalyst === 'coated' ? 'is coated' : 'is not known to be bare, and most are coated'}.`,
+        ]
       : []),
     ...(laterBrick && !sheet.laterBricks
       ? [`The sheet of ${sheet.name} does not allow bricks behind the filter; there is one on this line.`]

@@ -1,5 +1,7 @@
 import { filterVolumeL } from '../filter/index.ts';
-import { entriesOfKind, TREATMENTS, type Treatment, type WorkType } from '../ledger/index.ts';
+import { TREATMENTS, type Treatment } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import { fillsOf } from './flushReadings.ts';
 import { readinessOf } from './readiness.ts';
 import { sootByPressure } from './sootLoad.ts';
 import {
@@ -57,8 +59,6 @@ const UNDIAGNOSED: readonly (readonly [string, number])[] = [
 
 /** What may make a pressure look high that is not. */
 const LIES_HIGH = ['dp-sensor-failed', 'dp-sensor-wrong', 'low-pipe-blocked', 'dp-hose-off', 'sensor-wiring'];
-/** How far soot by the pressure is believed, with the sensor proven and without. */
-const BELIEVED = { proven: 0.9, unproven: 0.5 } as const;
 
 /**
  * The diagnosis knows a filter that is full; one that is due for a regeneration shows in its pressure long before. What the
@@ -73,25 +73,14 @@ function chancesOf(question: TreatmentQuestion): FilterChances {
   const due = load !== undefined && load.gPerL >= limits.regenerationDueGPerL;
   const honest = LIES_HIGH.reduce((share, id) => share * (1 - of(id)), 1);
   const proven = !commandInterlocks('burn', question).some(({ id }) => id === 'pressure-unproven');
-  const measured = due ? BELIEVED[proven ? 'proven' : 'unproven'] * honest * (1 - ash) : 0;
+  const measured = due
+    ? ((proven ? limits.believedProvenPercent : limits.believedUnprovenPercent) / 100) * honest * (1 - ash)
+    : 0;
   const soot = Math.max(of('soot-loaded'), measured);
   return { soot, ash, cracked, oil, sound: (1 - soot) * (1 - ash) * (1 - cracked) * (1 - oil) };
 }
 
-/** Work that was done on the filter of this job and has not proved it. */
-const timesDone = ({ derived }: InterlockFacts, work: WorkType): number =>
-  entriesOfKind(derived.entries, 'work').filter(({ body }) => body.work === work).length;
-
-/** Of the share of filters with soot alone, how many each treatment cures. Working rules of practice, assumed. */
-const CURES_SOOT = { drive: 0.8, standing: 0.85, chemical: 0.88, offVehicle: 0.94, exchange: 0.98 } as const;
-/** A clean in place that has not done it seldom does it the next time. */
-const AGAIN = 0.55;
-/** Takes no ash, but the soot on it. */
-const CHEMICAL_WITH_ASH = 0.15;
-const OFF_VEHICLE_WITH_ASH = 0.85;
 const LEAST_CHANCE = 0.03;
-
-const ABOUT_AS_LIKELY = 0.75;
 
 /** Held by something that no decision gets past. */
 export const isRefused = ({ held }: TreatmentOption): boolean => held.some(({ overridable }) => !overridable);
@@ -104,20 +93,24 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`;
  */
 export function rankTreatments(question: TreatmentQuestion): readonly TreatmentOption[] {
   const options = TREATMENTS.map((treatment) => optionOf(treatment, question));
-  const soundFirst = chancesOf(question).sound >= 0.8;
+  const soundFirst = 100 * chancesOf(question).sound >= question.limits.leaveAlonePercent;
   const place = (option: TreatmentOption): number =>
     option.treatment === 'nothing' ? (soundFirst ? 0 : 3) : isRefused(option) ? 2 : 1;
   return driveBeforeStanding(
     options.toSorted((a, b) => place(a) - place(b) || a.expectedCost - b.expectedCost),
+    question.limits,
   );
 }
 
 /** A drive cools the filter: where it may be done and is about as likely to work it goes before standing, though two sit in it. */
-function driveBeforeStanding(sorted: readonly TreatmentOption[]): readonly TreatmentOption[] {
+function driveBeforeStanding(
+  sorted: readonly TreatmentOption[],
+  { driveAsLikelyPercent }: Limits,
+): readonly TreatmentOption[] {
   const drive = sorted.find(({ treatment }) => treatment === 'drive');
   const standing = sorted.find(({ treatment }) => treatment === 'standing');
   if (!drive || !standing || sorted.indexOf(drive) < sorted.indexOf(standing)) return sorted;
-  if (isRefused(drive) || drive.chance < ABOUT_AS_LIKELY * standing.chance) return sorted;
+  if (isRefused(drive) || 100 * drive.chance < driveAsLikelyPercent * standing.chance) return sorted;
   return sorted
     .filter((option) => option !== drive)
     .flatMap((option) => (option === standing ? [drive, standing] : [option]));
@@ -166,7 +159,8 @@ function chanceAndReasons(
       const moderate =
         load === undefined ? 0.6 : Math.min(1, limits.driveLoadGPerL / Math.max(load.gPerL, 0.01));
       const cures =
-        CURES_SOOT[treatment] * (treatment === 'drive' ? moderate : 1) * (burns === false ? 0.4 : 1);
+        ((treatment === 'drive' ? limits.curesDrivePercent * moderate : limits.curesStandingPercent) / 100) *
+        (burns === false ? 0.4 : 1);
       return {
         chance: sound + sootAlone * cures,
         reasons: [
@@ -185,10 +179,12 @@ function chanceAndReasons(
       };
     }
     case 'chemical': {
-      const before = timesDone(question, 'chemical-clean');
-      const again = AGAIN ** before;
+      const before = fillsOf(question.derived.entries).length;
+      const again = (limits.cleanAgainPercent / 100) ** before;
       return {
-        chance: sound + (sootAlone * CURES_SOOT.chemical + withAsh * CHEMICAL_WITH_ASH) * again,
+        chance:
+          sound +
+          ((sootAlone * limits.curesChemicalPercent + withAsh * limits.chemicalWithAshPercent) / 100) * again,
         reasons: [
           ...told,
           'Loosens soot cold: it asks nothing of the bed, whatever the load',
@@ -202,12 +198,14 @@ function chanceAndReasons(
       return {
         chance:
           sound +
-          (1 - sound) * (1 - cracked) * (withAsh > sootAlone ? OFF_VEHICLE_WITH_ASH : CURES_SOOT.offVehicle),
+          (1 - sound) *
+            (1 - cracked) *
+            ((withAsh > sootAlone ? limits.offVehicleWithAshPercent : limits.curesOffVehiclePercent) / 100),
         reasons: [...told, 'Takes ash and oil out too, and is weighed before and after'],
       };
     case 'exchange':
       return {
-        chance: CURES_SOOT.exchange,
+        chance: limits.curesExchangePercent / 100,
         reasons: [
           ...told,
           cracked > 0.2 ? 'A cracked brick cannot be cleaned' : 'For cracked, melted, or ash beyond cleaning',
@@ -237,7 +235,7 @@ function effortOf(
   { limits, filter }: TreatmentQuestion,
 ): { handsOnMin: number; waitingMin: number; material: number } {
   // About a litre for a filter of a light vehicle; a larger one takes more.
-  const fluidL = Math.max(1, filter ? 0.4 * filterVolumeL(filter) : 1);
+  const fluidL = Math.max(limits.leastFillL, filter ? limits.fillPerFilterL * filterVolumeL(filter) : 0);
   switch (treatment) {
     case 'nothing':
       return { handsOnMin: 0, waitingMin: 0, material: 0 };

@@ -13,6 +13,12 @@ export interface FlushReadingOfJob extends FlushReading {
   readonly flowM3PerH: number;
 }
 
+/** Fills that went in to stand there; what only rinses is none. */
+export const fillsOf = (entries: readonly Entry[]): EntryOf<'work'>[] =>
+  entriesOfKind(entries, 'work').filter(
+    ({ body }) => body.work === 'chemical-clean' && body.step !== 'rinse',
+  );
+
 /** What the last of these readings leaves room for of soot, by its upper end, against what may be there when codes are cleared. */
 export function sootLeft(
   readings: readonly FlushReadingOfJob[],
@@ -35,7 +41,7 @@ export function flushReadings(
   filter: KnownFilter,
   context: FlowContext,
 ): readonly FlushReadingOfJob[] {
-  const fills = entriesOfKind(entries, 'work').filter(({ body }) => body.work === 'chemical-clean');
+  const fills = fillsOf(entries);
   const byFills = new Map<number, FlushReadingOfJob>();
   for (const entry of entriesOfKind(entries, 'reading').toSorted((a, b) => happenedAt(a) - happenedAt(b))) {
     const before = fills.filter((fill) => happenedAt(fill) < happenedAt(entry)).length;

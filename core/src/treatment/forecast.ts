@@ -1,11 +1,4 @@
-import {
-  bedLimits,
-  idleExhaust,
-  plannedBurn,
-  worstDropToIdle,
-  type BurnPlan,
-  type Catalyst,
-} from '../burn/index.ts';
+import { bedLimits, idleExhaust, plannedBurn, worstDropToIdle, type BurnPlan } from '../burn/index.ts';
 import { judgeReading } from '../proof/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { success, type Result } from '../quantities/index.ts';
@@ -29,7 +22,7 @@ const HELD_KG_PER_S_L = 0.022;
  * The burn of a job's filter as it would be planned: the upper end of its soot, the flow of its hold of most flow, temperature
  * and oxygen of the limits profile. Nothing where the filter or the soot is not known.
  */
-export function burnOfJob(facts: InterlockFacts, catalyst: Catalyst = 'coated'): JobBurn | undefined {
+export function burnOfJob(facts: InterlockFacts): JobBurn | undefined {
   const { derived, filter, limits, displacementL } = facts;
   const reading = latestReading(derived);
   if (!filter || !reading) return undefined;
@@ -44,7 +37,8 @@ export function burnOfJob(facts: InterlockFacts, catalyst: Catalyst = 'coated'):
   return {
     plan: {
       filter: { diameterMm, lengthMm, cpsi, wallMm, material },
-      catalyst,
+      // A coated wall burns faster and hotter: the careful side where it is not known.
+      catalyst: filter.catalyst ?? 'coated',
       sootG: load.value.grams,
       ashG: 0,
       targetC: limits.burnTargetC,
@@ -56,6 +50,7 @@ export function burnOfJob(facts: InterlockFacts, catalyst: Catalyst = 'coated'):
       ...(material === 'unknown'
         ? ['Material not known: taken for the lighter one, which runs hotter.']
         : []),
+      ...(filter.catalyst === undefined ? ['Coating not known: taken for coated.'] : []),
       ...(displacementL === undefined
         ? [`Engine size not known: idle of ${USUAL_DISPLACEMENT_L} L assumed.`]
         : []),

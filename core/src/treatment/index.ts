@@ -38,6 +38,7 @@ export {
   type WeighedFilter,
 } from './offVehicle.ts';
 export { adviseSecondRun, burnsOf, type JobBurnRun, type SecondRunAdvice } from './secondRun.ts';
+export { coolingMinutes, rankAccess, SENSOR_SEATS, type AccessOption, type SensorSeat } from './access.ts';
 export { burnOfJob, forecastBurn, type JobBurn } from './forecast.ts';
 export { chemicalPlan, type ChemicalPlan, type ChemicalQuestion, type FluidSheet } from './chemicalPlan.ts';
 export {
@@ -47,5 +48,5 @@ export {
   type FlushStep,
   type SootLeft,
 } from './flushGain.ts';
-export { warmUpOf, type WarmUp, type WarmUpPhase, type WarmUpPoint } from './warmUp.ts';
-export { flushReadings, sootLeft, type FlushReadingOfJob } from './flushReadings.ts';
+export { warmUpOf, warmUpPoints, type WarmUp, type WarmUpPhase, type WarmUpPoint } from './warmUp.ts';
+export { fillsOf, flushReadings, sootLeft, type FlushReadingOfJob } from './flushReadings.ts';

@@ -1,3 +1,4 @@
+import type { Catalyst } from '../burn/index.ts';
 import {
   filterVolumeL,
   sootFromPressure,
@@ -84,5 +85,8 @@ export function sootRoom(
   return { lowG: openToAir ? 0 : lowG, highG: capped ? Number.POSITIVE_INFINITY : highG };
 }
 
-/** A filter with what it is made of, where that is known. */
-export type KnownFilter = FilterGeometry & { readonly material?: FilterMaterial };
+/** A filter with what it is made of and coated with, where that is known. */
+export type KnownFilter = FilterGeometry & {
+  readonly material?: FilterMaterial;
+  readonly catalyst?: Catalyst | undefined;
+};

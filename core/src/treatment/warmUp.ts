@@ -1,4 +1,6 @@
+import { exhaustMassGPerS, restrictionRatio, type FilterGeometry } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
+import type { ChannelRole } from '../readings/index.ts';
 import { medianSlope, quantile } from '../quantities/index.ts';
 
 /** One moment of a hold after a wet clean: restriction at its flow, so that wandering revs do not matter. */
@@ -23,27 +25,22 @@ export interface WarmUp {
   readonly text: string;
 }
 
-/** The end is judged over so long; a slope over less is the foot on the pedal. */
-const WINDOW_S = 90;
 const LEAST_POINTS = 8;
-/** Gas behind a bed that is dry comes out hotter than this, °C. */
-const DRY_C = 110;
-/** Slower than this, % a minute, nothing more comes of waiting. */
-const STILL_PERCENT_PER_MIN = 3;
 
 /**
  * Where a filter stands in its warm-up after a wet clean: the pressure first rises (wet), then falls as it dries and opens, then
- * stands. Theil–Sen slope over the last minute and a half: a snap or a lost foot does not move it.
+ * stands. Theil–Sen slope over the last stretch: a snap or a lost foot does not move it.
  */
 export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp {
+  const { warmUpWindowS: windowS, warmUpStillPercent: stillPercent, warmUpDryC: dryC } = limits;
   const sorted = points.toSorted((a, b) => a.atS - b.atS);
   const last = sorted.at(-1);
-  const recent = last ? sorted.filter(({ atS }) => atS >= last.atS - WINDOW_S) : [];
+  const recent = last ? sorted.filter(({ atS }) => atS >= last.atS - windowS) : [];
   const first = recent[0];
-  if (!last || !first || recent.length < LEAST_POINTS || last.atS - first.atS < 0.6 * WINDOW_S)
+  if (!last || !first || recent.length < LEAST_POINTS || last.atS - first.atS < 0.6 * windowS)
     return {
       phase: 'too-short',
-      text: `Hold on: it takes ${WINDOW_S} s at even revs to tell where it is.`,
+      text: `Hold on: it takes ${windowS} s at even revs to tell where it is.`,
     };
   const slope = medianSlope(
     recent.map(({ atS }) => atS),
@@ -66,19 +63,19 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
   );
   const figures = { peakRatio, nowRatio, percentPerMin };
   const ratio = `${nowRatio.toFixed(1)} × clean`;
-  if (percentPerMin > STILL_PERCENT_PER_MIN)
+  if (percentPerMin > stillPercent)
     return { phase: 'wet-rise', ...figures, text: `Still rising, ${ratio}: it is wet. Keep the revs.` };
-  if (percentPerMin < -STILL_PERCENT_PER_MIN)
+  if (percentPerMin < -stillPercent)
     return {
       phase: 'drying',
       ...figures,
       text: `Falling by ${(-percentPerMin).toFixed(0)} % a minute, ${ratio}: keep the revs until it stands.`,
     };
-  if (last.afterFilterC !== undefined && last.afterFilterC < DRY_C)
+  if (last.afterFilterC !== undefined && last.afterFilterC < dryC)
     return {
       phase: 'drying',
       ...figures,
-      text: `Stands at ${ratio}, but the gas behind the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${DRY_C} °C it still boils water off. Keep the revs.`,
+      text: `Stands at ${ratio}, but the gas behind the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${dryC} °C it still boils water off. Keep the revs.`,
     };
   const cool = last.coolantC !== undefined && last.coolantC < limits.coolantWarmC;
   return cool
@@ -92,4 +89,41 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
         ...figures,
         text: `Stands at ${ratio}, ${Math.abs(percentPerMin).toFixed(1)} % a minute: take the reading now.`,
       };
+}
+
+/** A hold is one from here on, rpm: idle restriction is lost in the noise of the sensor. */
+const HELD_FROM_RPM = 1500;
+const POINT_EVERY_S = 3;
+
+/**
+ * The points of a warm-up from channels, live or logged: every few seconds the restriction at the flow of that moment, while revs are
+ * held. Moments without ΔP or air mass give none.
+ * @param read the value of a channel at a moment, in its base unit; undefined where there is none
+ */
+export function warmUpPoints(
+  read: (role: ChannelRole, atS: number) => number | undefined,
+  span: { readonly fromS: number; readonly toS: number },
+  geometry: FilterGeometry,
+  limits: Limits,
+): WarmUpPoint[] {
+  const points: WarmUpPoint[] = [];
+  for (let { fromS: atS } = span; atS <= span.toS; atS += POINT_EVERY_S) {
+    const [rpm, dp, air] = [read('engineSpeed', atS), read('dpfDeltaP', atS), read('massAirFlow', atS)];
+    if (rpm === undefined || dp === undefined || air === undefined || rpm < HELD_FROM_RPM) continue;
+    const [before, after] = [read('egt3', atS), read('egt4', atS)];
+    const known = [before, after].filter((value) => value !== undefined);
+    const temperatureC =
+      known.length > 0 ? known.reduce((a, b) => a + b, 0) / known.length : limits.filterTempHoldC;
+    const exhaustKgPerS = exhaustMassGPerS(air, limits.airFuelRatioUnloaded) / 1000;
+    const ratio = restrictionRatio(geometry, { exhaustKgPerS, temperatureC }, dp);
+    if (!ratio.ok) continue;
+    const coolantC = read('coolantTemp', atS);
+    points.push({
+      atS,
+      ratio: ratio.value.ratio,
+      ...(coolantC === undefined ? {} : { coolantC }),
+      ...(after === undefined ? {} : { afterFilterC: after }),
+    });
+  }
+  return points;
 }

@@ -17,6 +17,7 @@ import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
 import { Ground1732400000000 } from './migrations/1732400000000-Ground.ts';
 import { LogColumns1764000000000 } from './migrations/1764000000000-LogColumns.ts';
 import { Photos1764200000000 } from './migrations/1764200000000-Photos.ts';
+import { FilterCatalyst1764320000000 } from './migrations/1764320000000-FilterCatalyst.ts';
 import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
 
@@ -46,6 +47,7 @@ export const MIGRATIONS = [
   Photos1764200000000,
   Clocks1764300000000,
   Fluids1764310000000,
+  FilterCatalyst1764320000000,
 ];
 
 export function createDataSource(url: string, log?: Logger): DataSource {

@@ -1,4 +1,5 @@
 import { EntitySchema } from 'typeorm';
+import type { Catalyst } from '@white-ember/core/burn';
 import type { FilterMaterial } from '@white-ember/core/filter';
 
 export interface FilterModelRow {
@@ -11,6 +12,7 @@ export interface FilterModelRow {
   wallMm: number;
   material: FilterMaterial;
   basis: 'measured' | 'assumed';
+  catalyst: Catalyst | null;
   contentHash: string;
 }
 
@@ -27,6 +29,7 @@ export const FilterModelEntity = new EntitySchema<FilterModelRow>({
     wallMm: { type: 'double precision', name: 'wall_mm' },
     material: { type: 'text' },
     basis: { type: 'text' },
+    catalyst: { type: 'text', nullable: true },
     contentHash: { type: 'text', name: 'content_hash' },
   },
 });

@@ -16,6 +16,7 @@ export const toFilterModel = (row: FilterModelRow): FilterModel => ({
   wallMm: row.wallMm,
   material: row.material,
   basis: row.basis,
+  ...(row.catalyst === null ? {} : { catalyst: row.catalyst }),
 });
 
 export const filterModelRoutes: Route[] = [
@@ -48,6 +49,7 @@ export const filterModelRoutes: Route[] = [
       }
       const { row } = await insertOnce(db.manager, FilterModelEntity, {
         ...body,
+        catalyst: body.catalyst ?? null,
         workshopId,
         contentHash: contentHash(body),
       });

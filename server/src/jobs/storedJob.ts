@@ -41,7 +41,7 @@ function named<T>(record: Record<string, unknown>, names: Record<string, string>
 const same = (...names: string[]): Record<string, string> =>
   Object.fromEntries(names.map((name) => [name, name]));
 const FILTER = {
-  ...same('id', 'name', 'cpsi', 'material', 'basis'),
+  ...same('id', 'name', 'cpsi', 'material', 'basis', 'catalyst'),
   diameter_mm: 'diameterMm',
   length_mm: 'lengthMm',
   wall_mm: 'wallMm',

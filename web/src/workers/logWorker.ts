@@ -1,5 +1,8 @@
 import { expose, transfer } from 'comlink';
+import type { FilterGeometry } from '@white-ember/core/filter';
+import type { Limits } from '@white-ember/core/limits';
 import { describeFailure } from '@white-ember/core/quantities';
+import { warmUpOf, warmUpPoints, type WarmUp } from '@white-ember/core/treatment';
 import {
   analyseRaw,
   CHANNEL_ROLES,
@@ -141,6 +144,20 @@ const worker = {
       const series = seriesOf(name);
       return series && heldAt(series, atS);
     });
+  },
+
+  /** Where the filter stood in its warm-up at the end of what was held in this log. */
+  warmUp(geometry: FilterGeometry, limits: Limits): WarmUp | undefined {
+    const channels = analysed?.recording.channels;
+    const time = channels?.get('engineSpeed')?.timeS;
+    const [fromS, toS] = [time?.[0], time?.[time.length - 1]];
+    if (!channels || fromS === undefined || toS === undefined) return undefined;
+    const read = (role: ChannelRole, atS: number): number | undefined => {
+      const series = channels.get(role);
+      return series && heldAt(series, atS);
+    };
+    const points = warmUpPoints(read, { fromS, toS }, geometry, limits);
+    return points.length === 0 ? undefined : warmUpOf(points, limits);
   },
 
   async rewrite(to: LogOutput): Promise<Blob> {

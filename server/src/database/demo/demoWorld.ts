@@ -1,3 +1,4 @@
+import type { Catalyst } from '@white-ember/core/burn';
 import { benchFamily, type BenchFamily } from '@white-ember/core/bench';
 import type { NewFluid, NewVehicle } from '@white-ember/core/contract';
 import type { FilterGeometry, FilterMaterial } from '@white-ember/core/filter';
@@ -31,6 +32,7 @@ interface DemoFilter extends FilterGeometry {
   readonly name: string;
   readonly material: FilterMaterial;
   readonly basis: 'measured' | 'assumed';
+  readonly catalyst: Catalyst;
 }
 
 /** The engine family of the bench by its name. */
@@ -44,6 +46,7 @@ export function family(name: string): BenchFamily {
 const filterOf = (of: string, label: string, basis: DemoFilter['basis']): DemoFilter => ({
   name: `${of}${label}`,
   ...family(of).filter,
+  catalyst: family(of).coated ? 'coated' : 'none',
   basis,
 });
 

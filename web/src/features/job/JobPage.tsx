@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { STAGES, type Stage, stageOf } from '@white-ember/core/job';
-import { entriesOfKind, type Entry, type PartId } from '@white-ember/core/ledger';
+import { entriesOfKind, FLUID_ENTRIES, type Entry, type PartId } from '@white-ember/core/ledger';
 import { problemOf, useSessionQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -48,6 +48,8 @@ function OpenJobPage({ open }: { open: OpenJob }) {
   const asked = params.get('stage');
   const stage: Stage = isStage(asked) ? asked : derived.stage;
   const part = (params.get('part') ?? undefined) as PartId | undefined;
+  // Where the fluid goes in stands on the line while it is worked on.
+  const fluidEntry = FLUID_ENTRIES.find((one) => one === params.get('in'));
   const go = useCallback(
     (next: Stage, withPart?: PartId) =>
       setParams((old) => {
@@ -114,6 +116,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
             vehicle={vehicle}
             derived={derived}
             selected={part}
+            fluidEntry={fluidEntry}
             onPart={(id) => go('checks', id)}
           />
         </div>

@@ -1,7 +1,7 @@
 import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import type { Vehicle } from '@white-ember/core/contract';
 import type { DerivedJob } from '@white-ember/core/job';
-import type { PartId, PartState, SteadySample } from '@white-ember/core/ledger';
+import type { FluidEntry, PartId, PartState, SteadySample } from '@white-ember/core/ledger';
 import { unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
@@ -26,6 +26,8 @@ interface LineProps {
   readonly vehicle: Vehicle;
   readonly derived: DerivedJob;
   readonly selected?: PartId | undefined;
+  /** Where cleaning fluid is to go in. */
+  readonly fluidEntry?: FluidEntry | undefined;
   readonly onPart: (part: PartId) => void;
 }
 
@@ -41,7 +43,7 @@ function shownSample(derived: DerivedJob): { sample?: SteadySample; caption: str
 }
 
 /** The vehicle's own exhaust line: parts where they sit, each with its state by shape and word and its latest value. */
-export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
+export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: LineProps) {
   const { pressureUnit, temperatureUnit } = useAppSelector((state) => state.preferences);
   const bodies = useMemo(() => layOut(vehicle.fitted), [vehicle.fitted]);
   const { sample, caption } = shownSample(derived);
@@ -159,8 +161,46 @@ export function ExhaustLine({ vehicle, derived, selected, onPart }: LineProps) {
           </Text>
         </Part>
       ))}
+      {fluidEntry ? (
+        <FluidMark x={entryX(fluidEntry, filter, placed, body('turbine'))} entry={fluidEntry} />
+      ) : null}
       <HeatKey caption={caption} />
     </svg>
+  );
+}
+
+const ENTRY_NAMES: Readonly<Record<FluidEntry, string>> = {
+  'high-pipe': 'by the high pipe',
+  'sensor-port': 'by the sensor’s port',
+  'before-turbine': 'before the turbine',
+};
+
+/** Where on the line the fluid goes in. */
+function entryX(
+  entry: FluidEntry,
+  filter: Body,
+  placed: readonly { readonly part: string; readonly x?: number | undefined }[],
+  turbine: Body | undefined,
+): number {
+  if (entry === 'before-turbine') return turbine?.slotLeft ?? filter.slotLeft;
+  if (entry === 'high-pipe') return filter.slotLeft + 18;
+  return placed.find(({ part }) => part === 'egt3')?.x ?? filter.slotLeft;
+}
+
+/** An arrow into the line from below, with the word: fluid goes in here. */
+function FluidMark({ x, entry }: { x: number; entry: FluidEntry }) {
+  return (
+    <g role="img" aria-label={`Fluid goes in ${ENTRY_NAMES[entry]}`}>
+      <path
+        d={`M${x} ${AXIS_Y + 44} V${AXIS_Y + 14} m-6 9 l6 -9 l6 9`}
+        fill="none"
+        stroke="var(--ember)"
+        strokeWidth={4}
+      />
+      <Text x={x - 10} y={AXIS_Y + 42} anchor="end" weight={600} fill="var(--ember-text)">
+        fluid
+      </Text>
+    </g>
   );
 }
 

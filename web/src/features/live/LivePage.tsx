@@ -19,6 +19,7 @@ import { ChannelPicker } from './ChannelPicker.tsx';
 import { HandsOn } from './HandsOn.tsx';
 import type { LiveFacts } from './liveLimits.ts';
 import { LiveSession, useLive } from './liveSession.ts';
+import { LiveWarmUp } from './LiveWarmUp.tsx';
 import { LiveTraces } from './LiveTraces.tsx';
 import { ModulePanel } from './ModulePanel.tsx';
 import { beginSession, endSession, useSessionOf } from './openSession.ts';
@@ -261,6 +262,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
           ) : null}
           <BaselineSteps steps={state.steps} />
         </section>
+        <LiveWarmUp open={open} session={session} state={state} />
         <Taken state={state} />
       </div>
       {far ? (

@@ -20,6 +20,12 @@ export class LiveTrace {
     return this.values.at(-1);
   }
 
+  /** The reading that stood at a moment; none before the first, none long after the last. */
+  at(timeS: number, longestS = 5): number | undefined {
+    const i = indexFrom(this.timeS, (time) => time > timeS) - 1;
+    return i >= 0 && timeS - (this.timeS[i] as number) <= longestS ? this.values[i] : undefined;
+  }
+
   push(timeS: number, value: number): void {
     this.timeS.push(timeS);
     this.values.push(value);

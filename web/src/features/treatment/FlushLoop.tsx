@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
-import { adviseFlush, flushReadings, sootLeft } from '@white-ember/core/treatment';
-import { entriesOfKind } from '@white-ember/core/ledger';
+import { adviseFlush, fillsOf, flushReadings, sootLeft } from '@white-ember/core/treatment';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
@@ -29,9 +28,7 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
       advice: adviseFlush(along, limits, filter ? sootLeft(along, filter, context) : undefined),
     };
   }, [derived.entries, vehicle, limits]);
-  const fills = entriesOfKind(derived.entries, 'work').filter(
-    ({ body }) => body.work === 'chemical-clean',
-  ).length;
+  const fills = fillsOf(derived.entries).length;
   const dwelling = derived.clocks.some(({ endedMs, clock }) => endedMs === undefined && clock === 'dwell');
   return (
     <div className="grid gap-3">

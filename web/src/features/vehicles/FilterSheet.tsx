@@ -21,6 +21,7 @@ const formSchema = z.object({
   wallMm: typed.pipe(sizes.wallMm),
   material: sizes.material,
   basis: sizes.basis,
+  catalyst: z.union([z.literal('').transform(() => undefined), sizes.catalyst]),
 });
 
 export function FilterSheet({
@@ -43,11 +44,13 @@ export function FilterSheet({
       wallMm: '0.305',
       material: 'unknown',
       basis: 'measured',
+      catalyst: '',
     },
   });
   const { errors } = form.formState;
   const submit = form.handleSubmit(async (values) => {
-    const added = await add({ id: uuidv7(), ...values });
+    const { catalyst, ...rest } = values;
+    const added = await add({ id: uuidv7(), ...rest, ...(catalyst ? { catalyst } : {}) });
     if (!added.data) return;
     onAdded(added.data.id);
     onOpenChange(false);
@@ -75,7 +78,7 @@ export function FilterSheet({
         <Field label="Cells" unit="per square inch" error={errors.cpsi?.message}>
           <input className="input-box" inputMode="decimal" {...form.register('cpsi')} />
         </Field>
-        <Field label="Wall" unit="mm" error={errors.wallMm?.message}>
+        <Field label="Wall thickness" unit="mm" error={errors.wallMm?.message}>
           <input className="input-box" inputMode="decimal" {...form.register('wallMm')} />
         </Field>
         <Field label="Material">
@@ -85,6 +88,14 @@ export function FilterSheet({
                 {material.replaceAll('-', ' ')}
               </option>
             ))}
+          </select>
+        </Field>
+        <Field label="Wall" hint="Says how soot burns and which fluid may go in">
+          <select className="input-box" {...form.register('catalyst')}>
+            <option value="">not known</option>
+            <option value="coated">coated</option>
+            <option value="none">bare</option>
+            <option value="fuel-borne">bare, additive in the fuel</option>
           </select>
         </Field>
         <Field label="Known by">

@@ -12,6 +12,7 @@ import { LogFindings } from './LogFindings.tsx';
 import { LogList } from './LogList.tsx';
 import { LogMapping } from './LogMapping.tsx';
 import { LogTraces } from './LogTraces.tsx';
+import { LogWarmUp } from './LogWarmUp.tsx';
 import { LogWarnings } from './LogWarnings.tsx';
 import { leftAtFirst, LogWindows } from './LogWindows.tsx';
 import { openedBefore, rewritten, type OpenedLog, type ReadLog } from './openedLogs.ts';
@@ -206,6 +207,7 @@ function ReadLogDesk({
             <LogCloud open={open} logId={log.id} parts={read} left={left} />
           </section>
         </div>
+        <LogWarmUp open={open} logId={log.id} />
         <LogWindows
           windows={analysis.windows}
           samples={samples}

@@ -1,7 +1,10 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
+import type { FilterGeometry } from '@white-ember/core/filter';
+import type { Limits } from '@white-ember/core/limits';
 import type { AnalyseOptions, LogOutput, Trace } from '@white-ember/core/readings';
+import type { WarmUp } from '@white-ember/core/treatment';
 import type { LogAnswer, LogWorker } from '../../../workers/logWorker.ts';
 
 export type ReadLog = Extract<LogAnswer, { ok: true }>;
@@ -195,6 +198,13 @@ export const valuesAt = (
   names: readonly string[],
   atS: number,
 ): Promise<(number | undefined)[]> => held.get(id)?.remote.valuesAt([...names], atS) ?? Promise.resolve([]);
+
+/** The warm-up that a log shows, for a filter of this size. */
+export const warmUpInLog = (
+  id: string,
+  geometry: FilterGeometry,
+  limits: Limits,
+): Promise<WarmUp | undefined> => held.get(id)?.remote.warmUp(geometry, limits) ?? Promise.resolve(undefined);
 
 export const rewritten = (id: string, to: LogOutput): Promise<Blob> =>
   held.get(id)?.remote.rewrite(to) ?? Promise.reject(new Error('The log is not open any more'));

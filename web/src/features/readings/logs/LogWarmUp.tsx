@@ -1,0 +1,20 @@
+import { useEffect, useState } from 'react';
+import { fillsOf, type WarmUp } from '@white-ember/core/treatment';
+import type { OpenJob } from '../../job/useJob.ts';
+import { WarmUpLine } from '../../treatment/WarmUpLine.tsx';
+import { warmUpInLog } from './openedLogs.ts';
+
+/** On a job with a chemical clean: whether the filter had come to its plateau in this log. */
+export function LogWarmUp({ open: { derived, vehicle, limits }, logId }: { open: OpenJob; logId: string }) {
+  const { filter } = vehicle;
+  const wanted = filter !== undefined && fillsOf(derived.entries).length > 0;
+  const [warmUp, setWarmUp] = useState<WarmUp>();
+  useEffect(() => {
+    let current = true;
+    if (wanted && filter) void warmUpInLog(logId, filter, limits).then((told) => current && setWarmUp(told));
+    return () => {
+      current = false;
+    };
+  }, [wanted, filter, limits, logId]);
+  return wanted && warmUp ? <WarmUpLine warmUp={warmUp} /> : null;
+}

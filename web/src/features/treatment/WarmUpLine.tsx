@@ -1,0 +1,38 @@
+import type { WarmUp, WarmUpPhase } from '@white-ember/core/treatment';
+
+const PHASES: Readonly<Record<WarmUpPhase, string>> = {
+  'too-short': 'too short to tell',
+  'wet-rise': 'wet, rising',
+  drying: 'drying, falling',
+  plateau: 'plateau',
+};
+const ORDER: readonly WarmUpPhase[] = ['wet-rise', 'drying', 'plateau'];
+
+/** Where a filter stands in its warm-up after a wet clean: the three phases, which one it is in, and the figures. */
+export function WarmUpLine({ warmUp }: { warmUp: WarmUp }) {
+  const { phase, text, peakRatio, nowRatio } = warmUp;
+  const at = ORDER.indexOf(phase);
+  return (
+    <section aria-label="Warm-up" className="grid gap-1">
+      <h2 className="text-xl">Warm-up after the clean</h2>
+      <ol className="grid grid-cols-3 gap-0.5 text-sm" aria-hidden>
+        {ORDER.map((one, i) => (
+          <li
+            key={one}
+            className={`border-t-8 pt-0.5 ${i < at ? 'border-ink' : i === at ? 'border-steel font-bold' : 'border-rule text-ink2'}`}
+          >
+            {PHASES[one]}
+          </li>
+        ))}
+      </ol>
+      <p role="status" className={phase === 'plateau' ? 'font-bold' : ''}>
+        {text}
+      </p>
+      {peakRatio === undefined || nowRatio === undefined ? null : (
+        <p className="text-sm text-ink2">
+          Highest {peakRatio.toFixed(1)} × clean, now {nowRatio.toFixed(1)} ×, each at its own flow.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,76 @@
+import type { FluidEntry } from '@white-ember/core/ledger';
+import { SENSOR_SEATS, type AccessOption, type SensorSeat } from '@white-ember/core/treatment';
+
+export const ENTRY_LABELS: Readonly<Record<FluidEntry, string>> = {
+  'high-pipe': 'the high pipe of the ΔP sensor',
+  'sensor-port': 'a sensor’s port',
+  'before-turbine': 'the pipe before the turbine',
+};
+const SEAT_LABELS: Readonly<Record<SensorSeat, string>> = {
+  untried: 'not tried',
+  free: 'turns freely',
+  seized: 'seized',
+};
+
+/** Ways in for the fluid with their price: labour, and what may break times how likely it is. */
+export function WayIn({
+  access,
+  by,
+  seat,
+  onWay,
+  onSeat,
+}: {
+  access: readonly AccessOption[];
+  by: FluidEntry;
+  seat: SensorSeat;
+  onWay: (entry: FluidEntry) => void;
+  onSeat: (seat: SensorSeat) => void;
+}) {
+  const cheapest = access.find(({ fits }) => fits)?.entry;
+  return (
+    <fieldset className="grid gap-2">
+      <legend className="font-head font-semibold text-lg">The way in</legend>
+      <div className="grid sm:grid-cols-3 gap-2">
+        {access.map(({ entry, fits, expectedCost, reasons }) => (
+          <button
+            key={entry}
+            type="button"
+            aria-pressed={by === entry}
+            disabled={!fits}
+            onClick={() => onWay(entry)}
+            className="text-left border-2 p-2 border-rule bg-card aria-pressed:border-ink aria-pressed:border-l-8 disabled:opacity-60"
+          >
+            <span className="font-head font-semibold flex justify-between gap-2">
+              {ENTRY_LABELS[entry]}
+              <span className="figure-text whitespace-nowrap">
+                {fits ? `${expectedCost.toFixed(0)} €` : 'not on this line'}
+              </span>
+            </span>
+            <span className="text-sm text-ink2 block leading-5">
+              {entry === cheapest ? 'cheapest; ' : ''}
+              {reasons.join('; ')}
+            </span>
+          </button>
+        ))}
+      </div>
+      <div
+        className="flex flex-wrap items-center gap-2"
+        role="group"
+        aria-label="The sensor before the filter"
+      >
+        <span>The sensor before the filter is</span>
+        {SENSOR_SEATS.map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-pressed={seat === one}
+            onClick={() => onSeat(one)}
+            className="min-h-11 px-3 border-2 border-rule font-head font-semibold aria-pressed:bg-ink aria-pressed:text-paper aria-pressed:border-ink"
+          >
+            {SEAT_LABELS[one]}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
