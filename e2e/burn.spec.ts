@@ -128,6 +128,10 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
 
   // With soot left after it another run is offered, and everything is asked again.
   await addEntries(page, site, id, [reading(19, 'between')]);
+  await page.goto(`${site.address}/jobs/${id}/report`);
+  await expect(
+    page.getByText(/^Burn 1 ended by itself after \d+ min, .* by the burn model, soot counter/),
+  ).toBeVisible();
   await page.goto(`${site.address}/jobs/${id}/burn`);
   await expect(page.getByText('Another run is worth it.')).toBeVisible();
   await page.getByRole('button', { name: 'Get another run ready' }).click();

@@ -113,4 +113,14 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await expect(mount).toContainText('torque not signed for: fastener 2 of 2');
   await mount.getByRole('button', { name: 'Sign for 2' }).click();
   await expect(page.getByText('Everything that came off is on again.')).toBeVisible();
+
+  // The report has it.
+  await page.goto(`${site.address}/jobs/${id}/report`);
+  await expect(page.getByText('3 parts came off and are on again in reverse order.')).toBeVisible();
+  await expect(
+    page.getByText(
+      /Safety-critical fasteners signed for: Engine mount 1: 90 N·m, .*; Engine mount 2: 90 N·m/,
+    ),
+  ).toBeVisible();
+  await expect(page.getByText(/^The clean took out 120 g/)).toBeVisible();
 });

@@ -1,8 +1,11 @@
 import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
+import type { Treatment } from '@white-ember/core/ledger';
 import {
+  addEntries,
   axeViolations,
   expect,
+  newJob,
   openJob,
   setTheme,
   signIn,
@@ -41,6 +44,29 @@ async function live(page: Page, site: Site): Promise<void> {
   await expect(page.getByText(/^Engine at/)).toBeVisible();
 }
 
+/** A job of its own with a reading of little soot and a treatment chosen, at its treatment; gives its id. */
+const chosen =
+  (treatment: Treatment) =>
+  async (page: Page, site: Site): Promise<string> => {
+    await newJob(page, site, 'FL 012');
+    const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+    await addEntries(page, site, id, [
+      { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' },
+      {
+        kind: 'reading',
+        purpose: 'before',
+        origin: { type: 'hand' },
+        samples: [
+          { kind: 'key-off', rpm: 0, dpMbar: 0 },
+          { kind: 'hold', rpm: 3000, dpMbar: 21, airMassGPerS: 38, filterC: 210 },
+        ],
+      },
+      { kind: 'treatment-chosen', treatment },
+    ]);
+    await page.goto(`${site.address}/jobs/${id}?stage=treat`);
+    return id;
+  };
+
 /** Every screen there is, on demo data. */
 const SCREENS: readonly Screen[] = [
   { name: 'job list', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
@@ -71,6 +97,26 @@ const SCREENS: readonly Screen[] = [
   { name: 'checks', open: job('KE 417 QR', 'checks&part=high-pipe') },
   { name: 'decide', open: job('BC 91 HV', 'decide') },
   { name: 'treat', open: job('KE 417 QR', 'treat') },
+  { name: 'treat, off the vehicle', open: chosen('off-vehicle') },
+  { name: 'treat, clean in place', open: chosen('chemical') },
+  {
+    name: 'burn, before',
+    open: async (page, site) => {
+      await page.goto(`${site.address}/jobs/${await chosen('drive')(page, site)}/burn`);
+      await expect(page.getByRole('region', { name: 'Two people on the road' })).toBeVisible();
+    },
+  },
+  {
+    name: 'burn, by hand',
+    open: async (page, site) => {
+      const id = await chosen('standing')(page, site);
+      await addEntries(page, site, id, [
+        { kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool, read by hand' },
+      ]);
+      await page.goto(`${site.address}/jobs/${id}/burn`);
+      await expect(page.getByRole('region', { name: 'What the tool shows' })).toBeVisible();
+    },
+  },
   { name: 'prove', open: job('KE 417 QR', 'prove') },
   { name: 'prove, not proved', open: job('MF 66 PL', 'prove') },
   { name: 'hand over', open: job('KE 417 QR', 'hand-over') },

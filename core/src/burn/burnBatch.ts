@@ -28,6 +28,24 @@ export const USUAL_DOUBTS: Omit<BurnDoubts, 'sootLowG' | 'sootHighG'> = {
   capacityShare: 0.05,
 };
 
+/** Soot from a pressure is known to this share either way, nine times in ten. */
+export const SOOT_DOUBT_SHARE = 0.3;
+/** Nine in ten of a normal lie within so many standard deviations. */
+const Z90 = 1.645;
+
+/** What a batch assumes, in words for whoever reads its answer: every figure as nine in ten lie. */
+export function doubtsText(doubts: typeof USUAL_DOUBTS, sootShare = SOOT_DOUBT_SHARE): string {
+  const within = (sd: number, digits = 0): string => (Z90 * sd).toFixed(digits);
+  return [
+    `Soot ±${(100 * sootShare).toFixed(0)} %`,
+    `temperature ±${within(doubts.inletC)} °C`,
+    `flow ±${within(100 * doubts.flowShare)} %`,
+    `oxygen ±${within(doubts.oxygenPercent, 1)} %`,
+    `rates within a factor of ${Math.exp(Z90 * doubts.rateShare).toFixed(1)}`,
+    `heat of the bed ±${within(100 * doubts.capacityShare)} %, nine in ten.`,
+  ].join(', ');
+}
+
 /** One figure over all runs: 5 %, half and 95 % of them lie below. */
 export interface Spread {
   readonly low: number;

@@ -34,6 +34,14 @@ export {
   type SafeSoot,
   type WorstDrop,
 } from './dropToIdle.ts';
-export { burnBatch, USUAL_DOUBTS, type BurnBatch, type BurnDoubts, type Spread } from './burnBatch.ts';
+export {
+  burnBatch,
+  doubtsText,
+  SOOT_DOUBT_SHARE,
+  USUAL_DOUBTS,
+  type BurnBatch,
+  type BurnDoubts,
+  type Spread,
+} from './burnBatch.ts';
 export { judgeBurn, type BurnVerdict, type JudgedBurn } from './burnVerdict.ts';
 export type { BurnSeries } from './burnSeries.ts';

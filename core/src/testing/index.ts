@@ -14,6 +14,8 @@ export {
 } from './madeLog.ts';
 export { randomLog, type RandomLog } from './randomLog.ts';
 export { drivenVehicle, type DrivenVehicle } from './randomBenchVehicle.ts';
+export { droppedBurn, type DroppedBurn } from './droppedBurn.ts';
+export { burnMomentOf, watchBench } from './burntVehicle.ts';
 export { treatedVehicle, type TreatedVehicle } from './treatedVehicle.ts';
 export { diagnosedVehicle, type DiagnosedVehicle } from './closedLoop.ts';
 export { arrive, checkFindings, faultyVehicle } from './diagnosedVehicle.ts';

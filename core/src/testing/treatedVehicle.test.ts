@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { droppedBurn } from './droppedBurn.ts';
 import { treatedVehicle } from './treatedVehicle.ts';
 
 describe('a bench vehicle that is treated by what the choice puts first', () => {
@@ -12,4 +13,16 @@ describe('a bench vehicle that is treated by what the choice puts first', () => 
       expect(forbidden, about).toEqual([]);
     },
   );
+});
+
+describe('a burn that the interlocks allow', () => {
+  it.each([7, 21, 34])('keeps its bed under the limit when it is dropped to idle (%i)', (seed) => {
+    const { allowed, began, peakC, limitC, about } = droppedBurn(seed);
+    expect({ allowed, began }, about).toEqual({ allowed: true, began: true });
+    expect(peakC, about).toBeGreaterThan(500);
+    expect(peakC, about).toBeLessThanOrEqual(limitC);
+  });
+  it('is not allowed on a full one', () => {
+    expect(droppedBurn(12)).toMatchObject({ allowed: false, began: false });
+  });
 });

@@ -96,7 +96,7 @@ function readingOf(vehicle: BenchVehicle, purpose: ReadingBody['purpose']): Read
 }
 
 /** A technician at one bench vehicle: reads, looks, chooses what stands first, does it, reads again. */
-class TreatedJob {
+export class TreatedJob {
   readonly #vehicle: BenchVehicle;
   readonly #hand: BenchHand;
   readonly #limits: Limits;
@@ -203,6 +203,13 @@ class TreatedJob {
       work: treatment === 'drive' ? 'drive-regeneration' : 'standing-regeneration',
       what: answer.text,
     });
+    this.enter({
+      kind: 'burn-ended',
+      burn: madeId(this.#bodies.length),
+      how: answer.status === 'running' ? 'by-itself' : 'unknown',
+      source: 'live',
+      minutes: Number((answer.elapsedS / 60).toFixed(1)),
+    });
     this.read('after');
   }
 
@@ -308,9 +315,12 @@ class TreatedJob {
       displacementL: family.displacementL,
     };
     this.#hand.keyOn(3);
-    if (commandInterlocks('reset-counter', facts).length === 0)
+    const burn = burnOfJob(facts, 'reset-counter');
+    const told = burn ? forecastBurn(burn, this.#limits) : undefined;
+    const known = { ...facts, ...(told?.ok ? { forecast: told.value } : {}) };
+    if (commandInterlocks('reset-counter', known).length === 0)
       vehicle.startRoutine(this.#wasOff ? 'new-filter' : 'reset-soot');
-    if (commandInterlocks('clear-codes', facts).length === 0) vehicle.startRoutine('clear-codes');
+    if (commandInterlocks('clear-codes', known).length === 0) vehicle.startRoutine('clear-codes');
     this.#hand.start();
     this.#watched(900, { do: 'cruise', kmPerH: 65 });
     this.enter({

@@ -1,8 +1,15 @@
 import { bedLimits, idleExhaust, plannedBurn, worstDropToIdle, type BurnPlan } from '../burn/index.ts';
+import { happenedAt } from '../ledger/index.ts';
 import { judgeReading } from '../proof/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { success, type Result } from '../quantities/index.ts';
-import { latestReading, type BurnForecast, type InterlockFacts } from './interlocks.ts';
+import {
+  counterIsStale,
+  latestReading,
+  type BurnForecast,
+  type InterlockFacts,
+  type LinkCommand,
+} from './interlocks.ts';
 import { mostSoot } from './sootLoad.ts';
 
 export interface JobBurn {
@@ -22,12 +29,18 @@ const HELD_KG_PER_S_L = 0.022;
  * The burn of a job's filter as it would be planned: the upper end of its soot, the flow of its hold of most flow, temperature
  * and oxygen of the limits profile. Nothing where the filter or the soot is not known.
  */
-export function burnOfJob(facts: InterlockFacts): JobBurn | undefined {
+export function burnOfJob(
+  facts: InterlockFacts,
+  /** What the burn is asked for: before a reset the counter from before a clean is left aside. */
+  command: LinkCommand = 'burn',
+): JobBurn | undefined {
   const { derived, filter, limits, displacementL } = facts;
   const reading = latestReading(derived);
   if (!filter || !reading) return undefined;
   const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
-  const load = mostSoot(reading.body, filter, context);
+  const load = mostSoot(reading.body, filter, context, {
+    counterIsStale: counterIsStale(command, derived, happenedAt(reading)),
+  });
   if (!load.ok) return undefined;
   const flows = judgeReading(reading.body, context)
     .samples.filter(({ kind }) => kind === 'hold')

@@ -11,7 +11,7 @@ import type { Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
 import { KNOWN_CAUSES } from '../diagnosis/index.ts';
 import { describeFailure } from '../quantities/index.ts';
-import type { ReadyHold } from './readiness.ts';
+import { readinessOf, type ReadyHold } from './readiness.ts';
 import { mostSoot, type KnownFilter } from './sootLoad.ts';
 
 /** What is asked of the engine computer, sorted by what it can do harm to. */
@@ -97,6 +97,13 @@ const sootWasTakenOut = ({ entries }: InterlockFacts['derived'], before: number)
     (entry) => TAKES_SOOT_OUT.has(entry.body.work) && happenedAt(entry) < before,
   );
 
+/** A counter from before the soot was taken out is what a reset is for; a burn goes by the higher all the same. */
+export const counterIsStale = (
+  command: LinkCommand,
+  derived: InterlockFacts['derived'],
+  readAt: number,
+): boolean => command !== 'burn' && sootWasTakenOut(derived, readAt);
+
 /** Why the pressure that the reading rests on is not proven; nothing where it is. */
 function unproven(reading: EntryOf<'reading'>, { parts }: InterlockFacts['derived']): string | undefined {
   const bad = [...parts].find(
@@ -123,8 +130,11 @@ export const burnLimitGPerL = ({ material }: KnownFilter, limits: Limits): numbe
  * can release an automatic burn, so the same stands before them as before a burn: a believed load under the limit of the
  * material, by the upper end of the estimate.
  */
-export function commandInterlocks(command: LinkCommand, facts: InterlockFacts): readonly Interlock[] {
-  const { derived, limits, filter, displacementL } = facts;
+export function commandInterlocks(
+  command: LinkCommand,
+  facts: InterlockFacts & { readonly forecast?: BurnForecast },
+): readonly Interlock[] {
+  const { derived, limits, filter, displacementL, forecast } = facts;
   const held: Interlock[] = [];
   if (command === 'clear-codes' && entriesOfKind(derived.entries, 'code-scan').length === 0) {
     held.push({
@@ -132,7 +142,9 @@ export function commandInterlocks(command: LinkCommand, facts: InterlockFacts): 
       text: 'The codes are not kept with the job: read and keep them first.',
     });
   }
-  held.push(...oilInterlocks(facts));
+  held.push(...oilInterlocks(facts), ...dropInterlock(forecast), ...dilutedInterlock(facts));
+  // A burn that is released may come on the road, on whatever is in tank and sump then.
+  if (command !== 'burn') held.push(...shortOf(facts));
   const reading = latestReading(derived);
   if (!reading) {
     held.push({
@@ -159,8 +171,7 @@ export function commandInterlocks(command: LinkCommand, facts: InterlockFacts): 
     reading.body,
     filter,
     { limits, ...(displacementL === undefined ? {} : { displacementL }) },
-    // A counter from before the soot was taken out is what a reset is for; a burn goes by the higher all the same.
-    { counterIsStale: command !== 'burn' && sootWasTakenOut(derived, happenedAt(reading)) },
+    { counterIsStale: counterIsStale(command, derived, happenedAt(reading)) },
   );
   const limit = burnLimitGPerL(filter, limits);
   if (!load.ok) held.push({ id: 'no-reading', text: `${describeFailure(load.failure)}.` });
@@ -203,6 +214,36 @@ function oilInterlocks(facts: InterlockFacts): Interlock[] {
     : [];
 }
 
+/** The drop to idle by the burn model, with the upper end of the soot. */
+const dropInterlock = (forecast: BurnForecast | undefined): Interlock[] =>
+  forecast && forecast.dropPeakC > forecast.limitC
+    ? [
+        {
+          id: 'drop-too-hot',
+          text: `With ${forecast.sootG.toFixed(0)} g of soot a drop to idle brings the bed to ${forecast.dropPeakC.toFixed(0)} °C by the burn model; it stands ${forecast.limitC} °C. Clean it chemically first.`,
+        },
+      ]
+    : [];
+
+const dilutedInterlock = (facts: InterlockFacts): Interlock[] =>
+  found(facts, 'oil-diluted')
+    ? [
+        {
+          id: 'oil-diluted',
+          text: 'There is fuel in the oil: more would come, and a hot engine runs on it. Change the oil first.',
+        },
+      ]
+    : [];
+
+/** Too little fuel or oil by the last answers before a burn, or by the check of the tank. */
+const shortOf = (facts: InterlockFacts): Interlock[] => {
+  const last = entriesOfKind(facts.derived.entries, 'made-ready').findLast(
+    ({ body }) => body.treatment === 'standing' || body.treatment === 'drive',
+  );
+  const asked = last?.body.treatment === 'drive' ? 'drive' : 'standing';
+  return readinessOf(asked, facts).held.filter(({ id }) => id === 'fuel-low' || id === 'oil-low');
+};
+
 /** What holds a burn off: all that holds a reset off, what the engine computer waits for, and the drop to idle by the model. */
 export function burnInterlocks(
   facts: InterlockFacts & {
@@ -210,26 +251,9 @@ export function burnInterlocks(
     readonly forecast?: BurnForecast;
   },
 ): readonly Interlock[] {
-  const { forecast, inhibitors = [] } = facts;
-  const diluted = found(facts, 'oil-diluted');
+  const { inhibitors = [] } = facts;
   return [
     ...commandInterlocks('burn', facts),
-    ...(forecast && forecast.dropPeakC > forecast.limitC
-      ? [
-          {
-            id: 'drop-too-hot' as const,
-            text: `With ${forecast.sootG.toFixed(0)} g of soot a drop to idle brings the bed to ${forecast.dropPeakC.toFixed(0)} °C by the burn model; it stands ${forecast.limitC} °C. Clean it chemically first.`,
-          },
-        ]
-      : []),
-    ...(diluted
-      ? [
-          {
-            id: 'oil-diluted' as const,
-            text: 'There is fuel in the oil: more would come, and a hot engine runs on it. Change the oil first.',
-          },
-        ]
-      : []),
     ...(inhibitors.length > 0
       ? [{ id: 'inhibited' as const, text: `The engine computer holds it off: ${inhibitors.join('; ')}.` }]
       : []),

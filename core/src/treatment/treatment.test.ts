@@ -97,6 +97,47 @@ describe('what holds a command off', () => {
     expect(ids('burn', [sensorSound, manyGrams, clean, after])).toEqual(['over-full']);
   });
 
+  it('before clearing and resetting too: a tank or sump that is too low by the last answers, fuel in the oil', () => {
+    const ready: EntryBody = {
+      kind: 'made-ready',
+      treatment: 'standing',
+      answers: { fuelPercent: 4, oilPercent: 5 },
+    };
+    for (const command of ['clear-codes', 'reset-counter'] as const)
+      expect(ids(command, [scan, sensorSound, fewGrams, ready])).toEqual(['fuel-low', 'oil-low']);
+    const filled: EntryBody = { ...ready, answers: { fuelPercent: 60, oilPercent: 60 } };
+    expect(ids('clear-codes', [scan, sensorSound, fewGrams, ready, filled])).toEqual([]);
+    const diluted: EntryBody = {
+      kind: 'check',
+      check: 'oil',
+      values: { dilutionPercent: 12 },
+    };
+    const derived = deriveJob({
+      entries: [scan, sensorSound, fewGrams, diluted].map((body, i) => madeEntry(i + 1, body)),
+      limits: DEFAULT_LIMITS,
+      displacementL: DISPLACEMENT_L,
+      geometry: FILTER,
+    });
+    expect(derived.checks[0]?.judgement.findings['oil-diluted']).toBe(true);
+    expect(ids('reset-counter', [scan, sensorSound, fewGrams, diluted])).toContain('oil-diluted');
+  });
+
+  it('a drop to idle that the bed does not stand, before clearing and resetting too', () => {
+    const derived = deriveJob({
+      entries: [scan, sensorSound, fewGrams].map((body, i) => madeEntry(i + 1, body)),
+      limits: DEFAULT_LIMITS,
+      displacementL: DISPLACEMENT_L,
+      geometry: FILTER,
+    });
+    const forecast = { sootG: 20, sootLeftG: 1, plannedPeakC: 800, dropPeakC: 1100, limitC: 1000 };
+    for (const command of ['burn', 'clear-codes', 'reset-counter'] as const)
+      expect(
+        commandInterlocks(command, { derived, limits: DEFAULT_LIMITS, filter: SILICON, forecast }),
+      ).toMatchObject([
+        { id: 'drop-too-hot', text: expect.stringMatching(/1100 °C by the burn model; it stands 1000 °C/) },
+      ]);
+  });
+
   it('goes by the latest reading: a clean that did nothing changes nothing', () => {
     const after: EntryBody = { ...manyGrams, purpose: 'after' };
     expect(ids('reset-counter', [sensorSound, fewGrams, clean, after])).toEqual(['over-full']);

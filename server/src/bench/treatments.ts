@@ -14,6 +14,10 @@ export async function measureTreatments(): Promise<Row[]> {
   const tooHot = all.filter(({ peakC, limitC }) => peakC > limitC);
   const forbidden = all.flatMap((one) => one.forbidden);
   const burns = all.filter(({ treatments }) => treatments.some((id) => id === 'drive' || id === 'standing'));
+  const dropped = await shareVehicles('dropped', VEHICLES);
+  const burnt = dropped.filter(({ began }) => began);
+  for (const { about } of burnt.filter(({ peakC, limitC }) => peakC > limitC))
+    process.stderr.write(`too hot: ${about}\n`);
   const none = (what: string, count: number): Row => ({
     what,
     measured: String(count),
@@ -29,5 +33,9 @@ export async function measureTreatments(): Promise<Row[]> {
     },
     none(`Of these ${VEHICLES}, beds that passed their limit in one of ${burns.length} burns`, tooHot.length),
     none('Of these, burns begun though an interlock held them off', forbidden.length),
+    none(
+      `Of ${VEHICLES} others with 1–9 g/L of soot a burn is allowed in ${dropped.filter(({ allowed }) => allowed).length}; driven and dropped to idle at a random moment, beds that passed their limit`,
+      burnt.filter(({ peakC, limitC }) => peakC > limitC).length,
+    ),
   ];
 }

@@ -1,7 +1,11 @@
-import { diagnosedVehicle, treatedVehicle } from '@white-ember/core/testing';
+import { diagnosedVehicle, droppedBurn, treatedVehicle } from '@white-ember/core/testing';
 
 /** What is done to every vehicle of a row. */
-export const VEHICLE_WORK = { diagnosed: diagnosedVehicle, treated: treatedVehicle } as const;
+export const VEHICLE_WORK = {
+  diagnosed: diagnosedVehicle,
+  treated: treatedVehicle,
+  dropped: droppedBurn,
+} as const;
 export type VehicleWork = keyof typeof VEHICLE_WORK;
 
 /** What one of several processes is asked for: every n-th vehicle from a first one on. */

@@ -2,6 +2,9 @@ import { useDeferredValue, useEffect, useState } from 'react';
 import { proxy } from 'comlink';
 import {
   bedLimits,
+  doubtsText,
+  SOOT_DOUBT_SHARE,
+  USUAL_DOUBTS,
   type BurnBatch,
   type BurnRun,
   type Catalyst,
@@ -251,8 +254,7 @@ function Doubts({ wish }: { wish: BurnWish }) {
     const { sootG } = wish.plan;
     const answer = await burnRemote().batch(
       wish,
-      // Soot from a pressure is known to some 30 % either way.
-      { lowG: 0.7 * sootG, highG: 1.3 * sootG },
+      { lowG: (1 - SOOT_DOUBT_SHARE) * sootG, highG: (1 + SOOT_DOUBT_SHARE) * sootG },
       RUNS,
       proxy(tell),
     );
@@ -298,10 +300,7 @@ function Doubts({ wish }: { wish: BurnWish }) {
             In {(100 * batch.value.overLimitShare).toFixed(0)} % the bed passes the {batch.value.limitC} °C
             that it stands.
           </li>
-          <li className="text-sm text-ink2">
-            Soot ±30 %, temperature ±20 °C, flow ±12 %, oxygen ±1.6 %, rates within a factor of 1.6, nine in
-            ten.
-          </li>
+          <li className="text-sm text-ink2">{doubtsText(USUAL_DOUBTS)}</li>
         </ul>
       ) : null}
       {batch && !batch.ok ? <Notice title="No answer">{batch.text}</Notice> : null}

@@ -7,6 +7,7 @@ import {
   type TreatmentOption,
   type TreatmentQuestion,
 } from '@white-ember/core/treatment';
+import type { Limits } from '@white-ember/core/limits';
 import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { burnRemote } from './burnRemote.ts';
@@ -17,6 +18,31 @@ export interface Treatments {
   readonly forecast: BurnForecast | undefined;
   /** The burn model has not answered yet: what it may hold off is not known. */
   readonly forecasting: boolean;
+}
+
+/** The burn model's answer on a burn; it comes a moment later. */
+export function useForecast(
+  burn: JobBurn | undefined,
+  limits: Limits,
+): { readonly forecast: BurnForecast | undefined; readonly forecasting: boolean } {
+  const [answer, setAnswer] = useState<{ key: string; forecast: BurnForecast | undefined }>();
+  // The same burn is not run again for every entry of the ledger.
+  const key = burn ? JSON.stringify([burn.plan, burn.displacementL, limits]) : '';
+  useEffect(() => {
+    let wanted = true;
+    if (burn)
+      void burnRemote()
+        .forecast(burn, limits)
+        .then((told) => wanted && setAnswer({ key, forecast: told.ok ? told.value : undefined }));
+    return () => {
+      wanted = false;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for burn and limits
+  }, [key]);
+  return {
+    forecast: answer?.key === key ? answer.forecast : undefined,
+    forecasting: burn !== undefined && answer?.key !== key,
+  };
 }
 
 /** What may be done to the filter of a job, ranked; the burn model's answer comes a moment later and is taken in then. */
@@ -38,24 +64,10 @@ export function useTreatments(open: OpenJob, diagnosis: Diagnosis | undefined): 
     [derived, limits, vehicle, diagnosis],
   );
   const burn = useMemo(() => burnOfJob(question), [question]);
-  const [answer, setAnswer] = useState<{ key: string; forecast: BurnForecast | undefined }>();
-  // The same burn is not run again for every entry of the ledger.
-  const key = burn ? JSON.stringify([burn.plan, burn.displacementL, limits]) : '';
-  useEffect(() => {
-    let wanted = true;
-    if (burn)
-      void burnRemote()
-        .forecast(burn, limits)
-        .then((told) => wanted && setAnswer({ key, forecast: told.ok ? told.value : undefined }));
-    return () => {
-      wanted = false;
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for burn and limits
-  }, [key]);
-  const forecast = answer?.key === key ? answer.forecast : undefined;
+  const { forecast, forecasting } = useForecast(burn, limits);
   const options = useMemo(
     () => rankTreatments({ ...question, ...(forecast ? { forecast } : {}) }),
     [question, forecast],
   );
-  return { options, burn, forecast, forecasting: burn !== undefined && answer?.key !== key };
+  return { options, burn, forecast, forecasting };
 }

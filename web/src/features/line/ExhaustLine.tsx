@@ -8,6 +8,8 @@ import { withUnit } from '../../ui/format.ts';
 import { STATE_WORDS, StateShape } from '../../ui/StateMark.tsx';
 import { HEAT_HIGH_C, HEAT_LOW_C, heatColour } from './heat.ts';
 import { AXIS_Y, layOut, LINE_HEIGHT, LINE_WIDTH, outline, type Body } from './lineLayout.ts';
+import { entryX, FluidMark } from './FluidMark.tsx';
+import { LineText } from './LineText.tsx';
 import { PART_LABELS } from './partLabels.ts';
 
 const BODY_NAMES: Record<Body['id'], string> = {
@@ -127,9 +129,9 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
             strokeWidth={2.5}
             rx={2}
           />
-          <Text x={58} y={29} anchor="middle" weight={600} fill="var(--steel)">
+          <LineText x={58} y={29} anchor="middle" weight={600} fill="var(--steel)">
             P
-          </Text>
+          </LineText>
           <g transform="translate(88 24) scale(0.85)" color="var(--ink)">
             <StateShape state={stateOf('back-pressure-sensor')} />
           </g>
@@ -147,10 +149,15 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
           <g transform={`translate(${x as number} 32)`} color="var(--ink)">
             <StateShape state={stateOf(part)} />
           </g>
-          <Text x={(x as number) + side * 13} y={27} anchor={side > 0 ? 'start' : 'end'} fill="var(--ink2)">
+          <LineText
+            x={(x as number) + side * 13}
+            y={27}
+            anchor={side > 0 ? 'start' : 'end'}
+            fill="var(--ink2)"
+          >
             {shortEgt(part)}
-          </Text>{' '}
-          <Text
+          </LineText>{' '}
+          <LineText
             x={(x as number) + side * 13}
             y={44}
             anchor={side > 0 ? 'start' : 'end'}
@@ -158,7 +165,7 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
             size={16}
           >
             {celsius === undefined ? '–' : withUnit(celsius, temperatureUnit)}
-          </Text>
+          </LineText>
         </Part>
       ))}
       {fluidEntry ? (
@@ -166,41 +173,6 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
       ) : null}
       <HeatKey caption={caption} />
     </svg>
-  );
-}
-
-const ENTRY_NAMES: Readonly<Record<FluidEntry, string>> = {
-  'high-pipe': 'by the high pipe',
-  'sensor-port': 'by the sensor’s port',
-  'before-turbine': 'before the turbine',
-};
-
-/** Where on the line the fluid goes in. */
-function entryX(
-  entry: FluidEntry,
-  filter: Body,
-  placed: readonly { readonly part: string; readonly x?: number | undefined }[],
-  turbine: Body | undefined,
-): number {
-  if (entry === 'before-turbine') return turbine?.slotLeft ?? filter.slotLeft;
-  if (entry === 'high-pipe') return filter.slotLeft + 18;
-  return placed.find(({ part }) => part === 'egt3')?.x ?? filter.slotLeft;
-}
-
-/** An arrow into the line from below, with the word: fluid goes in here. */
-function FluidMark({ x, entry }: { x: number; entry: FluidEntry }) {
-  return (
-    <g role="img" aria-label={`Fluid goes in ${ENTRY_NAMES[entry]}`}>
-      <path
-        d={`M${x} ${AXIS_Y + 44} V${AXIS_Y + 14} m-6 9 l6 -9 l6 9`}
-        fill="none"
-        stroke="var(--ember)"
-        strokeWidth={4}
-      />
-      <Text x={x - 10} y={AXIS_Y + 42} anchor="end" weight={600} fill="var(--ember-text)">
-        fluid
-      </Text>
-    </g>
   );
 }
 
@@ -240,38 +212,6 @@ const Hit = (box: { x: number; y: number; width: number; height: number }) => (
   <rect {...box} fill="transparent" />
 );
 
-function Text({
-  children,
-  x,
-  y,
-  anchor = 'start',
-  weight = 500,
-  size = 14,
-  fill = 'var(--ink)',
-}: {
-  children: ReactNode;
-  x: number;
-  y: number;
-  anchor?: 'start' | 'middle' | 'end';
-  weight?: number;
-  size?: number;
-  fill?: string;
-}) {
-  return (
-    <text
-      x={x}
-      y={y}
-      textAnchor={anchor}
-      fontWeight={weight}
-      fontSize={size}
-      fill={fill}
-      fontFamily="var(--font-head)"
-    >
-      {children}
-    </text>
-  );
-}
-
 function BodyPart({
   body,
   state,
@@ -309,9 +249,9 @@ function BodyPart({
           <StateShape state={state} />
         </g>
       ) : null}
-      <Text x={middle} y={LINE_HEIGHT - 13} anchor="middle" weight={600} size={15}>
+      <LineText x={middle} y={LINE_HEIGHT - 13} anchor="middle" weight={600} size={15}>
         {name}
-      </Text>
+      </LineText>
       {selected ? (
         <path d={`M${body.left} ${LINE_HEIGHT - 3} H${body.right}`} stroke="var(--ember)" strokeWidth={5} />
       ) : null}
@@ -383,9 +323,9 @@ function DpSensor({
             <circle r={11} fill="var(--card)" />
             <StateShape state={high} />
           </g>
-          <Text x={highX + 12} y={22} fill="var(--ink2)" size={13}>
+          <LineText x={highX + 12} y={22} fill="var(--ink2)" size={13}>
             high
-          </Text>
+          </LineText>
         </Part>
       ) : null}
       {low ? (
@@ -403,9 +343,9 @@ function DpSensor({
             <circle r={11} fill="var(--card)" />
             <StateShape state={low} />
           </g>
-          <Text x={lowX - 12} y={22} anchor="end" fill="var(--ink2)" size={13}>
+          <LineText x={lowX - 12} y={22} anchor="end" fill="var(--ink2)" size={13}>
             low
-          </Text>
+          </LineText>
         </Part>
       ) : null}
       <Part
@@ -426,12 +366,12 @@ function DpSensor({
         <g transform={`translate(${left + 20} 20) scale(0.8)`} color="var(--ink)">
           <StateShape state={state} />
         </g>
-        <Text x={middle + 6} y={25} anchor="middle" fill="var(--steel)" size={13}>
+        <LineText x={middle + 6} y={25} anchor="middle" fill="var(--steel)" size={13}>
           ΔP
-        </Text>{' '}
-        <Text x={middle} y={47} anchor="middle" weight={600} size={19} fill="var(--steel)">
+        </LineText>{' '}
+        <LineText x={middle} y={47} anchor="middle" weight={600} size={19} fill="var(--steel)">
           {value}
-        </Text>
+        </LineText>
       </Part>
     </g>
   );
@@ -452,9 +392,9 @@ function HeatKey({ caption }: { caption: string }) {
           ))}
         </linearGradient>
       </defs>
-      <Text x={x + 110} y={15} anchor="end" weight={600} size={15}>
+      <LineText x={x + 110} y={15} anchor="end" weight={600} size={15}>
         {caption}
-      </Text>
+      </LineText>
       <rect
         x={x}
         y={23}
@@ -464,12 +404,12 @@ function HeatKey({ caption }: { caption: string }) {
         stroke="var(--ink)"
         strokeWidth={1.2}
       />
-      <Text x={x} y={46} size={12} fill="var(--ink2)">
+      <LineText x={x} y={46} size={12} fill="var(--ink2)">
         gas 20 °C
-      </Text>
-      <Text x={x + 110} y={46} size={12} anchor="end" fill="var(--ink2)">
+      </LineText>
+      <LineText x={x + 110} y={46} size={12} anchor="end" fill="var(--ink2)">
         700 °C
-      </Text>
+      </LineText>
     </g>
   );
 }

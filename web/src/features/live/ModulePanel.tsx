@@ -1,12 +1,14 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { LinkCode, RoutineId } from '@white-ember/core/bench';
 import { entriesOfKind, type BodyOf, type EntryBody } from '@white-ember/core/ledger';
 import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
-import { commandInterlocks, type LinkCommand } from '@white-ember/core/treatment';
+import { burnOfJob, commandInterlocks, type LinkCommand } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { spacedNumber } from '../../ui/format.ts';
+import { useForecast } from '../burn/useTreatments.ts';
+import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { clockText } from '../readings/logs/traceLanes.ts';
@@ -148,15 +150,26 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
   const addEntry = useAddEntry(job.id);
   const [chosen, setChosen] = useState<RoutineId>('clear-codes');
   const command = COMMANDS[chosen];
+  const diagnosis = useDiagnosis(open);
+  const facts = useMemo(
+    () => ({
+      derived,
+      limits,
+      filter: vehicle.filter,
+      ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
+      ...(diagnosis
+        ? { likely: new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability])) }
+        : {}),
+    }),
+    [derived, limits, vehicle, diagnosis],
+  );
+  // What is cleared or set back can release a burn: the drop to idle of that burn holds it off too.
+  const { forecast, forecasting } = useForecast(
+    useMemo(() => (command === undefined ? undefined : burnOfJob(facts, command)), [facts, command]),
+    limits,
+  );
   const held =
-    command === undefined
-      ? []
-      : commandInterlocks(command, {
-          derived,
-          limits,
-          filter: vehicle.filter,
-          ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-        });
+    command === undefined ? [] : commandInterlocks(command, { ...facts, ...(forecast ? { forecast } : {}) });
   const offered = [
     { id: 'clear-codes' as const, label: 'Clear codes' },
     ...state.routines.filter(({ id }) => id !== 'stop' && id !== 'clear-codes' && BURNS[id] === undefined),
@@ -195,7 +208,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
           </ul>
         </div>
       ) : null}
-      <Button disabled={held.length > 0 || running} onClick={() => void start()}>
+      <Button disabled={held.length > 0 || running || forecasting} onClick={() => void start()}>
         Do it
       </Button>
       {state.routine ? (

@@ -12,6 +12,7 @@ import { entriesOfKind, happenedAt, type Entry } from '@white-ember/core/ledger'
 import { LIMIT_DEFINITIONS, type LimitId } from '@white-ember/core/limits';
 import { problemOf, useSessionQuery } from '../../app/api.ts';
 import { EmberMark } from '../../app/Header.tsx';
+import { TreatmentLines } from './TreatmentLines.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { spacedNumber } from '../../ui/format.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
@@ -175,6 +176,7 @@ function Report({ open }: { open: OpenJob }) {
               </li>
             ))}
           </ul>
+          <TreatmentLines open={open} />
           {derived.clocks.map((clock) => {
             const outcome = clockOutcome(clock, limits);
             return outcome && outcome.state !== 'on-time' ? <p key={clock.entryId}>{outcome.text}.</p> : null;

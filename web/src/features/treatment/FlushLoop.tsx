@@ -1,8 +1,11 @@
 import { useMemo, useState } from 'react';
 import { adviseFlush, fillsOf, flushReadings, sootLeft } from '@white-ember/core/treatment';
+import type { ClockKind } from '@white-ember/core/ledger';
+import type { LimitId } from '@white-ember/core/limits';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
+import { askToNotify } from '../clocks/bell.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
 import { ReadingPanel } from '../readings/ReadingPanel.tsx';
@@ -13,6 +16,12 @@ const WHILE_IT_DWELLS = [
   'Clean the sensor’s ports and hoses; look at the clips.',
   'Collect the run-off.',
 ];
+
+/** What is waited for once the engine runs again, with the limit that says how long. */
+const WARM_WAITS = [
+  ['warm-up', 'clockWarmUpMin', 'Warm it up', 'read when the pressure stands'],
+  ['steam', 'clockSteamMin', 'It steams', 'look whether it has ended'],
+] as const satisfies readonly (readonly [ClockKind, LimitId, string, string])[];
 
 /** After each fill a reading, and from the gain curve whether another fill is worth it. */
 export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: 'prove') => void }) {
@@ -29,6 +38,14 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
     };
   }, [derived.entries, vehicle, limits]);
   const fills = fillsOf(derived.entries).length;
+  const running = new Set(
+    derived.clocks.filter(({ endedMs }) => endedMs === undefined).map(({ clock }) => clock),
+  );
+  const addEntry = useAddEntry(open.job.id);
+  const begin = (clock: ClockKind, limit: (typeof WARM_WAITS)[number][1], next: string): void => {
+    askToNotify();
+    void addEntry({ kind: 'clock-started', clock, minutes: limits[limit], what: 'after the clean', next });
+  };
   const dwelling = derived.clocks.some(({ endedMs, clock }) => endedMs === undefined && clock === 'dwell');
   return (
     <div className="grid gap-3">
@@ -92,6 +109,13 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
             rises while it is wet, then falls. Read when it stands. Steam and smoke for some ten minutes.
           </p>
           <div className="flex flex-wrap gap-3">
+            {WARM_WAITS.map(([clock, limit, label, next]) =>
+              running.has(clock) ? null : (
+                <Button key={clock} onClick={() => begin(clock, limit, next)}>
+                  {label}: {limits[limit]} min
+                </Button>
+              ),
+            )}
             <Button onClick={() => setReading((old) => !old)}>
               {reading ? 'Not now' : `Read after fill ${fills}`}
             </Button>

@@ -38,10 +38,10 @@ export function WayIn({
             aria-pressed={by === entry}
             disabled={!fits}
             onClick={() => onWay(entry)}
-            className="text-left border-2 p-2 border-rule bg-card aria-pressed:border-ink aria-pressed:border-l-8 disabled:opacity-60"
+            className="text-left grid content-start border-2 p-2 border-rule bg-card aria-pressed:border-ink aria-pressed:border-l-8 disabled:opacity-60"
           >
             <span className="font-head font-semibold flex justify-between gap-2">
-              {ENTRY_LABELS[entry]}
+              <span className="first-letter:uppercase">{ENTRY_LABELS[entry]}</span>
               <span className="figure-text whitespace-nowrap">
                 {fits ? `${expectedCost.toFixed(0)} €` : 'not on this line'}
               </span>

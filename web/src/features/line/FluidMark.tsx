@@ -1,0 +1,38 @@
+import type { FluidEntry } from '@white-ember/core/ledger';
+import { LineText } from './LineText.tsx';
+import { AXIS_Y, type Body } from './lineLayout.ts';
+
+const ENTRY_NAMES: Readonly<Record<FluidEntry, string>> = {
+  'high-pipe': 'by the high pipe',
+  'sensor-port': 'by the sensor’s port',
+  'before-turbine': 'before the turbine',
+};
+
+/** Where on the line the fluid goes in. */
+export function entryX(
+  entry: FluidEntry,
+  filter: Body,
+  placed: readonly { readonly part: string; readonly x?: number | undefined }[],
+  turbine: Body | undefined,
+): number {
+  if (entry === 'before-turbine') return turbine?.slotLeft ?? filter.slotLeft;
+  if (entry === 'high-pipe') return filter.slotLeft + 18;
+  return placed.find(({ part }) => part === 'egt3')?.x ?? filter.slotLeft;
+}
+
+/** An arrow into the line from below, with the word: fluid goes in here. */
+export function FluidMark({ x, entry }: { x: number; entry: FluidEntry }) {
+  return (
+    <g role="img" aria-label={`Fluid goes in ${ENTRY_NAMES[entry]}`}>
+      <path
+        d={`M${x} ${AXIS_Y + 44} V${AXIS_Y + 14} m-6 9 l6 -9 l6 9`}
+        fill="none"
+        stroke="var(--ember)"
+        strokeWidth={4}
+      />
+      <LineText x={x - 10} y={AXIS_Y + 42} anchor="end" weight={600} fill="var(--ember-text)">
+        fluid
+      </LineText>
+    </g>
+  );
+}
