@@ -111,7 +111,7 @@ const SCREENS: readonly Screen[] = [
     open: async (page, site) => {
       const id = await chosen('standing')(page, site);
       await addEntries(page, site, id, [
-        { kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool, read by hand' },
+        { kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool', begun: true },
       ]);
       await page.goto(`${site.address}/jobs/${id}/burn`);
       await expect(page.getByRole('region', { name: 'What the tool shows' })).toBeVisible();

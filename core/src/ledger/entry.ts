@@ -114,6 +114,8 @@ const workBodySchema = z.object({
   by: z.enum(FLUID_ENTRIES).optional(),
   /** Fluid that stands in the filter, or that washes it out after. */
   step: z.enum(['soak', 'rinse']).optional(),
+  /** A burn begins with this entry and is watched; its end is an entry of its own. Absent: it was done. */
+  begun: z.boolean().optional(),
   /** Run-off that was collected, L. */
   wasteL: z.number().min(0, 'Run-off: not below 0 L').max(500, 'Run-off: at most 500 L').optional(),
   /** A dwell that starts with this entry, minutes. */

@@ -22,6 +22,9 @@ import {
   sootLeft,
   warmUpOf,
   warmUpPoints,
+  type BurnForecast,
+  type InterlockFacts,
+  type LinkCommand,
   type TreatmentOption,
   type WarmUpPoint,
 } from '../treatment/index.ts';
@@ -143,22 +146,18 @@ export class TreatedJob {
   }
 
   options(): readonly TreatmentOption[] {
-    const { family } = this.#vehicle;
     const derived = this.derive();
     const { facts, use } = caseOfJob(derived, this.#limits);
     const known = evidenceOfCase(facts, this.#limits);
     const { causes } = infer(networkFor(use), known.evidence);
     const question = {
+      ...this.#facts(),
       derived,
-      limits: this.#limits,
-      filter: { ...family.filter, catalyst: family.coated ? ('coated' as const) : ('none' as const) },
-      displacementL: family.displacementL,
       likely: new Map(causes.map(({ id, probability }) => [id, probability])),
       inhibitors: inhibitorsOf(facts, known),
     };
-    const burn = burnOfJob(question);
-    const forecast = burn ? forecastBurn(burn, this.#limits) : undefined;
-    return rankTreatments({ ...question, ...(forecast?.ok ? { forecast: forecast.value } : {}) });
+    const forecast = this.#forecastOf('burn');
+    return rankTreatments({ ...question, ...(forecast ? { forecast } : {}) });
   }
 
   do({ treatment, held }: TreatmentOption): void {
@@ -252,7 +251,7 @@ export class TreatedJob {
       this.read('after');
       const context = { limits: this.#limits, displacementL: family.displacementL };
       const readings = flushReadings(this.#entries, family.filter, context);
-      const left = sootLeft(readings, family.filter, context);
+      const left = sootLeft(readings, family.filter, context, this.#forecastOf('reset-counter'));
       if (adviseFlush(readings, this.#limits, left).another !== 'yes') return;
     }
   }
@@ -297,10 +296,26 @@ export class TreatedJob {
     this.read('after');
   }
 
+  #facts(): InterlockFacts {
+    const { family } = this.#vehicle;
+    return {
+      derived: this.derive(),
+      limits: this.#limits,
+      filter: { ...family.filter, catalyst: family.coated ? 'coated' : 'none' },
+      displacementL: family.displacementL,
+    };
+  }
+
+  #forecastOf(command: LinkCommand): BurnForecast | undefined {
+    const burn = burnOfJob(this.#facts(), command);
+    const told = burn ? forecastBurn(burn, this.#limits) : undefined;
+    return told?.ok ? told.value : undefined;
+  }
+
   /** Codes away and the counter set back where nothing holds that off; then the drive and the scan after it. */
   finish(): void {
     const vehicle = this.#vehicle;
-    const { family, computer } = vehicle;
+    const { computer } = vehicle;
     const scan = (when: 'before' | 'after-drive'): void =>
       this.enter({
         kind: 'code-scan',
@@ -308,16 +323,9 @@ export class TreatedJob {
         codes: [...computer.codes.values()].map(({ code }) => ({ code })),
       });
     scan('before');
-    const facts = {
-      derived: this.derive(),
-      limits: this.#limits,
-      filter: family.filter,
-      displacementL: family.displacementL,
-    };
+    const forecast = this.#forecastOf('reset-counter');
+    const known = { ...this.#facts(), ...(forecast ? { forecast } : {}) };
     this.#hand.keyOn(3);
-    const burn = burnOfJob(facts, 'reset-counter');
-    const told = burn ? forecastBurn(burn, this.#limits) : undefined;
-    const known = { ...facts, ...(told?.ok ? { forecast: told.value } : {}) };
     if (commandInterlocks('reset-counter', known).length === 0)
       vehicle.startRoutine(this.#wasOff ? 'new-filter' : 'reset-soot');
     if (commandInterlocks('clear-codes', known).length === 0) vehicle.startRoutine('clear-codes');

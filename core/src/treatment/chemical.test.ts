@@ -119,6 +119,11 @@ describe('whether another flush is worth it', () => {
     expect(left(4.9).another).toBe('no');
     expect(left(5.7).another).toBe('yes');
     expect(left(5.7).reason).toMatch(/reads good, but up to 5\.7 g\/L.*; 5 g\/L may be there/);
+    const hot = (peakC: number) =>
+      adviseFlush(readings, DEFAULT_LIMITS, { gPerL: 4.9, limitGPerL: 5, drop: { peakC, limitC: 950 } });
+    expect(hot(940).another).toBe('no');
+    expect(hot(990)).toMatchObject({ another: 'yes' });
+    expect(hot(990).reason).toMatch(/a drop to idle would bring that to 990 °C, it stands 950 °C/);
   });
 
   it('expects no more than there is, and less of each next one on a geometric curve', () => {

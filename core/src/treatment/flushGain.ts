@@ -26,6 +26,8 @@ export interface FlushAdvice {
 export interface SootLeft {
   readonly gPerL: number;
   readonly limitGPerL: number;
+  /** The drop to idle of that much, where the burn model was asked, and what the bed stands, °C. */
+  readonly drop?: { readonly peakC: number; readonly limitC: number };
 }
 
 /** Where one flush is known only, the next is taken to do this share of it. */
@@ -50,7 +52,9 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
   const good = limits.restrictionGoodRatio;
   if (!last)
     return { steps, another: 'cannot-tell', reason: 'Nothing is read yet: take the before reading first.' };
-  const tooMuch = left !== undefined && left.gPerL > left.limitGPerL;
+  const overLimit = left !== undefined && left.gPerL > left.limitGPerL;
+  const tooHot = left?.drop !== undefined && left.drop.peakC > left.drop.limitC;
+  const tooMuch = overLimit || tooHot;
   if (last.ratio <= good && !tooMuch)
     return {
       steps,
@@ -82,8 +86,12 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
     };
   const worth = nextPercent >= limits.worthAnotherPercent;
   const why =
-    tooMuch && last.ratio <= good
-      ? ` It reads good, but up to ${left.gPerL.toFixed(1)} g/L of soot may be left; ${left.limitGPerL} g/L may be there when codes are cleared.`
+    left && tooMuch && last.ratio <= good
+      ? ` It reads good, but up to ${left.gPerL.toFixed(1)} g/L of soot may be left; ${
+          overLimit || !left.drop
+            ? `${left.limitGPerL} g/L may be there when codes are cleared`
+            : `a drop to idle would bring that to ${left.drop.peakC.toFixed(0)} °C, it stands ${left.drop.limitC} °C: codes are not cleared on it`
+        }.`
       : '';
   return {
     steps,

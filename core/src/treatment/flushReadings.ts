@@ -3,7 +3,7 @@ import { entriesOfKind, happenedAt, type Entry, type EntryOf } from '../ledger/i
 import { judgeReading, Z90 } from '../proof/index.ts';
 import type { FlowContext } from '../readings/index.ts';
 import type { FlushReading, SootLeft } from './flushGain.ts';
-import { burnLimitGPerL } from './interlocks.ts';
+import { burnLimitGPerL, type BurnForecast } from './interlocks.ts';
 import { mostSoot, type KnownFilter } from './sootLoad.ts';
 
 export interface FlushReadingOfJob extends FlushReading {
@@ -24,11 +24,16 @@ export function sootLeft(
   readings: readonly FlushReadingOfJob[],
   filter: KnownFilter,
   context: FlowContext,
+  forecast?: BurnForecast,
 ): SootLeft | undefined {
   const last = readings.at(-1);
   const most = last ? mostSoot(last.entry.body, filter, context, { counterIsStale: true }) : undefined;
   return most?.ok
-    ? { gPerL: most.value.gPerL, limitGPerL: burnLimitGPerL(filter, context.limits) }
+    ? {
+        gPerL: most.value.gPerL,
+        limitGPerL: burnLimitGPerL(filter, context.limits),
+        ...(forecast ? { drop: { peakC: forecast.dropPeakC, limitC: forecast.limitC } } : {}),
+      }
     : undefined;
 }
 

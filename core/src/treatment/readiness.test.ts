@@ -110,7 +110,7 @@ describe('what stands ready before a treatment', () => {
 
 describe('another run', () => {
   const sound: EntryBody = { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' };
-  const burn: EntryBody = { kind: 'work', work: 'standing-regeneration', what: 'Commanded' };
+  const burn: EntryBody = { kind: 'work', work: 'standing-regeneration', what: 'Commanded', begun: true };
   const end = (n: number, more: Partial<Extract<EntryBody, { kind: 'burn-ended' }>> = {}): EntryBody => ({
     kind: 'burn-ended',
     burn: madeId(n),
@@ -128,6 +128,13 @@ describe('another run', () => {
   it('waits for the end of the last, and for a reading after it', () => {
     expect(advice(sound, before, burn)).toMatchObject({ another: 'read-first' });
     expect(advice(sound, before, burn, end(3))?.reasons[0]).toMatch(/Nothing was read since the last burn/);
+  });
+  it('takes a burn that was entered as done for what it is', () => {
+    const done: EntryBody = { kind: 'work', work: 'standing-regeneration', what: 'Done by another workshop' };
+    expect(advice(sound, before, done)?.reasons[0]).toMatch(/Nothing was read since the last burn/);
+    expect(advice(sound, before, done, madeReading('between', { sootG: 7 }))).toMatchObject({
+      another: 'yes',
+    });
   });
   it('is not needed where it is clean', () => {
     const done = advice(sound, before, burn, end(3), madeReading('between', { sootG: 0.5 }));

@@ -8,6 +8,8 @@ export interface JobBurnRun {
   readonly begun: EntryOf<'work'>;
   readonly readings: readonly EntryOf<'burn-reading'>[];
   readonly ended?: EntryOf<'burn-ended'>;
+  /** It goes on, as far as the ledger knows: it was begun to be watched and has no end. */
+  readonly goesOn: boolean;
 }
 
 /** Every burn of a job in the order in which they began. */
@@ -23,6 +25,7 @@ export function burnsOf(entries: InterlockFacts['derived']['entries']): JobBurnR
         begun,
         readings: readings.filter(({ body }) => names.has(body.burn)),
         ...(ended ? { ended } : {}),
+        goesOn: begun.body.begun === true && !ended,
       };
     });
 }
@@ -43,12 +46,12 @@ export function adviseSecondRun(
   const burns = burnsOf(derived.entries);
   const last = burns.at(-1);
   if (!last) return undefined;
-  if (!last.ended)
+  if (last.goesOn)
     return { another: 'read-first', reasons: ['The last burn has no end yet: say how it ended.'] };
-  const { how, why, sootBeforeG, sootLeftG } = last.ended.body;
+  const { how, why, sootBeforeG } = last.ended?.body ?? {};
   if (how === 'fire') return { another: 'no', reasons: ['The last one ended in a fire.'] };
   const reading = latestReading(derived);
-  if (!reading || happenedAt(reading) < happenedAt(last.ended))
+  if (!reading || happenedAt(reading) < happenedAt(last.ended ?? last.begun))
     return {
       another: 'read-first',
       reasons: [
@@ -75,9 +78,7 @@ export function adviseSecondRun(
   const left = `${sootG.toFixed(1)} g are left by the pressure, at most ${highG.toFixed(1)} g (${(highG / filterVolumeL(filter)).toFixed(1)} g/L); clean is up to ${limits.sootAfterCleanG} g`;
   if (sootG <= limits.sootAfterCleanG) return { another: 'no', reasons: [`${left}: it is enough.`] };
   const burntPercent =
-    sootBeforeG !== undefined && sootLeftG !== undefined && sootBeforeG > 0
-      ? 100 * (1 - sootG / sootBeforeG)
-      : undefined;
+    sootBeforeG !== undefined && sootBeforeG > 0 ? 100 * (1 - sootG / sootBeforeG) : undefined;
   if (burntPercent !== undefined && burntPercent < limits.secondRunPercent)
     return {
       another: 'no',

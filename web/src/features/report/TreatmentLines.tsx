@@ -23,8 +23,9 @@ export function TreatmentLines({ open }: { open: OpenJob }) {
     ),
   );
   const lines = [
-    ...burnsOf(derived.entries).map(({ ended }, i) => {
-      if (!ended) return `Burn ${i + 1}: its end was not entered.`;
+    ...burnsOf(derived.entries).flatMap(({ ended, goesOn }, i) => {
+      // One that was entered as done stands among the work.
+      if (!ended) return goesOn ? [`Burn ${i + 1}: its end was not entered.`] : [];
       const { how, why, minutes, peakInletC, peakBedC, counterBeforeG, counterAfterG } = ended.body;
       return [
         `Burn ${i + 1} ${BURN_END_WORDS[how]}${why ? ` (${why})` : ''} after ${minutes.toFixed(0)} min`,

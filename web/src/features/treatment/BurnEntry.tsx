@@ -6,7 +6,7 @@ import type { OpenJob } from '../job/useJob.ts';
 /** The way from the job to its burn, with how the last one stands. */
 export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'standing' }) {
   const last = burnsOf(open.derived.entries).at(-1);
-  const running = last !== undefined && !last.ended;
+  const running = last?.goesOn === true;
   return (
     <section aria-label="Regeneration" className="grid gap-2 border-2 border-ink bg-card p-3">
       <h2 className="text-2xl">{kind === 'drive' ? 'Drive regeneration' : 'Standing regeneration'}</h2>

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { adviseFlush, fillsOf, flushReadings, sootLeft } from '@white-ember/core/treatment';
+import { useForecast } from '../burn/useTreatments.ts';
+import { adviseFlush, burnOfJob, fillsOf, flushReadings, sootLeft } from '@white-ember/core/treatment';
 import type { ClockKind } from '@white-ember/core/ledger';
 import type { LimitId } from '@white-ember/core/limits';
 import { Button } from '../../ui/Button.tsx';
@@ -27,16 +28,33 @@ const WARM_WAITS = [
 export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: 'prove') => void }) {
   const { derived, vehicle, limits } = open;
   const [reading, setReading] = useState(false);
+  const { filter } = vehicle;
+  // Codes are cleared when it reads good: a drop to idle of what may still be in it counts.
+  const { forecast } = useForecast(
+    useMemo(
+      () =>
+        burnOfJob(
+          {
+            derived,
+            limits,
+            filter,
+            ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
+          },
+          'reset-counter',
+        ),
+      [derived, limits, filter, vehicle],
+    ),
+    limits,
+  );
   const { steps, advice } = useMemo(() => {
     const { displacementL } = vehicleFacts(vehicle);
     const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
-    const { filter } = vehicle;
     const along = filter ? flushReadings(derived.entries, filter, context) : [];
     return {
       steps: along,
-      advice: adviseFlush(along, limits, filter ? sootLeft(along, filter, context) : undefined),
+      advice: adviseFlush(along, limits, filter ? sootLeft(along, filter, context, forecast) : undefined),
     };
-  }, [derived.entries, vehicle, limits]);
+  }, [derived.entries, vehicle, filter, limits, forecast]);
   const fills = fillsOf(derived.entries).length;
   const running = new Set(
     derived.clocks.filter(({ endedMs }) => endedMs === undefined).map(({ clock }) => clock),

@@ -24,12 +24,16 @@ const guidedPart = ({
   concentrateL,
   bursts,
   by,
+  step,
+  begun,
   wasteL,
 }: BodyOf<'work'>): Partial<BodyOf<'work'>> => ({
   ...(fluidId === undefined ? {} : { fluidId }),
   ...(concentrateL === undefined ? {} : { concentrateL }),
   ...(bursts === undefined ? {} : { bursts }),
   ...(by === undefined ? {} : { by }),
+  ...(step === undefined ? {} : { step }),
+  ...(begun === undefined ? {} : { begun }),
   ...(wasteL === undefined ? {} : { wasteL }),
 });
 

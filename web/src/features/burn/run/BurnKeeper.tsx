@@ -39,7 +39,7 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
 
   useEffect(() => {
     if (!state || !open || !last || state.stoppedAtS === undefined) return;
-    if (stored.current === 'no' && !last.ended) {
+    if (stored.current === 'no' && last.goesOn) {
       stored.current = 'stopped';
       void addEntry(endOf(last.begun.id, watch, state)).then(() =>
         addEntry({

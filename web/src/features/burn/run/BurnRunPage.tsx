@@ -47,7 +47,7 @@ function Desk({ open }: { open: OpenJob }) {
   const state = useWatchState(mine);
   const burns = burnsOf(derived.entries);
   const last = burns.at(-1);
-  const running = last && !last.ended ? last : undefined;
+  const running = last?.goesOn ? last : undefined;
   const [another, setAnother] = useState(false);
   return (
     <main className="p-3 sm:p-4 grid gap-4 min-w-0 content-start max-w-[1600px]">

@@ -69,13 +69,13 @@ export function BurnsBefore({
   );
 }
 
-function Burn({ run: { begun, ended }, number }: { run: JobBurnRun; number: number }) {
+function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; number: number }) {
   const unit = useAppSelector((app) => app.preferences.temperatureUnit);
   const at = new Date(begun.deviceTime).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   if (!ended)
     return (
       <p>
-        Burn {number}, begun {at}: no end stored.
+        Burn {number}, {at}: {goesOn ? 'no end stored.' : begun.body.what}
       </p>
     );
   const {

@@ -135,6 +135,7 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
     await addEntry({
       kind: 'work',
       work: kind === 'drive' ? 'drive-regeneration' : 'standing-regeneration',
+      begun: true,
       what: byLink ? 'Commanded through the scan link' : 'Commanded by another tool, watched by the link',
     });
     onBegun();
@@ -229,6 +230,7 @@ function WithoutLink(props: BeforeProps) {
     const wrong = await addEntry({
       kind: 'work',
       work: kind === 'drive' ? 'drive-regeneration' : 'standing-regeneration',
+      begun: true,
       what: 'Commanded by another tool, read by hand',
     });
     if (!wrong) onBegun();
