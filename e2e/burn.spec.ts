@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import type { EntryBody } from '@white-ember/core/ledger';
-import { addEntries, expect, newJob, signIn, test, type Site } from './setup/site.ts';
+import { addEntries, axeViolations, expect, newJob, signIn, test, type Site } from './setup/site.ts';
 
 const jobOf = (page: Page): string => /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
 
@@ -97,6 +97,7 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
   await expect(egts.getByRole('listitem').nth(2)).toContainText(/[56]\d\d °C/);
   await expect(page.getByText(/by the (burn model|sensor behind it); stands \d+ °C/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'The bed by the burn model' })).toBeVisible();
+  expect(await axeViolations(page)).toEqual([]);
 
   // On another page it goes on, and leads back.
   await page.getByRole('link', { name: 'Vehicles' }).click();
@@ -108,6 +109,7 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
     .click({ timeout: 90_000 });
   await expect(page.getByRole('article', { name: 'Burn 1' })).toContainText('ended by itself');
   await expect(page.getByText('First read, then decide on another.')).toBeVisible();
+  expect(await axeViolations(page)).toEqual([]);
 
   // Stored: its beginning, its end with the course, and the wait in which the flow was kept up.
   await expect

@@ -3,7 +3,17 @@ import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
 import { launchBrowser } from './browser.ts';
 import throwAwayCluster from './setup/throwAwayCluster.ts';
-import { openJob, openSite, setTheme, signIn, type Person, type Site } from './setup/site.ts';
+import type { Treatment } from '@white-ember/core/ledger';
+import {
+  addEntries,
+  newJob,
+  openJob,
+  openSite,
+  setTheme,
+  signIn,
+  type Person,
+  type Site,
+} from './setup/site.ts';
 
 /** One current picture of each main view, from the demo data, into docs/screenshots. Names given on the line renew only those. */
 interface Shot {
@@ -44,25 +54,71 @@ async function liveBench(page: Page, site: Site, fault: string): Promise<void> {
   await page.waitForTimeout(2600);
 }
 
+/** A job of its own with little soot, its sensor proven, and a treatment chosen. */
+async function chosenJob(page: Page, site: Site, treatment: Treatment): Promise<string> {
+  await newJob(page, site, 'FL 012');
+  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  await addEntries(page, site, id, [
+    { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' },
+    {
+      kind: 'reading',
+      purpose: 'before',
+      origin: { type: 'hand' },
+      samples: [
+        { kind: 'key-off', rpm: 0, dpMbar: 0 },
+        { kind: 'hold', rpm: 3000, dpMbar: 21, airMassGPerS: 38, filterC: 210 },
+      ],
+    },
+    { kind: 'treatment-chosen', treatment },
+  ]);
+  return id;
+}
+
+/** A standing burn on the bench, in the middle of it. */
+async function watchedBurn(page: Page, site: Site): Promise<void> {
+  const id = await chosenJob(page, site, 'standing');
+  await addEntries(page, site, id, [
+    {
+      kind: 'made-ready',
+      treatment: 'standing',
+      answers: {
+        outdoors: true,
+        clear: true,
+        extinguisher: true,
+        parked: true,
+        watched: true,
+        fuelPercent: 55,
+        oilPercent: 60,
+      },
+    },
+    { kind: 'caution-acknowledged', caution: 'burn', act: 'burn-1' },
+  ]);
+  await page.goto(`${site.address}/jobs/${id}/live`);
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await page.getByText('Ignition on, engine off', { exact: true }).waitFor();
+  await page.keyboard.press('c');
+  await page.getByText(/The tool takes it for/).waitFor();
+  await page.keyboard.press('s');
+  await page.getByText(/^Engine at 8\d0 rpm/).waitFor();
+  await page.getByRole('link', { name: 'Regeneration, standing: get it ready' }).click();
+  await page.getByRole('button', { name: 'Start the burn' }).click({ timeout: 30_000 });
+  await page.getByText('Key, pedal and road').click();
+  await page.getByRole('button', { name: '×15' }).click();
+  await page.locator('[aria-label="Now"]').getByText('Burning').waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(6000);
+  await page.getByRole('button', { name: '×1', exact: true }).click();
+  await page.getByText('Key, pedal and road').click();
+  await page.waitForTimeout(2500);
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'jobs', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
   { name: 'prove', open: job('KE 417 QR', 'prove') },
-  { name: 'prove-bay', theme: 'bay', open: job('KE 417 QR', 'prove') },
   { name: 'prove-phone', width: 390, height: 844, open: job('KE 417 QR', 'prove') },
   { name: 'codes', open: job('GT 73 WV', 'codes') },
   { name: 'not-believed', open: job('MF 66 PL', 'prove') },
   { name: 'reading-by-hand', open: job('BC 91 HV', 'baseline') },
-  {
-    name: 'reading-from-log',
-    height: 1500,
-    open: async (page, site) => {
-      await openJob(page, site, 'KE 417 QR', 'baseline&way=log');
-      await page
-        .getByLabel('Recorded log file')
-        .setInputFiles(join(root, 'samples/sample2-soot-blocked.csv'));
-      await page.getByRole('heading', { name: /14 channels/ }).waitFor();
-    },
-  },
   {
     name: 'log-desk',
     open: (page, site) => logDesk(page, site, 'sample2-soot-blocked.csv', /^4 ΔP at/),
@@ -126,10 +182,61 @@ const SHOTS: readonly Shot[] = [
       await planner.click();
       await page.getByRole('checkbox', { name: 'The engine drops to idle in it' }).check();
       await page.getByText('Too hot for this bed').waitFor();
-      await planner.evaluate((element) => element.scrollIntoView({ block: 'start' }));
+      // Only what scrolls is scrolled, so that line and tape stay where they are.
+      await planner.evaluate((element) => {
+        const main = element.closest('main');
+        if (main)
+          main.scrollTop += element.getBoundingClientRect().top - main.getBoundingClientRect().top - 8;
+      });
     },
   },
   { name: 'treat', open: job('FL 007 TX', 'treat') },
+  { name: 'burn', theme: 'bay', height: 1040, open: watchedBurn },
+  {
+    name: 'off-vehicle',
+    height: 1100,
+    open: async (page, site) => {
+      const id = await chosenJob(page, site, 'off-vehicle');
+      await addEntries(page, site, id, [
+        {
+          kind: 'made-ready',
+          treatment: 'off-vehicle',
+          answers: { stands: true, supported: true, runOff: true, filterC: 24 },
+        },
+        { kind: 'caution-acknowledged', caution: 'hot', act: 'off-vehicle-clean' },
+        {
+          kind: 'part-off',
+          what: 'Engine mount',
+          fasteners: { count: 3, size: 'M12 × 60' },
+          torqueNm: 90,
+          safetyCritical: true,
+        },
+        {
+          kind: 'part-off',
+          what: 'Front pipe',
+          fasteners: { count: 2, size: 'M10' },
+          torqueNm: 45,
+          singleUse: [{ what: 'seal', count: 1, number: 'QF-118' }],
+        },
+        {
+          kind: 'part-off',
+          what: 'EGT before the filter',
+          part: 'egt3',
+          connectors: ['EGT 3'],
+          torqueNm: 35,
+        },
+        { kind: 'filter-off', when: 'before', massKg: 9.42, dry: true, inlet: 'black', outlet: 'clean' },
+        { kind: 'work', work: 'off-vehicle-clean', what: 'Soaked, rinsed against the working direction' },
+        { kind: 'filter-off', when: 'after', massKg: 9.3, dry: true, inlet: 'grey', outlet: 'clean' },
+      ]);
+      await page.goto(`${site.address}/jobs/${id}?stage=treat`);
+      await page.getByRole('region', { name: 'On the scales, after' }).evaluate((element) => {
+        const main = element.closest('main');
+        if (main)
+          main.scrollTop += element.getBoundingClientRect().top - main.getBoundingClientRect().top - 8;
+      });
+    },
+  },
   {
     name: 'report',
     width: 900,

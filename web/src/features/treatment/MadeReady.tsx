@@ -147,9 +147,9 @@ function Questions({
           {text}
         </p>
       ))}
-      <ul className="grid">
+      <div className="grid">
         {questions.map((id) => (
-          <li
+          <div
             key={id}
             className="grid grid-cols-[1fr_auto] gap-3 items-center border-b-2 border-rule py-1.5"
             role="group"
@@ -174,9 +174,9 @@ function Questions({
                 </button>
               ))}
             </span>
-          </li>
+          </div>
         ))}
-      </ul>
+      </div>
       <div className="grid sm:grid-cols-2 gap-3">
         {figures.map((id) => (
           <Field

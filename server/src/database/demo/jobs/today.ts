@@ -50,6 +50,16 @@ export const TODAY: readonly DemoJob[] = [
         fileName: 'FL007-2-before.csv',
         log: filter(41, 24, 73, { countedG: 38 }),
       },
+      { min: 44, body: { kind: 'treatment-chosen', treatment: 'chemical' } },
+      {
+        min: 46,
+        body: {
+          kind: 'made-ready',
+          treatment: 'chemical',
+          answers: { smoke: true, runOff: true, filterC: 26 },
+          site: 'Fleet yard, behind the wash',
+        },
+      },
       { min: 48, body: readTheCaution('chemicals', 'chemical-clean') },
       { min: 51, body: clean('Nine bursts of 5 s, cold filter; soaking', 0.8) },
     ],

@@ -36,14 +36,15 @@ export function FilterOffForm({ open, when }: { open: OpenJob; when: 'before' | 
     <div className="grid gap-2">
       {said.map(({ id, body }) => (
         <p key={id} className="border-b-2 border-rule py-1">
-          {body.massKg === undefined ? null : (
-            <>
-              <span className="figure-text text-xl">{body.massKg} kg</span>{' '}
-              {body.dry ? 'dry' : 'not dry'}{' '}
-            </>
-          )}
-          {body.inlet ? `inlet ${FACE_WORDS[body.inlet]}; ` : ''}
-          {body.outlet ? `outlet ${FACE_WORDS[body.outlet]}` : ''} {body.note}
+          {body.massKg === undefined ? null : <span className="figure-text text-xl">{body.massKg} kg </span>}
+          {[
+            body.massKg === undefined ? undefined : body.dry ? 'dry' : 'not dry',
+            body.inlet ? `inlet ${FACE_WORDS[body.inlet]}` : undefined,
+            body.outlet ? `outlet ${FACE_WORDS[body.outlet]}` : undefined,
+            body.note,
+          ]
+            .filter((text) => text)
+            .join('; ')}
         </p>
       ))}
       <form
