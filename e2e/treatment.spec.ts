@@ -202,3 +202,13 @@ test('the burn planner shows what a burn would do, can be stopped, and finds the
     timeout: 30_000,
   });
 });
+
+test('a recorded log tells where the warm-up after a clean stood', async ({ page, site }) => {
+  await signIn(page, site);
+  const id = await openJob(page, site, 'KE 417 QR');
+  await page.goto(`${site.address}/jobs/${id}/logs`);
+  await page.getByRole('button', { name: /KE417-after\.csv/ }).click();
+  const warmUp = page.getByRole('region', { name: 'Warm-up' });
+  await expect(warmUp).toContainText(/\d\.\d × clean/, { timeout: 20_000 });
+  await expect(warmUp).toContainText(/Highest \d\.\d × clean, now \d\.\d ×, each at its own flow/);
+});
