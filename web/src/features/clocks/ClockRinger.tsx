@@ -66,7 +66,7 @@ function OverBar({
     <section
       role="alert"
       aria-label={title}
-      className="no-print bg-ember-button text-ember-button-ink px-3 py-2 flex flex-wrap items-center gap-x-4 gap-y-2 shrink-0"
+      className="no-print bg-ember-button text-ember-button-text px-3 py-2 flex flex-wrap items-center gap-x-4 gap-y-2 shrink-0"
     >
       <p className="grow">
         <span className="font-head font-semibold text-lg">{title}</span>{' '}
@@ -80,7 +80,7 @@ function OverBar({
       >
         Go there
       </Link>
-      <Button weight="quiet" onClick={onSilence}>
+      <Button weight="quiet" className="text-ember-button-text!" onClick={onSilence}>
         Silence here
       </Button>
       <Button onClick={() => void addEntry({ kind: 'clock-ended', entry: clock.entryId })}>End it</Button>
