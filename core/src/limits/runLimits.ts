@@ -56,6 +56,15 @@ export const RUN_LIMITS = {
     group: 'run',
     reason: 'Heating up takes 1–2 °C/s; a bed that runs away is faster.',
   },
+  egtRateFromC: {
+    label: 'That rise counts from, behind the filter',
+    unit: '°C',
+    value: 450,
+    low: 250,
+    high: 700,
+    group: 'run',
+    reason: 'A cool bed that warms quickly is no danger.',
+  },
   bedNearPercent: {
     label: 'Bed near its limit from',
     unit: '%',

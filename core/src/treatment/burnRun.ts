@@ -87,8 +87,6 @@ export interface BurnState {
 
 /** A slope over less is noise of the sensor, over more it comes too late, s. */
 const RATE_WINDOW_S = 12;
-/** Under this a bed that warms quickly is no danger, °C. */
-const RATE_MATTERS_C = 450;
 const minutes = (seconds: number): string => `${(seconds / 60).toFixed(seconds < 600 ? 1 : 0)} min`;
 const degrees = (celsius: number | undefined): string =>
   celsius === undefined ? 'not read' : `${celsius.toFixed(0)} °C`;
@@ -231,9 +229,9 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
       'Rise behind the filter',
       rate === undefined
         ? 'not-read'
-        : against((now?.egt4C ?? 0) > RATE_MATTERS_C ? rate : 0, limits.egtRateCPerS),
+        : against((now?.egt4C ?? 0) > limits.egtRateFromC ? rate : 0, limits.egtRateCPerS),
       rate === undefined ? 'not read' : `${rate.toFixed(1)} °C/s`,
-      `at most ${limits.egtRateCPerS} °C/s over ${RATE_MATTERS_C} °C`,
+      `at most ${limits.egtRateCPerS} °C/s over ${limits.egtRateFromC} °C`,
       'A bed that runs away is faster than the heating.',
     ),
     rule(

@@ -1,6 +1,13 @@
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Job, JobListItem, LimitsProfile, Problem, Vehicle } from '@white-ember/core/contract';
+import type {
+  FilterModel,
+  Job,
+  JobListItem,
+  LimitsProfile,
+  Problem,
+  Vehicle,
+} from '@white-ember/core/contract';
 import { madeReading } from '@white-ember/core/testing';
 import { entry, makeWorkshop, startTestApp, type TestApp, type TestWorkshop } from '../testing/testApp.ts';
 
@@ -102,6 +109,40 @@ describe('vehicles', () => {
     });
     expect(answer.status).toBe(400);
     expect(Object.keys(answer.body.fields ?? {})).toEqual(['plate', 'model', 'displacementL', 'fitted.0']);
+  });
+
+  it('know what a filter is coated with where it was said, with the vehicle and with its jobs', async () => {
+    const coatings = await makeWorkshop(app, 'Coatings');
+    const size = { name: 'Reed 144', diameterMm: 144, lengthMm: 152, cpsi: 200, wallMm: 0.305 } as const;
+    const add = (catalyst?: string) =>
+      coatings.technician.post<FilterModel>('/api/filters', {
+        ...size,
+        id: uuidv7(),
+        name: `${size.name} ${catalyst ?? 'unknown'}`,
+        material: 'cordierite',
+        basis: 'measured',
+        ...(catalyst === undefined ? {} : { catalyst }),
+      });
+    expect((await add('varnish')).status).toBe(400);
+    expect((await add()).body).not.toHaveProperty('catalyst');
+    const bare = (await add('none')).body;
+    expect(bare).toMatchObject({ catalyst: 'none' });
+    const vehicle = await coatings.technician.post<Vehicle>('/api/vehicles', {
+      id: uuidv7(),
+      plate: 'CO 44 TD',
+      model: 'van',
+      family: 'Tarn 2.0',
+      filterModelId: bare.id,
+      fitted: ['engine', 'filter'],
+    });
+    expect(vehicle.body.filter).toMatchObject({ catalyst: 'none' });
+    const job = await coatings.technician.post<Job>('/api/jobs', {
+      id: uuidv7(),
+      vehicleId: vehicle.body.id,
+      openedAt: '2026-03-02T08:00:00.000Z',
+    });
+    const read = await coatings.viewer.get<Job>(`/api/jobs/${job.body.id}`);
+    expect(read.body.vehicle.filter).toMatchObject({ catalyst: 'none' });
   });
 
   it('refuse a filter that cannot be built', async () => {

@@ -48,7 +48,7 @@ export function livePreconditions(
       (kmPerH) =>
         kind === 'standing'
           ? kmPerH < 1
-          : kmPerH >= limits.driveLowKmPerH && kmPerH <= limits.driveHighKmPerH + 10,
+          : kmPerH >= limits.driveLowKmPerH && kmPerH <= limits.driveHighKmPerH,
       (kmPerH) =>
         kind === 'standing'
           ? `${kmPerH.toFixed(0)} km/h`
