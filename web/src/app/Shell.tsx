@@ -93,6 +93,9 @@ export function Shell() {
           position="bottom-right"
           theme={theme === 'bay' ? 'dark' : 'light'}
           offset={aboveTape ? 230 : 24}
+          // Undone with gloves on, too: large, and none behind another.
+          expand
+          toastOptions={{ actionButtonStyle: { height: 44, padding: '0 16px', fontSize: 16 } }}
         />
       </Suspense>
     </div>

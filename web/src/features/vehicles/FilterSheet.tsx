@@ -78,7 +78,7 @@ export function FilterSheet({
         <Field label="Cells" unit="per square inch" error={errors.cpsi?.message}>
           <input className="input-box" inputMode="decimal" {...form.register('cpsi')} />
         </Field>
-        <Field label="Wall thickness" unit="mm" error={errors.wallMm?.message}>
+        <Field label="Wall" unit="mm" error={errors.wallMm?.message}>
           <input className="input-box" inputMode="decimal" {...form.register('wallMm')} />
         </Field>
         <Field label="Material">
@@ -90,7 +90,7 @@ export function FilterSheet({
             ))}
           </select>
         </Field>
-        <Field label="Wall" hint="Says how soot burns and which fluid may go in">
+        <Field label="Coating" hint="Says how soot burns and which fluid may go in">
           <select className="input-box" {...form.register('catalyst')}>
             <option value="">not known</option>
             <option value="coated">coated</option>
