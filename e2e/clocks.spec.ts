@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { expect, newJob, signIn, stage, test, type Site } from './setup/site.ts';
+import { addEntries, expect, newJob, signIn, stage, test, type Site } from './setup/site.ts';
 
 /** A device whose clock is off by so many minutes. */
 async function device(browser: Browser, site: Site, offMin: number, who: 'Tobin' | 'Imke'): Promise<Page> {
@@ -84,4 +84,57 @@ test('a dwell that is cut short says so on the job and in the report, with the r
   await expect(page.getByText(words)).toBeVisible();
   await page.goto(page.url().replace(/\?.*/, '/report'));
   await expect(page.getByText(words)).toBeVisible();
+});
+
+test('a clock that ran out while the device slept rings when it wakes: with sound and a message of the system', async ({
+  page,
+  site,
+}) => {
+  test.setTimeout(60_000);
+  // What the device would show and sound is noted down, as no test can hear.
+  await page.addInitScript(() => {
+    const told = { messages: [] as string[], strokes: 0 };
+    Object.assign(globalThis, { told });
+    class Message {
+      static permission = 'granted';
+      static requestPermission = (): Promise<string> => Promise.resolve('granted');
+      constructor(title: string, { body }: { body: string }) {
+        told.messages.push(`${title}: ${body}`);
+      }
+    }
+    Object.assign(globalThis, { Notification: Message });
+    Object.assign(globalThis, {
+      AudioContext: class extends AudioContext {
+        override createOscillator(): OscillatorNode {
+          told.strokes += 1;
+          return super.createOscillator();
+        }
+      },
+    });
+  });
+  const told = () =>
+    page.evaluate(() => (globalThis as unknown as { told: { messages: string[]; strokes: number } }).told);
+  await signIn(page, site);
+  await newJob(page, site, 'FL 012');
+  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  await addEntries(page, site, id, [
+    { kind: 'clock-started', clock: 'soak', minutes: 0.15, what: 'the filter', next: 'rinse it' },
+  ]);
+  await page.reload();
+  await expect(page.getByRole('timer', { name: /FL 012 TX/ })).toBeVisible();
+  expect((await told()).messages).toEqual([]);
+
+  // Asleep: nothing of the page runs until well after its end.
+  await page.evaluate(() => {
+    const until = Date.now() + 12_000;
+    while (Date.now() < until);
+  });
+  const over = page.getByRole('alert', { name: 'Soak over: FL 012 TX' });
+  await expect(over).toBeVisible();
+  await expect(over).toContainText('next: rinse it');
+  expect((await told()).messages.some((text) => /^Soak over: FL 012 TX: .*rinse it/.test(text))).toBe(true);
+  expect((await told()).strokes).toBeGreaterThanOrEqual(3);
+  // How late it was ended stands on the job.
+  await over.getByRole('button', { name: 'End it' }).click();
+  await expect(over).toBeHidden();
 });
