@@ -177,14 +177,21 @@ test('a burn by another tool is read by hand, judged by the same rules, and outl
   await expect(
     page.getByRole('alert').filter({ hasText: 'Gas before the filter: 760 °C, at most 720 °C' }),
   ).toBeVisible();
+  // Flames have a rule of their own, which stands before what a burn is stopped by.
+  await page.getByRole('button', { name: 'Flames' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Away from the vehicle, everybody' })).toContainText(
+    'emergency services',
+  );
   await page.getByRole('button', { name: 'I have stopped the dosing' }).click();
-  await expect(page.getByRole('article', { name: 'Burn 1' })).toContainText('stopped, Gas before the filter');
+  await expect(page.getByRole('article', { name: 'Burn 1' })).toContainText(
+    'ended in a fire, Flames outside',
+  );
   const stored = async (kind: string): Promise<Stored[]> =>
     (await entriesOf(page, site, id)).filter(({ body }) => body.kind === kind);
   await expect.poll(async () => (await stored('burn-ended')).length).toBe(1);
   expect(await stored('burn-reading')).toHaveLength(2);
   expect((await stored('burn-ended'))[0]?.body).toMatchObject({
-    how: 'stopped',
+    how: 'fire',
     source: 'hand',
     peakInletC: 760,
   });

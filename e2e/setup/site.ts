@@ -157,6 +157,8 @@ const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/
 
 /** What axe finds wrong with the page as it stands, as readable lines. */
 export async function axeViolations(page: Page): Promise<string[]> {
+  // A message that fades has the contrast of neither of its states.
+  await expect(page.locator('[data-sonner-toast]')).toHaveCount(0, { timeout: 20_000 });
   await page.evaluate(axeSource);
   return page.evaluate(async () => {
     const { axe } = window as unknown as {

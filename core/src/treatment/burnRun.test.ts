@@ -209,7 +209,7 @@ describe('rules that stop a burn', () => {
     );
     expect(state.broken).toBeUndefined();
     expect(judged([{ atS: 0, rpm: 2300 }], { stoppedAtS: 0 }).text).toMatch(
-      /not read: keep the flow up for at least ten minutes/,
+      /not read: keep the flow up for at least 8 min/,
     );
   });
 });

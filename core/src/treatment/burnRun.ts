@@ -148,7 +148,7 @@ function phaseText(
         : `Clean in about ${minutes(estimate.cleanInS)} if it stays so.`;
     case 'cooling':
       return bedC === undefined
-        ? `Dosing off for ${minutes(nowS - (stoppedAtS ?? nowS))}. The bed’s temperature is not read: keep the flow up for at least ten minutes.`
+        ? `Dosing off for ${minutes(nowS - (stoppedAtS ?? nowS))}. The bed’s temperature is not read: keep the flow up for at least ${limits.clockBurnCoolingMin} min.`
         : `Dosing off. Keep the flow up: the bed is at ${bedC.toFixed(0)} °C, it may be let go at ${limits.cooledBedC} °C.`;
     case 'cold':
       return `Cooled: the bed is at ${degrees(bedC)}, under ${limits.cooledBedC} °C. Idle a while, then it may be switched off.`;

@@ -32,10 +32,10 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
   );
 
   useEffect(() => {
-    const broken = state?.judged.broken?.id ?? '';
+    const broken = state?.judged.broken?.id ?? (state?.away ? 'away' : '');
     if (broken !== '' && broken !== rang.current) ring();
     rang.current = broken;
-  }, [state?.judged.broken?.id]);
+  }, [state?.judged.broken?.id, state?.away]);
 
   useEffect(() => {
     if (!state || !open || !last || state.stoppedAtS === undefined) return;
@@ -71,10 +71,14 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
   return (
     <Link
       to={`/jobs/${jobId}/burn`}
-      className={`fixed bottom-3 right-3 z-30 border-2 bg-card px-3 min-h-12 flex items-center gap-3 font-head font-semibold ${state.judged.broken ? 'border-ember' : 'border-ink'}`}
+      className={`fixed bottom-3 right-3 z-30 border-2 bg-card px-3 min-h-12 flex items-center gap-3 font-head font-semibold ${state.judged.broken || state.away ? 'border-ember' : 'border-ink'}`}
     >
       <span aria-hidden className="size-3 bg-ember" />
-      {state.judged.broken ? state.judged.broken.label : `Burn, ${phase ?? ''}`}
+      {state.judged.broken
+        ? state.judged.broken.label
+        : state.away
+          ? 'Burn: nothing is read'
+          : `Burn, ${phase ?? ''}`}
       <span className="figure-text text-lg">
         {clockText(state.moments.at(-1)?.atS ?? 0)}
         {bed === undefined ? '' : `, bed ${bed.toFixed(0)} °C`}

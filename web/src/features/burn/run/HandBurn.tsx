@@ -61,11 +61,14 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
       wanted = false;
     };
   }, [moments, burn, limits]);
+  // Seen at the vehicle: its rule stands on the screen until a person says that the dosing is off.
+  const [seen, setSeen] = useState<{ oilSmoke?: boolean; fire?: boolean }>({});
   const nowS = (now - fromMs) / 1000;
   const judged = judgeBurnRun(moments, {
     limits,
     material: vehicle.filter?.material ?? 'unknown',
     ...(estimate ? { estimate: estimate.bed } : {}),
+    seen,
   });
   const { form, done } = useDraftForm(`burn ${run.begun.id}`, EMPTY);
   const typed = useWatch({ control: form.control });
@@ -118,16 +121,27 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
           </Field>
           <Button
             onClick={() =>
-              void end('stopped', why.trim() || (judged.broken ? judged.broken.label : 'Stopped by hand'))
+              void end(
+                seen.fire ? 'fire' : 'stopped',
+                why.trim() || (judged.broken ? judged.broken.label : 'Stopped by hand'),
+              )
             }
           >
             I have stopped the dosing
           </Button>
           <div className="flex gap-2">
-            <Button className="grow" onClick={() => void end('stopped', 'Blue smoke')}>
+            <Button
+              className="grow"
+              aria-pressed={seen.oilSmoke === true}
+              onClick={() => setSeen((old) => ({ ...old, oilSmoke: true }))}
+            >
               Blue smoke
             </Button>
-            <Button className="grow" onClick={() => void end('fire', 'Flames, or a fire that oil feeds')}>
+            <Button
+              className="grow"
+              aria-pressed={seen.fire === true}
+              onClick={() => setSeen((old) => ({ ...old, fire: true }))}
+            >
               Flames
             </Button>
           </div>

@@ -33,9 +33,22 @@ export function LiveBurn({
       actions={
         dosing ? (
           <>
-            <Button weight="main" onClick={() => watch.stop('Stopped by hand')}>
+            {state.refused ? (
+              <p className="text-ember-text font-bold">
+                Not stopped: {state.refused} Stop it with the tool or at the vehicle; the flow stays up.
+              </p>
+            ) : null}
+            <Button
+              weight="main"
+              onClick={() => watch.stop(judged.broken ? judged.broken.label : 'Stopped by hand')}
+            >
               {watch.facts.byLink ? 'Stop the dosing, keep the flow up' : 'I have stopped the dosing'}
             </Button>
+            {watch.facts.byLink && (state.refused !== undefined || state.away) ? (
+              <Button onClick={() => watch.stopped('Stopped at the vehicle')}>
+                I have stopped it at the vehicle
+              </Button>
+            ) : null}
             {watch.facts.byLink ? null : <Button onClick={watch.ended}>The tool says it has ended</Button>}
             <Seen watch={watch} />
           </>

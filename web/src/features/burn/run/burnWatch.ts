@@ -35,6 +35,8 @@ const ESTIMATE_EVERY_MS = 1500;
 /** Broken for so many moments on end: one wild answer of the model stops nothing. */
 const BROKEN_FOR = 3;
 
+export const SEEN = { oilSmoke: 'Blue smoke', fire: 'Flames, or a fire that oil feeds' } as const;
+
 export interface WatchState {
   readonly version: number;
   readonly moments: readonly BurnMoment[];
@@ -44,6 +46,10 @@ export interface WatchState {
   /** Whether it ended by itself, or was stopped and why. */
   readonly how: 'by-itself' | 'stopped' | 'fire' | undefined;
   readonly why: string | undefined;
+  /** What the module said when it did not stop. */
+  readonly refused: string | undefined;
+  /** The link is away: nothing is read, and nothing can be stopped from here. */
+  readonly away: boolean;
 }
 
 export interface WatchFacts {
@@ -68,6 +74,7 @@ export class BurnWatch {
   #asking = false;
   #brokenFor = 0;
   #dosed = false;
+  #stopping = false;
   #seen: { oilSmoke?: boolean; fire?: boolean } = {};
   #state: WatchState;
 
@@ -83,6 +90,8 @@ export class BurnWatch {
       stoppedAtS: undefined,
       how: undefined,
       why: undefined,
+      refused: undefined,
+      away: false,
     };
     this.#leave = session.subscribe(() => this.#follow());
     this.#letSleep = keepAwake();
@@ -102,7 +111,9 @@ export class BurnWatch {
   #follow(): void {
     const { link, vehicle } = this.#session.get();
     // What a lost link showed last is no reading.
-    if (link.status !== 'connected' || !vehicle) return;
+    const away = link.status !== 'connected' || !vehicle;
+    if (away !== this.#state.away) this.#set({ away });
+    if (away) return;
     const atS = vehicle.timeS - this.#fromS;
     const last = this.#state.moments.at(-1);
     if (last && atS - last.atS < MOMENT_EVERY_S) return;
@@ -132,7 +143,7 @@ export class BurnWatch {
     const active = this.#session.latest('regenActive');
     if (active !== undefined && active > 0.5) this.#dosed = true;
     const { routine } = this.#session.get();
-    const over = this.facts.byLink && routine !== undefined && routine.status !== 'running';
+    const over = this.facts.byLink && !this.#stopping && routine?.status === 'done' && routine.id !== 'stop';
     if ((this.#dosed && active !== undefined && active <= 0.5) || over)
       this.#set({ stoppedAtS: atS, how: 'by-itself' });
   }
@@ -147,8 +158,9 @@ export class BurnWatch {
     });
     this.#set({ judged });
     this.#brokenFor = judged.broken ? this.#brokenFor + 1 : 0;
-    if (judged.broken && stoppedAtS === undefined && this.#brokenFor >= BROKEN_FOR)
-      this.stop(`${judged.broken.label}: ${judged.broken.value}, ${judged.broken.limit}`);
+    // Another tool can only be stopped by whoever holds it: there the rule stays on the screen and rings.
+    if (this.facts.byLink && judged.broken && stoppedAtS === undefined && this.#brokenFor >= BROKEN_FOR)
+      void this.#command(`${judged.broken.label}: ${judged.broken.value}, ${judged.broken.limit}`);
   }
 
   async #ask(): Promise<void> {
@@ -162,15 +174,32 @@ export class BurnWatch {
     if (told.ok) this.#set({ estimate: told.value });
   }
 
-  /** Ends the dosing; the flow stays up. By a person, or by a rule. */
+  /** Ends the dosing by the link, if it was begun by it; it counts as off when the module has said so. */
+  #command = async (why: string): Promise<void> => {
+    if (this.#stopping || this.#state.stoppedAtS !== undefined) return;
+    this.#stopping = true;
+    const answer = await this.#session.command('stop');
+    this.#stopping = false;
+    if (answer?.status === 'done') this.stopped(why);
+    else this.#set({ refused: answer?.text ?? 'The tool did not answer.' });
+  };
+
+  /** A person wants it stopped: by the link, or where another tool commands it, they have done it there. */
   stop = (why: string): void => {
-    if (this.facts.byLink) void this.#session.command('stop');
+    if (this.facts.byLink) void this.#command(why);
+    else this.stopped(why);
+  };
+
+  /** The dosing is off: the module said so, or a person at the other tool. */
+  stopped = (why: string): void => {
     if (this.#state.stoppedAtS !== undefined) return;
     this.#set({
       stoppedAtS: this.#state.moments.at(-1)?.atS ?? 0,
       how: this.#seen.fire ? 'fire' : 'stopped',
-      why,
+      why: this.#seen.fire ? SEEN.fire : this.#seen.oilSmoke ? SEEN.oilSmoke : why,
+      refused: undefined,
     });
+    this.#judge();
   };
 
   /** Another tool commands it, and says that it has ended. */
@@ -179,11 +208,11 @@ export class BurnWatch {
     this.#set({ stoppedAtS: this.#state.moments.at(-1)?.atS ?? 0, how: 'by-itself' });
   };
 
-  /** What a person sees at the vehicle stops it at once. */
+  /** What a person sees at the vehicle: the rule for it stands on the screen, and what the link can stop is stopped at once. */
   see = (what: 'oilSmoke' | 'fire'): void => {
     this.#seen = { ...this.#seen, [what]: true };
     this.#judge();
-    this.stop(what === 'fire' ? 'Flames, or a fire that oil feeds' : 'Blue smoke');
+    if (this.facts.byLink) void this.#command(SEEN[what]);
   };
 
   end = (): void => {
