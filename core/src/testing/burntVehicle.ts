@@ -1,22 +1,9 @@
 import type { BenchVehicle, Driver, Wish } from '../bench/index.ts';
-import type { ChannelRole } from '../readings/index.ts';
-import type { BurnMoment } from '../treatment/index.ts';
-
-const READ: readonly (readonly [Exclude<keyof BurnMoment, 'atS'>, ChannelRole])[] = [
-  ['rpm', 'engineSpeed'],
-  ['kmPerH', 'vehicleSpeed'],
-  ['airGPerS', 'massAirFlow'],
-  ['egt1C', 'egt1'],
-  ['egt2C', 'egt2'],
-  ['egt3C', 'egt3'],
-  ['egt4C', 'egt4'],
-  ['coolantC', 'coolantTemp'],
-  ['sootG', 'sootMass'],
-];
+import { BURN_CHANNELS, type BurnMoment } from '../treatment/index.ts';
 
 /** What a tool reads of a bench vehicle in a burn at this moment. */
 export function burnMomentOf(vehicle: BenchVehicle, fromS: number): BurnMoment {
-  const read = READ.flatMap(([name, role]) => {
+  const read = BURN_CHANNELS.flatMap(([name, role]) => {
     const value = vehicle.read(role);
     return value === undefined ? [] : [[name, value] as const];
   });

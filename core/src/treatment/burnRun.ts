@@ -1,6 +1,7 @@
 import { bedLimits } from '../burn/index.ts';
 import type { FilterMaterial } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
+import type { ChannelRole } from '../readings/index.ts';
 import { medianSlope } from '../quantities/index.ts';
 
 /** One moment of a burn, in base units, as far as it was read. */
@@ -16,6 +17,19 @@ export interface BurnMoment {
   readonly coolantC?: number;
   readonly sootG?: number;
 }
+
+/** The channel that each figure of a moment is read from. */
+export const BURN_CHANNELS: readonly (readonly [Exclude<keyof BurnMoment, 'atS'>, ChannelRole])[] = [
+  ['rpm', 'engineSpeed'],
+  ['kmPerH', 'vehicleSpeed'],
+  ['airGPerS', 'massAirFlow'],
+  ['egt1C', 'egt1'],
+  ['egt2C', 'egt2'],
+  ['egt3C', 'egt3'],
+  ['egt4C', 'egt4'],
+  ['coolantC', 'coolantTemp'],
+  ['sootG', 'sootMass'],
+];
 
 /** What the burn model makes of the moments so far. */
 export interface BedEstimate {

@@ -21,6 +21,7 @@ export {
   type ReadyQuestion,
 } from './readiness.ts';
 export {
+  BURN_CHANNELS,
   judgeBurnRun,
   type BedEstimate,
   type BurnMoment,

@@ -2,6 +2,7 @@ import type { FilterMaterial } from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
 import type { ChannelRole } from '@white-ember/core/readings';
 import {
+  BURN_CHANNELS,
   judgeBurnRun,
   type BurnMoment,
   type BurnState,
@@ -14,19 +15,8 @@ import { burnRemote } from '../burnRemote.ts';
 
 export type BurnKind = 'standing' | 'drive';
 
-const READ: readonly (readonly [Exclude<keyof BurnMoment, 'atS'>, ChannelRole])[] = [
-  ['rpm', 'engineSpeed'],
-  ['kmPerH', 'vehicleSpeed'],
-  ['airGPerS', 'massAirFlow'],
-  ['egt1C', 'egt1'],
-  ['egt2C', 'egt2'],
-  ['egt3C', 'egt3'],
-  ['egt4C', 'egt4'],
-  ['coolantC', 'coolantTemp'],
-  ['sootG', 'sootMass'],
-];
 /** Channels without which a burn is not watched, and those that help. */
-export const BURN_ROLES: readonly ChannelRole[] = [...READ.map(([, role]) => role), 'regenActive'];
+export const BURN_ROLES: readonly ChannelRole[] = [...BURN_CHANNELS.map(([, role]) => role), 'regenActive'];
 
 /** A moment is kept this often, in the vehicle's time, s. */
 const MOMENT_EVERY_S = 2;
@@ -130,7 +120,7 @@ export class BurnWatch {
       channels.filter(({ id, status }) => status === 'live' && chosen.includes(id)).map(({ role }) => role),
     );
     return Object.fromEntries(
-      READ.flatMap(([name, role]) => {
+      BURN_CHANNELS.flatMap(([name, role]) => {
         const value = streamed.has(role) ? this.#session.latest(role) : undefined;
         return value === undefined ? [] : [[name, value]];
       }),
