@@ -1,19 +1,15 @@
 import type { Page } from '@playwright/test';
-import type { EntryBody } from '@white-ember/core/ledger';
-import { addEntries, axeViolations, expect, newJob, signIn, test, type Site } from './setup/site.ts';
-
-const jobOf = (page: Page): string => /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
-
-const SENSOR = { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' } as const;
-const reading = (dpMbar: number, purpose: 'before' | 'between' = 'before'): EntryBody => ({
-  kind: 'reading',
-  purpose,
-  origin: { type: 'hand' },
-  samples: [
-    { kind: 'key-off', rpm: 0, dpMbar: 0 },
-    { kind: 'hold', rpm: 3000, dpMbar, airMassGPerS: 38, filterC: 210 },
-  ],
-});
+import {
+  addEntries,
+  axeViolations,
+  chosenJob,
+  expect,
+  handReading,
+  signIn,
+  tabTo,
+  test,
+  type Site,
+} from './setup/site.ts';
 
 async function answer(page: Page, yes: readonly RegExp[], no: readonly RegExp[] = []): Promise<void> {
   const asked = page.getByRole('region', { name: 'Before it begins' });
@@ -44,13 +40,7 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
 }) => {
   test.setTimeout(240_000);
   await signIn(page, site);
-  await newJob(page, site, 'FL 012');
-  const id = jobOf(page);
-  await addEntries(page, site, id, [
-    SENSOR,
-    reading(21),
-    { kind: 'treatment-chosen', treatment: 'standing' },
-  ]);
+  const id = await chosenJob(page, site, 'standing');
   await page.goto(`${site.address}/jobs/${id}/live`);
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await page.keyboard.press('k');
@@ -129,7 +119,7 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
   expect(entries.some(({ body }) => body.kind === 'clock-started' && body['clock'] === 'cooling')).toBe(true);
 
   // With soot left after it another run is offered, and everything is asked again.
-  await addEntries(page, site, id, [reading(19, 'between')]);
+  await addEntries(page, site, id, [handReading(19, 'between')]);
   await page.goto(`${site.address}/jobs/${id}/report`);
   await expect(
     page.getByText(/^Burn 1 ended by itself after \d+ min, .* by the burn model, soot counter/),
@@ -146,13 +136,7 @@ test('a burn by another tool is read by hand, judged by the same rules, and outl
 }) => {
   test.setTimeout(120_000);
   await signIn(page, site);
-  await newJob(page, site, 'FL 012');
-  const id = jobOf(page);
-  await addEntries(page, site, id, [
-    SENSOR,
-    reading(21),
-    { kind: 'treatment-chosen', treatment: 'standing' },
-  ]);
+  const id = await chosenJob(page, site, 'standing');
   await page.goto(`${site.address}/jobs/${id}?stage=treat`);
   await page.getByRole('link', { name: 'Get the burn ready' }).click();
   await answer(page, ALL);
@@ -197,21 +181,38 @@ test('a burn by another tool is read by hand, judged by the same rules, and outl
   });
 });
 
-test('a drive wants a second person, and no link begins without fuel', async ({ page, site }) => {
+test('a drive wants a second person and fuel: got ready and begun by keyboard only', async ({
+  page,
+  site,
+}) => {
   await signIn(page, site);
-  await newJob(page, site, 'FL 012');
-  const id = jobOf(page);
-  await addEntries(page, site, id, [SENSOR, reading(21), { kind: 'treatment-chosen', treatment: 'drive' }]);
+  const id = await chosenJob(page, site, 'drive');
   await page.goto(`${site.address}/jobs/${id}/burn`);
   await expect(page.getByRole('region', { name: 'Two people on the road' })).toContainText('50–80 km/h');
-  await answer(page, [/^Fire extinguisher/]);
-  await page.getByLabel(/^Oil on the stick/).fill('60');
-  await page.getByLabel(/^Fuel/).fill('5');
-  await page.getByRole('button', { name: 'Enter the answers' }).click();
+  const press = async (name: string): Promise<void> => {
+    await tabTo(page, page.getByRole('button', { name, exact: true }));
+    await page.keyboard.press('Enter');
+  };
+  await press('Yes');
+  await tabTo(page, page.getByLabel(/^Fuel/));
+  await page.keyboard.type('5');
+  await tabTo(page, page.getByLabel(/^Oil on the stick/));
+  await page.keyboard.type('60');
+  await press('Enter the answers');
   await expect(page.getByText('✕ Who is the second person?')).toBeVisible();
-  await page.getByLabel(/^The second person/).fill('Ida Brook');
-  await page.getByRole('button', { name: 'Enter the answers' }).click();
+  await tabTo(page, page.getByLabel(/^The second person/));
+  await page.keyboard.type('Ida Brook');
+  await press('Enter the answers');
   await expect(page.getByText(/^Fuel is at 5 %; at least 12.5 % for a burn: fill up first\.$/)).toBeVisible();
-  await page.getByRole('button', { name: 'I have read this' }).click();
+  await press('I have read this');
   await expect(page.getByRole('button', { name: 'It has been started: read by hand' })).toBeDisabled();
+  await tabTo(page, page.getByLabel(/^Fuel/));
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('50');
+  await press('Enter the answers');
+  await press('It has been started: read by hand');
+  await tabTo(page, page.getByLabel(/^EGT 3/));
+  await page.keyboard.type('580');
+  await press('Enter what it shows');
+  await expect(page.locator('[aria-label="Now"]')).toContainText('Burning');
 });

@@ -1,16 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, newJob, openSite, signIn, test, type Site } from './setup/site.ts';
+import { expect, newJob, openSite, signIn, tabTo, test, type Site } from './setup/site.ts';
 
 const jobOf = (page: Page): string => /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
-
-/** Goes on with the Tab key until a control has the focus. */
-async function tabTo(page: Page, control: Locator): Promise<void> {
-  for (let i = 0; i < 60; i++) {
-    if (await control.evaluate((element) => element === document.activeElement)) return;
-    await page.keyboard.press('Tab');
-  }
-  throw new Error('The control is not reached by the Tab key');
-}
 
 async function benchOn(page: Page, site: Site, plate: string): Promise<string> {
   await newJob(page, site, plate);

@@ -1,4 +1,4 @@
-import { addEntries, expect, newJob, signIn, test } from './setup/site.ts';
+import { chosenJob, expect, signIn, test } from './setup/site.ts';
 
 test('off the vehicle: parts as they come off, the filter weighed, a sensor that snaps, and all on again in reverse', async ({
   page,
@@ -6,21 +6,7 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
 }) => {
   test.setTimeout(150_000);
   await signIn(page, site);
-  await newJob(page, site, 'FL 012');
-  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
-  await addEntries(page, site, id, [
-    { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' },
-    {
-      kind: 'reading',
-      purpose: 'before',
-      origin: { type: 'hand' },
-      samples: [
-        { kind: 'key-off', rpm: 0, dpMbar: 0 },
-        { kind: 'hold', rpm: 3000, dpMbar: 40, airMassGPerS: 38, filterC: 210 },
-      ],
-    },
-    { kind: 'treatment-chosen', treatment: 'off-vehicle' },
-  ]);
+  const id = await chosenJob(page, site, 'off-vehicle', { dpMbar: 40 });
   await page.goto(`${site.address}/jobs/${id}?stage=treat`);
 
   // A hot filter keeps the spanners off.

@@ -4,8 +4,8 @@ import type { Treatment } from '@white-ember/core/ledger';
 import {
   addEntries,
   axeViolations,
+  chosenJob,
   expect,
-  newJob,
   openJob,
   setTheme,
   signIn,
@@ -44,25 +44,11 @@ async function live(page: Page, site: Site): Promise<void> {
   await expect(page.getByText(/^Engine at/)).toBeVisible();
 }
 
-/** A job of its own with a reading of little soot and a treatment chosen, at its treatment; gives its id. */
+/** A job with a treatment chosen, at its treatment; gives its id. */
 const chosen =
   (treatment: Treatment) =>
   async (page: Page, site: Site): Promise<string> => {
-    await newJob(page, site, 'FL 012');
-    const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
-    await addEntries(page, site, id, [
-      { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' },
-      {
-        kind: 'reading',
-        purpose: 'before',
-        origin: { type: 'hand' },
-        samples: [
-          { kind: 'key-off', rpm: 0, dpMbar: 0 },
-          { kind: 'hold', rpm: 3000, dpMbar: 21, airMassGPerS: 38, filterC: 210 },
-        ],
-      },
-      { kind: 'treatment-chosen', treatment },
-    ]);
+    const id = await chosenJob(page, site, treatment);
     await page.goto(`${site.address}/jobs/${id}?stage=treat`);
     return id;
   };

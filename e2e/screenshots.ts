@@ -3,10 +3,9 @@ import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
 import { launchBrowser } from './browser.ts';
 import throwAwayCluster from './setup/throwAwayCluster.ts';
-import type { Treatment } from '@white-ember/core/ledger';
 import {
   addEntries,
-  newJob,
+  chosenJob,
   openJob,
   openSite,
   setTheme,
@@ -52,26 +51,6 @@ async function liveBench(page: Page, site: Site, fault: string): Promise<void> {
   }
   await page.keyboard.press('s');
   await page.waitForTimeout(2600);
-}
-
-/** A job of its own with little soot, its sensor proven, and a treatment chosen. */
-async function chosenJob(page: Page, site: Site, treatment: Treatment): Promise<string> {
-  await newJob(page, site, 'FL 012');
-  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
-  await addEntries(page, site, id, [
-    { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' },
-    {
-      kind: 'reading',
-      purpose: 'before',
-      origin: { type: 'hand' },
-      samples: [
-        { kind: 'key-off', rpm: 0, dpMbar: 0 },
-        { kind: 'hold', rpm: 3000, dpMbar: 21, airMassGPerS: 38, filterC: 210 },
-      ],
-    },
-    { kind: 'treatment-chosen', treatment },
-  ]);
-  return id;
 }
 
 /** A standing burn on the bench, in the middle of it. */

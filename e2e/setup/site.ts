@@ -1,10 +1,10 @@
 import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Page, type Locator } from '@playwright/test';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { pino } from 'pino';
-import type { EntryBody } from '@white-ember/core/ledger';
+import type { EntryBody, Treatment } from '@white-ember/core/ledger';
 import { createDataSource } from '../../server/src/database/dataSource.ts';
 import { freePort } from '../../server/src/launch/ports.ts';
 import { TEMPLATE } from './throwAwayCluster.ts';
@@ -139,6 +139,46 @@ export async function addEntries(
     });
     expect(appended.ok()).toBe(true);
   }
+}
+
+/**
+ * A job of its own whose ΔP sensor is proven, with a before reading by hand and a treatment chosen. Gives its id; the page is
+ * where the job was opened.
+ */
+export async function chosenJob(
+  page: Page,
+  site: Site,
+  treatment: Treatment,
+  { dpMbar = 21 }: { dpMbar?: number } = {},
+): Promise<string> {
+  await newJob(page, site, 'FL 012');
+  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  await addEntries(page, site, id, [
+    { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' },
+    handReading(dpMbar),
+    { kind: 'treatment-chosen', treatment },
+  ]);
+  return id;
+}
+
+/** A reading written down at a hold of 3000 rpm. */
+export const handReading = (dpMbar: number, purpose: 'before' | 'between' = 'before'): EntryBody => ({
+  kind: 'reading',
+  purpose,
+  origin: { type: 'hand' },
+  samples: [
+    { kind: 'key-off', rpm: 0, dpMbar: 0 },
+    { kind: 'hold', rpm: 3000, dpMbar, airMassGPerS: 38, filterC: 210 },
+  ],
+});
+
+/** Goes on with the Tab key until a control has the focus. */
+export async function tabTo(page: Page, control: Locator): Promise<void> {
+  for (let i = 0; i < 60; i++) {
+    if (await control.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('The control is not reached by the Tab key');
 }
 
 export const stage = (page: Page, name: string): Promise<void> =>

@@ -2,10 +2,10 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { STAGES, type Stage, stageOf } from '@white-ember/core/job';
 import { entriesOfKind, FLUID_ENTRIES, type Entry, type PartId } from '@white-ember/core/ledger';
-import { problemOf, useSessionQuery } from '../../app/api.ts';
+import { useSessionQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+import { Notice } from '../../ui/Notice.tsx';
 import { spacedNumber } from '../../ui/format.ts';
 import { ExhaustLine } from '../line/ExhaustLine.tsx';
 import { Tape } from '../tape/Tape.tsx';
@@ -13,7 +13,8 @@ import { LedgerSheet } from '../ledger/LedgerSheet.tsx';
 import { EntrySheet } from '../ledger/EntrySheet.tsx';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { StageWork } from './StageWork.tsx';
-import { useJob, type OpenJob } from './useJob.ts';
+import type { OpenJob } from './useJob.ts';
+import { WithJob } from './WithJob.tsx';
 import { WhatWeKnow } from './WhatWeKnow.tsx';
 
 const isStage = (text: string | null): text is Stage => STAGES.some((stage) => stage === text);
@@ -22,19 +23,11 @@ export function JobPage() {
   const { jobId = '' } = useParams();
   const [params] = useSearchParams();
   const asked = Number(params.get('at') ?? Number.NaN);
-  const { open, error } = useJob(jobId, Number.isFinite(asked) ? asked : undefined);
-  if (error) {
-    return (
-      <main className="p-6 max-w-xl">
-        <ProblemNotice problem={problemOf(error)} />
-        <Link to="/jobs" className="underline font-head font-semibold mt-4 inline-block">
-          Go to the jobs
-        </Link>
-      </main>
-    );
-  }
-  if (!open) return <p className="p-6 font-head text-xl">Opening the job …</p>;
-  return <OpenJobPage open={open} />;
+  return (
+    <WithJob jobId={jobId} at={Number.isFinite(asked) ? asked : undefined}>
+      {(open) => <OpenJobPage open={open} />}
+    </WithJob>
+  );
 }
 
 /** Where on top (the line), when below (the tape), what now in the middle, why at the right. */

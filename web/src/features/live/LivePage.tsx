@@ -1,15 +1,16 @@
 import { useEffect, useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { baselinePlan, CHANNEL_PRESETS, rateAdvice } from '@white-ember/core/readings';
-import { problemOf, useSessionQuery } from '../../app/api.ts';
+import { useSessionQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
 import { withUnit } from '../../ui/format.ts';
-import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+import { Notice } from '../../ui/Notice.tsx';
 import type { BenchSetup } from '../../workers/benchWorker.ts';
 import { useCaution } from '../job/useCaution.ts';
-import { useJob, type OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../job/useJob.ts';
+import { WithJob } from '../job/WithJob.tsx';
 import { useLogs } from '../readings/logs/useLogs.ts';
 import { clockText } from '../readings/logs/traceLanes.ts';
 import { ArmsLength } from './ArmsLength.tsx';
@@ -33,19 +34,7 @@ const BASELINE_CHANNELS = CHANNEL_PRESETS.find(({ id }) => id === 'baseline')?.r
 /** Live values of a job's vehicle: watched, recorded, and guided through the baseline. */
 export function LivePage() {
   const { jobId = '' } = useParams();
-  const { open, error } = useJob(jobId);
-  if (error) {
-    return (
-      <main className="p-6 max-w-xl">
-        <ProblemNotice problem={problemOf(error)} />
-        <Link to="/jobs" className="underline font-head font-semibold mt-4 inline-block">
-          Go to the jobs
-        </Link>
-      </main>
-    );
-  }
-  if (!open) return <p className="p-6 font-head text-xl">Opening the job …</p>;
-  return <Live open={open} />;
+  return <WithJob jobId={jobId}>{(open) => <Live open={open} />}</WithJob>;
 }
 
 function Live({ open }: { open: OpenJob }) {

@@ -10,15 +10,15 @@ import {
 } from '@white-ember/core/job';
 import { entriesOfKind, happenedAt, type Entry } from '@white-ember/core/ledger';
 import { LIMIT_DEFINITIONS, type LimitId } from '@white-ember/core/limits';
-import { problemOf, useSessionQuery } from '../../app/api.ts';
+import { useSessionQuery } from '../../app/api.ts';
 import { EmberMark } from '../../app/Header.tsx';
 import { TreatmentLines } from './TreatmentLines.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { spacedNumber } from '../../ui/format.ts';
-import { ProblemNotice } from '../../ui/Notice.tsx';
 import { StateMark, STATE_WORDS } from '../../ui/StateMark.tsx';
 import { sentenceOf } from '../diagnosis/words.ts';
-import { useJob, vehicleFacts, type OpenJob } from '../job/useJob.ts';
+import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
+import { WithJob } from '../job/WithJob.tsx';
 import { PART_LABELS } from '../line/partLabels.ts';
 import { CompareTable } from '../proof/CompareTable.tsx';
 import { FlowChart } from '../proof/FlowChart.tsx';
@@ -28,16 +28,11 @@ import { verdictLine } from '../proof/Verdict.tsx';
 /** What the customer and the next technician take away: two A4 pages, findings before figures, limits beside both. */
 export function ReportPage() {
   const { jobId = '' } = useParams();
-  const { open, error } = useJob(jobId);
-  if (error) {
-    return (
-      <main className="p-6">
-        <ProblemNotice problem={problemOf(error)} />
-      </main>
-    );
-  }
-  if (!open) return <p className="p-6 font-head text-xl">Opening the report …</p>;
-  return <Report open={open} />;
+  return (
+    <WithJob jobId={jobId} opening="Opening the report …">
+      {(open) => <Report open={open} />}
+    </WithJob>
+  );
 }
 
 const date = (iso: string): string =>

@@ -1,22 +1,15 @@
 import { BURN_END_WORDS } from '@white-ember/core/job';
-import { burnsOf, offVehicleWork, sootByPressure } from '@white-ember/core/treatment';
+import { burnsOf } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
-import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../job/useJob.ts';
+import { offVehicleOf } from '../treatment/offVehicle/offVehicleOf.ts';
 
 /** What burns came to and what was found off the vehicle, as the report states it: figures, torques, what broke. */
 export function TreatmentLines({ open }: { open: OpenJob }) {
-  const { derived, vehicle, limits } = open;
+  const { derived } = open;
   const unit = useAppSelector((app) => app.preferences.temperatureUnit);
-  const { displacementL } = vehicleFacts(vehicle);
-  const soot =
-    derived.before && vehicle.filter
-      ? sootByPressure(derived.before.body, vehicle.filter, {
-          limits,
-          ...(displacementL === undefined ? {} : { displacementL }),
-        })
-      : undefined;
-  const off = offVehicleWork({ entries: derived.entries, limits, ...(soot?.ok ? { soot: soot.value } : {}) });
+  const off = offVehicleOf(open);
   const signed = off.parts.flatMap(({ off: { body }, signed: by }) =>
     [...by.values()].map(
       (entry) => `${body.what} ${entry.body.number}: ${entry.body.torqueNm} N·m, ${entry.authorName}`,

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { burnsOf } from '@white-ember/core/treatment';
-import { problemOf, useSessionQuery } from '../../../app/api.ts';
+import { useSessionQuery } from '../../../app/api.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { Notice, ProblemNotice } from '../../../ui/Notice.tsx';
+import { Notice } from '../../../ui/Notice.tsx';
 import { useDiagnosis } from '../../diagnosis/useDiagnosis.ts';
-import { useJob, type OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
+import { WithJob } from '../../job/WithJob.tsx';
 import { useSessionOf } from '../../live/openSession.ts';
 import { useTreatments } from '../useTreatments.ts';
 import { BurnsBefore } from './BurnsBefore.tsx';
@@ -18,18 +19,7 @@ import { RunBefore } from './RunBefore.tsx';
 /** A regeneration that is commanded: what has to be so before it, what it does, when to stop it, until the bed is cool. */
 export function BurnRunPage() {
   const { jobId = '' } = useParams();
-  const { open, error } = useJob(jobId);
-  if (error)
-    return (
-      <main className="p-6 max-w-xl">
-        <ProblemNotice problem={problemOf(error)} />
-        <Link to="/jobs" className="underline font-head font-semibold mt-4 inline-block">
-          Go to the jobs
-        </Link>
-      </main>
-    );
-  if (!open) return <p className="p-6 font-head text-xl">Opening the job …</p>;
-  return <Desk open={open} />;
+  return <WithJob jobId={jobId}>{(open) => <Desk open={open} />}</WithJob>;
 }
 
 function Desk({ open }: { open: OpenJob }) {

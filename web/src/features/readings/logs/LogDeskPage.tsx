@@ -2,10 +2,11 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import { LOG_OUTPUTS, type LogOutput } from '@white-ember/core/readings';
-import { problemOf, useSessionQuery } from '../../../app/api.ts';
+import { useSessionQuery } from '../../../app/api.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { Notice, ProblemNotice } from '../../../ui/Notice.tsx';
-import { useJob, type OpenJob } from '../../job/useJob.ts';
+import { Notice } from '../../../ui/Notice.tsx';
+import type { OpenJob } from '../../job/useJob.ts';
+import { WithJob } from '../../job/WithJob.tsx';
 import { LogCloud } from './LogCloud.tsx';
 import { LogDropZone } from './LogDropZone.tsx';
 import { LogFindings } from './LogFindings.tsx';
@@ -22,19 +23,11 @@ import { useLogs, type Logs } from './useLogs.ts';
 /** The recorded logs of a job on a desk of their own: what they show, where, and what may be used as a reading. */
 export function LogDeskPage() {
   const { jobId = '' } = useParams();
-  const { open, error } = useJob(jobId);
-  if (error) {
-    return (
-      <main className="p-6 max-w-xl">
-        <ProblemNotice problem={problemOf(error)} />
-        <Link to="/jobs" className="underline font-head font-semibold mt-4 inline-block">
-          Go to the jobs
-        </Link>
-      </main>
-    );
-  }
-  if (!open) return <p className="p-6 font-head text-xl">Opening the logs …</p>;
-  return <LogDesk open={open} />;
+  return (
+    <WithJob jobId={jobId} opening="Opening the logs …">
+      {(open) => <LogDesk open={open} />}
+    </WithJob>
+  );
 }
 
 function LogDesk({ open }: { open: OpenJob }) {

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { Fluid } from '@white-ember/core/contract';
 import { entriesOfKind, type ClockKind } from '@white-ember/core/ledger';
 import type { LimitId } from '@white-ember/core/limits';
-import { offVehicleWork, sootByPressure, type OffVehicleWork } from '@white-ember/core/treatment';
+import type { OffVehicleWork } from '@white-ember/core/treatment';
 import { useFluidsQuery } from '../../../app/api.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { CautionCard } from '../../../ui/CautionCard.tsx';
@@ -11,30 +11,13 @@ import { typedNumber } from '../../../ui/format.ts';
 import { askToNotify } from '../../clocks/bell.ts';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import { useCaution } from '../../job/useCaution.ts';
-import { vehicleFacts, type OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { MadeReady, useReadiness } from '../MadeReady.tsx';
 import { BrokeForm } from './BrokeForm.tsx';
 import { FilterOffForm } from './FilterOffForm.tsx';
+import { offVehicleOf } from './offVehicleOf.ts';
 import { PartOffForm } from './PartOffForm.tsx';
 import { RefitList } from './RefitList.tsx';
-
-function useWork({ derived, vehicle, limits }: OpenJob): OffVehicleWork {
-  return useMemo(() => {
-    const { displacementL } = vehicleFacts(vehicle);
-    const soot =
-      derived.before && vehicle.filter
-        ? sootByPressure(derived.before.body, vehicle.filter, {
-            limits,
-            ...(displacementL === undefined ? {} : { displacementL }),
-          })
-        : undefined;
-    return offVehicleWork({
-      entries: derived.entries,
-      limits,
-      ...(soot?.ok ? { soot: soot.value } : {}),
-    });
-  }, [derived, vehicle, limits]);
-}
 
 /** Off the vehicle: what came off is recorded as it comes, the filter weighed, soaked, rinsed and dried, and all goes on again in reverse. */
 export function OffVehicle({
@@ -47,7 +30,7 @@ export function OffVehicle({
   exchange: boolean;
   onStage: (stage: 'prove') => void;
 }) {
-  const work = useWork(open);
+  const work = useMemo(() => offVehicleOf(open), [open]);
   const readiness = useReadiness(open, exchange ? 'exchange' : 'off-vehicle');
   const caution = useCaution(open, 'hot', exchange ? 'filter-exchanged' : 'off-vehicle-clean');
   const ready = readiness.held.length === 0 && readiness.missing.length === 0 && caution.acknowledged;

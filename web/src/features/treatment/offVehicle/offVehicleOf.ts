@@ -1,0 +1,19 @@
+import { offVehicleWork, sootByPressure, type OffVehicleWork } from '@white-ember/core/treatment';
+import { vehicleFacts, type OpenJob } from '../../job/useJob.ts';
+
+/** What came off on a job and what the filter weighed, with the soot of its before reading. */
+export function offVehicleOf({ derived, vehicle, limits }: OpenJob): OffVehicleWork {
+  const { displacementL } = vehicleFacts(vehicle);
+  const soot =
+    derived.before && vehicle.filter
+      ? sootByPressure(derived.before.body, vehicle.filter, {
+          limits,
+          ...(displacementL === undefined ? {} : { displacementL }),
+        })
+      : undefined;
+  return offVehicleWork({
+    entries: derived.entries,
+    limits,
+    ...(soot?.ok ? { soot: soot.value } : {}),
+  });
+}
