@@ -164,7 +164,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await expect(warmUp).toContainText(/under 110 °C it still boils water off|Falling by|Still rising/, {
     timeout: 30_000,
   });
-  await expect(warmUp).toContainText(/Stands at \d\.\d × clean.*take the reading now/, { timeout: 60_000 });
+  await expect(warmUp).toContainText(/Stands at \d\.\d × clean.*Take the reading now/, { timeout: 60_000 });
   await page.getByRole('link', { name: /HW 52/ }).click();
 
   // The proof.
@@ -212,5 +212,10 @@ test('a recorded log tells where the warm-up after a clean stood', async ({ page
   await page.getByRole('button', { name: /KE417-after\.csv/ }).click();
   const warmUp = page.getByRole('region', { name: 'Warm-up' });
   await expect(warmUp).toContainText(/\d\.\d × clean/, { timeout: 20_000 });
-  await expect(warmUp).toContainText(/Highest \d\.\d × clean, now \d\.\d ×, each at its own flow/);
+  await expect(warmUp).toContainText(/At the end of this log: Stands at/);
+  await expect(warmUp).toContainText(/Highest \d\.\d × clean, at the end \d\.\d ×, each at its own flow/);
+  // The log of the before reading was never wet.
+  await page.getByRole('button', { name: /KE417-before\.csv/ }).click();
+  await expect(page.getByRole('heading', { name: /^Steady windows/ })).toBeVisible();
+  await expect(warmUp).toHaveCount(0);
 });

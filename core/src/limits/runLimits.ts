@@ -9,11 +9,11 @@ export const RUN_LIMITS = {
     low: 5,
     high: 480,
     group: 'run',
-    reason: 'A vehicle is moved, a tank runs down, grass grows no more: but people walk off.',
+    reason: 'A vehicle is moved, a tank runs down, people walk off.',
   },
   oilLevelLowPercent: {
-    label: 'Oil on the stick before a burn, at least',
-    unit: '% of min to max',
+    label: 'Oil before a burn, between the marks of the stick, at least',
+    unit: '%',
     value: 25,
     low: 0,
     high: 100,
@@ -21,7 +21,7 @@ export const RUN_LIMITS = {
     reason: 'Half an hour at raised revs on a low sump; the maker’s figure wins.',
   },
   heatedWithinMin: {
-    label: 'That temperature is reached within',
+    label: 'Gas before the filter hot enough to burn soot within',
     unit: 'min',
     value: 12,
     low: 2,

@@ -22,7 +22,10 @@ export interface WarmUp {
   readonly nowRatio?: number;
   /** Change at the end, % a minute. */
   readonly percentPerMin?: number;
+  /** What it shows, with its figures; true of a log too. */
   readonly text: string;
+  /** What to do with the foot on the pedal. */
+  readonly advice: string;
 }
 
 const LEAST_POINTS = 8;
@@ -40,7 +43,8 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
   if (!last || !first || recent.length < LEAST_POINTS || last.atS - first.atS < 0.6 * windowS)
     return {
       phase: 'too-short',
-      text: `Hold on: it takes ${windowS} s at even revs to tell where it is.`,
+      text: `Not told yet: it takes ${windowS} s at even revs.`,
+      advice: 'Hold on.',
     };
   const slope = medianSlope(
     recent.map(({ atS }) => atS),
@@ -64,30 +68,39 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
   const figures = { peakRatio, nowRatio, percentPerMin };
   const ratio = `${nowRatio.toFixed(1)} × clean`;
   if (percentPerMin > stillPercent)
-    return { phase: 'wet-rise', ...figures, text: `Still rising, ${ratio}: it is wet. Keep the revs.` };
+    return {
+      phase: 'wet-rise',
+      ...figures,
+      text: `Still rising, ${ratio}: it is wet.`,
+      advice: 'Keep the revs.',
+    };
   if (percentPerMin < -stillPercent)
     return {
       phase: 'drying',
       ...figures,
-      text: `Falling by ${(-percentPerMin).toFixed(0)} % a minute, ${ratio}: keep the revs until it stands.`,
+      text: `Falling by ${(-percentPerMin).toFixed(0)} % a minute, ${ratio}.`,
+      advice: 'Keep the revs until it stands.',
     };
   if (last.afterFilterC !== undefined && last.afterFilterC < dryC)
     return {
       phase: 'drying',
       ...figures,
-      text: `Stands at ${ratio}, but the gas behind the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${dryC} °C it still boils water off. Keep the revs.`,
+      text: `Stands at ${ratio}, but the gas behind the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${dryC} °C it still boils water off.`,
+      advice: 'Keep the revs.',
     };
   const cool = last.coolantC !== undefined && last.coolantC < limits.coolantWarmC;
   return cool
     ? {
         phase: 'drying',
         ...figures,
-        text: `Stands at ${ratio}, but the coolant is at ${(last.coolantC ?? 0).toFixed(0)} °C; warm is from ${limits.coolantWarmC} °C. Not yet.`,
+        text: `Stands at ${ratio}, but the coolant is at ${(last.coolantC ?? 0).toFixed(0)} °C; warm is from ${limits.coolantWarmC} °C.`,
+        advice: 'Not yet: keep the revs.',
       }
     : {
         phase: 'plateau',
         ...figures,
-        text: `Stands at ${ratio}, ${Math.abs(percentPerMin).toFixed(1)} % a minute: take the reading now.`,
+        text: `Stands at ${ratio}, ${Math.abs(percentPerMin).toFixed(1)} % a minute; it stands under ${stillPercent} %.`,
+        advice: 'Take the reading now.',
       };
 }
 

@@ -4,7 +4,12 @@ import { entryBodySchema, type EntryBody, type NewEntry } from '@white-ember/cor
 import { useAppDispatch } from '../../app/store.ts';
 import { addEntry } from '../ledger/outbox.ts';
 
-export type AddEntry = (body: EntryBody, supersedes?: string) => Promise<Record<string, string> | undefined>;
+export type AddEntry = (
+  body: EntryBody,
+  supersedes?: string,
+  /** Stored by itself, with nobody who would take it back at once. */
+  options?: { readonly quiet?: boolean },
+) => Promise<Record<string, string> | undefined>;
 
 const spoken = (body: EntryBody): string => {
   const figure = entryFigure({ body });
@@ -15,7 +20,7 @@ const spoken = (body: EntryBody): string => {
 export function useAddEntry(jobId: string): AddEntry {
   const dispatch = useAppDispatch();
   return useCallback(
-    async (body, supersedes) => {
+    async (body, supersedes, { quiet = false } = {}) => {
       const parsed = entryBodySchema.safeParse(body);
       if (!parsed.success) {
         return Object.fromEntries(parsed.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
@@ -23,7 +28,7 @@ export function useAddEntry(jobId: string): AddEntry {
       const entry: NewEntry = await dispatch(
         addEntry({ jobId, body: parsed.data, ...(supersedes ? { supersedes } : {}) }),
       ).unwrap();
-      if (body.kind !== 'caution-acknowledged' && body.kind !== 'withdrawn') {
+      if (!quiet && body.kind !== 'caution-acknowledged' && body.kind !== 'withdrawn') {
         const { toast } = await import('sonner');
         toast(spoken(parsed.data), {
           action: {

@@ -184,7 +184,7 @@ function ProfileForm({
               return (
                 <div
                   key={id}
-                  className="grid md:grid-cols-[1fr_9rem_16rem] gap-x-4 gap-y-2 py-3 border-b-2 border-rule items-start"
+                  className="grid md:grid-cols-[1fr_12rem_14rem] gap-x-4 gap-y-2 py-3 border-b-2 border-rule items-start"
                 >
                   <div>
                     <p className="font-bold" id={`limit-${id}`}>

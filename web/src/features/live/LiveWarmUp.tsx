@@ -40,7 +40,7 @@ export function LiveWarmUp({
   }, [filter, cleaned, channels, session, beat, limits]);
   if (!cleaned || !filter) return null;
   return warmUp ? (
-    <WarmUpLine warmUp={warmUp} />
+    <WarmUpLine warmUp={warmUp} live />
   ) : (
     <p className="text-ink2">
       After the clean: start, idle, warm to {limits.coolantWarmC} °C, then hold 2500–3000. Where it stands is

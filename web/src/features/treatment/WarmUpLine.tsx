@@ -9,8 +9,15 @@ const PHASES: Readonly<Record<WarmUpPhase, string>> = {
 const ORDER: readonly WarmUpPhase[] = ['wet-rise', 'drying', 'plateau'];
 
 /** Where a filter stands in its warm-up after a wet clean: the three phases, which one it is in, and the figures. */
-export function WarmUpLine({ warmUp }: { warmUp: WarmUp }) {
-  const { phase, text, peakRatio, nowRatio } = warmUp;
+export function WarmUpLine({
+  warmUp,
+  live,
+}: {
+  warmUp: WarmUp;
+  /** It goes on: what to do is said. A log shows where it stood at its end. */
+  live: boolean;
+}) {
+  const { phase, text, advice, peakRatio, nowRatio } = warmUp;
   const at = ORDER.indexOf(phase);
   return (
     <section aria-label="Warm-up" className="grid gap-1">
@@ -26,11 +33,12 @@ export function WarmUpLine({ warmUp }: { warmUp: WarmUp }) {
         ))}
       </ol>
       <p role="status" className={phase === 'plateau' ? 'font-bold' : ''}>
-        {text}
+        {live ? `${text} ${advice}` : `At the end of this log: ${text}`}
       </p>
       {peakRatio === undefined || nowRatio === undefined ? null : (
         <p className="text-sm text-ink2">
-          Highest {peakRatio.toFixed(1)} × clean, now {nowRatio.toFixed(1)} ×, each at its own flow.
+          Highest {peakRatio.toFixed(1)} × clean, {live ? 'now' : 'at the end'} {nowRatio.toFixed(1)} ×, each
+          at its own flow.
         </p>
       )}
     </section>

@@ -21,7 +21,8 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
   const { jobId } = watch.facts;
   const state = useWatchState(watch);
   const { open } = useJob(jobId);
-  const addEntry = useAddEntry(jobId);
+  const add = useAddEntry(jobId);
+  const addEntry = (body: EntryBody, supersedes?: string) => add(body, supersedes, { quiet: true });
   const { pathname } = useLocation();
   const last = open ? burnsOf(open.derived.entries).at(-1) : undefined;
   const stored = useRef<'no' | 'stopped' | 'cold'>('no');
