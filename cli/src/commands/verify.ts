@@ -1,6 +1,11 @@
-import { BEYOND_THE_READINGS } from '@white-ember/core/job';
 import type { ReadingBody } from '@white-ember/core/ledger';
-import { compareReadings, judgeProof, type Comparison, type Proof } from '@white-ember/core/proof';
+import {
+  BEYOND_THE_READINGS,
+  compareReadings,
+  judgeProof,
+  type Comparison,
+  type Proof,
+} from '@white-ember/core/proof';
 import { loggedFacts, readingFromLog } from '@white-ember/core/readings';
 import { InputError } from '../InputError.ts';
 import { optionalNumber, readFilter, readLimits, readLogFile, type Options } from '../input.ts';
@@ -37,12 +42,12 @@ export async function verify(beforeFile: string, afterFile: string, options: Opt
     optionalNumber(options, 'displacementL', '--displacement-l') ??
     before.displacementL ??
     after.displacementL;
-  const comparison = compareReadings(before.reading, after.reading, {
+  const comparison = compareReadings([before.reading], [after.reading], {
     limits,
     ...(geometry === undefined ? {} : { geometry }),
     ...(displacementL === undefined ? {} : { displacementL }),
   });
-  const proof = judgeProof(comparison, { before: before.reading, after: after.reading }, limits);
+  const proof = judgeProof(comparison, { before: [before.reading], after: [after.reading] }, limits);
   const missing = [...proof.missing, ...BEYOND_THE_READINGS];
   if (options['json']) printJson(asDocument(comparison, proof, missing));
   else print(...asText(comparison, proof, missing));

@@ -55,6 +55,8 @@ export interface BenchOptions {
   readonly faults?: readonly Fault[];
   readonly start?: Partial<PlantStart>;
   readonly km?: number;
+  /** What this air meter shows of what passes it, though in order: meters of one make differ by some 3 %. */
+  readonly airMeterTolerance?: number;
   /** Another step than the usual one, for tests of the method itself. */
   readonly stepS?: number;
 }
@@ -84,12 +86,21 @@ export class BenchVehicle {
   /** Where the line was parted: what lies behind does not hold the gas back any more. */
   openJoint: JointName | undefined;
   filterOff = false;
+  airMeterTolerance: number;
   tick = 0;
   readonly #startKm: number;
   readonly #averageKmPerH: number;
   readonly #stepsASecond: number;
 
-  constructor({ family, seed, faults = [], start = {}, km = 120_000, stepS = STEP_S }: BenchOptions) {
+  constructor({
+    family,
+    seed,
+    faults = [],
+    start = {},
+    km = 120_000,
+    airMeterTolerance = 1,
+    stepS = STEP_S,
+  }: BenchOptions) {
     this.family = family;
     this.scale = scaleOf(family);
     this.seed = seed;
@@ -128,7 +139,9 @@ export class BenchVehicle {
       kmSinceOil: begin.kmSinceOil,
       kmSinceRegen: 180,
     });
+    this.airMeterTolerance = airMeterTolerance;
     this.wear = wearAt(faults, 0, family);
+    this.wear.airMeter.gain *= airMeterTolerance;
     for (const { id, severity } of faults) FAULTS[id].began?.(this.plant, this.computer, severity, family);
   }
 
@@ -376,6 +389,7 @@ export class BenchVehicle {
   /** Works out anew what the faults have made of the vehicle: after one came on, was repaired or was put in. */
   refreshWear(): void {
     this.wear = wearAt(this.faults, this.plant.runningS, this.family);
+    this.wear.airMeter.gain *= this.airMeterTolerance;
   }
 }
 

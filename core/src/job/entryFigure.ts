@@ -1,5 +1,5 @@
 import { CHECK_LABELS, type CheckId } from '../checks/index.ts';
-import type { BurnEnd, Entry, Face, Treatment, WorkType } from '../ledger/index.ts';
+import type { BurnEnd, Entry, Face, Reset, Treatment, WorkType } from '../ledger/index.ts';
 import { CLOCK_LABELS } from './clocks.ts';
 
 export const WORK_LABELS: Record<WorkType, string> = {
@@ -11,6 +11,7 @@ export const WORK_LABELS: Record<WorkType, string> = {
   'pipe-cleared': 'Pipe cleared',
   'sensor-replaced': 'Sensor replaced',
   'cause-repaired': 'Cause repaired',
+  'oil-changed': 'Oil changed',
   other: 'Other work',
 };
 
@@ -40,6 +41,15 @@ export const FACE_WORDS: Readonly<Record<Face, string>> = {
   cracked: 'cracked',
   melted: 'melted',
   plugged: 'plugged',
+};
+
+export const RESET_LABELS: Readonly<Record<Reset, string>> = {
+  'adapt-delta-p': 'Zero of the ΔP sensor learned',
+  'reset-oil': 'Oil life set back',
+  'reset-soot': 'Soot counter set back',
+  'new-filter': 'Computer told of a new filter',
+  'learned-values': 'Learned values set back',
+  'clear-codes': 'Codes cleared',
 };
 
 const SUBSTITUTED = { yes: 'it changes', no: 'no change', unclear: 'unclear' } as const;
@@ -110,6 +120,11 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
       return body.massKg === undefined
         ? `filter ${body.when} the clean, looked at`
         : `filter ${body.when} the clean: ${body.massKg} kg`;
+    case 'reset': {
+      const { before, after } = body;
+      const counted = before.sootG === undefined ? '' : `, ${before.sootG} → ${after?.sootG ?? '?'} g`;
+      return `${RESET_LABELS[body.reset].toLowerCase()}${counted}`;
+    }
     case 'settled':
       return 'settled';
     case 'choice-offered':

@@ -3,7 +3,7 @@ import { intakeOf } from '../diagnosis/index.ts';
 import type { Entry, EntryBody } from '../ledger/index.ts';
 import { entryBodySchema } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { madeEntry, madeId } from '../testing/madeEntries.ts';
+import { madeEntry, madeId, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import {
   caseOfJob,
@@ -91,7 +91,7 @@ describe('a filter that was blamed for its pipe', () => {
       headline: 'It was not the filter: read right, it is good',
     });
     expect(derive(...story, drive, noCodes).evidence.find(({ id }) => id === 'response')?.state).toBe('open');
-    expect(derive(...story, open, drive, noCodes)).toMatchObject({
+    expect(derive(...story, open, ...PROVEN_PATH, drive, noCodes)).toMatchObject({
       verdict: 'proved',
       headline: 'Proved: it was not the filter, which reads good',
     });

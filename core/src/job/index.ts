@@ -3,18 +3,12 @@ export {
   BURN_END_WORDS,
   DRIVABLE_WORDS,
   FACE_WORDS,
+  RESET_LABELS,
   TREATMENT_LABELS,
   WORK_LABELS,
   entryFigure,
 } from './entryFigure.ts';
-export {
-  BEYOND_THE_READINGS,
-  deriveJob,
-  type DerivedJob,
-  type Evidence,
-  type JobFacts,
-  type JobVerdict,
-} from './deriveJob.ts';
+export { deriveJob, type DerivedJob, type JobFacts, type JobVerdict, type NextJob } from './deriveJob.ts';
 export {
   causesSaid,
   checksMade,

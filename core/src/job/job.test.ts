@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CAUTIONS } from '../checks/index.ts';
 import { entryBodySchema, WORK_TYPES, type Entry, type EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { madeEntry, madeId } from '../testing/madeEntries.ts';
+import { madeEntry, madeId, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import {
   CAUTION_FOR_WORK,
@@ -25,6 +25,7 @@ const before = madeReading('before', { sootG: 35 });
 const clean: EntryBody = { kind: 'work', work: 'chemical-clean', what: 'One fill', dwellMin: 30 };
 const after = madeReading('after', { sootG: 3 });
 const drive: EntryBody = { kind: 'drive', distanceKm: 12, powerLimitGone: true, reportedBy: 'technician' };
+const [swap, hoses] = PROVEN_PATH;
 const noCodes: EntryBody = { kind: 'code-scan', when: 'after-drive', codes: [] };
 const signOff: EntryBody = { kind: 'sign-off' };
 
@@ -35,58 +36,73 @@ describe('what a ledger means', () => {
     expect(derive(complaint, { kind: 'code-scan', when: 'before', codes: [] }).stage).toBe('baseline');
     expect(derive(complaint, before).stage).toBe('treat');
     expect(derive(complaint, before, clean).stage).toBe('prove');
-    expect(derive(complaint, before, clean, after, drive, noCodes).stage).toBe('hand-over');
+    expect(derive(complaint, before, clean, after, swap, hoses, drive, noCodes).stage).toBe('hand-over');
     expect(derive(complaint, signOff).stage).toBe('hand-over');
   });
 
   it('is proved only when drive and re-scan are in as well', () => {
-    const atEqualFlow = derive(complaint, before, clean, after);
+    const atEqualFlow = derive(complaint, before, clean, after, swap, hoses);
     expect(atEqualFlow.verdict).toBe('equal-flow');
     expect(atEqualFlow.headline).toMatch(/^At equal flow the pressure drop fell by \d+ %$/);
     expect(atEqualFlow.evidence.filter((e) => e.state === 'open').map((e) => e.id)).toEqual([
       'drive',
       'no-codes',
     ]);
-    expect(derive(complaint, before, clean, after, drive).verdict).toBe('equal-flow');
-    expect(derive(complaint, before, clean, after, drive, noCodes).verdict).toBe('proved');
+    expect(derive(complaint, before, clean, after, swap, hoses, drive).verdict).toBe('equal-flow');
+    expect(derive(complaint, before, clean, after, swap, hoses, drive, noCodes).verdict).toBe('proved');
   });
 
   it('is not proved by codes that are left, a limit that stays, or a scan from before the drive', () => {
     const codesLeft: EntryBody = { kind: 'code-scan', when: 'after-drive', codes: [{ code: 'P2463' }] };
     expect(
-      derive(complaint, before, clean, after, drive, codesLeft).evidence.find((e) => e.id === 'no-codes'),
+      derive(complaint, before, clean, after, swap, hoses, drive, codesLeft).evidence.find(
+        (e) => e.id === 'no-codes',
+      ),
     ).toMatchObject({
       state: 'failed',
       text: 'Codes after the drive: P2463',
     });
-    expect(derive(complaint, before, clean, after, noCodes, drive).verdict).toBe('equal-flow');
-    const still = derive(limited, before, clean, after, { ...drive, powerLimitGone: false }, noCodes);
+    expect(derive(complaint, before, clean, after, swap, hoses, noCodes, drive).verdict).toBe('equal-flow');
+    const still = derive(
+      limited,
+      before,
+      clean,
+      after,
+      swap,
+      hoses,
+      { ...drive, powerLimitGone: false },
+      noCodes,
+    );
     expect(still.evidence.find((e) => e.id === 'power-limit')?.state).toBe('failed');
     expect(still.verdict).toBe('equal-flow');
   });
 
   it('lets a drive from before the last work prove nothing about it', () => {
     const again: EntryBody = { kind: 'work', work: 'cause-repaired', what: 'Duct replaced' };
-    expect(derive(complaint, before, clean, after, drive, noCodes, again).verdict).toBe('equal-flow');
+    expect(derive(complaint, before, clean, after, swap, hoses, drive, noCodes, again).verdict).toBe(
+      'equal-flow',
+    );
   });
 
   it('asks for another after reading when the filter was worked on since', () => {
-    const again = derive(complaint, before, clean, after, clean, drive, noCodes);
+    const again = derive(complaint, before, clean, after, clean, swap, hoses, drive, noCodes);
     expect(again.evidence.find((e) => e.id === 'after')).toMatchObject({
       state: 'failed',
       text: expect.stringMatching(/read again/) as string,
     });
     expect(again.verdict).toBe('equal-flow');
     const repaired: EntryBody = { kind: 'work', work: 'cause-repaired', what: 'Glow plug' };
-    expect(derive(complaint, before, clean, after, repaired, drive, noCodes).verdict).toBe('proved');
+    expect(derive(complaint, before, clean, after, swap, hoses, repaired, drive, noCodes).verdict).toBe(
+      'proved',
+    );
   });
 
   it('takes the before reading from ahead of the work, and does not believe one from after it', () => {
     const late = madeReading('before', { sootG: 20 });
-    const job = derive(complaint, before, clean, late, after, drive, noCodes);
+    const job = derive(complaint, before, clean, late, after, swap, hoses, drive, noCodes);
     expect(job.before?.seq).toBe(2);
     expect(job.verdict).toBe('proved');
-    const onlyLate = derive(complaint, clean, before, after, drive, noCodes);
+    const onlyLate = derive(complaint, clean, before, after, swap, hoses, drive, noCodes);
     expect(onlyLate.evidence.find((e) => e.id === 'before')?.state).toBe('failed');
     expect(onlyLate.verdict).toBe('equal-flow');
   });
@@ -94,16 +110,25 @@ describe('what a ledger means', () => {
   it('takes a before reading anew once sensor and pipes are put right, as long as the filter is untouched', () => {
     const cleared: EntryBody = { kind: 'work', work: 'pipe-cleared', what: 'rodded', part: 'high-pipe' };
     const blind = madeReading('before', { sootG: 2 });
-    const notRead = derive(complaint, before, cleared, clean, after, drive, noCodes);
+    const notRead = derive(complaint, before, cleared, clean, after, swap, hoses, drive, noCodes);
     expect(notRead.verdict).toBe('not-proved');
     expect(notRead.proof?.missing[0]).toMatch(/since the one that there is, the high pipe was cleared/);
-    const job = derive(complaint, blind, cleared, before, clean, after, drive, noCodes);
+    const job = derive(complaint, blind, cleared, before, clean, after, swap, hoses, drive, noCodes);
     expect(job.before?.seq).toBe(4);
     expect(job.verdict).toBe('proved');
   });
 
   it('marks a drive that the customer reported', () => {
-    const job = derive(complaint, before, clean, after, { ...drive, reportedBy: 'customer' }, noCodes);
+    const job = derive(
+      complaint,
+      before,
+      clean,
+      after,
+      swap,
+      hoses,
+      { ...drive, reportedBy: 'customer' },
+      noCodes,
+    );
     expect(job.evidence.find((e) => e.id === 'drive')?.text).toMatch(/reported by the customer/);
   });
 
@@ -144,7 +169,7 @@ describe('what a ledger means', () => {
   });
 
   it('gives the same answer twice', () => {
-    const bodies = [complaint, before, clean, after, drive, noCodes];
+    const bodies = [complaint, before, clean, after, swap, hoses, drive, noCodes];
     expect(derive(...bodies)).toEqual(derive(...bodies));
   });
 });
@@ -166,6 +191,7 @@ describe('words for every entry', () => {
     { kind: 'temporary-repair', what: 'x' },
     { kind: 'drivable', verdict: 'limited', why: 'x' },
     { kind: 'settled', entry: madeId(1), how: 'x' },
+    { kind: 'reset', reset: 'reset-soot', source: 'hand', before: { sootG: 36 }, after: { sootG: 0 } },
     { kind: 'treatment-chosen', treatment: 'chemical' },
     { kind: 'clock-started', clock: 'cooling', minutes: 20, what: 'x' },
     { kind: 'clock-ended', entry: madeId(1) },

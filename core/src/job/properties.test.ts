@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Entry, EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { madeEntry } from '../testing/madeEntries.ts';
+import { madeEntry, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import { deriveJob, STAGES, summariseJob, type DerivedJob } from './index.ts';
 
@@ -21,6 +21,7 @@ const BODIES: readonly EntryBody[] = [
   { kind: 'code-scan', when: 'after-drive', codes: [] },
   { kind: 'part-state', part: 'high-pipe', state: 'sound', why: 'quick' },
   { kind: 'sign-off' },
+  ...PROVEN_PATH,
 ];
 /** Any order of work that a person might enter. */
 const ledgers = fc
@@ -79,7 +80,9 @@ describe('for any ledger at all', () => {
   });
 
   it('work on the filter after the proof takes the proof away', () => {
-    const proved = [0, 1, 2, 5, 3, 7, 8].map((pick, i) => madeEntry(i + 1, BODIES[pick] as EntryBody));
+    const proved = [0, 1, 2, 5, 3, 11, 12, 7, 8].map((pick, i) =>
+      madeEntry(i + 1, BODIES[pick] as EntryBody),
+    );
     expect(derive(proved).verdict).toBe('proved');
     expect(derive([...proved, madeEntry(50, BODIES[5] as EntryBody)]).verdict).not.toBe('proved');
   });

@@ -61,6 +61,7 @@ export function stageOf(entry: Pick<Entry, 'body'>): Stage | undefined {
     case 'filter-off':
       return 'treat';
     case 'drive':
+    case 'reset':
       return 'prove';
     case 'sign-off':
       return 'hand-over';

@@ -11,5 +11,6 @@ export const CAUTION_FOR_WORK: Record<WorkType, CautionId | undefined> = {
   'pipe-cleared': 'air',
   'sensor-replaced': 'hot',
   'cause-repaired': undefined,
+  'oil-changed': undefined,
   other: undefined,
 };

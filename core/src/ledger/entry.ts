@@ -21,6 +21,7 @@ import {
 } from './stripDownBodies.ts';
 import { PART_STATES, partIdSchema } from './parts.ts';
 import { readingBodySchema } from './reading.ts';
+import { resetBodySchema } from './resetBodies.ts';
 import {
   clockEndedBodySchema,
   clockStartedBodySchema,
@@ -38,6 +39,7 @@ export const WORK_TYPES = [
   'pipe-cleared',
   'sensor-replaced',
   'cause-repaired',
+  'oil-changed',
   'other',
 ] as const;
 export type WorkType = (typeof WORK_TYPES)[number];
@@ -84,6 +86,8 @@ const complaintBodySchema = z
 const codeScanBodySchema = z.object({
   kind: z.literal('code-scan'),
   when: z.enum(['before', 'after-unplugging', 'after-clear', 'after-drive']),
+  /** Told by the customer, who sees lamps and messages and no codes; absent: read with a tool. */
+  reportedBy: z.enum(['technician', 'customer']).optional(),
   codes: z
     .array(
       z.object({
@@ -129,6 +133,11 @@ const driveBodySchema = z.object({
   minutes: z.number().min(1, 'Drive: at least 1 min').max(1440, 'Drive: at most a day').optional(),
   powerLimitGone: z.boolean(),
   reportedBy: z.enum(['technician', 'customer']),
+  /** Soot counter as it was set out and at the end of the drive. */
+  sootStartG: z.number().min(0, 'Soot: not below 0 g').max(2000, 'Soot: at most 2000 g').optional(),
+  sootEndG: z.number().min(0, 'Soot: not below 0 g').max(2000, 'Soot: at most 2000 g').optional(),
+  /** Hottest gas before the filter on the way. */
+  egtPeakC: z.number().min(-40, 'EGT: not below -40 °C').max(1100, 'EGT: at most 1100 °C').optional(),
   note: freeText('Note', 1000).optional(),
 });
 
@@ -184,6 +193,7 @@ export const entryBodySchema = z.discriminatedUnion('kind', [
   fastenerSignedBodySchema,
   partBrokeBodySchema,
   filterOffBodySchema,
+  resetBodySchema,
   choiceOfferedBodySchema,
   choiceMadeBodySchema,
   familyNoteBodySchema,

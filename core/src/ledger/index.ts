@@ -30,6 +30,7 @@ export {
   type FluidEntry,
   type Treatment,
 } from './treatmentBodies.ts';
+export { RESETS, RESET_VALUES, type Reset, type ResetValue } from './resetBodies.ts';
 export { BURN_ENDS, type BurnEnd } from './burnBodies.ts';
 export { BREAKS, FACES, SINGLE_USE, type Break, type Face, type SingleUse } from './stripDownBodies.ts';
 export { PART_IDS, PART_STATES, type PartId, type PartState } from './parts.ts';

@@ -61,6 +61,15 @@ export const readingOriginSchema = z.discriminatedUnion('type', [
     mapping: z.record(z.string(), z.string().max(300)),
     /** What the file's sensors showed that bears on belief in this reading. */
     findings: z.array(z.string().max(60)).max(60),
+    /** How ΔP followed the flow in it; absent where the log could not show it, and in readings of before it was looked for. */
+    follows: z
+      .object({
+        correlation: z.number().min(-1).max(1),
+        lagS: z.number().min(0).max(600).optional(),
+        /** Lags shorter than this cannot be told apart in it. */
+        resolutionS: z.number().min(0).max(600).optional(),
+      })
+      .optional(),
   }),
 ]);
 

@@ -83,6 +83,36 @@ export const ASSUMPTIONS = {
     group: 'assumption',
     reason: 'Warm engine, a minute at 2500–3000 rpm without load.',
   },
+  lawOffPercent: {
+    label: 'Law of pressure and flow off at a flow, standard deviation',
+    unit: '%',
+    value: 4,
+    low: 0.5,
+    high: 20,
+    group: 'assumption',
+    reason:
+      'Two terms fitted over idle and holds while the filter warms up; readings at the flow itself correct it.',
+  },
+  tailHoldMbar: {
+    label: 'Pressure behind the filter above the air, in a hold',
+    unit: 'mbar',
+    value: 18,
+    low: 0,
+    high: 200,
+    group: 'assumption',
+    reason:
+      'Silencer and pipe of light vehicles, no load: 14–25 mbar; it makes the gas in the filter a little denser.',
+  },
+  flowUnsharedPercent: {
+    label: 'Flow: part of its error that two readings of one vehicle do not share, standard deviation',
+    unit: '%',
+    value: 1.5,
+    low: 0.1,
+    high: 10,
+    group: 'assumption',
+    reason:
+      'The same air meter on the same day: its own error is in both and falls out; pulsation, recirculation and drift are not.',
+  },
   handSpreadPercent: {
     label: 'Doubt of a figure read by eye, ±',
     unit: '%',

@@ -6,6 +6,7 @@ import { CHECK_LIMITS } from './checkLimits.ts';
 import { CLEAN_LIMITS } from './cleanLimits.ts';
 import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
+import { PROOF_LIMITS } from './proofLimits.ts';
 import { RUN_LIMITS } from './runLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
 import { TREATMENT_LIMITS } from './treatmentLimits.ts';
@@ -29,6 +30,7 @@ describe('limits profile', () => {
   it('keeps every limit of its groups: none stands twice and hides the other', () => {
     const groups = [
       FILTER_LIMITS,
+      PROOF_LIMITS,
       SENSOR_LIMITS,
       CHECK_LIMITS,
       BURN_LIMITS,

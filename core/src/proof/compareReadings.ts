@@ -3,7 +3,6 @@ import {
   fitFlow,
   flowDrive,
   outletFlowM3PerH,
-  pressureFromFit,
   restrictionRatio,
   sootFromPressure,
   type FilterGeometry,
@@ -11,11 +10,20 @@ import {
   type FlowFit,
   type SootEstimate,
 } from '../filter/index.ts';
-import type { ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { mean, studentT90 } from '../quantities/index.ts';
+import { mean } from '../quantities/index.ts';
 import type { FlowContext } from '../readings/index.ts';
-import { judgeReading, type JudgedReading, type JudgedSample } from './readingPoints.ts';
+import {
+  commonCondition,
+  covers,
+  flowDoubtBetween,
+  poolReadings,
+  pressureAt,
+  strongest,
+  type Readings,
+  type Side,
+} from './pooled.ts';
+import { Z90, type JudgedReading, type JudgedSample } from './readingPoints.ts';
 
 export interface Interval {
   readonly value: number;
@@ -57,6 +65,8 @@ export interface Comparison {
   readonly sootBefore?: SootEstimate;
   readonly sootAfter?: SootEstimate;
   readonly rows: readonly ComparisonRow[];
+  /** Readings that do not agree with the latest of their side and so do not count, as sentences. */
+  readonly leftOut: readonly string[];
   /** Why no comparison could be made, as sentences. */
   readonly obstacles: readonly string[];
 }
@@ -65,59 +75,27 @@ export interface ProofContext extends FlowContext {
   readonly geometry?: FilterGeometry;
 }
 
-/** How far beyond the measured flows a fit may still be asked. */
-const REACH = 1.15;
-/** With one and the same kind of flow figure most of its error is shared by before and after; this part is not. */
-const UNSHARED_FLOW_DOUBT = 0.03;
-
-const strongest = (reading: JudgedReading): JudgedSample | undefined =>
-  [...reading.samples].sort((a, b) => flowDrive(b.flow) - flowDrive(a.flow))[0];
-
-/** Whether a flow lies within what a reading covers; a fit through one flow reaches only near that flow. */
-function covers(reading: JudgedReading, at: number): boolean {
-  const drives = reading.samples.map((sample) => flowDrive(sample.flow));
-  return drives.length > 0 && at <= Math.max(...drives) * REACH && at >= Math.min(...drives) / REACH;
-}
-
-interface Side {
-  readonly reading: JudgedReading;
-  readonly fit: FlowFit;
-}
-
-/** ΔP of one side with its standard deviation from fit and zero. */
-function at({ reading, fit }: Side, condition: FlowCondition): { dpMbar: number; sdMbar: number } {
-  const { dpMbar, sdMbar } = pressureFromFit(fit, condition);
-  return { dpMbar, sdMbar: Math.hypot(sdMbar, reading.zeroSdMbar) };
-}
-
-function removed(before: Side, after: Side, condition: FlowCondition): Interval | undefined {
-  const b = at(before, condition);
-  const a = at(after, condition);
+function removed(before: Side, after: Side, condition: FlowCondition, limits: Limits): Interval | undefined {
+  const b = pressureAt(before, condition, limits);
+  const a = pressureAt(after, condition, limits);
   if (b.dpMbar <= 0.2) return undefined;
   const ratio = a.dpMbar / b.dpMbar;
-  const sources = [before, after].map((side) => strongest(side.reading)?.flow);
-  const same = sources[0]?.airSource === sources[1]?.airSource;
-  const flowDoubt = same
-    ? UNSHARED_FLOW_DOUBT
-    : Math.hypot(sources[0]?.flowDoubt ?? 0, sources[1]?.flowDoubt ?? 0) / 1.645;
+  const flowDoubt = flowDoubtBetween(before.reading, after.reading, limits);
   const sd = Math.hypot(a.sdMbar / b.dpMbar, (ratio * b.sdMbar) / b.dpMbar, ratio * flowDoubt);
-  // Hand readings rest on a stated spread, not on one estimated from few points: no t factor for them.
-  const degrees = Math.min(before.fit.degrees, after.fit.degrees);
-  const t = degrees >= 4 ? studentT90(degrees) : 1.645;
-  return { value: 100 * (1 - ratio), low: 100 * (1 - ratio - t * sd), high: 100 * (1 - ratio + t * sd) };
+  return { value: 100 * (1 - ratio), low: 100 * (1 - ratio - Z90 * sd), high: 100 * (1 - ratio + Z90 * sd) };
 }
 
 function restriction(
   side: Side,
   condition: FlowCondition,
-  geometry: FilterGeometry | undefined,
+  { geometry, limits }: ProofContext,
 ): Interval | undefined {
   if (!geometry) return undefined;
-  const { dpMbar, sdMbar } = at(side, condition);
+  const { dpMbar, sdMbar } = pressureAt(side, condition, limits);
   const ratio = restrictionRatio(geometry, condition, dpMbar);
   if (!ratio.ok) return undefined;
   const doubt = Math.hypot(
-    (1.645 * sdMbar) / ratio.value.cleanMbar,
+    (Z90 * sdMbar) / ratio.value.cleanMbar,
     ratio.value.ratio * (strongest(side.reading)?.flow.flowDoubt ?? 0),
   );
   return {
@@ -130,16 +108,16 @@ function restriction(
 function soot(
   side: Side,
   condition: FlowCondition,
-  geometry: FilterGeometry | undefined,
+  { geometry, limits }: ProofContext,
 ): SootEstimate | undefined {
   if (!geometry) return undefined;
-  const { dpMbar, sdMbar } = at(side, condition);
+  const { dpMbar, sdMbar } = pressureAt(side, condition, limits);
   const flowShare = dpMbar * (strongest(side.reading)?.flow.flowDoubt ?? 0);
   const estimate = sootFromPressure({
     geometry,
     gas: condition,
     dpMbar: Math.max(dpMbar, 0),
-    dpDoubtMbar: Math.hypot(1.645 * sdMbar, flowShare),
+    dpDoubtMbar: Math.hypot(Z90 * sdMbar, flowShare),
   });
   return estimate.ok ? estimate.value : undefined;
 }
@@ -186,7 +164,7 @@ function rowFor(step: Step, before: Side, after: Side, context: ProofContext): C
   const driven = average((s) => flowDrive(s.flow), all) ?? 0;
   const condition = conditionWithDrive(driven, temperatureC, outletPa);
   const stated = (side: Side): number | undefined =>
-    covers(side.reading, driven) ? at(side, condition).dpMbar : undefined;
+    covers(side.reading, driven) ? pressureAt(side, condition, context.limits).dpMbar : undefined;
   const beforeMbar = stated(before);
   const afterMbar = stated(after);
   const ratioOf = (dpMbar: number | undefined): number | undefined => {
@@ -213,19 +191,23 @@ function rowFor(step: Step, before: Side, after: Side, context: ProofContext): C
 }
 
 /**
- * Sets an after reading against a before reading at equal mass flow and temperature. Both are fitted by
+ * Sets after readings against before readings at equal mass flow and temperature. Both are fitted by
  * ΔP = A·μQ + B·ρQ²; the comparison stands at the highest flow that both cover. The interval (90 %) carries the spread
  * of the readings, the doubt of the two zeros and the part of the flow's doubt that the two do not share.
  * Where the flows do not overlap, nothing is compared and the obstacle is named.
  */
-export function compareReadings(before: ReadingBody, after: ReadingBody, context: ProofContext): Comparison {
-  const judgedBefore = judgeReading(before, context);
-  const judgedAfter = judgeReading(after, context);
+export function compareReadings(before: Readings, after: Readings, context: ProofContext): Comparison {
+  const { limits } = context;
+  const pooledBefore = poolReadings(before, context, 'before');
+  const pooledAfter = poolReadings(after, context, 'after');
+  const judgedBefore = pooledBefore.reading;
+  const judgedAfter = pooledAfter.reading;
   const beforeFit = fitFlow(judgedBefore.points);
   const afterFit = fitFlow(judgedAfter.points);
   const base = {
     before: judgedBefore,
     after: judgedAfter,
+    leftOut: [...pooledBefore.leftOut, ...pooledAfter.leftOut],
     ...(beforeFit.ok ? { beforeFit: beforeFit.value } : {}),
     ...(afterFit.ok ? { afterFit: afterFit.value } : {}),
   };
@@ -248,8 +230,8 @@ export function compareReadings(before: ReadingBody, after: ReadingBody, context
     .filter((row) => row !== undefined)
     .sort((a, b) => a.flowM3PerH - b.flowM3PerH);
 
-  const driven = Math.min(flowDrive(strongBefore.flow), flowDrive(strongAfter.flow));
-  if (!covers(judgedBefore, driven) || !covers(judgedAfter, driven)) {
+  const condition = commonCondition(judgedBefore, judgedAfter);
+  if (!condition) {
     return {
       ...base,
       rows,
@@ -258,11 +240,6 @@ export function compareReadings(before: ReadingBody, after: ReadingBody, context
       ],
     };
   }
-  const condition = conditionWithDrive(
-    driven,
-    (strongBefore.flow.temperatureC + strongAfter.flow.temperatureC) / 2,
-    (strongBefore.flow.outletPressurePa + strongAfter.flow.outletPressurePa) / 2,
-  );
   const optional = <K extends string, V>(key: K, value: V | undefined): Partial<Record<K, V>> =>
     value === undefined ? {} : ({ [key]: value } as Record<K, V>);
   return {
@@ -272,13 +249,13 @@ export function compareReadings(before: ReadingBody, after: ReadingBody, context
     equalFlow: {
       ...condition,
       flowM3PerH: outletFlowM3PerH(condition),
-      beforeMbar: at(sides[0], condition).dpMbar,
-      afterMbar: at(sides[1], condition).dpMbar,
+      beforeMbar: pressureAt(sides[0], condition, limits).dpMbar,
+      afterMbar: pressureAt(sides[1], condition, limits).dpMbar,
     },
-    ...optional('removedPercent', removed(sides[0], sides[1], condition)),
-    ...optional('restrictionBefore', restriction(sides[0], condition, context.geometry)),
-    ...optional('restrictionAfter', restriction(sides[1], condition, context.geometry)),
-    ...optional('sootBefore', soot(sides[0], condition, context.geometry)),
-    ...optional('sootAfter', soot(sides[1], condition, context.geometry)),
+    ...optional('removedPercent', removed(sides[0], sides[1], condition, limits)),
+    ...optional('restrictionBefore', restriction(sides[0], condition, context)),
+    ...optional('restrictionAfter', restriction(sides[1], condition, context)),
+    ...optional('sootBefore', soot(sides[0], condition, context)),
+    ...optional('sootAfter', soot(sides[1], condition, context)),
   };
 }

@@ -5,6 +5,19 @@ export {
   type JudgedReading,
   type JudgedSample,
 } from './readingPoints.ts';
+export { poolReadings, type Pooled, type Readings } from './pooled.ts';
+export { EVIDENCE_IDS, type Evidence, type EvidenceId } from './evidenceItem.ts';
+export {
+  BEYOND_THE_READINGS,
+  changesTheFilter,
+  evidenceOf,
+  proofKind,
+  PROOF_KINDS,
+  type ProofKind,
+} from './evidence.ts';
+export { planResets, RESET_COMMANDS, type ResetFacts, type ResetStep } from './resets.ts';
+export { confidenceOf, normalUpTo, type Confidence } from './confidence.ts';
+export { contradictionBy, type Contradiction, type NextVisit } from './contradiction.ts';
 export {
   compareReadings,
   type Comparison,

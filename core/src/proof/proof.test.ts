@@ -40,14 +40,14 @@ function judge(before: Truth, after: Truth, options: Options = {}): { comparison
   const geometry = options.geometry === undefined ? FILTER : options.geometry;
   const afterReading = (options.change ?? ((r) => r))(madeReading('after', after));
   const beforeReading = (options.changeBefore ?? ((r) => r))(madeReading('before', before));
-  const comparison = compareReadings(beforeReading, afterReading, {
+  const comparison = compareReadings([beforeReading], [afterReading], {
     limits,
     displacementL: DISPLACEMENT_L,
     ...(geometry ? { geometry } : {}),
   });
   return {
     comparison,
-    proof: judgeProof(comparison, { before: beforeReading, after: afterReading }, limits),
+    proof: judgeProof(comparison, { before: [beforeReading], after: [afterReading] }, limits),
   };
 }
 

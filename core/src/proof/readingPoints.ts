@@ -127,3 +127,26 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
   }
   return { ...zero, samples, points, cloud, readings, assumptions: [...assumptions], unplaced };
 }
+
+/**
+ * Several readings of one state as one: samples and points together. Each keeps its own zero taken off; the doubts of the zeros, which
+ * are not of one another, fall as the shares of the readings in the whole.
+ */
+export function togetherRead(readings: readonly [JudgedReading, ...JudgedReading[]]): JudgedReading {
+  const [first] = readings;
+  if (readings.length === 1) return first;
+  const count = readings.reduce((sum, { points }) => sum + points.length, 0);
+  const share = ({ points }: JudgedReading): number =>
+    count === 0 ? 1 / readings.length : points.length / count;
+  return {
+    zeroMbar: readings.reduce((sum, reading) => sum + share(reading) * reading.zeroMbar, 0),
+    zeroSdMbar: Math.hypot(...readings.map((reading) => share(reading) * reading.zeroSdMbar)),
+    zeroRead: readings.every(({ zeroRead }) => zeroRead),
+    samples: readings.flatMap(({ samples }) => samples),
+    points: readings.flatMap(({ points }) => points),
+    cloud: readings.flatMap(({ cloud }) => cloud),
+    readings: readings.reduce((sum, reading) => sum + reading.readings, 0),
+    assumptions: [...new Set(readings.flatMap(({ assumptions }) => assumptions))],
+    unplaced: readings.flatMap(({ unplaced }) => unplaced),
+  };
+}

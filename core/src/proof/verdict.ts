@@ -1,8 +1,8 @@
-import type { ReadingBody } from '../ledger/index.ts';
 import { LIMIT_DEFINITIONS, type LimitId, type Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
 import { pressureText, withoutMinusZero, type Unit } from '../quantities/index.ts';
 import type { Comparison } from './compareReadings.ts';
+import type { Readings } from './pooled.ts';
 
 export const VERDICTS = ['proved', 'better', 'not-proved', 'worse'] as const;
 export type Verdict = (typeof VERDICTS)[number];
@@ -24,6 +24,8 @@ export interface Proof {
   readonly nothingToRemove: boolean;
   /** The filter was not touched: the sensor or its pipes had lied, and what is read since their repair is good. */
   readonly falseAlarm?: boolean;
+  /** Another filter was put in, and what it reads is good, whatever the old one read. */
+  readonly newFilter?: boolean;
   /** What must still be read before more can be said, as sentences. */
   readonly missing: readonly string[];
   readonly reasons: readonly string[];
@@ -31,12 +33,14 @@ export interface Proof {
 }
 
 export interface ProofReadings {
-  readonly before: ReadingBody;
-  readonly after: ReadingBody;
+  readonly before: Readings;
+  readonly after: Readings;
   /** What was done to the ΔP sensor or its pipes between the two, in words. */
   readonly pathChanged?: string;
   /** Nothing was done to the filter between the two. */
   readonly filterUntouched?: boolean;
+  /** Another filter was put in between the two: what counts is what that one reads. */
+  readonly newFilter?: boolean;
 }
 
 const percent = (value: number): string => `${Math.round(value)} %`;
@@ -91,19 +95,16 @@ function beforeWasGood(comparison: Comparison, limits: Limits): boolean {
   return known.length > 0 && known.every(([value, limit]) => (value as number) <= limit);
 }
 
+/** Whether a log among the readings shows a finding. */
+const shows = (readings: Readings, is: (finding: string) => boolean): boolean =>
+  readings.some(({ origin }) => origin.type === 'log' && origin.findings.some(is));
+
 /** Reasons why the after reading cannot carry a verdict, whatever its figures: a lying sensor looks like a cure. */
-function unbelievable(
-  comparison: Comparison,
-  after: ReadingBody,
-  limits: Limits,
-  pressureUnit: Unit,
-): string[] {
+function unbelievable(comparison: Comparison, after: Readings, limits: Limits, pressureUnit: Unit): string[] {
   const missing: string[] = [];
-  const found =
-    after.origin.type === 'log' ? after.origin.findings.filter((id) => SENSOR_UNPROVEN.has(id)) : [];
-  if (found.length > 0)
+  if (shows(after, (id) => SENSOR_UNPROVEN.has(id)))
     missing.push('An after reading from a sensor that answers to flow: this log shows one that does not.');
-  if (after.origin.type === 'log' && after.origin.findings.includes('dp-falling')) {
+  if (shows(after, (id) => id === 'dp-falling')) {
     missing.push('An after reading on the plateau: the pressure was still falling during this hold.');
   }
   const { restrictionAfter, equalFlow } = comparison;
@@ -134,8 +135,7 @@ function beforeUnbelievable(
     return [
       `A before reading by the sensor and pipes of now: since the one that there is, ${pathChanged}, so how much was removed cannot be said. Next time read again after such a repair, before the filter is touched.`,
     ];
-  const found = before.origin.type === 'log' && before.origin.findings.some((id) => SENSOR_UNPROVEN.has(id));
-  if (found)
+  if (shows(before, (id) => SENSOR_UNPROVEN.has(id)))
     return [
       'A before reading that can be believed: this log shows a sensor or pipe that does not follow the flow, so how much was removed cannot be said.',
     ];
@@ -144,6 +144,17 @@ function beforeUnbelievable(
     `A before reading that can be believed: it reads ${restrictionBefore.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}): sensor, hoses, size, or a cracked filter. How much was removed cannot be said.`,
   ];
 }
+
+const notTheFilter = ({ pathChanged = '' }: ProofReadings, judgements: readonly Judgement[]): Proof => ({
+  verdict: 'proved',
+  nothingToRemove: false,
+  falseAlarm: true,
+  missing: [],
+  reasons: [
+    `The filter was not touched. Since the before reading ${pathChanged}, and what is read now is within its limits: it was not the filter.`,
+  ],
+  judgements,
+});
 
 /**
  * The verdict at equal flow, from the comparison alone: *proved* when the pressure fell by at least the limit at the
@@ -159,6 +170,13 @@ export function judgeProof(
 ): Proof {
   const { removedPercent, equalFlow } = comparison;
   const { after } = readings;
+  const state = afterJudgements(comparison, limits);
+  const good = state.length > 0 && state.every(({ holds }) => holds);
+  const falseAlarm = good && readings.filterUntouched === true && readings.pathChanged !== undefined;
+  // A sensor that showed nothing at all cannot be compared with: what it shows since it was put right can be judged.
+  const mute =
+    falseAlarm && !removedPercent && unbelievable(comparison, after, limits, pressureUnit).length === 0;
+  if (mute) return notTheFilter(readings, state);
   if (!removedPercent || !equalFlow) {
     return {
       verdict: 'not-proved',
@@ -172,7 +190,8 @@ export function judgeProof(
     };
   }
   const flow = `${Math.round(equalFlow.flowM3PerH)} m³/h`;
-  const fall = `At ${flow} the pressure drop went from ${pressureText(equalFlow.beforeMbar, pressureUnit)} to ${pressureText(equalFlow.afterMbar, pressureUnit)}: ${percent(removedPercent.value)} removed, ${percent(removedPercent.low)} to ${percent(removedPercent.high)} (90 %).`;
+  const fallen = `At ${flow} the pressure drop went from ${pressureText(equalFlow.beforeMbar, pressureUnit)} to ${pressureText(equalFlow.afterMbar, pressureUnit)}: ${percent(removedPercent.value)} removed, ${percent(removedPercent.low)} to ${percent(removedPercent.high)} (90 %).`;
+  const fall = [fallen, ...comparison.leftOut].join(' ');
   const judgements = [
     judged('Removed, lower end', removedPercent.low, 'removedProvedPercent', limits, 'at least'),
     ...afterJudgements(comparison, limits),
@@ -180,21 +199,20 @@ export function judgeProof(
   const missing = unbelievable(comparison, after, limits, pressureUnit);
   if (missing.length > 0)
     return { verdict: 'not-proved', nothingToRemove: false, missing, reasons: [fall], judgements };
+  if (good && readings.newFilter === true)
+    return {
+      verdict: 'proved',
+      nothingToRemove: false,
+      newFilter: true,
+      missing: [],
+      reasons: [
+        `Another filter was put in: what counts is what it reads, and that is within its limits. ${fall}`,
+      ],
+      judgements: state,
+    };
   const noBefore = beforeUnbelievable(comparison, readings, limits);
   if (noBefore.length > 0) {
-    const state = afterJudgements(comparison, limits);
-    const good = state.length > 0 && state.every(({ holds }) => holds);
-    if (good && readings.filterUntouched === true && readings.pathChanged !== undefined)
-      return {
-        verdict: 'proved',
-        nothingToRemove: false,
-        falseAlarm: true,
-        missing: [],
-        reasons: [
-          `The filter was not touched. Since the before reading ${readings.pathChanged}, and what is read now is within its limits: it was not the filter.`,
-        ],
-        judgements: state,
-      };
+    if (falseAlarm) return notTheFilter(readings, state);
     return {
       verdict: 'not-proved',
       nothingToRemove: false,

@@ -26,6 +26,22 @@ export function loggedFacts(recording: Recording): Pick<LogReadingParts, 'barome
   };
 }
 
+type LogOrigin = Extract<ReadingBody['origin'], { type: 'log' }>;
+
+/** How ΔP followed the flow, as far as the log shows it. */
+function followsOf({ features }: LogAnalysis): Pick<LogOrigin, 'follows'> {
+  const dp = features.responses.find(({ channel }) => channel === 'dpfDeltaP');
+  if (!dp) return {};
+  const { correlation, lagS, resolutionS } = dp;
+  return {
+    follows: {
+      correlation,
+      ...(lagS === undefined ? {} : { lagS: Math.max(0, lagS) }),
+      ...(resolutionS === undefined ? {} : { resolutionS }),
+    },
+  };
+}
+
 /** A log as a reading of the ledger: its steady windows less those left out, its columns and what they showed. */
 export function readingFromLog(
   { analysis, samples, barometerMbar, sootCounterG }: LogReadingParts,
@@ -40,6 +56,7 @@ export function readingFromLog(
       fileName: about.fileName.slice(0, 300),
       mapping: Object.fromEntries(analysis.channels.map((channel) => [channel.role, channel.column])),
       findings: [...new Set(analysis.findings.map((finding) => finding.id))],
+      ...followsOf(analysis),
     },
     samples: samples.filter((_, i) => !about.leftOut?.has(i)),
     ...(barometerMbar === undefined ? {} : { barometerMbar }),

@@ -100,7 +100,9 @@ export function steadyFlow(sample: SteadySample, context: FlowContext): Result<S
   if (context.barometerMbar === undefined)
     assumptions.push(`barometer not read: taken as ${ASSUMED_BAROMETER_MBAR} mbar`);
   const exhaust = exhaustMassGPerS(air.gPerS, context.limits.airFuelRatioUnloaded) / 1000;
-  const flow = filterFlow(exhaust, sample.filterC ?? assumedC, barometerMbar * MBAR_TO_PA, sample.dpMbar);
+  const tailMbar = sample.kind === 'hold' ? context.limits.tailHoldMbar : 0;
+  const outletPa = (barometerMbar + tailMbar) * MBAR_TO_PA;
+  const flow = filterFlow(exhaust, sample.filterC ?? assumedC, outletPa, sample.dpMbar);
   return success({
     ...flow,
     airSource: air.source,

@@ -1,6 +1,6 @@
 export { EXPECTED_LOGS, PRESSURE_DROP_CASES, sampleBytes, type ExpectedLog } from './samples.ts';
 export { DISPLACEMENT_L, FILTER, madeReading, madeSample, seededNoise, type Truth } from './madeReadings.ts';
-export { madeEntry, madeId, note } from './madeEntries.ts';
+export { madeEntry, madeId, note, PROVEN_PATH } from './madeEntries.ts';
 export {
   dice,
   DRILLS,
@@ -16,6 +16,7 @@ export { randomLog, type RandomLog } from './randomLog.ts';
 export { drivenVehicle, type DrivenVehicle } from './randomBenchVehicle.ts';
 export { droppedBurn, type DroppedBurn } from './droppedBurn.ts';
 export { burnMomentOf, watchBench } from './burntVehicle.ts';
+export { provedJob, type Covered, type ProvedJob } from './provedJob.ts';
 export { treatedVehicle, type TreatedVehicle } from './treatedVehicle.ts';
 export { diagnosedVehicle, type DiagnosedVehicle } from './closedLoop.ts';
 export { arrive, checkFindings, faultyVehicle } from './diagnosedVehicle.ts';

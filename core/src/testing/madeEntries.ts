@@ -21,4 +21,19 @@ export function madeEntry(n: number, body: EntryBody, minute = n, supersedes?: n
   };
 }
 
+/** What proves the way of the pressure: the sensor the same as a known-good one, its hoses on again and whole. */
+export const PROVEN_PATH: readonly [EntryBody, EntryBody] = [
+  {
+    kind: 'check',
+    check: 'dp-swap',
+    values: {
+      pairs: [
+        [0, 0, 0],
+        [2500, 31, 30.5],
+      ],
+    },
+  },
+  { kind: 'check', check: 'hoses', values: { order: 'high', state: 'whole' } },
+];
+
 export const note = (text: string): EntryBody => ({ kind: 'note', text });

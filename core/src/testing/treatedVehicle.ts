@@ -28,6 +28,7 @@ import {
   type TreatmentOption,
   type WarmUpPoint,
 } from '../treatment/index.ts';
+import { profileOf, readingOf } from './benchReadings.ts';
 import { madeEntry, madeId } from './madeEntries.ts';
 import { dice } from './madeLog.ts';
 
@@ -56,47 +57,6 @@ const BURN_LONGEST_S = 45 * 60;
 /** From so much soot or ash on a filter is not as it should be. */
 const LOADED_SOOT_G_PER_L = 4;
 const LOADED_ASH_G_PER_L = 40;
-
-/** A clean one of the family reads so much; a workshop's own profile leaves this room over it. */
-const ROOM = 1.3;
-const profiles = new Map<string, Limits>();
-
-/**
- * The limits profile that a workshop has for a family: the starting values, but by the reading of a sound one where that is
- * more. Some families have a brick between their taps or pipe the low side to the air, and a large filter keeps more soot.
- */
-function profileOf(family: BenchFamily): Limits {
-  const known = profiles.get(family.name);
-  if (known) return known;
-  const volumeL = filterVolumeL(family.filter);
-  const sound = new BenchVehicle({ family, seed: 1, start: { sootG: 0.8 * volumeL, ashG: 8 * volumeL } });
-  const body = readingOf(sound, 'before');
-  const context = { limits: DEFAULT_LIMITS, displacementL: family.displacementL };
-  const [step] = flushReadings([madeEntry(1, body)], family.filter, context);
-  const soot = sootByPressure(body, family.filter, context);
-  const highest = (kind: string): number =>
-    Math.max(0, ...body.samples.filter((sample) => sample.kind === kind).map(({ dpMbar }) => dpMbar));
-  const over = (limit: number, read: number): number => Math.max(limit, ROOM * read);
-  const profile: Limits = {
-    ...DEFAULT_LIMITS,
-    restrictionGoodRatio: over(DEFAULT_LIMITS.restrictionGoodRatio, step?.ratio ?? 0),
-    sootAfterCleanG: over(DEFAULT_LIMITS.sootAfterCleanG, soot.ok ? soot.value.sootG : 0),
-    dpIdleGoodMbar: over(DEFAULT_LIMITS.dpIdleGoodMbar, highest('idle')),
-    dp2500GoodMbar: over(DEFAULT_LIMITS.dp2500GoodMbar, highest('hold')),
-    dp3000GoodMbar: over(DEFAULT_LIMITS.dp3000GoodMbar, highest('hold')),
-  };
-  profiles.set(family.name, profile);
-  return profile;
-}
-
-function readingOf(vehicle: BenchVehicle, purpose: ReadingBody['purpose']): ReadingBody {
-  const { log } = recordBaseline(vehicle);
-  const { recording, analysis, samples } = analyseRaw(log, { geometry: vehicle.family.filter });
-  return readingFromLog(
-    { analysis, samples, ...loggedFacts(recording) },
-    { purpose, logId: madeId(1), fileName: purpose },
-  );
-}
 
 /** A technician at one bench vehicle: reads, looks, chooses what stands first, does it, reads again. */
 export class TreatedJob {

@@ -1,10 +1,11 @@
-import { diagnosedVehicle, droppedBurn, treatedVehicle } from '@white-ember/core/testing';
+import { diagnosedVehicle, droppedBurn, provedJob, treatedVehicle } from '@white-ember/core/testing';
 
 /** What is done to every vehicle of a row. */
 export const VEHICLE_WORK = {
   diagnosed: diagnosedVehicle,
   treated: treatedVehicle,
   dropped: droppedBurn,
+  proved: provedJob,
 } as const;
 export type VehicleWork = keyof typeof VEHICLE_WORK;
 

@@ -111,6 +111,7 @@ const RANK: Record<EntryKind, number> = {
   'fastener-signed': 5,
   'part-broke': 2,
   'filter-off': 2,
+  reset: 3,
   'family-note': 5,
   photo: 5,
   note: 5,

@@ -1,0 +1,26 @@
+export const EVIDENCE_IDS = [
+  'before',
+  'after',
+  'equal-flow',
+  'sensor',
+  'hoses',
+  'response',
+  'egt',
+  'soot',
+  'drive',
+  'no-codes',
+  'power-limit',
+] as const;
+export type EvidenceId = (typeof EVIDENCE_IDS)[number];
+
+/** One thing that a proof needs, and whether it is in. */
+export interface Evidence {
+  readonly id: EvidenceId;
+  readonly state: 'shown' | 'open' | 'failed';
+  /** What it is, with its value and its limit where it has one. */
+  readonly text: string;
+  /** What would show it; only where it is open. */
+  readonly ask?: string;
+  /** It rests on somebody’s word or on less than it could: it counts, and lowers the confidence by this reason. */
+  readonly weak?: string;
+}

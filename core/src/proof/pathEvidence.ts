@@ -1,0 +1,206 @@
+import {
+  entriesOfKind,
+  happenedAt,
+  type Entry,
+  type EntryOf,
+  type PartId,
+  type PartState,
+  type WorkType,
+} from '../ledger/index.ts';
+import type { CheckId } from '../checks/index.ts';
+import type { Limits } from '../limits/index.ts';
+import { pressureText, type Unit } from '../quantities/index.ts';
+import type { Evidence } from './evidenceItem.ts';
+
+/** A guided check with what it found. */
+export interface JudgedCheck {
+  readonly entry: EntryOf<'check'>;
+  readonly judgement: { readonly findings: Readonly<Record<string, boolean>> };
+}
+
+interface PathFacts {
+  readonly entries: readonly Entry[];
+  readonly checks: readonly JudgedCheck[];
+  readonly parts: ReadonlyMap<PartId, { readonly state: PartState; readonly why: string }>;
+  readonly after: readonly EntryOf<'reading'>[];
+  readonly limits: Limits;
+  /** The way of the pressure was put right on this job: figures by hand do not show that it is. */
+  readonly pathRepaired: boolean;
+  readonly pressureUnit?: Unit;
+}
+
+/** Work for which the hoses of the ΔP sensor come off; a clean does where its fluid goes in by them. */
+const HOSES_OFF: ReadonlySet<WorkType> = new Set<WorkType>([
+  'off-vehicle-clean',
+  'filter-exchanged',
+  'pipe-cleared',
+  'sensor-replaced',
+]);
+
+/** When the hoses were off the last time; 0 where they were not on this job. */
+function hosesOffAt(entries: readonly Entry[]): number {
+  const off = entriesOfKind(entries, 'work').findLast(
+    ({ body }) =>
+      HOSES_OFF.has(body.work) ||
+      (body.work === 'chemical-clean' && (body.by === undefined || body.by === 'high-pipe')),
+  );
+  return off ? happenedAt(off) : 0;
+}
+
+/**
+ * What makes the pressure believable at all: that the sensor is right, that its hoses are on and whole since they were off the last
+ * time, and that what it shows follows the flow. A lying sensor looks like a cure.
+ */
+export function pathEvidence(facts: PathFacts): Evidence[] {
+  const since = hosesOffAt(facts.entries);
+  return [sensorEvidence(facts), hosesEvidence(facts, since), responseEvidence(facts, since)];
+}
+
+const SENSOR_ASK = 'Pump ladder, or a known-good sensor in its place';
+
+function sensorEvidence({ parts, entries }: PathFacts): Evidence {
+  const status = parts.get('dp-sensor');
+  const text = 'The ΔP sensor is right';
+  switch (status?.state) {
+    case 'sound':
+    case 'replaced':
+    case 'proven-clear': {
+      // A sensor may be replaced by one that plugs in and is of another range.
+      const wrong = entriesOfKind(entries, 'part-changed').findLast(({ body }) => body.part === 'dp-sensor');
+      if (wrong?.body.fits === 'incompatible')
+        return {
+          id: 'sensor',
+          state: 'failed',
+          text: 'The ΔP sensor that is fitted is not for this vehicle',
+        };
+      const measured =
+        status.state === 'replaced' ||
+        entriesOfKind(entries, 'substitution').some(({ body }) => body.part === 'dp-sensor') ||
+        entriesOfKind(entries, 'check').some(({ body }) => PROVES_SENSOR.has(body.check));
+      return {
+        id: 'sensor',
+        state: 'shown',
+        text: `${text}: ${status.state === 'replaced' ? 'a new one' : status.why || 'looked at'}`,
+        ...(!measured ? { weak: 'the ΔP sensor was not measured against a pump or a known-good one' } : {}),
+      };
+    }
+    case 'doubtful':
+    case 'failed':
+      return { id: 'sensor', state: 'failed', text: `The ΔP sensor is ${status.state}: ${status.why}` };
+    case 'not-looked-at':
+    case undefined:
+      return { id: 'sensor', state: 'open', text, ask: SENSOR_ASK };
+  }
+}
+
+const PROVES_SENSOR: ReadonlySet<string> = new Set<CheckId>(['dp-ladder', 'dp-swap']);
+
+function hosesEvidence({ checks, entries }: PathFacts, since: number): Evidence {
+  const text = since === 0 ? 'Hoses of the sensor looked at' : 'Hoses on again, whole and not crossed';
+  const made = checks.find(({ entry }) => entry.body.check === 'hoses');
+  const counts = made && happenedAt(made.entry) >= since ? made : undefined;
+  const word = entriesOfKind(entries, 'part-state').findLast(
+    (entry) => entry.body.part === 'high-pipe' && happenedAt(entry) >= since,
+  );
+  if (counts && (!word || happenedAt(word) <= happenedAt(counts.entry))) {
+    const { order, state } = counts.entry.body.values;
+    if (order === 'high' && state === 'whole') return { id: 'hoses', state: 'shown', text };
+    if (order !== undefined || state !== undefined)
+      return {
+        id: 'hoses',
+        state: 'failed',
+        text: `The hoses of the sensor are ${order === 'low' ? 'crossed' : state === 'whole' ? 'not looked at to the end' : String(state)}`,
+      };
+  }
+  if (word?.body.state === 'sound' || word?.body.state === 'proven-clear')
+    return { id: 'hoses', state: 'shown', text, weak: 'the hoses are sound by word, not by the guided look' };
+  return {
+    id: 'hoses',
+    state: 'open',
+    text,
+    ask: 'Hoses, a look of a minute: each on its port, whole, clipped',
+  };
+}
+
+/** Checks that show whether the pressure gets to the sensor, with what must not be found in them. */
+const SHOWS_RESPONSE: Readonly<Partial<Record<CheckId, readonly string[]>>> = {
+  'pipe-response': ['high-slow', 'low-slow'],
+  'pipe-pump': ['high-holds', 'low-holds'],
+};
+
+function responseEvidence(facts: PathFacts, since: number): Evidence {
+  const { checks, after, limits } = facts;
+  const made = checks.filter(
+    ({ entry, judgement }) =>
+      happenedAt(entry) >= since &&
+      (SHOWS_RESPONSE[entry.body.check as CheckId] ?? []).some((id) => judgement.findings[id] !== undefined),
+  );
+  const bad = made.some(({ entry, judgement }) =>
+    (SHOWS_RESPONSE[entry.body.check as CheckId] ?? []).some((id) => judgement.findings[id] === true),
+  );
+  if (bad) return { id: 'response', state: 'failed', text: 'A pipe to the sensor is not open' };
+  if (made.length > 0) return { id: 'response', state: 'shown', text: 'The pipes to the sensor are open' };
+  const said = after
+    .map((reading) => followed(reading, limits, facts.pressureUnit))
+    .filter((one) => one !== undefined);
+  const best =
+    said.find(({ state }) => state === 'failed') ??
+    said.find(({ state, weak }) => state === 'shown' && weak === undefined) ??
+    said.find(({ state }) => state === 'shown') ??
+    said[0];
+  if (best?.weak !== undefined && facts.pathRepaired)
+    return {
+      id: 'response',
+      state: 'open',
+      text: 'Sensor and pipes checked again after the repair',
+      ask: 'Pipe response or pump test once more, or a log with a snap',
+    };
+  return (
+    best ?? {
+      id: 'response',
+      state: 'open',
+      text: 'ΔP follows the flow',
+      ask: 'Read at idle and in a hold, record a snap, or put the pump to the pipes',
+    }
+  );
+}
+
+/** What a reading shows of whether ΔP follows the flow. */
+function followed(
+  { body: { origin, samples } }: EntryOf<'reading'>,
+  limits: Limits,
+  pressureUnit: Unit | undefined,
+): Evidence | undefined {
+  const id = 'response' as const;
+  if (origin.type === 'log') {
+    const { follows } = origin;
+    if (origin.findings.includes('dp-slow-response'))
+      return { id, state: 'failed', text: 'ΔP follows the flow too late: a pipe is restricted' };
+    if (!follows) return { id, state: 'shown', text: 'ΔP follows the flow in the log' };
+    const { correlation, lagS, resolutionS } = follows;
+    const enough = correlation >= limits.pathFollowsCorrelation;
+    const shows = `r ${correlation.toFixed(2)}, at least ${limits.pathFollowsCorrelation}`;
+    if (!enough) return { id, state: 'failed', text: `ΔP does not follow the flow (${shows})` };
+    const lag =
+      lagS === undefined
+        ? ''
+        : `, within ${Math.max(lagS, resolutionS ?? 0).toFixed(1)} s of ${limits.slowResponseS} s`;
+    return {
+      id,
+      state: 'shown',
+      text: `ΔP follows the flow in the log (${shows}${lag})`,
+      ...(lagS === undefined ? { weak: 'the log shows no quick change, so not how fast ΔP follows' } : {}),
+    };
+  }
+  const mean = (kind: string): number | undefined => {
+    const of = samples.filter((sample) => sample.kind === kind).map(({ dpMbar }) => dpMbar);
+    return of.length === 0 ? undefined : of.reduce((a, b) => a + b, 0) / of.length;
+  };
+  const high = mean('hold');
+  const low = mean('idle') ?? mean('key-off');
+  if (high === undefined || low === undefined) return undefined;
+  const text = `ΔP rises with the flow: ${pressureText(low, pressureUnit)} to ${pressureText(high, pressureUnit)} by hand (at least ${pressureText(limits.pathRisesMbar, pressureUnit)})`;
+  return high - low >= limits.pathRisesMbar
+    ? { id, state: 'shown', text, weak: 'figures by hand do not show how fast ΔP follows' }
+    : { id, state: 'failed', text: text.replace('rises', 'does not rise') };
+}

@@ -1,0 +1,101 @@
+import { entriesOfKind, happenedAt, type Entry, type EntryOf } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import type { Evidence } from './evidenceItem.ts';
+
+interface Counter {
+  readonly grams: number;
+  readonly atMs: number;
+  /** It stood there because it was set back, not because it counted so. */
+  readonly justReset: boolean;
+}
+
+/** Everything that was read of the soot counter on a job, in order. */
+function countersOf(entries: readonly Entry[]): Counter[] {
+  return entries.flatMap((entry): Counter[] => {
+    const { body } = entry;
+    const atMs = happenedAt(entry);
+    if (body.kind === 'reading' && body.sootCounterG !== undefined)
+      return [{ grams: body.sootCounterG, atMs, justReset: false }];
+    if (body.kind === 'reset' && body.after?.sootG !== undefined)
+      return [{ grams: body.after.sootG, atMs, justReset: true }];
+    return [];
+  });
+}
+
+/** Filter of a light vehicle, L, where its size is not known. */
+const USUAL_L = 2.5;
+
+/** Soot that is taken out and not burnt: the computer does not know of it until it is told. */
+const TAKES_SOOT_OUT: ReadonlySet<string> = new Set([
+  'chemical-clean',
+  'off-vehicle-clean',
+  'filter-exchanged',
+]);
+
+/**
+ * What the soot counter does on the drive. It must fall, or stay low and rise by no more than a sound engine makes. That it stands at 0,
+ * or at the figure a reset puts it to, says nothing; that it stays there on the road does. Nothing where no counter is known.
+ */
+export function sootOnDrive(
+  entries: readonly Entry[],
+  drive: EntryOf<'drive'> | undefined,
+  since: number,
+  { limits, volumeL = USUAL_L }: { readonly limits: Limits; readonly volumeL?: number | undefined },
+): Evidence | undefined {
+  const counters = countersOf(entries);
+  const start = drive?.body.sootStartG;
+  const end = drive?.body.sootEndG;
+  if (counters.length === 0 && start === undefined && end === undefined) return undefined;
+  const id = 'soot' as const;
+  const open = (text: string, ask: string): Evidence => ({ id, state: 'open', text, ask });
+  if (!drive || end === undefined)
+    return open(
+      'The soot counter over the drive',
+      'Note the soot counter when you set out and when you are back',
+    );
+  const before = counters.filter(({ atMs }) => atMs >= since && atMs <= happenedAt(drive)).at(-1);
+  const from = start ?? before?.grams;
+  if (from === undefined)
+    return open(
+      `The soot counter after the drive is ${end.toFixed(1)} g; where it began is not known`,
+      'Drive again and note both',
+    );
+  const out = entriesOfKind(entries, 'work').findLast(({ body }) => TAKES_SOOT_OUT.has(body.work));
+  const told = entriesOfKind(entries, 'reset').some(
+    (entry) =>
+      (entry.body.reset === 'reset-soot' || entry.body.reset === 'new-filter') &&
+      out !== undefined &&
+      happenedAt(entry) >= happenedAt(out),
+  );
+  const rise = end - from;
+  const moved = `${from.toFixed(1)} to ${end.toFixed(1)} g`;
+  if (rise <= -limits.sootRiseFreeG)
+    return { id, state: 'shown', text: `Soot fell on the drive: ${moved} by the counter` };
+  if (end > limits.sootAfterCleanG && out && !told)
+    return open(
+      `The soot counter still stands at ${end.toFixed(1)} g: it does not know of the clean`,
+      'Set the counter back, where nothing holds that off, and drive',
+    );
+  const most = limits.sootRiseFreeG + (limits.sootRiseGPerLPer100Km * volumeL * drive.body.distanceKm) / 100;
+  const reset = before?.justReset === true;
+  if (rise > most)
+    return {
+      id,
+      state: 'failed',
+      text: `Soot counter rose on the drive: ${moved}, at most ${most.toFixed(1)} g more is expected: it has found soot again`,
+    };
+  // Without work on soot the counter need not be low, only not run up.
+  if (end > limits.sootAfterCleanG && out)
+    return {
+      id,
+      state: 'failed',
+      text: `Soot by the counter after the drive ${end.toFixed(1)} g, at most ${limits.sootAfterCleanG} g is expected`,
+    };
+  return {
+    id,
+    state: 'shown',
+    text: `Soot counter over the drive: ${moved}, at most ${most.toFixed(1)} g more (${limits.sootRiseGPerLPer100Km} g/L on 100 km)${
+      reset && from > 0 ? `; ${from.toFixed(1)} g is where the reset puts it` : ''
+    }`,
+  };
+}
