@@ -91,5 +91,14 @@ export const jobSchema = z.object({
   entries: z.array(entrySchema),
   limitsProfile: limitsProfileSchema.optional(),
   logs: z.array(logSchema),
+  /** The vehicle's next job with what it read and did: it may contradict what this one proved. */
+  nextJob: z
+    .object({
+      id: idSchema,
+      number: z.number().int(),
+      openedAt: timeSchema,
+      entries: z.array(entrySchema),
+    })
+    .optional(),
 });
 export type Job = z.infer<typeof jobSchema>;

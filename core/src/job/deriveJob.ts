@@ -246,7 +246,9 @@ function nextVisitOf(
 ): NextVisit | undefined {
   const its = effectiveEntries(job.entries);
   const { befores, beforeTooLate } = readingsThatCount(its);
-  const before = beforeTooLate ? undefined : bodiesOf(befores);
+  // Two jobs may be open at a time: only what was read after this one's work can contradict it.
+  const since = befores.filter((entry) => happenedAt(entry) > happenedAt(after));
+  const before = beforeTooLate ? undefined : bodiesOf(since);
   if (!before) return undefined;
   const [from, to] = [distanceOf(entries), distanceOf(its)];
   return {

@@ -106,12 +106,12 @@ export const ASSUMPTIONS = {
   flowUnsharedPercent: {
     label: 'Flow: part of its error that two readings of one vehicle do not share, standard deviation',
     unit: '%',
-    value: 1.5,
+    value: 2.5,
     low: 0.1,
     high: 10,
     group: 'assumption',
     reason:
-      'The same air meter on the same day: its own error is in both and falls out; pulsation, recirculation and drift are not.',
+      'The same air meter: its own error is in both and falls out. Drift, pulsation, recirculation and the warmth of the bed are not.',
   },
   handSpreadPercent: {
     label: 'Doubt of a figure read by eye, ±',

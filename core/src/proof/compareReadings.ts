@@ -80,7 +80,7 @@ function removed(before: Side, after: Side, condition: FlowCondition, limits: Li
   const a = pressureAt(after, condition, limits);
   if (b.dpMbar <= 0.2) return undefined;
   const ratio = a.dpMbar / b.dpMbar;
-  const flowDoubt = flowDoubtBetween(before.reading, after.reading, limits);
+  const flowDoubt = flowDoubtBetween([before.reading, after.reading], condition, limits);
   const sd = Math.hypot(a.sdMbar / b.dpMbar, (ratio * b.sdMbar) / b.dpMbar, ratio * flowDoubt);
   return { value: 100 * (1 - ratio), low: 100 * (1 - ratio - Z90 * sd), high: 100 * (1 - ratio + Z90 * sd) };
 }

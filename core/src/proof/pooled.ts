@@ -74,11 +74,19 @@ export function pressureAt(
   };
 }
 
-/** Relative doubt (standard deviation) of a ratio of two pressures by what the doubts of their two flows do not share. */
-export function flowDoubtBetween(a: JudgedReading, b: JudgedReading, limits: Limits): number {
-  const sources = new Set([...a.samples, ...b.samples].map(({ flow }) => flow.airSource));
+/** Relative doubt (standard deviation) of a ratio of two pressures by what the doubts of their flows near a flow do not share. */
+export function flowDoubtBetween(
+  sides: readonly [JudgedReading, JudgedReading],
+  condition: FlowCondition,
+  limits: Limits,
+): number {
+  const drive = flowDrive(condition);
+  const near = sides.map(({ samples }) =>
+    samples.filter(({ flow }) => flowDrive(flow) <= drive * REACH && flowDrive(flow) >= drive / REACH),
+  );
+  const sources = new Set(near.flat().map(({ flow }) => flow.airSource));
   if (sources.size <= 1) return limits.flowUnsharedPercent / 100;
-  return Math.hypot(strongest(a)?.flow.flowDoubt ?? 0, strongest(b)?.flow.flowDoubt ?? 0) / 1.645;
+  return Math.hypot(...near.map((of) => Math.max(0, ...of.map(({ flow }) => flow.flowDoubt)))) / 1.645;
 }
 
 /** The highest flow that both cover, in the middle of their two states of the gas; undefined where they have none in common. */
@@ -108,7 +116,11 @@ function apart(earlier: JudgedReading, latest: JudgedReading, limits: Limits): A
   const first = pressureAt({ reading: earlier, fit: a.value }, condition, limits);
   const second = pressureAt({ reading: latest, fit: b.value }, condition, limits);
   const middle = (first.dpMbar + second.dpMbar) / 2;
-  const sd = Math.hypot(first.sdMbar, second.sdMbar, middle * flowDoubtBetween(earlier, latest, limits));
+  const sd = Math.hypot(
+    first.sdMbar,
+    second.sdMbar,
+    middle * flowDoubtBetween([earlier, latest], condition, limits),
+  );
   if (Math.abs(first.dpMbar - second.dpMbar) <= APART * sd) return undefined;
   return {
     earlierMbar: first.dpMbar,

@@ -168,7 +168,7 @@ const RULES: Readonly<Record<Reset, Rule>> = {
         };
       if (doneAt('reset-soot') >= out || doneAt('new-filter') >= out)
         return { due: false, why: 'Done since the last clean.' };
-      return counter !== undefined && counter <= limits.sootAfterCleanG
+      return counter !== undefined && counter <= limits.sootRiseFreeG
         ? { due: false, why: `The counter stands at ${counter.toFixed(1)} g already.` }
         : {
             due: true,
@@ -248,16 +248,14 @@ const RULES: Readonly<Record<Reset, Rule>> = {
     warnings: ({ entries, shownAtEqualFlow }) => {
       const scan = lastScan(entries);
       if (!scan) return [];
-      const repaired = entriesOfKind(entries, 'work').some(
-        (entry) => REPAIRED.has(entry.body.work) && happenedAt(entry) >= happenedAt(scan),
-      );
+      const repaired = entriesOfKind(entries, 'work').some(({ body }) => REPAIRED.has(body.work));
       const hidden = sortCodes(scan.body.codes)
         .filter(({ active, group }) => active && (group === 'cause' || group === 'holds-regeneration-off'))
         .map(({ code }) => code);
       return [
         ...(hidden.length > 0 && !repaired
           ? [
-              `${hidden.join(', ')} ${hidden.length === 1 ? 'is' : 'are'} active and nothing was repaired since: cleared, the fault is hidden until its self-test has run.`,
+              `${hidden.join(', ')} ${hidden.length === 1 ? 'is' : 'are'} active and nothing was repaired on this job: cleared, the fault is hidden until its self-test has run.`,
             ]
           : []),
         ...(shownAtEqualFlow ? [] : [BEFORE_PROOF]),

@@ -25,6 +25,9 @@ const ASSUMED_BAROMETER_MBAR = 1013;
 /** Doubts of the air figure (90 %): an air meter in order, speed–density with read pressure, and with assumed pressure. */
 const AIR_DOUBT = { meter: 0.05, speedDensity: 0.1, speedDensityAssumed: 0.18 } as const;
 
+/** Doubts by the temperature of the bed (90 %): it is not what a sensor in the gas shows, least while it warms up. */
+const TEMPERATURE_DOUBT = { read: 0.03, assumed: 0.08 } as const;
+
 interface Air {
   readonly gPerS: number;
   readonly source: AirSource;
@@ -106,7 +109,10 @@ export function steadyFlow(sample: SteadySample, context: FlowContext): Result<S
   return success({
     ...flow,
     airSource: air.source,
-    flowDoubt: Math.hypot(air.doubt, sample.filterC === undefined ? 0.08 : 0.01),
+    flowDoubt: Math.hypot(
+      air.doubt,
+      sample.filterC === undefined ? TEMPERATURE_DOUBT.assumed : TEMPERATURE_DOUBT.read,
+    ),
     assumptions,
   });
 }

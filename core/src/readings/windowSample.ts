@@ -17,11 +17,17 @@ const SAMPLE_KIND: Partial<Record<LogWindow['kind'], SampleKind>> = {
 const meanIn = (recording: Recording, role: ChannelRole, startS: number, endS: number): number | undefined =>
   mean(channelBetween(recording, role, startS, endS));
 
-/** Filter temperature: the mean of before and after the brick where both are there. */
+/** Share of the inlet in the mean of a bed that still warms up: the front of heat has not come through, most of it is as behind it. */
+const WARMING_INLET = 1 / 3;
+
+/** Filter temperature by before and after the brick where both are there; their mean once what comes out is as hot as what goes in. */
 function filterTemperature(recording: Recording, startS: number, endS: number): number | undefined {
   const both = [meanIn(recording, 'egt3', startS, endS), meanIn(recording, 'egt4', startS, endS)].map(
     plausibleEgt,
   );
+  const [inlet, outlet] = both;
+  if (inlet !== undefined && outlet !== undefined && inlet > outlet)
+    return outlet + WARMING_INLET * (inlet - outlet);
   return mean(both.filter((value) => value !== undefined));
 }
 

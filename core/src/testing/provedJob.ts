@@ -50,6 +50,7 @@ const LIES_MBAR = 3;
 
 /** Standard deviation of a figure read off by eye; 4 % at 90 %. */
 const BY_EYE = 0.0243;
+const ZERO_BY_EYE_MBAR = 0.3;
 /** Air meters differ by this from one another, and one from itself on another visit (standard deviations). */
 const METER_SPREAD = 0.03;
 const METER_DRIFT = 0.012;
@@ -98,6 +99,8 @@ class ProvingHand {
   readonly #d: Dice;
   readonly #meterGain: number;
   vehicle: BenchVehicle;
+  /** How it was read, for whoever looks at one job. */
+  how = '';
   #hand: BenchHand;
 
   constructor(vehicle: BenchVehicle, d: Dice) {
@@ -140,6 +143,7 @@ class ProvingHand {
   read(purpose: 'before' | 'after'): void {
     const logged = readingOf(this.vehicle, purpose);
     const how = this.#d.pick(['log', 'log', 'hand', 'both'] as const);
+    this.how += `${purpose} ${how} `;
     if (how !== 'log') this.enter(this.#byEye(logged));
     if (how !== 'hand') this.enter(logged);
   }
@@ -152,7 +156,10 @@ class ProvingHand {
         ({ kind, rpm, dpMbar, airMassGPerS, manifoldMbar, intakeAirC, filterC, egt3C }) => ({
           kind,
           rpm: Math.round(rpm / 10) * 10,
-          dpMbar: kind === 'key-off' ? dpMbar : Number((dpMbar * (1 + this.#d.noise(BY_EYE))).toPrecision(3)),
+          dpMbar:
+            kind === 'key-off'
+              ? Number((dpMbar + this.#d.noise(ZERO_BY_EYE_MBAR)).toFixed(1))
+              : Number((dpMbar * (1 + this.#d.noise(BY_EYE))).toPrecision(3)),
           ...(airMassGPerS === undefined ? {} : { airMassGPerS }),
           ...(manifoldMbar === undefined ? {} : { manifoldMbar }),
           ...(intakeAirC === undefined ? {} : { intakeAirC }),
@@ -190,7 +197,7 @@ class ProvingHand {
           ? { do: 'right-hoses' }
           : { do: 'repair', fault: id },
       );
-      if (known.work) this.enter({ kind: 'work', work: known.work, what: id, part: known.part });
+      this.enter({ kind: 'work', work: known.work ?? 'cause-repaired', what: id, part: known.part });
     }
   }
 
@@ -406,7 +413,7 @@ export function provedJob(seed: number): ProvedJob {
   const left = comparison?.restrictionAfter;
   const alone = family.dpTaps === 'filter' && family.dpLowSide === 'pipe';
   return {
-    about: `${seed}: ${family.name}, ${falseAlarm ? 'false alarm' : outcome}, soot ${(inside.sootG / volumeL).toFixed(1)} → ${soot.toFixed(1)}, ash ${ash.toFixed(0)} g/L, ${faults.map(({ id, form, severity }) => `${id} ${form ?? ''} ${severity.toFixed(2)}`).join()}${proveFirst ? ' proved first' : ''}${mends ? ' mends' : ''}${lies ? ' LIES' : ''}: ${verdict}`,
+    about: `${seed}: ${family.name}, ${falseAlarm ? 'false alarm' : outcome}, soot ${(inside.sootG / volumeL).toFixed(1)} → ${soot.toFixed(1)}, ash ${ash.toFixed(0)} g/L, ${faults.map(({ id, form, severity }) => `${id} ${form ?? ''} ${severity.toFixed(2)}`).join()}${proveFirst ? ' proved first' : ''}${mends ? ' mends' : ''}${lies ? ' LIES' : ''}, ${hand.how}: ${verdict}`,
     cured:
       clean && !lies && (falseAlarm ? hand.vehicle.faults.length === 0 : outcome === 'good' && !lieAtStart),
     blocked,

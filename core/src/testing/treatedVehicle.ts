@@ -50,6 +50,7 @@ export interface TreatedVehicle {
 const MOST_TREATMENTS = 3;
 const MOST_FILLS = 4;
 const LOOKS: readonly CheckId[] = ['counter', 'filter-look'];
+const PROVES_PATH: readonly CheckId[] = ['dp-ladder', 'hoses'];
 const WARM_UP_LONGEST_S = 90 * 60;
 const WARM_UP_LEAST_S = 5 * 60;
 const WARM_UP_EVERY_S = 5;
@@ -276,6 +277,13 @@ export class TreatedJob {
   finish(): void {
     const vehicle = this.#vehicle;
     const { computer } = vehicle;
+    // The hoses were off for the fluid: looked at again, as the proof asks for.
+    for (const check of PROVES_PATH)
+      this.enter({
+        kind: 'check',
+        check,
+        values: structuredClone(answerCheck(vehicle, check)) as BodyOf<'check'>['values'],
+      });
     const scan = (when: 'before' | 'after-drive'): void =>
       this.enter({
         kind: 'code-scan',
@@ -286,16 +294,28 @@ export class TreatedJob {
     const forecast = this.#forecastOf('reset-counter');
     const known = { ...this.#facts(), ...(forecast ? { forecast } : {}) };
     this.#hand.keyOn(3);
-    if (commandInterlocks('reset-counter', known).length === 0)
-      vehicle.startRoutine(this.#wasOff ? 'new-filter' : 'reset-soot');
+    if (commandInterlocks('reset-counter', known).length === 0) {
+      const reset = this.#wasOff ? 'new-filter' : 'reset-soot';
+      const before = { sootG: computer.sootG };
+      vehicle.startRoutine(reset);
+      this.enter({ kind: 'reset', reset, source: 'live', before, after: { sootG: computer.sootG } });
+    }
     if (commandInterlocks('clear-codes', known).length === 0) vehicle.startRoutine('clear-codes');
+    const sootStartG = computer.sootG;
+    let egtPeakC = 0;
     this.#hand.start();
-    this.#watched(900, { do: 'cruise', kmPerH: 65 });
+    this.#watched(900, { do: 'cruise', kmPerH: 65 }, () => {
+      egtPeakC = Math.max(egtPeakC, vehicle.read('egt3') ?? 0);
+      return false;
+    });
     this.enter({
       kind: 'drive',
       distanceKm: 15,
       powerLimitGone: computer.powerLimit >= 0.95,
       reportedBy: 'technician',
+      sootStartG,
+      sootEndG: computer.sootG,
+      egtPeakC,
     });
     scan('after-drive');
   }

@@ -5,7 +5,7 @@ import { notFound } from '../app/problem.ts';
 import { LimitsProfileEntity } from '../limits/limitsProfile.entity.ts';
 import { toLimitsProfile } from '../limits/limits.service.ts';
 import { listLogs } from '../logs/log.service.ts';
-import { readEntries, readStoredJob } from './storedJob.ts';
+import { readEntries, readNextJob, readStoredJob } from './storedJob.ts';
 
 /** The limits a signed-off job was judged by: pinned then, so that later changes do not rewrite it. */
 async function pinnedLimits(
@@ -23,6 +23,7 @@ export async function presentJob(manager: EntityManager, workshopId: string, id:
   const job = await readStoredJob(manager, workshopId, id);
   if (!job) throw notFound('The job');
   const entries = await readEntries(manager, id);
+  const nextJob = await readNextJob(manager, id);
   const limitsProfile = (await pinnedLimits(manager, workshopId, entries)) ?? job.limitsProfile;
   return {
     id: job.id,
@@ -32,5 +33,6 @@ export async function presentJob(manager: EntityManager, workshopId: string, id:
     entries,
     logs: await listLogs(manager, workshopId, id),
     ...(limitsProfile ? { limitsProfile } : {}),
+    ...(nextJob ? { nextJob: { ...nextJob, entries: [...nextJob.entries] } } : {}),
   };
 }

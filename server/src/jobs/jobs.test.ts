@@ -8,7 +8,8 @@ import type {
   Problem,
   Vehicle,
 } from '@white-ember/core/contract';
-import { madeReading } from '@white-ember/core/testing';
+import type { EntryBody } from '@white-ember/core/ledger';
+import { madeReading, PROVEN_PATH } from '@white-ember/core/testing';
 import { entry, makeWorkshop, startTestApp, type TestApp, type TestWorkshop } from '../testing/testApp.ts';
 
 let app: TestApp;
@@ -159,6 +160,60 @@ describe('vehicles', () => {
     const answer = await workshop.technician.post<Problem>('/api/filters', filter);
     expect(answer.status).toBe(400);
     expect(answer.body.detail).toMatch(/leaves no channel/);
+  });
+});
+
+describe('the next visit of a vehicle', () => {
+  it('opens the proof of the last one again when it reads high so soon, and closes it when that is taken back', async () => {
+    const comeBacks = await makeWorkshop(app, 'Comebacks');
+    const { technician, viewer } = comeBacks;
+    const openAt = async (openedAt: string): Promise<string> => {
+      const id = uuidv7();
+      await technician.post('/api/jobs', { id, vehicleId: comeBacks.ids.vehicle, openedAt });
+      return id;
+    };
+    const add = async (job: string, bodies: readonly EntryBody[], day: string): Promise<string> => {
+      let last = '';
+      for (const [i, body] of bodies.entries()) {
+        last = uuidv7();
+        const deviceTime = `${day}T09:${String(i).padStart(2, '0')}:00.000Z`;
+        const { status } = await technician.post(`/api/jobs/${job}/entries`, { id: last, deviceTime, body });
+        expect(status).toBe(201);
+      }
+      return last;
+    };
+    const verdictOf = async (id: string): Promise<string | undefined> =>
+      (await viewer.get<List>('/api/jobs?show=all&limit=200')).body.jobs.find((job) => job.id === id)?.summary
+        .verdict;
+    const first = await openAt('2026-04-01T08:00:00.000Z');
+    await add(
+      first,
+      [
+        { kind: 'complaint', text: 'Lamp', distanceKm: 90_000 },
+        madeReading('before', { sootG: 35 }),
+        { kind: 'work', work: 'chemical-clean', what: 'x' },
+        madeReading('after', { sootG: 3 }),
+        ...PROVEN_PATH,
+        { kind: 'drive', distanceKm: 15, powerLimitGone: true, reportedBy: 'technician' },
+        { kind: 'code-scan', when: 'after-drive', codes: [] },
+        { kind: 'sign-off' },
+      ],
+      '2026-04-01',
+    );
+    expect(await verdictOf(first)).toBe('proved');
+    const second = await openAt('2026-04-20T08:00:00.000Z');
+    await add(second, [{ kind: 'complaint', text: 'Again', distanceKm: 90_600 }], '2026-04-20');
+    expect(await verdictOf(first)).toBe('proved');
+    const reading = await add(second, [madeReading('before', { sootG: 32 })], '2026-04-21');
+    expect(await verdictOf(first)).toBe('reopened');
+    const { body: job } = await viewer.get<Job>(`/api/jobs/${first}`);
+    expect(job.nextJob).toMatchObject({ id: second, entries: [expect.anything(), expect.anything()] });
+    const taken = await technician.post(`/api/jobs/${second}/entries`, {
+      ...entry({ kind: 'withdrawn', why: 'Another vehicle' }),
+      supersedes: reading,
+    });
+    expect(taken.status).toBe(201);
+    expect(await verdictOf(first)).toBe('proved');
   });
 });
 

@@ -1,7 +1,7 @@
 import type { EntityManager } from 'typeorm';
 import type { JobSummary, LimitsProfile, Vehicle } from '@white-ember/core/contract';
-import type { JobFacts } from '@white-ember/core/job';
-import type { Entry, EntryBody } from '@white-ember/core/ledger';
+import type { JobFacts, NextJob } from '@white-ember/core/job';
+import type { Entry, EntryBody, EntryKind } from '@white-ember/core/ledger';
 import { limitsOf } from '../limits/limits.service.ts';
 
 /** A job with all that judging it needs, as one query brings it. */
@@ -113,12 +113,16 @@ interface EntryRecord {
   body: EntryBody;
 }
 
-/** The ledger of a job in the server's order. */
-export async function readEntries(manager: EntityManager, jobId: string): Promise<Entry[]> {
+/** The ledger of a job in the server's order; only some kinds of entry where they are named. */
+export async function readEntries(
+  manager: EntityManager,
+  jobId: string,
+  kinds?: readonly EntryKind[],
+): Promise<Entry[]> {
   const records = await manager.query<EntryRecord[]>(
     `SELECT id, seq, author_id, author_name, device_time, server_time, supersedes, body
-       FROM entry WHERE job_id = $1 ORDER BY seq`,
-    [jobId],
+       FROM entry WHERE job_id = $1${kinds ? ` AND body->>'kind' = ANY($2)` : ''} ORDER BY seq`,
+    kinds ? [jobId, kinds] : [jobId],
   );
   return records.map((record) => ({
     id: record.id,
@@ -133,10 +137,59 @@ export async function readEntries(manager: EntityManager, jobId: string): Promis
   }));
 }
 
-/** All that core needs to say what a job means. */
-export function factsOf({ vehicle, limitsProfile }: StoredJob, entries: readonly Entry[]): JobFacts {
+/** What of the next job can contradict this one's proof: what it read, and what was done before. */
+const BEARS_ON_THE_LAST: readonly EntryKind[] = [
+  'complaint',
+  'reading',
+  'work',
+  'burn-ended',
+  'check',
+  'withdrawn',
+];
+export const bearsOnTheLast = (kind: EntryKind): boolean => BEARS_ON_THE_LAST.includes(kind);
+
+/** The job of the same vehicle that was opened next after this one. */
+export async function readNextJob(manager: EntityManager, jobId: string): Promise<NextJob | undefined> {
+  const [next] = await manager.query<{ id: string; number: number; opened_at: Date }[]>(
+    `SELECT n.id, n.number, n.opened_at
+       FROM job j JOIN job n ON n.vehicle_id = j.vehicle_id AND n.workshop_id = j.workshop_id
+                            AND (n.opened_at, n.id) > (j.opened_at, j.id)
+      WHERE j.id = $1 ORDER BY n.opened_at, n.id LIMIT 1`,
+    [jobId],
+  );
+  if (!next) return undefined;
+  return {
+    id: next.id,
+    number: next.number,
+    openedAt: next.opened_at.toISOString(),
+    entries: await readEntries(manager, next.id, BEARS_ON_THE_LAST),
+  };
+}
+
+/** The job of the same vehicle before this one, whose proof this one may contradict. */
+export async function previousProved(manager: EntityManager, jobId: string): Promise<string | undefined> {
+  const [previous] = await manager.query<{ id: string; verdict: string }[]>(
+    `SELECT p.id, p.summary->>'verdict' AS verdict
+       FROM job j JOIN job p ON p.vehicle_id = j.vehicle_id AND p.workshop_id = j.workshop_id
+                            AND (p.opened_at, p.id) < (j.opened_at, j.id)
+      WHERE j.id = $1 ORDER BY p.opened_at DESC, p.id DESC LIMIT 1`,
+    [jobId],
+  );
+  return previous && ['proved', 'equal-flow', 'reopened'].includes(previous.verdict)
+    ? previous.id
+    : undefined;
+}
+
+/** All that core needs to say what a job means, with the visit after it. */
+export async function factsOf(
+  manager: EntityManager,
+  { id, vehicle, limitsProfile }: StoredJob,
+  entries: readonly Entry[],
+): Promise<JobFacts & { readonly nextJob?: NextJob }> {
+  const nextJob = await readNextJob(manager, id);
   return {
     entries,
+    ...(nextJob ? { nextJob } : {}),
     limits: limitsOf(limitsProfile),
     ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
     ...(vehicle.filter ? { geometry: vehicle.filter } : {}),

@@ -3,7 +3,15 @@ import { deriveJob, summariseJob } from '@white-ember/core/job';
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { contentHash } from '../database/once.ts';
-import { factsOf, readEntries, readStoredJob, type StoredJob } from '../jobs/storedJob.ts';
+import { refreshSummary } from '../jobs/jobSummary.ts';
+import {
+  bearsOnTheLast,
+  factsOf,
+  previousProved,
+  readEntries,
+  readStoredJob,
+  type StoredJob,
+} from '../jobs/storedJob.ts';
 import { LogEntity } from '../logs/log.entity.ts';
 import type { Member } from '../people/member.entity.ts';
 import { EntryEntity, toEntry } from './entry.entity.ts';
@@ -41,7 +49,7 @@ export async function appendEntry(
       authorName: member.name,
       serverTime: now.toISOString(),
     };
-    const summary = summariseJob(deriveJob(factsOf(job, [...entries, entry])));
+    const summary = summariseJob(deriveJob(await factsOf(manager, job, [...entries, entry])));
     // Entry and the job's line in one statement: both or neither, in one journey to the database.
     const [stored] = await manager.query<[{ id: string }[], number]>(
       `WITH added AS (
@@ -67,6 +75,9 @@ export async function appendEntry(
       ],
     );
     if (stored.length === 0) throw conflict('This entry id is already in use with other content.');
+    // What this visit reads may contradict what the last one proved.
+    const previous = bearsOnTheLast(entry.body.kind) ? await previousProved(manager, jobId) : undefined;
+    if (previous) await refreshSummary(manager, workshopId, previous);
     return { entry, created: true };
   });
 }
