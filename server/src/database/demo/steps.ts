@@ -62,13 +62,16 @@ export const part = (
 
 export const drive = (
   distanceKm: number,
-  reportedBy: 'technician' | 'customer' = 'technician',
+  soot: { readonly start: number; readonly end: number },
 ): BodyOf<'drive'> => ({
   kind: 'drive',
   distanceKm,
   minutes: Math.round(distanceKm * 1.5),
   powerLimitGone: true,
-  reportedBy,
+  reportedBy: 'technician',
+  sootStartG: soot.start,
+  sootEndG: soot.end,
+  egtPeakC: 385,
 });
 
 /** A guided check with what was entered; what it means is judged from that. */
@@ -114,9 +117,51 @@ export const filter = (
   ...(coolantC === undefined ? {} : { coolantC }),
 });
 
-/** What proves a job to its end: a drive, no codes after it, and the lead's signature. */
-export const provedBy = (min: number, distanceKm: number, remains?: string): DemoStep[] => [
-  { min, body: drive(distanceKm) },
-  { min: min + Math.round(1.5 * distanceKm) + 6, body: codes('after-drive') },
-  { min: min + Math.round(1.5 * distanceKm) + 10, by: 'imke', body: signOff(remains) },
+/** What proves sensor and hoses: a known-good one shows the same, and each hose is where it belongs. */
+const PATH_PROVEN: readonly EntryBody[] = [
+  {
+    kind: 'check',
+    check: 'dp-swap',
+    values: {
+      pairs: [
+        [0, 0, 0],
+        [2500, 19, 19.5],
+      ],
+    },
+  },
+  { kind: 'check', check: 'hoses', values: { order: 'high', state: 'whole' } },
+];
+
+/**
+ * What proves a job to its end: sensor and hoses, the soot counter set back where the soot was taken out and not burnt, a drive, no codes
+ * after it, and the lead's signature.
+ */
+export const provedBy = (
+  min: number,
+  distanceKm: number,
+  remains?: string,
+  { counterG }: { readonly counterG?: number } = {},
+): DemoStep[] => [
+  ...PATH_PROVEN.map((body, i): DemoStep => ({ min: min + i, body })),
+  ...(counterG === undefined
+    ? []
+    : [
+        {
+          min: min + 3,
+          body: {
+            kind: 'reset',
+            reset: 'reset-soot',
+            source: 'hand',
+            before: { sootG: counterG },
+            after: { sootG: 0 },
+            keyCycles: 1,
+          },
+        } satisfies DemoStep,
+      ]),
+  {
+    min: min + 6,
+    body: drive(distanceKm, counterG === undefined ? { start: 3.2, end: 3.4 } : { start: 0, end: 1.1 }),
+  },
+  { min: min + Math.round(1.5 * distanceKm) + 12, body: codes('after-drive') },
+  { min: min + Math.round(1.5 * distanceKm) + 16, by: 'imke', body: signOff(remains) },
 ];

@@ -36,8 +36,16 @@ export function CodeScanForm({
     valuesOf: (body) => ({ text: asTyped(body.codes) }),
   });
   const [problem, setProblem] = useState<string>();
-  const store = async (codes: readonly ScannedCode[]): Promise<void> => {
-    const wrong = await addEntry({ kind: 'code-scan', when, codes: [...codes] }, supersedes);
+  const store = async (codes: readonly ScannedCode[], byCustomer = false): Promise<void> => {
+    const wrong = await addEntry(
+      {
+        kind: 'code-scan',
+        when,
+        codes: [...codes],
+        ...(byCustomer ? { reportedBy: 'customer' as const } : {}),
+      },
+      supersedes,
+    );
     setProblem(wrong ? Object.values(wrong)[0] : undefined);
     if (!wrong) done();
   };
@@ -87,6 +95,9 @@ export function CodeScanForm({
       <div className="flex flex-wrap gap-3">
         <Button type="submit">Enter the codes</Button>
         <Button onClick={() => void store([])}>No codes stored</Button>
+        {when === 'after-drive' ? (
+          <Button onClick={() => void store([], true)}>Customer reports: no lamp, no message</Button>
+        ) : null}
       </div>
     </form>
   );

@@ -20,12 +20,17 @@ export function ScanList({ scans }: { scans: readonly EntryOf<'code-scan'>[] }) 
       {scans.map((scan, i) => {
         const before = scans[i - 1];
         const change = before ? compareScans(before.body.codes, scan.body.codes) : undefined;
-        const { codes, when } = scan.body;
+        const { codes, when, reportedBy } = scan.body;
         return (
           <li key={scan.id}>
-            <p className="text-sm text-ink2">{SCAN_WORDS[when]}</p>
+            <p className="text-sm text-ink2">
+              {SCAN_WORDS[when]}
+              {reportedBy === 'customer' ? ', reported by the customer' : ''}
+            </p>
             {codes.length === 0 ? (
-              <p className="figure-text text-lg">no codes</p>
+              <p className="figure-text text-lg">
+                {reportedBy === 'customer' ? 'no lamp, no message' : 'no codes'}
+              </p>
             ) : i === scans.length - 1 ? (
               <SortedCodes codes={codes} />
             ) : (

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { holdingOff, sortCodes } from '@white-ember/core/codes';
-import type { Evidence, Stage } from '@white-ember/core/job';
+import type { Stage } from '@white-ember/core/job';
 import { entriesOfKind } from '@white-ember/core/ledger';
-import type { Comparison } from '@white-ember/core/proof';
+import type { Comparison, EvidenceId } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
@@ -12,26 +12,46 @@ import type { OpenJob } from './useJob.ts';
 
 const EVIDENCE_MARK = { shown: 'sound', open: 'not-looked-at', failed: 'failed' } as const;
 
-const WHERE: Record<Evidence['id'], Stage> = {
+const WHERE: Record<EvidenceId, Stage> = {
   before: 'baseline',
   after: 'prove',
   'equal-flow': 'prove',
+  sensor: 'checks',
+  hoses: 'checks',
   response: 'checks',
+  egt: 'prove',
+  soot: 'prove',
   drive: 'prove',
   'no-codes': 'prove',
   'power-limit': 'prove',
 };
 
-const NEXT: Record<Evidence['id'], { title: string; why: string }> = {
+const NEXT: Record<EvidenceId, { title: string; why: string }> = {
   before: {
     title: 'Take the before reading',
     why: 'Key off, idle and a hold; without it nothing can be proved later.',
   },
   after: { title: 'Take the after reading', why: 'At the same speeds as before, warm, on the plateau.' },
   'equal-flow': { title: 'Look at why it is not proved', why: 'The reasons stand beside the verdict.' },
+  sensor: {
+    title: 'Prove the ΔP sensor',
+    why: 'Pump ladder or a known-good one: a sensor that lies looks like a cure.',
+  },
+  hoses: {
+    title: 'Look at the hoses again',
+    why: 'A minute: each on its port, whole, clipped. They were off for the work.',
+  },
   response: {
     title: 'Check sensor and pipes again',
-    why: 'After the repair: does the value come back at once, does the pipe let go?',
+    why: 'Does the value come back at once, does the pipe let go?',
+  },
+  egt: {
+    title: 'See whether the exhaust gets hot',
+    why: 'The temperature before the filter in the hold, or the hottest on the drive.',
+  },
+  soot: {
+    title: 'Watch the soot counter on the drive',
+    why: 'When you set out and when you are back: it falls, or stays low.',
   },
   drive: { title: 'Drive it', why: 'A light that is off is no proof; soot and codes show on the road.' },
   'no-codes': {
@@ -73,6 +93,9 @@ export function WhatWeKnow({
               <span>
                 {item.text}
                 <span className="sr-only">: {item.state}</span>
+                {item.state === 'open' && item.ask ? (
+                  <span className="block text-sm text-ink2">{item.ask}</span>
+                ) : null}
               </span>
             </li>
           ))}

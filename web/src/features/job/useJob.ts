@@ -59,7 +59,13 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
     const limits = limitsOf(job);
     const entries = [...job.entries, ...mine];
     const derive = (of: readonly Entry[]): DerivedJob =>
-      deriveJob({ entries: of, limits, pressureUnit, ...vehicleFacts(job.vehicle) });
+      deriveJob({
+        entries: of,
+        limits,
+        pressureUnit,
+        ...vehicleFacts(job.vehicle),
+        ...(job.nextJob ? { nextJob: job.nextJob } : {}),
+      });
     const whole = derive(entries);
     const derived = at === undefined ? whole : derive(entries.filter((entry) => happenedAt(entry) <= at));
     return {

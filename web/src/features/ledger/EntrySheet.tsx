@@ -10,6 +10,7 @@ import {
   stageOf,
   WORK_LABELS,
   type Stage,
+  RESET_LABELS,
 } from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';
 import { useAppSelector } from '../../app/store.ts';
@@ -181,6 +182,13 @@ function EntryText({ entry }: { entry: Entry }) {
       return <p className="text-lg">Ended{body.why ? `: ${body.why}` : ''}</p>;
     case 'settled':
       return <p className="text-lg">{body.how}</p>;
+    case 'reset':
+      return (
+        <p className="text-lg">
+          {RESET_LABELS[body.reset]}, {body.source === 'live' ? 'by the scan link' : 'by another tool'}.{' '}
+          {body.answer} {body.why}
+        </p>
+      );
     case 'made-ready':
       return (
         <p className="text-lg">

@@ -1,27 +1,25 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LinkCode, RoutineId } from '@white-ember/core/bench';
-import { entriesOfKind, type BodyOf, type EntryBody } from '@white-ember/core/ledger';
+import {
+  entriesOfKind,
+  RESETS,
+  type BodyOf,
+  type EntryBody,
+  type Reset,
+  type ResetValue,
+} from '@white-ember/core/ledger';
 import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
-import { burnOfJob, commandInterlocks, type LinkCommand } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
 import { spacedNumber } from '../../ui/format.ts';
-import { useForecast } from '../burn/useTreatments.ts';
-import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
+import { useResets } from '../proof/resets/useResets.ts';
 import { clockText } from '../readings/logs/traceLanes.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
 import { shownLive } from './shownLive.ts';
-
-/** What a routine can do harm by; those without need no interlock of ours. */
-const COMMANDS: Readonly<Partial<Record<RoutineId, LinkCommand>>> = {
-  'clear-codes': 'clear-codes',
-  'reset-soot': 'reset-counter',
-  'new-filter': 'reset-counter',
-  'reset-oil': 'reset-counter',
-};
 
 /** The engine computer: its codes, and what can be asked of it, with what holds that off. */
 export function ModulePanel({
@@ -145,42 +143,46 @@ const BURNS: Readonly<Partial<Record<RoutineId, 'standing' | 'drive'>>> = {
   'regenerate-driving': 'drive',
 };
 
+/** What can be set back by the link; the rest of its routines need no plan. */
+const asReset = (id: RoutineId): Reset | undefined => RESETS.find((reset) => reset === id);
+
 function Routines({ open, session, state }: { open: OpenJob; session: LiveSession; state: LiveState }) {
-  const { job, vehicle, limits, derived } = open;
+  const { job } = open;
   const addEntry = useAddEntry(job.id);
   const [chosen, setChosen] = useState<RoutineId>('clear-codes');
-  const command = COMMANDS[chosen];
-  const diagnosis = useDiagnosis(open);
-  const facts = useMemo(
-    () => ({
-      derived,
-      limits,
-      filter: vehicle.filter,
-      ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-      ...(diagnosis
-        ? { likely: new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability])) }
-        : {}),
-    }),
-    [derived, limits, vehicle, diagnosis],
-  );
-  // What is cleared or set back can release a burn: the drop to idle of that burn holds it off too.
-  const { forecast, forecasting } = useForecast(
-    useMemo(() => (command === undefined ? undefined : burnOfJob(facts, command)), [facts, command]),
-    limits,
-  );
-  const held =
-    command === undefined ? [] : commandInterlocks(command, { ...facts, ...(forecast ? { forecast } : {}) });
+  const [why, setWhy] = useState('');
+  const { steps, forecasting } = useResets(open);
+  const reset = asReset(chosen);
+  const step = steps.find((one) => one.reset === reset);
+  const held = step?.held ?? [];
+  const warnings = step?.warnings ?? [];
   const offered = [
     { id: 'clear-codes' as const, label: 'Clear codes' },
     ...state.routines.filter(({ id }) => id !== 'stop' && id !== 'clear-codes' && BURNS[id] === undefined),
   ];
   const burns = state.routines.filter(({ id }) => BURNS[id] !== undefined);
   const running = state.routine?.status === 'running';
+  const unread = step?.keep.find((value) => readOf(session, value) === undefined);
   const start = async (): Promise<void> => {
+    const before = valuesOf(session, step?.keep ?? []);
     const answer = await session.command(chosen);
     if (!answer || answer.status === 'refused') return;
-    const label = offered.find(({ id }) => id === chosen)?.label ?? chosen;
-    await addEntry({ kind: 'note', text: `Scan link, ${label.toLowerCase()}: ${answer.text}` });
+    if (!reset || !step) {
+      const label = offered.find(({ id }) => id === chosen)?.label ?? chosen;
+      await addEntry({ kind: 'note', text: `Scan link, ${label.toLowerCase()}: ${answer.text}` });
+      return;
+    }
+    await session.readAgain();
+    await addEntry({
+      kind: 'reset',
+      reset,
+      source: 'live',
+      before,
+      after: valuesOf(session, step.keep),
+      answer: answer.text,
+      ...(why.trim() === '' ? {} : { why }),
+    });
+    setWhy('');
   };
   return (
     <div className="grid gap-2">
@@ -202,13 +204,35 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
         <div className="border-l-8 border-ink pl-3">
           <p className="font-head font-semibold">Held off</p>
           <ul className="text-[15px] leading-snug grid gap-1">
-            {held.map(({ id, text }) => (
-              <li key={id}>{text}</li>
+            {held.map((text) => (
+              <li key={text}>{text}</li>
             ))}
           </ul>
         </div>
       ) : null}
-      <Button disabled={held.length > 0 || running || forecasting} onClick={() => void start()}>
+      {held.length === 0 && warnings.length > 0 ? (
+        <>
+          <ul className="border-l-8 border-ink pl-3 text-[15px] leading-snug grid gap-1">
+            {warnings.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ul>
+          <Field label="Why all the same">
+            <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
+          </Field>
+        </>
+      ) : null}
+      {held.length === 0 && unread ? <p className="text-[15px]">{READ_FIRST[unread]}</p> : null}
+      <Button
+        disabled={
+          held.length > 0 ||
+          running ||
+          forecasting ||
+          unread !== undefined ||
+          (warnings.length > 0 && why.trim() === '')
+        }
+        onClick={() => void start()}
+      >
         Do it
       </Button>
       {state.routine ? (
@@ -234,3 +258,33 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
     </div>
   );
 }
+
+/** How a value comes to be read that is gone after the reset. */
+const READ_FIRST: Readonly<Record<ResetValue, string>> = {
+  sootG: 'Choose the soot counter among the channels first: what stands there is kept.',
+  ashG: 'Choose the ash counter among the channels first: what stands there is kept.',
+  deltaPZeroMbar: 'Choose ΔP among the channels first: what it shows at rest is kept.',
+  oilLifePercent: 'Oil life',
+  codes: 'Read the codes first: the list is gone afterwards.',
+};
+
+const CHANNEL_OF: Readonly<Partial<Record<ResetValue, ChannelRole>>> = {
+  sootG: 'sootMass',
+  ashG: 'ashMass',
+  deltaPZeroMbar: 'dpfDeltaP',
+};
+
+/** What the link shows of a value now. The oil life is no channel: it counts in per cent since the last reset, which tools show apart. */
+function readOf(session: LiveSession, value: ResetValue): number | undefined {
+  if (value === 'codes') return session.get().codes?.length;
+  const role = CHANNEL_OF[value];
+  return role === undefined ? undefined : session.latest(role);
+}
+
+const valuesOf = (session: LiveSession, values: readonly ResetValue[]): Partial<Record<ResetValue, number>> =>
+  Object.fromEntries(
+    values.flatMap((value) => {
+      const read = readOf(session, value);
+      return read === undefined ? [] : [[value, Number(read.toFixed(2))]];
+    }),
+  );

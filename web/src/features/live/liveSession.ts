@@ -73,6 +73,9 @@ export interface LiveState {
 
 const CAPTURE_AFTER_S = 6;
 const ASK_EVERY_MS = 500;
+/** Batches of readings after which every channel has come at least once, and how long they are waited for. */
+const READ_AGAIN_TIMES = 12;
+const READ_AGAIN_LONGEST_MS = 3000;
 /** A crash loses at most what came since the last piece. */
 const PIECE_EVERY_MS = 1000;
 
@@ -84,6 +87,7 @@ export class LiveSession {
   readonly #worker: Worker;
   readonly #remote: Remote<BenchWorker>;
   readonly #listeners = new Set<() => void>();
+  readonly #onRead = new Set<() => void>();
   readonly #warmC: number;
   #latest = new Map<string, number>();
   #guide: BaselineGuide;
@@ -166,6 +170,23 @@ export class LiveSession {
     if (!vehicle) return 0;
     return vehicle.timeS + (Math.min(performance.now() - this.#toldMs, 200) / 1000) * pace;
   };
+
+  /** Resolves when every channel has been read anew, or soon if nothing comes: what a command changed is seen then. */
+  readAgain = (): Promise<void> =>
+    new Promise((resolve) => {
+      const done = (): void => {
+        window.clearTimeout(latest);
+        this.#onRead.delete(seen);
+        resolve();
+      };
+      const latest = window.setTimeout(done, READ_AGAIN_LONGEST_MS);
+      let times = 0;
+      const seen = (): void => {
+        times += 1;
+        if (times >= READ_AGAIN_TIMES) done();
+      };
+      this.#onRead.add(seen);
+    });
 
   drive = (wish: Wish): void => void this.#remote.drive(wish);
 
@@ -301,6 +322,7 @@ export class LiveSession {
     }
     if (this.#text) this.#unwritten += this.#text.rows(readings);
     this.#set({ steps: this.#guide.steps, run: this.#follower.run });
+    for (const seen of [...this.#onRead]) seen();
   }
 
   #follow(timeS: number, rpm: number): void {

@@ -10,12 +10,20 @@ import { useCorrecting } from '../job/useCorrecting.ts';
 import { useEntryForm } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
-const EMPTY = { distance: '', minutes: '', powerLimitGone: true, byCustomer: false };
+const EMPTY = {
+  distance: '',
+  minutes: '',
+  sootStart: '',
+  sootEnd: '',
+  egtPeak: '',
+  powerLimitGone: true,
+  byCustomer: false,
+};
 
 /** What the drive after the work showed. */
 export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean }) {
   const addEntry = useAddEntry(job.job.id);
-  const distanceUnit = useAppSelector((state) => state.preferences.distanceUnit);
+  const { distanceUnit, temperatureUnit } = useAppSelector((state) => state.preferences);
   const correcting = useCorrecting(job, 'drive');
   const { form, done, supersedes } = useEntryForm({
     draft: `drive ${job.job.id}`,
@@ -24,6 +32,10 @@ export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean })
     valuesOf: (body) => ({
       distance: String(Number(fromBase(body.distanceKm, distanceUnit).toFixed(2))),
       minutes: String(body.minutes ?? ''),
+      sootStart: String(body.sootStartG ?? ''),
+      sootEnd: String(body.sootEndG ?? ''),
+      egtPeak:
+        body.egtPeakC === undefined ? '' : String(Math.round(fromBase(body.egtPeakC, temperatureUnit))),
       powerLimitGone: body.powerLimitGone,
       byCustomer: body.reportedBy === 'customer',
     }),
@@ -33,6 +45,9 @@ export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean })
   const submit = form.handleSubmit(async (values) => {
     const distance = typedNumber(values.distance);
     const minutes = typedNumber(values.minutes);
+    const sootStartG = typedNumber(values.sootStart);
+    const sootEndG = typedNumber(values.sootEnd);
+    const egtPeak = typedNumber(values.egtPeak);
     const wrong = await addEntry(
       {
         kind: 'drive',
@@ -43,6 +58,9 @@ export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean })
         powerLimitGone: values.powerLimitGone,
         reportedBy: values.byCustomer ? 'customer' : 'technician',
         ...(minutes === undefined ? {} : { minutes }),
+        ...(sootStartG === undefined ? {} : { sootStartG }),
+        ...(sootEndG === undefined ? {} : { sootEndG }),
+        ...(egtPeak === undefined ? {} : { egtPeakC: toBase(egtPeak, temperatureUnit) }),
       },
       supersedes,
     );
@@ -73,6 +91,20 @@ export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean })
         </Field>
         <Field label="Time" unit="min" error={problems['minutes']}>
           <input className="input-box" inputMode="numeric" {...form.register('minutes')} />
+        </Field>
+        <Field label="Soot counter at the start" unit="g" error={problems['sootStartG']}>
+          <input className="input-box" inputMode="decimal" {...form.register('sootStart')} />
+        </Field>
+        <Field label="Soot counter at the end" unit="g" error={problems['sootEndG']}>
+          <input className="input-box" inputMode="decimal" {...form.register('sootEnd')} />
+        </Field>
+        <Field
+          label="Hottest before the filter"
+          unit={unitLabel(temperatureUnit)}
+          hint="On a pull, by the scan tool"
+          error={problems['egtPeakC']}
+        >
+          <input className="input-box" inputMode="decimal" {...form.register('egtPeak')} />
         </Field>
       </div>
       <label className="flex items-center gap-3 min-h-11">

@@ -1,6 +1,8 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
+import { Notice } from '../../ui/Notice.tsx';
 import { CodeScanForm } from '../codes/CodeScanForm.tsx';
 import { ScanList } from '../codes/ScanList.tsx';
 import type { StageProps } from '../job/StageWork.tsx';
@@ -11,7 +13,8 @@ import { DriveForm } from './DriveForm.tsx';
 import { CompareTable } from './CompareTable.tsx';
 import { FlowChart } from './FlowChart.tsx';
 import { flowPicture } from './flowPicture.ts';
-import { VerdictReasons, verdictLine } from './Verdict.tsx';
+import { ResetList } from './resets/ResetList.tsx';
+import { confidenceLine, VerdictReasons, verdictLine } from './Verdict.tsx';
 
 /** Before against after at equal flow: the verdict, the chart, the table, and what is still to be brought in. */
 export function ProvePanel(props: StageProps) {
@@ -50,6 +53,15 @@ export function ProvePanel(props: StageProps) {
       <section className="grid gap-1 grid-cols-1">
         <h2 className="text-2xl leading-tight">{derived.headline}</h2>
         <p className="text-[15px] text-ink2">{verdictLine(derived)}</p>
+        {derived.contradiction ? (
+          <Notice title="The next visit contradicts it" tone="alarm">
+            {derived.contradiction.text}{' '}
+            <Link to={`/jobs/${derived.contradiction.jobId}`} className="underline underline-offset-4">
+              Open job {derived.contradiction.number}
+            </Link>
+          </Notice>
+        ) : null}
+        <p className="text-[15px]">{confidenceLine(derived, limits)}</p>
         {picture ? <FlowChart picture={picture} className="h-[21rem] lg:h-[19.5rem] mb-6" /> : null}
       </section>
       <section className="grid gap-4 content-start">
@@ -57,8 +69,9 @@ export function ProvePanel(props: StageProps) {
         <VerdictReasons derived={derived} />
         {canEnter ? (
           <>
+            {derived.after ? <ResetList open={open} canEnter={canEnter} /> : null}
             {derived.proof ? <DriveForm open={open} main={!driven} /> : null}
-            {driven || scans.length > 0 ? (
+            {derived.proof ? (
               <CodeScanForm open={open} choices={['after-drive']} title="Codes after the drive" />
             ) : null}
             <ScanList scans={scans} />

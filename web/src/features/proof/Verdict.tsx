@@ -1,4 +1,5 @@
 import type { DerivedJob } from '@white-ember/core/job';
+import type { Limits } from '@white-ember/core/limits';
 import { figure } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
@@ -15,9 +16,19 @@ export function verdictLine(derived: DerivedJob): string {
   if (comparison?.equalFlow) parts.push(`at ${Math.round(comparison.equalFlow.flowM3PerH)} m³/h`);
   if (verdict === 'equal-flow') {
     const open = evidence.filter((item) => item.state !== 'shown');
-    parts.push(`still to show: ${open.map((item) => item.text.toLowerCase()).join(', ')}`);
+    parts.push(`${open.length} still to show`);
   }
   return parts.join(' · ');
+}
+
+const LEVEL_WORDS = { high: 'Confidence high', fair: 'Confidence fair', low: 'Confidence low' } as const;
+
+/** How sure the verdict is, by the readings and by what is weaker than it could be. */
+export function confidenceLine({ confidence }: DerivedJob, limits: Limits): string | undefined {
+  if (!confidence) return undefined;
+  const { level, percent: chance, reasons } = confidence;
+  const wanted = `high from ${limits.confidenceHighPercent} %, fair from ${limits.confidenceFairPercent} %`;
+  return `${LEVEL_WORDS[level]}: ${percent(chance)} % by the readings (${wanted})${reasons.length > 0 ? `; less by this: ${reasons.join('; ')}` : ''}.`;
 }
 
 /** Each figure with the limit that it is judged by, and the reasons in sentences. */

@@ -5,7 +5,7 @@ import type { Limits } from '@white-ember/core/limits';
 import {
   filterCurves,
   fittedCurve,
-  judgeReading,
+  poolReadings,
   onFlowAxis,
   type CurvePoint,
   type FlowCurve,
@@ -44,25 +44,25 @@ interface PictureFacts {
 
 /** A job's before and after over the curves of its filter. */
 export const flowPicture = (
-  { before, after, comparison }: Pick<DerivedJob, 'before' | 'after' | 'comparison'>,
+  { befores, afters, comparison }: Pick<DerivedJob, 'befores' | 'afters' | 'comparison'>,
   facts: PictureFacts,
 ): FlowPicture | undefined =>
   pictureOf(
-    { ...(before ? { before: before.body } : {}), ...(after ? { after: after.body } : {}) },
+    { before: befores.map(({ body }) => body), after: afters.map(({ body }) => body) },
     facts,
     comparison,
   );
 
 /** What the chart shows, worked out by core: curves of this filter, clouds and fits of the readings. */
 export function pictureOf(
-  bodies: Partial<Record<SideName, ReadingBody>>,
+  bodies: Partial<Record<SideName, readonly ReadingBody[]>>,
   facts: PictureFacts,
   comparison?: DerivedJob['comparison'],
 ): FlowPicture | undefined {
   const readings = (['before', 'after', 'this log'] as const).flatMap((name) => {
-    const body = bodies[name];
-    if (!body) return [];
-    const reading = judgeReading(body, facts);
+    const [first, ...more] = bodies[name] ?? [];
+    if (!first) return [];
+    const { reading } = poolReadings([first, ...more], facts, name === 'after' ? 'after' : 'before');
     return reading.points.length > 0 ? [{ name, reading }] : [];
   });
   const [first] = readings;

@@ -49,7 +49,7 @@ export const HEAVY: readonly DemoJob[] = [
       { min: 70, body: clean('Three fills through the sensor port, cold', 6, 60) },
       { min: 190, purpose: 'after', gauge: filter(30, 148, 100, { countedG: 190 }) },
       { min: 200, body: note('Counter set back after the proof at equal flow') },
-      ...provedBy(210, 55, 'Short trips from the wharf: every other week over the hills.'),
+      ...provedBy(210, 55, 'Short trips from the wharf: every other week over the hills.', { counterG: 190 }),
     ],
   },
 ];

@@ -39,7 +39,7 @@ export const TAXIS: readonly DemoJob[] = [
         fileName: 'FL003-2-after.csv',
         log: filter(4, 13, 64, { countedG: 34 }),
       },
-      ...provedBy(120, 16),
+      ...provedBy(120, 16, undefined, { counterG: 34 }),
     ],
   },
   {
@@ -51,7 +51,9 @@ export const TAXIS: readonly DemoJob[] = [
       { min: 18, purpose: 'before', gauge: filter(31, 18, 65) },
       { min: 42, body: clean('Eight bursts of 5 s, cold filter', 0.8) },
       { min: 110, purpose: 'after', gauge: filter(4, 17, 66, { countedG: 31 }) },
-      ...provedBy(116, 18, 'Town work only: a motorway run a week, or it is back in 27 000 km.'),
+      ...provedBy(116, 18, 'Town work only: a motorway run a week, or it is back in 27 000 km.', {
+        counterG: 31,
+      }),
     ],
   },
   {
@@ -95,7 +97,7 @@ export const TAXIS: readonly DemoJob[] = [
   },
   {
     vehicle: 'taxi19',
-    daysAgo: 120,
+    daysAgo: 84,
     steps: [
       { min: 0, body: complaint('Lamp on, slow to start', 93_800) },
       { min: 9, body: codes('before', 'P2463', 'P0380') },
@@ -106,6 +108,7 @@ export const TAXIS: readonly DemoJob[] = [
         118,
         15,
         'Glow plugs 2 and 3 open: customer did not want them done. Regeneration is held off by them.',
+        { counterG: 29 },
       ),
     ],
   },
@@ -113,7 +116,7 @@ export const TAXIS: readonly DemoJob[] = [
     vehicle: 'taxi19',
     daysAgo: 58,
     steps: [
-      { min: 0, body: complaint('Lamp on again after two months', 103_200) },
+      { min: 0, body: complaint('Lamp on again after three weeks', 95_600) },
       { min: 7, body: codes('before', 'P0380', 'P2463') },
       {
         min: 18,
@@ -129,7 +132,7 @@ export const TAXIS: readonly DemoJob[] = [
         fileName: 'FL019-3-after.csv',
         log: filter(4, 15, 58, { countedG: 27 }),
       },
-      ...provedBy(140, 20),
+      ...provedBy(140, 20, undefined, { counterG: 27 }),
     ],
   },
   {

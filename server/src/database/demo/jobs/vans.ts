@@ -102,7 +102,7 @@ export const VANS: readonly DemoJob[] = [
       { min: 70, body: work('cause-repaired', 'Charge pipe replaced, smoke test tight') },
       { min: 84, body: clean('Ten bursts of 5 s through the high pipe, cold filter', 1) },
       { min: 152, purpose: 'after', gauge: filter(4, 29, 48, { countedG: 36 }) },
-      ...provedBy(160, 18),
+      ...provedBy(160, 18, undefined, { counterG: 36 }),
     ],
   },
   {

@@ -19,12 +19,10 @@ export function LogCloud({
   const { limits, vehicle, derived } = open;
   const picture = useMemo(() => {
     const own = readingFromLog(parts, { purpose: 'between', logId, fileName: 'log', leftOut: left });
-    const { before } = derived;
-    const others =
-      before && !(before.body.origin.type === 'log' && before.body.origin.logId === logId)
-        ? { before: before.body }
-        : {};
-    return pictureOf({ ...others, 'this log': own }, { limits, ...vehicleFacts(vehicle) });
+    const before = derived.befores
+      .map(({ body }) => body)
+      .filter(({ origin }) => !(origin.type === 'log' && origin.logId === logId));
+    return pictureOf({ before, 'this log': [own] }, { limits, ...vehicleFacts(vehicle) });
   }, [parts, left, derived, limits, vehicle, logId]);
   if (!picture) {
     return (

@@ -1,0 +1,107 @@
+import { Link } from 'react-router';
+import { RESET_LABELS } from '@white-ember/core/job';
+import type { ResetStep } from '@white-ember/core/proof';
+import { StateMark } from '../../../ui/StateMark.tsx';
+import type { OpenJob } from '../../job/useJob.ts';
+import { ResetForm } from './ResetForm.tsx';
+import { useResets } from './useResets.ts';
+
+/** What is set back on this job and nothing else, in its order, each with what it would hide and what stood there before. */
+export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
+  const { steps, forecasting } = useResets(open);
+  const due = steps.filter(({ need }) => need === 'due');
+  const done = steps.filter(({ need }) => need === 'done');
+  const rest = steps.filter(({ need }) => need === 'not-due');
+  return (
+    <section aria-label="Set back" className="grid gap-3">
+      <h3 className="text-xl border-b-2 border-ink">Set back, in this order</h3>
+      {due.length === 0 ? <p className="text-[15px]">Nothing is to be set back now.</p> : null}
+      <ol className="grid gap-4">
+        {due.map((step, i) => (
+          <li key={step.reset}>
+            <Due open={open} step={step} first={i === 0} canEnter={canEnter} forecasting={forecasting} />
+          </li>
+        ))}
+      </ol>
+      {done.map((step) => (
+        <p key={step.reset} className="flex gap-2 text-[15px]">
+          <StateMark state="sound" size={18} />
+          <span>
+            <b>{RESET_LABELS[step.reset]}.</b> {step.worth}
+          </span>
+        </p>
+      ))}
+      <details>
+        <summary className="min-h-11 content-center font-head font-semibold">
+          Not to be set back ({rest.length})
+        </summary>
+        <ul className="grid gap-2">
+          {rest.map((step) => (
+            <li key={step.reset} className="border-t-2 border-rule pt-2">
+              <Due open={open} step={step} first={false} canEnter={canEnter} forecasting={forecasting} />
+            </li>
+          ))}
+        </ul>
+      </details>
+    </section>
+  );
+}
+
+function Due({
+  open,
+  step,
+  first,
+  canEnter,
+  forecasting,
+}: {
+  open: OpenJob;
+  step: ResetStep;
+  first: boolean;
+  canEnter: boolean;
+  forecasting: boolean;
+}) {
+  const { reset, why, held, warnings, how, need } = step;
+  return (
+    <details open={first} className={need === 'due' ? 'border-2 border-ink p-3 bg-card' : ''}>
+      <summary className="min-h-11 content-center">
+        <span className="font-head font-semibold text-lg">{RESET_LABELS[reset]}</span>
+        <span className="block text-[15px] text-ink2">{why}</span>
+      </summary>
+      <div className="grid gap-2 pt-2">
+        {held.length > 0 ? (
+          <div className="border-l-8 border-ember pl-3">
+            <p className="font-head font-semibold">Held off</p>
+            <ul className="text-[15px] leading-snug grid gap-1">
+              {held.map((text) => (
+                <li key={text}>{text}</li>
+              ))}
+            </ul>
+          </div>
+        ) : null}
+        {warnings.length > 0 ? (
+          <ul className="border-l-8 border-ink pl-3 text-[15px] leading-snug grid gap-1">
+            {warnings.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ul>
+        ) : null}
+        <ol className="list-decimal pl-6 text-[15px] grid gap-1">
+          {how.map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </ol>
+        {canEnter && held.length === 0 && !forecasting ? (
+          <>
+            <ResetForm open={open} step={step} />
+            <Link
+              to={`/jobs/${open.job.id}/live`}
+              className="underline underline-offset-4 min-h-11 content-center"
+            >
+              Do it by the scan link: it notes the figures by itself
+            </Link>
+          </>
+        ) : null}
+      </div>
+    </details>
+  );
+}
