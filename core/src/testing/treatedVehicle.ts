@@ -1,6 +1,5 @@
 import { BenchHand } from '../bench/answers/bench.ts';
-import { answerCheck, BENCH_FAMILIES, BenchVehicle, perform, type BenchFamily } from '../bench/index.ts';
-import { recordBaseline } from '../bench/recordBaseline.ts';
+import { answerCheck, BENCH_FAMILIES, BenchVehicle, perform } from '../bench/index.ts';
 import { bedLimits } from '../burn/index.ts';
 import type { CheckId } from '../checks/index.ts';
 import { evidenceOfCase, infer, inhibitorsOf, networkFor } from '../diagnosis/index.ts';
@@ -8,7 +7,6 @@ import { filterVolumeL } from '../filter/index.ts';
 import { caseOfJob, deriveJob, type DerivedJob } from '../job/index.ts';
 import type { BodyOf, Entry, EntryBody, ReadingBody, Treatment } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
-import { analyseRaw, loggedFacts, readingFromLog } from '../readings/index.ts';
 import {
   adviseFlush,
   burnOfJob,
@@ -18,7 +16,6 @@ import {
   forecastBurn,
   isRefused,
   rankTreatments,
-  sootByPressure,
   sootLeft,
   warmUpOf,
   warmUpPoints,

@@ -13,7 +13,7 @@ import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { spacedNumber } from '../../ui/format.ts';
+import { spacedNumber, typedNumber } from '../../ui/format.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useResets } from '../proof/resets/useResets.ts';
@@ -151,6 +151,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
   const addEntry = useAddEntry(job.id);
   const [chosen, setChosen] = useState<RoutineId>('clear-codes');
   const [why, setWhy] = useState('');
+  const [oilLife, setOilLife] = useState('');
   const { steps, forecasting } = useResets(open);
   const reset = asReset(chosen);
   const step = steps.find((one) => one.reset === reset);
@@ -162,9 +163,16 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
   ];
   const burns = state.routines.filter(({ id }) => BURNS[id] !== undefined);
   const running = state.routine?.status === 'running';
-  const unread = step?.keep.find((value) => readOf(session, value) === undefined);
+  const typed = typedNumber(oilLife);
+  const asksOil = step?.keep.includes('oilLifePercent') === true;
+  const unread = step?.keep.find((value) =>
+    value === 'oilLifePercent' ? typed === undefined : readOf(session, value) === undefined,
+  );
   const start = async (): Promise<void> => {
-    const before = valuesOf(session, step?.keep ?? []);
+    const before = {
+      ...valuesOf(session, step?.keep ?? []),
+      ...(asksOil && typed !== undefined ? { oilLifePercent: typed } : {}),
+    };
     const answer = await session.command(chosen);
     if (!answer || answer.status === 'refused') return;
     if (!reset || !step) {
@@ -222,6 +230,16 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
           </Field>
         </>
       ) : null}
+      {held.length === 0 && asksOil ? (
+        <Field label="Oil life before" unit="%">
+          <input
+            className="input-box"
+            inputMode="numeric"
+            value={oilLife}
+            onChange={(event) => setOilLife(event.target.value)}
+          />
+        </Field>
+      ) : null}
       {held.length === 0 && unread ? <p className="text-[15px]">{READ_FIRST[unread]}</p> : null}
       <Button
         disabled={
@@ -264,7 +282,7 @@ const READ_FIRST: Readonly<Record<ResetValue, string>> = {
   sootG: 'Choose the soot counter among the channels first: what stands there is kept.',
   ashG: 'Choose the ash counter among the channels first: what stands there is kept.',
   deltaPZeroMbar: 'Choose ΔP among the channels first: what it shows at rest is kept.',
-  oilLifePercent: 'Oil life',
+  oilLifePercent: 'Enter the oil life that stands there now: it is gone afterwards.',
   codes: 'Read the codes first: the list is gone afterwards.',
 };
 
@@ -274,7 +292,7 @@ const CHANNEL_OF: Readonly<Partial<Record<ResetValue, ChannelRole>>> = {
   deltaPZeroMbar: 'dpfDeltaP',
 };
 
-/** What the link shows of a value now. The oil life is no channel: it counts in per cent since the last reset, which tools show apart. */
+/** What the link shows of a value now. The oil life is no channel of it: a person reads it off the dash. */
 function readOf(session: LiveSession, value: ResetValue): number | undefined {
   if (value === 'codes') return session.get().codes?.length;
   const role = CHANNEL_OF[value];
