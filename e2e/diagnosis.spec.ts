@@ -1,4 +1,13 @@
-import { addEntries, expect, newJob, openJob, signIn, stage, test } from './setup/site.ts';
+import {
+  addEntries,
+  expect,
+  newJob,
+  openJob,
+  proveSensorAndHoses,
+  signIn,
+  stage,
+  test,
+} from './setup/site.ts';
 import type { Page } from '@playwright/test';
 
 async function enterReading(
@@ -121,6 +130,8 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await expect(
     page.getByRole('heading', { name: 'It was not the filter: read right, it is good' }),
   ).toBeVisible();
+  await proveSensorAndHoses(page);
+  await stage(page, 'Prove');
   await page.getByRole('button', { name: 'Enter the drive check' }).click();
   await page.getByLabel('Distance').fill('11');
   await page.getByRole('button', { name: 'Enter the drive', exact: true }).click();

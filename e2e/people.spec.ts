@@ -138,6 +138,6 @@ test('a part is found wrong, then replaced: line, list and what we know say so b
   await expect(page.getByRole('button', { name: /differential pressure sensor: replaced/ })).toBeVisible();
   // The reading from before the new sensor proves nothing about it.
   await expect(
-    page.getByText('The after reading is older than the last work on the filter: read again'),
+    page.getByText('The after reading is older than the last work on the filter or its sensor: read again'),
   ).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { join, resolve } from 'node:path';
-import { expect, stage, test } from './setup/site.ts';
+import { expect, proveSensorAndHoses, stage, test } from './setup/site.ts';
 
 const samples = resolve(import.meta.dirname, '../samples');
 
@@ -86,16 +86,36 @@ test('the whole story: sign in, vehicle, before from a log, clean, after, proved
   await expect(
     page.getByRole('heading', { name: /At equal flow the pressure drop fell by 9\d %/ }),
   ).toBeVisible();
-  await expect(
-    page.getByText(/still to show: a drive after the work, no codes after the drive/),
-  ).toBeVisible();
+  await expect(page.getByText(/confidence \w+, (over )?\d+ % · 5 still to show/)).toBeVisible();
   await expect(page.getByRole('row', { name: /3000 rpm/ })).toContainText('8.0');
   await page.getByText('Why', { exact: true }).click();
   await expect(page.getByText(/Restriction after: \d\.\d × clean, at most 2\.5 × clean/)).toBeVisible();
 
+  // What lies would look like a cure: sensor and hoses.
+  await proveSensorAndHoses(page);
+  await stage(page, 'Prove');
+  const still = page.getByRole('complementary', { name: 'What we know' });
+  await expect(still).toContainText('The ΔP sensor is right: Both show the same');
+  await expect(still).toContainText('Hoses on again, whole and not crossed');
+
+  // The counter does not know of the clean: what stood there is kept, and no reset goes without it.
+  const resets = page.getByRole('region', { name: 'Set back' });
+  const counter = resets.getByRole('form', { name: 'Soot counter set back' });
+  await counter.getByRole('button', { name: 'Enter it as done' }).click();
+  await expect(counter.getByText('Read it first: it is gone afterwards')).toBeVisible();
+  await counter.getByLabel('Soot before').fill('59');
+  await counter.getByLabel('Soot now').fill('0');
+  await counter.getByRole('button', { name: 'Enter it as done' }).click();
+  await expect(resets).toContainText('It stood at 59.0 g. At 0 g now: that proves nothing, the drive does.');
+  await resets.getByText(/Not to be set back/).click();
+  await expect(resets).toContainText('Only when the oil was really changed.');
+
   // The rest of the proof.
   await page.getByRole('button', { name: 'Enter the drive check' }).click();
   await page.getByLabel('Distance').fill('14');
+  await page.getByLabel('Soot counter at the start').fill('0');
+  await page.getByLabel('Soot counter at the end').fill('0,9');
+  await page.getByLabel('Hottest before the filter').fill('388');
   await page.getByRole('button', { name: 'Enter the drive', exact: true }).click();
   await page.getByRole('button', { name: 'No codes stored' }).click();
   await expect(

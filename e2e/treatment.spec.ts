@@ -1,6 +1,16 @@
 import { join, resolve } from 'node:path';
 import { v7 as uuidv7 } from 'uuid';
-import { axeViolations, expect, newJob, openJob, signIn, stage, test, type Site } from './setup/site.ts';
+import {
+  axeViolations,
+  expect,
+  newJob,
+  openJob,
+  proveSensorAndHoses,
+  signIn,
+  stage,
+  test,
+  type Site,
+} from './setup/site.ts';
 import type { Page } from '@playwright/test';
 
 const samples = resolve(import.meta.dirname, '../samples');
@@ -171,8 +181,12 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await stage(page, 'Prove');
   await typeReading(page, '17', '12');
   await page.getByRole('button', { name: 'Enter the after reading' }).click();
+  await proveSensorAndHoses(page);
+  await stage(page, 'Prove');
   await page.getByRole('button', { name: 'Enter the drive check' }).click();
   await page.getByLabel('Distance').fill('14');
+  await page.getByLabel('Soot counter at the start').fill('1.2');
+  await page.getByLabel('Soot counter at the end').fill('1.6');
   await page.getByRole('button', { name: 'Enter the drive', exact: true }).click();
   await page.getByRole('button', { name: 'No codes stored' }).click();
   await expect(page.getByRole('heading', { name: /Proved: at equal flow/ })).toBeVisible();

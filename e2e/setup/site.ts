@@ -162,7 +162,7 @@ export async function chosenJob(
 }
 
 /** A reading written down at a hold of 3000 rpm. */
-export const handReading = (dpMbar: number, purpose: 'before' | 'between' = 'before'): EntryBody => ({
+export const handReading = (dpMbar: number, purpose: 'before' | 'between' | 'after' = 'before'): EntryBody => ({
   kind: 'reading',
   purpose,
   origin: { type: 'hand' },
@@ -171,6 +171,36 @@ export const handReading = (dpMbar: number, purpose: 'before' | 'between' = 'bef
     { kind: 'hold', rpm: 3000, dpMbar, airMassGPerS: 38, filterC: 210 },
   ],
 });
+
+/** What the proof asks of sensor and hoses, by the cards and buttons that a person uses. */
+export async function proveSensorAndHoses(page: Page): Promise<void> {
+  await stage(page, 'Checks');
+  const checks = page.getByRole('list', { name: 'Checks to make' });
+  await checks.getByRole('button', { name: /ΔP sensor against a known-good one/ }).click();
+  await readCaution(page);
+  for (const [row, speed, old, good] of [
+    [1, '0', '0', '0'],
+    [2, '2500', '19', '19.5'],
+  ] as const) {
+    await page.getByLabel(new RegExp(`^Engine speed.*row ${row}$`)).fill(speed);
+    await page.getByLabel(new RegExp(`^Old.*row ${row}$`)).fill(old);
+    await page.getByLabel(new RegExp(`^Known-good.*row ${row}$`)).fill(good);
+  }
+  await page.getByRole('button', { name: 'Enter this check' }).click();
+  await checks.getByRole('button', { name: /Hoses and pipes/ }).click();
+  await readCaution(page);
+  await page.getByText('the high port', { exact: true }).click();
+  await page.getByText('whole and tight', { exact: true }).click();
+  await page.getByRole('button', { name: 'Enter this check' }).click();
+  await expect(page.getByRole('button', { name: 'Enter this check' })).toBeHidden();
+}
+
+/** A caution at the step, if one still stands there. */
+async function readCaution(page: Page): Promise<void> {
+  const read = page.getByRole('button', { name: 'I have read this' });
+  await expect(page.getByRole('button', { name: 'Enter this check' })).toBeVisible();
+  if (await read.isVisible()) await read.click();
+}
 
 /** Goes on with the Tab key until a control has the focus. */
 export async function tabTo(page: Page, control: Locator): Promise<void> {

@@ -46,6 +46,8 @@ export interface BenchFamily {
   readonly regenStartGPerL: number;
   readonly regenRefuseGPerL: number;
   readonly regenTargetC: number;
+  /** What the soot counter begins at after a reset, g: some computers do not begin at 0. */
+  readonly resetSootG: number;
   /** How its computer names and scales its channels. */
   readonly tongue: 'plain' | 'short' | 'kilopascal' | 'heavy';
 }
@@ -77,6 +79,7 @@ const CAR = {
   regenStartGPerL: 5,
   regenRefuseGPerL: 14,
   regenTargetC: 625,
+  resetSootG: 0,
   tongue: 'plain',
 } as const satisfies Partial<BenchFamily>;
 
@@ -142,6 +145,7 @@ export const BENCH_FAMILIES: readonly BenchFamily[] = [
   {
     ...CAR,
     name: 'Sallow 1.7',
+    resetSootG: 2,
     displacementL: 1.7,
     idleRpm: 800,
     inertiaKgM2: 0.27,

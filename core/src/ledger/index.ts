@@ -33,7 +33,14 @@ export {
 export { RESETS, RESET_VALUES, type Reset, type ResetValue } from './resetBodies.ts';
 export { BURN_ENDS, type BurnEnd } from './burnBodies.ts';
 export { BREAKS, FACES, SINGLE_USE, type Break, type Face, type SingleUse } from './stripDownBodies.ts';
-export { PART_IDS, PART_STATES, type PartId, type PartState } from './parts.ts';
+export {
+  PART_IDS,
+  PART_LABELS,
+  PART_STATE_WORDS,
+  PART_STATES,
+  type PartId,
+  type PartState,
+} from './parts.ts';
 export { CAUSE_STATES } from './checkBodies.ts';
 export { FAMILY_TOPICS } from './partBodies.ts';
 export { canonicalJson, effectiveEntries, entriesOfKind, happenedAt, type EntryOf } from './ledger.ts';

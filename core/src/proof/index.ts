@@ -36,3 +36,4 @@ export {
   type Verdict,
 } from './verdict.ts';
 export { filterCurves, fittedCurve, onFlowAxis, type CurvePoint, type FlowCurve } from './flowCurves.ts';
+export { flowPicture, pictureOf, type FlowPicture, type SideName } from './flowPicture.ts';

@@ -16,6 +16,7 @@ import { measureBurn } from './burn.ts';
 import { measureClosedLoop } from './closedLoop.ts';
 import { measureDiagnosis } from './diagnosis.ts';
 import { measureLogs } from './logs.ts';
+import { measureProofs } from './proofs.ts';
 import { measureTreatments } from './treatments.ts';
 
 /**
@@ -141,6 +142,7 @@ const rows = [
   ...measureDiagnosis(),
   ...(await measureClosedLoop()),
   ...(await measureTreatments()),
+  ...(await measureProofs()),
   ...(await measureFirstScreen()),
   ...measurePages(),
   ...(await measureApi(root)),

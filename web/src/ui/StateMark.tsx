@@ -1,13 +1,4 @@
-import type { PartState } from '@white-ember/core/ledger';
-
-export const STATE_WORDS: Record<PartState, string> = {
-  'not-looked-at': 'not looked at',
-  sound: 'sound',
-  doubtful: 'doubtful',
-  failed: 'failed',
-  replaced: 'replaced',
-  'proven-clear': 'proven clear',
-};
+import { PART_STATE_WORDS, type PartState } from '@white-ember/core/ledger';
 
 /** The state of a part by shape, so that it reads without colour. Drawn around (0, 0), 16 wide. */
 export function StateShape({ state }: { state: PartState }) {
@@ -54,7 +45,7 @@ export function StateMark({ state, size = 20 }: { state: PartState; size?: numbe
       height={size}
       viewBox="-10 -10 20 20"
       role="img"
-      aria-label={STATE_WORDS[state]}
+      aria-label={PART_STATE_WORDS[state]}
       className="shrink-0"
     >
       <StateShape state={state} />

@@ -68,18 +68,18 @@ export function startRoutine(
       computer.powerLimit = 1;
       return done(id, 'Codes cleared; self-tests start anew.');
     case 'reset-soot':
-      computer.sootG = 0;
-      computer.modelSootG = 0;
+      computer.sootG = family.resetSootG;
+      computer.modelSootG = family.resetSootG;
       computer.pressureSootG = undefined;
       computer.adaptations.sootResetAtKm = seen.km;
-      return done(id, 'Soot counter at 0 g. Nothing in the filter has changed.');
+      return done(id, `Soot counter at ${family.resetSootG} g. Nothing in the filter has changed.`);
     case 'new-filter':
-      computer.sootG = 0;
-      computer.modelSootG = 0;
+      computer.sootG = family.resetSootG;
+      computer.modelSootG = family.resetSootG;
       computer.pressureSootG = undefined;
       computer.ashG = 0;
       computer.adaptations.filterSinceKm = seen.km;
-      return done(id, 'Soot and ash counters at 0; the filter counts as new from this distance on.');
+      return done(id, 'Soot and ash counters set back; the filter counts as new from this distance on.');
     case 'adapt-delta-p':
       if (Math.abs(seen.deltaPMbar) > 60)
         return refused(

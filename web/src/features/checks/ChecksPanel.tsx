@@ -2,14 +2,13 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { cardOf, CHECK_ABOUT, CHECK_CARDS, CHECK_LABELS, type CheckContext } from '@white-ember/core/checks';
 import type { MadeCheck } from '@white-ember/core/job';
-import type { PartId } from '@white-ember/core/ledger';
+import { PART_LABELS, type PartId, PART_STATE_WORDS } from '@white-ember/core/ledger';
 import { sootRoom } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
-import { StateMark, STATE_WORDS } from '../../ui/StateMark.tsx';
+import { StateMark } from '../../ui/StateMark.tsx';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
 import type { StageProps } from '../job/StageWork.tsx';
-import { PART_LABELS } from '../line/partLabels.ts';
 import { CheckRow } from './CheckRow.tsx';
 import { CheckWork } from './CheckWork.tsx';
 import { outcomeWords } from './outcomeWords.ts';
@@ -198,7 +197,7 @@ function PartStates({
                 <StateMark state={status?.state ?? 'not-looked-at'} />
                 <span className="font-bold w-44 shrink-0">{PART_LABELS[id]}</span>
                 <span className="text-sm text-ink2">
-                  {status ? `${STATE_WORDS[status.state]}: ${status.why}` : 'not looked at'}
+                  {status ? `${PART_STATE_WORDS[status.state]}: ${status.why}` : 'not looked at'}
                 </span>
               </button>
             </li>

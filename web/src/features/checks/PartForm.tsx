@@ -1,14 +1,20 @@
 import { useState } from 'react';
-import { entriesOfKind, PART_STATES, type PartId, type PartState } from '@white-ember/core/ledger';
+import {
+  entriesOfKind,
+  PART_STATES,
+  type PartId,
+  type PartState,
+  PART_LABELS,
+  PART_STATE_WORDS,
+} from '@white-ember/core/ledger';
 import type { OpenJob } from '../job/useJob.ts';
 import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCorrecting } from '../job/useCorrecting.ts';
 import { useEntryForm } from '../job/useEntryForm.ts';
-import { PART_LABELS } from '../line/partLabels.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { STATE_WORDS, StateMark } from '../../ui/StateMark.tsx';
+import { StateMark } from '../../ui/StateMark.tsx';
 
 const EMPTY = { why: '' };
 
@@ -70,7 +76,7 @@ export function PartForm({ open, part }: { open: OpenJob; part: PartId | undefin
                   onChange={() => setState(s)}
                 />
                 <StateMark state={s} />
-                {STATE_WORDS[s]}
+                {PART_STATE_WORDS[s]}
               </label>
             ))}
           </div>

@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import type { PartId } from '@white-ember/core/ledger';
+import { PART_LABELS, type PartId } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
 import { Field } from '../../ui/Field.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
-import { PART_LABELS } from '../line/partLabels.ts';
 
 const EMPTY = { part: '', what: '', changed: 'no' as 'yes' | 'no' | 'unclear', putBack: true, note: '' };
 

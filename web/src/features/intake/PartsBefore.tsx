@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import { entriesOfKind, type BodyOf, type PartId } from '@white-ember/core/ledger';
+import { entriesOfKind, type BodyOf, type PartId, PART_LABELS } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
-import { PART_LABELS } from '../line/partLabels.ts';
 
 type Changed = BodyOf<'part-changed'>;
 

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { holdingOff, sortCodes } from '@white-ember/core/codes';
 import type { Stage } from '@white-ember/core/job';
 import { entriesOfKind } from '@white-ember/core/ledger';
-import type { Comparison, EvidenceId } from '@white-ember/core/proof';
+import type { Comparison, Evidence, EvidenceId } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
@@ -61,6 +61,10 @@ const NEXT: Record<EvidenceId, { title: string; why: string }> = {
   'power-limit': { title: 'See whether full power is back', why: 'On the drive.' },
 };
 
+/** What is still to show stands ahead of what is shown; within both the order of the work. */
+const openFirst = (a: Evidence, b: Evidence): number =>
+  Number(a.state === 'shown') - Number(b.state === 'shown');
+
 /** Beside every stage: what the readings say, what is still to show, and the one thing to do next. */
 export function WhatWeKnow({
   open,
@@ -85,9 +89,9 @@ export function WhatWeKnow({
         <ReadingFacts open={open} />
       </section>
       <section>
-        <h2 className="text-lg mb-1">Still to show</h2>
+        <h2 className="text-lg mb-1">Still to show, and shown</h2>
         <ul className="divide-y-2 divide-rule">
-          {derived.evidence.map((item) => (
+          {[...derived.evidence].sort(openFirst).map((item) => (
             <li key={item.id} className="py-1.5 flex gap-2 items-start text-[15px] leading-snug">
               <StateMark state={EVIDENCE_MARK[item.state]} size={18} />
               <span>

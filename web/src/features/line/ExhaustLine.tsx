@@ -1,16 +1,22 @@
 import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import type { Vehicle } from '@white-ember/core/contract';
 import type { DerivedJob } from '@white-ember/core/job';
-import type { FluidEntry, PartId, PartState, SteadySample } from '@white-ember/core/ledger';
+import {
+  PART_LABELS,
+  type FluidEntry,
+  type PartId,
+  type PartState,
+  type SteadySample,
+  PART_STATE_WORDS,
+} from '@white-ember/core/ledger';
 import { unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
-import { STATE_WORDS, StateShape } from '../../ui/StateMark.tsx';
+import { StateShape } from '../../ui/StateMark.tsx';
 import { HEAT_HIGH_C, HEAT_LOW_C, heatColour } from './heat.ts';
 import { AXIS_Y, layOut, LINE_HEIGHT, LINE_WIDTH, outline, type Body } from './lineLayout.ts';
 import { entryX, FluidMark } from './FluidMark.tsx';
 import { LineText } from './LineText.tsx';
-import { PART_LABELS } from './partLabels.ts';
 
 const BODY_NAMES: Record<Body['id'], string> = {
   engine: 'Engine',
@@ -113,7 +119,7 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
       ) : null}
       {has('back-pressure-sensor') ? (
         <Part
-          label={`P, ${PART_LABELS['back-pressure-sensor'].toLowerCase()}: ${STATE_WORDS[stateOf('back-pressure-sensor')]}`}
+          label={`P, ${PART_LABELS['back-pressure-sensor'].toLowerCase()}: ${PART_STATE_WORDS[stateOf('back-pressure-sensor')]}`}
           selected={selected === 'back-pressure-sensor'}
           onSelect={() => onPart('back-pressure-sensor')}
         >
@@ -140,7 +146,7 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
       {placed.map(({ part, x, celsius, side }) => (
         <Part
           key={part}
-          label={`${shortEgt(part)} ${celsius === undefined ? '–' : withUnit(celsius, temperatureUnit)}, ${PART_LABELS[part].split(', ')[1] ?? ''}: ${STATE_WORDS[stateOf(part)]}`}
+          label={`${shortEgt(part)} ${celsius === undefined ? '–' : withUnit(celsius, temperatureUnit)}, ${PART_LABELS[part].split(', ')[1] ?? ''}: ${PART_STATE_WORDS[stateOf(part)]}`}
           selected={selected === part}
           onSelect={() => onPart(part)}
         >
@@ -258,7 +264,7 @@ function BodyPart({
     </>
   );
   return onSelect && state ? (
-    <Part label={`${name}: ${STATE_WORDS[state]}`} selected={selected} onSelect={onSelect}>
+    <Part label={`${name}: ${PART_STATE_WORDS[state]}`} selected={selected} onSelect={onSelect}>
       {drawn}
     </Part>
   ) : (
@@ -310,7 +316,7 @@ function DpSensor({
     <g>
       {high ? (
         <Part
-          label={`High pipe: ${STATE_WORDS[high]}`}
+          label={`High pipe: ${PART_STATE_WORDS[high]}`}
           selected={selected === 'high-pipe'}
           onSelect={() => onPart('high-pipe')}
         >
@@ -330,7 +336,7 @@ function DpSensor({
       ) : null}
       {low ? (
         <Part
-          label={`Low pipe: ${STATE_WORDS[low]}`}
+          label={`Low pipe: ${PART_STATE_WORDS[low]}`}
           selected={selected === 'low-pipe'}
           onSelect={() => onPart('low-pipe')}
         >
@@ -349,7 +355,7 @@ function DpSensor({
         </Part>
       ) : null}
       <Part
-        label={`ΔP ${value}, differential pressure sensor: ${STATE_WORDS[state]}`}
+        label={`ΔP ${value}, differential pressure sensor: ${PART_STATE_WORDS[state]}`}
         selected={selected === 'dp-sensor'}
         onSelect={() => onPart('dp-sensor')}
       >

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { PART_IDS } from '@white-ember/core/ledger';
+import { PART_IDS, PART_LABELS } from '@white-ember/core/ledger';
 import { HEAT_HIGH_C, HEAT_LOW_C, heatColour } from './heat.ts';
 import { AXIS_Y, layOut, LINE_HEIGHT, LINE_WIDTH, outline } from './lineLayout.ts';
-import { PART_LABELS } from './partLabels.ts';
 
 const fitted = fc.subarray([...PART_IDS]);
 

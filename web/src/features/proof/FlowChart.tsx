@@ -1,9 +1,8 @@
 import { useEffect, useMemo, useRef } from 'react';
 import type { Chart as ChartType, ChartDataset, Plugin } from 'chart.js';
-import type { CurvePoint, FlowCurve } from '@white-ember/core/proof';
+import { type FlowPicture, type CurvePoint, type FlowCurve } from '@white-ember/core/proof';
 import { fromBase, pressureFigure, pressureText, unitLabel, type Unit } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
-import type { FlowPicture } from './flowPicture.ts';
 
 const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();

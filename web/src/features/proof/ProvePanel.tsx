@@ -1,3 +1,4 @@
+import { flowPicture } from '@white-ember/core/proof';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { entriesOfKind } from '@white-ember/core/ledger';
@@ -12,9 +13,8 @@ import { ReadingPanel } from '../readings/ReadingPanel.tsx';
 import { DriveForm } from './DriveForm.tsx';
 import { CompareTable } from './CompareTable.tsx';
 import { FlowChart } from './FlowChart.tsx';
-import { flowPicture } from './flowPicture.ts';
 import { ResetList } from './resets/ResetList.tsx';
-import { confidenceLine, VerdictReasons, verdictLine } from './Verdict.tsx';
+import { VerdictReasons, verdictLine } from './Verdict.tsx';
 
 /** Before against after at equal flow: the verdict, the chart, the table, and what is still to be brought in. */
 export function ProvePanel(props: StageProps) {
@@ -61,12 +61,11 @@ export function ProvePanel(props: StageProps) {
             </Link>
           </Notice>
         ) : null}
-        <p className="text-[15px]">{confidenceLine(derived, limits)}</p>
         {picture ? <FlowChart picture={picture} className="h-[21rem] lg:h-[19.5rem] mb-6" /> : null}
       </section>
       <section className="grid gap-4 content-start">
         <CompareTable derived={derived} limits={limits} />
-        <VerdictReasons derived={derived} />
+        <VerdictReasons derived={derived} limits={limits} />
         {canEnter ? (
           <>
             {derived.after ? <ResetList open={open} canEnter={canEnter} /> : null}

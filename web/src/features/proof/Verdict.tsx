@@ -8,12 +8,13 @@ const percent = (value: number): string => `${Math.round(value)}`;
 
 /** The line under the headline: interval, how many readings, and what is still wanted. */
 export function verdictLine(derived: DerivedJob): string {
-  const { comparison, verdict, evidence } = derived;
+  const { comparison, verdict, evidence, confidence } = derived;
   const parts: string[] = [];
   const removed = comparison?.removedPercent;
   if (removed) parts.push(`${percent(removed.low)} to ${percent(removed.high)} % (90 %)`);
   if (comparison) parts.push(`from ${comparison.before.readings} and ${comparison.after.readings} readings`);
   if (comparison?.equalFlow) parts.push(`at ${Math.round(comparison.equalFlow.flowM3PerH)} m³/h`);
+  if (confidence) parts.push(`confidence ${confidence.level}, ${chanceText(confidence.percent)}`);
   if (verdict === 'equal-flow') {
     const open = evidence.filter((item) => item.state !== 'shown');
     parts.push(`${open.length} still to show`);
@@ -21,18 +22,25 @@ export function verdictLine(derived: DerivedJob): string {
   return parts.join(' · ');
 }
 
-const LEVEL_WORDS = { high: 'Confidence high', fair: 'Confidence fair', low: 'Confidence low' } as const;
+/** A chance in words: nothing is ever wholly sure. */
+const chanceText = (chance: number): string => (chance > 99 ? 'over 99 %' : `${percent(chance)} %`);
 
 /** How sure the verdict is, by the readings and by what is weaker than it could be. */
-export function confidenceLine({ confidence }: DerivedJob, limits: Limits): string | undefined {
-  if (!confidence) return undefined;
+export function ConfidenceReasons({ derived, limits }: { derived: DerivedJob; limits: Limits }) {
+  const { confidence } = derived;
+  if (!confidence) return null;
   const { level, percent: chance, reasons } = confidence;
-  const wanted = `high from ${limits.confidenceHighPercent} %, fair from ${limits.confidenceFairPercent} %`;
-  return `${LEVEL_WORDS[level]}: ${percent(chance)} % by the readings (${wanted})${reasons.length > 0 ? `; less by this: ${reasons.join('; ')}` : ''}.`;
+  return (
+    <p className="text-[15px] mt-2">
+      Confidence <b>{level}</b>: {chanceText(chance)} by the spread of the readings, high from{' '}
+      {limits.confidenceHighPercent} %, fair from {limits.confidenceFairPercent} %
+      {reasons.length > 0 ? `; less by this: ${reasons.join('; ')}` : ''}.
+    </p>
+  );
 }
 
 /** Each figure with the limit that it is judged by, and the reasons in sentences. */
-export function VerdictReasons({ derived }: { derived: DerivedJob }) {
+export function VerdictReasons({ derived, limits }: { derived: DerivedJob; limits: Limits }) {
   const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   const { proof, comparison } = derived;
   if (!proof) return null;
@@ -66,6 +74,7 @@ export function VerdictReasons({ derived }: { derived: DerivedJob }) {
           ))}
         </ul>
       ) : null}
+      <ConfidenceReasons derived={derived} limits={limits} />
       {assumed.length > 0 ? <p className="text-sm text-ink2 mt-2">Assumed: {assumed.join('; ')}.</p> : null}
     </details>
   );

@@ -1,3 +1,4 @@
+import { flowPicture } from '@white-ember/core/proof';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import {
@@ -8,21 +9,25 @@ import {
   WORK_LABELS,
   entryFigure,
 } from '@white-ember/core/job';
-import { entriesOfKind, happenedAt, type Entry } from '@white-ember/core/ledger';
+import {
+  entriesOfKind,
+  happenedAt,
+  type Entry,
+  PART_LABELS,
+  PART_STATE_WORDS,
+} from '@white-ember/core/ledger';
 import { LIMIT_DEFINITIONS, type LimitId } from '@white-ember/core/limits';
 import { useSessionQuery } from '../../app/api.ts';
 import { EmberMark } from '../../app/Header.tsx';
 import { TreatmentLines } from './TreatmentLines.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { spacedNumber } from '../../ui/format.ts';
-import { StateMark, STATE_WORDS } from '../../ui/StateMark.tsx';
+import { StateMark } from '../../ui/StateMark.tsx';
 import { sentenceOf } from '../diagnosis/words.ts';
 import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
 import { WithJob } from '../job/WithJob.tsx';
-import { PART_LABELS } from '../line/partLabels.ts';
 import { CompareTable } from '../proof/CompareTable.tsx';
 import { FlowChart } from '../proof/FlowChart.tsx';
-import { flowPicture } from '../proof/flowPicture.ts';
 import { verdictLine } from '../proof/Verdict.tsx';
 
 /** What the customer and the next technician take away: two A4 pages, findings before figures, limits beside both. */
@@ -195,7 +200,7 @@ function Report({ open }: { open: OpenJob }) {
               <li key={part} className="flex gap-2">
                 <StateMark state={status.state} size={17} />
                 <span>
-                  <b>{PART_LABELS[part]}</b>, {STATE_WORDS[status.state]}
+                  <b>{PART_LABELS[part]}</b>, {PART_STATE_WORDS[status.state]}
                   {status.why === '' ? '' : `: ${status.why}`}
                 </span>
               </li>

@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import type { OpenMatter } from '@white-ember/core/job';
-import type { PartId } from '@white-ember/core/ledger';
+import { PART_LABELS, type PartId } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
-import { PART_LABELS } from '../line/partLabels.ts';
 
 const EMPTY = { what: '', part: '' as '' | PartId, name: '', number: '', supplier: '', due: '' };
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { CAUTION_FOR_WORK, WORK_LABELS } from '@white-ember/core/job';
-import { WORK_TYPES, type BodyOf, type PartId, type WorkType } from '@white-ember/core/ledger';
+import { WORK_TYPES, type BodyOf, type PartId, type WorkType, PART_LABELS } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -12,7 +12,6 @@ import { useCaution } from '../job/useCaution.ts';
 import { useCorrecting } from '../job/useCorrecting.ts';
 import { useEntryForm } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
-import { PART_LABELS } from '../line/partLabels.ts';
 
 const EMPTY = { work: 'chemical-clean' as WorkType, what: '', fluid: '', fluidL: '', dwellMin: '', part: '' };
 const WITH_FLUID = new Set<WorkType>(['chemical-clean', 'off-vehicle-clean']);

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { z } from 'zod';
 import type { Customer, FilterModel, Vehicle } from '@white-ember/core/contract';
 import { filterVolumeL } from '@white-ember/core/filter';
-import { PART_IDS, type PartId } from '@white-ember/core/ledger';
+import { PART_IDS, type PartId, PART_LABELS } from '@white-ember/core/ledger';
 import {
   problemOf,
   useAddCustomerMutation,
@@ -18,7 +18,6 @@ import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
-import { PART_LABELS } from '../line/partLabels.ts';
 import { FilterSheet } from './FilterSheet.tsx';
 
 const formSchema = z.object({

@@ -1,8 +1,8 @@
+import { pictureOf } from '@white-ember/core/proof';
 import { useMemo } from 'react';
 import { readingFromLog, type LogReadingParts } from '@white-ember/core/readings';
 import { vehicleFacts, type OpenJob } from '../../job/useJob.ts';
 import { FlowChart } from '../../proof/FlowChart.tsx';
-import { pictureOf } from '../../proof/flowPicture.ts';
 
 /** The log's own readings in the product's chart: ΔP against flow, over the curves of this filter and the job's before. */
 export function LogCloud({

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
-import { BREAKS, type Break, type PartId } from '@white-ember/core/ledger';
+import { BREAKS, type Break, type PartId, PART_LABELS } from '@white-ember/core/ledger';
 import { BREAK_ADVICE } from '@white-ember/core/treatment';
 import { Button } from '../../../ui/Button.tsx';
 import { Field } from '../../../ui/Field.tsx';
@@ -8,7 +8,6 @@ import { typedNumber } from '../../../ui/format.ts';
 import { useDraftForm } from '../../../ui/useDraft.ts';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
-import { PART_LABELS } from '../../line/partLabels.ts';
 
 const BREAK_LABELS: Readonly<Record<Break, string>> = {
   'snapped-sensor': 'A sensor snapped',

@@ -1,16 +1,10 @@
-import { fitFlow, type FilterGeometry } from '@white-ember/core/filter';
-import type { DerivedJob } from '@white-ember/core/job';
-import type { ReadingBody } from '@white-ember/core/ledger';
-import type { Limits } from '@white-ember/core/limits';
-import {
-  filterCurves,
-  fittedCurve,
-  poolReadings,
-  onFlowAxis,
-  type CurvePoint,
-  type FlowCurve,
-  type JudgedReading,
-} from '@white-ember/core/proof';
+import { fitFlow, type FilterGeometry } from '../filter/index.ts';
+import type { EntryOf, ReadingBody } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import type { Comparison } from './compareReadings.ts';
+import { filterCurves, fittedCurve, onFlowAxis, type CurvePoint, type FlowCurve } from './flowCurves.ts';
+import { poolReadings } from './pooled.ts';
+import type { JudgedReading } from './readingPoints.ts';
 
 export type SideName = 'before' | 'after' | 'this log';
 
@@ -42,9 +36,16 @@ interface PictureFacts {
   readonly geometry?: FilterGeometry;
 }
 
+/** What of a job is pictured. */
+interface PicturedJob {
+  readonly befores: readonly EntryOf<'reading'>[];
+  readonly afters: readonly EntryOf<'reading'>[];
+  readonly comparison?: Comparison;
+}
+
 /** A job's before and after over the curves of its filter. */
 export const flowPicture = (
-  { befores, afters, comparison }: Pick<DerivedJob, 'befores' | 'afters' | 'comparison'>,
+  { befores, afters, comparison }: PicturedJob,
   facts: PictureFacts,
 ): FlowPicture | undefined =>
   pictureOf(
@@ -57,7 +58,7 @@ export const flowPicture = (
 export function pictureOf(
   bodies: Partial<Record<SideName, readonly ReadingBody[]>>,
   facts: PictureFacts,
-  comparison?: DerivedJob['comparison'],
+  comparison?: Comparison,
 ): FlowPicture | undefined {
   const readings = (['before', 'after', 'this log'] as const).flatMap((name) => {
     const [first, ...more] = bodies[name] ?? [];

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { deriveJob, type DerivedJob } from '@white-ember/core/job';
-import { DEFAULT_LIMITS } from '@white-ember/core/limits';
-import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '@white-ember/core/testing';
-import { flowPicture } from './flowPicture.ts';
+import { deriveJob, type DerivedJob } from '../job/index.ts';
+import { DEFAULT_LIMITS } from '../limits/index.ts';
+import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '../testing/index.ts';
+import { flowPicture } from './index.ts';
 
 const facts = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L, geometry: FILTER };
 const job = (...readings: Parameters<typeof madeEntry>[1][]): DerivedJob =>

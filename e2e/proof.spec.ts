@@ -1,0 +1,78 @@
+import { PROVEN_PATH } from '@white-ember/core/testing';
+import { addEntries, expect, handReading, newJob, openJob, signIn, stage, test } from './setup/site.ts';
+
+test('a counter is set back by the link: what stood there is kept, what it would hide is asked about, and the proof says what it is worth', async ({
+  page,
+  site,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, site);
+  await newJob(page, site, 'FL 012');
+  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  await addEntries(page, site, id, [
+    handReading(46),
+    { kind: 'work', work: 'chemical-clean', what: 'One fill', by: 'high-pipe' },
+    ...PROVEN_PATH,
+    handReading(11, 'between'),
+  ]);
+  await page.goto(`${site.address}/jobs/${id}/live`);
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/The tool takes it for/)).toBeVisible();
+  const computer = page.getByRole('region', { name: 'Engine computer' });
+  const act = computer.getByRole('button', { name: 'Do it' });
+
+  // Ash does not come out in place, and the oil was not changed: held off, each by its own reason.
+  const ask = computer.getByLabel('Ask it to');
+  await ask.selectOption({ label: 'Tell the computer of a new filter' });
+  await expect(computer).toContainText('ash does not burn and does not come out in place');
+  await expect(act).toBeDisabled();
+  await ask.selectOption({ label: 'Reset the oil counter' });
+  await expect(computer).toContainText('No oil change is entered on this job');
+
+  // Before the proof it may be done, with the reason.
+  await ask.selectOption({ label: 'Set the soot counter to 0' });
+  await expect(computer).toContainText('proof first');
+  await expect(act).toBeDisabled();
+  await computer.getByLabel('Why all the same').fill('The next burn would be misled');
+  await act.click();
+  await expect(computer).toContainText('Nothing in the filter has changed.');
+  await expect(page.getByText(/Soot counter set back, \d.* → \d.* g: entered/)).toBeVisible();
+
+  await addEntries(page, site, id, [handReading(11, 'after')]);
+  await page.goto(`${site.address}/jobs/${id}?stage=prove`);
+  const resets = page.getByRole('region', { name: 'Set back' });
+  await expect(resets).toContainText(
+    /It stood at \d+\.\d g\. At 0 g now: that proves nothing, the drive does\./,
+  );
+});
+
+test('a proof that the next visit contradicts is opened again, and says by which', async ({ page, site }) => {
+  await signIn(page, site, 'Imke');
+  await page.goto(`${site.address}/jobs?show=all&find=FL+019`);
+  const opened = page.getByRole('link', { name: /^FL 019 TX/ }).filter({ hasText: 'Opened again by job' });
+  await expect(opened).toHaveCount(1);
+  await opened.click();
+  await stage(page, 'Prove');
+  const notice = page.getByRole('alert').filter({ hasText: 'The next visit contradicts it' });
+  await expect(notice).toContainText(/1800 km later \(within 2500 km it takes the proof back\)/);
+  await notice.getByRole('link', { name: /Open job/ }).click();
+  await expect(page.getByText('Lamp on again after three weeks').first()).toBeVisible();
+});
+
+test('a customer reports the drive and the lamps: it counts, is marked, and lowers the confidence', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await openJob(page, site, 'BC 44 HV', 'prove');
+  await page.getByRole('button', { name: 'Customer reports: no lamp, no message' }).click();
+  const known = page.getByRole('complementary', { name: 'What we know' });
+  await expect(known).toContainText('No lamp and no message after the drive, reported by the customer');
+  await page.getByText('Why', { exact: true }).click();
+  await expect(page.getByText(/lamps are the customer’s word; no scan was made/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(known).toContainText('Scan again after the drive');
+});
