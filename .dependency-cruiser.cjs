@@ -16,6 +16,7 @@ const CORE_ORDER = [
   'planning',
   'contract',
   'job',
+  'report',
   'bench',
 ];
 

@@ -43,3 +43,4 @@ export {
   type CaseEvidence,
   type CaseFacts,
 } from './caseEvidence.ts';
+export { formSentence, sentenceOf } from './sentences.ts';

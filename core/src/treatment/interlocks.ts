@@ -9,7 +9,7 @@ import {
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
-import { KNOWN_CAUSES } from '../diagnosis/index.ts';
+import { sentenceOf } from '../diagnosis/index.ts';
 import { describeFailure } from '../quantities/index.ts';
 import { readinessOf, type ReadyHold } from './readiness.ts';
 import { mostSoot, type KnownFilter } from './sootLoad.ts';
@@ -66,8 +66,6 @@ export interface InterlockFacts {
   readonly filter: KnownFilter | undefined;
   readonly displacementL?: number;
 }
-
-const sentenceOf = (cause: string): string => KNOWN_CAUSES.find(({ id }) => id === cause)?.sentence ?? cause;
 
 /** What stands between the filter and its ΔP. */
 export const PRESSURE_PATH: Readonly<Partial<Record<PartId, string>>> = {

@@ -118,6 +118,7 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'post /api/jobs/:id/photos': (c) =>
     c.upload(`/api/jobs/${mine.ids.job}/photos`, { name: 'b.png', bytes: PNG }),
   'get /api/photos/:id': (c) => c.get(`/api/photos/${photoId}`),
+  'get /api/jobs/:id/report.pdf': (c) => c.get(`/api/jobs/${mine.ids.job}/report.pdf`),
   'get /api/vehicles/:id/family': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/family`),
   'get /api/channel-corrections': (c) => c.get('/api/channel-corrections'),
   'put /api/channel-corrections': (c) =>

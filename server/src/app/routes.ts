@@ -10,6 +10,7 @@ import { logRoutes } from '../logs/log.routes.ts';
 import { peopleRoutes } from '../people/people.routes.ts';
 import { familyRoutes } from '../notebook/family.routes.ts';
 import { photoRoutes } from '../photos/photo.routes.ts';
+import { reportRoutes } from '../report/report.routes.ts';
 import { vehicleRoutes } from '../vehicles/vehicle.routes.ts';
 import { openApiRoute } from './openapi.ts';
 import { publicRoute, type Route } from './route.ts';
@@ -40,5 +41,6 @@ export const ALL_ROUTES: readonly Route[] = [
   ...logRoutes,
   ...channelCorrectionRoutes,
   ...photoRoutes,
+  ...reportRoutes,
   ...familyRoutes,
 ];

@@ -1,5 +1,5 @@
+import { sentenceOf } from '@white-ember/core/diagnosis';
 import { useWhatIf } from '../diagnosis/useDiagnosis.ts';
-import { sentenceOf } from '../diagnosis/words.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { outcomeWords } from './outcomeWords.ts';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { KNOWN_CAUSES } from '@white-ember/core/diagnosis';
+import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
 import { CAUSE_STATES } from '@white-ember/core/ledger';
 import { useFamilyBookQuery } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -11,7 +11,6 @@ import { useCorrecting } from '../job/useCorrecting.ts';
 import { useEntryForm } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
-import { sentenceOf } from './words.ts';
 
 type CauseState = (typeof CAUSE_STATES)[number];
 const STATE_WORDS: Record<CauseState, string> = {

@@ -1,12 +1,11 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { CHECK_LABELS, KIT, type CheckId } from '@white-ember/core/checks';
-import { nextCheck, revsHeldOff } from '@white-ember/core/diagnosis';
+import { nextCheck, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
 import { caseOfJob } from '@white-ember/core/job';
 import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
-import { formSentence, sentenceOf } from './words.ts';
 
 const SHOWN = 3;
 const LEAST = 0.12;

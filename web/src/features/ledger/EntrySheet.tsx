@@ -1,3 +1,4 @@
+import { sentenceOf } from '@white-ember/core/diagnosis';
 import { useState } from 'react';
 import type { Job } from '@white-ember/core/contract';
 import {
@@ -19,7 +20,6 @@ import { Field } from '../../ui/Field.tsx';
 import { withUnit } from '../../ui/format.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { outcomeWords } from '../checks/outcomeWords.ts';
-import { sentenceOf } from '../diagnosis/words.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 
 const full = (iso: string): string =>

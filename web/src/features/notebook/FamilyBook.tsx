@@ -1,3 +1,4 @@
+import { sentenceOf } from '@white-ember/core/diagnosis';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { CHECK_LABELS, type CheckId } from '@white-ember/core/checks';
@@ -9,7 +10,6 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber, withUnit } from '../../ui/format.ts';
 import { useDraftForm } from '../../ui/useDraft.ts';
-import { sentenceOf } from '../diagnosis/words.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 

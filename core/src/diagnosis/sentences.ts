@@ -1,4 +1,4 @@
-import { KNOWN_CAUSES, KNOWN_FINDINGS } from '@white-ember/core/diagnosis';
+import { KNOWN_CAUSES, KNOWN_FINDINGS } from './vocabulary.ts';
 
 const SENTENCES = new Map(
   [...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence }): [string, string] => [id, sentence]),

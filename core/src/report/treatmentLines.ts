@@ -1,29 +1,36 @@
-import { BURN_END_WORDS } from '@white-ember/core/job';
-import { burnsOf } from '@white-ember/core/treatment';
-import { useAppSelector } from '../../app/store.ts';
-import { withUnit } from '../../ui/format.ts';
-import type { OpenJob } from '../job/useJob.ts';
-import { offVehicleOf } from '../treatment/offVehicle/offVehicleOf.ts';
+import { BURN_END_WORDS } from '../job/index.ts';
+import { burnsOf, offVehicleWork, sootByPressure } from '../treatment/index.ts';
+import type { ReportFacts } from './report.ts';
+import type { ReportWords } from './words.ts';
 
-/** What burns came to and what was found off the vehicle, as the report states it: figures, torques, what broke. */
-export function TreatmentLines({ open }: { open: OpenJob }) {
-  const { derived } = open;
-  const unit = useAppSelector((app) => app.preferences.temperatureUnit);
-  const off = offVehicleOf(open);
+/** What burns came to and what was found off the vehicle: figures, torques, what broke. */
+export function treatmentLines({ derived, vehicle, limits }: ReportFacts, words: ReportWords): string[] {
+  const soot =
+    derived.before && vehicle.filter
+      ? sootByPressure(derived.before.body, vehicle.filter, {
+          limits,
+          ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
+        })
+      : undefined;
+  const off = offVehicleWork({
+    entries: derived.entries,
+    limits,
+    ...(soot?.ok ? { soot: soot.value } : {}),
+  });
   const signed = off.parts.flatMap(({ off: { body }, signed: by }) =>
     [...by.values()].map(
       (entry) => `${body.what} ${entry.body.number}: ${entry.body.torqueNm} N·m, ${entry.authorName}`,
     ),
   );
-  const lines = [
+  return [
     ...burnsOf(derived.entries).flatMap(({ ended, goesOn }, i) => {
       // One that was entered as done stands among the work.
       if (!ended) return goesOn ? [`Burn ${i + 1}: its end was not entered.`] : [];
       const { how, why, minutes, peakInletC, peakBedC, counterBeforeG, counterAfterG } = ended.body;
       return [
         `Burn ${i + 1} ${BURN_END_WORDS[how]}${why ? ` (${why})` : ''} after ${minutes.toFixed(0)} min`,
-        ...(peakInletC === undefined ? [] : [`${withUnit(peakInletC, unit)} before the filter`]),
-        ...(peakBedC === undefined ? [] : [`bed ${withUnit(peakBedC, unit)} by the burn model`]),
+        ...(peakInletC === undefined ? [] : [`${words.temperature(peakInletC)} before the filter`]),
+        ...(peakBedC === undefined ? [] : [`bed ${words.temperature(peakBedC)} by the burn model`]),
         ...(counterBeforeG === undefined || counterAfterG === undefined
           ? []
           : [`soot counter ${counterBeforeG.toFixed(1)} → ${counterAfterG.toFixed(1)} g`]),
@@ -44,13 +51,4 @@ export function TreatmentLines({ open }: { open: OpenJob }) {
       ({ body }) => `Broke: ${body.what}${body.order ? `; on order: ${body.order.name}` : ''}.`,
     ),
   ];
-  return (
-    <>
-      {lines.map((text) => (
-        <p key={text} className="mt-1">
-          {text}
-        </p>
-      ))}
-    </>
-  );
 }

@@ -1,0 +1,165 @@
+import { describe, expect, it } from 'vitest';
+import { deriveJob } from '../job/index.ts';
+import type { EntryBody } from '../ledger/index.ts';
+import { DEFAULT_LIMITS } from '../limits/index.ts';
+import { madeEntry, madeId, PROVEN_PATH } from '../testing/madeEntries.ts';
+import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
+import {
+  flowChartSvg,
+  reportOf,
+  type ChartLook,
+  type Report,
+  type ReportBlock,
+  type ReportVersion,
+} from './index.ts';
+
+const story: readonly EntryBody[] = [
+  { kind: 'complaint', text: 'Lamp on, told to buy a filter', distanceKm: 142_300, powerLimited: true },
+  { kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] },
+  madeReading('before', { sootG: 35 }),
+  { kind: 'cause', cause: 'short-trips', state: 'confirmed', why: 'Two kilometres to the school' },
+  { kind: 'work', work: 'chemical-clean', what: 'One fill', fluid: 'Fenwash D', fluidL: 1.2 },
+  madeReading('after', { sootG: 3 }),
+  ...PROVEN_PATH,
+  { kind: 'reset', reset: 'reset-soot', source: 'hand', before: { sootG: 36 }, after: { sootG: 0 } },
+  { kind: 'photo', photo: madeId(500), caption: 'Outlet face' },
+];
+const rest: readonly EntryBody[] = [
+  {
+    kind: 'drive',
+    distanceKm: 14,
+    powerLimitGone: true,
+    reportedBy: 'technician',
+    sootStartG: 0,
+    sootEndG: 1,
+  },
+  { kind: 'code-scan', when: 'after-drive', codes: [] },
+  { kind: 'sign-off', remains: 'See it again in 8000 km' },
+];
+
+function report(version: ReportVersion, bodies: readonly EntryBody[]): Report {
+  const filter = { ...FILTER, basis: 'measured' };
+  return reportOf(
+    {
+      derived: deriveJob({
+        limits: DEFAULT_LIMITS,
+        displacementL: DISPLACEMENT_L,
+        geometry: FILTER,
+        fitted: ['dp-sensor', 'egt3'],
+        entries: bodies.map((body, i) => madeEntry(i + 1, body)),
+      }),
+      job: { number: 12, openedAt: '2026-05-11T07:30:00.000Z' },
+      vehicle: {
+        plate: 'GR 22 PU',
+        model: 'Grell 2.2 pickup',
+        displacementL: DISPLACEMENT_L,
+        filter,
+        customer: { name: 'Hollis Winterbourne' },
+      },
+      workshop: 'Quillfeather Aftertreatment',
+      limits: DEFAULT_LIMITS,
+      units: { pressure: 'kPa', temperature: 'degC', distance: 'km' },
+      timeZone: 'Europe/London',
+    },
+    version,
+  );
+}
+
+const wordsOf = (block: ReportBlock): string => {
+  switch (block.kind) {
+    case 'lines':
+      return block.lines.map(({ lead = '', text }) => `${lead} ${text}`).join('\n');
+    case 'table':
+      return [block.columns, ...block.rows, [block.note ?? '']].map((row) => row.join(' ')).join('\n');
+    case 'record':
+      return block.lines.join('\n');
+    case 'photos':
+      return block.photos.map(({ caption }) => caption).join('\n');
+    case 'chart':
+      return 'chart';
+  }
+};
+const whole = ({ headline, under, sections }: Report): string =>
+  [headline, under, ...sections.flatMap(({ title, blocks }) => [title, ...blocks.map(wordsOf)])].join('\n');
+
+describe('the report', () => {
+  it('for the next technician has every figure with its limit, what was set back, and what is still to show', () => {
+    const text = whole(report('technical', story));
+    expect(text).toMatch(/At equal flow the pressure drop fell by 8\d %/);
+    expect(text).toMatch(/Fenwash D, 1\.2 L/);
+    expect(text).toMatch(/Soot counter set back\. 36\.0 → 0\.0 g/);
+    expect(text).toMatch(/A drive after the work \(still to show\)/);
+    expect(text).toMatch(/ΔP in kPa/);
+    expect(text).toMatch(/Starting values.*at least 25 %/);
+    expect(text).toMatch(/Outlet face/);
+    expect(text).toMatch(/11 May, 09:01 · complaint/);
+  });
+
+  it('for the customer says in plain words whether it is cured, why it came and what remains', () => {
+    const open = report('plain', story);
+    expect(open.headline).toBe('The filter is free again; something is still to be shown');
+    const text = whole(report('plain', [...story, ...rest]));
+    expect(text).toMatch(/It is cured, and that is shown/);
+    expect(text).toMatch(/At the same flow of exhaust the filter holds back 8\d % less than before/);
+    expect(text).toMatch(/See it again in 8000 km/);
+    expect(text).toMatch(/gutting a filter is illegal/);
+    for (const jargon of ['ΔP', 'restriction', 'P2463', 'equal flow', 'Limits'])
+      expect(text, jargon).not.toContain(jargon);
+  });
+
+  it('has a headline of its own for every verdict', () => {
+    const full = madeReading('after', { sootG: 34 });
+    const worse = madeReading('after', { sootG: 60 });
+    const heads = [
+      story.slice(0, 2),
+      story,
+      [...story, ...rest],
+      [...story.slice(0, 5), full],
+      [...story.slice(0, 5), worse],
+      [...story.slice(0, 5), madeReading('after', { sootG: 20 })],
+    ].map((bodies) => report('plain', bodies).headline);
+    expect(new Set(heads).size).toBe(heads.length);
+  });
+});
+
+describe('its chart', () => {
+  const look: ChartLook = {
+    width: 500,
+    height: 240,
+    font: 'Roboto',
+    ink: '#211e1b',
+    ink2: '#514b44',
+    rule: '#d8cfc3',
+    paper: '#ffffff',
+    tones: { before: '#1d5472', after: '#c2410c', 'this log': '#c2410c' },
+  };
+  const picture = report('technical', story)
+    .sections.flatMap(({ blocks }) => blocks)
+    .find((block) => block.kind === 'chart')?.picture;
+
+  it('is vectors and text: curves, both clouds, the fall, with every mark inside', () => {
+    if (!picture) throw new Error('no picture');
+    const svg = flowChartSvg(picture, 'kPa', look);
+    expect(svg).toMatch(/−8\d %/);
+    expect(svg).toContain('>before<');
+    expect(svg).toContain('>clean<');
+    expect(svg).toContain('ΔP, kPa');
+    expect(svg).not.toMatch(/NaN|Infinity|<image/);
+    for (const [, cx, cy] of svg.matchAll(/cx="([\d.-]+)" cy="([\d.-]+)"/g)) {
+      expect(Number(cx)).toBeGreaterThan(0);
+      expect(Number(cx)).toBeLessThan(look.width);
+      expect(Number(cy)).toBeGreaterThan(0);
+      expect(Number(cy)).toBeLessThan(look.height);
+    }
+  });
+
+  it('keeps the words at the ends of its curves apart', () => {
+    if (!picture) throw new Error('no picture');
+    const rows = [...flowChartSvg(picture, 'mbar', look).matchAll(/<text x="443\.0" y="([\d.]+)"/g)].map(
+      ([, y]) => Number(y),
+    );
+    expect(rows.length).toBeGreaterThan(3);
+    rows.sort((a, b) => a - b);
+    for (let i = 1; i < rows.length; i++) expect((rows[i] ?? 0) - (rows[i - 1] ?? 0)).toBeGreaterThan(12.5);
+  });
+});

@@ -1,0 +1,260 @@
+import { sentenceOf } from '../diagnosis/index.ts';
+import {
+  clockOutcome,
+  DRIVABLE_WORDS,
+  entryFigure,
+  RESET_LABELS,
+  stageOf,
+  wasFound,
+  WORK_LABELS,
+} from '../job/index.ts';
+import { entriesOfKind, PART_LABELS, PART_STATE_WORDS, type PartState } from '../ledger/index.ts';
+import { LIMIT_DEFINITIONS, type LimitId } from '../limits/index.ts';
+import type { Evidence, FlowPicture } from '../proof/index.ts';
+import type { ReportBlock, ReportFacts, ReportLine, ReportPhoto, ReportSection } from './report.ts';
+import { treatmentLines } from './treatmentLines.ts';
+import type { ReportWords } from './words.ts';
+
+export interface ReportParts {
+  readonly facts: ReportFacts;
+  readonly words: ReportWords;
+  readonly picture: FlowPicture | undefined;
+  readonly photos: readonly ReportPhoto[];
+}
+
+export interface Told {
+  readonly headline: string;
+  readonly under: string;
+  readonly sections: readonly ReportSection[];
+}
+
+const USED_LIMITS: readonly LimitId[] = [
+  'removedProvedPercent',
+  'restrictionGoodRatio',
+  'dpIdleGoodMbar',
+  'dp2500GoodMbar',
+  'dp3000GoodMbar',
+  'sootAfterCleanG',
+  'egtWillingC',
+  'driveLeastKm',
+];
+
+export const LAMP_CAUTION =
+  'A lamp that is off and a counter at zero prove nothing by themselves. If the lamp comes back, do not go on driving under load: the filter can overheat. Removing or gutting a filter is illegal in most places.';
+
+const EVIDENCE_MARKS: Readonly<Record<Evidence['state'], PartState>> = {
+  shown: 'sound',
+  open: 'not-looked-at',
+  failed: 'failed',
+};
+
+const lines = (list: readonly ReportLine[]): ReportBlock => ({ kind: 'lines', lines: list });
+const said = (...texts: readonly string[]): ReportBlock => lines(texts.map((text) => ({ text })));
+
+const percent = (value: number): string => `${Math.round(value)}`;
+
+/** Interval, how many readings and at which flow, and how sure. */
+function underOf({ derived }: ReportFacts): string {
+  const { comparison, confidence, evidence, verdict } = derived;
+  const removed = comparison?.removedPercent;
+  const open = evidence.filter(({ state }) => state !== 'shown').length;
+  return [
+    ...(removed ? [`${percent(removed.low)} to ${percent(removed.high)} % (90 %)`] : []),
+    ...(comparison ? [`from ${comparison.before.readings} and ${comparison.after.readings} readings`] : []),
+    ...(comparison?.equalFlow ? [`at ${Math.round(comparison.equalFlow.flowM3PerH)} m³/h`] : []),
+    ...(confidence ? [`confidence ${confidence.level}`] : []),
+    ...(verdict === 'equal-flow' ? [`${open} still to show`] : []),
+  ].join(' · ');
+}
+
+/** Every row at one flow, beside its limit. */
+function compareBlock({ derived, limits }: ReportFacts, words: ReportWords): ReportBlock[] {
+  const { comparison } = derived;
+  if (!comparison) return [];
+  const show = (mbar: number | undefined): string => (mbar === undefined ? '–' : words.pressureFigure(mbar));
+  return [
+    {
+      kind: 'table',
+      columns: ['at', 'flow, m³/h', 'before', 'after', 'good to'],
+      rows: [
+        ...comparison.rows.map((row) => [
+          row.label,
+          String(Math.round(row.flowM3PerH)),
+          show(row.beforeMbar),
+          show(row.afterMbar),
+          show(row.goodMbar),
+        ]),
+        ...(comparison.restrictionBefore && comparison.restrictionAfter
+          ? [
+              [
+                '× clean',
+                '',
+                comparison.restrictionBefore.value.toFixed(1),
+                comparison.restrictionAfter.value.toFixed(1),
+                String(limits.restrictionGoodRatio),
+              ],
+            ]
+          : []),
+      ],
+      note: `ΔP in ${words.pressureUnit}, zero taken off; a dash: not read near this flow.`,
+    },
+  ];
+}
+
+/** What was read before and after resets: the figures of before are not lost with the counter. */
+const resetLines = ({ derived }: ReportFacts): ReportLine[] =>
+  entriesOfKind(derived.entries, 'reset').map(({ body }) => {
+    const soot =
+      body.before.sootG === undefined
+        ? ''
+        : `: ${body.before.sootG.toFixed(1)} → ${body.after?.sootG?.toFixed(1) ?? '?'} g`;
+    return {
+      lead: `${RESET_LABELS[body.reset]}.`,
+      text: `${soot.replace(/^: /, '')}${body.why ? ` ${body.why}` : ''}`,
+    };
+  });
+
+export function workLines({ derived }: ReportFacts): ReportLine[] {
+  return entriesOfKind(derived.entries, 'work').map(({ body }) => ({
+    lead: `${WORK_LABELS[body.work]}.`,
+    text: `${body.what}${body.fluid ? ` (${body.fluid}${body.fluidL === undefined ? '' : `, ${body.fluidL} L`})` : ''}`,
+  }));
+}
+
+export function openLines({ derived }: ReportFacts): ReportLine[] {
+  const { drivable } = derived;
+  return [
+    { text: derived.signedOff?.body.remains ?? 'Nothing was noted.' },
+    ...(drivable
+      ? [
+          {
+            lead: `${DRIVABLE_WORDS[drivable.body.verdict]}:`,
+            text: `${drivable.body.why}${drivable.body.limits ? `. ${drivable.body.limits}` : ''}`,
+          },
+        ]
+      : []),
+    ...derived.open.map(({ text, waitsFor, due }) => ({
+      lead: 'Open:',
+      text: `${text}${waitsFor ? `; on order: ${waitsFor}${due ? `, due ${due}` : ''}` : ''}`,
+    })),
+  ];
+}
+
+/** For the next technician: what was found and done, every figure with its limit, what is on record. */
+export function technicalSections({ facts, words, picture, photos }: ReportParts): Told {
+  const { derived, limits, vehicle, limitsProfile } = facts;
+  const { proof, confidence, contradiction } = derived;
+  const complaints = entriesOfKind(derived.entries, 'complaint').filter(({ body }) => body.text !== '');
+  const scans = entriesOfKind(derived.entries, 'code-scan');
+  const history = derived.entries.filter(
+    (entry) => stageOf(entry) !== undefined || entry.body.kind === 'note',
+  );
+  const clocks = derived.clocks.flatMap((clock) => {
+    const outcome = clockOutcome(clock, limits);
+    return outcome && outcome.state !== 'on-time' ? [`${outcome.text}.`] : [];
+  });
+  return {
+    headline: derived.headline,
+    under: underOf(facts),
+    sections: [
+      {
+        title: 'What the readings say',
+        blocks: [
+          said(
+            ...(contradiction ? [contradiction.text] : []),
+            ...(proof ? [...proof.missing.map((text) => `Missing: ${text}`), ...proof.reasons] : []),
+            ...(confidence && confidence.reasons.length > 0
+              ? [`Less sure by this: ${confidence.reasons.join('; ')}.`]
+              : []),
+          ),
+          ...(picture ? [{ kind: 'chart', picture } as const] : []),
+        ],
+      },
+      { title: 'Before and after, each row at one flow', blocks: compareBlock(facts, words), half: true },
+      {
+        title: 'Shown, and still to show',
+        half: true,
+        blocks: [
+          lines(
+            derived.evidence.map(({ state, text }) => ({
+              mark: EVIDENCE_MARKS[state],
+              text: `${text}${state === 'open' ? ' (still to show)' : state === 'failed' ? ' (not so)' : ''}`,
+            })),
+          ),
+        ],
+      },
+      {
+        title: 'Why it came, what was done',
+        half: true,
+        blocks: [
+          lines([
+            ...complaints.map(({ body }) => ({ text: `“${body.text}”` })),
+            ...derived.causes.filter(wasFound).map(({ cause, state, why }) => ({
+              lead: `Cause${state === 'put-right' ? ', put right' : ''}: ${sentenceOf(cause)}.`,
+              text: why,
+            })),
+            ...workLines(facts),
+            ...treatmentLines(facts, words).map((text) => ({ text })),
+            ...resetLines(facts),
+            ...clocks.map((text) => ({ text })),
+            ...(scans.length > 0
+              ? [
+                  {
+                    lead: 'Codes:',
+                    text: scans
+                      .map(
+                        ({ body }) =>
+                          `${body.when === 'before' ? 'before' : 'after'} ${body.codes.map(({ code }) => code).join(', ') || 'none'}`,
+                      )
+                      .join('; '),
+                  },
+                ]
+              : []),
+          ]),
+        ],
+      },
+      {
+        title: 'Parts looked at',
+        half: true,
+        blocks: [
+          derived.parts.size === 0
+            ? said('None on record.')
+            : lines(
+                [...derived.parts].map(([part, { state, why }]) => ({
+                  mark: state,
+                  lead: `${PART_LABELS[part]},`,
+                  text: `${PART_STATE_WORDS[state]}${why === '' ? '' : `: ${why}`}`,
+                })),
+              ),
+        ],
+      },
+      ...(photos.length > 0 ? [{ title: 'Photos', blocks: [{ kind: 'photos', photos } as const] }] : []),
+      { title: 'What remains', blocks: [lines([...openLines(facts), { text: LAMP_CAUTION }])] },
+      {
+        title: 'On record',
+        blocks: [
+          {
+            kind: 'record',
+            lines: history.map(
+              (entry) => `${words.moment(entry)} · ${entryFigure(entry)} · ${entry.authorName}`,
+            ),
+          },
+        ],
+      },
+      {
+        title: 'Limits used',
+        blocks: [
+          said(
+            `${limitsProfile ? `Profile ${limitsProfile.family ?? 'general'}, version ${limitsProfile.version}.` : 'Starting values.'} ${USED_LIMITS.map(
+              (id) => `${LIMIT_DEFINITIONS[id].label} ${limits[id]} ${LIMIT_DEFINITIONS[id].unit}`,
+            ).join('; ')}. Filter: ${
+              vehicle.filter
+                ? `${vehicle.filter.diameterMm} × ${vehicle.filter.lengthMm} mm, ${vehicle.filter.cpsi} cells per square inch, wall ${vehicle.filter.wallMm} mm (${vehicle.filter.basis})`
+                : 'size not known'
+            }.`,
+          ),
+        ],
+      },
+    ],
+  };
+}
