@@ -133,6 +133,16 @@ test('the whole story: sign in, vehicle, before from a log, clean, after, proved
   await expect(page.getByText(/Limits used/)).toBeVisible();
   await expect(page.getByText(/White Ember 0\.1\.0/)).toBeVisible();
 
+  // The same as PDF from the server, and for the customer in plain words.
+  const link = page.getByRole('link', { name: 'PDF' });
+  const made = await page.request.get(`${site.address}${(await link.getAttribute('href')) ?? ''}`);
+  expect(made.headers()['content-type']).toBe('application/pdf');
+  expect((await made.body()).toString('latin1').startsWith('%PDF')).toBe(true);
+  await page.getByRole('button', { name: 'For the customer' }).click();
+  await expect(page.getByRole('heading', { name: 'It is cured, and that is shown' })).toBeVisible();
+  await expect(page).toHaveURL(/version=plain/);
+  await page.getByRole('button', { name: 'For the next technician' }).click();
+
   // Two A4 pages on paper.
   await page.waitForTimeout(500);
   const paper = (await page.pdf({ preferCSSPageSize: true, printBackground: true })).toString('latin1');

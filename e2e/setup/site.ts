@@ -162,7 +162,10 @@ export async function chosenJob(
 }
 
 /** A reading written down at a hold of 3000 rpm. */
-export const handReading = (dpMbar: number, purpose: 'before' | 'between' | 'after' = 'before'): EntryBody => ({
+export const handReading = (
+  dpMbar: number,
+  purpose: 'before' | 'between' | 'after' = 'before',
+): EntryBody => ({
   kind: 'reading',
   purpose,
   origin: { type: 'hand' },

@@ -1,8 +1,15 @@
 import { sentenceOf } from '../diagnosis/index.ts';
 import { wasFound, type DerivedJob } from '../job/index.ts';
-import { entriesOfKind } from '../ledger/index.ts';
+import { entriesOfKind, type WorkType } from '../ledger/index.ts';
 import type { ReportLine } from './report.ts';
 import { LAMP_CAUTION, openLines, workLines, type ReportParts, type Told } from './technicalSections.ts';
+
+/** Work by which a cause was found and put right, even if nobody gave it its name. */
+const REPAIRS: ReadonlySet<WorkType> = new Set<WorkType>([
+  'cause-repaired',
+  'sensor-replaced',
+  'pipe-cleared',
+]);
 
 const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
 
@@ -70,6 +77,7 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
   const { headline, text } = inShort(derived);
   const complaints = entriesOfKind(derived.entries, 'complaint').filter(({ body }) => body.text !== '');
   const causes = derived.causes.filter(wasFound);
+  const repaired = entriesOfKind(derived.entries, 'work').some(({ body }) => REPAIRS.has(body.work));
   const open: readonly ReportLine[] = [
     ...(derived.proof?.missing ?? []).map((missing) => ({ text: missing })),
     ...derived.evidence
@@ -96,7 +104,9 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
                   lead: state === 'put-right' ? 'Found and put right:' : 'Found:',
                   text: `${sentenceOf(cause)}.`,
                 }))
-              : [{ text: 'No other cause was found than what is in the filter.' }]),
+              : repaired
+                ? []
+                : [{ text: 'No other cause was found than what is in the filter.' }]),
           ]),
         ],
       },

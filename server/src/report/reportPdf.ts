@@ -75,8 +75,8 @@ const rules = {
   hLineWidth: (i: number) => (i === 1 ? 1 : i === 0 ? 0 : 0.5),
   vLineWidth: () => 0,
   hLineColor: (i: number) => (i === 1 ? INK : RULE),
-  paddingLeft: () => 0,
-  paddingRight: () => 4,
+  paddingLeft: (i: number) => (i === 0 ? 0 : 8),
+  paddingRight: () => 2,
   paddingTop: () => 2.5,
   paddingBottom: () => 2.5,
 };

@@ -59,6 +59,8 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
       <div className="no-print flex gap-3 flex-wrap">
         <a
           href={`/api/jobs/${job.id}/report.pdf?${pdf.toString()}`}
+          target="_blank"
+          rel="noopener"
           className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
         >
           PDF
@@ -68,6 +70,7 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
           <Button
             key={one}
             aria-pressed={one === version}
+            className={one === version ? 'bg-ink! text-card!' : ''}
             onClick={() => setParams({ version: one }, { replace: true })}
           >
             {VERSION_LABELS[one]}

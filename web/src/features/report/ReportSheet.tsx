@@ -109,7 +109,7 @@ function Block({ block }: { block: ReportBlock }) {
       return (
         <>
           <h3 className="sr-only">Pressure drop against exhaust flow</h3>
-          <FlowChart picture={block.picture} still className="h-[86mm]" />
+          <FlowChart picture={block.picture} still className="h-[86mm] mb-10 print:mb-0" />
         </>
       );
     case 'photos':
