@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { provedJob } from './provedJob.ts';
 
 /** A few of the row that the benchmark goes through in full: cured, half treated, untouched, lying. */
-const SEEDS = [2, 6, 10, 11, 13, 15, 18, 23, 29, 33];
+const SEEDS = [2, 10, 13, 15, 23, 29];
 
 describe('a bench job whose truth is known', () => {
   const jobs = SEEDS.map(provedJob);
