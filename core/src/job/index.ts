@@ -23,5 +23,6 @@ export { choicesOf, openMatters, type MadeChoice, type OpenMatter } from './open
 export type { PartStatus } from './parts.ts';
 export { identityMismatch } from './identityMismatch.ts';
 export { familyBook, type FamilyJob } from './familyBook.ts';
+export { chanceText, verdictLine } from './verdictLine.ts';
 export { summariseJob } from './summarise.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';

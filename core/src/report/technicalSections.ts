@@ -5,6 +5,7 @@ import {
   entryFigure,
   RESET_LABELS,
   stageOf,
+  verdictLine,
   wasFound,
   WORK_LABELS,
 } from '../job/index.ts';
@@ -50,22 +51,6 @@ const EVIDENCE_MARKS: Readonly<Record<Evidence['state'], PartState>> = {
 
 const lines = (list: readonly ReportLine[]): ReportBlock => ({ kind: 'lines', lines: list });
 const said = (...texts: readonly string[]): ReportBlock => lines(texts.map((text) => ({ text })));
-
-const percent = (value: number): string => `${Math.round(value)}`;
-
-/** Interval, how many readings and at which flow, and how sure. */
-function underOf({ derived }: ReportFacts): string {
-  const { comparison, confidence, evidence, verdict } = derived;
-  const removed = comparison?.removedPercent;
-  const open = evidence.filter(({ state }) => state !== 'shown').length;
-  return [
-    ...(removed ? [`${percent(removed.low)} to ${percent(removed.high)} % (90 %)`] : []),
-    ...(comparison ? [`from ${comparison.before.readings} and ${comparison.after.readings} readings`] : []),
-    ...(comparison?.equalFlow ? [`at ${Math.round(comparison.equalFlow.flowM3PerH)} m³/h`] : []),
-    ...(confidence ? [`confidence ${confidence.level}`] : []),
-    ...(verdict === 'equal-flow' ? [`${open} still to show`] : []),
-  ].join(' · ');
-}
 
 /** Every row at one flow, beside its limit. */
 function compareBlock({ derived, limits }: ReportFacts, words: ReportWords): ReportBlock[] {
@@ -155,7 +140,7 @@ export function technicalSections({ facts, words, picture, photos }: ReportParts
   });
   return {
     headline: derived.headline,
-    under: underOf(facts),
+    under: verdictLine(derived),
     sections: [
       {
         title: 'What the readings say',

@@ -16,6 +16,7 @@ import { Field } from '../../ui/Field.tsx';
 import { spacedNumber, typedNumber } from '../../ui/format.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
+import { HeldOff } from '../proof/resets/HeldOff.tsx';
 import { useResets } from '../proof/resets/useResets.ts';
 import { clockText } from '../readings/logs/traceLanes.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
@@ -208,27 +209,11 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
           ))}
         </select>
       </label>
-      {held.length > 0 ? (
-        <div className="border-l-8 border-ink pl-3">
-          <p className="font-head font-semibold">Held off</p>
-          <ul className="text-[15px] leading-snug grid gap-1">
-            {held.map((text) => (
-              <li key={text}>{text}</li>
-            ))}
-          </ul>
-        </div>
-      ) : null}
+      <HeldOff held={held} warnings={held.length === 0 ? warnings : []} />
       {held.length === 0 && warnings.length > 0 ? (
-        <>
-          <ul className="border-l-8 border-ink pl-3 text-[15px] leading-snug grid gap-1">
-            {warnings.map((text) => (
-              <li key={text}>{text}</li>
-            ))}
-          </ul>
-          <Field label="Why all the same">
-            <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
-          </Field>
-        </>
+        <Field label="Why all the same">
+          <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
+        </Field>
       ) : null}
       {held.length === 0 && asksOil ? (
         <Field label="Oil life before" unit="%">

@@ -1,3 +1,4 @@
+import { verdictLine } from '@white-ember/core/job';
 import { flowPicture } from '@white-ember/core/proof';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -14,7 +15,7 @@ import { DriveForm } from './DriveForm.tsx';
 import { CompareTable } from './CompareTable.tsx';
 import { FlowChart } from './FlowChart.tsx';
 import { ResetList } from './resets/ResetList.tsx';
-import { VerdictReasons, verdictLine } from './Verdict.tsx';
+import { VerdictReasons } from './Verdict.tsx';
 
 /** Before against after at equal flow: the verdict, the chart, the table, and what is still to be brought in. */
 export function ProvePanel(props: StageProps) {

@@ -1,29 +1,8 @@
-import type { DerivedJob } from '@white-ember/core/job';
+import { chanceText, type DerivedJob } from '@white-ember/core/job';
 import type { Limits } from '@white-ember/core/limits';
 import { figure } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
-
-const percent = (value: number): string => `${Math.round(value)}`;
-
-/** The line under the headline: interval, how many readings, and what is still wanted. */
-export function verdictLine(derived: DerivedJob): string {
-  const { comparison, verdict, evidence, confidence } = derived;
-  const parts: string[] = [];
-  const removed = comparison?.removedPercent;
-  if (removed) parts.push(`${percent(removed.low)} to ${percent(removed.high)} % (90 %)`);
-  if (comparison) parts.push(`from ${comparison.before.readings} and ${comparison.after.readings} readings`);
-  if (comparison?.equalFlow) parts.push(`at ${Math.round(comparison.equalFlow.flowM3PerH)} m³/h`);
-  if (confidence) parts.push(`confidence ${confidence.level}, ${chanceText(confidence.percent)}`);
-  if (verdict === 'equal-flow') {
-    const open = evidence.filter((item) => item.state !== 'shown');
-    parts.push(`${open.length} still to show`);
-  }
-  return parts.join(' · ');
-}
-
-/** A chance in words: nothing is ever wholly sure. */
-const chanceText = (chance: number): string => (chance > 99 ? 'over 99 %' : `${percent(chance)} %`);
 
 /** How sure the verdict is, by the readings and by what is weaker than it could be. */
 export function ConfidenceReasons({ derived, limits }: { derived: DerivedJob; limits: Limits }) {

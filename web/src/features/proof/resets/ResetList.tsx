@@ -3,6 +3,7 @@ import { RESET_LABELS } from '@white-ember/core/job';
 import type { ResetStep } from '@white-ember/core/proof';
 import { StateMark } from '../../../ui/StateMark.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
+import { HeldOff } from './HeldOff.tsx';
 import { ResetForm } from './ResetForm.tsx';
 import { useResets } from './useResets.ts';
 
@@ -68,23 +69,7 @@ function Due({
         <span className="block text-[15px] text-ink2">{why}</span>
       </summary>
       <div className="grid gap-2 pt-2">
-        {held.length > 0 ? (
-          <div className="border-l-8 border-ember pl-3">
-            <p className="font-head font-semibold">Held off</p>
-            <ul className="text-[15px] leading-snug grid gap-1">
-              {held.map((text) => (
-                <li key={text}>{text}</li>
-              ))}
-            </ul>
-          </div>
-        ) : null}
-        {warnings.length > 0 ? (
-          <ul className="border-l-8 border-ink pl-3 text-[15px] leading-snug grid gap-1">
-            {warnings.map((text) => (
-              <li key={text}>{text}</li>
-            ))}
-          </ul>
-        ) : null}
+        <HeldOff held={held} warnings={warnings} />
         <ol className="list-decimal pl-6 text-[15px] grid gap-1">
           {how.map((text) => (
             <li key={text}>{text}</li>
