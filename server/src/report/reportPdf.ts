@@ -38,7 +38,7 @@ function fontsOf(): ConstructorParameters<typeof PdfPrinter>[0] {
       italics: font('Roboto-Italic.ttf'),
       bolditalics: font('Roboto-MediumItalic.ttf'),
     },
-  } as unknown as ConstructorParameters<typeof PdfPrinter>[0];
+  };
 }
 
 let printer: PdfPrinter | undefined;
@@ -232,7 +232,7 @@ export function reportPdf(report: Report, unit: Unit, images: ReportImages): PDF
         columnGap: GAP,
         margin: [0, 22, 0, 0],
         unbreakable: true,
-      } as Content,
+      },
     ],
   };
   printer ??= new PdfPrinter(fontsOf());
