@@ -8,6 +8,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { deriveJob, summariseJob } from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
+import { median } from '@white-ember/core/quantities';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '@white-ember/core/testing';
 import { createDataSource } from '../database/dataSource.ts';
 import { buildServer } from '../launch/build.ts';
@@ -25,6 +26,8 @@ const RATE = 100;
 const CONNECTIONS = 4;
 const SECONDS = 15;
 const P99_MS = 50;
+const PDFS = 30;
+const PDF_MS = 2000;
 const PASSWORD = 'only for this measurement';
 
 /** Ten thousand jobs as real ones are: complaint, codes, readings, work, in all states. */
@@ -208,7 +211,7 @@ export async function measureApi(root: string): Promise<Row[]> {
       } finally {
         bare.close();
       }
-      return rows;
+      return [...rows, await measurePdf(address, job, headers.cookie)];
     } finally {
       await stopServer(child);
       await db.destroy();
@@ -217,6 +220,25 @@ export async function measureApi(root: string): Promise<Row[]> {
     await cluster.stop();
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+/** The report as PDF, asked for again and again; the first one, which loads the fonts, counts too. */
+async function measurePdf(address: string, job: string, cookie: string): Promise<Row> {
+  const times: number[] = [];
+  for (let i = 0; i < PDFS; i++) {
+    const begin = performance.now();
+    const answer = await fetch(`${address}/api/jobs/${job}/report.pdf`, { headers: { cookie } });
+    const bytes = (await answer.arrayBuffer()).byteLength;
+    if (!answer.ok || bytes < 5000) throw new Error(`The report as PDF: ${answer.status}, ${bytes} bytes`);
+    times.push(performance.now() - begin);
+  }
+  const longest = Math.max(...times);
+  return {
+    what: `Report of a job as PDF, ${PDFS} one after the other`,
+    measured: `${(median(times) ?? 0).toFixed(0)} ms in the middle, the longest ${longest.toFixed(0)} ms`,
+    against: `each at most ${PDF_MS} ms`,
+    ratio: longest / PDF_MS,
+  };
 }
 
 async function bareServer(): Promise<{ address: string; close: () => void }> {
