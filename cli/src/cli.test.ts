@@ -189,7 +189,11 @@ describe('verify', () => {
     expect(removedPercent.low).toBeGreaterThan(80);
     expect(removedPercent.low).toBeLessThanOrEqual(removedPercent.value);
     expect(at.map((row) => row.rpm)).toEqual(expect.arrayContaining([2500, 3000]) as number[]);
-    expect(missing).toEqual(['A drive after the work', 'No codes after the drive']);
+    expect(missing).toEqual([
+      'A drive after the work',
+      'No codes after the drive',
+      'The ΔP sensor proven right, its hoses on and whole',
+    ]);
     expect(reasons[0]).toMatch(/pressure drop went from/);
   });
   it('tells worse and nothing to remove', () => {
