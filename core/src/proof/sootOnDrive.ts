@@ -92,7 +92,7 @@ export function sootOnDrive(
     return {
       id,
       state: 'failed',
-      text: `Soot by the counter after the drive ${end.toFixed(1)} g, at most ${limits.sootAfterCleanG} g is expected`,
+      text: `Soot by the counter after the drive ${end.toFixed(1)} g, at most ${(limits.sootAfterCleanG + made).toFixed(1)} g is expected`,
     };
   return {
     id,
