@@ -7,7 +7,7 @@ import { ensureChromium, LaunchError, postgresPrograms } from './debian.ts';
 const HELP = `bin/test [PART …] — runs every check, or only the parts named
 
   types     TypeScript in every workspace
-  lint      eslint, prettier, and that imports go one way
+  lint      eslint, oxlint for the rules that need types, prettier, and that imports go one way
   unit      core, command line and pages
   api       the server on a throw-away PostgreSQL, starting and being killed
   browser   whole jobs in Chromium
@@ -44,6 +44,7 @@ async function run(
   args: readonly string[],
   { env = {}, beside = false }: { readonly env?: Record<string, string>; readonly beside?: boolean } = {},
 ): Promise<boolean> {
+  const began = performance.now();
   if (!beside) process.stdout.write(`\n== ${title}\n`);
   const words: Buffer[] = [];
   const child = spawn(process.execPath, [file, ...args], {
@@ -55,6 +56,7 @@ async function run(
   child.stderr?.on('data', (piece: Buffer) => words.push(piece));
   const [status] = (await once(child, 'close')) as [number | null];
   if (beside) process.stdout.write(`\n== ${title}\n${Buffer.concat(words).toString()}`);
+  process.stdout.write(`${title}: ${((performance.now() - began) / 1000).toFixed(0)} s\n`);
   if (status !== 0) failures.push(title);
   return status === 0;
 }
@@ -125,9 +127,10 @@ const oneProcess = (part: string, title: string, file: string, args: readonly st
 const BESIDE: readonly Check[] = [
   oneProcess('lint', 'eslint', program('eslint/bin/eslint.js'), ['.', '--max-warnings=0']),
   { part: 'api', go: () => vitest('api', ['server'], true) },
-  ...['server', 'web', 'core/tsconfig.test.json', 'core', 'cli', 'e2e'].map((project) =>
-    oneProcess('types', `types ${project}`, program('typescript/bin/tsc'), ['-p', project]),
+  ...['web', 'server', 'core', 'core/tsconfig.pure.json', 'cli', 'e2e'].map((project) =>
+    oneProcess('types', `types ${project}`, program('typescript7/bin/tsc'), ['-p', project]),
   ),
+  oneProcess('lint', 'oxlint', program('oxlint/bin/oxlint'), ['--type-aware', '--deny-warnings']),
   oneProcess('lint', 'prettier', program('prettier/bin/prettier.cjs'), ['--check', '--log-level=warn', '.']),
   oneProcess('lint', 'imports', join(root, 'imports.check.mjs'), []),
 ];
