@@ -222,7 +222,7 @@ export function FlowChart({
   return (
     <figure className={className}>
       <div className="relative h-full min-h-[240px]">
-        <canvas ref={canvas} role="img" aria-label={described} />
+        <canvas ref={canvas} className="absolute inset-0" role="img" aria-label={described} />
       </div>
       <details className="no-print text-sm">
         <summary className="min-h-9 underline underline-offset-4">The chart as a table</summary>

@@ -90,7 +90,7 @@ export function CourseChart({ course }: { course: Course }) {
   return (
     <figure className="grid gap-1 min-w-0">
       <div className="h-64 relative">
-        <canvas ref={canvas} aria-hidden />
+        <canvas ref={canvas} className="absolute inset-0" aria-hidden />
       </div>
       <details className="text-sm">
         <summary className="min-h-11 content-center underline underline-offset-4">The figures</summary>
