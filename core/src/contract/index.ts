@@ -8,9 +8,13 @@ export {
   roleSchema,
   sessionSchema,
   signInSchema,
+  signOffBySchema,
+  workshopSchema,
+  workshopUpdateSchema,
   type Member,
   type Role,
   type Session,
+  type Workshop,
 } from './people.ts';
 export {
   customerSchema,

@@ -44,12 +44,18 @@ export const memberSchema = z.object({
 });
 export type Member = z.infer<typeof memberSchema>;
 
+/** Who may sign a job off: whoever works on it, or a lead only. */
+export const signOffBySchema = z.enum(['technician', 'lead']);
+export const workshopSchema = z.object({ id: idSchema, name: z.string(), signOffBy: signOffBySchema });
+export type Workshop = z.infer<typeof workshopSchema>;
+export const workshopUpdateSchema = z.object({ signOffBy: signOffBySchema });
+
 export const sessionSchema = z.object({
   csrfToken: z.string(),
   /** True until the first lead exists. */
   firstRun: z.boolean(),
   member: memberSchema.optional(),
-  workshop: z.object({ id: idSchema, name: z.string() }).optional(),
+  workshop: workshopSchema.optional(),
   /** Largest file that this installation takes. */
   maxUploadBytes: z.number().int(),
   /** Demo sign-ins, only on an installation that holds the demo workshop. */

@@ -12,3 +12,20 @@ export {
 } from './report.ts';
 export type { ReportUnits } from './words.ts';
 export { flowChartSvg, type ChartLook } from './flowChartSvg.ts';
+export {
+  SHARE_DAYS,
+  handOverSchema,
+  mailSchema,
+  newMailSchema,
+  newShareSchema,
+  reportChoiceSchema,
+  sharedReportSchema,
+  shareSchema,
+  type HandOver,
+  type Mail,
+  type NewMail,
+  type NewShare,
+  type ReportChoice,
+  type Share,
+  type SharedReport,
+} from './handOver.ts';

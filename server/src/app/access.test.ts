@@ -1,6 +1,10 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { LimitsProfile, Log, Photo, Vehicle } from '@white-ember/core/contract';
+import type { Share } from '@white-ember/core/report';
 import { sampleBytes } from '@white-ember/core/testing';
 import {
   entry,
@@ -25,7 +29,7 @@ const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0
 const LOG = sampleBytes('sample1-healthy.csv');
 
 beforeAll(async () => {
-  app = await startTestApp();
+  app = await startTestApp({ outboxFolder: outbox });
   mine = await makeWorkshop(app, 'Reedmere');
   theirs = await makeWorkshop(app, 'Otherford');
   const log = await mine.technician.upload<Log>(`/api/jobs/${mine.ids.job}/logs`, {
@@ -39,10 +43,18 @@ beforeAll(async () => {
   });
   photoId = photo.body.id;
   await mine.technician.post('/api/fluids', madeFluid(FLUID, 'Reedwash'));
+  await mine.technician.post(`/api/jobs/${mine.ids.job}/entries`, entry({ kind: 'photo', photo: photoId }));
+  share = (await mine.technician.post<Share>(`/api/jobs/${mine.ids.job}/shares`, newShare())).body;
 });
-afterAll(() => app.close());
+afterAll(async () => {
+  await app.close();
+  rmSync(outbox, { recursive: true });
+});
 
 const FLUID = uuidv7();
+let share: Share;
+const newShare = (): object => ({ id: uuidv7(), version: 'plain', days: 7 });
+const outbox = mkdtempSync(join(tmpdir(), 'white-ember-outbox-'));
 const vehicleBody = (): object => ({ plate: 'AB 1', model: 'Tarn', family: 'Tarn 2.0', fitted: ['engine'] });
 
 /**
@@ -119,6 +131,18 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
     c.upload(`/api/jobs/${mine.ids.job}/photos`, { name: 'b.png', bytes: PNG }),
   'get /api/photos/:id': (c) => c.get(`/api/photos/${photoId}`),
   'get /api/jobs/:id/report.pdf': (c) => c.get(`/api/jobs/${mine.ids.job}/report.pdf`),
+  'put /api/workshop': (c) => c.put('/api/workshop', { signOffBy: 'technician' }),
+  'get /api/jobs/:id/hand-over': (c) => c.get(`/api/jobs/${mine.ids.job}/hand-over`),
+  'post /api/jobs/:id/shares': (c) => c.post(`/api/jobs/${mine.ids.job}/shares`, newShare()),
+  'delete /api/shares/:id': async (c) => {
+    const made = await mine.technician.post<Share>(`/api/jobs/${mine.ids.job}/shares`, newShare());
+    return c.delete(`/api/shares/${made.body.id}`);
+  },
+  'post /api/jobs/:id/mails': (c) =>
+    c.post(`/api/jobs/${mine.ids.job}/mails`, { ...newShare(), to: 'wren@otherford.invalid' }),
+  'get /api/shared/:token': (c) => c.get(`/api${share.path}`),
+  'get /api/shared/:token/report.pdf': (c) => c.get(`/api${share.path}/report.pdf`),
+  'get /api/shared/:token/photos/:id': (c) => c.get(`/api${share.path}/photos/${photoId}`),
   'get /api/vehicles/:id/family': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/family`),
   'get /api/channel-corrections': (c) => c.get('/api/channel-corrections'),
   'put /api/channel-corrections': (c) =>
@@ -128,6 +152,9 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
 const RANK: Record<Access | 'nobody', number> = { nobody: -1, public: -1, viewer: 0, technician: 1, lead: 2 };
 /** Public addresses that have a reason of their own to refuse: no demo here, and people are there already. */
 const REFUSED_FOR_ITS_OWN_REASON = new Set(['post /api/session/demo', 'post /api/first-run']);
+
+/** Who has the link may read the report, from wherever; what else a link must not do has tests of its own. */
+const BY_LINK = 'get /api/shared/';
 
 const routes = ALL_ROUTES.map((route) => [`${route.method} ${route.path}`, route.access] as const);
 
@@ -151,8 +178,10 @@ describe.each(routes)('%s (%s)', (name, access) => {
     await client.signIn('otherford-lead', PASSWORD);
     const before = await everythingOf(mine);
     const { status, body } = await (CALLS[name] as (c: TestClient) => Promise<Answer>)(client);
-    if (name.includes(':id')) expect(status).toBe(404);
-    expect(JSON.stringify(body ?? '')).not.toMatch(/Reedmere|REEDMERE/);
+    if (!name.startsWith(BY_LINK)) {
+      if (name.includes(':id')) expect(status).toBe(404);
+      expect(JSON.stringify(body ?? '')).not.toMatch(/Reedmere|REEDMERE/);
+    }
     expect(await everythingOf(mine)).toBe(before);
   });
 });

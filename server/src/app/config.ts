@@ -11,6 +11,11 @@ export interface Config {
   readonly signInTriesPer15Min: number;
   /** Folder of the built web application; absent in API tests. */
   readonly webFolder?: string;
+  /** Where letters are put for sending; absent where the installation sends none. */
+  readonly outboxFolder?: string;
+  readonly mailFrom: string;
+  /** How the installation is reached from outside, for links in letters; as the request came in where it is not said. */
+  readonly publicUrl?: string;
   readonly logLevel: string;
 }
 
@@ -40,6 +45,9 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     ),
     signInTriesPer15Min: positive(env['WHITE_EMBER_SIGN_IN_TRIES'], 10, 'WHITE_EMBER_SIGN_IN_TRIES'),
     ...(env['WHITE_EMBER_WEB'] ? { webFolder: env['WHITE_EMBER_WEB'] } : {}),
+    ...(env['WHITE_EMBER_OUTBOX'] ? { outboxFolder: env['WHITE_EMBER_OUTBOX'] } : {}),
+    mailFrom: env['WHITE_EMBER_MAIL_FROM'] ?? 'workshop@white-ember.invalid',
+    ...(env['WHITE_EMBER_URL'] ? { publicUrl: env['WHITE_EMBER_URL'].replace(/\/+$/, '') } : {}),
     logLevel: env['WHITE_EMBER_LOG'] ?? 'warn',
   };
 }

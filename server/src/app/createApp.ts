@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import compression from 'compression';
@@ -17,20 +16,12 @@ import type { Config } from './config.ts';
 import { problemHandler, Refusal } from './problem.ts';
 import { registerRoutes } from './route.ts';
 import { ALL_ROUTES } from './routes.ts';
+import { keptSecret } from './secrets.ts';
 import { createSessionLayer, csrfGuard } from './session.ts';
 
 export interface Application {
   readonly app: Express;
   readonly close: () => Promise<void>;
-}
-
-/** The secret that signs session cookies, made once and kept in the database, so that all processes share it. */
-async function sessionSecret(db: DataSource): Promise<string> {
-  await db.query(`INSERT INTO setting (name, value) VALUES ('session-secret', $1) ON CONFLICT DO NOTHING`, [
-    randomBytes(32).toString('base64url'),
-  ]);
-  const rows = await db.query<{ value: string }[]>(`SELECT value FROM setting WHERE name = 'session-secret'`);
-  return (rows[0] as { value: string }).value;
 }
 
 /** Few tries for a sign-in name and address together, counted in PostgreSQL so that every process counts alike. */
@@ -100,7 +91,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
     connectionTimeoutMillis: 5000,
   });
   limiterPool.on('error', (error) => log.warn({ err: error }, 'limiter connection lost'));
-  const sessions = createSessionLayer(config.databaseUrl, await sessionSecret(db), log);
+  const sessions = createSessionLayer(config.databaseUrl, await keptSecret(db, 'session-secret'), log);
   const signInLimiter = await createSignInLimiter(limiterPool, config.signInTriesPer15Min);
 
   app.use('/api', (_req, res, next) => {
@@ -152,8 +143,10 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
 function serveWeb(app: Express, folder: string): void {
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
   app.use(express.static(folder, { index: false, maxAge: 0 }));
-  app.get('/{*path}', (_req, res) => {
+  app.get('/{*path}', (req, res) => {
     res.setHeader('Cache-Control', 'no-cache');
+    // Whoever finds the address of a shared report somewhere: it is not for search machines.
+    if (req.path.startsWith('/shared/')) res.setHeader('X-Robots-Tag', 'noindex');
     res.sendFile('index.html', { root: folder });
   });
 }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { customerRoutes } from '../customers/customer.routes.ts';
 import { filterModelRoutes } from '../filters/filterModel.routes.ts';
 import { fluidRoutes } from '../fluids/fluid.routes.ts';
+import { handOverRoutes } from '../handOver/handOver.routes.ts';
 import { jobRoutes } from '../jobs/job.routes.ts';
 import { ledgerRoutes } from '../ledger/ledger.routes.ts';
 import { limitsRoutes } from '../limits/limits.routes.ts';
@@ -42,5 +43,6 @@ export const ALL_ROUTES: readonly Route[] = [
   ...channelCorrectionRoutes,
   ...photoRoutes,
   ...reportRoutes,
+  ...handOverRoutes,
   ...familyRoutes,
 ];

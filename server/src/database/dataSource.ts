@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import { BlobChunkEntity, BlobEntity } from '../blobs/blob.entity.ts';
 import { CustomerEntity } from '../customers/customer.entity.ts';
 import { FilterModelEntity } from '../filters/filterModel.entity.ts';
+import { MailEntity, ShareEntity } from '../handOver/share.entity.ts';
 import { JobEntity } from '../jobs/job.entity.ts';
 import { EntryEntity } from '../ledger/entry.entity.ts';
 import { LimitsProfileEntity } from '../limits/limitsProfile.entity.ts';
@@ -18,6 +19,7 @@ import { Ground1732400000000 } from './migrations/1732400000000-Ground.ts';
 import { LogColumns1764000000000 } from './migrations/1764000000000-LogColumns.ts';
 import { Photos1764200000000 } from './migrations/1764200000000-Photos.ts';
 import { FilterCatalyst1764320000000 } from './migrations/1764320000000-FilterCatalyst.ts';
+import { HandOver1764330000000 } from './migrations/1764330000000-HandOver.ts';
 import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
 
@@ -39,6 +41,8 @@ export const ENTITIES = [
   ChannelCorrectionEntity,
   PhotoEntity,
   FluidEntity,
+  ShareEntity,
+  MailEntity,
 ];
 
 export const MIGRATIONS = [
@@ -48,6 +52,7 @@ export const MIGRATIONS = [
   Clocks1764300000000,
   Fluids1764310000000,
   FilterCatalyst1764320000000,
+  HandOver1764330000000,
 ];
 
 export function createDataSource(url: string, log?: Logger): DataSource {

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { resolve } from 'node:path';
+import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { pino } from 'pino';
@@ -148,6 +148,7 @@ async function main(): Promise<void> {
       WHITE_EMBER_HOST: options.host,
       WHITE_EMBER_WEB: webFolder,
       WHITE_EMBER_DEMO: demo ? '1' : '0',
+      WHITE_EMBER_OUTBOX: process.env['WHITE_EMBER_OUTBOX'] ?? join(options.data, 'outbox'),
     };
     const serve = async (): Promise<void> => {
       server = await startServer(bundle, environment);

@@ -13,13 +13,13 @@ import {
   type StoredJob,
 } from '../jobs/storedJob.ts';
 import { LogEntity } from '../logs/log.entity.ts';
-import type { Member } from '../people/member.entity.ts';
+import { WorkshopEntity, type Member } from '../people/member.entity.ts';
 import { EntryEntity, toEntry } from './entry.entity.ts';
 
 /** Repeating an append answers with the stored entry; the same id with other content is refused. */
 export async function appendEntry(
   db: DataSource,
-  member: Pick<Member, 'id' | 'name' | 'workshopId'>,
+  member: Pick<Member, 'id' | 'name' | 'workshopId' | 'role'>,
   jobId: string,
   input: NewEntry,
   now = new Date(),
@@ -32,6 +32,7 @@ export async function appendEntry(
     const entries = await readEntries(manager, jobId);
     if (entries.some((stored) => stored.id === input.id)) return alreadyStored(manager, input.id, hash);
     checkFits(job, entries, input);
+    await checkMaySignOff(manager, member, entries, input);
     if (input.body.kind === 'reading' && input.body.origin.type === 'log') {
       const { logId } = input.body.origin;
       if (!(await manager.existsBy(LogEntity, { id: logId, jobId, workshopId }))) {
@@ -91,6 +92,25 @@ async function alreadyStored(
   const row = await manager.findOneByOrFail(EntryEntity, { id });
   if (row.contentHash !== hash) throw conflict('This entry id is already in use with other content.');
   return { entry: toEntry(row), created: false };
+}
+
+/** In a workshop where a lead signs off, nobody else does, nor takes it back. */
+async function checkMaySignOff(
+  manager: EntityManager,
+  { workshopId, role }: Pick<Member, 'workshopId' | 'role'>,
+  entries: readonly Entry[],
+  input: NewEntry,
+): Promise<void> {
+  const corrected = entries.find((stored) => stored.id === input.supersedes);
+  if (role === 'lead' || (input.body.kind !== 'sign-off' && corrected?.body.kind !== 'sign-off')) return;
+  const { signOffBy } = await manager.findOneByOrFail(WorkshopEntity, { id: workshopId });
+  if (signOffBy === 'lead') {
+    throw new Refusal(
+      403,
+      'In this workshop a lead signs off',
+      'Leave the job open, and tell a lead that it is ready.',
+    );
+  }
 }
 
 /** What an entry corrects must be on its job, and a signed-off job takes notes only until the sign-off is taken back. */

@@ -1,11 +1,13 @@
 import { EntitySchema } from 'typeorm';
-import type { Role } from '@white-ember/core/contract';
+import type { Role, Workshop as WorkshopView } from '@white-ember/core/contract';
 
 export interface Workshop {
   id: string;
   name: string;
   isDemo: boolean;
   nextJobNumber: number;
+  /** Who may sign a job off. */
+  signOffBy: WorkshopView['signOffBy'];
   createdAt: Date;
 }
 
@@ -17,6 +19,7 @@ export const WorkshopEntity = new EntitySchema<Workshop>({
     name: { type: 'text' },
     isDemo: { type: 'boolean', name: 'is_demo', default: false },
     nextJobNumber: { type: 'integer', name: 'next_job_number', default: 1 },
+    signOffBy: { type: 'text', name: 'sign_off_by', default: 'technician' },
     createdAt: { type: 'timestamptz', name: 'created_at', createDate: true },
   },
 });

@@ -7,18 +7,23 @@ import {
   memberSchema,
   newMemberSchema,
   sessionSchema,
+  workshopSchema,
+  workshopUpdateSchema,
   signInSchema,
   type Member as MemberView,
   type Role,
   type Session,
+  type Workshop as WorkshopView,
 } from '@white-ember/core/contract';
 import type { Config } from '../app/config.ts';
 import { Refusal } from '../app/problem.ts';
 import { memberRoute, publicRoute, type Route } from '../app/route.ts';
 import { csrfTokenOf, endSession, startSession } from '../app/session.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
-import { MemberEntity, WorkshopEntity, type Member } from './member.entity.ts';
+import { MemberEntity, WorkshopEntity, type Member, type Workshop } from './member.entity.ts';
 import { hashPassword, verifyPassword } from './passwords.ts';
+
+const toWorkshop = ({ id, name, signOffBy }: Workshop): WorkshopView => ({ id, name, signOffBy });
 
 const toView = ({ id, name, signInName, role }: Member): MemberView => ({ id, name, signInName, role });
 
@@ -67,7 +72,7 @@ async function describeSession(req: Request, db: DataSource, config: Config): Pr
       maxUploadBytes: config.maxUploadBytes,
       firstRun: false,
       member: toView(member),
-      workshop: { id: workshop.id, name: workshop.name },
+      workshop: toWorkshop(workshop),
     };
   }
   const demo = await demoMembers(db, config);
@@ -160,6 +165,18 @@ export const peopleRoutes: Route[] = [
       });
       await startSession(req, body.memberId);
       return describeSession(req, db, config);
+    },
+  }),
+  memberRoute({
+    method: 'put',
+    path: '/api/workshop',
+    access: 'lead',
+    summary: 'Say who signs jobs off in this workshop',
+    body: workshopUpdateSchema,
+    answer: workshopSchema,
+    handle: async ({ body, db, workshopId }) => {
+      await db.manager.update(WorkshopEntity, { id: workshopId }, body);
+      return toWorkshop(await db.manager.findOneByOrFail(WorkshopEntity, { id: workshopId }));
     },
   }),
   memberRoute({

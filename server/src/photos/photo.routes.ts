@@ -1,15 +1,14 @@
-import { pipeline } from 'node:stream/promises';
-import { Readable } from 'node:stream';
 import { v7 as uuidv7 } from 'uuid';
 import { z } from 'zod';
 import { photoSchema } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
 import { notFound, Refusal } from '../app/problem.ts';
 import { memberRoute, uploadedFile, type Route } from '../app/route.ts';
-import { headOf, readBlob, sha256Of, storeBlob } from '../blobs/blob.service.ts';
+import { headOf, sha256Of, storeBlob } from '../blobs/blob.service.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
 import { JobEntity } from '../jobs/job.entity.ts';
 import { PhotoEntity } from './photo.entity.ts';
+import { sendPhoto } from './photo.service.ts';
 
 const HEAD_BYTES = 16;
 const MOST_BYTES = 12 * 1024 * 1024;
@@ -70,12 +69,6 @@ export const photoRoutes: Route[] = [
     access: 'viewer',
     summary: 'A photo, byte for byte',
     params: z.object({ id: idSchema }),
-    handle: async ({ params, db, workshopId, res }) => {
-      const row = await db.manager.findOneBy(PhotoEntity, { id: params.id, workshopId });
-      if (!row) throw notFound('The photo');
-      res.type(row.mediaType);
-      res.set('cache-control', 'private, max-age=31536000, immutable');
-      await pipeline(Readable.from(readBlob(db, row.blobId)), res);
-    },
+    handle: ({ params, db, workshopId, res }) => sendPhoto(db, { id: params.id, workshopId }, res),
   }),
 ];

@@ -45,6 +45,7 @@ export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: 
     maxUploadBytes: 5 * 1024 * 1024,
     requestsPerMinute: 100_000,
     signInTriesPer15Min: 1000,
+    mailFrom: 'workshop@white-ember.invalid',
     logLevel: 'silent',
     ...changes,
   };

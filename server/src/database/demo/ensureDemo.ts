@@ -52,6 +52,8 @@ export async function ensureDemo(
 }
 
 const TABLES = [
+  'mail',
+  'report_share',
   'channel_correction',
   'photo',
   'log',

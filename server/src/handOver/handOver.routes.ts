@@ -1,0 +1,219 @@
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import {
+  handOverSchema,
+  mailSchema,
+  newMailSchema,
+  newShareSchema,
+  sharedReportSchema,
+  shareSchema,
+  type NewMail,
+} from '@white-ember/core/report';
+import { idSchema } from '@white-ember/core/ledger';
+import type { Config } from '../app/config.ts';
+import { notFound, Refusal } from '../app/problem.ts';
+import { memberRoute, publicRoute, type Route } from '../app/route.ts';
+import { contentHash } from '../database/once.ts';
+import type { Member } from '../people/member.entity.ts';
+import { sendPhoto } from '../photos/photo.service.ts';
+import { pdfOf, photosOf, readJobReport } from '../report/jobReport.ts';
+import { sendReportPdf } from '../report/report.routes.ts';
+import { heldOff, makeShare, openShare, presentMail, presentShare, shareSecret } from './handOver.service.ts';
+import { putIntoOutbox, type Letter } from './outbox.ts';
+import { MailEntity, ShareEntity, type MailRow, type ShareRow } from './share.entity.ts';
+
+const jobParams = z.object({ id: idSchema });
+const tokenSchema = z.string().max(100);
+
+/**
+ * A report goes out by mail: with the PDF, and a link that shows what is known later. Stored and in the outbox, or
+ * neither; sent once however often it is asked for.
+ */
+async function sendMail(
+  db: DataSource,
+  config: Config,
+  member: Member,
+  jobId: string,
+  { to, message, ...wanted }: NewMail,
+  origin: string,
+): Promise<{ mail: MailRow; share: ShareRow }> {
+  const folder = config.outboxFolder;
+  if (folder === undefined)
+    throw new Refusal(
+      409,
+      'This installation sends no mail',
+      'Set WHITE_EMBER_OUTBOX, or pass the link on yourself.',
+    );
+  const { workshopId } = member;
+  const hash = contentHash({ to, message, wanted });
+  const now = new Date();
+  return db.transaction(async (manager) => {
+    const share = await makeShare(manager, member, jobId, wanted, now);
+    const known = await manager.findOneBy(MailEntity, { id: wanted.id });
+    if (known) {
+      if (known.contentHash !== hash)
+        throw new Refusal(
+          409,
+          'This clashes with what is stored',
+          'This id is already in use with other content.',
+        );
+      return { mail: known, share };
+    }
+    const { report, fileName } = await readJobReport(db, workshopId, jobId, share.choice);
+    const pdf = await pdfOf(db, workshopId, report, share.choice.pressure);
+    pdf.end();
+    const { path, expiresAt } = presentShare(share, await shareSecret(db), now);
+    const mail: MailRow = {
+      id: wanted.id,
+      workshopId,
+      jobId,
+      recipient: to,
+      sentAt: now,
+      sentBy: member.name,
+      contentHash: hash,
+    };
+    await manager.insert(MailEntity, mail);
+    const letter: Letter = {
+      id: wanted.id,
+      from: { name: report.workshop, address: config.mailFrom },
+      to,
+      subject: `${report.title}: ${report.about[0] ?? 'report'}`,
+      text: [
+        ...(message ? [message, ''] : []),
+        report.headline,
+        '',
+        `The report is attached. Until ${expiresAt.slice(0, 10)} it is also here, as it stands then:`,
+        `${origin}${path}`,
+        '',
+        member.name,
+        report.workshop,
+      ].join('\n'),
+      pdf: { name: fileName, content: pdf },
+      date: now,
+    };
+    await putIntoOutbox(folder, letter).catch((error: unknown) => {
+      throw new Refusal(
+        503,
+        'The letter could not be put into the outbox',
+        `Nothing was sent and no link was made (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'}). Try again, or pass a link on yourself.`,
+      );
+    });
+    return { mail, share };
+  });
+}
+
+export const handOverRoutes: Route[] = [
+  memberRoute({
+    method: 'get',
+    path: '/api/jobs/:id/hand-over',
+    access: 'technician',
+    summary: 'Links to the report of a job, mails that carried one, and what holds new ones off',
+    params: jobParams,
+    answer: handOverSchema,
+    handle: async ({ params, db, workshopId }) => {
+      const held = await heldOff(db.manager, workshopId, params.id);
+      const scope = { workshopId, jobId: params.id };
+      const shares = await db.manager.find(ShareEntity, { where: scope, order: { madeAt: 'DESC' } });
+      const mails = await db.manager.find(MailEntity, { where: scope, order: { sentAt: 'DESC' } });
+      const secret = await shareSecret(db);
+      const choices = new Map(shares.map(({ id, choice }) => [id, choice]));
+      return {
+        shares: shares.map((row) => presentShare(row, secret)),
+        mails: mails.flatMap((row) => {
+          const choice = choices.get(row.id);
+          return choice ? [presentMail(row, choice)] : [];
+        }),
+        ...(held === undefined ? {} : { heldOff: held }),
+      };
+    },
+  }),
+  memberRoute({
+    method: 'post',
+    path: '/api/jobs/:id/shares',
+    access: 'technician',
+    summary: 'Make a link that shows the report without signing in, for some days',
+    params: jobParams,
+    body: newShareSchema,
+    answer: shareSchema,
+    status: 201,
+    handle: async ({ params, body, db, member }) =>
+      presentShare(await makeShare(db.manager, member, params.id, body, new Date()), await shareSecret(db)),
+  }),
+  memberRoute({
+    method: 'delete',
+    path: '/api/shares/:id',
+    access: 'technician',
+    summary: 'Take a link back: from now on it shows nothing',
+    params: jobParams,
+    answer: shareSchema,
+    handle: async ({ params, db, member, workshopId }) => {
+      await db.manager.query(
+        `UPDATE report_share SET revoked_at = now(), revoked_by = $3
+          WHERE id = $1 AND workshop_id = $2 AND revoked_at IS NULL`,
+        [params.id, workshopId, member.name],
+      );
+      const row = await db.manager.findOneBy(ShareEntity, { id: params.id, workshopId });
+      if (!row) throw notFound('The link');
+      return presentShare(row, await shareSecret(db));
+    },
+  }),
+  memberRoute({
+    method: 'post',
+    path: '/api/jobs/:id/mails',
+    access: 'technician',
+    summary: 'Send the report by mail, as PDF and by a link',
+    params: jobParams,
+    body: newMailSchema,
+    answer: mailSchema,
+    status: 201,
+    handle: async ({ params, body, db, config, member, req }) => {
+      const origin = config.publicUrl ?? `${req.protocol}://${req.get('host') ?? ''}`;
+      const { mail, share } = await sendMail(db, config, member, params.id, body, origin);
+      return presentMail(mail, share.choice);
+    },
+  }),
+  publicRoute({
+    method: 'get',
+    path: '/api/shared/:token',
+    summary: 'A report by its link',
+    params: z.object({ token: tokenSchema }),
+    answer: sharedReportSchema,
+    handle: async ({ params, db, res }) => {
+      const share = await openShare(db, params.token);
+      const { report } = await readJobReport(db, share.workshopId, share.jobId, share.choice);
+      await db.query('UPDATE report_share SET opened = opened + 1, last_opened_at = now() WHERE id = $1', [
+        share.id,
+      ]);
+      res.set('x-robots-tag', 'noindex');
+      return {
+        report: { ...report },
+        pressure: share.choice.pressure,
+        expiresAt: share.expiresAt.toISOString(),
+      };
+    },
+  }),
+  publicRoute({
+    method: 'get',
+    path: '/api/shared/:token/report.pdf',
+    summary: 'The PDF of a report by its link',
+    params: z.object({ token: tokenSchema }),
+    handle: async ({ params, db, res }) => {
+      const share = await openShare(db, params.token);
+      res.set('x-robots-tag', 'noindex');
+      await sendReportPdf(db, share, share.choice, res);
+    },
+  }),
+  publicRoute({
+    method: 'get',
+    path: '/api/shared/:token/photos/:id',
+    summary: 'A photo that a shared report shows',
+    params: z.object({ token: tokenSchema, id: idSchema }),
+    handle: async ({ params, db, res }) => {
+      const share = await openShare(db, params.token);
+      const { report } = await readJobReport(db, share.workshopId, share.jobId, share.choice);
+      // The job may hold more photos than its report shows.
+      if (!photosOf(report).includes(params.id)) throw notFound('The photo');
+      await sendPhoto(db, { id: params.id, workshopId: share.workshopId }, res);
+    },
+  }),
+];
