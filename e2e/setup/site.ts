@@ -1,5 +1,8 @@
 import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { test as base, expect, type Page, type Locator } from '@playwright/test';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
@@ -14,6 +17,8 @@ import { startServer, stopServer, type ServerProcess } from '../../server/src/la
 export interface Site {
   readonly address: string;
   readonly databaseUrl: string;
+  /** Where letters of this installation lie. */
+  readonly outbox: string;
   readonly stop: () => Promise<void>;
   readonly start: () => Promise<void>;
   /** Rows of a table, to see what was really stored. */
@@ -37,6 +42,7 @@ export async function openSite(
   await admin.end();
   const databaseUrl = clusterUrl.replace('DATABASE', name);
   const db = await createDataSource(databaseUrl, pino({ level: 'silent' })).initialize();
+  const outbox = await mkdtemp(join(tmpdir(), 'white-ember-outbox-'));
   const port = await freePort(20_000 + (process.pid % 400) * 25);
   let server: ServerProcess | undefined;
   const start = async (): Promise<void> => {
@@ -45,6 +51,7 @@ export async function openSite(
       WHITE_EMBER_PORT: String(port),
       WHITE_EMBER_WEB: wanted('WHITE_EMBER_E2E_WEB'),
       WHITE_EMBER_DEMO: '1',
+      WHITE_EMBER_OUTBOX: outbox,
       WHITE_EMBER_REQUESTS_PER_MINUTE: '100000',
       WHITE_EMBER_SIGN_IN_TRIES: '1000',
       ...env,
@@ -57,6 +64,7 @@ export async function openSite(
   return {
     address: `http://127.0.0.1:${port}`,
     databaseUrl,
+    outbox,
     start,
     stop,
     count: async (table) =>
@@ -64,6 +72,7 @@ export async function openSite(
     close: async () => {
       await stop();
       await db.destroy();
+      await rm(outbox, { recursive: true });
     },
   };
 }

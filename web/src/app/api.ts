@@ -26,8 +26,10 @@ import type {
   RunningClocks,
   Session,
   Vehicle,
+  Workshop,
 } from '@white-ember/core/contract';
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
+import type { HandOver, Mail, NewMail, NewShare, Share, SharedReport } from '@white-ember/core/report';
 import { learnServerTime } from './serverClock.ts';
 
 let csrfToken: string | undefined;
@@ -110,6 +112,7 @@ export const api = createApi({
     'Limits',
     'Members',
     'Corrections',
+    'HandOver',
   ],
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -186,6 +189,29 @@ export const api = createApi({
         return { url: `/jobs/${jobId}/photos`, method: 'POST', body: form };
       },
     }),
+    setWorkshop: build.mutation<Workshop, Pick<Workshop, 'signOffBy'>>({
+      query: (body) => ({ url: '/workshop', method: 'PUT', body }),
+      invalidatesTags: ['Session', 'HandOver'],
+    }),
+    handOver: build.query<HandOver, string>({
+      query: (jobId) => `/jobs/${jobId}/hand-over`,
+      providesTags: ['HandOver', 'Jobs'],
+    }),
+    makeShare: build.mutation<Share, NewShare & { jobId: string }>({
+      query: ({ jobId, ...body }) => ({ url: `/jobs/${jobId}/shares`, method: 'POST', body }),
+      invalidatesTags: ['HandOver'],
+    }),
+    revokeShare: build.mutation<Share, string>({
+      query: (id) => ({ url: `/shares/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['HandOver'],
+    }),
+    sendMail: build.mutation<Mail, NewMail & { jobId: string }>({
+      query: ({ jobId, ...body }) => ({ url: `/jobs/${jobId}/mails`, method: 'POST', body }),
+      invalidatesTags: ['HandOver'],
+    }),
+    sharedReport: build.query<SharedReport, string>({
+      query: (token) => `/shared/${encodeURIComponent(token)}`,
+    }),
     familyBook: build.query<FamilyBook, string>({
       query: (vehicleId) => `/vehicles/${vehicleId}/family`,
       providesTags: ['Jobs'],
@@ -259,6 +285,12 @@ export const {
   useOpenJobMutation,
   useUploadLogMutation,
   useUploadPhotoMutation,
+  useSetWorkshopMutation,
+  useHandOverQuery,
+  useMakeShareMutation,
+  useRevokeShareMutation,
+  useSendMailMutation,
+  useSharedReportQuery,
   useFamilyBookQuery,
   useChannelCorrectionsQuery,
   useRememberCorrectionMutation,

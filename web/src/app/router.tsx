@@ -5,6 +5,14 @@ import { Shell } from './Shell.tsx';
 /** Every view has an address of its own; all but the frame are loaded when first wanted. */
 export const router = createBrowserRouter([
   {
+    // What a customer sees by a link: no frame, no sign-in.
+    path: '/shared/:token',
+    errorElement: <NotFound />,
+    lazy: async () => ({
+      Component: (await import('../features/report/SharedReportPage.tsx')).SharedReportPage,
+    }),
+  },
+  {
     element: <Shell />,
     errorElement: <NotFound />,
     children: [

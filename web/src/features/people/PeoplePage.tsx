@@ -3,7 +3,13 @@ import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { newMemberSchema } from '@white-ember/core/contract';
-import { problemOf, useAddMemberMutation, useMembersQuery } from '../../app/api.ts';
+import {
+  problemOf,
+  useAddMemberMutation,
+  useMembersQuery,
+  useSessionQuery,
+  useSetWorkshopMutation,
+} from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
@@ -40,6 +46,7 @@ export function PeoplePage() {
             </li>
           ))}
         </ul>
+        <SignOffChoice />
       </section>
       <form onSubmit={(event) => void submit(event)} className="grid gap-4 content-start" noValidate>
         <h2 className="text-2xl">Add a person</h2>
@@ -73,5 +80,36 @@ export function PeoplePage() {
         </Button>
       </form>
     </main>
+  );
+}
+
+const SIGN_OFF = { technician: 'Whoever works on it', lead: 'A lead only' } as const;
+
+/** Who signs jobs off here. With a lead, no report leaves before. */
+function SignOffChoice() {
+  const session = useSessionQuery();
+  const [setWorkshop, state] = useSetWorkshopMutation();
+  const now = session.data?.workshop?.signOffBy;
+  return (
+    <section className="mt-8 grid gap-3" aria-label="Signing off">
+      <h2 className="text-2xl">Who signs jobs off</h2>
+      <div className="flex flex-wrap gap-3">
+        {(['technician', 'lead'] as const).map((who) => (
+          <Button
+            key={who}
+            aria-pressed={who === now}
+            disabled={state.isLoading}
+            className={who === now ? 'bg-ink! text-card!' : ''}
+            onClick={() => void setWorkshop({ signOffBy: who })}
+          >
+            {SIGN_OFF[who]}
+          </Button>
+        ))}
+      </div>
+      <p className="text-sm text-ink2">
+        Where a lead signs off, no link and no letter leaves the workshop before that.
+      </p>
+      {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
+    </section>
   );
 }

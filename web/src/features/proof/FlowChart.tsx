@@ -196,14 +196,18 @@ async function draw(
 export function FlowChart({
   picture,
   still = false,
+  unit,
   className = '',
 }: {
   picture: FlowPicture;
   still?: boolean;
+  /** Another unit than this device’s, as in a report that was told for somebody. */
+  unit?: Unit | undefined;
   className?: string;
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme, pressureUnit } = useAppSelector((state) => state.preferences);
+  const { theme, pressureUnit: own } = useAppSelector((state) => state.preferences);
+  const pressureUnit = unit ?? own;
   const described = useMemo(() => describe(picture, pressureUnit), [picture, pressureUnit]);
   useEffect(() => {
     let chart: ChartType | undefined;

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useSessionQuery } from '../../app/api.ts';
 import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -7,11 +8,15 @@ import { useDraftForm } from '../../ui/useDraft.ts';
 import { FamilyNoteForm } from '../notebook/FamilyBook.tsx';
 import type { StageProps } from '../job/StageWork.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
+import { SendReport } from './SendReport.tsx';
 
 const EMPTY = { remains: '' };
 
 export function HandOverPanel({ open, canEnter }: StageProps) {
   const { derived, job } = open;
+  const { data: session } = useSessionQuery();
+  const role = session?.member?.role ?? 'viewer';
+  const maySignOff = role === 'lead' || session?.workshop?.signOffBy !== 'lead';
   const addEntry = useAddEntry(job.id);
   const { form, done } = useDraftForm(`remains ${job.id}`, EMPTY);
   const [problem, setProblem] = useState<string>();
@@ -40,7 +45,7 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
           <Notice title={`Signed off by ${derived.signedOff.authorName}`}>
             {derived.signedOff.body.remains ?? 'Nothing remains.'}
           </Notice>
-          {canEnter ? (
+          {canEnter && maySignOff ? (
             <Button
               onClick={() => void addEntry({ kind: 'withdrawn', why: 'Opened again' }, derived.signedOff?.id)}
             >
@@ -71,12 +76,22 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
               </ul>
             </Notice>
           ) : null}
-          <Field label="What remains, for the customer" error={problem}>
-            <textarea className="input-box" rows={3} {...form.register('remains')} />
-          </Field>
-          <Button type="submit">{notShown.length > 0 ? 'Sign off with this open' : 'Sign off'}</Button>
+          {maySignOff ? null : (
+            <Notice title="A lead signs off in this workshop">
+              Leave the job open, and tell a lead that it is ready.
+            </Notice>
+          )}
+          {maySignOff ? (
+            <>
+              <Field label="What remains, for the customer" error={problem}>
+                <textarea className="input-box" rows={3} {...form.register('remains')} />
+              </Field>
+              <Button type="submit">{notShown.length > 0 ? 'Sign off with this open' : 'Sign off'}</Button>
+            </>
+          ) : null}
         </form>
       ) : null}
+      {role === 'viewer' ? null : <SendReport jobId={job.id} />}
       {canEnter ? (
         <section className="grid gap-3">
           <h3 className="text-xl border-b-2 border-ink">What was learned</h3>

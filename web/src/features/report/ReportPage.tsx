@@ -1,12 +1,13 @@
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { REPORT_VERSIONS, reportOf, type ReportVersion } from '@white-ember/core/report';
+import { REPORT_VERSIONS, reportOf } from '@white-ember/core/report';
 import { useSessionQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { OpenJob } from '../job/useJob.ts';
 import { WithJob } from '../job/WithJob.tsx';
 import { ReportSheet } from './ReportSheet.tsx';
+import { VERSION_LABELS } from './SendReport.tsx';
 
 /** What the customer and the next technician take away: two A4 pages, as page, on paper and as PDF. */
 export function ReportPage() {
@@ -18,10 +19,6 @@ export function ReportPage() {
   );
 }
 
-const VERSION_LABELS: Readonly<Record<ReportVersion, string>> = {
-  technical: 'For the next technician',
-  plain: 'For the customer',
-};
 const OUTLINED =
   'font-head font-semibold min-h-14 px-4 border-2 border-ink rounded-sm inline-flex items-center';
 

@@ -1,10 +1,19 @@
+import type { Unit } from '@white-ember/core/quantities';
 import type { Report, ReportBlock, ReportSection } from '@white-ember/core/report';
 import { EmberMark } from '../../app/Header.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { FlowChart } from '../proof/FlowChart.tsx';
 
+interface SheetProps {
+  readonly report: Report;
+  /** Where a photo is found. */
+  readonly photoAt?: (id: string) => string;
+  /** Unit of the chart, where it is not this device’s. */
+  readonly pressure?: Unit;
+}
+
 /** A report as a sheet of paper; its words are core’s, so that the PDF cannot say anything else. */
-export function ReportSheet({ report }: { report: Report }) {
+export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, pressure }: SheetProps) {
   return (
     <>
       <header className="flex justify-between gap-6 border-b-4 border-ink pb-2">
@@ -35,7 +44,7 @@ export function ReportSheet({ report }: { report: Report }) {
             <section key={section.title} className="break-inside-avoid">
               <h2 className="text-lg mb-1">{section.title}</h2>
               {section.blocks.map((block, i) => (
-                <Block key={i} block={block} />
+                <Block key={i} block={block} photoAt={photoAt} pressure={pressure} />
               ))}
             </section>
           ))}
@@ -61,7 +70,15 @@ function inRows(sections: readonly ReportSection[]): (readonly ReportSection[])[
   return rows;
 }
 
-function Block({ block }: { block: ReportBlock }) {
+function Block({
+  block,
+  photoAt,
+  pressure,
+}: {
+  block: ReportBlock;
+  photoAt: (id: string) => string;
+  pressure: Unit | undefined;
+}) {
   switch (block.kind) {
     case 'lines':
       return (
@@ -109,7 +126,7 @@ function Block({ block }: { block: ReportBlock }) {
       return (
         <>
           <h3 className="sr-only">Pressure drop against exhaust flow</h3>
-          <FlowChart picture={block.picture} still className="h-[86mm] mb-10 print:mb-0" />
+          <FlowChart picture={block.picture} still unit={pressure} className="h-[86mm] mb-10 print:mb-0" />
         </>
       );
     case 'photos':
@@ -118,7 +135,7 @@ function Block({ block }: { block: ReportBlock }) {
           {block.photos.map(({ id, caption }) => (
             <li key={id}>
               <img
-                src={`/api/photos/${id}`}
+                src={photoAt(id)}
                 alt={caption === '' ? 'Photo of the job' : caption}
                 className="w-full h-32 print:h-28 object-cover border border-rule"
               />

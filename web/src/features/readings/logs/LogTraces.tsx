@@ -206,7 +206,12 @@ export function LogTraces({
         aria-label="Traces over time. Arrow keys move, plus and minus zoom, 0 shows the whole log."
         onKeyDown={onKey}
       >
-        <canvas ref={canvas} className="absolute inset-0" role="img" aria-label={describe(ordered, windows, findings)} />
+        <canvas
+          ref={canvas}
+          className="absolute inset-0"
+          role="img"
+          aria-label={describe(ordered, windows, findings)}
+        />
       </div>
       <details className="text-sm">
         <summary className="min-h-11 underline underline-offset-4 content-center">

@@ -1,0 +1,196 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import { z } from 'zod';
+import {
+  newMailSchema,
+  REPORT_VERSIONS,
+  reportChoiceSchema,
+  SHARE_DAYS,
+  type ReportChoice,
+  type ReportVersion,
+  type Share,
+} from '@white-ember/core/report';
+import {
+  problemOf,
+  useHandOverQuery,
+  useMakeShareMutation,
+  useRevokeShareMutation,
+  useSendMailMutation,
+} from '../../app/api.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Field } from '../../ui/Field.tsx';
+import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+import { useDraftForm } from '../../ui/useDraft.ts';
+import { dateOf, momentOf } from './dates.ts';
+
+export const VERSION_LABELS: Readonly<Record<ReportVersion, string>> = {
+  technical: 'For the next technician',
+  plain: 'For the customer',
+};
+
+const LETTER = { to: '', message: '' };
+const letterSchema = newMailSchema.pick({ to: true }).extend({ message: z.string().max(2000) });
+
+/** The report given away: a link that ends and can be taken back, or a letter with the PDF. */
+export function SendReport({ jobId }: { jobId: string }) {
+  const handOver = useHandOverQuery(jobId);
+  const { pressureUnit, temperatureUnit, distanceUnit } = useAppSelector((app) => app.preferences);
+  const [version, setVersion] = useState<ReportVersion>('plain');
+  const [days, setDays] = useState<(typeof SHARE_DAYS)[number]>(30);
+  const [makeShare, making] = useMakeShareMutation();
+  const [sendMail, sending] = useSendMailMutation();
+  const { form, done } = useDraftForm(`letter ${jobId}`, LETTER, LETTER, zodResolver(letterSchema));
+  if (handOver.error) return <ProblemNotice problem={problemOf(handOver.error)} />;
+  if (!handOver.data) return null;
+  const { shares, mails, heldOff } = handOver.data;
+
+  const choice = (): ReportChoice =>
+    reportChoiceSchema.parse({
+      version,
+      pressure: pressureUnit,
+      temperature: temperatureUnit,
+      distance: distanceUnit,
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    });
+  const send = form.handleSubmit(async ({ to, message }) => {
+    const sent = await sendMail({
+      jobId,
+      id: uuidv7(),
+      days,
+      ...choice(),
+      to,
+      ...(message.trim() ? { message } : {}),
+    });
+    if (sent.data) done();
+  });
+  return (
+    <section className="grid gap-4" aria-label="Give the report away">
+      <h3 className="text-xl border-b-2 border-ink">Give the report away</h3>
+      {heldOff ? (
+        <Notice title="Not yet">{heldOff}</Notice>
+      ) : (
+        <>
+          <div className="flex flex-wrap gap-3">
+            <div role="group" aria-label="Which report" className="flex flex-wrap gap-3">
+              {REPORT_VERSIONS.map((one) => (
+                <Button
+                  key={one}
+                  aria-pressed={one === version}
+                  className={one === version ? 'bg-ink! text-card!' : ''}
+                  onClick={() => setVersion(one)}
+                >
+                  {VERSION_LABELS[one]}
+                </Button>
+              ))}
+            </div>
+            <label className="flex items-center gap-2">
+              <span className="font-head font-semibold">Link open for</span>
+              <select
+                className="input-box w-auto!"
+                value={days}
+                onChange={(event) => setDays(SHARE_DAYS.find((d) => d === Number(event.target.value)) ?? 30)}
+              >
+                {SHARE_DAYS.map((d) => (
+                  <option key={d} value={d}>
+                    {d} days
+                  </option>
+                ))}
+              </select>
+            </label>
+          </div>
+          <Button
+            disabled={making.isLoading}
+            onClick={() => void makeShare({ jobId, id: uuidv7(), days, ...choice() })}
+          >
+            Make a link
+          </Button>
+          {making.error ? <ProblemNotice problem={problemOf(making.error)} /> : null}
+          <form onSubmit={(event) => void send(event)} noValidate className="grid gap-3">
+            <Field
+              label="Send it by mail to"
+              hint="With the PDF, and a link as above"
+              error={form.formState.errors.to?.message}
+            >
+              <input className="input-box" type="email" autoComplete="off" {...form.register('to')} />
+            </Field>
+            <Field label="With these words" error={form.formState.errors.message?.message}>
+              <textarea className="input-box" rows={2} {...form.register('message')} />
+            </Field>
+            {sending.error ? <ProblemNotice problem={problemOf(sending.error)} /> : null}
+            <Button type="submit" disabled={sending.isLoading}>
+              Send the report
+            </Button>
+          </form>
+        </>
+      )}
+      {mails.length > 0 ? (
+        <ul aria-label="Sent by mail" className="border-t border-rule">
+          {mails.map((mail) => (
+            <li key={mail.id} className="py-2 border-b border-rule">
+              <b>{mail.to}</b>: {VERSION_LABELS[mail.version].toLowerCase()}, sent by {mail.sentBy},{' '}
+              {momentOf(mail.sentAt)}
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {shares.length > 0 ? (
+        <ul aria-label="Links" className="border-t border-rule">
+          {shares.map((share) => (
+            <ShareLine key={share.id} share={share} />
+          ))}
+        </ul>
+      ) : null}
+    </section>
+  );
+}
+
+const STATES: Readonly<Record<Share['state'], (share: Share) => string>> = {
+  open: ({ expiresAt }) => `open until ${dateOf(expiresAt)}`,
+  expired: ({ expiresAt }) => `ended on ${dateOf(expiresAt)}`,
+  revoked: ({ revokedBy }) => `taken back by ${revokedBy ?? 'somebody'}`,
+};
+
+function ShareLine({ share }: { share: Share }) {
+  const [revoke, revoking] = useRevokeShareMutation();
+  const [copied, setCopied] = useState<boolean>();
+  const address = `${window.location.origin}${share.path}`;
+  const isOpen = share.state === 'open';
+  const copy = (): Promise<void> =>
+    navigator.clipboard.writeText(address).then(
+      () => setCopied(true),
+      () => setCopied(false),
+    );
+  return (
+    <li className="py-2 border-b border-rule grid gap-2">
+      <p className={isOpen ? '' : 'text-ink2'}>
+        <b>{VERSION_LABELS[share.version]}</b>, {STATES[share.state](share)};{' '}
+        {share.opened === 0
+          ? 'not opened yet'
+          : `opened ${share.opened} ×, last ${momentOf(share.lastOpenedAt ?? share.madeAt)}`}
+      </p>
+      {isOpen ? (
+        <>
+          <input
+            readOnly
+            aria-label={`Link, made ${momentOf(share.madeAt)}`}
+            className="input-box text-sm"
+            value={address}
+            onFocus={(event) => event.target.select()}
+          />
+          <div className="flex flex-wrap gap-3 items-center">
+            <Button onClick={() => void copy()}>Copy the link</Button>
+            <Button weight="quiet" disabled={revoking.isLoading} onClick={() => void revoke(share.id)}>
+              Take it back
+            </Button>
+            <span role="status" className="text-sm">
+              {copied === undefined ? '' : copied ? 'Copied.' : 'This browser does not copy: mark it above.'}
+            </span>
+          </div>
+        </>
+      ) : null}
+      {revoking.error ? <ProblemNotice problem={problemOf(revoking.error)} /> : null}
+    </li>
+  );
+}
