@@ -25,4 +25,5 @@ export { identityMismatch } from './identityMismatch.ts';
 export { familyBook, type FamilyJob } from './familyBook.ts';
 export { chanceText, verdictLine } from './verdictLine.ts';
 export { summariseJob } from './summarise.ts';
+export { visitOf } from './visitOf.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';

@@ -4,6 +4,7 @@ import { CHECK_LIMITS } from './checkLimits.ts';
 import { CLEAN_LIMITS } from './cleanLimits.ts';
 import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
+import { OUTLOOK_LIMITS } from './outlookLimits.ts';
 import { PROOF_LIMITS } from './proofLimits.ts';
 import { RUN_LIMITS } from './runLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
@@ -16,6 +17,7 @@ export type { LimitDefinition } from './limitDefinition.ts';
 export const LIMIT_DEFINITIONS = {
   ...FILTER_LIMITS,
   ...PROOF_LIMITS,
+  ...OUTLOOK_LIMITS,
   ...SENSOR_LIMITS,
   ...CHECK_LIMITS,
   ...BURN_LIMITS,

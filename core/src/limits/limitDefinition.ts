@@ -9,6 +9,7 @@ export interface LimitDefinition {
   readonly group:
     | 'pressure'
     | 'proof'
+    | 'outlook'
     | 'treatment'
     | 'choice'
     | 'burn'

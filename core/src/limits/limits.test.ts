@@ -6,6 +6,7 @@ import { CHECK_LIMITS } from './checkLimits.ts';
 import { CLEAN_LIMITS } from './cleanLimits.ts';
 import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
+import { OUTLOOK_LIMITS } from './outlookLimits.ts';
 import { PROOF_LIMITS } from './proofLimits.ts';
 import { RUN_LIMITS } from './runLimits.ts';
 import { SENSOR_LIMITS } from './sensorLimits.ts';
@@ -31,6 +32,7 @@ describe('limits profile', () => {
     const groups = [
       FILTER_LIMITS,
       PROOF_LIMITS,
+      OUTLOOK_LIMITS,
       SENSOR_LIMITS,
       CHECK_LIMITS,
       BURN_LIMITS,

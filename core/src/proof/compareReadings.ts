@@ -105,6 +105,18 @@ function restriction(
   };
 }
 
+/** Restriction by one side alone, × clean, at the highest flow that it was read at, with its 90 % interval. */
+export function restrictionOf(
+  readings: Readings,
+  side: 'before' | 'after',
+  context: ProofContext,
+): Interval | undefined {
+  const { reading } = poolReadings(readings, context, side);
+  const fit = fitFlow(reading.points);
+  const strong = strongest(reading);
+  return fit.ok && strong ? restriction({ reading, fit: fit.value }, strong.flow, context) : undefined;
+}
+
 function soot(
   side: Side,
   condition: FlowCondition,

@@ -20,6 +20,7 @@ export { confidenceOf, normalUpTo, type Confidence } from './confidence.ts';
 export { contradictionBy, type Contradiction, type NextVisit } from './contradiction.ts';
 export {
   compareReadings,
+  restrictionOf,
   type Comparison,
   type ComparisonRow,
   type EqualFlow,

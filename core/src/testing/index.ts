@@ -20,3 +20,4 @@ export { provedJob, type Covered, type ProvedJob } from './provedJob.ts';
 export { treatedVehicle, type TreatedVehicle } from './treatedVehicle.ts';
 export { diagnosedVehicle, type DiagnosedVehicle } from './closedLoop.ts';
 export { arrive, checkFindings, faultyVehicle } from './diagnosedVehicle.ts';
+export { fleetOutlook, madeFleet, type FleetOutlook, type MadeVehicleLife } from './madeFleet.ts';

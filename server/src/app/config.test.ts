@@ -16,6 +16,7 @@ describe('settings', () => {
       requestsPerMinute: 3000,
       signInTriesPer15Min: 10,
       logLevel: 'warn',
+      mailFrom: 'workshop@white-ember.invalid',
     });
   });
   it('come from the environment', () => {

@@ -16,6 +16,7 @@ import { measureBurn } from './burn.ts';
 import { measureClosedLoop } from './closedLoop.ts';
 import { measureDiagnosis } from './diagnosis.ts';
 import { measureLogs } from './logs.ts';
+import { measureOutlooks } from './outlooks.ts';
 import { measureProofs } from './proofs.ts';
 import { measureTreatments } from './treatments.ts';
 
@@ -143,6 +144,7 @@ const rows = [
   ...(await measureClosedLoop()),
   ...(await measureTreatments()),
   ...(await measureProofs()),
+  ...measureOutlooks(),
   ...(await measureFirstScreen()),
   ...measurePages(),
   ...(await measureApi(root)),

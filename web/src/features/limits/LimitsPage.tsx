@@ -27,6 +27,7 @@ import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
   ['pressure', 'Pressure and soot'],
   ['proof', 'Proof'],
+  ['outlook', 'When it is due again'],
   ['sensor', 'Sensors'],
   ['treatment', 'Before a treatment'],
   ['choice', 'Chances of a treatment'],

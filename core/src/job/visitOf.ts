@@ -1,0 +1,58 @@
+import { CONSEQUENCE_CHAINS } from '../diagnosis/index.ts';
+import { entriesOfKind, type WorkType } from '../ledger/index.ts';
+import type { FilterFate, Visit } from '../outlook/index.ts';
+import { restrictionOf, type ProofContext } from '../proof/index.ts';
+import { wasFound } from './checksMade.ts';
+import type { DerivedJob, JobFacts } from './deriveJob.ts';
+import { bodiesOf } from './readingsThatCount.ts';
+
+/** What works on the filter make of it, the farthest reaching first. */
+const FATES: readonly (readonly [work: WorkType, fate: FilterFate])[] = [
+  ['filter-exchanged', 'exchanged'],
+  ['off-vehicle-clean', 'cleaned-off'],
+  ['chemical-clean', 'cleaned-in-place'],
+  ['drive-regeneration', 'regenerated'],
+  ['standing-regeneration', 'regenerated'],
+];
+
+const FILLS_THE_FILTER: ReadonlySet<string> = new Set(
+  CONSEQUENCE_CHAINS.filter(
+    ({ consequence }) => consequence === 'soot-loaded' || consequence === 'ash-full',
+  ).map(({ cause }) => cause),
+);
+
+/**
+ * What a job leaves behind in the memory of its vehicle. A before reading by a sensor, pipe or hose that was then put
+ * right tells of those and not of the filter: it is left out. Of the causes only those that fill a filter are kept.
+ */
+export function visitOf(
+  job: { readonly id: string; readonly number: number; readonly openedAt: string },
+  derived: DerivedJob,
+  facts: Omit<JobFacts, 'entries' | 'nextJob'>,
+): Visit {
+  const context: ProofContext = {
+    limits: facts.limits,
+    ...(facts.displacementL === undefined ? {} : { displacementL: facts.displacementL }),
+    ...(facts.geometry === undefined ? {} : { geometry: facts.geometry }),
+  };
+  const works = new Set(entriesOfKind(derived.entries, 'work').map(({ body }) => body.work));
+  const filter = FATES.find(([work]) => works.has(work))?.[1] ?? 'as-it-was';
+  const [befores, afters] = [bodiesOf(derived.befores), bodiesOf(derived.afters)];
+  const lied = derived.proofKind === 'pressure-path' || derived.proof?.falseAlarm === true;
+  const before = befores && !lied ? restrictionOf(befores, 'before', context) : undefined;
+  const after = afters ? restrictionOf(afters, 'after', context) : undefined;
+  const km = entriesOfKind(derived.entries, 'complaint').findLast(({ body }) => body.distanceKm !== undefined)
+    ?.body.distanceKm;
+  return {
+    jobId: job.id,
+    number: job.number,
+    at: job.openedAt,
+    ...(km === undefined ? {} : { km }),
+    ...(before ? { before } : {}),
+    ...(after ? { after } : {}),
+    filter,
+    causes: derived.causes
+      .filter((said) => wasFound(said) && FILLS_THE_FILTER.has(said.cause))
+      .map(({ cause, state }) => ({ cause, open: state !== 'put-right' })),
+  };
+}

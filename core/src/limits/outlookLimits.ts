@@ -1,0 +1,78 @@
+import type { LimitDefinition } from './limitDefinition.ts';
+
+/** What counts as due, and what is assumed of a vehicle of which little was read. */
+export const OUTLOOK_LIMITS = {
+  dueRestrictionRatio: {
+    label: 'The filter is due again at a restriction of',
+    unit: '× clean',
+    value: 4,
+    low: 2,
+    high: 20,
+    group: 'outlook',
+    reason: 'Before the computer limits the power, and while a clean in place or a drive is still enough.',
+  },
+  growthPer1000Km: {
+    label: 'Restriction grows, where nothing was read yet, in the middle of vehicles by',
+    unit: '× on 1000 km',
+    value: 0.12,
+    low: 0.001,
+    high: 5,
+    group: 'outlook',
+    reason: 'A van that takes 25 000 km from clean to due. What the workshop reads takes its place.',
+  },
+  growthBetweenVehicles: {
+    label: 'Growth differs between vehicles of a family by a factor of up to, in two of three',
+    unit: '×',
+    value: 1.8,
+    low: 1.05,
+    high: 5,
+    group: 'outlook',
+    reason: 'Town and motorway, driver and oil. What the workshop reads takes its place.',
+  },
+  growthBetweenVisits: {
+    label: 'Growth of one vehicle differs from visit to visit by a factor of up to, in two of three',
+    unit: '×',
+    value: 1.5,
+    low: 1.05,
+    high: 5,
+    group: 'outlook',
+    reason: 'Season, use, a fault that came and went. What the workshop reads takes its place.',
+  },
+  growthWithCauseFactor: {
+    label: 'A cause that is not put right makes it grow faster, in the middle by',
+    unit: '×',
+    value: 3,
+    low: 1,
+    high: 20,
+    group: 'outlook',
+    reason: 'Over-fuelling, oil, thin air: two to five times the soot of a sound engine.',
+  },
+  newCauseEveryKm: {
+    label: 'A new fault that makes it grow as fast comes once on',
+    unit: 'km',
+    value: 100_000,
+    low: 10_000,
+    high: 1_000_000,
+    group: 'outlook',
+    reason:
+      'Injectors, turbo, hoses and sensors of a working vehicle, one of them once in four or five years.',
+  },
+  restrictionSwing: {
+    label: 'Restriction swings between two regenerations by',
+    unit: '× clean',
+    value: 0.5,
+    low: 0,
+    high: 5,
+    group: 'outlook',
+    reason: 'One reading may fall just before a regeneration, the next just after.',
+  },
+  regenCloserPercent: {
+    label: 'Regenerations come closer together: warned of below',
+    unit: '% of before',
+    value: 70,
+    low: 20,
+    high: 95,
+    group: 'outlook',
+    reason: 'A third less between two is more than season and use make.',
+  },
+} as const satisfies Record<string, LimitDefinition>;

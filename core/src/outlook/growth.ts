@@ -1,0 +1,343 @@
+import type { Limits } from '../limits/index.ts';
+import { Z90, type Interval } from '../proof/index.ts';
+import { hasOpenCause, leftAt, type Visit } from './visit.ts';
+
+/** A stretch of road between two visits, over which the filter filled up. */
+export interface Stretch {
+  /** Length, thousands of km. */
+  readonly thousandKm: number;
+  /** Restriction at its ends, × clean. */
+  readonly from: Interval;
+  readonly to: Interval;
+  /** Whether the reading at its beginning was of a filter that had just been emptied. */
+  readonly emptied: boolean;
+  /** A cause that was known at its beginning and left as it was; one that was found at its end; or none that is known. */
+  readonly cause: 'open' | 'found' | 'none';
+}
+
+/** Under this two odometer readings tell nothing of a growth, km. */
+const LEAST_KM = 200;
+
+/** Stretches with a reading at both ends and the distance between; visits in the order of time. */
+export function stretchesOf(visits: readonly Visit[]): Stretch[] {
+  return visits.slice(1).flatMap((visit, i): Stretch[] => {
+    const start = visits[i] as Visit;
+    const from = leftAt(start);
+    if (!from || !visit.before || start.km === undefined || visit.km === undefined) return [];
+    if (visit.km - start.km < LEAST_KM) return [];
+    return [
+      {
+        thousandKm: (visit.km - start.km) / 1000,
+        from,
+        to: visit.before,
+        emptied: start.filter !== 'as-it-was',
+        cause: hasOpenCause(start) ? 'open' : visit.causes.length > 0 ? 'found' : 'none',
+      },
+    ];
+  });
+}
+
+/** Logarithms of growth that are considered, from a filter that lasts for ever to one that is full in a day; 1 is 1 × on 1000 km. */
+const LOWEST = Math.log(5e-4);
+const HIGHEST = Math.log(20);
+const NODES = 70;
+const STEP = (HIGHEST - LOWEST) / (NODES - 1);
+const LOG_GROWTH = Float64Array.from({ length: NODES }, (_, i) => LOWEST + i * STEP);
+const GROWTH = LOG_GROWTH.map((x) => Math.exp(x));
+
+/** Doubt of the factor of an open cause, as a spread of its logarithm: causes differ more than that they have in common. */
+const CAUSE_SPREAD = 0.4;
+/** The same of one that came up somewhere on the way: the place, evenly over the road, and the doubt of its factor. */
+const CAME_UP_SPREAD = 0.33;
+
+/** How fast filters of a kind fill up: growth of restriction as a lognormal within and between vehicles. */
+export interface GrowthPrior {
+  /** Logarithm of the median growth, × on 1000 km. */
+  readonly logMedian: number;
+  /** Spread of that logarithm between vehicles. */
+  readonly between: number;
+  /** Spread from stretch to stretch of one vehicle, for stretches of {@link WITHIN_AT} thousand km. */
+  readonly within: number;
+  /** How often a fault comes up that makes it grow faster, on 1000 km. */
+  readonly causesPer1000Km: number;
+  /** Vehicles whose stretches it was learned from, beside what is assumed. */
+  readonly vehicles: number;
+}
+
+export const assumedGrowth = (limits: Limits): GrowthPrior => ({
+  logMedian: Math.log(limits.growthPer1000Km),
+  between: Math.log(limits.growthBetweenVehicles),
+  within: Math.log(limits.growthBetweenVisits),
+  causesPer1000Km: 1000 / limits.newCauseEveryKm,
+  vehicles: 0,
+});
+
+/** Length for which the spread from stretch to stretch is stated, thousand km. */
+const WITHIN_AT = 10;
+
+/** Seasons and faults that come and go average out over the road: how much of the variance is left on a stretch. */
+const varianceShare = (thousandKm: number): number => (2 * WITHIN_AT) / (thousandKm + WITHIN_AT);
+
+/** Lengths for which chances are worked out, thousand km; a stretch is taken for the nearest. */
+const LENGTHS = [1, 3, 6, 10, 16, 25, 40, 80] as const;
+const lengthClass = (thousandKm: number): number => {
+  let best = 0;
+  for (let i = 1; i < LENGTHS.length; i++) {
+    const off = Math.abs(Math.log(thousandKm / (LENGTHS[i] as number)));
+    if (off < Math.abs(Math.log(thousandKm / (LENGTHS[best] as number)))) best = i;
+  }
+  return best;
+};
+
+const bell = (x: number, mean: number, sd: number): number => Math.exp(-0.5 * ((x - mean) / sd) ** 2) / sd;
+
+const spreadOf = ({ low, high }: Interval): number => (high - low) / (2 * Z90);
+
+/** A stretch with the likelihood of what was read at its ends, for each growth. */
+interface ReadStretch {
+  readonly cause: Stretch['cause'];
+  readonly length: number;
+  readonly likelihood: Float64Array;
+}
+
+function readStretch(stretch: Stretch, limits: Limits): ReadStretch {
+  const swing = limits.restrictionSwing;
+  // Seen at some moment between two regenerations: half of the swing in the middle, and as even as chance makes it.
+  const shift = stretch.emptied ? swing / 2 : 0;
+  const sd = Math.sqrt(
+    spreadOf(stretch.from) ** 2 +
+      spreadOf(stretch.to) ** 2 +
+      ((stretch.emptied ? 1 : 2) * swing ** 2) / 12 +
+      1e-6,
+  );
+  const grown = stretch.to.value - stretch.from.value - shift;
+  return {
+    cause: stretch.cause,
+    length: lengthClass(stretch.thousandKm),
+    likelihood: GROWTH.map((growth) => bell(grown, growth * stretch.thousandKm, sd)),
+  };
+}
+
+/** Chance of each growth on a stretch, given the median of the vehicle: a row for each median, and where it is not nothing. */
+interface Kernel {
+  readonly chance: Float64Array;
+  /** The part of it in which nothing new came up on the way. */
+  readonly plain: Float64Array;
+  readonly first: Int32Array;
+  readonly end: Int32Array;
+}
+
+const BAND = 4;
+
+/** A normal about the median and a shift; of the logarithm of growth. */
+interface Part {
+  readonly weight: number;
+  readonly spread: number;
+  readonly shift: number;
+}
+
+function kernel(plain: Part, ...others: readonly Part[]): Kernel {
+  const parts = [plain, ...others];
+  const made: Kernel = {
+    chance: new Float64Array(NODES * NODES),
+    plain: new Float64Array(NODES * NODES),
+    first: new Int32Array(NODES).fill(NODES),
+    end: new Int32Array(NODES),
+  };
+  const row = new Float64Array(NODES);
+  for (let m = 0; m < NODES; m++) {
+    for (const part of parts) {
+      // Narrower than the grid a growth would fall between two nodes.
+      const sd = Math.max(part.spread, STEP / 2);
+      const centre = (LOG_GROWTH[m] as number) + part.shift;
+      const at = (x: number): number => Math.min(Math.max(Math.round((x - LOWEST) / STEP), 0), NODES - 1);
+      const [first, end] = [at(centre - BAND * sd), at(centre + BAND * sd) + 1];
+      made.first[m] = Math.min(made.first[m] as number, first);
+      made.end[m] = Math.max(made.end[m] as number, end);
+      let sum = 0;
+      for (let i = first; i < end; i++) sum += row[i] = bell(LOG_GROWTH[i] as number, centre, sd);
+      for (let i = first; i < end; i++) {
+        const p = (part.weight * (row[i] as number)) / sum;
+        (made.chance[m * NODES + i] as number) += p;
+        if (part === plain) made.plain[m * NODES + i] = p;
+      }
+    }
+  }
+  return made;
+}
+
+/** By class of length: what is to come, and what was by what is known of its causes. */
+type Kernels = Readonly<Record<'ahead' | Stretch['cause'], readonly Kernel[]>>;
+
+/** Share of the faults that come up and are not found at the next visit. */
+const NOT_FOUND = 0.2;
+
+function makeKernels({ within, causesPer1000Km }: GrowthPrior, limits: Limits): Kernels {
+  const factor = limits.growthWithCauseFactor;
+  // Over a road of a given length it is there, on average, for half of it; where the filter was full and ended the road, it
+  // shortened what was left, which comes to less.
+  const comesUp = Math.log((1 + factor) / 2);
+  const cameUp = Math.log((2 * factor) / (1 + factor));
+  const lengths = LENGTHS.map((length) => {
+    const spread = within * Math.sqrt(varianceShare(length));
+    return { spread, comes: 1 - Math.exp(-causesPer1000Km * length) };
+  });
+  const perhaps = (share: number, shift: number): Kernel[] =>
+    lengths.map(({ spread, comes }) =>
+      kernel(
+        { weight: 1 - share * comes, spread, shift: 0 },
+        { weight: share * comes, spread: Math.hypot(spread, CAME_UP_SPREAD), shift },
+      ),
+    );
+  const surely = (shift: number, doubt: number): Kernel[] =>
+    lengths.map(({ spread }) => kernel({ weight: 1, spread: Math.hypot(spread, doubt), shift }));
+  return {
+    ahead: perhaps(1, comesUp),
+    none: perhaps(NOT_FOUND, cameUp),
+    found: surely(cameUp, CAME_UP_SPREAD),
+    open: surely(Math.log(factor), CAUSE_SPREAD),
+  };
+}
+
+/** Thousands of vehicles share what is known of their kind; it is worked out once for each. */
+const made = new WeakMap<GrowthPrior, WeakMap<Limits, Kernels>>();
+
+function kernelsOf(prior: GrowthPrior, limits: Limits): Kernels {
+  const byLimits = made.get(prior) ?? new WeakMap<Limits, Kernels>();
+  made.set(prior, byLimits);
+  const kernels = byLimits.get(limits) ?? makeKernels(prior, limits);
+  byLimits.set(limits, kernels);
+  return kernels;
+}
+
+/** Chance of what was read on a stretch, given a median. */
+function chanceOf({ chance, first, end }: Kernel, m: number, likelihood: Float64Array): number {
+  let sum = 0;
+  for (let i = first[m] as number; i < (end[m] as number); i++)
+    sum += (chance[m * NODES + i] as number) * (likelihood[i] as number);
+  return sum;
+}
+
+/** Chance of each median growth of a vehicle, by its stretches and what is known of its kind. */
+function medianOfVehicle(
+  stretches: readonly ReadStretch[],
+  prior: GrowthPrior,
+  kernels: Kernels,
+): Float64Array {
+  const chances = LOG_GROWTH.map((x) => bell(x, prior.logMedian, prior.between));
+  let sum = 0;
+  for (let m = 0; m < NODES; m++) {
+    let p = chances[m] as number;
+    for (const { cause, length, likelihood } of stretches)
+      p *= chanceOf(kernels[cause][length] as Kernel, m, likelihood);
+    chances[m] = p;
+    sum += p;
+  }
+  // Nothing that is considered fits what was read: the kind of vehicle is all that is left to go by.
+  return sum > 0 ? chances.map((p) => p / sum) : medianOfVehicle([], prior, kernels);
+}
+
+/** Chance of each growth on the road ahead, on average over roads of some lengths. */
+export interface GrowthAhead {
+  /** × on 1000 km. */
+  readonly growth: Float64Array;
+  /** Lengths of road, thousand km, upwards, and the chances over each. */
+  readonly thousandKm: readonly number[];
+  readonly chances: readonly Float64Array[];
+  /** Distance of two growths, as a logarithm: each stands for all that are nearer to it than to its neighbours. */
+  readonly logStep: number;
+}
+
+export function growthAhead(
+  stretches: readonly Stretch[],
+  causeOpen: boolean,
+  prior: GrowthPrior,
+  limits: Limits,
+): GrowthAhead {
+  const kernels = kernelsOf(prior, limits);
+  const medians = medianOfVehicle(
+    stretches.map((stretch) => readStretch(stretch, limits)),
+    prior,
+    kernels,
+  );
+  const chances = kernels[causeOpen ? 'open' : 'ahead'].map(({ chance, first, end }) => {
+    const over = new Float64Array(NODES);
+    for (let m = 0; m < NODES; m++)
+      for (let i = first[m] as number; i < (end[m] as number); i++)
+        (over[i] as number) += (medians[m] as number) * (chance[m * NODES + i] as number);
+    return over;
+  });
+  return { growth: GROWTH, thousandKm: LENGTHS, chances, logStep: STEP };
+}
+
+/** The assumed figure counts like so much road that was watched, thousand km. */
+const ASSUMED_ROAD = 400;
+
+/** How often a fault came up, on 1000 km: found ones, and those that are not found at the next visit. */
+function causesOf(stretches: readonly Stretch[], assumed: GrowthPrior): number {
+  const watched = stretches.filter(({ cause }) => cause !== 'open');
+  const road = watched.reduce((sum, { thousandKm }) => sum + thousandKm, 0);
+  const found = watched.filter(({ cause }) => cause === 'found').length;
+  return (ASSUMED_ROAD * assumed.causesPer1000Km + found / (1 - NOT_FOUND)) / (ASSUMED_ROAD + road);
+}
+
+/** What is assumed weighs like so many vehicles that were read. */
+const ASSUMED_WEIGHT = 4;
+const ROUNDS = 10;
+
+/**
+ * How fast filters of a kind fill up, learned from the stretches of its vehicles by expectation and maximisation (Dempster,
+ * Laird & Rubin 1977) over a grid of growths: with few vehicles it stays near what is assumed.
+ */
+export function learnGrowth(
+  vehicles: readonly (readonly Stretch[])[],
+  assumed: GrowthPrior,
+  limits: Limits,
+): GrowthPrior {
+  const read = vehicles
+    .filter((stretches) => stretches.length > 0)
+    .map((stretches) => stretches.map((stretch) => readStretch(stretch, limits)));
+  let prior = assumed;
+  for (let round = 0; round < ROUNDS && read.length > 0; round++) {
+    const kernels = kernelsOf(prior, limits);
+    const medians = { weight: ASSUMED_WEIGHT, sum: ASSUMED_WEIGHT * assumed.logMedian, square: 0 };
+    medians.square = ASSUMED_WEIGHT * (assumed.logMedian ** 2 + assumed.between ** 2);
+    const withins = { weight: ASSUMED_WEIGHT, square: ASSUMED_WEIGHT * assumed.within ** 2 };
+    for (const stretches of read) {
+      const chances = medianOfVehicle(stretches, prior, kernels);
+      medians.weight += 1;
+      for (let m = 0; m < NODES; m++) {
+        const p = chances[m] as number;
+        if (p < 1e-4) continue;
+        const median = LOG_GROWTH[m] as number;
+        medians.sum += p * median;
+        medians.square += p * median ** 2;
+        for (const { cause, length, likelihood } of stretches) {
+          // With a cause the doubt of its factor would be taken for the vehicle's own.
+          if (cause !== 'none') continue;
+          const { chance, plain, first, end } = kernels.none[length] as Kernel;
+          let [sum, plainSum, square] = [0, 0, 0];
+          for (let i = first[m] as number; i < (end[m] as number); i++) {
+            const like = likelihood[i] as number;
+            const q = (plain[m * NODES + i] as number) * like;
+            sum += (chance[m * NODES + i] as number) * like;
+            plainSum += q;
+            square += q * ((LOG_GROWTH[i] as number) - median) ** 2;
+          }
+          if (sum <= 0) continue;
+          withins.weight += (p * plainSum) / sum;
+          withins.square += (p * square) / sum / varianceShare(LENGTHS[length] as number);
+        }
+      }
+    }
+    const logMedian = medians.sum / medians.weight;
+    prior = {
+      logMedian,
+      between: Math.sqrt(Math.max(medians.square / medians.weight - logMedian ** 2, 1e-3)),
+      within: Math.sqrt(Math.max(withins.square / withins.weight, 1e-3)),
+      causesPer1000Km: causesOf(vehicles.flat(), assumed),
+      vehicles: read.length,
+    };
+  }
+  return prior;
+}

@@ -1,0 +1,15 @@
+export { FILTER_FATES, hasOpenCause, leftAt, type FilterFate, type Visit } from './visit.ts';
+export {
+  assumedGrowth,
+  growthAhead,
+  learnGrowth,
+  stretchesOf,
+  type GrowthAhead,
+  type GrowthPrior,
+  type Stretch,
+} from './growth.ts';
+export { chanceDueBy, dueDistance, FARTHEST_KM, type Interval80 } from './due.ts';
+export { outlookOf, type Outlook } from './outlook.ts';
+export { ashLine, type AshLine } from './ashLine.ts';
+export { dueDate, kmPerDay } from './dueDate.ts';
+export { regenerationTrend, type RegenerationMark, type RegenerationTrend } from './regenerations.ts';

@@ -1,0 +1,33 @@
+import type { Interval } from '../proof/index.ts';
+
+/** What became of the filter at a visit. */
+export const FILTER_FATES = [
+  'as-it-was',
+  'regenerated',
+  'cleaned-in-place',
+  'cleaned-off',
+  'exchanged',
+] as const;
+export type FilterFate = (typeof FILTER_FATES)[number];
+
+/** What a job leaves behind in the memory of its vehicle. */
+export interface Visit {
+  readonly jobId: string;
+  readonly number: number;
+  /** When the job was opened, ISO 8601. */
+  readonly at: string;
+  /** Odometer, km; absent where nobody wrote it down. */
+  readonly km?: number;
+  /** Restriction before and after the work, × clean, with its 90 % interval. */
+  readonly before?: Interval;
+  readonly after?: Interval;
+  readonly filter: FilterFate;
+  /** Causes that were found, and whether they are still there. */
+  readonly causes: readonly { readonly cause: string; readonly open: boolean }[];
+}
+
+/** How a filter left a visit, × clean: as it was read last. Undefined where it was not read since it was changed. */
+export const leftAt = ({ after, before, filter }: Visit): Interval | undefined =>
+  after ?? (filter === 'as-it-was' ? before : undefined);
+
+export const hasOpenCause = ({ causes }: Visit): boolean => causes.some(({ open }) => open);
