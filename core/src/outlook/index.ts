@@ -13,3 +13,4 @@ export { outlookOf, type Outlook } from './outlook.ts';
 export { ashLine, type AshLine } from './ashLine.ts';
 export { dueDate, kmPerDay } from './dueDate.ts';
 export { regenerationTrend, type RegenerationMark, type RegenerationTrend } from './regenerations.ts';
+export { vehicleOutlookSchema, type VehicleOutlook } from './outlookContract.ts';

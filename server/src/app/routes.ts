@@ -9,6 +9,7 @@ import { limitsRoutes } from '../limits/limits.routes.ts';
 import { channelCorrectionRoutes } from '../logs/channelCorrection.routes.ts';
 import { logRoutes } from '../logs/log.routes.ts';
 import { peopleRoutes } from '../people/people.routes.ts';
+import { outlookRoutes } from '../outlook/outlook.routes.ts';
 import { familyRoutes } from '../notebook/family.routes.ts';
 import { photoRoutes } from '../photos/photo.routes.ts';
 import { reportRoutes } from '../report/report.routes.ts';
@@ -45,4 +46,5 @@ export const ALL_ROUTES: readonly Route[] = [
   ...reportRoutes,
   ...handOverRoutes,
   ...familyRoutes,
+  ...outlookRoutes,
 ];

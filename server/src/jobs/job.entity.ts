@@ -1,5 +1,6 @@
 import { EntitySchema } from 'typeorm';
 import type { JobSummary } from '@white-ember/core/contract';
+import type { Visit } from '@white-ember/core/outlook';
 
 export interface JobRow {
   id: string;
@@ -11,6 +12,8 @@ export interface JobRow {
   entryCount: number;
   /** Worked out by core on every append; the ledger stays the truth. */
   summary: JobSummary;
+  /** What it leaves with its vehicle, worked out with the summary; null on a job that was not touched since this is kept. */
+  visit: Visit | null;
   contentHash: string;
 }
 
@@ -26,6 +29,7 @@ export const JobEntity = new EntitySchema<JobRow>({
     lastEntryAt: { type: 'timestamptz', name: 'last_entry_at' },
     entryCount: { type: 'integer', name: 'entry_count', default: 0 },
     summary: { type: 'jsonb' },
+    visit: { type: 'jsonb', nullable: true },
     contentHash: { type: 'text', name: 'content_hash' },
   },
 });

@@ -144,6 +144,7 @@ export const jobRoutes: Route[] = [
           lastEntryAt: openedAt,
           entryCount: 0,
           summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })),
+          visit: null,
           contentHash: contentHash(body),
         });
         if (created) {

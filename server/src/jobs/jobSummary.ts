@@ -1,14 +1,13 @@
 import type { EntityManager } from 'typeorm';
-import { deriveJob, summariseJob } from '@white-ember/core/job';
 import { JobEntity } from './job.entity.ts';
-import { factsOf, readEntries, readStoredJob } from './storedJob.ts';
+import { judgedJob } from './judgedJob.ts';
+import { readEntries, readStoredJob } from './storedJob.ts';
 
 /** The line of one job anew, with its row held: who appends to it waits. */
 export async function refreshSummary(manager: EntityManager, workshopId: string, id: string): Promise<void> {
   const job = await readStoredJob(manager, workshopId, id, { lock: true });
   if (!job) return;
-  const derived = deriveJob(await factsOf(manager, job, await readEntries(manager, id)));
-  await manager.update(JobEntity, { id }, { summary: summariseJob(derived) });
+  await manager.update(JobEntity, { id }, await judgedJob(manager, job, await readEntries(manager, id)));
 }
 
 /** After a vehicle or a limit changed: the lines of the jobs that it bears on and that are not signed off. */
@@ -25,7 +24,6 @@ export async function refreshSummaries(
   for (const { id } of await builder.orderBy('j.last_entry_at', 'DESC').limit(500).getMany()) {
     const job = await readStoredJob(manager, scope.workshopId, id);
     if (!job) continue;
-    const derived = deriveJob(await factsOf(manager, job, await readEntries(manager, id)));
-    await manager.update(JobEntity, { id }, { summary: summariseJob(derived) });
+    await manager.update(JobEntity, { id }, await judgedJob(manager, job, await readEntries(manager, id)));
   }
 }

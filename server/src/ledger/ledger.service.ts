@@ -1,12 +1,11 @@
 import type { DataSource, EntityManager } from 'typeorm';
-import { deriveJob, summariseJob } from '@white-ember/core/job';
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { contentHash } from '../database/once.ts';
+import { judgedJob } from '../jobs/judgedJob.ts';
 import { refreshSummary } from '../jobs/jobSummary.ts';
 import {
   bearsOnTheLast,
-  factsOf,
   previousProved,
   readEntries,
   readStoredJob,
@@ -50,7 +49,7 @@ export async function appendEntry(
       authorName: member.name,
       serverTime: now.toISOString(),
     };
-    const summary = summariseJob(deriveJob(await factsOf(manager, job, [...entries, entry])));
+    const { summary, visit } = await judgedJob(manager, job, [...entries, entry]);
     // Entry and the job's line in one statement: both or neither, in one journey to the database.
     const [stored] = await manager.query<[{ id: string }[], number]>(
       `WITH added AS (
@@ -58,7 +57,7 @@ export async function appendEntry(
                             body, content_hash)
          VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
          ON CONFLICT (id) DO NOTHING RETURNING id)
-       UPDATE job SET entry_count = $4, last_entry_at = $8, summary = $12
+       UPDATE job SET entry_count = $4, last_entry_at = $8, summary = $12, visit = $13
         WHERE id = $3 AND EXISTS (SELECT 1 FROM added) RETURNING id`,
       [
         entry.id,
@@ -73,6 +72,7 @@ export async function appendEntry(
         entry.body,
         hash,
         summary,
+        visit,
       ],
     );
     if (stored.length === 0) throw conflict('This entry id is already in use with other content.');

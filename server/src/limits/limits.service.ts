@@ -1,6 +1,7 @@
 import type { LimitsProfile } from '@white-ember/core/contract';
 import { DEFAULT_LIMITS, resolveLimits, type Limits } from '@white-ember/core/limits';
-import type { LimitsProfileRow } from './limitsProfile.entity.ts';
+import type { EntityManager } from 'typeorm';
+import { LimitsProfileEntity, type LimitsProfileRow } from './limitsProfile.entity.ts';
 
 export const toLimitsProfile = (row: LimitsProfileRow): LimitsProfile => ({
   id: row.id,
@@ -17,4 +18,24 @@ export function limitsOf(profile: Pick<LimitsProfile, 'overrides'> | undefined):
   if (!profile) return DEFAULT_LIMITS;
   const resolved = resolveLimits(profile.overrides);
   return resolved.ok ? resolved.value : DEFAULT_LIMITS;
+}
+
+/** The limits by which a family is judged now: its own latest ones, or the workshop’s general ones. */
+export async function limitsInForce(
+  manager: EntityManager,
+  workshopId: string,
+  family: string,
+): Promise<Limits> {
+  const [row] = await manager
+    .createQueryBuilder(LimitsProfileEntity, 'l')
+    .where('l.workshop_id = :workshopId AND l.family IN (:family, :general)', {
+      workshopId,
+      family,
+      general: '',
+    })
+    .orderBy('l.family = :family', 'DESC')
+    .addOrderBy('l.version', 'DESC')
+    .limit(1)
+    .getMany();
+  return limitsOf(row && toLimitsProfile(row));
 }

@@ -30,6 +30,7 @@ import type {
 } from '@white-ember/core/contract';
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
 import type { HandOver, Mail, NewMail, NewShare, Share, SharedReport } from '@white-ember/core/report';
+import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { learnServerTime } from './serverClock.ts';
 
 let csrfToken: string | undefined;
@@ -212,6 +213,10 @@ export const api = createApi({
     sharedReport: build.query<SharedReport, string>({
       query: (token) => `/shared/${encodeURIComponent(token)}`,
     }),
+    vehicleOutlook: build.query<VehicleOutlook, string>({
+      query: (vehicleId) => `/vehicles/${vehicleId}/outlook`,
+      providesTags: ['Jobs', 'Vehicles', 'Limits'],
+    }),
     familyBook: build.query<FamilyBook, string>({
       query: (vehicleId) => `/vehicles/${vehicleId}/family`,
       providesTags: ['Jobs'],
@@ -291,6 +296,7 @@ export const {
   useRevokeShareMutation,
   useSendMailMutation,
   useSharedReportQuery,
+  useVehicleOutlookQuery,
   useFamilyBookQuery,
   useChannelCorrectionsQuery,
   useRememberCorrectionMutation,

@@ -185,6 +185,7 @@ async function loadDemo(db: DataSource, jobs: readonly DemoJob[], nowMs: number)
         lastEntryAt: start,
         entryCount: 0,
         summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })),
+        visit: null,
         contentHash: contentHash(jobId),
       });
       for (const step of job.steps) {

@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import { problemOf, useJobsQuery, useOpenJobMutation, useVehicleQuery } from '../../app/api.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+import { OutlookPanel } from './OutlookPanel.tsx';
 import { VehicleForm } from './VehicleForm.tsx';
 
 export function NewVehiclePage() {
@@ -40,7 +41,7 @@ export function VehiclePage() {
   }
   if (!vehicle.data) return <main className="p-6">Opening …</main>;
   return (
-    <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto grid gap-8 lg:grid-cols-[1.3fr_1fr]">
+    <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto grid gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
       <section>
         <h1 className="text-3xl mb-4">{vehicle.data.plate}</h1>
         <VehicleForm
@@ -55,27 +56,30 @@ export function VehiclePage() {
           </div>
         ) : null}
       </section>
-      <section>
-        <h2 className="text-2xl mb-3">Jobs</h2>
-        <ul className="border-t-2 border-ink">
-          {(jobs.data?.jobs ?? []).map((job) => (
-            <li key={job.id} className="border-b-2 border-rule">
-              <Link to={`/jobs/${job.id}`} className="block py-3 hover:bg-card">
-                <span className="font-head font-semibold">
-                  {new Date(job.openedAt).toLocaleDateString('en-GB', {
-                    day: 'numeric',
-                    month: 'short',
-                    year: 'numeric',
-                  })}
-                  , job {job.number}
-                </span>
-                <span className="block text-sm text-ink2">{job.summary.headline}</span>
-              </Link>
-            </li>
-          ))}
-        </ul>
-        {jobs.data?.jobs.length === 0 ? <p className="text-ink2">None yet.</p> : null}
-      </section>
+      <div className="grid gap-8 content-start min-w-0">
+        <OutlookPanel vehicleId={vehicleId} />
+        <section>
+          <h2 className="text-2xl mb-3">Jobs</h2>
+          <ul className="border-t-2 border-ink">
+            {(jobs.data?.jobs ?? []).map((job) => (
+              <li key={job.id} className="border-b-2 border-rule">
+                <Link to={`/jobs/${job.id}`} className="block py-3 hover:bg-card">
+                  <span className="font-head font-semibold">
+                    {new Date(job.openedAt).toLocaleDateString('en-GB', {
+                      day: 'numeric',
+                      month: 'short',
+                      year: 'numeric',
+                    })}
+                    , job {job.number}
+                  </span>
+                  <span className="block text-sm text-ink2">{job.summary.headline}</span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+          {jobs.data?.jobs.length === 0 ? <p className="text-ink2">None yet.</p> : null}
+        </section>
+      </div>
     </main>
   );
 }

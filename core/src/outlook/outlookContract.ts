@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { idSchema, timeSchema } from '../ledger/index.ts';
+import { FILTER_FATES } from './visit.ts';
+
+const intervalSchema = z.object({ value: z.number(), low: z.number(), high: z.number() });
+
+const visitSchema = z.object({
+  jobId: idSchema,
+  number: z.number().int(),
+  at: timeSchema,
+  km: z.number().optional(),
+  before: intervalSchema.optional(),
+  after: intervalSchema.optional(),
+  filter: z.enum(FILTER_FATES),
+  causes: z.array(z.object({ cause: z.string(), open: z.boolean() })),
+});
+
+const unknownSchema = z.object({ known: z.literal(false), why: z.string() });
+
+/** The memory of a vehicle and what is ahead of it. */
+export const vehicleOutlookSchema = z.object({
+  visits: z.array(visitSchema),
+  outlook: z.discriminatedUnion('known', [
+    unknownSchema,
+    z.object({
+      known: z.literal(true),
+      from: visitSchema,
+      now: intervalSchema,
+      growth: intervalSchema,
+      dueKm: intervalSchema,
+      limitRatio: z.number(),
+      stretches: z.number().int(),
+      openCauses: z.array(z.string()),
+      comeBack: z.object({ chance: z.number(), withinKm: z.number() }),
+    }),
+  ]),
+  ash: z.discriminatedUnion('known', [
+    unknownSchema,
+    z.object({
+      known: z.literal(true),
+      points: z.array(z.object({ km: z.number(), left: intervalSchema })),
+      rise: intervalSchema,
+      now: z.number(),
+      limitRatio: z.number(),
+      reachesKm: z.object({ low: z.number(), value: z.number(), high: z.number().optional() }).optional(),
+    }),
+  ]),
+  /** When it is due, where the odometer tells how much it is driven. */
+  dueDate: z.object({ low: timeSchema, value: timeSchema, high: timeSchema }).optional(),
+  kmPerDay: z.number().optional(),
+  /** Vehicles of its kind that the workshop has read: what the outlook leans on where its own road is short. */
+  kind: z.object({ family: z.string(), vehicles: z.number().int() }),
+});
+export type VehicleOutlook = z.infer<typeof vehicleOutlookSchema>;

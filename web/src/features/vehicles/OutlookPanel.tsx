@@ -1,0 +1,90 @@
+import { sentenceOf } from '@white-ember/core/diagnosis';
+import { FARTHEST_KM, type VehicleOutlook } from '@white-ember/core/outlook';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { problemOf, useVehicleOutlookQuery } from '../../app/api.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { spacedNumber, shortNumber } from '../../ui/format.ts';
+import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+import { dateOf } from '../report/dates.ts';
+import { RestrictionTrend } from './RestrictionTrend.tsx';
+
+/** What a distance is rounded to: no more figures than the interval has. */
+const rounded = (km: number): number =>
+  km >= 10_000 ? Math.round(km / 1000) * 1000 : Math.round(km / 100) * 100;
+
+/** When the filter of a vehicle is due again, how sure that is and why, and what its ash does. */
+export function OutlookPanel({ vehicleId }: { vehicleId: string }) {
+  const told = useVehicleOutlookQuery(vehicleId);
+  if (told.error) return <ProblemNotice problem={problemOf(told.error)} />;
+  if (!told.data) return null;
+  return (
+    <section aria-label="When it is due again" className="grid gap-3 min-w-0">
+      <h2 className="text-2xl">When it is due again</h2>
+      <Told told={told.data} />
+    </section>
+  );
+}
+
+function Told({ told }: { told: VehicleOutlook }) {
+  const { distanceUnit } = useAppSelector((state) => state.preferences);
+  const { outlook, ash, dueDate, kind } = told;
+  if (!outlook.known) return <p className="text-ink2">{outlook.why}</p>;
+  const distance = (km: number): string =>
+    km >= FARTHEST_KM
+      ? 'farther than is foreseen'
+      : `${spacedNumber(fromBase(rounded(km), distanceUnit))} ${unitLabel(distanceUnit)}`;
+  const { dueKm, now, limitRatio, stretches, openCauses, comeBack, from } = outlook;
+  return (
+    <>
+      {dueKm.value === 0 ? (
+        <p className="text-xl font-head font-semibold">
+          Due now: {shortNumber(now.value)} × clean, due at {limitRatio} ×
+        </p>
+      ) : (
+        <div>
+          <p className="text-xl font-head font-semibold">
+            In about {distance(dueKm.value)}
+            {dueDate ? `, around ${dateOf(dueDate.value)}` : ''}
+          </p>
+          <p>
+            Eight in ten come between {distance(dueKm.low)} and {distance(dueKm.high)}
+            {dueDate ? `, ${dateOf(dueDate.low)} and ${dateOf(dueDate.high)}` : ''}, counted from job{' '}
+            {from.number}.
+          </p>
+        </div>
+      )}
+      <p className="text-ink2">
+        {shortNumber(now.value)} × clean then, due at {limitRatio} ×.{' '}
+        {stretches > 0
+          ? `By ${stretches} ${stretches === 1 ? 'stretch' : 'stretches'} of its own road`
+          : 'It has no road of its own between two readings yet: by its kind alone'}
+        {kind.vehicles > 0
+          ? `, and ${kind.vehicles} other ${kind.family}`
+          : `, and what is assumed, as no other ${kind.family} was read twice`}
+        .
+      </p>
+      {openCauses.length > 0 ? (
+        <Notice
+          title={`Back within ${distance(comeBack.withinKm)} with a chance of ${Math.round(100 * comeBack.chance)} %`}
+        >
+          {openCauses.map((cause) => `${sentenceOf(cause)}, and is not put right.`).join(' ')}
+        </Notice>
+      ) : (
+        <p>
+          Back within {distance(comeBack.withinKm)}:{' '}
+          {comeBack.chance < 0.01 ? 'under 1' : Math.round(100 * comeBack.chance)} %.
+        </p>
+      )}
+      <RestrictionTrend told={told} />
+      <p className="text-sm text-ink2">
+        {ash.known
+          ? `Ash: what a clean leaves rises by ${ash.rise.value.toFixed(2)} × on ${distance(10_000)} (${ash.rise.low.toFixed(2)} to ${ash.rise.high.toFixed(2)}).${
+              ash.reachesKm
+                ? ` From about ${distance(ash.reachesKm.value)} on the clock a clean no longer brings it under ${ash.limitRatio} ×${ash.reachesKm.high === undefined ? ', if it rises at all' : ''}.`
+                : ''
+            }`
+          : `Ash line: ${ash.why}`}
+      </p>
+    </>
+  );
+}
