@@ -75,6 +75,15 @@ describe('what a job leaves in the memory of its vehicle', () => {
     expect(outlookOf([left], assumedGrowth(DEFAULT_LIMITS), DEFAULT_LIMITS)).toMatchObject({ known: false });
   });
 
+  it('leaves out a figure below that of a clean filter, which is a crack or a sensor', () => {
+    const left = visit([
+      complaint(90_000),
+      madeReading('before', { sootG: 0, error: () => -0.9 }),
+      work('filter-exchanged'),
+    ]);
+    expect(left.before).toBeUndefined();
+  });
+
   it('leaves out what was read by a pipe that was then cleared', () => {
     const left = visit([
       complaint(90_000),

@@ -1,7 +1,7 @@
 import { CONSEQUENCE_CHAINS } from '../diagnosis/index.ts';
 import { entriesOfKind, type WorkType } from '../ledger/index.ts';
 import type { FilterFate, Visit } from '../outlook/index.ts';
-import { restrictionOf, type ProofContext } from '../proof/index.ts';
+import { restrictionOf, type Interval, type ProofContext } from '../proof/index.ts';
 import { wasFound } from './checksMade.ts';
 import type { DerivedJob, JobFacts } from './deriveJob.ts';
 import { bodiesOf } from './readingsThatCount.ts';
@@ -21,6 +21,10 @@ const FILLS_THE_FILTER: ReadonlySet<string> = new Set(
   ).map(({ cause }) => cause),
 );
 
+/** Less than a clean filter holds back tells of a crack, a dead sensor or a pipe, and nothing of what is in it. */
+const credible = (ratio: Interval | undefined): Interval | undefined =>
+  ratio && ratio.high >= 1 ? ratio : undefined;
+
 /**
  * What a job leaves behind in the memory of its vehicle. A before reading by a sensor, pipe or hose that was then put
  * right tells of those and not of the filter: it is left out. Of the causes only those that fill a filter are kept.
@@ -39,8 +43,8 @@ export function visitOf(
   const filter = FATES.find(([work]) => works.has(work))?.[1] ?? 'as-it-was';
   const [befores, afters] = [bodiesOf(derived.befores), bodiesOf(derived.afters)];
   const lied = derived.proofKind === 'pressure-path' || derived.proof?.falseAlarm === true;
-  const before = befores && !lied ? restrictionOf(befores, 'before', context) : undefined;
-  const after = afters ? restrictionOf(afters, 'after', context) : undefined;
+  const before = befores && !lied ? credible(restrictionOf(befores, 'before', context)) : undefined;
+  const after = afters ? credible(restrictionOf(afters, 'after', context)) : undefined;
   const km = entriesOfKind(derived.entries, 'complaint').findLast(({ body }) => body.distanceKm !== undefined)
     ?.body.distanceKm;
   return {

@@ -64,6 +64,14 @@ describe('the outlook of a vehicle', () => {
     expect(!outlook.known && outlook.why).toMatch(/size of its filter/);
   });
 
+  it('waits for a reading where the filter was worked on since the last one', () => {
+    const open = visit(90, 108_000, 4.4, undefined, { filter: 'cleaned-in-place' });
+    const outlook = outlookOf([...everyKm(8000, 1), open], KIND, LIMITS);
+    expect(!outlook.known && outlook.why).toMatch(/job 91.* not read since/);
+    // A visit at which nothing was read changes nothing.
+    expect(told([...everyKm(8000, 1), visit(90, 108_000, undefined)]).from.number).toBe(1);
+  });
+
   it('goes by vehicles of its kind at first, and by its own road the more it has shown', () => {
     const widths = [1, 2, 3, 6].map((times) => {
       const { dueKm, stretches } = told(everyKm(8000, times));

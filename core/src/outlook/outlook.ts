@@ -58,8 +58,13 @@ function quantile(
  * that was left as it was makes it faster. Visits in the order of time; the outlook begins at the last one with a reading.
  */
 export function outlookOf(visits: readonly Visit[], prior: GrowthPrior, limits: Limits): Outlook {
-  const from = visits.findLast((visit) => leftAt(visit) !== undefined);
+  const from = visits.findLast(({ before, after }) => before ?? after);
   const left = from ? leftAt(from) : undefined;
+  if (from && !left)
+    return {
+      known: false,
+      why: `Its filter was worked on (job ${from.number}) and not read since: read it, and it is told.`,
+    };
   if (!from || !left)
     return {
       known: false,

@@ -2,6 +2,7 @@ import { sentenceOf } from '@white-ember/core/diagnosis';
 import { FARTHEST_KM, type VehicleOutlook } from '@white-ember/core/outlook';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { problemOf, useVehicleOutlookQuery } from '../../app/api.ts';
+import { serverNow } from '../../app/serverClock.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { spacedNumber, shortNumber } from '../../ui/format.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
@@ -33,6 +34,7 @@ function Told({ told }: { told: VehicleOutlook }) {
     km >= FARTHEST_KM
       ? 'farther than is foreseen'
       : `${spacedNumber(fromBase(rounded(km), distanceUnit))} ${unitLabel(distanceUnit)}`;
+  const late = dueDate !== undefined && Date.parse(dueDate.value) < serverNow();
   const { dueKm, now, limitRatio, stretches, openCauses, comeBack, from } = outlook;
   return (
     <>
@@ -43,7 +45,8 @@ function Told({ told }: { told: VehicleOutlook }) {
       ) : (
         <div>
           <p className="text-xl font-head font-semibold">
-            In about {distance(dueKm.value)}
+            {late ? 'By its trend it was due after about ' : 'In about '}
+            {distance(dueKm.value)}
             {dueDate ? `, around ${dateOf(dueDate.value)}` : ''}
           </p>
           <p>

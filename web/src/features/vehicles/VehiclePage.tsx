@@ -41,22 +41,9 @@ export function VehiclePage() {
   }
   if (!vehicle.data) return <main className="p-6">Opening …</main>;
   return (
-    <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto grid gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
-      <section>
-        <h1 className="text-3xl mb-4">{vehicle.data.plate}</h1>
-        <VehicleForm
-          key={vehicle.data.revision}
-          id={vehicle.data.id}
-          stored={vehicle.data}
-          onStored={() => setSaved(true)}
-        />
-        {saved ? (
-          <div className="mt-4">
-            <Notice title="Stored. Open jobs of this vehicle are judged by it from now on." />
-          </div>
-        ) : null}
-      </section>
+    <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto grid gap-8 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
       <div className="grid gap-8 content-start min-w-0">
+        <h1 className="text-3xl">{vehicle.data.plate}</h1>
         <OutlookPanel vehicleId={vehicleId} />
         <section>
           <h2 className="text-2xl mb-3">Jobs</h2>
@@ -80,6 +67,20 @@ export function VehiclePage() {
           {jobs.data?.jobs.length === 0 ? <p className="text-ink2">None yet.</p> : null}
         </section>
       </div>
+      <section>
+        <h2 className="text-2xl mb-4">Vehicle, filter and line</h2>
+        <VehicleForm
+          key={vehicle.data.revision}
+          id={vehicle.data.id}
+          stored={vehicle.data}
+          onStored={() => setSaved(true)}
+        />
+        {saved ? (
+          <div className="mt-4">
+            <Notice title="Stored. Open jobs of this vehicle are judged by it from now on." />
+          </div>
+        ) : null}
+      </section>
     </main>
   );
 }
