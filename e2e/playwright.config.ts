@@ -14,6 +14,9 @@ export default defineConfig({
   expect: { timeout: 25_000 },
   forbidOnly: true,
   use: {
+    // A page that stands still is found out by this, not by the end of its test.
+    actionTimeout: 30_000,
+    navigationTimeout: 45_000,
     launchOptions: LAUNCH,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',

@@ -9,6 +9,7 @@ import {
   openJob,
   setTheme,
   signIn,
+  stage as goToStage,
   test,
   type Person,
   type Site,
@@ -227,9 +228,9 @@ test.describe('fits', () => {
     site,
   }) => {
     await signIn(page, site);
-    const id = await openJob(page, site, 'KE 417 QR');
-    for (const stage of ['intake', 'codes', 'baseline', 'checks', 'decide', 'treat', 'prove', 'hand-over']) {
-      await page.goto(`${site.address}/jobs/${id}?stage=${stage}`);
+    await openJob(page, site, 'KE 417 QR');
+    for (const stage of ['Intake', 'Codes', 'Baseline', 'Checks', 'Decide', 'Treat', 'Prove', 'Hand over']) {
+      await goToStage(page, stage);
       await settled(page);
       await page.mouse.move(500, 500);
       await page.mouse.wheel(0, 2000);

@@ -154,6 +154,19 @@ const RANK: Record<Access | 'nobody', number> = { nobody: -1, public: -1, viewer
 /** Public addresses that have a reason of their own to refuse: no demo here, and people are there already. */
 const REFUSED_FOR_ITS_OWN_REASON = new Set(['post /api/session/demo', 'post /api/first-run']);
 
+const kept = new Map<string, TestClient>();
+
+/** Somebody of a role; signed in once for all calls but those that are about signing in and out themselves. */
+async function asRole(name: string, role: string): Promise<TestClient> {
+  const known = name.includes('session') || name.includes('first-run') ? undefined : kept.get(role);
+  if (known) return known;
+  const client = app.client();
+  await client.get('/api/session');
+  if (role !== 'nobody') await client.signIn(`reedmere-${role}`, PASSWORD);
+  if (!name.includes('session') && !name.includes('first-run')) kept.set(role, client);
+  return client;
+}
+
 /** Who has the link may read the report, from wherever; what else a link must not do has tests of its own. */
 const BY_LINK = 'get /api/shared/';
 
@@ -165,9 +178,7 @@ describe.each(routes)('%s (%s)', (name, access) => {
   });
 
   it.each(['nobody', 'viewer', 'technician', 'lead'] as const)('for %s', async (role) => {
-    const client = app.client();
-    await client.get('/api/session');
-    if (role !== 'nobody') await client.signIn(`reedmere-${role}`, PASSWORD);
+    const client = await asRole(name, role);
     const { status } = await (CALLS[name] as (c: TestClient) => Promise<Answer>)(client);
     if (RANK[role] >= RANK[access] && !REFUSED_FOR_ITS_OWN_REASON.has(name)) expect(status).toBeLessThan(300);
     else if (role === 'nobody' && access !== 'public') expect(status).toBe(401);
@@ -175,8 +186,8 @@ describe.each(routes)('%s (%s)', (name, access) => {
   });
 
   it('shows and changes nothing of another workshop', async () => {
-    const client = app.client();
-    await client.signIn('otherford-lead', PASSWORD);
+    const client = name.includes('/api/session') ? app.client() : theirs.lead;
+    if (client !== theirs.lead) await client.signIn('otherford-lead', PASSWORD);
     const before = await everythingOf(mine);
     const { status, body } = await (CALLS[name] as (c: TestClient) => Promise<Answer>)(client);
     if (!name.startsWith(BY_LINK)) {
