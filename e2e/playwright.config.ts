@@ -5,10 +5,10 @@ export default defineConfig({
   testDir: '.',
   globalSetup: './setup/throwAwayCluster.ts',
   outputDir: '../test-results',
-  // Half of a journey is waiting for a dwell, a drive, a server: four share two cores without standing in line.
-  workers: 4,
-  // A machine that is busy with other things may stall a page past its time; a real fault fails twice.
-  retries: 1,
+  // Half of a journey is waiting for a dwell, a drive, a server: three share two cores without standing in line.
+  workers: 3,
+  // A machine that is busy with other things may stall a page past its time; a real fault fails each time.
+  retries: 2,
   // A hang ends here; how long a page takes is measured by the benchmark.
   timeout: 150_000,
   expect: { timeout: 25_000 },

@@ -125,10 +125,11 @@ export async function newJob(page: Page, site: Site, plate: string): Promise<voi
   await page.goto(`${site.address}/jobs`);
   await page.getByRole('button', { name: 'Open a job' }).click();
   await page.getByLabel('Plate or vehicle').fill(plate);
-  await page
-    .getByRole('list', { name: 'Vehicles' })
-    .getByRole('button', { name: new RegExp(plate) })
-    .click();
+  const found = page.getByRole('list', { name: 'Vehicles' }).getByRole('button');
+  // While what does not match still goes away, the one that is meant moves from under the finger.
+  await expect(found).toHaveCount(1);
+  await expect(found).toContainText(plate);
+  await found.click();
   await page.waitForURL(/jobs\/[0-9a-f-]{36}\?stage=intake/);
 }
 

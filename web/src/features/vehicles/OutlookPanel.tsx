@@ -70,7 +70,7 @@ function Told({ told }: { told: VehicleOutlook }) {
         <Notice
           title={`Back within ${distance(comeBack.withinKm)} with a chance of ${Math.round(100 * comeBack.chance)} %`}
         >
-          {openCauses.map((cause) => `${sentenceOf(cause)}, and is not put right.`).join(' ')}
+          {openCauses.map((cause) => `${sentenceOf(cause)}: not put right yet.`).join(' ')}
         </Notice>
       ) : (
         <p>
