@@ -63,3 +63,21 @@ export {
 } from './logs.ts';
 export { problemSchema, type Problem } from './problem.ts';
 export { fluidSchema, fluidUpdateSchema, newFluidSchema, type Fluid, type NewFluid } from './fluid.ts';
+export {
+  FLEET_ORDERS,
+  fleetCausesSchema,
+  fleetPageSchema,
+  fleetQuerySchema,
+  fleetVehicleSchema,
+  type FleetCauses,
+  type FleetPage,
+  type FleetVehicle,
+} from './fleet.ts';
+export {
+  followUpSchema,
+  TASK_KINDS,
+  taskSchema,
+  tasksQuerySchema,
+  type FollowUp,
+  type Task,
+} from './tasks.ts';

@@ -133,6 +133,10 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
       return 'customer’s choice';
     case 'family-note':
       return 'noted for the family';
+    case 'follow-up':
+      return `to do: ${body.what}`;
+    case 'follow-up-done':
+      return 'follow-up done';
     case 'photo':
       return 'photo';
     case 'note':

@@ -26,4 +26,5 @@ export { familyBook, type FamilyJob } from './familyBook.ts';
 export { chanceText, verdictLine } from './verdictLine.ts';
 export { summariseJob } from './summarise.ts';
 export { visitOf } from './visitOf.ts';
+export { followUpsOf } from './followUps.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';

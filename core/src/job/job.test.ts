@@ -207,6 +207,8 @@ describe('words for every entry', () => {
     { kind: 'choice-made', offer: madeId(1), option: 'a', by: 'x', how: 'phone' },
     { kind: 'family-note', topic: 'access', text: 'x' },
     { kind: 'photo', photo: madeId(1) },
+    { kind: 'follow-up', what: 'x', due: '2026-06-01' },
+    { kind: 'follow-up-done', task: 'recheck' },
     { kind: 'note', text: 'x' },
     { kind: 'withdrawn', why: 'x' },
   ];

@@ -64,10 +64,12 @@ export function stageOf(entry: Pick<Entry, 'body'>): Stage | undefined {
     case 'reset':
       return 'prove';
     case 'sign-off':
+    case 'follow-up':
       return 'hand-over';
     case 'note':
     case 'photo':
     case 'family-note':
+    case 'follow-up-done':
     case 'caution-acknowledged':
     case 'withdrawn':
       return undefined;

@@ -50,8 +50,9 @@ describe('what a job leaves in the memory of its vehicle', () => {
     expect(left.after?.low).toBeLessThan(left.after?.value as number);
     // Crossed hoses hide a full filter and fill none.
     expect(left.causes).toEqual([
-      { cause: 'injector-over-fuelling', open: true },
-      { cause: 'charge-leak', open: false },
+      { cause: 'injector-over-fuelling', open: true, fills: true },
+      { cause: 'charge-leak', open: false, fills: true },
+      { cause: 'dp-hoses-crossed', open: true, fills: false },
     ]);
   });
 

@@ -1,4 +1,4 @@
-import { CONSEQUENCE_CHAINS } from '../diagnosis/index.ts';
+import { CONSEQUENCE_CHAINS, intakeOf } from '../diagnosis/index.ts';
 import { entriesOfKind, type WorkType } from '../ledger/index.ts';
 import type { FilterFate, Visit } from '../outlook/index.ts';
 import { restrictionOf, type Interval, type ProofContext } from '../proof/index.ts';
@@ -7,7 +7,7 @@ import type { DerivedJob, JobFacts } from './deriveJob.ts';
 import { bodiesOf } from './readingsThatCount.ts';
 
 /** What works on the filter make of it, the farthest reaching first. */
-const FATES: readonly (readonly [work: WorkType, fate: FilterFate])[] = [
+export const FILTER_WORK_FATES: readonly (readonly [work: WorkType, fate: FilterFate])[] = [
   ['filter-exchanged', 'exchanged'],
   ['off-vehicle-clean', 'cleaned-off'],
   ['chemical-clean', 'cleaned-in-place'],
@@ -25,9 +25,24 @@ const FILLS_THE_FILTER: ReadonlySet<string> = new Set(
 const credible = (ratio: Interval | undefined): Interval | undefined =>
   ratio && ratio.high >= 1 ? ratio : undefined;
 
+/** The filter on the scales, dry, before and after. */
+function weighedIn({ entries }: DerivedJob): Pick<Visit, 'weighed'> {
+  const dry = (when: 'before' | 'after'): number | undefined =>
+    entriesOfKind(entries, 'filter-off').findLast(({ body }) => body.when === when && body.dry === true)?.body
+      .massKg;
+  const [beforeKg, afterKg] = [dry('before'), dry('after')];
+  if (beforeKg === undefined && afterKg === undefined) return {};
+  return {
+    weighed: {
+      ...(beforeKg === undefined ? {} : { beforeKg }),
+      ...(afterKg === undefined ? {} : { afterKg }),
+    },
+  };
+}
+
 /**
  * What a job leaves behind in the memory of its vehicle. A before reading by a sensor, pipe or hose that was then put
- * right tells of those and not of the filter: it is left out. Of the causes only those that fill a filter are kept.
+ * right tells of those and not of the filter: it is left out.
  */
 export function visitOf(
   job: { readonly id: string; readonly number: number; readonly openedAt: string },
@@ -40,13 +55,12 @@ export function visitOf(
     ...(facts.geometry === undefined ? {} : { geometry: facts.geometry }),
   };
   const works = new Set(entriesOfKind(derived.entries, 'work').map(({ body }) => body.work));
-  const filter = FATES.find(([work]) => works.has(work))?.[1] ?? 'as-it-was';
+  const filter = FILTER_WORK_FATES.find(([work]) => works.has(work))?.[1] ?? 'as-it-was';
   const [befores, afters] = [bodiesOf(derived.befores), bodiesOf(derived.afters)];
   const lied = derived.proofKind === 'pressure-path' || derived.proof?.falseAlarm === true;
   const before = befores && !lied ? credible(restrictionOf(befores, 'before', context)) : undefined;
   const after = afters ? credible(restrictionOf(afters, 'after', context)) : undefined;
-  const km = entriesOfKind(derived.entries, 'complaint').findLast(({ body }) => body.distanceKm !== undefined)
-    ?.body.distanceKm;
+  const { distanceKm: km, regenEveryKm } = intakeOf(derived.entries);
   return {
     jobId: job.id,
     number: job.number,
@@ -55,8 +69,12 @@ export function visitOf(
     ...(before ? { before } : {}),
     ...(after ? { after } : {}),
     filter,
-    causes: derived.causes
-      .filter((said) => wasFound(said) && FILLS_THE_FILTER.has(said.cause))
-      .map(({ cause, state }) => ({ cause, open: state !== 'put-right' })),
+    ...(regenEveryKm === undefined ? {} : { regenEveryKm }),
+    ...weighedIn(derived),
+    causes: derived.causes.filter(wasFound).map(({ cause, state }) => ({
+      cause,
+      open: state !== 'put-right',
+      fills: FILLS_THE_FILTER.has(cause),
+    })),
   };
 }

@@ -11,6 +11,7 @@ import {
   settledBodySchema,
   temporaryRepairBodySchema,
 } from './partBodies.ts';
+import { followUpBodySchema, followUpDoneBodySchema } from './followUpBodies.ts';
 import { burnEndedBodySchema, burnReadingBodySchema, madeReadyBodySchema } from './burnBodies.ts';
 import {
   fastenerSignedBodySchema,
@@ -67,6 +68,8 @@ const complaintBodySchema = z
     servicedKm: distance('Distance of the last service').optional(),
     oilChangedKm: distance('Distance of the last oil change').optional(),
     oilSpecification: freeText('Oil', 120).optional(),
+    /** Distance between the last two regenerations, as the vehicle counts it. */
+    regenEveryKm: distance('Distance between regenerations').optional(),
     /** What is on the van today, by its id. */
     kit: z.array(z.string().max(40)).max(40).optional(),
     /** What the scan tool took the vehicle for. */
@@ -198,6 +201,8 @@ export const entryBodySchema = z.discriminatedUnion('kind', [
   choiceMadeBodySchema,
   familyNoteBodySchema,
   photoBodySchema,
+  followUpBodySchema,
+  followUpDoneBodySchema,
   noteBodySchema,
   signOffBodySchema,
   withdrawnBodySchema,

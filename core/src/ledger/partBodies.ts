@@ -3,7 +3,7 @@ import { freeText, requiredText } from '../text/index.ts';
 import { idSchema } from './identity.ts';
 import { partIdSchema } from './parts.ts';
 
-const dateSchema = z.iso.date({ error: 'Due: a date as 2026-05-11' });
+export const dateSchema = z.iso.date({ error: 'Due: a date as 2026-05-11' });
 
 /** A part as it is ordered or fitted. */
 const partNumberShape = {

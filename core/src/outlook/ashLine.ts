@@ -19,8 +19,6 @@ export type AshLine =
       readonly limitRatio: number;
     };
 
-/** How much one clean leaves more or less than the next, × clean: 1 σ. */
-const CLEAN_TO_CLEAN = 0.12;
 const Z80 = 1.2816;
 
 /**
@@ -42,7 +40,7 @@ export function ashLine(visits: readonly Visit[], limits: Limits): AshLine {
   let [w, wx, wy, wxx, wxy] = [0, 0, 0, 0, 0];
   const zero = (points[0] as { km: number }).km;
   for (const { km, left } of points) {
-    const weight = 1 / (((left.high - left.low) / (2 * Z90)) ** 2 + CLEAN_TO_CLEAN ** 2);
+    const weight = 1 / (((left.high - left.low) / (2 * Z90)) ** 2 + limits.cleanToCleanSpread ** 2);
     const x = (km - zero) / 10_000;
     w += weight;
     wx += weight * x;

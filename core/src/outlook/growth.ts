@@ -1,6 +1,6 @@
 import type { Limits } from '../limits/index.ts';
 import { Z90, type Interval } from '../proof/index.ts';
-import { hasOpenCause, leftAt, type Visit } from './visit.ts';
+import { hasCause, hasOpenCause, leftAt, type Visit } from './visit.ts';
 
 /** A stretch of road between two visits, over which the filter filled up. */
 export interface Stretch {
@@ -31,7 +31,7 @@ export function stretchesOf(visits: readonly Visit[]): Stretch[] {
         from,
         to: visit.before,
         emptied: start.filter !== 'as-it-was',
-        cause: hasOpenCause(start) ? 'open' : visit.causes.length > 0 ? 'found' : 'none',
+        cause: hasOpenCause(start) ? 'open' : hasCause(visit) ? 'found' : 'none',
       },
     ];
   });

@@ -1,4 +1,4 @@
-export { FILTER_FATES, hasOpenCause, leftAt, type FilterFate, type Visit } from './visit.ts';
+export { FILTER_FATES, hasCause, hasOpenCause, leftAt, type FilterFate, type Visit } from './visit.ts';
 export {
   assumedGrowth,
   growthAhead,
@@ -11,6 +11,8 @@ export {
 export { chanceDueBy, dueDistance, FARTHEST_KM, type Interval80 } from './due.ts';
 export { outlookOf, type Outlook } from './outlook.ts';
 export { ashLine, type AshLine } from './ashLine.ts';
-export { dueDate, kmPerDay } from './dueDate.ts';
+export { comeBacksOf, type ComeBack } from './comeBacks.ts';
+export { dueDate, kmPerDay, momentAtKm } from './dueDate.ts';
 export { regenerationTrend, type RegenerationMark, type RegenerationTrend } from './regenerations.ts';
+export { tellOutlook } from './vehicleOutlook.ts';
 export { vehicleOutlookSchema, type VehicleOutlook } from './outlookContract.ts';

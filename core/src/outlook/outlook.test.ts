@@ -89,7 +89,7 @@ describe('the outlook of a vehicle', () => {
   it('is sooner with a cause that was left as it was, and later where it was put right', () => {
     const fate = (open: boolean): Visit[] => [
       ...everyKm(12_000, 3),
-      visit(320, 136_000, 4.5, 1.3, { causes: [{ cause: 'injector-over-fuelling', open }] }),
+      visit(320, 136_000, 4.5, 1.3, { causes: [{ cause: 'injector-over-fuelling', open, fills: true }] }),
     ];
     const [left, repaired] = [told(fate(true)), told(fate(false))];
     expect(left.openCauses).toEqual(['injector-over-fuelling']);
@@ -118,7 +118,9 @@ describe('the outlook of a vehicle', () => {
       fc.property(readings, (list) => {
         let km = 40_000;
         const visits = list.map(({ km: step, before, after, open }, i) =>
-          visit(i * 50, (km += step), before, after, { causes: open ? [{ cause: 'vgt', open }] : [] }),
+          visit(i * 50, (km += step), before, after, {
+            causes: open ? [{ cause: 'vgt', open, fills: true }] : [],
+          }),
         );
         const { dueKm, growth, comeBack, now } = told(visits);
         expect(dueKm.low).toBeGreaterThanOrEqual(0);
@@ -160,7 +162,7 @@ describe('stretches', () => {
       visit(50, 106_000, 2.4),
       visit(60, 106_050, 2.4),
       visit(100, undefined, 3),
-      visit(150, 118_000, 4.2, 1.4, { causes: [{ cause: 'egr-stuck-open', open: true }] }),
+      visit(150, 118_000, 4.2, 1.4, { causes: [{ cause: 'egr-stuck-open', open: true, fills: true }] }),
       visit(200, 124_000, 4.2, undefined, { filter: 'exchanged' }),
       visit(250, 130_000, 2),
     ];
@@ -178,7 +180,10 @@ describe('stretches', () => {
       [6, 1.4, 4.2, true, 'open'],
     ]);
     expect(
-      stretchesOf([visit(0, 1000, 2), visit(9, 9000, 3, 1, { causes: [{ cause: 'x', open: false }] })]),
+      stretchesOf([
+        visit(0, 1000, 2),
+        visit(9, 9000, 3, 1, { causes: [{ cause: 'x', open: false, fills: true }] }),
+      ]),
     ).toMatchObject([{ cause: 'found', emptied: false }]);
   });
 });
@@ -274,12 +279,12 @@ describe('a date', () => {
 
   it('is wider than the distance, as use changes', () => {
     const from = visit(0, 100_000, 4, 1.3);
-    const { low, value, high } = dueDate(from, { low: 4000, value: 8000, high: 16_000 }, 80);
+    const { low, value, high } = dueDate(from, { low: 4000, value: 8000, high: 16_000 }, 80, DEFAULT_LIMITS);
     const days = (iso: string): number => (Date.parse(iso) - Date.parse(from.at)) / DAY_MS;
     expect(days(value)).toBeCloseTo(100, 6);
     expect(days(low)).toBeLessThan(50);
     expect(days(high)).toBeGreaterThan(200);
-    expect(dueDate(from, { low: 0, value: 0, high: 0 }, 80).high).toBe(from.at);
+    expect(dueDate(from, { low: 0, value: 0, high: 0 }, 80, DEFAULT_LIMITS).high).toBe(from.at);
   });
 });
 

@@ -72,7 +72,7 @@ export function outlookOf(visits: readonly Visit[], prior: GrowthPrior, limits: 
     };
   const swing = limits.restrictionSwing;
   const now = from.filter === 'as-it-was' ? withoutSwing(left, swing) : left;
-  const openCauses = from.causes.filter(({ open }) => open).map(({ cause }) => cause);
+  const openCauses = from.causes.filter(({ open, fills }) => open && fills).map(({ cause }) => cause);
   const stretches = stretchesOf(visits);
   const limitRatio = limits.dueRestrictionRatio;
   const ahead = growthAhead(stretches, hasOpenCause(from), prior, limits);

@@ -12,7 +12,9 @@ const visitSchema = z.object({
   before: intervalSchema.optional(),
   after: intervalSchema.optional(),
   filter: z.enum(FILTER_FATES),
-  causes: z.array(z.object({ cause: z.string(), open: z.boolean() })),
+  regenEveryKm: z.number().optional(),
+  causes: z.array(z.object({ cause: z.string(), open: z.boolean(), fills: z.boolean() })),
+  weighed: z.object({ beforeKg: z.number().optional(), afterKg: z.number().optional() }).optional(),
 });
 
 const unknownSchema = z.object({ known: z.literal(false), why: z.string() });
@@ -49,6 +51,28 @@ export const vehicleOutlookSchema = z.object({
   dueDate: z.object({ low: timeSchema, value: timeSchema, high: timeSchema }).optional(),
   kmPerDay: z.number().optional(),
   /** Vehicles of its kind that the workshop has read: what the outlook leans on where its own road is short. */
+  /** Visits at which a filter was back sooner than the limits allow. */
+  comeBacks: z.array(
+    z.object({
+      jobId: idSchema,
+      number: z.number().int(),
+      at: timeSchema,
+      days: z.number().int(),
+      km: z.number().optional(),
+      causes: z.array(z.string()),
+      leftOpen: z.boolean(),
+    }),
+  ),
+  /** Whether regenerations come closer together, where at least three visits wrote their distance down. */
+  regenerations: z
+    .object({
+      lastKm: z.number(),
+      earlierKm: z.number(),
+      percent: z.number(),
+      limitPercent: z.number(),
+      closer: z.boolean(),
+    })
+    .optional(),
   kind: z.object({ family: z.string(), vehicles: z.number().int() }),
 });
 export type VehicleOutlook = z.infer<typeof vehicleOutlookSchema>;

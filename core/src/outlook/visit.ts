@@ -22,12 +22,17 @@ export interface Visit {
   readonly before?: Interval;
   readonly after?: Interval;
   readonly filter: FilterFate;
-  /** Causes that were found, and whether they are still there. */
-  readonly causes: readonly { readonly cause: string; readonly open: boolean }[];
+  /** Distance between the last two regenerations, as the vehicle counted it then, km. */
+  readonly regenEveryKm?: number;
+  /** Causes that were found, whether they are still there, and whether they fill a filter or only seem to. */
+  readonly causes: readonly { readonly cause: string; readonly open: boolean; readonly fills: boolean }[];
+  /** The filter as it was weighed, kg. */
+  readonly weighed?: { readonly beforeKg?: number; readonly afterKg?: number };
 }
 
 /** How a filter left a visit, × clean: as it was read last. Undefined where it was not read since it was changed. */
 export const leftAt = ({ after, before, filter }: Visit): Interval | undefined =>
   after ?? (filter === 'as-it-was' ? before : undefined);
 
-export const hasOpenCause = ({ causes }: Visit): boolean => causes.some(({ open }) => open);
+export const hasOpenCause = ({ causes }: Visit): boolean => causes.some(({ open, fills }) => open && fills);
+export const hasCause = ({ causes }: Visit): boolean => causes.some(({ fills }) => fills);

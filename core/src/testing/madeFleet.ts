@@ -146,7 +146,7 @@ class Life {
       before,
       ...(filter === 'as-it-was' ? {} : { after: this.read(false) }),
       filter,
-      causes: found ? [{ cause: 'injector-over-fuelling', open: !repaired }] : [],
+      causes: found ? [{ cause: 'injector-over-fuelling', open: !repaired, fills: true }] : [],
     };
   }
 }

@@ -145,6 +145,10 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'get /api/shared/:token/photos/:id': (c) => c.get(`/api${share.path}/photos/${photoId}`),
   'get /api/vehicles/:id/family': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/family`),
   'get /api/vehicles/:id/outlook': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/outlook`),
+  'get /api/fleet': (c) => c.get('/api/fleet'),
+  'get /api/fleet/causes': (c) => c.get('/api/fleet/causes'),
+  'get /api/tasks': (c) => c.get('/api/tasks'),
+  'get /api/tasks.ics': (c) => c.get('/api/tasks.ics'),
   'get /api/channel-corrections': (c) => c.get('/api/channel-corrections'),
   'put /api/channel-corrections': (c) =>
     c.put('/api/channel-corrections', { heading: 'Kanal 7', role: 'dpfDeltaP' }),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { customerRoutes } from '../customers/customer.routes.ts';
+import { fleetRoutes } from '../fleet/fleet.routes.ts';
 import { filterModelRoutes } from '../filters/filterModel.routes.ts';
 import { fluidRoutes } from '../fluids/fluid.routes.ts';
 import { handOverRoutes } from '../handOver/handOver.routes.ts';
@@ -13,6 +14,7 @@ import { outlookRoutes } from '../outlook/outlook.routes.ts';
 import { familyRoutes } from '../notebook/family.routes.ts';
 import { photoRoutes } from '../photos/photo.routes.ts';
 import { reportRoutes } from '../report/report.routes.ts';
+import { taskRoutes } from '../tasks/task.routes.ts';
 import { vehicleRoutes } from '../vehicles/vehicle.routes.ts';
 import { openApiRoute } from './openapi.ts';
 import { publicRoute, type Route } from './route.ts';
@@ -47,4 +49,6 @@ export const ALL_ROUTES: readonly Route[] = [
   ...handOverRoutes,
   ...familyRoutes,
   ...outlookRoutes,
+  ...fleetRoutes,
+  ...taskRoutes,
 ];

@@ -20,6 +20,7 @@ import { LogColumns1764000000000 } from './migrations/1764000000000-LogColumns.t
 import { Photos1764200000000 } from './migrations/1764200000000-Photos.ts';
 import { FilterCatalyst1764320000000 } from './migrations/1764320000000-FilterCatalyst.ts';
 import { HandOver1764330000000 } from './migrations/1764330000000-HandOver.ts';
+import { Fleet1764350000000 } from './migrations/1764350000000-Fleet.ts';
 import { Visits1764340000000 } from './migrations/1764340000000-Visits.ts';
 import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
@@ -55,6 +56,7 @@ export const MIGRATIONS = [
   FilterCatalyst1764320000000,
   HandOver1764330000000,
   Visits1764340000000,
+  Fleet1764350000000,
 ];
 
 export function createDataSource(url: string, log?: Logger): DataSource {

@@ -80,13 +80,18 @@ export async function makeShare(
 }
 
 /**
- * The link that an address was made for, while it is open. Wrong, expired and revoked ones get one and the same answer:
+ * The link that an address was made for, while it is open and its report may leave. All others get one and the same answer:
  * who guesses learns nothing by it.
  */
 export async function openShare(db: DataSource, token: string, now = new Date()): Promise<ShareRow> {
   const id = idOfToken(token, await shareSecret(db));
   const row = id ? await db.manager.findOneBy(ShareEntity, { id }) : null;
-  if (!row || stateOf(row, now) !== 'open')
+  // A sign-off that was taken back, or is a lead's now: what may not leave is not shown either, until it is signed again.
+  const shows =
+    row &&
+    stateOf(row, now) === 'open' &&
+    (await heldOff(db.manager, row.workshopId, row.jobId)) === undefined;
+  if (!shows)
     throw new Refusal(
       404,
       'This link shows nothing',

@@ -1,5 +1,5 @@
 import { EntitySchema } from 'typeorm';
-import type { JobSummary } from '@white-ember/core/contract';
+import type { FollowUp, JobSummary } from '@white-ember/core/contract';
 import type { Visit } from '@white-ember/core/outlook';
 
 export interface JobRow {
@@ -14,6 +14,8 @@ export interface JobRow {
   summary: JobSummary;
   /** What it leaves with its vehicle, worked out with the summary; null on a job that was not touched since this is kept. */
   visit: Visit | null;
+  /** What is to be done after it and is not done. */
+  followUps: FollowUp[];
   contentHash: string;
 }
 
@@ -30,6 +32,7 @@ export const JobEntity = new EntitySchema<JobRow>({
     entryCount: { type: 'integer', name: 'entry_count', default: 0 },
     summary: { type: 'jsonb' },
     visit: { type: 'jsonb', nullable: true },
+    followUps: { type: 'jsonb', name: 'follow_ups', default: [] },
     contentHash: { type: 'text', name: 'content_hash' },
   },
 });

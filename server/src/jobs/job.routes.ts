@@ -145,6 +145,7 @@ export const jobRoutes: Route[] = [
           entryCount: 0,
           summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })),
           visit: null,
+          followUps: [],
           contentHash: contentHash(body),
         });
         if (created) {

@@ -1,14 +1,15 @@
 import type { EntityManager } from 'typeorm';
-import type { JobSummary } from '@white-ember/core/contract';
-import { deriveJob, summariseJob, visitOf } from '@white-ember/core/job';
+import type { FollowUp, JobSummary } from '@white-ember/core/contract';
+import { deriveJob, followUpsOf, summariseJob, visitOf } from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';
 import type { Visit } from '@white-ember/core/outlook';
 import { factsOf, type StoredJob } from './storedJob.ts';
 
-/** What core makes of a job’s ledger that is kept beside it: its line in lists, and what it leaves with its vehicle. */
+/** What core makes of a job’s ledger that is kept beside it: its line in lists, what it leaves with its vehicle, and what is to be done after it. */
 export interface JudgedJob {
   readonly summary: JobSummary;
   readonly visit: Visit;
+  readonly followUps: FollowUp[];
 }
 
 export async function judgedJob(
@@ -22,5 +23,6 @@ export async function judgedJob(
   return {
     summary: summariseJob(derived),
     visit: visitOf({ id, number, openedAt: openedAt.toISOString() }, derived, facts),
+    followUps: followUpsOf(derived, facts.limits).filter(({ done }) => done === undefined),
   };
 }

@@ -1,5 +1,5 @@
 import type { DataSource, EntityManager } from 'typeorm';
-import type { Entry, NewEntry } from '@white-ember/core/ledger';
+import type { Entry, EntryKind, NewEntry } from '@white-ember/core/ledger';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { contentHash } from '../database/once.ts';
 import { judgedJob } from '../jobs/judgedJob.ts';
@@ -49,7 +49,7 @@ export async function appendEntry(
       authorName: member.name,
       serverTime: now.toISOString(),
     };
-    const { summary, visit } = await judgedJob(manager, job, [...entries, entry]);
+    const { summary, visit, followUps } = await judgedJob(manager, job, [...entries, entry]);
     // Entry and the job's line in one statement: both or neither, in one journey to the database.
     const [stored] = await manager.query<[{ id: string }[], number]>(
       `WITH added AS (
@@ -57,7 +57,7 @@ export async function appendEntry(
                             body, content_hash)
          VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
          ON CONFLICT (id) DO NOTHING RETURNING id)
-       UPDATE job SET entry_count = $4, last_entry_at = $8, summary = $12, visit = $13
+       UPDATE job SET entry_count = $4, last_entry_at = $8, summary = $12, visit = $13, follow_ups = $14
         WHERE id = $3 AND EXISTS (SELECT 1 FROM added) RETURNING id`,
       [
         entry.id,
@@ -73,6 +73,7 @@ export async function appendEntry(
         hash,
         summary,
         visit,
+        JSON.stringify(followUps),
       ],
     );
     if (stored.length === 0) throw conflict('This entry id is already in use with other content.');
@@ -113,6 +114,9 @@ async function checkMaySignOff(
   }
 }
 
+/** What is still written down on a job that is signed off: it changes nothing of what was handed over. */
+const AFTER_SIGN_OFF: ReadonlySet<EntryKind> = new Set<EntryKind>(['note', 'follow-up', 'follow-up-done']);
+
 /** What an entry corrects must be on its job, and a signed-off job takes notes only until the sign-off is taken back. */
 function checkFits(job: StoredJob, entries: readonly Entry[], input: NewEntry): void {
   const corrected = entries.find((stored) => stored.id === input.supersedes);
@@ -124,7 +128,16 @@ function checkFits(job: StoredJob, entries: readonly Entry[], input: NewEntry): 
   if (input.body.kind === 'withdrawn' && !corrected) {
     throw new Refusal(400, 'Say which entry is withdrawn', undefined, { supersedes: 'must name an entry' });
   }
-  if (job.summary.signedOff && corrected?.body.kind !== 'sign-off' && input.body.kind !== 'note') {
-    throw conflict('This job is signed off. Take the sign-off back first; notes can still be added.');
+  if (
+    job.summary.signedOff &&
+    corrected?.body.kind !== 'sign-off' &&
+    !(
+      AFTER_SIGN_OFF.has(corrected?.body.kind ?? input.body.kind) &&
+      (input.body.kind === 'withdrawn' || AFTER_SIGN_OFF.has(input.body.kind))
+    )
+  ) {
+    throw conflict(
+      'This job is signed off. Take the sign-off back first; notes and follow-ups can still be added.',
+    );
   }
 }

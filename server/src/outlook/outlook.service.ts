@@ -1,54 +1,137 @@
-import type { DataSource } from 'typeorm';
-import {
-  ashLine,
-  assumedGrowth,
-  dueDate,
-  FARTHEST_KM,
-  kmPerDay,
-  learnGrowth,
-  outlookOf,
-  stretchesOf,
-  type Visit,
-  type VehicleOutlook,
-} from '@white-ember/core/outlook';
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import type { DataSource, EntityManager } from 'typeorm';
+import { FARTHEST_KM, tellOutlook, type VehicleOutlook } from '@white-ember/core/outlook';
 import { notFound } from '../app/problem.ts';
-import { JobEntity } from '../jobs/job.entity.ts';
-import { judgedJob } from '../jobs/judgedJob.ts';
-import { readEntries, readStoredJob } from '../jobs/storedJob.ts';
+import { refreshSummary } from '../jobs/jobSummary.ts';
 import { limitsInForce } from '../limits/limits.service.ts';
 import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
+import { hasMoved, isSmall, keptVisits, Teachers, type Family } from './teachers.ts';
 
-/** So many vehicles of a family teach how fast its filters fill: more would not change it. */
-const MOST_TEACHERS = 300;
-
-interface VisitRow {
-  id: string;
-  vehicle_id: string;
-  visit: Visit | null;
+/** An outlook that has to be made, or made anew. */
+interface Stale {
+  readonly vehicleId: string;
+  readonly family: Family;
+  /** Nothing tells of it, or its own visits changed; else only what its family teaches has moved. */
+  readonly urgent: boolean;
 }
 
-/** The visit of a job that was stored before visits were kept: worked out once, and kept from then on. */
-async function visitOfOld(db: DataSource, workshopId: string, id: string): Promise<Visit | undefined> {
-  return db.transaction(async (manager) => {
-    const job = await readStoredJob(manager, workshopId, id, { lock: true });
-    if (!job) return undefined;
-    const { visit } = await judgedJob(manager, job, await readEntries(manager, id));
-    await manager.update(JobEntity, { id }, { visit });
-    return visit;
-  });
+async function familiesOf(manager: EntityManager, workshopId: string): Promise<Map<string, Family>> {
+  const rows = await manager.query<{ family: string; vehicles: number; changes: number }[]>(
+    `SELECT v.family, count(*)::int AS vehicles, coalesce(sum(o.changes), 0)::int AS changes
+       FROM vehicle v LEFT JOIN vehicle_outlook o ON o.vehicle_id = v.id
+      WHERE v.workshop_id = $1 GROUP BY v.family`,
+    [workshopId],
+  );
+  return new Map(
+    rows.map(({ family, ...counts }) => [family, { workshopId, name: family, ...counts } satisfies Family]),
+  );
 }
 
-async function visitsOf(
+/** Outlooks that are not up to date, the urgent ones first; of one vehicle, where it is named. */
+async function staleOutlooks(
+  manager: EntityManager,
+  workshopId: string,
+  vehicleId?: string,
+): Promise<Stale[]> {
+  const families = await familiesOf(manager, workshopId);
+  const rows = await manager.query<
+    { id: string; family: string; urgent: boolean; family_changes: number | null }[]
+  >(
+    `SELECT v.id, v.family, o.family_changes,
+            (o.made_from IS NULL OR o.made_from <> o.changes OR n.vehicle_id IS NOT NULL) AS urgent
+       FROM vehicle v
+       LEFT JOIN vehicle_outlook o ON o.vehicle_id = v.id
+       LEFT JOIN (SELECT DISTINCT vehicle_id FROM job WHERE workshop_id = $1 AND visit IS NULL) n ON n.vehicle_id = v.id
+      WHERE v.workshop_id = $1${vehicleId === undefined ? '' : ' AND v.id = $2'}`,
+    vehicleId === undefined ? [workshopId] : [workshopId, vehicleId],
+  );
+  return rows
+    .flatMap(({ id, family: name, urgent, family_changes }): Stale[] => {
+      const family = families.get(name) as Family;
+      return urgent || hasMoved(family, family_changes) ? [{ vehicleId: id, family, urgent }] : [];
+    })
+    .sort((a, b) => Number(b.urgent) - Number(a.urgent));
+}
+
+/**
+ * The visits of jobs that were stored before these were kept, or that were only opened: worked out once, and kept from then
+ * on. Of one vehicle, or of its whole family where that is small enough for each vehicle to count.
+ */
+async function workOutVisits(
   db: DataSource,
   workshopId: string,
-  rows: readonly VisitRow[],
-): Promise<Map<string, Visit[]>> {
-  const visits = new Map<string, Visit[]>();
-  for (const { id, vehicle_id, visit } of rows) {
-    const known = visit ?? (await visitOfOld(db, workshopId, id));
-    if (known) visits.set(vehicle_id, [...(visits.get(vehicle_id) ?? []), known]);
+  vehicleId: string,
+  family?: Family,
+): Promise<void> {
+  const jobs = await db.query<{ id: string }[]>(
+    `SELECT j.id FROM job j JOIN vehicle v ON v.id = j.vehicle_id
+      WHERE j.workshop_id = $1 AND j.visit IS NULL AND (v.id = $2 OR v.family = $3)`,
+    [workshopId, vehicleId, family && isSmall(family) ? family.name : null],
+  );
+  for (const { id } of jobs) await db.transaction((manager) => refreshSummary(manager, workshopId, id));
+}
+
+/** Makes the outlook of a vehicle and keeps it with the state that it was made from. */
+async function makeOutlook(
+  db: DataSource,
+  { vehicleId, family }: Stale,
+  teachers: Teachers,
+): Promise<VehicleOutlook> {
+  const { workshopId, name } = family;
+  const { manager } = db;
+  await workOutVisits(db, workshopId, vehicleId);
+  // Counted before the visits are read: what changes in between is made anew next time.
+  const [row] = await manager.query<{ changes: number }[]>(
+    'SELECT changes FROM vehicle_outlook WHERE vehicle_id = $1',
+    [vehicleId],
+  );
+  const visits = (await keptVisits(manager, workshopId, [vehicleId])).get(vehicleId) ?? [];
+  const limits = await limitsInForce(manager, workshopId, name);
+  const told = tellOutlook(name, visits, await teachers.growthFor(vehicleId), limits);
+  const { outlook, dueDate } = told;
+  const known = outlook.known && outlook.dueKm.value < FARTHEST_KM;
+  await manager.query(
+    `INSERT INTO vehicle_outlook
+       (vehicle_id, workshop_id, changes, made_from, family_changes, told, due_on, due_km, come_back_chance)
+     VALUES ($1, $2, 0, $3, $4, $5, $6, $7, $8)
+     ON CONFLICT (vehicle_id) DO UPDATE
+       SET made_from = $3, family_changes = $4, told = $5, due_on = $6, due_km = $7, come_back_chance = $8`,
+    [
+      vehicleId,
+      workshopId,
+      row?.changes ?? 0,
+      family.changes,
+      told,
+      dueDate?.value ?? (outlook.known && outlook.dueKm.value === 0 ? outlook.from.at : null),
+      known ? outlook.dueKm.value : null,
+      outlook.known ? outlook.comeBack.chance : null,
+    ],
+  );
+  return told;
+}
+
+/** How long a request may be kept waiting by outlooks that are not up to date, ms. */
+const TURN_MS = 120;
+
+/** Brings outlooks up to date for a while, the urgent ones first; how many are still to do. */
+export async function refreshOutlooks(db: DataSource, workshopId: string, forMs = TURN_MS): Promise<number> {
+  const stale = await staleOutlooks(db.manager, workshopId);
+  const teachers = new Map<string, Teachers>();
+  const until = performance.now() + forMs;
+  let done = 0;
+  for (const one of stale) {
+    if (performance.now() > until) break;
+    const { name } = one.family;
+    const its =
+      teachers.get(name) ??
+      new Teachers(db.manager, one.family, await limitsInForce(db.manager, workshopId, name));
+    teachers.set(name, its);
+    await makeOutlook(db, one, its);
+    done++;
+    // Others get their turn between two vehicles.
+    await nextTurn();
   }
-  return visits;
+  return stale.length - done;
 }
 
 /** What the jobs of a vehicle and of its kind say about the road ahead of it. */
@@ -57,36 +140,18 @@ export async function vehicleOutlook(
   workshopId: string,
   vehicleId: string,
 ): Promise<VehicleOutlook> {
-  const vehicle = await db.manager.findOneBy(VehicleEntity, { id: vehicleId, workshopId });
-  if (!vehicle) throw notFound('The vehicle');
-  const { family } = vehicle;
-  const limits = await limitsInForce(db.manager, workshopId, family);
-  const rows = await db.query<VisitRow[]>(
-    `WITH teachers AS (
-       SELECT v.id FROM vehicle v WHERE v.workshop_id = $1 AND v.family = $2
-        ORDER BY v.id = $3 DESC, v.id DESC LIMIT ${MOST_TEACHERS})
-     SELECT j.id, j.vehicle_id, j.visit FROM job j JOIN teachers t ON t.id = j.vehicle_id
-      WHERE j.workshop_id = $1 ORDER BY j.opened_at, j.id`,
-    [workshopId, family, vehicleId],
-  );
-  const byVehicle = await visitsOf(db, workshopId, rows);
-  const visits = byVehicle.get(vehicleId) ?? [];
-  // Its own stretches are counted when its outlook is made, not twice.
-  const others = [...byVehicle].filter(([id]) => id !== vehicleId).map(([, its]) => stretchesOf(its));
-  const prior = learnGrowth(others, assumedGrowth(limits), limits);
-  const outlook = outlookOf(visits, prior, limits);
-  const perDay = kmPerDay(visits);
-  const due =
-    outlook.known && perDay !== undefined && outlook.dueKm.value < FARTHEST_KM
-      ? dueDate(outlook.from, outlook.dueKm, perDay)
-      : undefined;
-  // Plain copies: core’s lists are read-only, the answer’s are not.
-  return structuredClone({
-    visits,
-    outlook,
-    ash: ashLine(visits, limits),
-    ...(due ? { dueDate: due } : {}),
-    ...(perDay === undefined ? {} : { kmPerDay: perDay }),
-    kind: { family, vehicles: prior.vehicles },
-  }) as VehicleOutlook;
+  const { manager } = db;
+  if (!(await manager.existsBy(VehicleEntity, { id: vehicleId, workshopId }))) throw notFound('The vehicle');
+  const [old] = await staleOutlooks(manager, workshopId, vehicleId);
+  if (old) await workOutVisits(db, workshopId, vehicleId, old.family);
+  const [stale] = old ? await staleOutlooks(manager, workshopId, vehicleId) : [];
+  if (!stale) {
+    const [kept] = await manager.query<[{ told: VehicleOutlook }]>(
+      'SELECT told FROM vehicle_outlook WHERE vehicle_id = $1',
+      [vehicleId],
+    );
+    return kept.told;
+  }
+  const limits = await limitsInForce(manager, workshopId, stale.family.name);
+  return makeOutlook(db, stale, new Teachers(manager, stale.family, limits));
 }

@@ -60,6 +60,8 @@ const TABLES = [
   'entry',
   'job',
   'blob',
+  'vehicle_outlook',
+  'family_growth',
   'limits_profile',
   'vehicle',
   'fluid',
@@ -186,6 +188,7 @@ async function loadDemo(db: DataSource, jobs: readonly DemoJob[], nowMs: number)
         entryCount: 0,
         summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })),
         visit: null,
+        followUps: [],
         contentHash: contentHash(jobId),
       });
       for (const step of job.steps) {

@@ -4,6 +4,7 @@ import { DataSource } from 'typeorm';
 import { createDataSource, ENTITIES, MIGRATIONS } from '../dataSource.ts';
 import { Ground1732400000000 } from './1732400000000-Ground.ts';
 import { Clocks1764300000000 } from './1764300000000-Clocks.ts';
+import { Fleet1764350000000 } from './1764350000000-Fleet.ts';
 import { Visits1764340000000 } from './1764340000000-Visits.ts';
 import { HandOver1764330000000 } from './1764330000000-HandOver.ts';
 import { LogColumns1764000000000 } from './1764000000000-LogColumns.ts';
@@ -202,7 +203,8 @@ it('leave a workshop that is there with technicians who sign off, as they did', 
     type: 'postgres',
     url,
     migrations: MIGRATIONS.filter(
-      (migration) => migration !== HandOver1764330000000 && migration !== Visits1764340000000,
+      (migration) =>
+        ![HandOver1764330000000, Visits1764340000000, Fleet1764350000000].includes(migration as never),
     ),
   }).initialize();
   await old.runMigrations({ transaction: 'each' });
@@ -216,8 +218,59 @@ it('leave a workshop that is there with technicians who sign off, as they did', 
   ]);
   await now.undoLastMigration();
   await now.undoLastMigration();
+  await now.undoLastMigration();
   expect(Object.keys((await now.query<object[]>('SELECT * FROM workshop'))[0] ?? {})).not.toContain(
     'sign_off_by',
   );
+  await now.destroy();
+});
+
+it('forget what jobs left with their vehicles, as they tell more now, and count every later change', async () => {
+  const url = await freshDatabase();
+  const old = await new DataSource({
+    type: 'postgres',
+    url,
+    migrations: MIGRATIONS.filter((migration) => migration !== Fleet1764350000000),
+  }).initialize();
+  await old.runMigrations({ transaction: 'each' });
+  const [workshop, vehicle, job] = [uuidv7(), uuidv7(), uuidv7()];
+  await old.query(`INSERT INTO workshop (id, name) VALUES ($1, 'Reedmere')`, [workshop]);
+  await old.query(
+    `INSERT INTO vehicle (id, workshop_id, plate, model, family, fitted, content_hash) VALUES ($1, $2, 'AB 12 CD', 'van', 'Tarn 2.0', '[]', '')`,
+    [vehicle, workshop],
+  );
+  await old.query(
+    `INSERT INTO job (id, workshop_id, vehicle_id, number, opened_at, last_entry_at, entry_count, summary, visit, content_hash)
+     VALUES ($1, $2, $3, 1, now(), now(), 1, '{}', '{"number": 1, "causes": []}', '')`,
+    [job, workshop, vehicle],
+  );
+  await old.destroy();
+
+  const now = await createDataSource(url).initialize();
+  await now.runMigrations({ transaction: 'each' });
+  expect(await now.query('SELECT visit, follow_ups FROM job')).toEqual([{ visit: null, follow_ups: [] }]);
+  const changes = async (): Promise<number | undefined> =>
+    (await now.query<{ changes: number }[]>('SELECT changes FROM vehicle_outlook'))[0]?.changes;
+  const set = (visit: string) => now.query('UPDATE job SET visit = $1', [visit]);
+  await set('{"number": 1}');
+  expect(await changes()).toBe(1);
+  // The same again is no change.
+  await set('{"number": 1}');
+  expect(await changes()).toBe(1);
+  await set('{"number": 1, "km": 9}');
+  await now.query(`UPDATE vehicle SET family = 'Harrow 3.0'`);
+  expect(await changes()).toBe(3);
+  await now.query(
+    `INSERT INTO limits_profile (id, workshop_id, family, version, overrides, created_by, content_hash) VALUES ($1, $2, 'Tarn 2.0', 1, '{}', 'x', '')`,
+    [uuidv7(), workshop],
+  );
+  expect(await changes()).toBe(3);
+  await now.query(
+    `INSERT INTO limits_profile (id, workshop_id, family, version, overrides, created_by, content_hash) VALUES ($1, $2, '', 1, '{}', 'x', '')`,
+    [uuidv7(), workshop],
+  );
+  expect(await changes()).toBe(4);
+  await now.undoLastMigration();
+  expect(Object.keys((await now.query<object[]>('SELECT * FROM job'))[0] ?? {})).not.toContain('follow_ups');
   await now.destroy();
 });

@@ -243,6 +243,16 @@ function EntryText({ entry }: { entry: Entry }) {
           Option {body.option}, approved by {body.by}
         </p>
       );
+    case 'follow-up':
+      return (
+        <p className="text-lg">
+          {body.what}
+          {body.due ? `, by ${body.due}` : ''}
+          {body.dueKm === undefined ? '' : `, at ${body.dueKm} km`}
+        </p>
+      );
+    case 'follow-up-done':
+      return <p className="text-lg">{body.how ?? 'Done'}</p>;
     case 'family-note':
       return <p className="text-lg">{body.text}</p>;
     case 'photo':

@@ -113,6 +113,8 @@ const RANK: Record<EntryKind, number> = {
   'filter-off': 2,
   reset: 3,
   'family-note': 5,
+  'follow-up': 4,
+  'follow-up-done': 4,
   photo: 5,
   note: 5,
   withdrawn: 5,

@@ -1,0 +1,92 @@
+import type { FollowUp } from '../contract/index.ts';
+import { intakeOf } from '../diagnosis/index.ts';
+import { entriesOfKind, happenedAt, type WorkType } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
+import { wasFound } from './checksMade.ts';
+import type { DerivedJob } from './deriveJob.ts';
+import { FILTER_WORK_FATES } from './visitOf.ts';
+
+const FILTER_WORK: ReadonlySet<WorkType> = new Set(FILTER_WORK_FATES.map(([work]) => work));
+
+/** Why a filter that was worked on should be read again soon, or nothing. */
+function whyRecheck({ entries, after, verdict, causes, open }: DerivedJob): string | undefined {
+  const worked = entriesOfKind(entries, 'work').some(({ body }) => FILTER_WORK.has(body.work));
+  if (!worked || !after) return undefined;
+  if (causes.some((said) => wasFound(said) && said.state !== 'put-right'))
+    return 'A cause was found and not put right: it fills again.';
+  if (open.some(({ kind }) => kind !== 'choice')) return 'A repair holds for now only.';
+  return verdict === 'proved' ? undefined : 'The cure is not proved yet.';
+}
+
+/**
+ * What is to be done after a job, open and done: parts on order, offers that wait for a choice, the reading after some
+ * distance, the oil, and what a person set. Worked out from the ledger; ended by its entries.
+ */
+export function followUpsOf(
+  derived: DerivedJob,
+  limits: Pick<Limits, 'recheckAfterKm' | 'oilEveryKm'>,
+): FollowUp[] {
+  const { entries } = derived;
+  const { distanceKm, oilChangedKm } = intakeOf(entries);
+  const ends = new Map(entriesOfKind(entries, 'follow-up-done').map((entry) => [entry.body.task, entry]));
+  const matters = derived.open.map(({ kind, entry, text, waitsFor, due }): FollowUp =>
+    kind === 'choice'
+      ? { key: `choice:${entry.id}`, kind: 'choice', what: `Ask for the choice: ${text}` }
+      : {
+          key: `part:${entry.id}`,
+          kind: 'part',
+          what: waitsFor ? `Fit ${waitsFor}` : 'Make the repair a lasting one',
+          why: text,
+          ...(due === undefined ? {} : { due }),
+        },
+  );
+  const why = whyRecheck(derived);
+  const recheck: FollowUp[] = why
+    ? [
+        {
+          key: 'recheck',
+          kind: 'recheck',
+          what: `Read the filter again after ${limits.recheckAfterKm} km`,
+          why,
+          ...(distanceKm === undefined ? {} : { dueKm: distanceKm + limits.recheckAfterKm }),
+        },
+      ]
+    : [];
+  const changedHere = entriesOfKind(entries, 'work').some(({ body }) => body.work === 'oil-changed');
+  const oilKm = changedHere ? distanceKm : oilChangedKm;
+  const oil: FollowUp[] =
+    oilKm === undefined
+      ? []
+      : [
+          {
+            key: 'oil',
+            kind: 'oil',
+            what: 'Change the oil',
+            why: `${limits.oilEveryKm} km after the last change, by the limits.`,
+            dueKm: oilKm + limits.oilEveryKm,
+          },
+        ];
+  const own = entriesOfKind(entries, 'follow-up').map(
+    ({ id, supersedes, body: { what, due, dueKm } }): FollowUp => ({
+      // A correction keeps the key of what it corrects: a calendar moves the day instead of adding one.
+      key: `own:${supersedes ?? id}`,
+      kind: 'own',
+      what,
+      ...(due === undefined ? {} : { due }),
+      ...(dueKm === undefined ? {} : { dueKm }),
+    }),
+  );
+  return [...matters, ...recheck, ...own, ...oil].map((task) => {
+    const end = ends.get(task.key);
+    return end
+      ? {
+          ...task,
+          done: {
+            at: new Date(happenedAt(end)).toISOString(),
+            by: end.authorName,
+            ...(end.body.how === undefined || end.body.how === '' ? {} : { how: end.body.how }),
+          },
+        }
+      : task;
+  });
+}

@@ -1,0 +1,33 @@
+import ical, { ICalCalendarMethod } from 'ical-generator';
+import type { Task } from '@white-ember/core/contract';
+
+const grouped = (km: number): string => Math.round(km).toLocaleString('en').replaceAll(',', '\u00a0');
+
+/**
+ * Tasks as a calendar, each on its day. An event keeps its name from one calendar to the next, so that a day that moved
+ * moves in the calendar, too.
+ */
+export function calendarOf(tasks: readonly Task[], workshop: string, now = new Date()): string {
+  const calendar = ical({
+    name: `${workshop}: to do`,
+    prodId: { company: 'White Ember', product: 'Follow-ups', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+  });
+  for (const { jobId, key, plate, model, what, why, due, dueKm, estimated, jobNumber, vehicleId } of tasks) {
+    if (due === undefined) continue;
+    calendar.createEvent({
+      id: `${key === 'due' ? vehicleId : jobId}.${key}@white-ember`,
+      stamp: now,
+      start: new Date(`${due}T00:00:00.000Z`),
+      allDay: true,
+      summary: `${plate}: ${what}`,
+      description: [
+        `${plate}, ${model}, job ${jobNumber}`,
+        ...(why === undefined ? [] : [why]),
+        ...(dueKm === undefined ? [] : [`At about ${grouped(dueKm)} km on the clock.`]),
+        ...(estimated ? ['The day is worked out from how much the vehicle is driven.'] : []),
+      ].join('\n'),
+    });
+  }
+  return calendar.toString();
+}

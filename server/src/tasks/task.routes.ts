@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { taskSchema, tasksQuerySchema } from '@white-ember/core/contract';
+import { memberRoute, type Route } from '../app/route.ts';
+import { WorkshopEntity } from '../people/member.entity.ts';
+import { calendarOf } from './calendar.ts';
+import { openTasks } from './task.service.ts';
+
+export const taskRoutes: Route[] = [
+  memberRoute({
+    method: 'get',
+    path: '/api/tasks',
+    access: 'viewer',
+    summary: 'What is to be done after jobs and is not done, by its day; of one vehicle, or within some days',
+    query: tasksQuerySchema,
+    answer: z.array(taskSchema),
+    handle: ({ query, db, workshopId }) => openTasks(db, workshopId, query),
+  }),
+  memberRoute({
+    method: 'get',
+    path: '/api/tasks.ics',
+    access: 'viewer',
+    summary: 'The same as a calendar (iCalendar), each task that has a day on its day',
+    query: tasksQuerySchema,
+    handle: async ({ query, db, workshopId, res }) => {
+      const { name } = await db.manager.findOneByOrFail(WorkshopEntity, { id: workshopId });
+      const text = calendarOf(await openTasks(db, workshopId, query), name);
+      res.type('text/calendar; charset=utf-8').attachment('to-do.ics').send(text);
+      return undefined;
+    },
+  }),
+];
