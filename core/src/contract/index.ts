@@ -76,8 +76,10 @@ export {
 export {
   followUpSchema,
   TASK_KINDS,
+  taskListSchema,
   taskSchema,
   tasksQuerySchema,
   type FollowUp,
   type Task,
+  type TaskList,
 } from './tasks.ts';

@@ -31,8 +31,13 @@ export const taskSchema = followUpSchema.omit({ done: true }).extend({
 });
 export type Task = z.infer<typeof taskSchema>;
 
+/** The first of them, and how many there are. */
+export const taskListSchema = z.object({ tasks: z.array(taskSchema), total: z.number().int() });
+export type TaskList = z.infer<typeof taskListSchema>;
+
 export const tasksQuerySchema = z.object({
   vehicleId: idSchema.optional(),
   /** Only what is due within so many days, or has no day; all where it is not said. */
   withinDays: z.coerce.number().int().min(1).max(4000).optional(),
+  limit: z.coerce.number().int().min(1).max(500).default(100),
 });

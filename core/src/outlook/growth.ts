@@ -98,7 +98,13 @@ interface ReadStretch {
   readonly cause: Stretch['cause'];
   readonly length: number;
   readonly likelihood: Float64Array;
+  /** Where the likelihood is not nothing, from the first growth to before the last. */
+  readonly from: number;
+  readonly to: number;
 }
+
+/** Less likely than the likeliest by so much is nothing. */
+const NOTHING = 1e-9;
 
 function readStretch(stretch: Stretch, limits: Limits): ReadStretch {
   const swing = limits.restrictionSwing;
@@ -111,10 +117,15 @@ function readStretch(stretch: Stretch, limits: Limits): ReadStretch {
       1e-6,
   );
   const grown = stretch.to.value - stretch.from.value - shift;
+  const likelihood = GROWTH.map((growth) => bell(grown, growth * stretch.thousandKm, sd));
+  const least = NOTHING * Math.max(...likelihood);
+  const counts = (value: number): boolean => value > least;
   return {
     cause: stretch.cause,
     length: lengthClass(stretch.thousandKm),
-    likelihood: GROWTH.map((growth) => bell(grown, growth * stretch.thousandKm, sd)),
+    likelihood,
+    from: Math.max(likelihood.findIndex(counts), 0),
+    to: likelihood.findLastIndex(counts) + 1,
   };
 }
 
@@ -211,9 +222,10 @@ function kernelsOf(prior: GrowthPrior, limits: Limits): Kernels {
 }
 
 /** Chance of what was read on a stretch, given a median. */
-function chanceOf({ chance, first, end }: Kernel, m: number, likelihood: Float64Array): number {
+function chanceOf({ chance, first, end }: Kernel, m: number, { likelihood, from, to }: ReadStretch): number {
   let sum = 0;
-  for (let i = first[m] as number; i < (end[m] as number); i++)
+  const last = Math.min(end[m] as number, to);
+  for (let i = Math.max(first[m] as number, from); i < last; i++)
     sum += (chance[m * NODES + i] as number) * (likelihood[i] as number);
   return sum;
 }
@@ -228,8 +240,8 @@ function medianOfVehicle(
   let sum = 0;
   for (let m = 0; m < NODES; m++) {
     let p = chances[m] as number;
-    for (const { cause, length, likelihood } of stretches)
-      p *= chanceOf(kernels[cause][length] as Kernel, m, likelihood);
+    for (const stretch of stretches)
+      p *= chanceOf(kernels[stretch.cause][stretch.length] as Kernel, m, stretch);
     chances[m] = p;
     sum += p;
   }
@@ -285,15 +297,15 @@ function causesOf(stretches: readonly Stretch[], assumed: GrowthPrior): number {
 const ASSUMED_WEIGHT = 4;
 const ROUNDS = 10;
 
-/**
- * How fast filters of a kind fill up, learned from the stretches of its vehicles by expectation and maximisation (Dempster,
- * Laird & Rubin 1977) over a grid of growths: with few vehicles it stays near what is assumed.
- */
-export function learnGrowth(
+/** After so many vehicles others may have a turn. */
+const TURN_VEHICLES = 25;
+
+/** The same as {@link learnGrowth}, in turns of some milliseconds, for a server that has others to serve. */
+export function* learningGrowth(
   vehicles: readonly (readonly Stretch[])[],
   assumed: GrowthPrior,
   limits: Limits,
-): GrowthPrior {
+): Generator<undefined, GrowthPrior> {
   const read = vehicles
     .filter((stretches) => stretches.length > 0)
     .map((stretches) => stretches.map((stretch) => readStretch(stretch, limits)));
@@ -303,7 +315,8 @@ export function learnGrowth(
     const medians = { weight: ASSUMED_WEIGHT, sum: ASSUMED_WEIGHT * assumed.logMedian, square: 0 };
     medians.square = ASSUMED_WEIGHT * (assumed.logMedian ** 2 + assumed.between ** 2);
     const withins = { weight: ASSUMED_WEIGHT, square: ASSUMED_WEIGHT * assumed.within ** 2 };
-    for (const stretches of read) {
+    for (const [i, stretches] of read.entries()) {
+      if (i % TURN_VEHICLES === 0) yield;
       const chances = medianOfVehicle(stretches, prior, kernels);
       medians.weight += 1;
       for (let m = 0; m < NODES; m++) {
@@ -312,12 +325,13 @@ export function learnGrowth(
         const median = LOG_GROWTH[m] as number;
         medians.sum += p * median;
         medians.square += p * median ** 2;
-        for (const { cause, length, likelihood } of stretches) {
+        for (const { cause, length, likelihood, from, to } of stretches) {
           // With a cause the doubt of its factor would be taken for the vehicle's own.
           if (cause !== 'none') continue;
           const { chance, plain, first, end } = kernels.none[length] as Kernel;
           let [sum, plainSum, square] = [0, 0, 0];
-          for (let i = first[m] as number; i < (end[m] as number); i++) {
+          const last = Math.min(end[m] as number, to);
+          for (let i = Math.max(first[m] as number, from); i < last; i++) {
             const like = likelihood[i] as number;
             const q = (plain[m * NODES + i] as number) * like;
             sum += (chance[m * NODES + i] as number) * like;
@@ -340,4 +354,20 @@ export function learnGrowth(
     };
   }
   return prior;
+}
+
+/**
+ * How fast filters of a kind fill up, learned from the stretches of its vehicles by expectation and maximisation (Dempster,
+ * Laird & Rubin 1977) over a grid of growths: with few vehicles it stays near what is assumed.
+ */
+export function learnGrowth(
+  vehicles: readonly (readonly Stretch[])[],
+  assumed: GrowthPrior,
+  limits: Limits,
+): GrowthPrior {
+  const turns = learningGrowth(vehicles, assumed, limits);
+  for (;;) {
+    const turn = turns.next();
+    if (turn.done) return turn.value;
+  }
 }

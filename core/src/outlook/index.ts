@@ -3,6 +3,7 @@ export {
   assumedGrowth,
   growthAhead,
   learnGrowth,
+  learningGrowth,
   stretchesOf,
   type GrowthAhead,
   type GrowthPrior,

@@ -1,7 +1,5 @@
-import { rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { dirname, join } from 'node:path';
 import autocannon from 'autocannon';
 import type { DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
@@ -10,14 +8,8 @@ import type { Entry } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import { median } from '@white-ember/core/quantities';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '@white-ember/core/testing';
-import { createDataSource } from '../database/dataSource.ts';
-import { buildServer } from '../launch/build.ts';
-import { ensureDatabase, openCluster } from '../launch/cluster.ts';
-import { defaultDataFolder } from '../launch/dataFolder.ts';
-import { freePort } from '../launch/ports.ts';
-import { startServer, stopServer } from '../launch/serverProcess.ts';
-import { TestClient } from '../testing/TestClient.ts';
 import type { Row } from './bench.ts';
+import { withBenchServer } from './benchServer.ts';
 
 const JOBS = 10_000;
 const VEHICLES = 2_000;
@@ -28,7 +20,6 @@ const SECONDS = 15;
 const P99_MS = 50;
 const PDFS = 30;
 const PDF_MS = 2000;
-const PASSWORD = 'only for this measurement';
 
 /** Ten thousand jobs as real ones are: complaint, codes, readings, work, in all states. */
 export async function fill(
@@ -123,103 +114,72 @@ export async function fill(
 }
 
 /** Latency under a steady load of 100 requests a second, each kind of request on its own. */
-export async function measureApi(root: string): Promise<Row[]> {
-  const folder = join(dirname(defaultDataFolder(root)), `bench-${process.pid}`);
-  const cluster = await openCluster(folder);
-  try {
-    const url = await ensureDatabase(cluster, 'bench');
-    const db = await createDataSource(url).initialize();
-    await db.runMigrations({ transaction: 'each' });
-    const port = await freePort(5900);
-    const { child } = await startServer(await buildServer(root), {
-      DATABASE_URL: url,
-      WHITE_EMBER_PORT: String(port),
-      WHITE_EMBER_REQUESTS_PER_MINUTE: '1000000',
-    });
-    try {
-      const address = `http://127.0.0.1:${port}`;
-      const client = new TestClient(address);
-      await client.get('/api/session');
-      const [workshopId, memberId] = [uuidv7(), uuidv7()];
-      await client.post('/api/first-run', {
-        workshopId,
-        memberId,
-        workshopName: 'Bench',
-        name: 'Bench',
-        signInName: 'bench',
-        password: PASSWORD,
+export function measureApi(root: string): Promise<Row[]> {
+  return withBenchServer(root, 'api', async ({ db, address, client, workshopId, memberId }) => {
+    const { job, open } = await fill(db, workshopId, memberId);
+    const headers = {
+      cookie: client.cookie,
+      'x-csrf-token': client.token,
+      'content-type': 'application/json',
+    };
+    const note = (): string =>
+      JSON.stringify({
+        id: uuidv7(),
+        deviceTime: new Date().toISOString(),
+        body: { kind: 'note', text: 'Under load' },
       });
-      const { job, open } = await fill(db, workshopId, memberId);
-      const headers = {
-        cookie: client.cookie,
-        'x-csrf-token': client.token,
-        'content-type': 'application/json',
-      };
-      const note = (): string =>
-        JSON.stringify({
-          id: uuidv7(),
-          deviceTime: new Date().toISOString(),
-          body: { kind: 'note', text: 'Under load' },
+    let appended = 0;
+    const kinds: [string, autocannon.Request][] = [
+      ['Job list, open', { path: '/api/jobs?show=open' }],
+      ['Job list, by a part of the plate', { path: '/api/jobs?show=all&find=QF%20177' }],
+      ['One job with its ledger', { path: `/api/jobs/${job}` }],
+      [
+        'Appending an entry',
+        {
+          method: 'POST',
+          // Every append goes to the next open job, as many vans at work would send them.
+          setupRequest: (request) => ({
+            ...request,
+            path: `/api/jobs/${open[appended++ % open.length]}/entries`,
+            body: note(),
+          }),
+        },
+      ],
+    ];
+    const rows: Row[] = [];
+    const load = async (url: string, request: autocannon.Request): Promise<autocannon.Result> => {
+      const run = (duration: number) =>
+        autocannon({
+          url,
+          connections: CONNECTIONS,
+          overallRate: RATE,
+          duration,
+          requests: [{ headers, ...request }],
         });
-      let appended = 0;
-      const kinds: [string, autocannon.Request][] = [
-        ['Job list, open', { path: '/api/jobs?show=open' }],
-        ['Job list, by a part of the plate', { path: '/api/jobs?show=all&find=QF%20177' }],
-        ['One job with its ledger', { path: `/api/jobs/${job}` }],
-        [
-          'Appending an entry',
-          {
-            method: 'POST',
-            // Every append goes to the next open job, as many vans at work would send them.
-            setupRequest: (request) => ({
-              ...request,
-              path: `/api/jobs/${open[appended++ % open.length]}/entries`,
-              body: note(),
-            }),
-          },
-        ],
-      ];
-      const rows: Row[] = [];
-      const load = async (url: string, request: autocannon.Request): Promise<autocannon.Result> => {
-        const run = (duration: number) =>
-          autocannon({
-            url,
-            connections: CONNECTIONS,
-            overallRate: RATE,
-            duration,
-            requests: [{ headers, ...request }],
-          });
-        await run(3);
-        return run(SECONDS);
-      };
-      const bare = await bareServer();
-      try {
-        for (const [what, request] of kinds) {
-          // How busy the machine is with other things at this moment: a server that does nothing, under the same load.
-          const nothing = await load(bare.address, { path: '/' });
-          const result = await load(address, request);
-          if (result.non2xx + result.errors > 0) {
-            throw new Error(`${what}: ${result.non2xx + result.errors} requests failed`);
-          }
-          rows.push({
-            what: `${what}, over ${JOBS} jobs at ${RATE} requests/s`,
-            measured: `p50 ${result.latency.p50} ms, p99 ${result.latency.p99} ms (${result.requests.total} requests)`,
-            against: `p99 at most ${P99_MS} ms; a bare Node.js server just before: p50 ${nothing.latency.p50} ms, p99 ${nothing.latency.p99} ms`,
-            ratio: result.latency.p99 / P99_MS,
-          });
+      await run(3);
+      return run(SECONDS);
+    };
+    const bare = await bareServer();
+    try {
+      for (const [what, request] of kinds) {
+        // How busy the machine is with other things at this moment: a server that does nothing, under the same load.
+        const nothing = await load(bare.address, { path: '/' });
+        const result = await load(address, request);
+        if (result.non2xx + result.errors > 0) {
+          throw new Error(`${what}: ${result.non2xx + result.errors} requests failed`);
         }
-      } finally {
-        bare.close();
+        rows.push({
+          what: `${what}, over ${JOBS} jobs at ${RATE} requests/s`,
+          measured: `p50 ${result.latency.p50} ms, p99 ${result.latency.p99} ms (${result.requests.total} requests)`,
+          against: `p99 at most ${P99_MS} ms; a bare Node.js server just before: p50 ${nothing.latency.p50} ms, p99 ${nothing.latency.p99} ms`,
+          ratio: result.latency.p99 / P99_MS,
+        });
       }
-      return [...rows, await measurePdf(address, job, headers.cookie)];
     } finally {
-      await stopServer(child);
-      await db.destroy();
+      bare.close();
     }
-  } finally {
-    await cluster.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
+    return [...rows, await measurePdf(address, job, headers.cookie)];
+  });
 }
 
 /** The report as PDF, asked for again and again; the first one, which loads the fonts, counts too. */

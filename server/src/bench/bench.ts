@@ -15,6 +15,7 @@ import { measureBenchVehicles } from './benchVehicles.ts';
 import { measureBurn } from './burn.ts';
 import { measureClosedLoop } from './closedLoop.ts';
 import { measureDiagnosis } from './diagnosis.ts';
+import { measureFleet } from './fleet.ts';
 import { measureLogs } from './logs.ts';
 import { measureOutlooks } from './outlooks.ts';
 import { measureProofs } from './proofs.ts';
@@ -148,6 +149,7 @@ const rows = [
   ...(await measureFirstScreen()),
   ...measurePages(),
   ...(await measureApi(root)),
+  ...(await measureFleet(root)),
 ];
 const table = [
   '| what | measured | against | ratio |',

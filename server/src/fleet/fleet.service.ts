@@ -67,17 +67,19 @@ type Listed = FleetCauses['last'][number];
 /** Which causes were found by family, and which cleans did not hold and why. */
 export async function fleetCauses(db: DataSource, workshopId: string): Promise<FleetCauses> {
   const families = await db.query<{ family: string; vehicles: number; jobs: number; cleaned: number }[]>(
-    `SELECT v.family, count(DISTINCT v.id)::int AS vehicles, count(j.id)::int AS jobs,
-            count(j.id) FILTER (WHERE j.visit->>'filter' <> 'as-it-was')::int AS cleaned
-       FROM vehicle v LEFT JOIN job j ON j.vehicle_id = v.id
-      WHERE v.workshop_id = $1 GROUP BY v.family ORDER BY count(j.id) DESC, v.family`,
+    `SELECT v.family, count(*)::int AS vehicles, coalesce(sum(j.jobs), 0)::int AS jobs,
+            coalesce(sum(o.cleaned), 0)::int AS cleaned
+       FROM vehicle v LEFT JOIN vehicle_outlook o ON o.vehicle_id = v.id
+            LEFT JOIN (SELECT vehicle_id, count(*) AS jobs FROM job WHERE workshop_id = $1 GROUP BY vehicle_id) j
+                   ON j.vehicle_id = v.id
+      WHERE v.workshop_id = $1 GROUP BY v.family ORDER BY jobs DESC, v.family`,
     [workshopId],
   );
   const causes = await db.query<CauseRow[]>(
     `SELECT v.family, c->>'cause' AS cause, count(*)::int AS jobs,
             count(*) FILTER (WHERE (c->>'open')::boolean)::int AS open
-       FROM job j JOIN vehicle v ON v.id = j.vehicle_id CROSS JOIN LATERAL jsonb_array_elements(j.visit->'causes') c
-      WHERE j.workshop_id = $1 GROUP BY 1, 2 ORDER BY jobs DESC, cause`,
+       FROM vehicle_outlook o JOIN vehicle v ON v.id = o.vehicle_id CROSS JOIN LATERAL jsonb_array_elements(o.causes) c
+      WHERE o.workshop_id = $1 GROUP BY 1, 2 ORDER BY jobs DESC, cause`,
     [workshopId],
   );
   const back = await db.query<
@@ -85,8 +87,8 @@ export async function fleetCauses(db: DataSource, workshopId: string): Promise<F
   >(
     `SELECT v.id, v.plate, v.family, b AS back
        FROM vehicle_outlook o JOIN vehicle v ON v.id = o.vehicle_id
-            CROSS JOIN LATERAL jsonb_array_elements(o.told->'comeBacks') b
-      WHERE o.workshop_id = $1 AND jsonb_array_length(o.told->'comeBacks') > 0
+            CROSS JOIN LATERAL jsonb_array_elements(o.come_backs) b
+      WHERE o.workshop_id = $1
       ORDER BY b->>'at' DESC, v.plate`,
     [workshopId],
   );

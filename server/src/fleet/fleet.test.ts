@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { FleetCauses, FleetPage, Task, Vehicle } from '@white-ember/core/contract';
+import type { FleetCauses, FleetPage, Task, TaskList, Vehicle } from '@white-ember/core/contract';
 import type { EntryBody } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
@@ -77,9 +77,10 @@ async function settled(query = ''): Promise<FleetPage> {
   throw new Error('outlooks are never up to date');
 }
 const tasks = async (query = ''): Promise<Task[]> => {
-  const { status, body } = await mine.viewer.get<Task[]>(`/api/tasks${query}`);
+  const { status, body } = await mine.viewer.get<TaskList>(`/api/tasks${query}`);
   expect(status).toBe(200);
-  return body;
+  expect(body.total).toBe(body.tasks.length);
+  return body.tasks;
 };
 
 describe('the fleet', () => {

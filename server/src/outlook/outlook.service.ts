@@ -27,7 +27,7 @@ async function familiesOf(manager: EntityManager, workshopId: string): Promise<M
   );
 }
 
-/** Outlooks that are not up to date, the urgent ones first; of one vehicle, where it is named. */
+/** Outlooks that are not up to date, the urgent ones first and then by family, which share what they need. */
 async function staleOutlooks(
   manager: EntityManager,
   workshopId: string,
@@ -50,7 +50,7 @@ async function staleOutlooks(
       const family = families.get(name) as Family;
       return urgent || hasMoved(family, family_changes) ? [{ vehicleId: id, family, urgent }] : [];
     })
-    .sort((a, b) => Number(b.urgent) - Number(a.urgent));
+    .sort((a, b) => Number(b.urgent) - Number(a.urgent) || a.family.name.localeCompare(b.family.name));
 }
 
 /**
@@ -86,16 +86,18 @@ async function makeOutlook(
     [vehicleId],
   );
   const visits = (await keptVisits(manager, workshopId, [vehicleId])).get(vehicleId) ?? [];
-  const limits = await limitsInForce(manager, workshopId, name);
-  const told = tellOutlook(name, visits, await teachers.growthFor(vehicleId), limits);
+  // The teachers' limits, not read again: what is worked out of a growth and limits is kept with the two.
+  const told = tellOutlook(name, visits, await teachers.growthFor(vehicleId), teachers.limits);
   const { outlook, dueDate } = told;
   const known = outlook.known && outlook.dueKm.value < FARTHEST_KM;
   await manager.query(
     `INSERT INTO vehicle_outlook
-       (vehicle_id, workshop_id, changes, made_from, family_changes, told, due_on, due_km, come_back_chance)
-     VALUES ($1, $2, 0, $3, $4, $5, $6, $7, $8)
+       (vehicle_id, workshop_id, changes, made_from, family_changes, told, due_on, due_km, come_back_chance, km_per_day,
+        cleaned, causes, come_backs)
+     VALUES ($1, $2, 0, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)
      ON CONFLICT (vehicle_id) DO UPDATE
-       SET made_from = $3, family_changes = $4, told = $5, due_on = $6, due_km = $7, come_back_chance = $8`,
+       SET made_from = $3, family_changes = $4, told = $5, due_on = $6, due_km = $7, come_back_chance = $8,
+           km_per_day = $9, cleaned = $10, causes = $11, come_backs = $12`,
     [
       vehicleId,
       workshopId,
@@ -105,6 +107,10 @@ async function makeOutlook(
       dueDate?.value ?? (outlook.known && outlook.dueKm.value === 0 ? outlook.from.at : null),
       known ? outlook.dueKm.value : null,
       outlook.known ? outlook.comeBack.chance : null,
+      told.kmPerDay ?? null,
+      visits.filter(({ filter }) => filter !== 'as-it-was').length,
+      JSON.stringify(visits.flatMap(({ causes }) => causes)),
+      JSON.stringify(told.comeBacks),
     ],
   );
   return told;
@@ -113,11 +119,24 @@ async function makeOutlook(
 /** How long a request may be kept waiting by outlooks that are not up to date, ms. */
 const TURN_MS = 120;
 
-/** Brings outlooks up to date for a while, the urgent ones first; how many are still to do. */
-export async function refreshOutlooks(db: DataSource, workshopId: string, forMs = TURN_MS): Promise<number> {
+const running = new Map<string, Promise<number>>();
+
+/**
+ * Brings outlooks up to date for a while, the urgent ones first; how many are still to do. Whoever asks while it is done
+ * waits for the same.
+ */
+export function refreshOutlooks(db: DataSource, workshopId: string): Promise<number> {
+  const known = running.get(workshopId);
+  if (known) return known;
+  const begun = refreshForATurn(db, workshopId).finally(() => running.delete(workshopId));
+  running.set(workshopId, begun);
+  return begun;
+}
+
+async function refreshForATurn(db: DataSource, workshopId: string): Promise<number> {
   const stale = await staleOutlooks(db.manager, workshopId);
   const teachers = new Map<string, Teachers>();
-  const until = performance.now() + forMs;
+  const until = performance.now() + TURN_MS;
   let done = 0;
   for (const one of stale) {
     if (performance.now() > until) break;

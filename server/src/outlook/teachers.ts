@@ -1,8 +1,9 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { EntityManager } from 'typeorm';
 import type { Limits } from '@white-ember/core/limits';
 import {
   assumedGrowth,
-  learnGrowth,
+  learningGrowth,
   stretchesOf,
   type GrowthPrior,
   type Stretch,
@@ -10,10 +11,10 @@ import {
 } from '@white-ember/core/outlook';
 
 /** So many vehicles of a family teach how fast its filters fill: more would not change it. */
-const MOST_TEACHERS = 300;
+const MOST_TEACHERS = 100;
 /** With more vehicles than these one of them does not change what its kind teaches, and what was learned is kept. */
 const FEW_TEACHERS = 40;
-/** Of a large family it is learned anew when so much of what it was learned from has changed. */
+/** Of a large family it is learned anew when so much of it has changed. */
 const LEARN_AGAIN_SHARE = 0.1;
 
 /** An engine family of a workshop, and how often the visits of its vehicles have changed. */
@@ -29,7 +30,8 @@ export const isSmall = ({ vehicles }: Family): boolean => vehicles <= FEW_TEACHE
 
 /** Whether what was made from an older state of a family has to be made anew. */
 export const hasMoved = (family: Family, madeFrom: number | null): boolean =>
-  madeFrom === null || family.changes - madeFrom > (isSmall(family) ? 0 : LEARN_AGAIN_SHARE * family.changes);
+  madeFrom === null ||
+  family.changes - madeFrom > (isSmall(family) ? 0 : LEARN_AGAIN_SHARE * (family.vehicles + family.changes));
 
 /** The visits of vehicles in the order of time; jobs whose visit was not worked out yet are not among them. */
 export async function keptVisits(
@@ -52,7 +54,7 @@ export class Teachers {
   constructor(
     private readonly manager: EntityManager,
     readonly family: Family,
-    private readonly limits: Limits,
+    readonly limits: Limits,
   ) {}
 
   /** How fast filters of the kind fill up, for a vehicle: its own stretches are counted in its outlook, not here as well. */
@@ -60,12 +62,17 @@ export class Teachers {
     if (!isSmall(this.family)) return (this.#all ??= await this.#kept());
     const stretches = await this.#read();
     if ((stretches.get(vehicleId) ?? []).length === 0)
-      return (this.#all ??= this.#learn([...stretches.values()]));
+      return (this.#all ??= await this.#learn([...stretches.values()]));
     return this.#learn([...stretches].filter(([id]) => id !== vehicleId).map(([, its]) => its));
   }
 
-  #learn(stretches: readonly (readonly Stretch[])[]): GrowthPrior {
-    return learnGrowth(stretches, assumedGrowth(this.limits), this.limits);
+  async #learn(stretches: readonly (readonly Stretch[])[]): Promise<GrowthPrior> {
+    const turns = learningGrowth(stretches, assumedGrowth(this.limits), this.limits);
+    for (;;) {
+      const turn = turns.next();
+      if (turn.done) return turn.value;
+      await nextTurn();
+    }
   }
 
   async #read(): Promise<Map<string, Stretch[]>> {
@@ -92,7 +99,7 @@ export class Teachers {
       [workshopId, name],
     );
     if (row && !hasMoved(this.family, row.learned_from)) return row.growth;
-    const growth = this.#learn([...(await this.#read()).values()]);
+    const growth = await this.#learn([...(await this.#read()).values()]);
     await this.manager.query(
       `INSERT INTO family_growth (workshop_id, family, growth, learned_from) VALUES ($1, $2, $3, $4)
        ON CONFLICT (workshop_id, family) DO UPDATE SET growth = $3, learned_from = $4`,

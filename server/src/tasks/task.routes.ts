@@ -1,5 +1,4 @@
-import { z } from 'zod';
-import { taskSchema, tasksQuerySchema } from '@white-ember/core/contract';
+import { taskListSchema, tasksQuerySchema } from '@white-ember/core/contract';
 import { memberRoute, type Route } from '../app/route.ts';
 import { WorkshopEntity } from '../people/member.entity.ts';
 import { calendarOf } from './calendar.ts';
@@ -12,15 +11,18 @@ export const taskRoutes: Route[] = [
     access: 'viewer',
     summary: 'What is to be done after jobs and is not done, by its day; of one vehicle, or within some days',
     query: tasksQuerySchema,
-    answer: z.array(taskSchema),
-    handle: ({ query, db, workshopId }) => openTasks(db, workshopId, query),
+    answer: taskListSchema,
+    handle: async ({ query: { limit, ...which }, db, workshopId }) => {
+      const tasks = await openTasks(db, workshopId, which);
+      return { tasks: tasks.slice(0, limit), total: tasks.length };
+    },
   }),
   memberRoute({
     method: 'get',
     path: '/api/tasks.ics',
     access: 'viewer',
     summary: 'The same as a calendar (iCalendar), each task that has a day on its day',
-    query: tasksQuerySchema,
+    query: tasksQuerySchema.omit({ limit: true }),
     handle: async ({ query, db, workshopId, res }) => {
       const { name } = await db.manager.findOneByOrFail(WorkshopEntity, { id: workshopId });
       const text = calendarOf(await openTasks(db, workshopId, query), name);

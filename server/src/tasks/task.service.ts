@@ -37,7 +37,7 @@ function dayOf(
 async function followUps(db: DataSource, workshopId: string, vehicleId?: string): Promise<Task[]> {
   const rows = await db.query<FollowUpRow[]>(
     `SELECT j.id AS job_id, j.number, j.opened_at, j.follow_ups, (j.visit->>'km')::float8 AS km,
-            (o.told->>'kmPerDay')::float8 AS km_per_day, v.id AS vehicle_id, v.plate, v.model,
+            o.km_per_day, v.id AS vehicle_id, v.plate, v.model,
             NOT EXISTS (SELECT 1 FROM job n WHERE n.vehicle_id = j.vehicle_id
                                               AND (n.opened_at, n.id) > (j.opened_at, j.id)) AS is_last
        FROM job j JOIN vehicle v ON v.id = j.vehicle_id LEFT JOIN vehicle_outlook o ON o.vehicle_id = v.id
@@ -124,5 +124,7 @@ export async function openTasks(
   ];
   return tasks
     .filter(({ kind, due }) => lastDay === undefined || (due === undefined ? kind !== 'oil' : due <= lastDay))
-    .sort((a, b) => (a.due ?? '9999').localeCompare(b.due ?? '9999') || a.plate.localeCompare(b.plate));
+    .map((task) => ({ task, place: `${task.due ?? '9999'} ${task.plate}` }))
+    .sort((a, b) => (a.place < b.place ? -1 : Number(a.place > b.place)))
+    .map(({ task }) => task);
 }

@@ -20,9 +20,14 @@ export class Fleet1764350000000 implements MigrationInterface {
         made_from integer,
         family_changes integer,
         told jsonb,
+        -- Of what is told, what lists and sums need: they read no more.
         due_on timestamptz,
         due_km double precision,
         come_back_chance double precision,
+        km_per_day double precision,
+        cleaned integer,
+        causes jsonb,
+        come_backs jsonb,
         CHECK ((told IS NULL) = (made_from IS NULL))
       );
       CREATE INDEX vehicle_outlook_next ON vehicle_outlook (workshop_id, due_on, due_km);
