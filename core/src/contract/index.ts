@@ -83,3 +83,4 @@ export {
   type Task,
   type TaskList,
 } from './tasks.ts';
+export { vehicleHistorySchema, type VehicleHistory } from './vehicleHistory.ts';

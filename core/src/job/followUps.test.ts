@@ -3,7 +3,7 @@ import type { EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry, madeId, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
-import { deriveJob, followUpsOf } from './index.ts';
+import { deriveJob, followUpsOf, vehicleHistory } from './index.ts';
 
 const of = (bodies: readonly EntryBody[], corrects: Readonly<Record<number, number>> = {}) =>
   followUpsOf(
@@ -108,5 +108,60 @@ describe('follow-ups', () => {
     expect(of([own, end])[0]?.done).toMatchObject({ by: 'Wren Halloran', how: 'Runs well' });
     // Withdrawn, the end is none.
     expect(of([own, end, { kind: 'withdrawn', why: 'Wrong one' }], { 3: 2 })[0]?.done).toBeUndefined();
+  });
+});
+
+describe('the history of a vehicle', () => {
+  it('has parts and notes of all its jobs, the latest first, as they stand after corrections', () => {
+    const job = (
+      number: number,
+      bodies: readonly EntryBody[],
+      from: number,
+      corrects: Record<number, number> = {},
+    ) => ({
+      id: madeId(900 + number),
+      number,
+      entries: bodies.map((body, i) => madeEntry(from + i, body, from + i, corrects[from + i])),
+    });
+    const { parts, notes } = vehicleHistory([
+      job(
+        1,
+        [
+          {
+            kind: 'part-changed',
+            where: 'elsewhere',
+            what: 'ΔP sensor',
+            when: 'last spring',
+            condition: 'pattern',
+            effect: 'none',
+            number: 'XK 11',
+          },
+          temporary,
+          { kind: 'note', text: 'Runs rough' },
+          { kind: 'note', text: 'Runs rough when cold' },
+        ],
+        1,
+        { 4: 3 },
+      ),
+      job(
+        2,
+        [
+          { kind: 'work', work: 'filter-exchanged', what: 'New, maker’s own' },
+          { kind: 'family-note', topic: 'access', text: 'Undertray first' },
+        ],
+        10,
+      ),
+      job(3, [temporary, { kind: 'settled', entry: madeId(20), how: 'Hose fitted' }], 20),
+    ]);
+    expect(
+      parts.map(({ number, what, details, temporary: holds }) => [number, what, details, holds]),
+    ).toEqual([
+      [3, 'Hose fitted', 'settled', false],
+      [3, 'Hose clamped', 'on order: the pressure hose', false],
+      [2, 'Filter exchanged', 'New, maker’s own', false],
+      [1, 'Hose clamped', 'on order: the pressure hose', true],
+      [1, 'ΔP sensor', 'elsewhere (last spring), another maker’s, XK 11, changed nothing', false],
+    ]);
+    expect(notes.map(({ text }) => text)).toEqual(['Undertray first', 'Runs rough when cold']);
   });
 });

@@ -26,5 +26,6 @@ export { familyBook, type FamilyJob } from './familyBook.ts';
 export { chanceText, verdictLine } from './verdictLine.ts';
 export { summariseJob } from './summarise.ts';
 export { visitOf } from './visitOf.ts';
+export { HISTORY_KINDS, vehicleHistory } from './vehicleHistory.ts';
 export { followUpsOf } from './followUps.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';

@@ -1,8 +1,9 @@
 import { sentenceOf } from '../diagnosis/index.ts';
 import { wasFound, type DerivedJob } from '../job/index.ts';
 import { entriesOfKind, type WorkType } from '../ledger/index.ts';
+import { aheadLines } from './aheadLines.ts';
 import type { ReportLine } from './report.ts';
-import { LAMP_CAUTION, openLines, workLines, type ReportParts, type Told } from './technicalSections.ts';
+import { LAMP_CAUTION, remainsLines, workLines, type ReportParts, type Told } from './technicalSections.ts';
 
 /** Work by which a cause was found and put right, even if nobody gave it its name. */
 const REPAIRS: ReadonlySet<WorkType> = new Set<WorkType>([
@@ -88,6 +89,7 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
       })),
   ];
   const equal = derived.comparison?.equalFlow;
+  const ahead = aheadLines(facts, words);
   const lines = (list: readonly ReportLine[]) => ({ kind: 'lines', lines: list }) as const;
   return {
     headline,
@@ -132,7 +134,8 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
         : []),
       ...(open.length > 0 ? [{ title: 'Still to be shown', blocks: [lines(open)] }] : []),
       ...(photos.length > 0 ? [{ title: 'Photos', blocks: [{ kind: 'photos', photos } as const] }] : []),
-      { title: 'What remains', blocks: [lines(openLines(facts))] },
+      { title: 'What remains', blocks: [lines(remainsLines(facts, words))] },
+      ...(ahead.length > 0 ? [{ title: 'When it will be back', blocks: [lines(ahead)] }] : []),
       { title: 'Please note', blocks: [lines([{ text: LAMP_CAUTION }])] },
     ],
   };

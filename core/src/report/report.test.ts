@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveJob } from '../job/index.ts';
 import type { EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
+import { assumedGrowth, tellOutlook, type Visit, type VehicleOutlook } from '../outlook/index.ts';
 import { madeEntry, madeId, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import {
@@ -37,7 +38,26 @@ const rest: readonly EntryBody[] = [
   { kind: 'sign-off', remains: 'See it again in 8000 km' },
 ];
 
-function report(version: ReportVersion, bodies: readonly EntryBody[]): Report {
+const madeVisit = (
+  number: number,
+  day: string,
+  km: number,
+  { before, after, causes = [] }: { before: number; after: number; causes?: Visit['causes'] },
+): Visit => {
+  const about = (value: number) => ({ value, low: 0.95 * value, high: 1.05 * value });
+  return {
+    jobId: madeId(800 + number),
+    number,
+    at: `${day}T08:00:00.000Z`,
+    km,
+    before: about(before),
+    after: about(after),
+    filter: 'cleaned-in-place',
+    causes,
+  };
+};
+
+function report(version: ReportVersion, bodies: readonly EntryBody[], told?: VehicleOutlook): Report {
   const filter = { ...FILTER, basis: 'measured' };
   return reportOf(
     {
@@ -60,6 +80,7 @@ function report(version: ReportVersion, bodies: readonly EntryBody[]): Report {
       limits: DEFAULT_LIMITS,
       units: { pressure: 'kPa', temperature: 'degC', distance: 'km' },
       timeZone: 'Europe/London',
+      told,
     },
     version,
   );
@@ -105,6 +126,38 @@ describe('the report', () => {
     expect(text).toMatch(/gutting a filter is illegal/);
     for (const jargon of ['ΔP', 'restriction', 'P2463', 'equal flow', 'Limits'])
       expect(text, jargon).not.toContain(jargon);
+  });
+
+  it('says what is to be done and when it is due again, as long as the vehicle was not here since', () => {
+    const at = (number: number, open: boolean): VehicleOutlook =>
+      tellOutlook(
+        'Grell 2.2',
+        [
+          madeVisit(11, '2026-01-05', 134_300, { before: 5, after: 1.2 }),
+          madeVisit(number, '2026-05-11', 142_300, {
+            before: 4.6,
+            after: 1.3,
+            causes: [{ cause: 'injector-over-fuelling', open, fills: true }],
+          }),
+        ],
+        assumedGrowth(DEFAULT_LIMITS),
+        DEFAULT_LIMITS,
+      );
+    const own: EntryBody = { kind: 'follow-up', what: 'Ring about the idle', due: '2026-06-01' };
+    for (const version of ['plain', 'technical'] as const) {
+      const text = whole(report(version, [...story, own], at(12, true)));
+      expect(text).toMatch(/To do: Ring about the idle, by 1 June 2026/);
+      expect(text).toMatch(
+        /To do: Read the filter again after 200 km, at 142\u00a0500 km \(A cause was found/,
+      );
+      expect(text).toMatch(/due again in about [\d\u00a0]+ km, around \d+ \w+ 2026/);
+      expect(text).toMatch(/Eight in ten come between [\d\u00a0]+ km and/);
+      expect(text).toMatch(/Not put right yet: .* It is back within 2\u00a0500 km with a chance of \d+ %/);
+    }
+    expect(whole(report('plain', story, at(12, false)))).not.toMatch(/Not put right yet/);
+    // Its next job has a report of its own that says it.
+    expect(whole(report('plain', story, at(13, true)))).not.toMatch(/due again in/);
+    expect(whole(report('plain', story))).not.toMatch(/When it will be back/);
   });
 
   it('has a headline of its own for every verdict', () => {

@@ -2,6 +2,7 @@ import type { FilterGeometry } from '../filter/index.ts';
 import type { DerivedJob } from '../job/index.ts';
 import type { PartState } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
+import type { VehicleOutlook } from '../outlook/index.ts';
 import { flowPicture, type FlowPicture } from '../proof/index.ts';
 import { plainSections } from './plainSections.ts';
 import { technicalSections } from './technicalSections.ts';
@@ -72,6 +73,8 @@ export interface ReportFacts {
   };
   readonly workshop: string;
   readonly limits: Limits;
+  /** What is ahead of the vehicle, where it is known. */
+  readonly told?: VehicleOutlook | undefined;
   readonly limitsProfile?: { readonly family?: string | undefined; readonly version: number } | undefined;
   readonly units: ReportUnits;
   /** In which times and dates are stated, as “Europe/London”; that of the machine where it is not said. */

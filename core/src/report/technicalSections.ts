@@ -12,6 +12,7 @@ import {
 import { entriesOfKind, PART_LABELS, PART_STATE_WORDS, type PartState } from '../ledger/index.ts';
 import { LIMIT_DEFINITIONS, type LimitId } from '../limits/index.ts';
 import type { Evidence, FlowPicture } from '../proof/index.ts';
+import { aheadLines, followUpLines } from './aheadLines.ts';
 import type { ReportBlock, ReportFacts, ReportLine, ReportPhoto, ReportSection } from './report.ts';
 import { treatmentLines } from './treatmentLines.ts';
 import type { ReportWords } from './words.ts';
@@ -38,6 +39,8 @@ const USED_LIMITS: readonly LimitId[] = [
   'sootAfterCleanG',
   'egtWillingC',
   'driveLeastKm',
+  'dueRestrictionRatio',
+  'comesBackWithinKm',
 ];
 
 export const LAMP_CAUTION =
@@ -106,10 +109,12 @@ export function workLines({ derived }: ReportFacts): ReportLine[] {
   }));
 }
 
-export function openLines({ derived }: ReportFacts): ReportLine[] {
-  const { drivable } = derived;
-  return [
-    { text: derived.signedOff?.body.remains ?? 'Nothing was noted.' },
+/** What was noted for the customer, what holds for now only, and what is to be done after. */
+export function remainsLines(facts: ReportFacts, words: ReportWords): ReportLine[] {
+  const { drivable, signedOff, open } = facts.derived;
+  const remains = signedOff?.body.remains;
+  const lines: ReportLine[] = [
+    ...(remains ? [{ text: remains }] : []),
     ...(drivable
       ? [
           {
@@ -118,11 +123,13 @@ export function openLines({ derived }: ReportFacts): ReportLine[] {
           },
         ]
       : []),
-    ...derived.open.map(({ text, waitsFor, due }) => ({
+    ...open.map(({ text, waitsFor, due }) => ({
       lead: 'Open:',
       text: `${text}${waitsFor ? `; on order: ${waitsFor}${due ? `, due ${due}` : ''}` : ''}`,
     })),
+    ...followUpLines(facts, words),
   ];
+  return lines.length > 0 ? lines : [{ text: 'Nothing was noted.' }];
 }
 
 /** For the next technician: what was found and done, every figure with its limit, what is on record. */
@@ -130,6 +137,7 @@ export function technicalSections({ facts, words, picture, photos }: ReportParts
   const { derived, limits, vehicle, limitsProfile } = facts;
   const { proof, confidence, contradiction } = derived;
   const complaints = entriesOfKind(derived.entries, 'complaint').filter(({ body }) => body.text !== '');
+  const ahead = aheadLines(facts, words);
   const scans = entriesOfKind(derived.entries, 'code-scan');
   const history = derived.entries.filter(
     (entry) => stageOf(entry) !== undefined || entry.body.kind === 'note',
@@ -214,7 +222,11 @@ export function technicalSections({ facts, words, picture, photos }: ReportParts
         ],
       },
       ...(photos.length > 0 ? [{ title: 'Photos', blocks: [{ kind: 'photos', photos } as const] }] : []),
-      { title: 'What remains', blocks: [lines([...openLines(facts), { text: LAMP_CAUTION }])] },
+      {
+        title: 'What remains',
+        blocks: [lines([...remainsLines(facts, words), { text: LAMP_CAUTION }])],
+      },
+      ...(ahead.length > 0 ? [{ title: 'When it is due again', blocks: [lines(ahead)] }] : []),
       {
         title: 'On record',
         blocks: [

@@ -17,6 +17,8 @@ export interface ReportWords {
   readonly pressureIn: Unit;
   readonly temperature: (celsius: number) => string;
   readonly distance: (km: number) => string;
+  /** With no more figures than a forecast has. */
+  readonly roundDistance: (km: number) => string;
   readonly date: (iso: string) => string;
   readonly moment: (entry: Entry) => string;
 }
@@ -40,6 +42,11 @@ export function reportWords(units: ReportUnits, timeZone: string | undefined): R
     pressureIn: units.pressure,
     temperature: (celsius) =>
       `${fromBase(celsius, units.temperature).toFixed(0)} ${unitLabel(units.temperature)}`,
+    roundDistance: (km) => {
+      const value = fromBase(km, units.distance);
+      const step = value >= 10_000 ? 1000 : 100;
+      return `${grouped.format(Math.round(value / step) * step).replaceAll(',', '\u00a0')} ${unitLabel(units.distance)}`;
+    },
     distance: (km) =>
       `${grouped.format(fromBase(km, units.distance)).replaceAll(',', '\u00a0')} ${unitLabel(units.distance)}`,
     date: (iso) => day.format(new Date(iso)),

@@ -145,6 +145,7 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'get /api/shared/:token/photos/:id': (c) => c.get(`/api${share.path}/photos/${photoId}`),
   'get /api/vehicles/:id/family': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/family`),
   'get /api/vehicles/:id/outlook': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/outlook`),
+  'get /api/vehicles/:id/history': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/history`),
   'get /api/fleet': (c) => c.get('/api/fleet'),
   'get /api/fleet/causes': (c) => c.get('/api/fleet/causes'),
   'get /api/tasks': (c) => c.get('/api/tasks'),

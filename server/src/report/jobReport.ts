@@ -2,9 +2,11 @@ import type { DataSource } from 'typeorm';
 import type { Job } from '@white-ember/core/contract';
 import { deriveJob } from '@white-ember/core/job';
 import { DEFAULT_LIMITS, resolveLimits } from '@white-ember/core/limits';
+import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { reportOf, type Report, type ReportChoice } from '@white-ember/core/report';
 import { readBlob } from '../blobs/blob.service.ts';
 import { presentJob } from '../jobs/job.service.ts';
+import { vehicleOutlook } from '../outlook/outlook.service.ts';
 import { WorkshopEntity } from '../people/member.entity.ts';
 import { PhotoEntity } from '../photos/photo.entity.ts';
 import { isPrintable } from './printablePhoto.ts';
@@ -29,13 +31,13 @@ export async function readJobReport(
   const plate = job.vehicle.plate.replace(/[^A-Za-z0-9]+/g, '-');
   return {
     job,
-    report: reportOfJob(job, workshop.name, choice),
+    report: reportOfJob(job, workshop.name, choice, await vehicleOutlook(db, workshopId, job.vehicle.id)),
     fileName: `${plate}-job-${job.number}-${choice.version}.pdf`,
   };
 }
 
 /** A job's report as core tells it. */
-function reportOfJob(job: Job, workshop: string, choice: ReportChoice): Report {
+function reportOfJob(job: Job, workshop: string, choice: ReportChoice, told: VehicleOutlook): Report {
   const { vehicle, limitsProfile } = job;
   const resolved = limitsProfile ? resolveLimits(limitsProfile.overrides) : undefined;
   const limits = resolved?.ok ? resolved.value : DEFAULT_LIMITS;
@@ -56,6 +58,7 @@ function reportOfJob(job: Job, workshop: string, choice: ReportChoice): Report {
       workshop,
       limits,
       limitsProfile,
+      told,
       units: { pressure, temperature, distance },
       timeZone: choice.timeZone,
     },

@@ -1,15 +1,19 @@
 import { z } from 'zod';
 import {
   newVehicleSchema,
+  vehicleHistorySchema,
   vehicleSchema,
   vehicleUpdateSchema,
   type NewVehicle,
 } from '@white-ember/core/contract';
+import { HISTORY_KINDS, vehicleHistory } from '@white-ember/core/job';
 import { idSchema } from '@white-ember/core/ledger';
 import { conflict, notFound } from '../app/problem.ts';
 import { memberRoute, type Route } from '../app/route.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
+import { JobEntity } from '../jobs/job.entity.ts';
 import { refreshSummaries } from '../jobs/jobSummary.ts';
+import { readEntries } from '../jobs/storedJob.ts';
 import { VehicleEntity, type VehicleRow } from './vehicle.entity.ts';
 import { checkReferences, presentVehicles } from './vehicle.service.ts';
 
@@ -62,6 +66,23 @@ export const vehicleRoutes: Route[] = [
       const [vehicle] = row ? await presentVehicles(db.manager, [row]) : [];
       if (!vehicle) throw notFound('The vehicle');
       return vehicle;
+    },
+  }),
+  memberRoute({
+    method: 'get',
+    path: '/api/vehicles/:id/history',
+    access: 'viewer',
+    summary: 'Parts that were fitted to a vehicle and what was remarked about it, over all its jobs',
+    params: idParams,
+    answer: vehicleHistorySchema,
+    handle: async ({ params, db, workshopId }) => {
+      if (!(await db.manager.existsBy(VehicleEntity, { id: params.id, workshopId })))
+        throw notFound('The vehicle');
+      const rows = await db.manager.findBy(JobEntity, { vehicleId: params.id, workshopId });
+      const jobs = [];
+      for (const { id, number } of rows)
+        jobs.push({ id, number, entries: await readEntries(db.manager, id, HISTORY_KINDS) });
+      return vehicleHistory(jobs);
     },
   }),
   memberRoute({

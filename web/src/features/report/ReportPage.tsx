@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { REPORT_VERSIONS, reportOf } from '@white-ember/core/report';
-import { useSessionQuery } from '../../app/api.ts';
+import { useSessionQuery, useVehicleOutlookQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { OpenJob } from '../job/useJob.ts';
@@ -24,6 +24,7 @@ const OUTLINED =
 
 function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob }) {
   const session = useSessionQuery();
+  const { data: told } = useVehicleOutlookQuery(vehicle.id);
   const [params, setParams] = useSearchParams();
   const version = REPORT_VERSIONS.find((one) => one === params.get('version')) ?? 'technical';
   const { pressureUnit, temperatureUnit, distanceUnit } = useAppSelector((app) => app.preferences);
@@ -36,13 +37,14 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
           job,
           vehicle,
           limits,
+          told,
           limitsProfile: job.limitsProfile,
           workshop: session.data?.workshop?.name ?? '',
           units: { pressure: pressureUnit, temperature: temperatureUnit, distance: distanceUnit },
         },
         version,
       ),
-    [derived, job, vehicle, limits, session.data, pressureUnit, temperatureUnit, distanceUnit, version],
+    [derived, job, vehicle, limits, told, session.data, pressureUnit, temperatureUnit, distanceUnit, version],
   );
   const pdf = new URLSearchParams({
     version,

@@ -1,0 +1,48 @@
+import { sentenceOf } from '../diagnosis/index.ts';
+import { followUpsOf } from '../job/index.ts';
+import { FARTHEST_KM } from '../outlook/index.ts';
+import type { ReportFacts, ReportLine } from './report.ts';
+import type { ReportWords } from './words.ts';
+
+/** What is still to be done after the job, with its day or distance. */
+export const followUpLines = ({ derived, limits }: ReportFacts, words: ReportWords): ReportLine[] =>
+  followUpsOf(derived, limits)
+    .filter(({ done, kind }) => done === undefined && kind !== 'part' && kind !== 'choice')
+    .map(({ what, why, due, dueKm }) => ({
+      lead: 'To do:',
+      text: [
+        what,
+        ...(dueKm === undefined ? [] : [`at ${words.distance(dueKm)}`]),
+        ...(due === undefined ? [] : [`by ${words.date(`${due}T12:00:00.000Z`)}`]),
+        ...(why === undefined ? [] : [`(${why.replace(/\.$/, '')})`]),
+      ]
+        .join(', ')
+        .replace(', (', ' ('),
+    }));
+
+/**
+ * When the filter will be due again, by the outlook that begins at this job. Nothing where the vehicle was here since, or
+ * nothing was read.
+ */
+export function aheadLines({ told, job }: ReportFacts, words: ReportWords): ReportLine[] {
+  if (!told?.outlook.known || told.outlook.from.number !== job.number) return [];
+  const { outlook, dueDate } = told;
+  const { dueKm, openCauses, comeBack, limitRatio } = outlook;
+  const back = openCauses.map((cause): ReportLine => ({
+    lead: 'Not put right yet:',
+    text: `${sentenceOf(cause)}. It is back within ${words.distance(comeBack.withinKm)} with a chance of ${Math.round(100 * comeBack.chance)} %.`,
+  }));
+  if (dueKm.value === 0)
+    return [...back, { text: `It is due now: over ${limitRatio} times what a clean one holds back.` }];
+  if (dueKm.value >= FARTHEST_KM) return [...back, { text: 'Not within the distance that can be foreseen.' }];
+  const far = (km: number): string =>
+    km >= FARTHEST_KM ? 'farther than is foreseen' : words.roundDistance(km);
+  return [
+    ...back,
+    {
+      text: `By how it has filled so far it is due again in about ${far(dueKm.value)}${
+        dueDate ? `, around ${words.date(dueDate.value)}` : ''
+      }. Eight in ten come between ${far(dueKm.low)} and ${far(dueKm.high)}; due means ${limitRatio} times what a clean one holds back.`,
+    },
+  ];
+}
