@@ -39,5 +39,7 @@ export const tasksQuerySchema = z.object({
   vehicleId: idSchema.optional(),
   /** Only what is due within so many days, or has no day; all where it is not said. */
   withinDays: z.coerce.number().int().min(1).max(4000).optional(),
+  /** Without the filters that are due: where those stand beside it. */
+  filters: z.enum(['with', 'without']).default('with'),
   limit: z.coerce.number().int().min(1).max(500).default(100),
 });

@@ -60,13 +60,21 @@ describe('follow-ups', () => {
   });
 
   it.each([
-    ['the cure is not proved', cleaned, /not proved yet/],
+    [
+      'it was signed off before it was proved',
+      [...cleaned, { kind: 'sign-off' }],
+      /before the cure was proved/,
+    ],
     ['a cause was found and left', [...proved, cause('confirmed')], /not put right/],
     ['a repair holds for now', [...proved, temporary], /for now only/],
   ] as const)('want it read again after some distance where %s', (_why, bodies, why) => {
     const recheck = of(bodies).find(({ kind }) => kind === 'recheck');
     expect(recheck?.dueKm).toBe(142_300 + DEFAULT_LIMITS.recheckAfterKm);
     expect(recheck?.why).toMatch(why);
+  });
+
+  it('do not while the job goes on to prove itself', () => {
+    expect(of(cleaned).map(({ kind }) => kind)).not.toContain('recheck');
   });
 
   it('do not once the cause is put right', () => {

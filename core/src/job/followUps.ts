@@ -9,13 +9,14 @@ import { FILTER_WORK_FATES } from './visitOf.ts';
 const FILTER_WORK: ReadonlySet<WorkType> = new Set(FILTER_WORK_FATES.map(([work]) => work));
 
 /** Why a filter that was worked on should be read again soon, or nothing. */
-function whyRecheck({ entries, after, verdict, causes, open }: DerivedJob): string | undefined {
+function whyRecheck({ entries, after, verdict, causes, open, signedOff }: DerivedJob): string | undefined {
   const worked = entriesOfKind(entries, 'work').some(({ body }) => FILTER_WORK.has(body.work));
   if (!worked || !after) return undefined;
   if (causes.some((said) => wasFound(said) && said.state !== 'put-right'))
     return 'A cause was found and not put right: it fills again.';
   if (open.some(({ kind }) => kind !== 'choice')) return 'A repair holds for now only.';
-  return verdict === 'proved' ? undefined : 'The cure is not proved yet.';
+  // While a job is open it goes on to prove itself.
+  return verdict === 'proved' || !signedOff ? undefined : 'It was handed over before the cure was proved.';
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { DataSource } from 'typeorm';
-import type { FollowUp, Task } from '@white-ember/core/contract';
+import type { z } from 'zod';
+import type { FollowUp, Task, tasksQuerySchema } from '@white-ember/core/contract';
 import { momentAtKm, type VehicleOutlook } from '@white-ember/core/outlook';
 import { refreshOutlooks, vehicleOutlook } from '../outlook/outlook.service.ts';
 
@@ -68,6 +69,9 @@ interface DueRow {
   outlook: VehicleOutlook['outlook'];
 }
 
+/** No more figures than a forecast has. */
+const rounded = (km: number): number => Math.round(km / 100) * 100;
+
 /** Filters that are due again, as far as their day is known. */
 async function filtersDue(
   db: DataSource,
@@ -92,7 +96,9 @@ async function filtersDue(
             why: `By its trend it comes to ${outlook.limitRatio} × clean about then.`,
             due: due_on.toISOString().slice(0, 10),
             estimated: true,
-            ...(outlook.from.km === undefined ? {} : { dueKm: outlook.from.km + outlook.dueKm.value }),
+            ...(outlook.from.km === undefined
+              ? {}
+              : { dueKm: rounded(outlook.from.km + outlook.dueKm.value) }),
             jobId: outlook.from.jobId,
             jobNumber: outlook.from.number,
             vehicleId: vehicle.vehicle_id,
@@ -111,7 +117,11 @@ async function filtersDue(
 export async function openTasks(
   db: DataSource,
   workshopId: string,
-  { vehicleId, withinDays }: { vehicleId?: string | undefined; withinDays?: number | undefined },
+  {
+    vehicleId,
+    withinDays,
+    filters,
+  }: Pick<z.output<typeof tasksQuerySchema>, 'vehicleId' | 'withinDays' | 'filters'>,
   now = new Date(),
 ): Promise<Task[]> {
   if (vehicleId === undefined) await refreshOutlooks(db, workshopId);
@@ -120,7 +130,7 @@ export async function openTasks(
   const lastDay = before?.toISOString().slice(0, 10);
   const tasks = [
     ...(await followUps(db, workshopId, vehicleId)),
-    ...(await filtersDue(db, workshopId, before, vehicleId)),
+    ...(filters === 'with' ? await filtersDue(db, workshopId, before, vehicleId) : []),
   ];
   return tasks
     .filter(({ kind, due }) => lastDay === undefined || (due === undefined ? kind !== 'oil' : due <= lastDay))

@@ -43,6 +43,7 @@ export function CommandPalette({
         ] as [string, () => void][])),
     ['Jobs', go('/jobs')],
     ['Vehicles', go('/vehicles')],
+    ['Fleet: who is due next', go('/fleet')],
     ['Add a vehicle', go('/vehicles/new')],
     ['Limits', go('/limits')],
     ...(role === 'lead' ? ([['People', go('/people')]] as [string, () => void][]) : []),

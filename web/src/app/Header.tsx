@@ -48,6 +48,9 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
         <NavLink to="/vehicles" className={link}>
           Vehicles
         </NavLink>
+        <NavLink to="/fleet" className={(state) => `${link(state)} max-sm:hidden`}>
+          Fleet
+        </NavLink>
         <NavLink to="/limits" className={(state) => `${link(state)} max-sm:hidden`}>
           Limits
         </NavLink>
@@ -89,6 +92,9 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => setUnits(true)}>
               Units: {unitLabel(preferences.pressureUnit)}, {unitLabel(preferences.temperatureUnit)} …
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/fleet')}>
+              Fleet: who is due next
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/fluids')}>
               Fluids on the shelf

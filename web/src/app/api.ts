@@ -10,6 +10,8 @@ import type {
   Customer,
   FamilyBook,
   FilterModel,
+  FleetCauses,
+  FleetPage,
   Fluid,
   Job,
   JobListItem,
@@ -25,7 +27,9 @@ import type {
   Role,
   RunningClocks,
   Session,
+  TaskList,
   Vehicle,
+  VehicleHistory,
   Workshop,
 } from '@white-ember/core/contract';
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
@@ -217,6 +221,22 @@ export const api = createApi({
       query: (vehicleId) => `/vehicles/${vehicleId}/outlook`,
       providesTags: ['Jobs', 'Vehicles', 'Limits'],
     }),
+    fleet: build.query<FleetPage, { order: string; family?: string; offset?: number; limit?: number }>({
+      query: (params) => ({ url: '/fleet', params }),
+      providesTags: ['Jobs', 'Vehicles', 'Limits'],
+    }),
+    fleetCauses: build.query<FleetCauses, void>({
+      query: () => '/fleet/causes',
+      providesTags: ['Jobs', 'Vehicles', 'Limits'],
+    }),
+    tasks: build.query<TaskList, { vehicleId?: string; withinDays?: number; filters?: 'with' | 'without' }>({
+      query: (params) => ({ url: '/tasks', params }),
+      providesTags: ['Jobs', 'Vehicles', 'Limits'],
+    }),
+    vehicleHistory: build.query<VehicleHistory, string>({
+      query: (vehicleId) => `/vehicles/${vehicleId}/history`,
+      providesTags: ['Jobs'],
+    }),
     familyBook: build.query<FamilyBook, string>({
       query: (vehicleId) => `/vehicles/${vehicleId}/family`,
       providesTags: ['Jobs'],
@@ -297,6 +317,10 @@ export const {
   useSendMailMutation,
   useSharedReportQuery,
   useVehicleOutlookQuery,
+  useFleetQuery,
+  useFleetCausesQuery,
+  useTasksQuery,
+  useVehicleHistoryQuery,
   useFamilyBookQuery,
   useChannelCorrectionsQuery,
   useRememberCorrectionMutation,

@@ -46,6 +46,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/report/ReportPage.tsx')).ReportPage }),
       },
       {
+        path: '/fleet',
+        lazy: async () => ({ Component: (await import('../features/fleet/FleetPage.tsx')).FleetPage }),
+      },
+      {
         path: '/vehicles',
         lazy: async () => ({
           Component: (await import('../features/vehicles/VehicleListPage.tsx')).VehicleListPage,

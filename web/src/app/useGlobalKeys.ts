@@ -8,6 +8,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'This sheet'],
   ['G then J', 'Jobs'],
   ['G then V', 'Vehicles'],
+  ['G then F', 'Fleet: who is due next'],
   ['G then L', 'Limits'],
   ['T', 'Daylight or Bay'],
   ['1 … 8', 'On a job: work at that stage'],
@@ -21,7 +22,7 @@ const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-const GO: Record<string, string> = { j: '/jobs', v: '/vehicles', l: '/limits' };
+const GO: Record<string, string> = { j: '/jobs', v: '/vehicles', f: '/fleet', l: '/limits' };
 const CHORD_MS = 1200;
 
 /** Keys that work on every page while nobody types. */

@@ -25,11 +25,26 @@ export interface DemoJob {
   readonly steps: readonly DemoStep[];
 }
 
-export const complaint = (text: string, distanceKm: number, powerLimited = false): BodyOf<'complaint'> => ({
-  kind: 'complaint',
-  text,
-  distanceKm,
-  powerLimited,
+export const complaint = (
+  text: string,
+  distanceKm: number,
+  powerLimited = false,
+  more: Pick<BodyOf<'complaint'>, 'oilChangedKm' | 'regenEveryKm'> = {},
+): BodyOf<'complaint'> => ({ kind: 'complaint', text, distanceKm, powerLimited, ...more });
+
+/** Something that is to be done after the job, at a distance on the clock. */
+export const followUp = (what: string, dueKm: number): BodyOf<'follow-up'> => ({
+  kind: 'follow-up',
+  what,
+  dueKm,
+});
+
+/** A dry filter on the scales. */
+export const weighed = (when: 'before' | 'after', massKg: number): BodyOf<'filter-off'> => ({
+  kind: 'filter-off',
+  when,
+  massKg,
+  dry: true,
 });
 
 export const codes = (when: 'before' | 'after-drive', ...list: string[]): BodyOf<'code-scan'> => ({
@@ -85,6 +100,14 @@ export const cause = (id: string, why: string): BodyOf<'cause'> => ({
   kind: 'cause',
   cause: id,
   state: 'confirmed',
+  why,
+});
+
+/** A cause that is found and put right. */
+export const putRight = (id: string, why: string): BodyOf<'cause'> => ({
+  kind: 'cause',
+  cause: id,
+  state: 'put-right',
   why,
 });
 

@@ -136,8 +136,10 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
         )}
       />
       <details className="border-2 border-rule bg-card">
-        <summary className="font-head font-semibold min-h-12 px-3 content-center">Service and oil</summary>
-        <div className="grid sm:grid-cols-3 gap-4 p-3 pt-0">
+        <summary className="font-head font-semibold min-h-12 px-3 content-center">
+          Service, oil and regenerations
+        </summary>
+        <div className="grid sm:grid-cols-2 gap-4 p-3 pt-0">
           <Field label="Last service at" unit={km} error={problems['servicedKm']}>
             <input className="input-box" inputMode="numeric" {...form.register('serviced')} />
           </Field>
@@ -146,6 +148,14 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
           </Field>
           <Field label="Oil" hint="Specification; low in ash?" error={problems['oilSpecification']}>
             <input className="input-box" {...form.register('oil')} />
+          </Field>
+          <Field
+            label="Between two regenerations"
+            unit={km}
+            hint="As the vehicle counts it, by the tool"
+            error={problems['regenEveryKm']}
+          >
+            <input className="input-box" inputMode="numeric" {...form.register('regenEvery')} />
           </Field>
         </div>
       </details>

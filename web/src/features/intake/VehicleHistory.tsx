@@ -1,6 +1,6 @@
-import { Link } from 'react-router';
 import { useJobsQuery } from '../../app/api.ts';
 import type { OpenJob } from '../job/useJob.ts';
+import { JobLines } from '../vehicles/JobLines.tsx';
 
 /** Earlier jobs of the same vehicle: what was it then, and did it hold? */
 export function VehicleHistory({ open }: { open: OpenJob }) {
@@ -12,23 +12,7 @@ export function VehicleHistory({ open }: { open: OpenJob }) {
   return (
     <div>
       <h2 className="text-xl mb-1">Here before</h2>
-      <ul className="border-t-2 border-ink">
-        {earlier.map((job) => (
-          <li key={job.id} className="border-b-2 border-rule">
-            <Link to={`/jobs/${job.id}`} className="block py-2 min-h-11 hover:bg-card">
-              <span className="font-head font-semibold">
-                {new Date(job.openedAt).toLocaleDateString('en-GB', {
-                  day: 'numeric',
-                  month: 'short',
-                  year: 'numeric',
-                })}
-                , job {job.number}
-              </span>
-              <span className="block text-sm text-ink2">{job.summary.headline}</span>
-            </Link>
-          </li>
-        ))}
-      </ul>
+      <JobLines jobs={earlier} />
     </div>
   );
 }

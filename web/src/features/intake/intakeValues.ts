@@ -22,6 +22,7 @@ export interface TypedIntake {
   readonly serviced: string;
   readonly oilChanged: string;
   readonly oil: string;
+  readonly regenEvery: string;
   readonly kit: string[];
   readonly toolVehicle: string;
   readonly toolL: string;
@@ -55,6 +56,7 @@ export const typedIntake = (intake: Intake, text: string, unit: Unit): TypedInta
   serviced: asTyped(intake.servicedKm, unit),
   oilChanged: asTyped(intake.oilChangedKm, unit),
   oil: intake.oilSpecification ?? '',
+  regenEvery: asTyped(intake.regenEveryKm, unit),
   kit: intake.kit ?? usualKit(),
   toolVehicle: intake.toolSaw?.vehicle ?? '',
   toolL: intake.toolSaw?.displacementL === undefined ? '' : String(intake.toolSaw.displacementL),
@@ -66,7 +68,12 @@ export function intakeBody(typed: TypedIntake, unit: Unit): BodyOf<'complaint'> 
     const value = typedNumber(text);
     return value === undefined || Number.isNaN(value) ? value : toBase(value, unit);
   };
-  const [distanceKm, servicedKm, oilChangedKm] = [typed.distance, typed.serviced, typed.oilChanged].map(km);
+  const [distanceKm, servicedKm, oilChangedKm, regenEveryKm] = [
+    typed.distance,
+    typed.serviced,
+    typed.oilChanged,
+    typed.regenEvery,
+  ].map(km);
   const litres = typedNumber(typed.toolL);
   return {
     kind: 'complaint',
@@ -78,6 +85,7 @@ export function intakeBody(typed: TypedIntake, unit: Unit): BodyOf<'complaint'> 
     ...(typed.lamps.length === 0 ? {} : { lamps: typed.lamps }),
     ...(servicedKm === undefined ? {} : { servicedKm }),
     ...(oilChangedKm === undefined ? {} : { oilChangedKm }),
+    ...(regenEveryKm === undefined ? {} : { regenEveryKm }),
     ...(typed.oil === '' ? {} : { oilSpecification: typed.oil }),
     ...(typed.kit.length === 0 ? {} : { kit: typed.kit }),
     ...(typed.toolVehicle === ''

@@ -8,6 +8,7 @@ import { useDraftForm } from '../../ui/useDraft.ts';
 import { FamilyNoteForm } from '../notebook/FamilyBook.tsx';
 import type { StageProps } from '../job/StageWork.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
+import { FollowUps } from '../tasks/FollowUps.tsx';
 import { SendReport } from './SendReport.tsx';
 
 const EMPTY = { remains: '' };
@@ -91,6 +92,7 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
           ) : null}
         </form>
       ) : null}
+      <FollowUps open={open} canEnter={canEnter} />
       {role === 'viewer' ? null : <SendReport jobId={job.id} />}
       {canEnter ? (
         <section className="grid gap-3">

@@ -26,7 +26,7 @@ export function OutlookPanel({ vehicleId }: { vehicleId: string }) {
   );
 }
 
-function Told({ told }: { told: VehicleOutlook }) {
+export function Told({ told }: { told: VehicleOutlook }) {
   const { distanceUnit } = useAppSelector((state) => state.preferences);
   const { outlook, ash, dueDate, kind } = told;
   if (!outlook.known) return <p className="text-ink2">{outlook.why}</p>;
@@ -34,6 +34,8 @@ function Told({ told }: { told: VehicleOutlook }) {
     km >= FARTHEST_KM
       ? 'farther than is foreseen'
       : `${spacedNumber(fromBase(rounded(km), distanceUnit))} ${unitLabel(distanceUnit)}`;
+  const between = (km: number): string =>
+    `${spacedNumber(Math.round(fromBase(km, distanceUnit) / 10) * 10)} ${unitLabel(distanceUnit)}`;
   const late = dueDate !== undefined && Date.parse(dueDate.value) < serverNow();
   const { dueKm, now, limitRatio, stretches, openCauses, comeBack, from } = outlook;
   return (
@@ -78,6 +80,19 @@ function Told({ told }: { told: VehicleOutlook }) {
           {comeBack.chance < 0.01 ? 'under 1' : Math.round(100 * comeBack.chance)} %.
         </p>
       )}
+      {told.regenerations ? (
+        told.regenerations.closer ? (
+          <Notice title={`Regenerations come closer together: every ${between(told.regenerations.lastKm)}`}>
+            {between(told.regenerations.earlierKm)} before, so {Math.round(told.regenerations.percent)} %;
+            warned of below {told.regenerations.limitPercent} %.
+          </Notice>
+        ) : (
+          <p>
+            Regenerates every {between(told.regenerations.lastKm)}, {between(told.regenerations.earlierKm)}{' '}
+            before.
+          </p>
+        )
+      ) : null}
       <RestrictionTrend told={told} />
       <p className="text-sm text-ink2">
         {ash.known

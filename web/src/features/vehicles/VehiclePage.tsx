@@ -1,9 +1,20 @@
 import { useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
-import { problemOf, useJobsQuery, useOpenJobMutation, useVehicleQuery } from '../../app/api.ts';
+import {
+  problemOf,
+  useJobsQuery,
+  useOpenJobMutation,
+  useVehicleOutlookQuery,
+  useVehicleQuery,
+} from '../../app/api.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+import { TaskList } from '../tasks/TaskList.tsx';
+import { FilterHistory } from './FilterHistory.tsx';
+import { JobLines } from './JobLines.tsx';
 import { OutlookPanel } from './OutlookPanel.tsx';
+import { PartsAndNotes } from './PartsAndNotes.tsx';
+import { VehicleRoad } from './VehicleRoad.tsx';
 import { VehicleForm } from './VehicleForm.tsx';
 
 export function NewVehiclePage() {
@@ -31,6 +42,7 @@ export function VehiclePage() {
   const { vehicleId = '' } = useParams();
   const vehicle = useVehicleQuery(vehicleId);
   const jobs = useJobsQuery({ show: 'all', vehicleId });
+  const told = useVehicleOutlookQuery(vehicleId);
   const [saved, setSaved] = useState(false);
   if (vehicle.error) {
     return (
@@ -44,28 +56,25 @@ export function VehiclePage() {
     <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto grid gap-8 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
       <div className="grid gap-8 content-start min-w-0">
         <h1 className="text-3xl">{vehicle.data.plate}</h1>
+        {told.data && told.data.visits.length > 0 ? (
+          <section aria-label="All jobs by distance" className="min-w-0">
+            <VehicleRoad visits={told.data.visits} />
+          </section>
+        ) : null}
         <OutlookPanel vehicleId={vehicleId} />
-        <section>
-          <h2 className="text-2xl mb-3">Jobs</h2>
-          <ul className="border-t-2 border-ink">
-            {(jobs.data?.jobs ?? []).map((job) => (
-              <li key={job.id} className="border-b-2 border-rule">
-                <Link to={`/jobs/${job.id}`} className="block py-3 hover:bg-card">
-                  <span className="font-head font-semibold">
-                    {new Date(job.openedAt).toLocaleDateString('en-GB', {
-                      day: 'numeric',
-                      month: 'short',
-                      year: 'numeric',
-                    })}
-                    , job {job.number}
-                  </span>
-                  <span className="block text-sm text-ink2">{job.summary.headline}</span>
-                </Link>
-              </li>
-            ))}
-          </ul>
+        <TaskList vehicleId={vehicleId} />
+        <section aria-label="Jobs">
+          <h2 className="text-2xl mb-1">Jobs</h2>
+          <JobLines jobs={jobs.data?.jobs ?? []} />
           {jobs.data?.jobs.length === 0 ? <p className="text-ink2">None yet.</p> : null}
         </section>
+        {told.data ? (
+          <section aria-label="The filter over time" className="min-w-0">
+            <h2 className="text-2xl mb-1 border-b-2 border-ink">The filter over time</h2>
+            <FilterHistory visits={told.data.visits} />
+          </section>
+        ) : null}
+        <PartsAndNotes vehicleId={vehicleId} />
       </div>
       <section>
         <h2 className="text-2xl mb-4">Vehicle, filter and line</h2>

@@ -1,11 +1,14 @@
 import {
+  cause,
   clean,
   codes,
   complaint,
   filter,
+  followUp,
   note,
   part,
   provedBy,
+  putRight,
   signOff,
   work,
   type DemoJob,
@@ -17,7 +20,7 @@ export const TAXIS: readonly DemoJob[] = [
     vehicle: 'taxi03',
     daysAgo: 418,
     steps: [
-      { min: 0, body: complaint('Filter lamp on, town work', 71_200) },
+      { min: 0, body: complaint('Filter lamp on, town work', 71_200, false, { regenEveryKm: 410 }) },
       { min: 6, body: codes('before', 'P2463') },
       { min: 14, purpose: 'before', gauge: filter(21, 10, 61) },
       { min: 36, body: work('drive-regeneration', 'Two up, ring road, 20 min at 70 km/h') },
@@ -29,7 +32,7 @@ export const TAXIS: readonly DemoJob[] = [
     vehicle: 'taxi03',
     daysAgo: 231,
     steps: [
-      { min: 0, body: complaint('Lamp on, power limited', 98_600, true) },
+      { min: 0, body: complaint('Lamp on, power limited', 98_600, true, { regenEveryKm: 380 }) },
       { min: 8, body: codes('before', 'P2463', 'P244B') },
       { min: 20, purpose: 'before', fileName: 'FL003-2-before.csv', log: filter(34, 14, 63) },
       { min: 45, body: clean('Eight bursts of 5 s, cold filter', 0.8) },
@@ -46,11 +49,18 @@ export const TAXIS: readonly DemoJob[] = [
     vehicle: 'taxi03',
     daysAgo: 44,
     steps: [
-      { min: 0, body: complaint('Third time in fourteen months', 127_900) },
+      {
+        min: 0,
+        body: complaint('Third time in fourteen months', 127_900, false, {
+          oilChangedKm: 116_400,
+          regenEveryKm: 240,
+        }),
+      },
       { min: 7, body: codes('before', 'P2463') },
       { min: 18, purpose: 'before', gauge: filter(31, 18, 65) },
       { min: 42, body: clean('Eight bursts of 5 s, cold filter', 0.8) },
       { min: 110, purpose: 'after', gauge: filter(4, 17, 66, { countedG: 31 }) },
+      { min: 114, body: followUp('Motorway run of half an hour, then read it again', 132_000) },
       ...provedBy(116, 18, 'Town work only: a motorway run a week, or it is back in 27 000 km.', {
         counterG: 31,
       }),
@@ -102,6 +112,7 @@ export const TAXIS: readonly DemoJob[] = [
       { min: 0, body: complaint('Lamp on, slow to start', 93_800) },
       { min: 9, body: codes('before', 'P2463', 'P0380') },
       { min: 20, purpose: 'before', gauge: filter(29, 14, 55) },
+      { min: 32, body: cause('glow-plugs-failed', 'Plugs 2 and 3 open by the meter') },
       { min: 44, body: clean('Eight bursts of 5 s, cold filter', 0.8) },
       { min: 110, purpose: 'after', gauge: filter(4, 13, 56, { countedG: 29 }) },
       ...provedBy(
@@ -125,6 +136,7 @@ export const TAXIS: readonly DemoJob[] = [
         log: filter(27, 15, 57, { faults: [{ id: 'glow-plugs-failed', severity: 0.8 }] }),
       },
       { min: 40, body: work('cause-repaired', 'Glow plugs 1–4 and their relay replaced') },
+      { min: 42, body: putRight('glow-plugs-failed', 'All four draw their current again') },
       { min: 66, body: clean('Eight bursts of 5 s, cold filter', 0.8) },
       {
         min: 132,

@@ -1,0 +1,97 @@
+import { Link } from 'react-router';
+import type { FleetCauses } from '@white-ember/core/contract';
+import { sentenceOf } from '@white-ember/core/diagnosis';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../app/store.ts';
+import { spacedNumber } from '../../ui/format.ts';
+import { dateOf } from '../report/dates.ts';
+
+/** Causes that were found, by engine family: how often each, and how many of them are not put right. */
+export function CausesByFamily({ causes: { families } }: { causes: FleetCauses }) {
+  const told = families.filter((family) => family.causes.length > 0);
+  const most = Math.max(1, ...told.flatMap((family) => family.causes.map(({ jobs }) => jobs)));
+  return (
+    <section aria-label="Causes by family" className="grid gap-3 content-start min-w-0">
+      <h2 className="text-2xl border-b-2 border-ink">Causes by family</h2>
+      {told.length === 0 ? (
+        <p className="text-ink2">None yet: a cause that is confirmed on a job is counted here.</p>
+      ) : null}
+      {told.map(({ family, vehicles, jobs, causes }) => (
+        <table key={family} className="w-full text-left">
+          <caption className="text-left">
+            <span className="font-head font-semibold text-lg">{family}</span>{' '}
+            <span className="text-sm text-ink2">
+              {vehicles} {vehicles === 1 ? 'vehicle' : 'vehicles'}, {jobs} {jobs === 1 ? 'job' : 'jobs'}
+            </span>
+          </caption>
+          <tbody>
+            {causes.map(({ cause, jobs: times, open }) => (
+              <tr key={cause} className="border-t border-rule">
+                <th scope="row" className="font-normal py-1 pr-3">
+                  {sentenceOf(cause)}
+                  <span
+                    aria-hidden
+                    className="block h-1.5 bg-steel"
+                    style={{ width: `${Math.max(4, (100 * times) / most)}%` }}
+                  />
+                </th>
+                <td className="text-right whitespace-nowrap align-top py-1">
+                  {times} {times === 1 ? 'job' : 'jobs'}
+                  {open > 0 ? (
+                    <span className="block text-sm text-ember-text font-bold">{open} left as it was</span>
+                  ) : null}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ))}
+    </section>
+  );
+}
+
+/** Cleans that did not hold: how many, why, and the latest. */
+export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: { causes: FleetCauses }) {
+  const unit = useAppSelector((state) => state.preferences.distanceUnit);
+  const distance = (km: number): string => `${spacedNumber(fromBase(km, unit))} ${unitLabel(unit)}`;
+  return (
+    <section aria-label="Who comes back, and why" className="grid gap-3 content-start min-w-0">
+      <h2 className="text-2xl border-b-2 border-ink">Who comes back, and why</h2>
+      <p>
+        {cleaned === 0
+          ? 'No filter was worked on yet.'
+          : `${cameBack} of ${cleaned} filters that were worked on were full again within ${distance(within.km)}, or ${within.days} days where the distance is not known.`}
+      </p>
+      {why.length > 0 ? (
+        <ul className="grid gap-1">
+          {why.map(({ cause, count }) => (
+            <li key={cause ?? ''} className="flex gap-3">
+              <span className="figure-text">{count} ×</span>
+              {cause === undefined ? 'no cause was found' : sentenceOf(cause)}
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      <ul>
+        {last.map(({ jobId, vehicleId, plate, at, km, days, causes, leftOpen, number }) => (
+          <li key={jobId} className="border-t-2 border-rule py-2">
+            <p>
+              <Link to={`/vehicles/${vehicleId}`} className="figure-text underline underline-offset-4">
+                {plate}
+              </Link>{' '}
+              back after {km === undefined ? `${days} days` : distance(km)}, {dateOf(at)},{' '}
+              <Link to={`/jobs/${jobId}`} className="underline underline-offset-4 whitespace-nowrap">
+                job {number}
+              </Link>
+            </p>
+            <p className="text-sm text-ink2">
+              {causes.length === 0
+                ? 'No cause was found at either visit.'
+                : `${causes.map(sentenceOf).join('; ')}${leftOpen ? ', known and left at the visit before' : ''}.`}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

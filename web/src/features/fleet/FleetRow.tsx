@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { FleetVehicle } from '@white-ember/core/contract';
+import { FARTHEST_KM } from '@white-ember/core/outlook';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../app/store.ts';
+import { spacedNumber } from '../../ui/format.ts';
+import { dateOf } from '../report/dates.ts';
+import { Told } from '../vehicles/OutlookPanel.tsx';
+import { DueBar, type Months } from './RoadAhead.tsx';
+import { RestrictionMark } from './RestrictionMark.tsx';
+
+export const FLEET_GRID =
+  'grid gap-x-4 gap-y-1 grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[11rem_9.5rem_minmax(0,1fr)_5.5rem] items-center';
+
+/** A vehicle of the fleet: what it is, how it went, when it is due, how likely it is to be back soon. Opens to its chart. */
+export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: Months }) {
+  const [open, setOpen] = useState(false);
+  const unit = useAppSelector((state) => state.preferences.distanceUnit);
+  const { told, plate, model, customerName } = vehicle;
+  const { outlook, dueDate } = told;
+  if (!outlook.known) return null;
+  const { dueKm, comeBack, openCauses } = outlook;
+  const km =
+    dueKm.value >= FARTHEST_KM
+      ? 'far'
+      : `${spacedNumber(Math.round(fromBase(dueKm.value, unit) / 100) * 100)} ${unitLabel(unit)}`;
+  const late = dueDate !== undefined && Date.parse(dueDate.value) < months.now;
+  const percent = Math.round(100 * comeBack.chance);
+  return (
+    <li className="border-b-2 border-rule">
+      <div className={`${FLEET_GRID} py-2`}>
+        <button
+          className="text-left min-h-11 min-w-0"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+          aria-label={`${plate}: its restriction over distance`}
+        >
+          <span className="figure-text text-xl block">
+            <span aria-hidden className="text-ink2">
+              {open ? '▾ ' : '▸ '}
+            </span>
+            {plate}
+          </span>
+          <span className="text-sm text-ink2 block truncate">
+            {model}
+            {customerName ? `, ${customerName}` : ''}
+          </span>
+        </button>
+        <div className="max-lg:row-start-1 max-lg:col-start-2 w-36 lg:w-full">
+          <RestrictionMark told={told} />
+        </div>
+        <div className="min-w-0 max-lg:col-span-2">
+          <div className="max-sm:hidden">
+            <DueBar months={months} dueDate={dueDate} />
+          </div>
+          <p className={`text-sm mt-0.5 ${late || dueKm.value === 0 ? 'text-ember-text font-bold' : ''}`}>
+            {dueKm.value === 0
+              ? `Due now: it was over the limit on ${dateOf(outlook.from.at)}`
+              : dueDate
+                ? `${late ? 'Late: due by its trend' : 'Due'} around ${dateOf(dueDate.value)}, ${km} after ${dateOf(outlook.from.at)}`
+                : `Due ${km} after ${dateOf(outlook.from.at)}; how much it is driven is not known`}
+          </p>
+        </div>
+        <p
+          className={`text-sm lg:text-right max-lg:col-span-2 ${openCauses.length > 0 ? 'text-ember-text font-bold' : 'text-ink2'}`}
+        >
+          <span className="lg:hidden">Back soon: </span>
+          {percent < 1 ? '< 1' : percent} %
+        </p>
+      </div>
+      {open ? (
+        <div className="pb-4 grid gap-3 max-w-3xl">
+          <Told told={told} />
+          <Link
+            to={`/vehicles/${vehicle.id}`}
+            className="underline underline-offset-4 min-h-11 content-center"
+          >
+            Open {plate}
+          </Link>
+        </div>
+      ) : null}
+    </li>
+  );
+}

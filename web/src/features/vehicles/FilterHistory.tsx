@@ -1,0 +1,55 @@
+import { Link } from 'react-router';
+import type { VehicleOutlook } from '@white-ember/core/outlook';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { useAppSelector } from '../../app/store.ts';
+import { spacedNumber } from '../../ui/format.ts';
+import { dateOf } from '../report/dates.ts';
+import { FATE_WORDS, ratioWords } from './VehicleRoad.tsx';
+
+/** What became of the filter over the years: cleaned, regenerated, exchanged, weighed. */
+export function FilterHistory({ visits }: { visits: VehicleOutlook['visits'] }) {
+  const unit = useAppSelector((state) => state.preferences.distanceUnit);
+  const worked = visits.filter(({ filter, weighed }) => filter !== 'as-it-was' || weighed).toReversed();
+  if (worked.length === 0) return <p className="text-ink2">It was not worked on yet.</p>;
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full text-left text-sm">
+        <thead>
+          <tr className="align-bottom">
+            <th className="pr-3">job</th>
+            <th className="text-right pr-3">{unitLabel(unit)}</th>
+            <th className="pr-3">filter</th>
+            <th className="text-right">found → left</th>
+          </tr>
+        </thead>
+        <tbody>
+          {worked.map((visit) => {
+            const { beforeKg, afterKg } = visit.weighed ?? {};
+            return (
+              <tr key={visit.jobId} className="border-t border-rule align-top">
+                <td className="pr-3 py-1">
+                  <Link to={`/jobs/${visit.jobId}`} className="underline underline-offset-4">
+                    {visit.number}
+                  </Link>
+                  <span className="block text-ink2 whitespace-nowrap">{dateOf(visit.at)}</span>
+                </td>
+                <td className="text-right pr-3 py-1">
+                  {visit.km === undefined ? '–' : spacedNumber(fromBase(visit.km, unit))}
+                </td>
+                <td className="pr-3 py-1">
+                  {FATE_WORDS[visit.filter]}
+                  {beforeKg === undefined && afterKg === undefined ? null : (
+                    <span className="block text-ink2">
+                      {beforeKg?.toFixed(2) ?? '–'} → {afterKg?.toFixed(2) ?? '–'} kg
+                    </span>
+                  )}
+                </td>
+                <td className="text-right py-1 whitespace-nowrap">{ratioWords(visit) || '–'}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

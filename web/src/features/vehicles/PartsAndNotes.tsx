@@ -1,0 +1,52 @@
+import { Link } from 'react-router';
+import { problemOf, useVehicleHistoryQuery } from '../../app/api.ts';
+import { ProblemNotice } from '../../ui/Notice.tsx';
+import { dateOf } from '../report/dates.ts';
+
+/** Parts that were fitted and remarks that were made, over all jobs of a vehicle. */
+export function PartsAndNotes({ vehicleId }: { vehicleId: string }) {
+  const history = useVehicleHistoryQuery(vehicleId);
+  if (history.error) return <ProblemNotice problem={problemOf(history.error)} />;
+  if (!history.data) return null;
+  const { parts, notes } = history.data;
+  const from = (jobId: string, number: number, at: string) => (
+    <span className="text-sm text-ink2 whitespace-nowrap">
+      {dateOf(at)},{' '}
+      <Link to={`/jobs/${jobId}`} className="underline underline-offset-4">
+        job {number}
+      </Link>
+    </span>
+  );
+  return (
+    <>
+      <section aria-label="Parts">
+        <h2 className="text-2xl mb-1 border-b-2 border-ink">Parts</h2>
+        {parts.length === 0 ? <p className="text-ink2">None on record.</p> : null}
+        <ul>
+          {parts.map(({ jobId, number, at, what, details, temporary }, i) => (
+            <li key={i} className="border-b border-rule py-1.5">
+              <span className="font-bold">{what}</span>
+              {temporary ? <span className="text-ember-text font-bold"> · for now only</span> : null}
+              {details ? <span className="block text-sm">{details}</span> : null}
+              {from(jobId, number, at)}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section aria-label="Notes">
+        <h2 className="text-2xl mb-1 border-b-2 border-ink">Notes</h2>
+        {notes.length === 0 ? <p className="text-ink2">None on record.</p> : null}
+        <ul>
+          {notes.map(({ jobId, number, at, text, author }, i) => (
+            <li key={i} className="border-b border-rule py-1.5">
+              {text}{' '}
+              <span className="block">
+                {from(jobId, number, at)} <span className="text-sm text-ink2">· {author}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}
