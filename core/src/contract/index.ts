@@ -84,3 +84,4 @@ export {
   type TaskList,
 } from './tasks.ts';
 export { vehicleHistorySchema, type VehicleHistory } from './vehicleHistory.ts';
+export { takenInSchema, type TakenIn } from './archive.ts';

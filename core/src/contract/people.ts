@@ -41,6 +41,8 @@ export const memberSchema = z.object({
   name: z.string(),
   signInName: z.string(),
   role: roleSchema,
+  /** False for people who came with an archive, until a lead sets a password. */
+  maySignIn: z.boolean(),
 });
 export type Member = z.infer<typeof memberSchema>;
 

@@ -27,5 +27,12 @@ export { chanceText, verdictLine } from './verdictLine.ts';
 export { summariseJob } from './summarise.ts';
 export { visitOf } from './visitOf.ts';
 export { HISTORY_KINDS, vehicleHistory } from './vehicleHistory.ts';
+export {
+  READING_COLUMNS,
+  READING_TABLE_KINDS,
+  readingTable,
+  type ReadingRow,
+  type ReadJob,
+} from './readingTable.ts';
 export { followUpsOf } from './followUps.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';

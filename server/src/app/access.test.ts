@@ -146,6 +146,25 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'get /api/vehicles/:id/family': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/family`),
   'get /api/vehicles/:id/outlook': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/outlook`),
   'get /api/vehicles/:id/history': (c) => c.get(`/api/vehicles/${mine.ids.vehicle}/history`),
+  'get /api/workshop/archive': (c) => c.get('/api/workshop/archive'),
+  'post /api/workshop/archive': async (c) => {
+    const { address, cookie } = mine.lead;
+    const zip = await fetch(`${address}/api/workshop/archive`, { headers: { cookie } });
+    const bytes = new Uint8Array(await zip.arrayBuffer());
+    return c.upload('/api/workshop/archive', { name: 'a.zip', bytes }, {});
+  },
+  'get /api/readings.csv': (c) => c.get('/api/readings.csv'),
+  'put /api/members/:id/password': async (c) => {
+    const id = uuidv7();
+    await mine.lead.post('/api/members', {
+      id,
+      name: 'Rook',
+      signInName: `rook-${id}`,
+      password: PASSWORD,
+      role: 'viewer',
+    });
+    return c.put(`/api/members/${id}/password`, { password: 'a new long word' });
+  },
   'get /api/fleet': (c) => c.get('/api/fleet'),
   'get /api/fleet/causes': (c) => c.get('/api/fleet/causes'),
   'get /api/tasks': (c) => c.get('/api/tasks'),

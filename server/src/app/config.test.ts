@@ -13,6 +13,7 @@ describe('settings', () => {
       port: 4730,
       demo: false,
       maxUploadBytes: 256 * 1024 * 1024,
+      maxArchiveBytes: 8192 * 1024 * 1024,
       requestsPerMinute: 3000,
       signInTriesPer15Min: 10,
       logLevel: 'warn',

@@ -6,6 +6,8 @@ export interface Config {
   /** Whether the demo workshop's one-tap sign-ins are offered. */
   readonly demo: boolean;
   readonly maxUploadBytes: number;
+  /** An archive of a whole workshop may be larger. */
+  readonly maxArchiveBytes: number;
   /** General limit per address and minute; signing in has its own. */
   readonly requestsPerMinute: number;
   readonly signInTriesPer15Min: number;
@@ -38,6 +40,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     port: positive(env['WHITE_EMBER_PORT'], 4730, 'WHITE_EMBER_PORT'),
     demo: env['WHITE_EMBER_DEMO'] === '1',
     maxUploadBytes: positive(env['WHITE_EMBER_MAX_UPLOAD_MB'], 256, 'WHITE_EMBER_MAX_UPLOAD_MB') * MEGABYTE,
+    maxArchiveBytes:
+      positive(env['WHITE_EMBER_MAX_ARCHIVE_MB'], 8192, 'WHITE_EMBER_MAX_ARCHIVE_MB') * MEGABYTE,
     requestsPerMinute: positive(
       env['WHITE_EMBER_REQUESTS_PER_MINUTE'],
       3000,

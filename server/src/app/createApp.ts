@@ -114,14 +114,17 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
   app.use('/api', sessions.middleware);
   app.use('/api', csrfGuard);
 
+  const uploaderOf = (fileSize: number): RequestHandler =>
+    multer({
+      storage: multer.diskStorage({ destination: join(tmpdir()) }),
+      limits: { fileSize, files: 1, fields: 2, fieldSize: 100_000 },
+    }).single('file');
   registerRoutes(ALL_ROUTES, {
     app,
     db,
     config,
-    uploader: multer({
-      storage: multer.diskStorage({ destination: join(tmpdir()) }),
-      limits: { fileSize: config.maxUploadBytes, files: 1, fields: 2, fieldSize: 100_000 },
-    }).single('file'),
+    uploader: uploaderOf(config.maxUploadBytes),
+    archiveUploader: uploaderOf(config.maxArchiveBytes),
     signInLimiter,
     memberOf: (req) => memberOf(req, db),
   });

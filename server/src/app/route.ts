@@ -46,8 +46,8 @@ interface RouteBase<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodTyp
   /** Schema of the answer; absent for raw streams and empty answers. */
   readonly answer?: A;
   readonly status?: number;
-  /** Takes one file as multipart; the handler finds it in `req`. */
-  readonly upload?: boolean;
+  /** Takes one file as multipart; the handler finds it in `req`. An archive may be larger than other files. */
+  readonly upload?: boolean | 'archive';
   readonly limiter?: 'sign-in';
 }
 
@@ -92,6 +92,7 @@ export interface Wiring {
   readonly db: DataSource;
   readonly config: Config;
   readonly uploader: RequestHandler;
+  readonly archiveUploader: RequestHandler;
   readonly signInLimiter: RequestHandler;
   readonly memberOf: (req: Request) => Promise<Member | undefined>;
 }
@@ -133,7 +134,7 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
       }
       next();
     });
-    if (route.upload) chain.push(wiring.uploader);
+    if (route.upload) chain.push(route.upload === 'archive' ? wiring.archiveUploader : wiring.uploader);
     chain.push(async (req, res) => {
       try {
         const member = res.locals['member'] as Member | undefined;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { archiveRoutes } from '../archive/archive.routes.ts';
 import { customerRoutes } from '../customers/customer.routes.ts';
 import { fleetRoutes } from '../fleet/fleet.routes.ts';
 import { filterModelRoutes } from '../filters/filterModel.routes.ts';
@@ -51,4 +52,5 @@ export const ALL_ROUTES: readonly Route[] = [
   ...outlookRoutes,
   ...fleetRoutes,
   ...taskRoutes,
+  ...archiveRoutes,
 ];

@@ -8,6 +8,8 @@ let decoy: Promise<string> | undefined;
 /** Verifies against a decoy where the member is unknown, so that the answer takes as long either way. */
 export async function verifyPassword(stored: string | undefined, password: string): Promise<boolean> {
   decoy ??= hash('no such member');
-  const matches = await verify(stored ?? (await decoy), password);
-  return matches && stored !== undefined;
+  // Who came with an archive has none until a lead sets one.
+  const known = stored !== undefined && stored !== '';
+  const matches = await verify(known ? stored : await decoy, password);
+  return matches && known;
 }

@@ -6,6 +6,7 @@ import {
   firstRunSchema,
   memberSchema,
   newMemberSchema,
+  newPasswordSchema,
   sessionSchema,
   workshopSchema,
   workshopUpdateSchema,
@@ -15,8 +16,9 @@ import {
   type Session,
   type Workshop as WorkshopView,
 } from '@white-ember/core/contract';
+import { idSchema } from '@white-ember/core/ledger';
 import type { Config } from '../app/config.ts';
-import { Refusal } from '../app/problem.ts';
+import { notFound, Refusal } from '../app/problem.ts';
 import { memberRoute, publicRoute, type Route } from '../app/route.ts';
 import { csrfTokenOf, endSession, startSession } from '../app/session.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
@@ -25,7 +27,13 @@ import { hashPassword, verifyPassword } from './passwords.ts';
 
 const toWorkshop = ({ id, name, signOffBy }: Workshop): WorkshopView => ({ id, name, signOffBy });
 
-const toView = ({ id, name, signInName, role }: Member): MemberView => ({ id, name, signInName, role });
+const toView = ({ id, name, signInName, role, passwordHash }: Member): MemberView => ({
+  id,
+  name,
+  signInName,
+  role,
+  maySignIn: passwordHash !== '',
+});
 
 /** The member of a session, fresh from the database, so that a changed role or removed member counts at once. */
 export async function memberOf(req: Request, db: DataSource): Promise<Member | undefined> {
@@ -187,6 +195,25 @@ export const peopleRoutes: Route[] = [
     answer: z.array(memberSchema),
     handle: async ({ db, workshopId }) =>
       (await db.manager.find(MemberEntity, { where: { workshopId }, order: { name: 'ASC' } })).map(toView),
+  }),
+  memberRoute({
+    method: 'put',
+    path: '/api/members/:id/password',
+    access: 'lead',
+    summary: 'Set a new password for a person; whoever is signed in as them is signed out',
+    params: z.object({ id: idSchema }),
+    body: z.object({ password: newPasswordSchema }),
+    answer: memberSchema,
+    handle: async ({ params, body, db, workshopId }) => {
+      const member = await db.manager.findOneBy(MemberEntity, { id: params.id, workshopId });
+      if (!member) throw notFound('The person');
+      const passwordHash = await hashPassword(body.password);
+      await db.transaction(async (manager) => {
+        await manager.update(MemberEntity, { id: member.id }, { passwordHash });
+        await manager.query(`DELETE FROM session WHERE sess->>'memberId' = $1`, [member.id]);
+      });
+      return toView({ ...member, passwordHash });
+    },
   }),
   memberRoute({
     method: 'post',

@@ -43,6 +43,7 @@ export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: 
     port: 0,
     demo: false,
     maxUploadBytes: 5 * 1024 * 1024,
+    maxArchiveBytes: 64 * 1024 * 1024,
     requestsPerMinute: 100_000,
     signInTriesPer15Min: 1000,
     mailFrom: 'workshop@white-ember.invalid',

@@ -1,0 +1,300 @@
+import { createHash } from 'node:crypto';
+import type { DataSource, EntityManager } from 'typeorm';
+import type { z } from 'zod';
+import { conflict, Refusal } from '../app/problem.ts';
+import { refreshSummary } from '../jobs/jobSummary.ts';
+import {
+  ARCHIVE_TABLES,
+  columnsOf,
+  keyOf,
+  MANIFEST_NAME,
+  manifestSchema,
+  rawFile,
+  REFERENCES,
+  TABLE_NAMES,
+  tableFile,
+  UNCHANGING,
+  type ArchiveTable,
+  type Manifest,
+} from './archiveFormat.ts';
+import { linesIn, notReadable, openZip, type OpenZip } from './zipFile.ts';
+
+const PAGE_ROWS = 200;
+const CHUNK_BYTES = 1024 * 1024;
+
+/** What came of taking an archive in. */
+export interface TakenIn {
+  /** Rows by table: new here, and those that were here before and stay as they are. */
+  readonly added: Record<ArchiveTable, number>;
+  readonly known: Record<ArchiveTable, number>;
+  /** People whose sign-in name is taken here: they got another one. */
+  readonly renamed: { name: string; signInName: string }[];
+}
+
+const firstIssue = (error: z.ZodError): string => {
+  const [issue] = error.issues;
+  return issue
+    ? `${issue.path.join('.')}${issue.path.length > 0 ? ': ' : ''}${issue.message}`
+    : 'is not right';
+};
+
+async function readManifest(zip: OpenZip): Promise<Manifest> {
+  let text = '';
+  for await (const [line] of linesIn(zip, MANIFEST_NAME)) text += line;
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    throw notReadable(`${MANIFEST_NAME} is no JSON`);
+  }
+  const parsed = manifestSchema.safeParse(value);
+  if (!parsed.success) throw notReadable(`${MANIFEST_NAME}: ${firstIssue(parsed.error)}`);
+  return parsed.data;
+}
+
+type Row = Record<string, unknown> & { readonly id?: string };
+
+/** The rows of a table, checked one by one. */
+async function* rowsIn(zip: OpenZip, table: ArchiveTable): AsyncGenerator<Row> {
+  const name = tableFile(table);
+  for await (const [line, number] of linesIn(zip, name)) {
+    let value: unknown;
+    try {
+      value = JSON.parse(line);
+    } catch {
+      throw notReadable(`${name}, line ${number}: is no JSON`);
+    }
+    const parsed = ARCHIVE_TABLES[table].safeParse(value);
+    if (!parsed.success) throw notReadable(`${name}, line ${number}: ${firstIssue(parsed.error)}`);
+    yield parsed.data as Row;
+  }
+}
+
+/** Columns that are not in the archive and must not be empty. */
+const FILLED: Partial<Record<ArchiveTable, string>> = {
+  member: `'' AS password_hash`,
+  // Worked out anew when its entries are in.
+  job: `'{}'::jsonb AS summary`,
+};
+
+/** Adds rows that are not here yet; those that are stay. Rows that never change must be the same. */
+async function addRows(
+  manager: EntityManager,
+  workshopId: string,
+  table: ArchiveTable,
+  rows: readonly Row[],
+): Promise<number> {
+  const columns = columnsOf(table);
+  const filled = FILLED[table];
+  const target = [...columns, 'workshop_id', ...(filled ? [filled.split(' AS ')[1] as string] : [])];
+  const added = await manager.query<{ key: string }[]>(
+    `INSERT INTO ${table} (${target.join(', ')})
+     SELECT ${columns.map((column) => `r.${column}`).join(', ')}, $1::uuid${filled ? `, ${filled.split(' AS ')[0] ?? ''}` : ''}
+       FROM jsonb_populate_recordset(NULL::${table}, $2::jsonb) r
+     ON CONFLICT (${table === 'channel_correction' ? 'workshop_id, heading' : 'id'}) DO NOTHING RETURNING ${keyOf(table)}::text AS key`,
+    [workshopId, JSON.stringify(rows)],
+  );
+  if (added.length === rows.length) return added.length;
+  const isNew = new Set(added.map(({ key }) => key));
+  const others = rows.filter((row) => !isNew.has(row[keyOf(table)] as string));
+  const [clash] = await manager.query<{ id: string }[]>(
+    table === 'channel_correction'
+      ? 'SELECT NULL AS id WHERE false'
+      : `SELECT t.id FROM ${table} t JOIN jsonb_populate_recordset(NULL::${table}, $2::jsonb) r ON r.id = t.id
+          WHERE t.workshop_id <> $1${
+            UNCHANGING.has(table)
+              ? ` OR ${table === 'blob' ? 't.sha256 <> r.sha256' : 't.content_hash <> r.content_hash'}`
+              : ''
+          } LIMIT 1`,
+    table === 'channel_correction' ? [] : [workshopId, JSON.stringify(others)],
+  );
+  if (clash)
+    throw conflict(
+      `The archive has a row of ${table} (${clash.id}) that is here already with other content. Nothing was kept.`,
+    );
+  return added.length;
+}
+
+/** People whose sign-in name somebody else has here get another one; nobody is signed in by an archive. */
+async function withFreeNames(
+  manager: EntityManager,
+  rows: readonly Row[],
+  renamed: TakenIn['renamed'],
+): Promise<Row[]> {
+  const taken = await manager.query<{ id: string; name: string }[]>(
+    `SELECT id, lower(sign_in_name) AS name FROM member WHERE lower(sign_in_name) = ANY($1)`,
+    [rows.map((row) => String(row['sign_in_name']).toLowerCase())],
+  );
+  return rows.map((row) => {
+    const signInName = String(row['sign_in_name']);
+    const other = taken.find(({ id, name }) => name === signInName.toLowerCase() && id !== row.id);
+    if (!other) return row;
+    const free = `${signInName}-${String(row.id).slice(-6)}`;
+    renamed.push({ name: String(row['name']), signInName: free });
+    return { ...row, sign_in_name: free };
+  });
+}
+
+/** A raw file, in pieces of the size in which they are kept, held against its length and its hash. */
+async function addRawFile(manager: EntityManager, zip: OpenZip, row: Row): Promise<void> {
+  const [id, size, sha256] = [String(row.id), Number(row['size_bytes']), String(row['sha256'])];
+  const name = rawFile(id);
+  const hash = createHash('sha256');
+  let [position, bytes, kept] = [0, 0, Buffer.alloc(0)];
+  const keep = async (piece: Buffer): Promise<void> => {
+    await manager.query('INSERT INTO blob_chunk (blob_id, position, bytes) VALUES ($1, $2, $3)', [
+      id,
+      position++,
+      piece,
+    ]);
+  };
+  for await (const piece of await zip.read(name)) {
+    const buffer = piece as Buffer;
+    hash.update(buffer);
+    bytes += buffer.length;
+    if (bytes > size) break;
+    kept = Buffer.concat([kept, buffer]);
+    while (kept.length >= CHUNK_BYTES) {
+      await keep(kept.subarray(0, CHUNK_BYTES));
+      kept = kept.subarray(CHUNK_BYTES);
+    }
+  }
+  if (kept.length > 0) await keep(kept);
+  if (bytes !== size || hash.digest('hex') !== sha256)
+    throw notReadable(`${name} is not what was put into the archive: its length or hash differs`);
+}
+
+async function takeTable(
+  manager: EntityManager,
+  zip: OpenZip,
+  workshopId: string,
+  table: ArchiveTable,
+  renamed: TakenIn['renamed'],
+): Promise<{ added: number; rows: number }> {
+  let [added, rows] = [0, 0];
+  let page: Row[] = [];
+  const flush = async (): Promise<void> => {
+    if (page.length === 0) return;
+    rows += page.length;
+    const fit = table === 'member' ? await withFreeNames(manager, page, renamed) : page;
+    if (table === 'blob') {
+      // Only of new ones the bytes are read.
+      const known = new Set(
+        (
+          await manager.query<{ id: string }[]>('SELECT id FROM blob WHERE id = ANY($1::uuid[])', [
+            fit.map(({ id }) => id),
+          ])
+        ).map(({ id }) => id),
+      );
+      added += await addRows(manager, workshopId, table, fit);
+      for (const row of fit) if (!known.has(String(row.id))) await addRawFile(manager, zip, row);
+    } else added += await addRows(manager, workshopId, table, fit);
+    page = [];
+  };
+  for await (const row of rowsIn(zip, table)) {
+    page.push(row);
+    if (page.length >= PAGE_ROWS) await flush();
+  }
+  await flush();
+  return { added, rows };
+}
+
+async function checkReferences(manager: EntityManager, workshopId: string): Promise<void> {
+  for (const [table, column, to] of REFERENCES) {
+    const [foreign] = await manager.query<{ id: string }[]>(
+      `SELECT t.${keyOf(table)}::text AS id FROM ${table} t JOIN ${to} o ON o.id = t.${column}
+        WHERE t.workshop_id = $1 AND o.workshop_id <> $1 LIMIT 1`,
+      [workshopId],
+    );
+    if (foreign)
+      throw notReadable(`${tableFile(table)}: ${foreign.id} names a ${to} that is not in the archive`);
+  }
+}
+
+/** What the database itself refuses, in words. */
+function inWords(error: unknown): unknown {
+  const { code, detail, table } = error as { code?: string; detail?: string; table?: string };
+  if (code === '23505') {
+    // “Key (workshop_id, number)=(…, 12) already exists.”: the name of the column and its value are what a person knows.
+    const [, column, value] = /\((?:[\w, ()]+, )?(\w+)\)*\)=\((?:.*, )?(.*?)\)/.exec(detail ?? '') ?? [];
+    return conflict(
+      `The ${column ?? 'name'} ${value ?? ''} of a ${table ?? 'row'} in the archive is in use here for another. Nothing was kept.`,
+    );
+  }
+  if (code === '23503')
+    return notReadable(`A row of ${table ?? 'it'} names another that is not in the archive`);
+  if (code?.startsWith('22') || code === '23514' || code === '23502')
+    return notReadable(`A value of ${table ?? 'it'} is not right`);
+  return error;
+}
+
+/** Unpacked an archive may be so many times its own size: JSON packs well, and a bomb better. */
+const MOST_UNPACKED = 200;
+
+/**
+ * Takes an archive into a workshop, all of it or nothing. What is here already stays as it is; what never changes has to be
+ * the same. An empty workshop takes over the name and the settings, too.
+ */
+export async function readArchive(
+  db: DataSource,
+  workshopId: string,
+  file: { readonly path: string; readonly sizeBytes: number },
+): Promise<TakenIn> {
+  const zip = await openZip(file.path);
+  try {
+    const manifest = await readManifest(zip);
+    const unpacked = zip.names.reduce((sum, name) => sum + zip.sizeOf(name), 0);
+    if (unpacked > MOST_UNPACKED * file.sizeBytes)
+      throw notReadable('It unpacks to far more than it can hold');
+    const result: TakenIn = {
+      added: {} as TakenIn['added'],
+      known: {} as TakenIn['known'],
+      renamed: [],
+    };
+    await db.transaction(async (manager) => {
+      await manager.query('SELECT id FROM workshop WHERE id = $1 FOR UPDATE', [workshopId]);
+      const [before] = await manager.query<[{ empty: boolean }]>(
+        'SELECT NOT EXISTS (SELECT 1 FROM vehicle WHERE workshop_id = $1) AS empty',
+        [workshopId],
+      );
+      for (const table of TABLE_NAMES) {
+        const { added, rows } = await takeTable(manager, zip, workshopId, table, result.renamed);
+        if (rows !== manifest.rows[table])
+          throw notReadable(
+            `${tableFile(table)} has ${rows} rows instead of ${manifest.rows[table] ?? 'none'}: it was cut short`,
+          );
+        result.added[table] = added;
+        result.known[table] = rows - added;
+      }
+      await checkReferences(manager, workshopId);
+      await manager.query(
+        `UPDATE workshop SET next_job_number = greatest(next_job_number, $2)${before.empty ? ', name = $3, sign_off_by = $4' : ''}
+          WHERE id = $1`,
+        [
+          workshopId,
+          manifest.workshop.next_job_number,
+          ...(before.empty ? [manifest.workshop.name, manifest.workshop.sign_off_by] : []),
+        ],
+      );
+      // New jobs, and those that were here with fewer entries.
+      const jobs = await manager.query<{ id: string }[]>(
+        `SELECT j.id FROM job j LEFT JOIN LATERAL (SELECT count(*)::int AS n FROM entry WHERE job_id = j.id) e ON true
+          WHERE j.workshop_id = $1 AND (j.summary = '{}'::jsonb OR j.entry_count <> e.n)`,
+        [workshopId],
+      );
+      await manager.query(
+        `UPDATE job SET entry_count = e.n, last_entry_at = greatest(last_entry_at, e.last)
+           FROM (SELECT job_id, count(*)::int AS n, max(server_time) AS last FROM entry
+                  WHERE job_id = ANY($1::uuid[]) GROUP BY job_id) e
+          WHERE e.job_id = job.id`,
+        [jobs.map(({ id }) => id)],
+      );
+      for (const { id } of jobs) await refreshSummary(manager, workshopId, id);
+    });
+    return result;
+  } catch (error) {
+    throw error instanceof Refusal ? error : inWords(error);
+  } finally {
+    zip.close();
+  }
+}
