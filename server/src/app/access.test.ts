@@ -28,9 +28,18 @@ let photoId: string;
 const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]);
 const LOG = sampleBytes('sample1-healthy.csv');
 
+/** Somebody whose password is set anew; nobody is signed in as them. */
+const rook = uuidv7();
 beforeAll(async () => {
   app = await startTestApp({ outboxFolder: outbox });
   mine = await makeWorkshop(app, 'Reedmere');
+  await mine.lead.post('/api/members', {
+    id: rook,
+    name: 'Rook',
+    signInName: 'reedmere-rook',
+    password: PASSWORD,
+    role: 'viewer',
+  });
   theirs = await makeWorkshop(app, 'Otherford');
   const log = await mine.technician.upload<Log>(`/api/jobs/${mine.ids.job}/logs`, {
     name: 'a.csv',
@@ -154,17 +163,8 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
     return c.upload('/api/workshop/archive', { name: 'a.zip', bytes }, {});
   },
   'get /api/readings.csv': (c) => c.get('/api/readings.csv'),
-  'put /api/members/:id/password': async (c) => {
-    const id = uuidv7();
-    await mine.lead.post('/api/members', {
-      id,
-      name: 'Rook',
-      signInName: `rook-${id}`,
-      password: PASSWORD,
-      role: 'viewer',
-    });
-    return c.put(`/api/members/${id}/password`, { password: 'a new long word' });
-  },
+  'put /api/members/:id/password': (c) =>
+    c.put(`/api/members/${rook}/password`, { password: 'a new long word' }),
   'get /api/fleet': (c) => c.get('/api/fleet'),
   'get /api/fleet/causes': (c) => c.get('/api/fleet/causes'),
   'get /api/tasks': (c) => c.get('/api/tasks'),

@@ -11,6 +11,7 @@ import { valueOf } from '@white-ember/core/quantities';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '@white-ember/core/testing';
 import { buildWeb } from '../launch/build.ts';
 import { measureApi } from './api.ts';
+import { measureArchive } from './archive.ts';
 import { measureBenchVehicles } from './benchVehicles.ts';
 import { measureBurn } from './burn.ts';
 import { measureClosedLoop } from './closedLoop.ts';
@@ -150,6 +151,7 @@ const rows = [
   ...measurePages(),
   ...(await measureApi(root)),
   ...(await measureFleet(root)),
+  ...(await measureArchive(root)),
 ];
 const table = [
   '| what | measured | against | ratio |',
