@@ -1,6 +1,7 @@
 import { filterVolumeL } from '../filter/index.ts';
 import type { BenchVehicle } from './benchVehicle.ts';
 import type { FaultId } from './faults.ts';
+import { loosen } from './vehicle/exhaustLine.ts';
 import { FILTER_CELLS, totalSootG } from './vehicle/plant.ts';
 import type { EgtNumber } from './vehicle/wear.ts';
 
@@ -161,7 +162,7 @@ export function perform(vehicle: BenchVehicle, act: Act): ActResult {
 const BLOCK_H = 1.3;
 const EXHAUST_H = 0.35;
 
-function stand({ plant }: BenchVehicle, hours: number): void {
+function stand({ plant, family }: BenchVehicle, hours: number): void {
   const { ambientC, exhaust, pipes, barometerMbar } = plant;
   const cooled = (celsius: number, overH: number): number =>
     ambientC + (celsius - ambientC) * Math.exp(-hours / overH);
@@ -175,6 +176,8 @@ function stand({ plant }: BenchVehicle, hours: number): void {
     list.forEach((celsius, i) => {
       list[i] = cooled(celsius, EXHAUST_H);
     });
+  // Fluid in it goes on to loosen while it stands, as far as the bed is cold by then.
+  loosen(plant.filter, { ...exhaust, gPerS: 0 }, filterVolumeL(family.filter), hours * 3600);
   Object.assign(pipes, { high: 0, low: 0, backPressure: 0, manifold: barometerMbar });
   plant.timeS += hours * 3600;
 }

@@ -18,7 +18,7 @@ import { withBenchServer, type BenchServer } from './benchServer.ts';
 
 const MEGABYTE = 1024 * 1024;
 const LARGE_MB = 500;
-const SMALL_MB = 25;
+const SMALL_MB = 50;
 const FILE_MB = 10;
 /** More than in rest the server may need for it, however large the archive is. */
 const EXTRA_MB = 160;
@@ -76,15 +76,18 @@ async function fillFiles({ db, workshopId }: BenchServer, megabytes: number): Pr
 const memoryMb = (pid: number, field: 'VmRSS' | 'VmHWM'): number =>
   Number(new RegExp(`${field}:\\s+(\\d+) kB`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;
 
-/** How much more memory a process takes at its peak than before, MB; and how long the work lasts, s. */
-async function peakOf(pid: number, work: () => Promise<void>): Promise<{ extraMb: number; seconds: number }> {
-  const rest = memoryMb(pid, 'VmRSS');
+/** How much more memory a process takes at its peak than in rest, MB; and how long the work lasts, s. */
+async function peakOf(
+  pid: number,
+  restMb: number,
+  work: () => Promise<void>,
+): Promise<{ extraMb: number; seconds: number }> {
   // The mark of the highest is set back by the kernel itself.
   writeFileSync(`/proc/${pid}/clear_refs`, '5');
   const begin = performance.now();
   await work();
   return {
-    extraMb: memoryMb(pid, 'VmHWM') - rest,
+    extraMb: memoryMb(pid, 'VmHWM') - restMb,
     seconds: (performance.now() - begin) / 1000,
   };
 }
@@ -95,12 +98,17 @@ interface Measured {
   readonly bytes: number;
 }
 
-async function outAndBack(server: BenchServer, megabytes: number, folder: string): Promise<Measured> {
+async function outAndBack(
+  server: BenchServer,
+  megabytes: number,
+  restMb: number,
+  folder: string,
+): Promise<Measured> {
   const { db, address, client, child } = server;
   const pid = child.pid as number;
   const path = join(folder, `${megabytes}.zip`);
   await fillFiles(server, megabytes);
-  const out = await peakOf(pid, async () => {
+  const out = await peakOf(pid, restMb, async () => {
     const answer = await fetch(`${address}/api/workshop/archive`, { headers: { cookie: client.cookie } });
     if (!answer.ok || !answer.body) throw new Error(`The archive: ${answer.status}`);
     await pipeline(Readable.fromWeb(answer.body as never), createWriteStream(path));
@@ -109,7 +117,7 @@ async function outAndBack(server: BenchServer, megabytes: number, folder: string
     `SELECT string_agg(sha256, ',' ORDER BY id) AS all FROM blob`,
   );
   await db.query(`TRUNCATE ${TABLES.join(', ')} CASCADE`);
-  const back = await peakOf(pid, async () => {
+  const back = await peakOf(pid, restMb, async () => {
     const form = new FormData();
     form.set('fields', '{}');
     form.set('file', await openAsBlob(path), 'archive.zip');
@@ -136,8 +144,10 @@ async function outAndBack(server: BenchServer, megabytes: number, folder: string
 export function measureArchive(root: string): Promise<Row[]> {
   const folder = mkdtempSync(join(tmpdir(), 'white-ember-bench-'));
   return withBenchServer(root, 'archive', async (server) => {
-    const small = await outAndBack(server, SMALL_MB, folder);
-    const large = await outAndBack(server, LARGE_MB, folder);
+    // Signed in, and nothing else done yet.
+    const restMb = memoryMb(server.child.pid as number, 'VmRSS');
+    const small = await outAndBack(server, SMALL_MB, restMb, folder);
+    const large = await outAndBack(server, LARGE_MB, restMb, folder);
     const row = (what: string, side: 'out' | 'back'): Row => ({
       what: `Archive of ${(large.bytes / 1e6).toFixed(0)} MB ${what}, memory of the server over that in rest`,
       measured: `${large[side].extraMb.toFixed(0)} MB at most, in ${large[side].seconds.toFixed(0)} s (of ${(small.bytes / 1e6).toFixed(0)} MB: ${small[side].extraMb.toFixed(0)} MB)`,

@@ -27,6 +27,7 @@ import type {
   Role,
   RunningClocks,
   Session,
+  TakenIn,
   TaskList,
   Vehicle,
   VehicleHistory,
@@ -221,6 +222,31 @@ export const api = createApi({
       query: (vehicleId) => `/vehicles/${vehicleId}/outlook`,
       providesTags: ['Jobs', 'Vehicles', 'Limits'],
     }),
+    takeArchiveIn: build.mutation<TakenIn, File>({
+      query: (file) => {
+        const form = new FormData();
+        form.set('fields', '{}');
+        form.set('file', file);
+        return { url: '/workshop/archive', method: 'POST', body: form };
+      },
+      invalidatesTags: [
+        'Session',
+        'Jobs',
+        'Clocks',
+        'Job',
+        'Vehicles',
+        'Filters',
+        'Fluids',
+        'Customers',
+        'Limits',
+        'Members',
+        'Corrections',
+      ],
+    }),
+    setPassword: build.mutation<Member, { id: string; password: string }>({
+      query: ({ id, password }) => ({ url: `/members/${id}/password`, method: 'PUT', body: { password } }),
+      invalidatesTags: ['Members'],
+    }),
     fleet: build.query<FleetPage, { order: string; family?: string; offset?: number; limit?: number }>({
       query: (params) => ({ url: '/fleet', params }),
       providesTags: ['Jobs', 'Vehicles', 'Limits'],
@@ -317,6 +343,8 @@ export const {
   useSendMailMutation,
   useSharedReportQuery,
   useVehicleOutlookQuery,
+  useTakeArchiveInMutation,
+  useSetPasswordMutation,
   useFleetQuery,
   useFleetCausesQuery,
   useTasksQuery,

@@ -223,7 +223,12 @@ const DWELL_S = 1500;
 const CARRY_S = 150;
 
 /** Cold fluid loosens soot and face deposits while it stands; once gas flows they leave with the steam. */
-function loosen(filter: Plant['filter'], exhaust: Plant['exhaust'], volumeL: number, stepS: number): void {
+export function loosen(
+  filter: Plant['filter'],
+  exhaust: Plant['exhaust'],
+  volumeL: number,
+  stepS: number,
+): void {
   if (filter.wetG > 1 && (exhaust.filterC[0] as number) < 90) {
     const wetted = Math.min(1, filter.wetG / (200 * volumeL));
     let sootG = 0;

@@ -94,6 +94,7 @@ export const HANDS_ON: readonly { readonly at: string; readonly acts: readonly H
       { label: 'Change the oil', act: () => ({ do: 'change-oil' }) },
       { label: 'Change the glow plugs and their relay', act: () => ({ do: 'change-glow-plugs' }) },
       { label: 'Fill the tank', act: () => ({ do: 'refuel' }) },
+      { label: 'Leave it standing for an hour', act: () => ({ do: 'stand', hours: 1 }) },
     ],
   },
 ];

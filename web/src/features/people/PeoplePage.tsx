@@ -1,18 +1,22 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
-import { newMemberSchema } from '@white-ember/core/contract';
+import { newMemberSchema, newPasswordSchema, type Member } from '@white-ember/core/contract';
 import {
   problemOf,
   useAddMemberMutation,
   useMembersQuery,
   useSessionQuery,
+  useSetPasswordMutation,
   useSetWorkshopMutation,
 } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
+import { Sheet } from '../../ui/Sheet.tsx';
+import { WorkshopData } from './WorkshopData.tsx';
 
 const formSchema = newMemberSchema.omit({ id: true });
 const EMPTY = { name: '', signInName: '', password: '', role: 'technician' as const };
@@ -40,13 +44,19 @@ export function PeoplePage() {
             <li key={member.id} className="py-3 flex justify-between gap-4">
               <span>
                 <span className="font-head font-semibold text-lg">{member.name}</span>
-                <span className="block text-sm text-ink2">signs in as {member.signInName}</span>
+                <span className="block text-sm text-ink2">
+                  {member.maySignIn ? `signs in as ${member.signInName}` : 'cannot sign in yet'}
+                </span>
               </span>
-              <span>{member.role}</span>
+              <span className="text-right">
+                {member.role}
+                <NewPassword member={member} />
+              </span>
             </li>
           ))}
         </ul>
         <SignOffChoice />
+        <WorkshopData />
       </section>
       <form onSubmit={(event) => void submit(event)} className="grid gap-4 content-start" noValidate>
         <h2 className="text-2xl">Add a person</h2>
@@ -111,5 +121,55 @@ function SignOffChoice() {
       </p>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
     </section>
+  );
+}
+
+/** A lead sets a new password: for who forgot theirs, and who came with an archive and has none. */
+function NewPassword({ member }: { member: Member }) {
+  const [open, setOpen] = useState(false);
+  const [password, setPassword] = useState('');
+  const [wrong, setWrong] = useState<string>();
+  const [store, state] = useSetPasswordMutation();
+  const submit = async (): Promise<void> => {
+    const parsed = newPasswordSchema.safeParse(password);
+    setWrong(parsed.error?.issues[0]?.message);
+    if (!parsed.success) return;
+    const stored = await store({ id: member.id, password });
+    if (!stored.data) return;
+    setPassword('');
+    setOpen(false);
+  };
+  return (
+    <>
+      <Button weight="quiet" className="block ml-auto px-0" onClick={() => setOpen(true)}>
+        {member.maySignIn ? 'New password' : 'Set a password'}
+        <span className="sr-only"> for {member.name}</span>
+      </Button>
+      <Sheet open={open} onOpenChange={setOpen} title={`New password for ${member.name}`}>
+        <form
+          className="grid gap-4"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            void submit();
+          }}
+        >
+          <Field label="Password" hint="At least 10 characters" error={wrong}>
+            <input
+              className="input-box"
+              type="password"
+              autoComplete="new-password"
+              value={password}
+              onChange={(event) => setPassword(event.target.value)}
+            />
+          </Field>
+          <p className="text-sm text-ink2">Where they are signed in now, they are signed out.</p>
+          {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
+          <Button type="submit" weight="main" disabled={state.isLoading}>
+            Set the password
+          </Button>
+        </form>
+      </Sheet>
+    </>
   );
 }

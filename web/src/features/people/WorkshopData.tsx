@@ -1,0 +1,70 @@
+import { useRef, useState } from 'react';
+import { problemOf, useTakeArchiveInMutation } from '../../app/api.ts';
+import { spacedNumber } from '../../ui/format.ts';
+import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
+
+const DOWNLOAD =
+  'font-head font-semibold rounded-sm px-4 min-h-12 border-2 border-ink bg-card inline-flex items-center';
+
+/** The whole workshop out, and in again: for a move to another installation, or to keep it elsewhere. */
+export function WorkshopData() {
+  const [takeIn, state] = useTakeArchiveInMutation();
+  const [name, setName] = useState('');
+  const input = useRef<HTMLInputElement>(null);
+  const chosen = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setName(file.name);
+    await takeIn(file);
+    if (input.current) input.current.value = '';
+  };
+  const { data } = state;
+  return (
+    <section className="mt-8 grid gap-3" aria-label="The workshop’s data">
+      <h2 className="text-2xl">The workshop’s data</h2>
+      <div className="flex flex-wrap gap-3">
+        <a href="/api/workshop/archive" download className={DOWNLOAD}>
+          Fetch the whole workshop
+        </a>
+        <a href="/api/readings.csv" download className={DOWNLOAD}>
+          Readings as a table
+        </a>
+      </div>
+      <p className="text-sm text-ink2">
+        The archive is a zip of plain text and the files as they came: vehicles, jobs with every entry, logs,
+        photos, limits, fluids, people. Passwords are not in it. It can be taken in here or on another
+        installation; what is there already stays as it is.
+      </p>
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">Take an archive in</span>
+        <input
+          ref={input}
+          type="file"
+          accept=".zip,application/zip"
+          className="input-box py-2.5"
+          disabled={state.isLoading}
+          onChange={(event) => void chosen(event.target.files?.[0])}
+        />
+      </label>
+      {state.isLoading ? (
+        <p role="status">
+          Taking {name} in: all of it, or nothing. With many jobs this takes minutes; leave the page open …
+        </p>
+      ) : null}
+      {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
+      {data ? (
+        <Notice title={data.added === 0 ? `All of ${name} was here already` : `${name} is taken in`}>
+          <p>
+            {spacedNumber(data.added)} new: {data.vehicles} vehicles, {data.jobs} jobs, {data.files} files,{' '}
+            {data.people} people; {spacedNumber(data.known)} were here already.
+            {data.people > 0 ? ' Set a password for each person before they sign in.' : ''}
+          </p>
+          {data.renamed.map(({ name: who, signInName }) => (
+            <p key={signInName}>
+              {who} signs in as {signInName}, as the name was taken.
+            </p>
+          ))}
+        </Notice>
+      ) : null}
+    </section>
+  );
+}
