@@ -124,6 +124,14 @@ const SCREENS: readonly Screen[] = [
       await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
     },
   },
+  {
+    name: 'fleet',
+    open: async (page, site) => {
+      await page.goto(`${site.address}/fleet`);
+      await page.getByRole('button', { name: /^FL 003 TX/ }).click();
+      await expect(page.getByRole('heading', { name: 'Causes by family' })).toBeVisible();
+    },
+  },
   { name: 'limits', who: 'Imke', open: (page, site) => page.goto(`${site.address}/limits`) },
   { name: 'people', who: 'Imke', open: (page, site) => page.goto(`${site.address}/people`) },
   { name: 'no such page', open: (page, site) => page.goto(`${site.address}/nowhere`) },

@@ -13,7 +13,7 @@ import { freePort } from '../../server/src/launch/ports.ts';
 import { TEMPLATE } from './throwAwayCluster.ts';
 import { startServer, stopServer, type ServerProcess } from '../../server/src/launch/serverProcess.ts';
 
-/** An installation with the demo workshop, on a database and a server process of its own. */
+/** An installation, with the demo workshop unless that is not wanted, on a database and a server process of its own. */
 export interface Site {
   readonly address: string;
   readonly databaseUrl: string;
@@ -33,15 +33,17 @@ const wanted = (name: string): string => {
 
 export async function openSite(
   env: Record<string, string> = {},
+  { demo = true }: { readonly demo?: boolean } = {},
 ): Promise<Site & { close: () => Promise<void> }> {
   const clusterUrl = wanted('WHITE_EMBER_E2E_CLUSTER');
   const name = `e_${Date.now()}_${Math.round(performance.now())}_${process.pid}`;
   const admin = new pg.Client({ connectionString: clusterUrl.replace('DATABASE', 'postgres') });
   await admin.connect();
-  await admin.query(`CREATE DATABASE ${name} TEMPLATE ${TEMPLATE}`);
+  await admin.query(`CREATE DATABASE ${name}${demo ? ` TEMPLATE ${TEMPLATE}` : ''}`);
   await admin.end();
   const databaseUrl = clusterUrl.replace('DATABASE', name);
   const db = await createDataSource(databaseUrl, pino({ level: 'silent' })).initialize();
+  if (!demo) await db.runMigrations({ transaction: 'each' });
   const outbox = await mkdtemp(join(tmpdir(), 'white-ember-outbox-'));
   const port = await freePort(20_000 + (process.pid % 400) * 25);
   let server: ServerProcess | undefined;
@@ -50,7 +52,7 @@ export async function openSite(
       DATABASE_URL: databaseUrl,
       WHITE_EMBER_PORT: String(port),
       WHITE_EMBER_WEB: wanted('WHITE_EMBER_E2E_WEB'),
-      WHITE_EMBER_DEMO: '1',
+      WHITE_EMBER_DEMO: demo ? '1' : '0',
       WHITE_EMBER_OUTBOX: outbox,
       WHITE_EMBER_REQUESTS_PER_MINUTE: '100000',
       WHITE_EMBER_SIGN_IN_TRIES: '1000',

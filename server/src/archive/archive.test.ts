@@ -320,7 +320,7 @@ describe('what is no archive, or not a whole one', () => {
     const other = await makeWorkshop(app, 'Thirdham');
     const whole = await take(other.lead, await fetched(mine.lead, '/api/workshop/archive'));
     expect(whole.status).toBe(409);
-    expect(whole.body.detail).toMatch(/is here already with other content/);
+    expect(whole.body.detail).toMatch(/is here already, in another workshop or with other content/);
     const fresh = (text: string): string =>
       text.replaceAll(/01[0-9a-f]{6}-[0-9a-f]{4}-7[0-9a-f-]{18,}/g, (id) =>
         id === mine.ids.vehicle ? id : `${id.slice(0, -1)}${id.endsWith('0') ? '1' : '0'}`,

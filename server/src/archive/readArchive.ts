@@ -110,7 +110,7 @@ async function addRows(
   );
   if (clash)
     throw conflict(
-      `The archive has a row of ${table} (${clash.id}) that is here already with other content. Nothing was kept.`,
+      `The archive has a row of ${table} (${clash.id}) that is here already, in another workshop or with other content. Nothing was kept.`,
     );
   return added.length;
 }
