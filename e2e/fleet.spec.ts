@@ -88,7 +88,7 @@ test('a follow-up is set by keyboard on a job that is signed off, and stands wit
   const road = page.getByRole('region', { name: 'All jobs by distance' });
   await expect(road.getByRole('link')).toHaveCount(3);
   await expect(road.getByRole('link').first()).toHaveAccessibleName(
-    /^Job \d+ at 71.200 km: filter regenerated/,
+    /^\d+ burn .*, filter regenerated, job at 71.200 km$/,
   );
   const filter = page.getByRole('region', { name: 'The filter over time' });
   await expect(filter.getByRole('row')).toHaveCount(4);

@@ -24,7 +24,7 @@ test('the first run makes a workshop of its own beside the demo, and its lead ad
     await page.getByLabel('Sign-in name').fill('bracken');
     await page.getByLabel('Password').fill('another long word');
     await page.getByRole('button', { name: /Add/ }).last().click();
-    await expect(page.getByText('Bracken Lisle')).toBeVisible();
+    await expect(page.getByText('Bracken Lisle', { exact: true })).toBeVisible();
 
     // The new person signs in on another device, sees this workshop only, and no lead's pages.
     const other = await (await browser.newContext()).newPage();

@@ -103,11 +103,6 @@ const SHOTS: readonly Shot[] = [
     open: (page, site) => logDesk(page, site, 'sample2-soot-blocked.csv', /^4 ΔP at/),
   },
   {
-    name: 'log-desk-bay',
-    theme: 'bay',
-    open: (page, site) => logDesk(page, site, 'sample7-regeneration-drive.log', /^1 A regeneration/),
-  },
-  {
     name: 'live',
     open: async (page, site) => {
       await liveBench(page, site, 'Low pipe of the ΔP sensor blocked');
@@ -225,9 +220,20 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'vehicle',
+    height: 1400,
     open: async (page, site) => {
       await page.goto(`${site.address}/vehicles`);
-      await page.getByRole('link', { name: /KE 417 QR/ }).click();
+      await page.getByRole('link', { name: /FL 003 TX/ }).click();
+      await page.getByRole('img', { name: /^Restriction over distance/ }).waitFor();
+      await page.waitForTimeout(600);
+    },
+  },
+  {
+    name: 'fleet',
+    open: async (page, site) => {
+      await page.goto(`${site.address}/fleet`);
+      await page.getByText(/nothing can be said yet/).waitFor({ timeout: 60_000 });
+      await page.waitForTimeout(400);
     },
   },
   {

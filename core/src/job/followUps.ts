@@ -1,10 +1,13 @@
 import type { FollowUp } from '../contract/index.ts';
 import { intakeOf } from '../diagnosis/index.ts';
-import { entriesOfKind, happenedAt, type WorkType } from '../ledger/index.ts';
+import { entriesOfKind, happenedAt, type Entry, type WorkType } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { wasFound } from './checksMade.ts';
 import type { DerivedJob } from './deriveJob.ts';
 import { FILTER_WORK_FATES } from './visitOf.ts';
+
+/** A correction keeps the key of what it corrects: what was done stays done, and a calendar moves the day. */
+const idOf = ({ id, supersedes }: Pick<Entry, 'id' | 'supersedes'>): string => supersedes ?? id;
 
 const FILTER_WORK: ReadonlySet<WorkType> = new Set(FILTER_WORK_FATES.map(([work]) => work));
 
@@ -32,9 +35,9 @@ export function followUpsOf(
   const ends = new Map(entriesOfKind(entries, 'follow-up-done').map((entry) => [entry.body.task, entry]));
   const matters = derived.open.map(({ kind, entry, text, waitsFor, due }): FollowUp =>
     kind === 'choice'
-      ? { key: `choice:${entry.id}`, kind: 'choice', what: `Ask for the choice: ${text}` }
+      ? { key: `choice:${idOf(entry)}`, kind: 'choice', what: `Ask for the choice: ${text}` }
       : {
-          key: `part:${entry.id}`,
+          key: `part:${idOf(entry)}`,
           kind: 'part',
           what: waitsFor ? `Fit ${waitsFor}` : 'Make the repair a lasting one',
           why: text,
@@ -63,14 +66,13 @@ export function followUpsOf(
             key: 'oil',
             kind: 'oil',
             what: 'Change the oil',
-            why: `${limits.oilEveryKm} km after the last change, by the limits.`,
+            why: `${limits.oilEveryKm.toLocaleString('en').replaceAll(',', '\u202f')} km after the last change, by the limits.`,
             dueKm: oilKm + limits.oilEveryKm,
           },
         ];
   const own = entriesOfKind(entries, 'follow-up').map(
-    ({ id, supersedes, body: { what, due, dueKm } }): FollowUp => ({
-      // A correction keeps the key of what it corrects: a calendar moves the day instead of adding one.
-      key: `own:${supersedes ?? id}`,
+    ({ body: { what, due, dueKm }, ...entry }): FollowUp => ({
+      key: `own:${idOf(entry)}`,
       kind: 'own',
       what,
       ...(due === undefined ? {} : { due }),

@@ -245,6 +245,29 @@ describe('an archive', () => {
   });
 });
 
+describe('whoever leaves off', () => {
+  it('does not keep the database waiting: as often as one likes', async () => {
+    for (let i = 0; i < 25; i++) {
+      const stop = new AbortController();
+      const answer = await fetch(`${mine.lead.address}/api/workshop/archive`, {
+        headers: { cookie: mine.lead.cookie },
+        signal: stop.signal,
+      });
+      expect(answer.status).toBe(200);
+      stop.abort();
+    }
+    expect((await mine.lead.get('/api/jobs')).status).toBe(200);
+    await expect
+      .poll(async () => {
+        const [open] = await app.db.query<{ n: number }[]>(
+          `SELECT count(*)::int AS n FROM pg_stat_activity WHERE datname = current_database() AND state LIKE 'idle in%'`,
+        );
+        return open?.n;
+      })
+      .toBe(0);
+  });
+});
+
 describe('what is no archive, or not a whole one', () => {
   const refused = async (bytes: Uint8Array, words: RegExp): Promise<void> => {
     const { other, lead } = await emptyInstallation('Empty');

@@ -46,7 +46,7 @@ export function CommandPalette({
     ['Fleet: who is due next', go('/fleet')],
     ['Add a vehicle', go('/vehicles/new')],
     ['Limits', go('/limits')],
-    ...(role === 'lead' ? ([['People', go('/people')]] as [string, () => void][]) : []),
+    ...(role === 'lead' ? ([['People and data', go('/people')]] as [string, () => void][]) : []),
     [
       theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)',
       run(() => dispatch(preferred({ theme: theme === 'bay' ? 'daylight' : 'bay' }))),

@@ -104,7 +104,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
             </DropdownMenu.Item>
             {member.role === 'lead' ? (
               <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/people')}>
-                People
+                People and data
               </DropdownMenu.Item>
             ) : null}
             <DropdownMenu.Separator className="border-t-2 border-rule my-1" />

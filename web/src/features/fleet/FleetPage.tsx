@@ -74,7 +74,13 @@ export function FleetPage() {
         {fleet.error ? <ProblemNotice problem={problemOf(fleet.error)} /> : null}
         <p className="text-ink2 mb-2" role="status">
           {fleet.data
-            ? `${known} ${known === 1 ? 'vehicle' : 'vehicles'} with an outlook${unknown > 0 ? `; of ${unknown} nothing can be said yet: not read, or not since the last work` : ''}.${waiting > 0 ? ` ${waiting} are being worked out anew …` : ''}`
+            ? `${known} ${known === 1 ? 'vehicle' : 'vehicles'} with an outlook${
+                waiting > 0
+                  ? `; ${waiting} more are being worked out …`
+                  : unknown > 0
+                    ? `; of ${unknown} nothing can be said yet: not read, or not since the last work.`
+                    : '.'
+              }`
             : 'Looking ahead …'}
         </p>
         <div className={`${FLEET_GRID} border-b-2 border-ink text-sm text-ink2 max-lg:hidden`}>

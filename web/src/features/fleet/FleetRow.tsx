@@ -30,12 +30,7 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
   return (
     <li className="border-b-2 border-rule">
       <div className={`${FLEET_GRID} py-2`}>
-        <button
-          className="text-left min-h-11 min-w-0"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-          aria-label={`${plate}: its restriction over distance`}
-        >
+        <button className="text-left min-h-11 min-w-0" aria-expanded={open} onClick={() => setOpen(!open)}>
           <span className="figure-text text-xl block">
             <span aria-hidden className="text-ink2">
               {open ? '▾ ' : '▸ '}
@@ -46,6 +41,7 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
             {model}
             {customerName ? `, ${customerName}` : ''}
           </span>
+          <span className="sr-only">: its restriction over distance</span>
         </button>
         <div className="max-lg:row-start-1 max-lg:col-start-2 w-36 lg:w-full">
           <RestrictionMark told={told} />

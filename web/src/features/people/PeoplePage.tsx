@@ -37,7 +37,7 @@ export function PeoplePage() {
   return (
     <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto grid gap-8 md:grid-cols-2">
       <section>
-        <h1 className="text-3xl mb-3">People</h1>
+        <h1 className="text-3xl mb-3">People and data</h1>
         {members.error ? <ProblemNotice problem={problemOf(members.error)} /> : null}
         <ul className="divide-y-2 divide-rule border-y-2 border-ink">
           {(members.data ?? []).map((member) => (
@@ -141,7 +141,7 @@ function NewPassword({ member }: { member: Member }) {
   };
   return (
     <>
-      <Button weight="quiet" className="block ml-auto px-0" onClick={() => setOpen(true)}>
+      <Button weight="quiet" className="block ml-auto px-0!" onClick={() => setOpen(true)}>
         {member.maySignIn ? 'New password' : 'Set a password'}
         <span className="sr-only"> for {member.name}</span>
       </Button>

@@ -97,7 +97,6 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
             <Link
               key={visit.jobId}
               to={`/jobs/${visit.jobId}`}
-              aria-label={`Job ${visit.number} at ${spacedNumber(fromBase(visit.km ?? 0, unit))} ${unitLabel(unit)}: filter ${FATE_WORDS[visit.filter]} ${ratioWords(visit)}`}
               className="absolute text-sm whitespace-nowrap leading-6 px-1 hover:bg-card underline decoration-rule underline-offset-2"
               style={{
                 top: TAPE_PX + row * ROW_PX + 9,
@@ -105,6 +104,10 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
               }}
             >
               {words}
+              <span className="sr-only">
+                , filter {FATE_WORDS[visit.filter]}, job at {spacedNumber(fromBase(visit.km ?? 0, unit))}{' '}
+                {unitLabel(unit)}
+              </span>
             </Link>
           ))}
         </div>
