@@ -109,6 +109,27 @@ describe('at the filter', () => {
     expect(vehicle.plant.filter.wetG).toBeLessThan(5);
   });
 
+  it('fluid goes on to loosen while the vehicle stands, as in a dwell that is waited for', () => {
+    const after = (dwell: (of: ReturnType<typeof standing>) => void): number => {
+      const of = standing({ faults: loaded, start: { engineC: 20, ambientC: 18 } });
+      perform(of.vehicle, { do: 'inject-fluid', grams: 1000, by: 'high-pipe' });
+      dwell(of);
+      return of.vehicle.plant.filter.loosenedG;
+    };
+    const waited = after(({ driver }) => driver.follow({ do: 'off' }, 3600));
+    const left = after(({ vehicle }) => perform(vehicle, { do: 'stand', hours: 1 }));
+    expect(waited).toBeGreaterThan(10);
+    expect(left / waited).toBeCloseTo(1, 2);
+    // In a filter that stays too hot nothing is loosened.
+    const hot = standing({ faults: loaded });
+    hot.driver.follow({ do: 'start' }, 3);
+    hot.driver.follow({ do: 'cruise', kmPerH: 90 }, 400);
+    hot.driver.follow({ do: 'off' }, 2);
+    perform(hot.vehicle, { do: 'inject-fluid', grams: 300, by: 'sensor-port' });
+    perform(hot.vehicle, { do: 'stand', hours: 0.01 });
+    expect(hot.vehicle.plant.filter.loosenedG).toBeLessThan(1);
+  });
+
   it('fluid into a hot filter boils off, and through a blocked pipe does not arrive', () => {
     const hot = standing({ faults: loaded });
     hot.driver.follow({ do: 'start' }, 3);

@@ -7,6 +7,7 @@ import {
   ashLine,
   assumedGrowth,
   chanceDueBy,
+  comeBacksOf,
   dueDate,
   FARTHEST_KM,
   growthAhead,
@@ -299,5 +300,42 @@ describe('regenerations', () => {
       limitPercent: 70,
     });
     expect(regenerationTrend(marks(400, 440, 390), LIMITS)?.closer).toBe(false);
+  });
+});
+
+describe('a come-back', () => {
+  const cause = (open: boolean): Visit['causes'] => [{ cause: 'injector-over-fuelling', open, fills: true }];
+  const { comesBackWithinKm: km, comesBackWithinDays: days, dueRestrictionRatio: due } = LIMITS;
+
+  it.each([
+    ['full again within the distance', visit(0, 100_000, 6, 1.3), visit(40, 100_000 + km, due + 1), true],
+    ['a little farther', visit(0, 100_000, 6, 1.3), visit(40, 100_001 + km, due + 1), false],
+    [
+      'within the days, the distance not known',
+      visit(0, undefined, 6, 1.3),
+      visit(days, undefined, due + 1),
+      true,
+    ],
+    ['later', visit(0, undefined, 6, 1.3), visit(days + 1, undefined, due + 1), false],
+    ['not full', visit(0, 100_000, 6, 1.3), visit(9, 101_000, due - 0.1), false],
+    ['one that was never freed', visit(0, 100_000, 6, due + 0.5), visit(9, 101_000, due + 1), false],
+    ['one that was not worked on', visit(0, 100_000, 2), visit(9, 101_000, due + 1), false],
+    ['one that was not read', visit(0, 100_000, 6, 1.3), visit(9, 101_000, undefined), false],
+  ] as const)('is %s: %j to %j', (_what, from, to, is) => {
+    expect(comeBacksOf([from, to], LIMITS)).toHaveLength(is ? 1 : 0);
+  });
+
+  it('says why: what was known and left, or what was found then; causes that fill no filter are none', () => {
+    const from = (causes: Visit['causes']): Visit => visit(0, 100_000, 6, 1.3, { causes });
+    const to = (causes: Visit['causes']): Visit => visit(20, 101_500, 5, undefined, { causes });
+    const [left] = comeBacksOf([from(cause(true)), to([])], LIMITS);
+    expect(left).toMatchObject({ causes: ['injector-over-fuelling'], leftOpen: true, km: 1500, days: 20 });
+    const [found] = comeBacksOf([from([]), to(cause(false))], LIMITS);
+    expect(found).toMatchObject({ causes: ['injector-over-fuelling'], leftOpen: false });
+    const [unknown] = comeBacksOf(
+      [from(cause(false)), to([{ cause: 'dp-hoses-crossed', open: true, fills: false }])],
+      LIMITS,
+    );
+    expect(unknown).toMatchObject({ causes: [], leftOpen: false });
   });
 });
