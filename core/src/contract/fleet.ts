@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idSchema, timeSchema } from '../ledger/index.ts';
-import { vehicleOutlookSchema } from '../outlook/index.ts';
+import { idSchema } from '../ledger/index.ts';
+import { comeBackSchema, vehicleOutlookSchema } from '../outlook/index.ts';
 
 export const FLEET_ORDERS = ['due', 'comes-back'] as const;
 
@@ -50,20 +50,7 @@ export const fleetCausesSchema = z.object({
   cameBack: z.number().int(),
   /** Causes behind those that came back; absent: no cause was found. */
   why: z.array(share),
-  last: z.array(
-    z.object({
-      vehicleId: idSchema,
-      plate: z.string(),
-      family: z.string(),
-      jobId: idSchema,
-      number: z.number().int(),
-      at: timeSchema,
-      days: z.number().int(),
-      km: z.number().optional(),
-      causes: z.array(z.string()),
-      leftOpen: z.boolean(),
-    }),
-  ),
+  last: z.array(comeBackSchema.extend({ vehicleId: idSchema, plate: z.string(), family: z.string() })),
   /** By which limits a filter counts as having come back. */
   within: z.object({ km: z.number(), days: z.number() }),
 });

@@ -16,4 +16,4 @@ export { comeBacksOf, type ComeBack } from './comeBacks.ts';
 export { dueDate, kmPerDay, momentAtKm } from './dueDate.ts';
 export { regenerationTrend, type RegenerationMark, type RegenerationTrend } from './regenerations.ts';
 export { tellOutlook } from './vehicleOutlook.ts';
-export { vehicleOutlookSchema, type VehicleOutlook } from './outlookContract.ts';
+export { comeBackSchema, vehicleOutlookSchema, type VehicleOutlook } from './outlookContract.ts';

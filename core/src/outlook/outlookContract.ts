@@ -17,6 +17,17 @@ const visitSchema = z.object({
   weighed: z.object({ beforeKg: z.number().optional(), afterKg: z.number().optional() }).optional(),
 });
 
+/** A visit at which a filter was back sooner than the limits allow. */
+export const comeBackSchema = z.object({
+  jobId: idSchema,
+  number: z.number().int(),
+  at: timeSchema,
+  days: z.number().int(),
+  km: z.number().optional(),
+  causes: z.array(z.string()),
+  leftOpen: z.boolean(),
+});
+
 const unknownSchema = z.object({ known: z.literal(false), why: z.string() });
 
 /** The memory of a vehicle and what is ahead of it. */
@@ -52,17 +63,7 @@ export const vehicleOutlookSchema = z.object({
   kmPerDay: z.number().optional(),
   /** Vehicles of its kind that the workshop has read: what the outlook leans on where its own road is short. */
   /** Visits at which a filter was back sooner than the limits allow. */
-  comeBacks: z.array(
-    z.object({
-      jobId: idSchema,
-      number: z.number().int(),
-      at: timeSchema,
-      days: z.number().int(),
-      km: z.number().optional(),
-      causes: z.array(z.string()),
-      leftOpen: z.boolean(),
-    }),
-  ),
+  comeBacks: z.array(comeBackSchema),
   /** Whether regenerations come closer together, where at least three visits wrote their distance down. */
   regenerations: z
     .object({

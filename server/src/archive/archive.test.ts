@@ -10,7 +10,7 @@ import type { Job, Log, Member, Photo, Problem, TakenIn } from '@white-ember/cor
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import type { Share } from '@white-ember/core/report';
 import { madeReading } from '@white-ember/core/testing';
-import { TestClient } from '../testing/TestClient.ts';
+import type { TestClient } from '../testing/TestClient.ts';
 import {
   entry,
   madeFluid,
@@ -20,7 +20,7 @@ import {
   type TestApp,
   type TestWorkshop,
 } from '../testing/testApp.ts';
-import { MANIFEST_NAME, rawFile, tableFile, TABLE_NAMES } from './archiveFormat.ts';
+import { MANIFEST_NAME, tableFile, TABLE_NAMES } from './archiveFormat.ts';
 import { openZip } from './zipFile.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'white-ember-archive-'));

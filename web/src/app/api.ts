@@ -103,23 +103,25 @@ export interface JobList {
   readonly next?: string;
 }
 
+const TAGS = [
+  'Session',
+  'Jobs',
+  'Clocks',
+  'Job',
+  'Vehicles',
+  'Filters',
+  'Fluids',
+  'Customers',
+  'Limits',
+  'Members',
+  'Corrections',
+  'HandOver',
+] as const;
+
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: [
-    'Session',
-    'Jobs',
-    'Clocks',
-    'Job',
-    'Vehicles',
-    'Filters',
-    'Fluids',
-    'Customers',
-    'Limits',
-    'Members',
-    'Corrections',
-    'HandOver',
-  ],
+  tagTypes: TAGS,
   refetchOnReconnect: true,
   endpoints: (build) => ({
     session: build.query<Session, void>({ query: () => '/session', providesTags: ['Session'] }),
@@ -229,19 +231,7 @@ export const api = createApi({
         form.set('file', file);
         return { url: '/workshop/archive', method: 'POST', body: form };
       },
-      invalidatesTags: [
-        'Session',
-        'Jobs',
-        'Clocks',
-        'Job',
-        'Vehicles',
-        'Filters',
-        'Fluids',
-        'Customers',
-        'Limits',
-        'Members',
-        'Corrections',
-      ],
+      invalidatesTags: TAGS,
     }),
     setPassword: build.mutation<Member, { id: string; password: string }>({
       query: ({ id, password }) => ({ url: `/members/${id}/password`, method: 'PUT', body: { password } }),
