@@ -66,7 +66,7 @@ export function followUpsOf(
             key: 'oil',
             kind: 'oil',
             what: 'Change the oil',
-            why: `${limits.oilEveryKm.toLocaleString('en').replaceAll(',', '\u202f')} km after the last change, by the limits.`,
+            why: `${limits.oilEveryKm.toLocaleString('en').replaceAll(',', '\u00a0')} km after the last change, by the limits.`,
             dueKm: oilKm + limits.oilEveryKm,
           },
         ];

@@ -1,10 +1,14 @@
+import { createRequire } from 'node:module';
 import { inflateSync } from 'node:zlib';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Job, Photo, Problem } from '@white-ember/core/contract';
 import type { EntryBody } from '@white-ember/core/ledger';
+import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { madeReading, PROVEN_PATH } from '@white-ember/core/testing';
+import { readJobReport } from './jobReport.ts';
 import { isPrintable } from './printablePhoto.ts';
+import { printableText } from './printableText.ts';
 import { entry, makeWorkshop, startTestApp, type TestApp, type TestWorkshop } from '../testing/testApp.ts';
 
 /** Four points of orange. */
@@ -43,12 +47,18 @@ beforeAll(async () => {
     ...PROVEN_PATH,
     { kind: 'photo', photo: photo?.id ?? '', caption: 'Inlet face' },
     { kind: 'photo', photo: broken?.id ?? '', caption: 'Cut off' },
+    { kind: 'reset', reset: 'reset-soot', source: 'hand', before: { sootG: 36 }, after: { sootG: 0 } },
     { kind: 'drive', distanceKm: 14, powerLimitGone: true, reportedBy: 'technician' },
     { kind: 'code-scan', when: 'after-drive', codes: [] },
   ];
   for (const body of story) await workshop.technician.post(`/api/jobs/${jobId}/entries`, entry(body));
 });
 afterAll(() => app.close());
+
+const workshopOf = async (): Promise<{ id: string }> => {
+  const { body } = await workshop.viewer.get<{ workshop: { id: string } }>('/api/session');
+  return body.workshop;
+};
 
 async function pdfOf(query: string): Promise<{ readonly bytes: Buffer; readonly headers: Headers }> {
   const answer = await fetch(`${app.address}/api/jobs/${jobId}/report.pdf?${query}`, {
@@ -110,6 +120,31 @@ describe('the report as PDF', () => {
     const answer = await workshop.viewer.get<string>(`/api/jobs/${bare}/report.pdf`);
     expect(answer.status).toBe(200);
     expect(answer.body.startsWith('%PDF')).toBe(true);
+  });
+});
+
+describe('the words of the PDF', () => {
+  it('are printed in signs that its font has', async () => {
+    const require = createRequire(import.meta.url);
+    const { create } = require('@foliojs-fork/fontkit') as {
+      create: (bytes: Buffer) => { hasGlyphForCodePoint: (sign: number) => boolean };
+    };
+    const fonts = require('pdfmake/build/vfs_fonts.js') as Record<string, string>;
+    const font = create(Buffer.from(fonts['Roboto-Regular.ttf'] ?? '', 'base64'));
+    const { body: job } = await workshop.viewer.get<Job>(`/api/jobs/${jobId}`);
+    const choice = { pressure: 'mbar', temperature: 'degC', distance: 'km' } as const;
+    const { outlook } = (await workshop.viewer.get<VehicleOutlook>(`/api/vehicles/${job.vehicle.id}/outlook`))
+      .body;
+    expect(outlook.known).toBe(true);
+    for (const version of ['technical', 'plain'] as const) {
+      const { report } = await readJobReport(app.db, (await workshopOf()).id, jobId, { ...choice, version });
+      const told = JSON.stringify(report);
+      if (version === 'technical') expect(told).toMatch(/36\.0 → 0\.0 g/);
+      const lacking = [...new Set(JSON.stringify(printableText(report)))].filter(
+        (sign) => !font.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0),
+      );
+      expect(lacking, version).toEqual([]);
+    }
   });
 });
 

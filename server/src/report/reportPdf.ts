@@ -10,8 +10,9 @@ import {
   type ReportLine,
   type ReportSection,
 } from '@white-ember/core/report';
+import { printableText } from './printableText.ts';
 
-/** Photos as data of the file, by their id; one that a PDF cannot hold is left out. */
+/** Photos as data of the file, by their id; of one that a PDF cannot hold it is said. */
 export type ReportImages = ReadonlyMap<string, string>;
 
 const INK = '#211e1b';
@@ -125,19 +126,32 @@ function blockOf(block: ReportBlock, width: number, unit: Unit, images: ReportIm
         const image = images.get(id);
         return image ? [{ image, caption }] : [];
       });
-      if (shown.length === 0) return [];
+      const missing = block.photos.length - shown.length;
       const each = (width - 3 * 8) / 4;
       return [
-        {
-          columns: shown.map(({ image, caption }) => ({
-            stack: [
-              { image, fit: [each, each * 0.75] },
-              { text: caption, fontSize: 7.5, margin: [0, 2, 0, 0] },
-            ],
-            width: each,
-          })),
-          columnGap: 8,
-        },
+        ...(missing === 0
+          ? []
+          : [
+              {
+                text: `${missing === 1 ? 'One photo' : `${missing} photos`} cannot be printed; kept with the job.`,
+                color: INK2,
+                fontSize: 7.5,
+              } as Content,
+            ]),
+        ...(shown.length === 0
+          ? []
+          : [
+              {
+                columns: shown.map(({ image, caption }) => ({
+                  stack: [
+                    { image, fit: [each, each * 0.75] },
+                    { text: caption, fontSize: 7.5, margin: [0, 2, 0, 0] },
+                  ],
+                  width: each,
+                })),
+                columnGap: 8,
+              } as Content,
+            ]),
       ];
     }
     case 'record': {
@@ -191,7 +205,8 @@ const overline = (text: string): Content => ({
 });
 
 /** The report as a PDF of A4 pages: text that can be selected, the chart as vectors. */
-export function reportPdf(report: Report, unit: Unit, images: ReportImages): PDFKit.PDFDocument {
+export function reportPdf(told: Report, unit: Unit, images: ReportImages): PDFKit.PDFDocument {
+  const report = printableText(told);
   const definition: TDocumentDefinitions = {
     pageSize: 'A4',
     pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN],
