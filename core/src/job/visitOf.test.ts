@@ -48,6 +48,8 @@ describe('what a job leaves in the memory of its vehicle', () => {
     expect(left.before?.value).toBeGreaterThan(4);
     expect(left.after?.value).toBeLessThan(1.6);
     expect(left.after?.low).toBeLessThan(left.after?.value as number);
+    expect(Math.abs((left.sootBefore?.value ?? 0) - 30)).toBeLessThan(6);
+    expect(left.sootAfter?.value).toBeLessThan(6);
     // Crossed hoses hide a full filter and fill none.
     expect(left.causes).toEqual([
       { cause: 'injector-over-fuelling', open: true, fills: true },

@@ -1,7 +1,7 @@
 import { CONSEQUENCE_CHAINS, intakeOf } from '../diagnosis/index.ts';
 import { entriesOfKind, type WorkType } from '../ledger/index.ts';
 import type { FilterFate, Visit } from '../outlook/index.ts';
-import { restrictionOf, type Interval, type ProofContext } from '../proof/index.ts';
+import { filterLoadOf, type FilterLoad, type Interval, type ProofContext } from '../proof/index.ts';
 import { wasFound } from './checksMade.ts';
 import type { DerivedJob, JobFacts } from './deriveJob.ts';
 import { bodiesOf } from './readingsThatCount.ts';
@@ -24,6 +24,15 @@ const FILLS_THE_FILTER: ReadonlySet<string> = new Set(
 /** Less than a clean filter holds back tells of a crack, a dead sensor or a pipe, and nothing of what is in it. */
 const credible = (ratio: Interval | undefined): Interval | undefined =>
   ratio && ratio.high >= 1 ? ratio : undefined;
+
+/** A figure at the end of what the model tells is none. */
+const sootIn = (
+  name: 'sootBefore' | 'sootAfter',
+  load: FilterLoad | undefined,
+): Pick<Visit, 'sootBefore' | 'sootAfter'> =>
+  load?.soot && !load.soot.capped
+    ? { [name]: { value: load.soot.sootG, low: load.soot.lowG, high: load.soot.highG } }
+    : {};
 
 /** The filter on the scales, dry, before and after. */
 function weighedIn({ entries }: DerivedJob): Pick<Visit, 'weighed'> {
@@ -58,8 +67,9 @@ export function visitOf(
   const filter = FILTER_WORK_FATES.find(([work]) => works.has(work))?.[1] ?? 'as-it-was';
   const [befores, afters] = [bodiesOf(derived.befores), bodiesOf(derived.afters)];
   const lied = derived.proofKind === 'pressure-path' || derived.proof?.falseAlarm === true;
-  const before = befores && !lied ? credible(restrictionOf(befores, 'before', context)) : undefined;
-  const after = afters ? credible(restrictionOf(afters, 'after', context)) : undefined;
+  const found = befores && !lied ? filterLoadOf(befores, 'before', context) : undefined;
+  const left = afters ? filterLoadOf(afters, 'after', context) : undefined;
+  const [before, after] = [credible(found?.restriction), credible(left?.restriction)];
   const { distanceKm: km, regenEveryKm } = intakeOf(derived.entries);
   return {
     jobId: job.id,
@@ -68,6 +78,8 @@ export function visitOf(
     ...(km === undefined ? {} : { km }),
     ...(before ? { before } : {}),
     ...(after ? { after } : {}),
+    ...(before ? sootIn('sootBefore', found) : {}),
+    ...(after ? sootIn('sootAfter', left) : {}),
     filter,
     ...(regenEveryKm === undefined ? {} : { regenEveryKm }),
     ...weighedIn(derived),

@@ -15,5 +15,6 @@ export { ashLine, type AshLine } from './ashLine.ts';
 export { comeBacksOf, type ComeBack } from './comeBacks.ts';
 export { dueDate, kmPerDay, momentAtKm } from './dueDate.ts';
 export { regenerationTrend, type RegenerationMark, type RegenerationTrend } from './regenerations.ts';
+export { sootRateOf, type SootRate } from './sootRate.ts';
 export { tellOutlook } from './vehicleOutlook.ts';
 export { comeBackSchema, vehicleOutlookSchema, type VehicleOutlook } from './outlookContract.ts';

@@ -15,6 +15,7 @@ import {
   learnGrowth,
   outlookOf,
   regenerationTrend,
+  sootRateOf,
   stretchesOf,
   type Outlook,
   type Stretch,
@@ -337,5 +338,32 @@ describe('a come-back', () => {
       LIMITS,
     );
     expect(unknown).toMatchObject({ causes: [], leftOpen: false });
+  });
+});
+
+describe('the rate of soot', () => {
+  const grams = (value: number) => ({ value, low: value - 1, high: value + 1 });
+  it('is what was found less what was left, over the road of all stretches', () => {
+    const visits = [
+      visit(0, 100_000, 6, 1.3, { sootBefore: grams(40), sootAfter: grams(4) }),
+      visit(50, 110_000, 4, 1.3, { sootBefore: grams(24), sootAfter: grams(3) }),
+      // Read in passing, not worked on: the next stretch begins at what it held.
+      visit(90, 115_000, 3, undefined, { sootBefore: grams(13) }),
+      visit(120, 120_000, 4, undefined, { sootBefore: grams(21) }),
+    ];
+    const rate = sootRateOf(visits);
+    expect(rate?.stretches).toBe(3);
+    expect(rate?.gPer100Km.value).toBeCloseTo((100 * (20 + 10 + 8)) / 20_000, 9);
+    // Six ends of ±1 g each, independent of each other.
+    expect(rate?.gPer100Km.high).toBeCloseTo((100 * (38 + Math.sqrt(6))) / 20_000, 9);
+  });
+  it('is never less than none, and nothing without a stretch that was read at both ends', () => {
+    const fell = [
+      visit(0, 100_000, 3, undefined, { sootBefore: grams(20) }),
+      visit(9, 101_000, 3, undefined, { sootBefore: grams(15) }),
+    ];
+    expect(sootRateOf(fell)?.gPer100Km).toEqual({ value: 0, low: 0, high: 0 });
+    expect(sootRateOf(fell.slice(0, 1))).toBeUndefined();
+    expect(sootRateOf([visit(0, 1000, 3, 1.3), visit(9, 9000, 3, 1.3)])).toBeUndefined();
   });
 });

@@ -11,6 +11,8 @@ const visitSchema = z.object({
   km: z.number().optional(),
   before: intervalSchema.optional(),
   after: intervalSchema.optional(),
+  sootBefore: intervalSchema.optional(),
+  sootAfter: intervalSchema.optional(),
   filter: z.enum(FILTER_FATES),
   regenEveryKm: z.number().optional(),
   causes: z.array(z.object({ cause: z.string(), open: z.boolean(), fills: z.boolean() })),
@@ -62,6 +64,8 @@ export const vehicleOutlookSchema = z.object({
   dueDate: z.object({ low: timeSchema, value: timeSchema, high: timeSchema }).optional(),
   kmPerDay: z.number().optional(),
   /** Vehicles of its kind that the workshop has read: what the outlook leans on where its own road is short. */
+  /** Soot that no regeneration takes, g on 100 km with its 90 % interval, by the pressures of its visits. */
+  sootRate: z.object({ gPer100Km: intervalSchema, stretches: z.number().int() }).optional(),
   /** Visits at which a filter was back sooner than the limits allow. */
   comeBacks: z.array(comeBackSchema),
   /** Whether regenerations come closer together, where at least three visits wrote their distance down. */

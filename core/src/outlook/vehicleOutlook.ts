@@ -7,6 +7,7 @@ import type { GrowthPrior } from './growth.ts';
 import { outlookOf } from './outlook.ts';
 import type { VehicleOutlook } from './outlookContract.ts';
 import { regenerationTrend } from './regenerations.ts';
+import { sootRateOf } from './sootRate.ts';
 import type { Visit } from './visit.ts';
 
 /**
@@ -31,6 +32,7 @@ export function tellOutlook(
     ),
     limits,
   );
+  const sootRate = sootRateOf(visits);
   return {
     visits,
     outlook,
@@ -44,6 +46,7 @@ export function tellOutlook(
       ...rest,
     })),
     ...(regenerations ? { regenerations } : {}),
+    ...(sootRate ? { sootRate } : {}),
     kind: { family, vehicles: prior.vehicles },
   } as VehicleOutlook;
 }

@@ -21,6 +21,9 @@ export interface Visit {
   /** Restriction before and after the work, × clean, with its 90 % interval. */
   readonly before?: Interval;
   readonly after?: Interval;
+  /** Soot by the pressure before and after, g, with its 90 % interval, as if there were no ash. */
+  readonly sootBefore?: Interval;
+  readonly sootAfter?: Interval;
   readonly filter: FilterFate;
   /** Distance between the last two regenerations, as the vehicle counted it then, km. */
   readonly regenEveryKm?: number;
@@ -33,6 +36,10 @@ export interface Visit {
 /** How a filter left a visit, × clean: as it was read last. Undefined where it was not read since it was changed. */
 export const leftAt = ({ after, before, filter }: Visit): Interval | undefined =>
   after ?? (filter === 'as-it-was' ? before : undefined);
+
+/** The same of its soot. */
+export const sootLeftAt = ({ sootAfter, sootBefore, filter }: Visit): Interval | undefined =>
+  sootAfter ?? (filter === 'as-it-was' ? sootBefore : undefined);
 
 export const hasOpenCause = ({ causes }: Visit): boolean => causes.some(({ open, fills }) => open && fills);
 export const hasCause = ({ causes }: Visit): boolean => causes.some(({ fills }) => fills);

@@ -105,16 +105,29 @@ function restriction(
   };
 }
 
-/** Restriction by one side alone, × clean, at the highest flow that it was read at, with its 90 % interval. */
-export function restrictionOf(
+/** What one side alone says of the filter. */
+export interface FilterLoad {
+  /** × clean, with its 90 % interval. */
+  readonly restriction: Interval | undefined;
+  /** By the pressure, with its 90 % interval; as if there were no ash. */
+  readonly soot: SootEstimate | undefined;
+}
+
+/** How full the filter is by one side alone, at the highest flow that it was read at. */
+export function filterLoadOf(
   readings: Readings,
   side: 'before' | 'after',
   context: ProofContext,
-): Interval | undefined {
+): FilterLoad | undefined {
   const { reading } = poolReadings(readings, context, side);
   const fit = fitFlow(reading.points);
   const strong = strongest(reading);
-  return fit.ok && strong ? restriction({ reading, fit: fit.value }, strong.flow, context) : undefined;
+  if (!fit.ok || !strong) return undefined;
+  const read = { reading, fit: fit.value };
+  return {
+    restriction: restriction(read, strong.flow, context),
+    soot: soot(read, strong.flow, context),
+  };
 }
 
 function soot(

@@ -20,10 +20,11 @@ export { confidenceOf, normalUpTo, type Confidence } from './confidence.ts';
 export { contradictionBy, type Contradiction, type NextVisit } from './contradiction.ts';
 export {
   compareReadings,
-  restrictionOf,
+  filterLoadOf,
   type Comparison,
   type ComparisonRow,
   type EqualFlow,
+  type FilterLoad,
   type Interval,
   type ProofContext,
 } from './compareReadings.ts';

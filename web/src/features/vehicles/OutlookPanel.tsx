@@ -80,6 +80,13 @@ export function Told({ told }: { told: VehicleOutlook }) {
           {comeBack.chance < 0.01 ? 'under 1' : Math.round(100 * comeBack.chance)} %.
         </p>
       )}
+      {told.sootRate ? (
+        <p>
+          Soot that no regeneration takes: {told.sootRate.gPer100Km.value.toFixed(2)} g on 100 km (
+          {told.sootRate.gPer100Km.low.toFixed(2)} to {told.sootRate.gPer100Km.high.toFixed(2)}), by the
+          pressures of {told.sootRate.stretches} {told.sootRate.stretches === 1 ? 'stretch' : 'stretches'}.
+        </p>
+      ) : null}
       {told.regenerations ? (
         told.regenerations.closer ? (
           <Notice title={`Regenerations come closer together: every ${between(told.regenerations.lastKm)}`}>
