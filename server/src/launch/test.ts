@@ -73,7 +73,7 @@ function counted(ok: boolean, report: string, read: (json: never) => Count): Cou
 
 /** Projects of one part run together: a long file of one does not keep the others waiting. */
 async function vitest(part: string, projects: readonly string[], beside: boolean): Promise<Count> {
-  const report = join(reports, `${part}.json`);
+  const report = join(reports, `${part.replaceAll(' ', '-')}.json`);
   const ok = await run(
     part,
     program('vitest/vitest.mjs'),
@@ -133,11 +133,12 @@ const BESIDE: readonly Check[] = [
   oneProcess('lint', 'oxlint', program('oxlint/bin/oxlint'), ['--type-aware', '--deny-warnings']),
   oneProcess('lint', 'prettier', program('prettier/bin/prettier.cjs'), ['--check', '--log-level=warn', '.']),
   oneProcess('lint', 'imports', join(root, 'imports.check.mjs'), []),
+  { part: 'unit', go: () => vitest('unit of the command line', ['cli'], true) },
 ];
 
 /** Checks that spread over all cores by themselves, one after the other. */
 const ALONE: readonly Check[] = [
-  { part: 'unit', go: () => vitest('unit', ['core', 'cli', 'web'], false) },
+  { part: 'unit', go: () => vitest('unit', ['core', 'web'], false) },
   { part: 'browser', go: browser },
 ];
 

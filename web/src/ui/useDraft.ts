@@ -21,14 +21,14 @@ function readDraft<T>(name: string, start: T): T {
 
 /**
  * A form whose typing is kept on this device while it is typed, so that a reload or crash loses nothing. `done` empties
- * it and forgets the draft, once what was typed is stored.
+ * it and forgets the draft, once what was typed is stored; told what that was, it keeps what was typed since.
  */
 export function useDraftForm<T extends FieldValues>(
   name: string,
   start: T,
   empty: T = start,
   resolver?: Resolver<T>,
-): { form: UseFormReturn<T>; done: () => void } {
+): { form: UseFormReturn<T>; done: (stored?: T) => void } {
   const form = useForm<T>({
     defaultValues: readDraft(name, start) as DefaultValues<T>,
     ...(resolver ? { resolver } : {}),
@@ -50,10 +50,15 @@ export function useDraftForm<T extends FieldValues>(
       window.clearTimeout(timer.current);
     };
   }, [form, name]);
-  const done = useCallback(() => {
-    form.reset(empty);
-    window.clearTimeout(timer.current);
-    localStorage.removeItem(keyOf(name));
-  }, [form, name, empty]);
+  const done = useCallback(
+    (stored?: T) => {
+      // Who is quick has gone on typing while it was stored: that is the next one, and stays.
+      if (stored !== undefined && JSON.stringify(stored) !== JSON.stringify(form.getValues())) return;
+      form.reset(empty);
+      window.clearTimeout(timer.current);
+      localStorage.removeItem(keyOf(name));
+    },
+    [form, name, empty],
+  );
   return { form, done };
 }

@@ -11,10 +11,10 @@ export function NoteForm({ jobId }: { jobId: string }) {
   const addEntry = useAddEntry(jobId);
   const { form, done } = useDraftForm(`note ${jobId}`, EMPTY);
   const [problem, setProblem] = useState<string>();
-  const submit = form.handleSubmit(async ({ text }) => {
-    const wrong = await addEntry({ kind: 'note', text });
+  const submit = form.handleSubmit(async (values) => {
+    const wrong = await addEntry({ kind: 'note', text: values.text });
     setProblem(wrong?.['text']);
-    if (!wrong) done();
+    if (!wrong) done(values);
   });
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-2">

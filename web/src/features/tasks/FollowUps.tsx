@@ -21,7 +21,8 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const tasks = followUpsOf(derived, limits);
   const { form, done: typedIsDone } = useDraftForm(`follow-up ${job.id}`, EMPTY);
   const [problems, setProblems] = useState<Record<string, string>>({});
-  const submit = form.handleSubmit(async ({ what, due, distance }) => {
+  const submit = form.handleSubmit(async (values) => {
+    const { what, due, distance } = values;
     const typed = typedNumber(distance);
     const wrong = await addEntry({
       kind: 'follow-up',
@@ -30,7 +31,7 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
       ...(typed === undefined ? {} : { dueKm: Number.isNaN(typed) ? typed : toBase(typed, unit) }),
     });
     setProblems(wrong ?? {});
-    if (!wrong) typedIsDone();
+    if (!wrong) typedIsDone(values);
   });
   return (
     <section aria-label="Follow-ups" className="grid gap-3">

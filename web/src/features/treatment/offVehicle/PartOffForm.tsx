@@ -99,7 +99,7 @@ export function PartOffForm({ open, number }: { open: OpenJob; number: number })
     const wrong = await addEntry(body);
     setProblems(wrong ?? {});
     if (wrong) return;
-    done();
+    done(values);
     setPhoto(undefined);
   });
   return (
