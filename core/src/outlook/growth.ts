@@ -16,7 +16,7 @@ export interface Stretch {
 }
 
 /** Under this two odometer readings tell nothing of a growth, km. */
-const LEAST_KM = 200;
+export const LEAST_KM = 200;
 
 /** Stretches with a reading at both ends and the distance between; visits in the order of time. */
 export function stretchesOf(visits: readonly Visit[]): Stretch[] {
@@ -91,7 +91,7 @@ const lengthClass = (thousandKm: number): number => {
 
 const bell = (x: number, mean: number, sd: number): number => Math.exp(-0.5 * ((x - mean) / sd) ** 2) / sd;
 
-const spreadOf = ({ low, high }: Interval): number => (high - low) / (2 * Z90);
+export const spreadOf = ({ low, high }: Interval): number => (high - low) / (2 * Z90);
 
 /** A stretch with the likelihood of what was read at its ends, for each growth. */
 interface ReadStretch {

@@ -1,4 +1,5 @@
 import { Z90, type Interval } from '../proof/index.ts';
+import { LEAST_KM, spreadOf } from './growth.ts';
 import { sootLeftAt, type Visit } from './visit.ts';
 
 /** How fast soot gathers that no regeneration takes. */
@@ -8,11 +9,6 @@ export interface SootRate {
   /** Stretches of road that it rests on. */
   readonly stretches: number;
 }
-
-/** Under this two odometer readings tell nothing, km. */
-const LEAST_KM = 200;
-
-const spreadOf = ({ low, high }: Interval): number => (high - low) / (2 * Z90);
 
 /**
  * Soot that stays, by the pressures of the visits: what was found at one less what was left at the visit before, summed over
