@@ -21,3 +21,4 @@ export { treatedVehicle, type TreatedVehicle } from './treatedVehicle.ts';
 export { diagnosedVehicle, type DiagnosedVehicle } from './closedLoop.ts';
 export { arrive, checkFindings, faultyVehicle } from './diagnosedVehicle.ts';
 export { fleetOutlook, madeFleet, type FleetOutlook, type MadeVehicleLife } from './madeFleet.ts';
+export { hostileFiles, mutatedFiles, type HostileFile } from './hostileFiles.ts';

@@ -4,6 +4,7 @@ import { NumberList } from './numberList.ts';
 import { OBD_PARAMETERS, obdValueOf, type ObdValue } from './obdParameters.ts';
 import type { LogFormat, LogSink, LogWarning, RawColumn, RawLog } from './rawLog.ts';
 import { seriesOf } from './tableBuilder.ts';
+import { READ_BOUNDS } from './readBounds.ts';
 import { settleTimes } from './timeAxis.ts';
 
 /** `(time) interface id#data` or `(time) interface id [length] bytes`, as CAN tools write text. */
@@ -143,10 +144,11 @@ class CanReader implements LogSink {
     }
   }
 
-  private column(ecu: string, pid: number, value: ObdValue | undefined): ObdColumn {
+  /** The column of a value; none where a file invents control units without end. */
+  private column(ecu: string, pid: number, value: ObdValue | undefined): ObdColumn | undefined {
     const key = `${ecu} ${pid} ${value?.label ?? ''}`;
     let column = this.columns.get(key);
-    if (!column) {
+    if (!column && this.columns.size < READ_BOUNDS.columns) {
       column = { value, pid, ecu, rows: new NumberList(), numbers: new NumberList() };
       this.columns.set(key, column);
     }
@@ -157,14 +159,14 @@ class CanReader implements LogSink {
     const number = obdValueOf(value, data);
     if (number === undefined) return;
     const column = this.column(ecu, pid, value);
-    column.rows.push(row);
-    column.numbers.push(number);
+    column?.rows.push(row);
+    column?.numbers.push(number);
   }
 
   private keepRaw(ecu: string, pid: number, data: Uint8Array, row: number): void {
     const column = this.column(ecu, pid, undefined);
-    column.rows.push(row);
-    column.numbers.push(data.reduce((sum, byte) => sum * 256 + byte, 0));
+    column?.rows.push(row);
+    column?.numbers.push(data.reduce((sum, byte) => sum * 256 + byte, 0));
   }
 
   finish(): Result<RawLog> {

@@ -4,9 +4,12 @@ import { LineRuns } from './lineRuns.ts';
 import type { LogFormat, LogSink } from './rawLog.ts';
 import { tableBuilder } from './tableBuilder.ts';
 import { rowReader } from './tableRows.ts';
-import { MAX_LINE, sniffLines, sniffTable, type HeadRows, type LineShape } from './tableShape.ts';
+import { cutTo, READ_BOUNDS } from './readBounds.ts';
+import { sniffLines, sniffTable, type HeadRows, type LineShape } from './tableShape.ts';
 
 const SNIFF_ROWS = 800;
+/** Longer cells tell no more of the layout. */
+const CUT_CELL = 1000;
 
 /** The head's lines of about the table's width, each as its cells. */
 function headRows(head: string, shape: LineShape): HeadRows {
@@ -15,7 +18,7 @@ function headRows(head: string, shape: LineShape): HeadRows {
     let at = line;
     rowReader({ ...shape, width: cells })(text, quotes, (row) => {
       if (rows.length < SNIFF_ROWS)
-        rows.push({ line: at++, cells: row.map((cell) => cell.replace(/\r$/, '')) });
+        rows.push({ line: at++, cells: row.map((cell) => cutTo(cell.replace(/\r$/, ''), CUT_CELL)) });
     });
   };
   const runs = new LineRuns(shape, ({ text, firstLine, even, cells, quotes }) => {
@@ -26,7 +29,7 @@ function headRows(head: string, shape: LineShape): HeadRows {
   runs.push(head);
   // The last line may be cut off by the end of the head.
   if (rows.length < 3) runs.finish();
-  return { rows, preamble: head.slice(0, 100_000).replaceAll(shape.newline, '\n') };
+  return { rows, preamble: cutTo(head, READ_BOUNDS.preambleLength).replaceAll(shape.newline, '\n') };
 }
 
 function open(head: string): Result<LogSink> {
@@ -36,6 +39,8 @@ function open(head: string): Result<LogSink> {
       'is not a table: no separator (comma, semicolon, tab, bar) gives lines of equal length',
     );
   }
+  if (lines.width > READ_BOUNDS.columns)
+    return unreadable(`has ${lines.width} columns; up to ${READ_BOUNDS.columns} are read`);
   const sniffed = sniffTable(headRows(head, lines), lines.width);
   if (!sniffed.ok) return sniffed;
   const { firstDataLine, headingRows, mark, layout } = sniffed.value;
@@ -63,7 +68,7 @@ function open(head: string): Result<LogSink> {
     push: (text) => {
       if (tooLong !== undefined) return;
       runs.push(text);
-      if (runs.waiting > MAX_LINE) tooLong ??= runs.waiting;
+      if (runs.waiting > READ_BOUNDS.lineLength) tooLong ??= runs.waiting;
     },
     finish: () => {
       if (tooLong !== undefined) {

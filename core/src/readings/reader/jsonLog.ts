@@ -1,23 +1,9 @@
 import { success, type Result } from '../../quantities/index.ts';
+import { cellText, isArray, isObject, own, readCells, type Json, type JsonObject } from './cellTable.ts';
 import { unreadable } from './decodeText.ts';
+import { JsonDepth } from './jsonDepth.ts';
 import type { LogFormat, RawLog } from './rawLog.ts';
-import { tableBuilder } from './tableBuilder.ts';
-import { sniffTable } from './tableShape.ts';
-
-type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
-type JsonObject = { readonly [key: string]: Json };
-
-const isObject = (value: Json | undefined): value is JsonObject =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-const isArray = (value: Json | undefined): value is readonly Json[] => Array.isArray(value);
-
-/** A cell as the table reader expects it: text, a value in an object unwrapped. */
-function cellText(value: Json | undefined): string {
-  if (value === null || value === undefined) return '';
-  if (isObject(value)) return cellText(value['value'] ?? value['v'] ?? null);
-  if (isArray(value)) return '';
-  return String(value);
-}
+import { READ_BOUNDS } from './readBounds.ts';
 
 interface JsonTable {
   readonly headings: readonly string[];
@@ -25,29 +11,44 @@ interface JsonTable {
   readonly preamble: string;
 }
 
-const MAX_ROWS = 5_000_000;
+/** Rows by which columns and units are told. */
+const LOOKED_AT = 1000;
+
+/** Why a table is not made, where it would have more cells than are read. */
+function tooMany(columns: number, rows: number): string | undefined {
+  if (columns > READ_BOUNDS.columns)
+    return `has more than ${READ_BOUNDS.columns} columns; up to ${READ_BOUNDS.columns} are read`;
+  return rows > READ_BOUNDS.rows || rows * columns > READ_BOUNDS.cells
+    ? `holds ${rows} rows of ${columns} columns; up to ${READ_BOUNDS.rows} rows and ${READ_BOUNDS.cells / 1e6} million cells are read`
+    : undefined;
+}
 
 /** Rows as objects: every key that occurs in the first thousand is a column. A unit may stand beside a value. */
-function ofObjects(rows: readonly JsonObject[], preamble: string): JsonTable {
+function ofObjects(rows: readonly JsonObject[], preamble: string): JsonTable | string {
   const keys = new Set<string>();
-  for (const row of rows.slice(0, 1000)) for (const key of Object.keys(row)) keys.add(key);
-  const names = [...keys];
+  const first = rows.slice(0, LOOKED_AT);
+  for (const row of first) for (const key of Object.keys(row)) keys.add(key);
+  const names = [...keys].slice(0, READ_BOUNDS.columns + 1);
   const headings = names.map((name) => {
-    const sample = rows.find((row) => isObject(row[name]))?.[name];
-    const unit = isObject(sample) ? sample['unit'] : undefined;
+    const sample = first.map((row) => own(row, name)).find(isObject);
+    const unit = sample && own(sample, 'unit');
     return typeof unit === 'string' ? `${name} (${unit})` : name;
   });
-  return { headings, rows: rows.map((row) => names.map((name) => row[name] ?? null)), preamble };
+  const tooMuch = tooMany(names.length, rows.length);
+  if (tooMuch !== undefined) return tooMuch;
+  return { headings, rows: rows.map((row) => names.map((name) => own(row, name) ?? null)), preamble };
 }
 
 /** Columns as arrays of one length. */
 function ofColumns(
   columns: readonly (readonly [string, readonly Json[]])[],
   preamble: string,
-): JsonTable | undefined {
+): JsonTable | string | undefined {
   const length = columns[0]?.[1].length ?? 0;
   if (columns.length < 2 || length < 2 || columns.some(([, values]) => values.length !== length))
     return undefined;
+  const tooMuch = tooMany(columns.length, length);
+  if (tooMuch !== undefined) return tooMuch;
   return {
     headings: columns.map(([name]) => name),
     rows: Array.from({ length }, (_, row) => columns.map(([, values]) => values[row] ?? null)),
@@ -57,7 +58,8 @@ function ofColumns(
 
 /** Times and values of a channel: as two lists, as pairs, or as points with a time and a value each. */
 function seriesIn(channel: JsonObject): [Json | undefined, Json | undefined] {
-  const points = channel['samples'] ?? channel['points'] ?? channel['readings'] ?? channel['data'];
+  const points =
+    own(channel, 'samples') ?? own(channel, 'points') ?? own(channel, 'readings') ?? own(channel, 'data');
   if (isArray(points) && points.length > 0 && points.every((point) => isArray(point) && point.length === 2)) {
     const pairs = points as readonly (readonly Json[])[];
     return [pairs.map(([time]) => time ?? null), pairs.map(([, value]) => value ?? null)];
@@ -65,7 +67,7 @@ function seriesIn(channel: JsonObject): [Json | undefined, Json | undefined] {
   if (isArray(points) && points.length > 0 && points.every(isObject)) {
     const of = (point: JsonObject, ...keys: readonly string[]): Json => {
       const key = keys.find((one) => Object.hasOwn(point, one));
-      return key === undefined ? null : (point[key] ?? null);
+      return key === undefined ? null : (own(point, key) ?? null);
     };
     return [
       points.map((point) => of(point, 't', 'time', 'timeS', 'timestamp', 'ts')),
@@ -73,8 +75,8 @@ function seriesIn(channel: JsonObject): [Json | undefined, Json | undefined] {
     ];
   }
   return [
-    channel['timeS'] ?? channel['time'] ?? channel['times'] ?? channel['t'],
-    channel['values'] ?? channel['data'] ?? channel['v'],
+    own(channel, 'timeS') ?? own(channel, 'time') ?? own(channel, 'times') ?? own(channel, 't'),
+    own(channel, 'values') ?? own(channel, 'data') ?? own(channel, 'v'),
   ];
 }
 
@@ -82,12 +84,13 @@ function seriesIn(channel: JsonObject): [Json | undefined, Json | undefined] {
 function ofChannels(channels: readonly JsonObject[], preamble: string): JsonTable | undefined {
   const rows: Json[][] = [];
   for (const channel of channels) {
-    const name = channel['name'] ?? channel['role'] ?? channel['channel'] ?? channel['label'];
+    const name =
+      own(channel, 'name') ?? own(channel, 'role') ?? own(channel, 'channel') ?? own(channel, 'label');
     const [times, values] = seriesIn(channel);
     if (typeof name !== 'string' || !isArray(times) || !isArray(values) || times.length !== values.length)
       return undefined;
     for (let i = 0; i < times.length; i++)
-      rows.push([times[i] ?? null, name, values[i] ?? null, channel['unit'] ?? null]);
+      rows.push([times[i] ?? null, name, values[i] ?? null, own(channel, 'unit') ?? null]);
   }
   if (rows.length < 2) return undefined;
   return {
@@ -109,7 +112,8 @@ const preambleOf = (object: JsonObject): string =>
     )
     .join('\n');
 
-function tableIn(value: Json, preamble = '', depth = 0): JsonTable | undefined {
+/** The table in a value; a text says why there is one that is not read. */
+function tableIn(value: Json, preamble = '', depth = 0): JsonTable | string | undefined {
   if (depth > 4) return undefined;
   if (isArray(value)) {
     const objects = value.filter(isObject);
@@ -125,12 +129,13 @@ function tableIn(value: Json, preamble = '', depth = 0): JsonTable | undefined {
   if (!isObject(value)) return undefined;
   const about = `${preamble}\n${preambleOf(value)}`;
   const entries = Object.entries(value);
-  const names = value['columns'] ?? value['header'] ?? value['headings'] ?? value['fields'];
-  const body = value['data'] ?? value['rows'] ?? value['values'];
+  const names =
+    own(value, 'columns') ?? own(value, 'header') ?? own(value, 'headings') ?? own(value, 'fields');
+  const body = own(value, 'data') ?? own(value, 'rows') ?? own(value, 'values');
   if (isArray(names) && isArray(body) && body.every(isArray)) {
     const headings = names.map((name) =>
       isObject(name)
-        ? `${cellText(name['name'])}${name['unit'] ? ` (${cellText(name['unit'])})` : ''}`
+        ? `${cellText(own(name, 'name'))}${own(name, 'unit') ? ` (${cellText(own(name, 'unit'))})` : ''}`
         : cellText(name),
     );
     return { headings, rows: body, preamble: about };
@@ -153,38 +158,10 @@ function tableIn(value: Json, preamble = '', depth = 0): JsonTable | undefined {
   return entries
     .filter(([, inner]) => typeof inner === 'object' && inner !== null)
     .sort((a, b) => Object.keys(b[1] as object).length - Object.keys(a[1] as object).length)
-    .reduce<JsonTable | undefined>(
+    .reduce<JsonTable | string | undefined>(
       (found, [, inner]) => found ?? tableIn(inner, about, depth + 1),
       undefined,
     );
-}
-
-/** A table of cells that are not text, read like one that is. */
-export function readCells(
-  table: JsonTable,
-  format: string,
-  cell: (value: Json) => string = cellText,
-): Result<RawLog> {
-  const { headings, rows, preamble } = table;
-  if (rows.length > MAX_ROWS) return unreadable(`holds ${rows.length} rows; up to ${MAX_ROWS} are read`);
-  const head = [
-    headings.map((heading) => heading.slice(0, 500)),
-    ...rows.slice(0, 400).map((row) => headings.map((_, i) => cell(row[i] ?? null))),
-  ];
-  const sniffed = sniffTable(
-    { rows: head.map((cells, i) => ({ line: i + 1, cells })), preamble: '' },
-    headings.length,
-    preamble,
-  );
-  if (!sniffed.ok) return sniffed;
-  const builder = tableBuilder(sniffed.value, [[...headings]]);
-  rows.forEach((row, i) =>
-    builder.row(
-      headings.map((_, column) => cell(row[column] ?? null)),
-      i + 2,
-    ),
-  );
-  return builder.finish(sniffed.value.layout === 'long' ? `${format}, one reading a row` : format);
 }
 
 function parseLines(text: string): Json | undefined {
@@ -196,7 +173,7 @@ function parseLines(text: string): Json | undefined {
   }
 }
 
-function read(text: string): Result<RawLog> {
+function read(text: string): Result<RawLog> | Promise<Result<RawLog>> {
   let value: Json | undefined;
   let fault = '';
   try {
@@ -211,7 +188,10 @@ function read(text: string): Result<RawLog> {
     return unreadable(
       'is JSON, but holds no table: neither rows, nor columns of one length, nor channels with times',
     );
-  return readCells(table, 'JSON');
+  if (typeof table === 'string') return unreadable(table);
+  const tooMuch = tooMany(table.headings.length, table.rows.length);
+  if (tooMuch !== undefined) return unreadable(tooMuch);
+  return readCells({ ...table, rows: [table.rows] }, 'JSON');
 }
 
 /** JSON: rows as objects, columns as arrays, channels with their times, one object a line. */
@@ -220,6 +200,14 @@ export const jsonLog: LogFormat = {
   recognise: (head) => (/^\s*(?:\{\s*["}]|\[\s*[[{\]])/.test(head) ? 0.9 : 0),
   open: () => {
     const pieces: string[] = [];
-    return success({ push: (text) => void pieces.push(text), finish: () => read(pieces.join('')) });
+    const depth = new JsonDepth();
+    return success({
+      push: (text) => {
+        depth.push(text);
+        if (depth.refusal === undefined) pieces.push(text);
+        else pieces.length = 0;
+      },
+      finish: () => (depth.refusal === undefined ? read(pieces.join('')) : unreadable(depth.refusal)),
+    });
   },
 };

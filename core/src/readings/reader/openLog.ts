@@ -77,7 +77,7 @@ export function openLog(): LogReader {
       }
       if (!text || !sink) return unreadable('is empty');
       sink.push(text.push(new Uint8Array(), true));
-      const read = sink.finish();
+      const read = await sink.finish();
       return read.ok
         ? { ok: true, value: { ...read.value, warnings: [...encodingWarning(text), ...read.value.warnings] } }
         : read;

@@ -44,7 +44,7 @@ export interface RawLog {
 /** Takes the text of a log piece by piece, in order. */
 export interface LogSink {
   readonly push: (text: string) => void;
-  readonly finish: () => Result<RawLog>;
+  readonly finish: () => Result<RawLog> | Promise<Result<RawLog>>;
 }
 
 /** The seam for formats of text: each says how surely it recognises a beginning, and reads on from it. */

@@ -1,4 +1,5 @@
 import type { StatedFacts } from './rawLog.ts';
+import { cutTo, READ_BOUNDS } from './readBounds.ts';
 
 const number = (text: string | undefined): number => Number((text ?? '').replace(',', '.'));
 
@@ -9,10 +10,11 @@ const RATE =
 const INTERVAL =
   /(?:sample (?:interval|time|period)|sampling (?:interval|period)|interval|abtastintervall|abtastzeit|intervalle|intervalo|intervallo|interwa[łl]|period)\D{0,20}?(\d+(?:[.,]\d+)?)\s*(ms|s|sec|seconds)\b/i;
 const VEHICLE =
-  /^[#"\s]*(?:vehicle|fahrzeug|car|v[ée]hicule|veh[íi]culo|veicolo|pojazd)"?\s*[:;,=\t|]?\s*"?(.+)$/im;
+  /^[#" \t]*(?:vehicle|fahrzeug|car|v[ée]hicule|veh[íi]culo|veicolo|pojazd)"?\s*[:;,=\t|]?\s*"?(.+)$/im;
 
 /** Facts stated in lines above a table: vehicle, engine size, sample rate. */
-export function statedFacts(preamble: string): StatedFacts {
+export function statedFacts(above: string): StatedFacts {
+  const preamble = cutTo(above, READ_BOUNDS.preambleLength);
   const size = SIZE.exec(preamble);
   const rate = RATE.exec(preamble);
   const interval = INTERVAL.exec(preamble);

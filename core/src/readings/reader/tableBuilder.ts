@@ -2,6 +2,7 @@ import { success, type Result } from '../../quantities/index.ts';
 import { plainNumber, readCell, type DecimalMark } from './cellValue.ts';
 import { unreadable } from './decodeText.ts';
 import { NumberList } from './numberList.ts';
+import { READ_BOUNDS } from './readBounds.ts';
 import type { LogWarning, RawColumn, RawLog, StatedFacts } from './rawLog.ts';
 import {
   isHeadingRow,
@@ -57,6 +58,10 @@ class ColumnReader {
     const plain = plainNumber(cell, this.mark);
     if (plain === plain) return plain;
     if (cell === '') return Number.NaN;
+    if (cell.length > READ_BOUNDS.cellLength) {
+      this.unusable.add(line);
+      return Number.NaN;
+    }
     const read = readCell(cell, this.mark);
     if (read.kind === 'unusable') this.unusable.add(line);
     if (read.kind !== 'number') return Number.NaN;
@@ -189,6 +194,7 @@ class WideBuilder implements TableBuilder {
   private readonly notes: RowNotes;
   private readonly axes: Axis[];
   private readonly columns: (ColumnReader | undefined)[];
+  private tooLarge = false;
 
   constructor(
     private readonly shape: WideShape,
@@ -204,7 +210,7 @@ class WideBuilder implements TableBuilder {
   }
 
   row(cells: readonly string[], line: number): void {
-    if (this.notes.stopped) return;
+    if (this.notes.stopped || this.tooLarge) return;
     const { axes, columns } = this;
     for (let k = 0; k < axes.length; k++) {
       const axis = axes[k] as Axis;
@@ -213,6 +219,10 @@ class WideBuilder implements TableBuilder {
       axis.raw.push(time);
     }
     this.notes.lines.push(line);
+    if (this.notes.lines.length * columns.length > READ_BOUNDS.cells) {
+      this.tooLarge = true;
+      return;
+    }
     for (let c = 0; c < columns.length; c++) columns[c]?.add(cells[c] ?? '', line);
   }
 
@@ -221,6 +231,10 @@ class WideBuilder implements TableBuilder {
   }
 
   finish(format: string): Result<RawLog> {
+    if (this.tooLarge)
+      return unreadable(
+        `holds more than ${READ_BOUNDS.cells / 1e6} million cells; record fewer channels, or cut it into parts`,
+      );
     const lines = this.notes.lines.take();
     if (lines.length < 2) return unreadable(TOO_SHORT);
     const lineOf: LineOf = (row) => lines[row] ?? 0;
@@ -298,8 +312,6 @@ function rawColumn(reader: ColumnReader, times: Float64Array, order: Int32Array 
   return { ...about, timeS: own.slice(0, n), values: values.slice(0, n) };
 }
 
-const MAX_NAMES = 2000;
-
 interface LongColumn {
   readonly reader: ColumnReader;
   readonly rows: NumberList;
@@ -331,7 +343,7 @@ class LongBuilder implements TableBuilder {
     const text = (cells[this.shape.nameColumn] ?? '').trim();
     let column = this.columns.get(text);
     if (!column) {
-      if (text === '' || this.columns.size >= MAX_NAMES) {
+      if (text === '' || this.columns.size >= READ_BOUNDS.columns) {
         this.unnamed.add(line);
         return;
       }

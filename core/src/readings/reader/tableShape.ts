@@ -3,14 +3,13 @@ import { namesRole } from '../channelNames.ts';
 import { looksLikeData, readCell, type DecimalMark } from './cellValue.ts';
 import { unreadable } from './decodeText.ts';
 import type { StatedFacts } from './rawLog.ts';
+import { cutTo, READ_BOUNDS } from './readBounds.ts';
 import { statedFacts } from './statedFacts.ts';
 import { isDateName, isSampleName, isTimeName, TimeCells } from './timeCells.ts';
 
 const DELIMITERS = ['\t', ';', '|', ','] as const;
 const SNIFF_LINES = 400;
-const MAX_COLUMNS = 2000;
 export const TOO_SHORT = 'holds a heading but fewer than two complete rows of data';
-export const MAX_LINE = 1_000_000;
 
 /** How the lines of a text are cut into cells. */
 export interface LineShape {
@@ -115,15 +114,31 @@ const splitsDecimals = (lines: readonly string[], delimiter: string): boolean =>
   );
 };
 
-const UNIT_IN_NAME = /^(.*\S)\s*[[({<]\s*([^\])}>]*)\s*[\])}>]\s*$/;
 const UNIT_AT_END = /^(.*\S)[\s,_/-]+([^\s,_/]+(?:\/[^\s,_/]+)?)$/;
+
+const OPENS = '[({<';
+const CLOSES = '])}>';
+
+/** Name and content of the last brackets of a heading that ends with them; looked for from the end, once. */
+function lastBrackets(heading: string): [name: string, inside: string] | undefined {
+  if (!CLOSES.includes(heading.at(-1) ?? ' ')) return undefined;
+  for (let at = heading.length - 2; at > 0; at--) {
+    const char = heading[at] as string;
+    if (CLOSES.includes(char)) return undefined;
+    if (!OPENS.includes(char)) continue;
+    const name = heading.slice(0, at).trim();
+    return name === '' ? undefined : [name, heading.slice(at + 1, -1).trim()];
+  }
+  return undefined;
+}
 
 /** "Mass air flow (g/s)" → name and unit; brackets that hold no unit stay part of the name. */
 export function splitUnit(heading: string): ColumnHeading {
-  const trimmed = heading.trim();
-  const match = UNIT_IN_NAME.exec(trimmed);
-  if (match?.[1] !== undefined && match[2] !== undefined && (match[2] === '' || parseUnit(match[2]).ok)) {
-    return { name: match[1].trim(), unitText: match[2] };
+  const trimmed = cutTo(heading.trim(), READ_BOUNDS.headingLength);
+  const brackets = lastBrackets(trimmed);
+  if (brackets) {
+    const [name, unitText] = brackets;
+    if (unitText === '' || parseUnit(unitText).ok) return { name, unitText };
   }
   const end = UNIT_AT_END.exec(trimmed);
   if (
@@ -193,7 +208,8 @@ export function sniffTable(
   width: number,
   about = '',
 ): Result<TableShape & { readonly firstDataLine: number; readonly headingRows: readonly string[][] }> {
-  if (width > MAX_COLUMNS) return unreadable(`has ${width} columns; up to ${MAX_COLUMNS} are read`);
+  if (width > READ_BOUNDS.columns)
+    return unreadable(`has ${width} columns; up to ${READ_BOUNDS.columns} are read`);
   const firstData = rows.findIndex(
     ({ cells }, i) =>
       isDataRow(cells) &&

@@ -1,4 +1,5 @@
 import { plainNumber, type DecimalMark } from './cellValue.ts';
+import { READ_BOUNDS } from './readBounds.ts';
 
 const TIME_WORDS =
   'time|timestamp|time stamp|zeit|zeitstempel|uhrzeit|elapsed|t|temps|heure|horodatage|tiempo|hora|tempo|ora|orario|czas|godzina|znacznik czasu|sec|secs|seconds|second|ms|msec|millis|milliseconds|epoch|unix|utc|gmt|clock|datetime|date time|marca de tiempo|marca temporal|laufzeit|messzeit|duree|duracion|durata|uptime|date|datum|fecha|data|dzien';
@@ -112,7 +113,7 @@ export class TimeCells {
       if (Number.isInteger(plain)) this.integers++;
       return plain;
     }
-    const text = cell.trim();
+    const text = cell.length > READ_BOUNDS.cellLength ? '' : cell.trim();
     if (text === '') return Number.NaN;
     const dated = dateOf(text, this.dayFirst);
     if (Number.isFinite(dated)) {
