@@ -47,7 +47,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core/src', pathNot: TESTS },
-      to: { path: '^(cli|server|web|e2e)/|node_modules/(react|express|typeorm|pg)/' },
+      to: { path: '^(bounded|cli|server|web|e2e)/|node_modules/(react|express|typeorm|pg)/' },
     },
     {
       name: 'core-uses-no-node',
@@ -56,10 +56,16 @@ module.exports = {
       to: { dependencyTypes: ['core'] },
     },
     {
+      name: 'bounded-knows-no-work',
+      severity: 'error',
+      from: { path: '^bounded/src' },
+      to: { path: '^(core|cli|server|web|e2e)/' },
+    },
+    {
       name: 'web-and-server-meet-only-in-core',
       severity: 'error',
       from: { path: '^web/src' },
-      to: { path: '^(server|cli)/' },
+      to: { path: '^(server|cli|bounded)/' },
     },
     {
       name: 'server-knows-no-page',
@@ -77,7 +83,7 @@ module.exports = {
       name: 'libraries-are-declared',
       severity: 'error',
       // The launcher builds and the bench compares: their tools are never part of a running server.
-      from: { path: '^(core|cli|server|web)/src', pathNot: `${TESTS}|^server/src/(launch|bench)/` },
+      from: { path: '^(core|bounded|cli|server|web)/src', pathNot: `${TESTS}|^server/src/(launch|bench)/` },
       to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown'] },
     },
     { name: 'imports-resolve', severity: 'error', from: {}, to: { couldNotResolve: true } },

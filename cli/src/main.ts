@@ -1,4 +1,5 @@
 import { Command, CommanderError } from 'commander';
+import { runWithinLimits } from './bounded.ts';
 import { InputError } from './InputError.ts';
 
 /**
@@ -117,6 +118,9 @@ filterOptions(
 // A reader that closes early, such as head, is no fault.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 
+const ended = await runWithinLimits(process.argv.slice(2));
+if (ended !== undefined) process.exit(ended);
+
 try {
   await program.parseAsync();
 } catch (error) {
@@ -125,6 +129,7 @@ try {
     process.stderr.write(`white-ember: ${error.message.replaceAll('\n', ' ')}\n`);
     process.exitCode = 2;
   } else {
+    // Whoever started this within limits is told by its words that memory was refused.
     process.stderr.write(
       `white-ember: unexpected failure: ${String((error as Error).message).split('\n')[0] ?? ''}\n`,
     );

@@ -42,18 +42,18 @@ export {
   jobListSchema,
   runningClocksSchema,
   jobSchema,
-  jobSummarySchema,
   logSchema,
   newJobSchema,
   photoSchema,
   type Job,
   type JobListItem,
-  type JobSummary,
   type RunningClock,
   type RunningClocks,
   type Log,
   type Photo,
 } from './job.ts';
+export { jobSummarySchema, type JobSummary } from './jobSummary.ts';
+export { sealSchema, type Seal } from './seal.ts';
 export { familyBookSchema, type FamilyBook } from './family.ts';
 export {
   channelCorrectionSchema,

@@ -1,22 +1,14 @@
 import { z } from 'zod';
-import { CLOCKS, entrySchema, idSchema, timeSchema } from '../ledger/index.ts';
+import { entrySchema, idSchema, timeSchema } from '../ledger/index.ts';
+import { jobSummarySchema, runningClockSchema } from './jobSummary.ts';
 import { limitsProfileSchema } from './limitsProfile.ts';
+import { sealSchema } from './seal.ts';
 import { vehicleSchema } from './vehicle.ts';
 
 export const newJobSchema = z.object({
   id: idSchema,
   vehicleId: idSchema,
   openedAt: timeSchema,
-});
-
-/** A wait that is not ended. */
-const runningClockSchema = z.object({
-  /** The entry that began it. */
-  entryId: idSchema,
-  clock: z.enum(CLOCKS),
-  what: z.string(),
-  next: z.string().optional(),
-  until: timeSchema,
 });
 
 /** Every wait of a workshop, with the server's time: a device whose clock is wrong counts by that. */
@@ -28,19 +20,6 @@ export const runningClocksSchema = z.object({
 });
 export type RunningClocks = z.infer<typeof runningClocksSchema>;
 export type RunningClock = RunningClocks['clocks'][number];
-
-/** What the list shows of a job; worked out by core from the ledger whenever an entry comes in. */
-export const jobSummarySchema = z.object({
-  stage: z.string(),
-  headline: z.string(),
-  verdict: z.string(),
-  signedOff: z.boolean(),
-  /** Waits that are not ended: they run or ring. */
-  clocks: z.array(runningClockSchema),
-  /** What it waits for: a part, the customer. */
-  waitsFor: z.string().optional(),
-});
-export type JobSummary = z.infer<typeof jobSummarySchema>;
 
 export const jobListItemSchema = z.object({
   id: idSchema,
@@ -77,6 +56,8 @@ export const logSchema = z.object({
   sizeBytes: z.number().int(),
   sha256: z.string(),
   uploadedAt: timeSchema,
+  /** Why it could not be read; it is not tried again by itself. */
+  unreadable: z.string().optional(),
 });
 export type Log = z.infer<typeof logSchema>;
 
@@ -91,6 +72,8 @@ export const jobSchema = z.object({
   entries: z.array(entrySchema),
   limitsProfile: limitsProfileSchema.optional(),
   logs: z.array(logSchema),
+  /** Of a job that is signed off: what it was signed off with. Vehicle and limits are those of that day. */
+  seal: sealSchema.optional(),
   /** The vehicle's next job with what it read and did: it may contradict what this one proved. */
   nextJob: z
     .object({

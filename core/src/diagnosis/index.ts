@@ -44,3 +44,4 @@ export {
   type CaseFacts,
 } from './caseEvidence.ts';
 export { formSentence, sentenceOf } from './sentences.ts';
+export { diagnoseCase, type Diagnosis, type DiagnosisQuestion } from './diagnoseCase.ts';

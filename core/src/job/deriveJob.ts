@@ -1,4 +1,4 @@
-import { filterVolumeL, type FilterGeometry } from '../filter/index.ts';
+import { filterVolumeL, type FilterGeometry, type SootEstimate } from '../filter/index.ts';
 import {
   effectiveEntries,
   entriesOfKind,
@@ -26,7 +26,7 @@ import {
   type ProofKind,
   type Verdict,
 } from '../proof/index.ts';
-import { sootRoom } from '../treatment/index.ts';
+import { sootByPressure, sootRoom } from '../treatment/index.ts';
 import { clocksOf, type JobClock } from './clocks.ts';
 import { causesSaid, checksMade, type MadeCheck, type SaidCause } from './checksMade.ts';
 import { openMatters, type OpenMatter } from './openMatters.ts';
@@ -68,6 +68,8 @@ export interface DerivedJob {
   /** All that are taken together with them. */
   readonly befores: readonly EntryOf<'reading'>[];
   readonly afters: readonly EntryOf<'reading'>[];
+  /** Soot that the before reading leaves room for, where the size of the filter is known. */
+  readonly sootBefore?: SootEstimate;
   readonly proofKind: ProofKind;
   readonly comparison?: Comparison;
   readonly proof?: Proof;
@@ -159,6 +161,8 @@ export function deriveJob(facts: JobFacts): DerivedJob {
         )
       : undefined;
   const soot = sootRoom(before?.body, facts.geometry, context, facts.fitted);
+  const sootBefore =
+    before && facts.geometry ? sootByPressure(before.body, facts.geometry, context) : undefined;
   const checks = checksMade(entries, {
     ...context,
     ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
@@ -210,6 +214,7 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     ...(after ? { after } : {}),
     befores: readings.befores,
     afters: readings.afters,
+    ...(sootBefore?.ok ? { sootBefore: sootBefore.value } : {}),
     proofKind: kind,
     ...(comparison ? { comparison } : {}),
     ...(proof ? { proof } : {}),

@@ -36,3 +36,14 @@ export {
 } from './readingTable.ts';
 export { followUpsOf } from './followUps.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';
+export { questionOfJob } from './questionOfJob.ts';
+export {
+  keptOfSealed,
+  pictureOfJob,
+  sealedLimits,
+  sealJob,
+  unsealJob,
+  vehicleFactsOf,
+  type SealedJob,
+  type SealedNow,
+} from './seal.ts';

@@ -1,4 +1,12 @@
-export { FILTER_FATES, hasCause, hasOpenCause, leftAt, type FilterFate, type Visit } from './visit.ts';
+export {
+  FILTER_FATES,
+  hasCause,
+  hasOpenCause,
+  isVisit,
+  leftAt,
+  type FilterFate,
+  type Visit,
+} from './visit.ts';
 export {
   assumedGrowth,
   growthAhead,

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Interval } from '../proof/index.ts';
 
 /** What became of the filter at a visit. */
@@ -43,3 +44,23 @@ export const sootLeftAt = ({ sootAfter, sootBefore, filter }: Visit): Interval |
 
 export const hasOpenCause = ({ causes }: Visit): boolean => causes.some(({ open, fills }) => open && fills);
 export const hasCause = ({ causes }: Visit): boolean => causes.some(({ fills }) => fills);
+
+const interval = z.object({ value: z.number(), low: z.number(), high: z.number() }).optional();
+const kilograms = z.number().optional();
+const visitSchema = z.object({
+  jobId: z.string(),
+  number: z.number(),
+  at: z.string(),
+  km: z.number().optional(),
+  before: interval,
+  after: interval,
+  sootBefore: interval,
+  sootAfter: interval,
+  filter: z.enum(FILTER_FATES),
+  regenEveryKm: z.number().optional(),
+  causes: z.array(z.object({ cause: z.string(), open: z.boolean(), fills: z.boolean() })),
+  weighed: z.object({ beforeKg: kilograms, afterKg: kilograms }).optional(),
+});
+
+/** Whether something that was kept or came from outside is a visit. */
+export const isVisit = (value: unknown): value is Visit => visitSchema.safeParse(value).success;

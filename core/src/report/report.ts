@@ -1,9 +1,9 @@
 import type { FilterGeometry } from '../filter/index.ts';
-import type { DerivedJob } from '../job/index.ts';
+import { pictureOfJob, type DerivedJob } from '../job/index.ts';
 import type { PartState } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import type { VehicleOutlook } from '../outlook/index.ts';
-import { flowPicture, type FlowPicture } from '../proof/index.ts';
+import type { FlowPicture } from '../proof/index.ts';
 import { plainSections } from './plainSections.ts';
 import { technicalSections } from './technicalSections.ts';
 import { reportWords, type ReportUnits } from './words.ts';
@@ -88,7 +88,7 @@ const MOST_PHOTOS = 4;
 export function reportOf(facts: ReportFacts, version: ReportVersion): Report {
   const { derived, vehicle, limits, job } = facts;
   const words = reportWords(facts.units, facts.timeZone);
-  const picture = flowPicture(derived, {
+  const picture = pictureOfJob(derived, {
     limits,
     ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
     ...(vehicle.filter ? { geometry: vehicle.filter } : {}),

@@ -1,29 +1,19 @@
 import { BURN_END_WORDS } from '../job/index.ts';
-import { burnsOf, offVehicleWork, sootByPressure } from '../treatment/index.ts';
+import { burnsOf, offVehicleWork } from '../treatment/index.ts';
 import type { ReportFacts } from './report.ts';
 import type { ReportWords } from './words.ts';
 
 /** What burns came to and what was found off the vehicle: figures, torques, what broke. */
-export function treatmentLines({ derived, vehicle, limits }: ReportFacts, words: ReportWords): string[] {
-  const soot =
-    derived.before && vehicle.filter
-      ? sootByPressure(derived.before.body, vehicle.filter, {
-          limits,
-          ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-        })
-      : undefined;
-  const off = offVehicleWork({
-    entries: derived.entries,
-    limits,
-    ...(soot?.ok ? { soot: soot.value } : {}),
-  });
+export function treatmentLines({ derived, limits }: ReportFacts, words: ReportWords): string[] {
+  const { entries, sootBefore } = derived;
+  const off = offVehicleWork({ entries, limits, ...(sootBefore ? { soot: sootBefore } : {}) });
   const signed = off.parts.flatMap(({ off: { body }, signed: by }) =>
     [...by.values()].map(
       (entry) => `${body.what} ${entry.body.number}: ${entry.body.torqueNm} N·m, ${entry.authorName}`,
     ),
   );
   return [
-    ...burnsOf(derived.entries).flatMap(({ ended, goesOn }, i) => {
+    ...burnsOf(entries).flatMap(({ ended, goesOn }, i) => {
       // One that was entered as done stands among the work.
       if (!ended) return goesOn ? [`Burn ${i + 1}: its end was not entered.`] : [];
       const { how, why, minutes, peakInletC, peakBedC, counterBeforeG, counterAfterG } = ended.body;

@@ -136,6 +136,7 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'post /api/jobs/:id/logs': (c) => c.upload(`/api/jobs/${mine.ids.job}/logs`, { name: 'b.csv', bytes: LOG }),
   'get /api/logs/:id/raw': (c) => c.get(`/api/logs/${logId}/raw`),
   'get /api/logs/:id/columns': (c) => c.get(`/api/logs/${logId}/columns`),
+  'post /api/logs/:id/read-again': (c) => c.post(`/api/logs/${logId}/read-again`, {}),
   'post /api/jobs/:id/photos': (c) =>
     c.upload(`/api/jobs/${mine.ids.job}/photos`, { name: 'b.png', bytes: PNG }),
   'get /api/photos/:id': (c) => c.get(`/api/photos/${photoId}`),

@@ -18,6 +18,7 @@ describe('settings', () => {
       signInTriesPer15Min: 10,
       logLevel: 'warn',
       mailFrom: 'workshop@white-ember.invalid',
+      programFolder: import.meta.dirname,
     });
   });
   it('come from the environment', () => {

@@ -19,6 +19,8 @@ export interface Config {
   /** How the installation is reached from outside, for links in letters; as the request came in where it is not said. */
   readonly publicUrl?: string;
   readonly logLevel: string;
+  /** Where the programs lie that read files from outside: beside the server's own bundle. */
+  readonly programFolder: string;
 }
 
 const MEGABYTE = 1024 * 1024;
@@ -53,6 +55,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     mailFrom: env['WHITE_EMBER_MAIL_FROM'] ?? 'workshop@white-ember.invalid',
     ...(env['WHITE_EMBER_URL'] ? { publicUrl: env['WHITE_EMBER_URL'].replace(/\/+$/, '') } : {}),
     logLevel: env['WHITE_EMBER_LOG'] ?? 'warn',
+    programFolder: env['WHITE_EMBER_PROGRAMS'] ?? import.meta.dirname,
   };
 }
 

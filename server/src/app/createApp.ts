@@ -12,6 +12,7 @@ import type { RequestHandler } from 'express';
 import type { DataSource } from 'typeorm';
 import pg from 'pg';
 import { memberOf } from '../people/people.routes.ts';
+import { FileReaders } from '../reading/fileReaders.ts';
 import type { Config } from './config.ts';
 import { problemHandler, Refusal } from './problem.ts';
 import { registerRoutes } from './route.ts';
@@ -123,6 +124,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
     app,
     db,
     config,
+    readers: new FileReaders(config.programFolder),
     uploader: uploaderOf(config.maxUploadBytes),
     archiveUploader: uploaderOf(config.maxArchiveBytes),
     signInLimiter,

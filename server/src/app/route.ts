@@ -5,6 +5,7 @@ import type { DataSource } from 'typeorm';
 import type { z } from 'zod';
 import type { Role } from '@white-ember/core/contract';
 import type { Member } from '../people/member.entity.ts';
+import type { FileReaders } from '../reading/fileReaders.ts';
 import type { Config } from './config.ts';
 import { invalidInput, Refusal } from './problem.ts';
 
@@ -21,6 +22,8 @@ export interface Call<P, Q, B> {
   readonly res: Response;
   readonly db: DataSource;
   readonly config: Config;
+  /** Reads files from outside, in processes of their own. */
+  readonly readers: FileReaders;
 }
 
 export interface MemberCall<P, Q, B> extends Call<P, Q, B> {
@@ -91,6 +94,7 @@ export interface Wiring {
   readonly app: Express;
   readonly db: DataSource;
   readonly config: Config;
+  readonly readers: FileReaders;
   readonly uploader: RequestHandler;
   readonly archiveUploader: RequestHandler;
   readonly signInLimiter: RequestHandler;
@@ -146,6 +150,7 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
           res,
           db: wiring.db,
           config: wiring.config,
+          readers: wiring.readers,
           member,
           workshopId: member?.workshopId,
         } as unknown as MemberCall<never, never, never>);

@@ -5,11 +5,13 @@ import { CustomerEntity } from '../customers/customer.entity.ts';
 import { FilterModelEntity } from '../filters/filterModel.entity.ts';
 import { MailEntity, ShareEntity } from '../handOver/share.entity.ts';
 import { JobEntity } from '../jobs/job.entity.ts';
+import { JobSealEntity } from '../jobs/jobSeal.entity.ts';
 import { EntryEntity } from '../ledger/entry.entity.ts';
 import { LimitsProfileEntity } from '../limits/limitsProfile.entity.ts';
 import { ChannelCorrectionEntity } from '../logs/channelCorrection.entity.ts';
 import { LogColumnPartEntity, LogColumnsEntity } from '../logs/logColumns.entity.ts';
 import { LogEntity } from '../logs/log.entity.ts';
+import { LogFailureEntity } from '../logs/logFailure.entity.ts';
 import { MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
 import { PhotoEntity } from '../photos/photo.entity.ts';
 import { FluidEntity } from '../fluids/fluid.entity.ts';
@@ -21,6 +23,9 @@ import { Photos1764200000000 } from './migrations/1764200000000-Photos.ts';
 import { FilterCatalyst1764320000000 } from './migrations/1764320000000-FilterCatalyst.ts';
 import { HandOver1764330000000 } from './migrations/1764330000000-HandOver.ts';
 import { Fleet1764350000000 } from './migrations/1764350000000-Fleet.ts';
+import { LogFailures1764361000000 } from './migrations/1764361000000-LogFailures.ts';
+import { Repair1764360000000 } from './migrations/1764360000000-Repair.ts';
+import { Seals1764362000000 } from './migrations/1764362000000-Seals.ts';
 import { Visits1764340000000 } from './migrations/1764340000000-Visits.ts';
 import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
@@ -34,12 +39,14 @@ export const ENTITIES = [
   VehicleEntity,
   LimitsProfileEntity,
   JobEntity,
+  JobSealEntity,
   EntryEntity,
   LogEntity,
   BlobEntity,
   BlobChunkEntity,
   LogColumnsEntity,
   LogColumnPartEntity,
+  LogFailureEntity,
   ChannelCorrectionEntity,
   PhotoEntity,
   FluidEntity,
@@ -57,6 +64,9 @@ export const MIGRATIONS = [
   HandOver1764330000000,
   Visits1764340000000,
   Fleet1764350000000,
+  Repair1764360000000,
+  LogFailures1764361000000,
+  Seals1764362000000,
 ];
 
 export function createDataSource(url: string, log?: Logger): DataSource {

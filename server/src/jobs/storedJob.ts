@@ -1,6 +1,6 @@
 import type { EntityManager } from 'typeorm';
-import type { JobSummary, LimitsProfile, Vehicle } from '@white-ember/core/contract';
-import type { JobFacts, NextJob } from '@white-ember/core/job';
+import type { JobSummary, LimitsProfile, Seal, Vehicle } from '@white-ember/core/contract';
+import { sealedLimits, vehicleFactsOf, type JobFacts, type NextJob } from '@white-ember/core/job';
 import type { Entry, EntryBody, EntryKind } from '@white-ember/core/ledger';
 import { limitsOf } from '../limits/limits.service.ts';
 
@@ -14,6 +14,8 @@ export interface StoredJob {
   readonly vehicle: Vehicle;
   /** The limits in force for its engine family, or the general ones. */
   readonly limitsProfile?: LimitsProfile;
+  /** What it was signed off with: then vehicle and limits are those of that day. */
+  readonly seal?: Seal;
 }
 
 interface JobRecord {
@@ -26,6 +28,7 @@ interface JobRecord {
   filter: Record<string, unknown> | null;
   customer: Record<string, unknown> | null;
   profile: Record<string, unknown> | null;
+  seal: Seal | null;
 }
 
 /** Snake case of the database to the names of the contract; what is empty there is absent here. */
@@ -64,41 +67,47 @@ function toProfile(record: Record<string, unknown>): LimitsProfile {
   return { ...profile, createdAt: new Date(profile.createdAt).toISOString(), ...(family ? { family } : {}) };
 }
 
-/** With `lock` the job's row is held until the transaction ends: it orders all appends, whichever process they reach. */
+/**
+ * With `lock` the job's row is held until the transaction ends: it orders all appends, whichever process they reach. Not
+ * `sealed`, it comes with vehicle and limits as they are now.
+ */
 export async function readStoredJob(
   manager: EntityManager,
   workshopId: string,
   id: string,
-  { lock = false }: { lock?: boolean } = {},
+  { lock = false, sealed = true }: { lock?: boolean; sealed?: boolean } = {},
 ): Promise<StoredJob | undefined> {
   const [record] = await manager.query<JobRecord[]>(
     `SELECT j.id, j.number, j.opened_at, j.entry_count, j.summary, to_jsonb(v) AS vehicle, to_jsonb(f) AS filter,
-            to_jsonb(c) AS customer, to_jsonb(p) AS profile
+            to_jsonb(c) AS customer, to_jsonb(p) AS profile, s.seal
        FROM job j
        JOIN vehicle v ON v.id = j.vehicle_id
        LEFT JOIN filter_model f ON f.id = v.filter_model_id
        LEFT JOIN customer c ON c.id = v.customer_id
+       LEFT JOIN job_seal s ON s.job_id = j.id AND ${sealed ? 'true' : 'false'}
        LEFT JOIN LATERAL (
          SELECT * FROM limits_profile l WHERE l.workshop_id = j.workshop_id AND l.family IN (v.family, '')
           ORDER BY l.family = v.family DESC, l.version DESC LIMIT 1) p ON true
-      WHERE j.id = $1 AND j.workshop_id = $2${lock ? ' FOR UPDATE OF j' : ''}`,
+      WHERE j.id = $1 AND j.workshop_id = $2${lock ? ' FOR NO KEY UPDATE OF j' : ''}`,
     [id, workshopId],
   );
   if (!record) return undefined;
+  const limitsProfile = record.seal ? record.seal.limitsProfile : record.profile && toProfile(record.profile);
   return {
     id: record.id,
     number: record.number,
     openedAt: record.opened_at,
     entryCount: record.entry_count,
     summary: record.summary,
-    vehicle: {
+    ...(record.seal ? { seal: record.seal } : {}),
+    vehicle: record.seal?.vehicle ?? {
       ...named<Vehicle>(record.vehicle, VEHICLE),
       ...(record.filter ? { filter: named<NonNullable<Vehicle['filter']>>(record.filter, FILTER) } : {}),
       ...(record.customer
         ? { customer: named<NonNullable<Vehicle['customer']>>(record.customer, CUSTOMER) }
         : {}),
     },
-    ...(record.profile ? { limitsProfile: toProfile(record.profile) } : {}),
+    ...(limitsProfile ? { limitsProfile } : {}),
   };
 }
 
@@ -183,16 +192,14 @@ export async function previousProved(manager: EntityManager, jobId: string): Pro
 /** All that core needs to say what a job means, with the visit after it. */
 export async function factsOf(
   manager: EntityManager,
-  { id, vehicle, limitsProfile }: StoredJob,
+  { id, vehicle, limitsProfile, seal }: StoredJob,
   entries: readonly Entry[],
 ): Promise<JobFacts & { readonly nextJob?: NextJob }> {
   const nextJob = await readNextJob(manager, id);
   return {
     entries,
     ...(nextJob ? { nextJob } : {}),
-    limits: limitsOf(limitsProfile),
-    ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-    ...(vehicle.filter ? { geometry: vehicle.filter } : {}),
-    fitted: vehicle.fitted,
+    limits: seal ? sealedLimits(seal) : limitsOf(limitsProfile),
+    ...vehicleFactsOf(vehicle),
   };
 }

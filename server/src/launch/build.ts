@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync, utimesSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { build as bundle } from 'esbuild';
 import { LaunchError } from './debian.ts';
 
@@ -53,16 +53,27 @@ export async function buildWeb(root: string): Promise<string> {
   return dist;
 }
 
-/** One file for the server with the workspace's own packages inside; libraries stay in node_modules. */
+/** The server, and the programs that read files from outside for it. */
+const PROGRAMS = {
+  main: 'main.ts',
+  readLog: 'reading/readLog.program.ts',
+};
+
+/**
+ * One file for the server, and one for each program that it starts, with the workspace's own packages inside; libraries stay
+ * in node_modules. Gives the path of the server's.
+ */
 export async function buildServer(root: string): Promise<string> {
   const out = join(root, 'server/dist/main.js');
   await whenStale(
     `${out}.stamp`,
-    ['server/src', 'core/src', 'package-lock.json'].map((p) => join(root, p)),
+    ['server/src', 'bounded/src', 'core/src', 'package-lock.json'].map((p) => join(root, p)),
     async () => {
       await bundle({
-        entryPoints: [join(root, 'server/src/main.ts')],
-        outfile: out,
+        entryPoints: Object.fromEntries(
+          Object.entries(PROGRAMS).map(([name, source]) => [name, join(root, 'server/src', source)]),
+        ),
+        outdir: dirname(out),
         bundle: true,
         platform: 'node',
         format: 'esm',

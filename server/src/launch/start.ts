@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { urlFromPg } from '../app/config.ts';
 import { createDataSource } from '../database/dataSource.ts';
 import { ensureDemo } from '../database/demo/ensureDemo.ts';
+import { sealOldSignOffs } from '../jobs/seals.ts';
 import { buildServer, buildWeb } from './build.ts';
 import { ensureDatabase, openCluster, type Cluster } from './cluster.ts';
 import { defaultDataFolder, hold, holderOf, release, wasKilled } from './dataFolder.ts';
@@ -94,6 +95,7 @@ async function prepareDatabase(url: string, options: Options, isPrivate: boolean
     await db.runMigrations({ transaction: 'each' });
     const wanted = isPrivate || options.demo || options.resetDemo;
     if (wanted) await ensureDemo(db, { reset: options.resetDemo });
+    await sealOldSignOffs(db);
     return wanted;
   } finally {
     await db.destroy();

@@ -127,7 +127,7 @@ const oneProcess = (part: string, title: string, file: string, args: readonly st
 const BESIDE: readonly Check[] = [
   oneProcess('lint', 'eslint', program('eslint/bin/eslint.js'), ['.', '--max-warnings=0']),
   { part: 'api', go: () => vitest('api', ['server'], true) },
-  ...['web', 'server', 'core', 'core/tsconfig.pure.json', 'cli', 'e2e'].map((project) =>
+  ...['web', 'server', 'core', 'core/tsconfig.pure.json', 'bounded', 'cli', 'e2e'].map((project) =>
     oneProcess('types', `types ${project}`, program('typescript7/bin/tsc'), ['-p', project]),
   ),
   oneProcess('lint', 'oxlint', program('oxlint/bin/oxlint'), ['--type-aware', '--deny-warnings']),

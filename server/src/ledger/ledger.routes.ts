@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { entrySchema, idSchema, newEntrySchema } from '@white-ember/core/ledger';
 import { memberRoute, type Route } from '../app/route.ts';
+import { sealOutlook } from '../jobs/seals.ts';
 import { appendEntry } from './ledger.service.ts';
 
 export const ledgerRoutes: Route[] = [
@@ -12,8 +13,13 @@ export const ledgerRoutes: Route[] = [
     params: z.object({ id: idSchema }),
     body: newEntrySchema,
     answer: entrySchema,
-    handle: async ({ params, body, db, member, res }) => {
+    handle: async ({ params, body, db, member, req, res }) => {
       const { entry, created } = await appendEntry(db, member, params.id, body);
+      // Stored is stored: what lay ahead is added to the seal, now or when it is asked for.
+      if (created && entry.body.kind === 'sign-off')
+        await sealOutlook(db, member.workshopId, params.id).catch((error: unknown) =>
+          req.log.warn({ err: error, job: params.id }, 'outlook not sealed yet'),
+        );
       res.status(created ? 201 : 200).json(entry);
       return entry;
     },

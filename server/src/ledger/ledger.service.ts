@@ -4,6 +4,7 @@ import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { contentHash } from '../database/once.ts';
 import { judgedJob } from '../jobs/judgedJob.ts';
 import { refreshSummary } from '../jobs/jobSummary.ts';
+import { keepSeal, makeSeal, openSeal } from '../jobs/seals.ts';
 import {
   bearsOnTheLast,
   previousProved,
@@ -49,7 +50,16 @@ export async function appendEntry(
       authorName: member.name,
       serverTime: now.toISOString(),
     };
-    const { summary, visit, followUps } = await judgedJob(manager, job, [...entries, entry]);
+    const ledger = [...entries, entry];
+    // A sign-off seals the job; what supersedes it opens it, and may be another sign-off.
+    const bearsOnSeal = entry.body.kind === 'sign-off' || entry.supersedes === job.seal?.entryId;
+    const current = bearsOnSeal && job.seal ? await unsealed(manager, workshopId, jobId) : job;
+    const seal = bearsOnSeal ? await makeSeal(manager, workshopId, current, ledger) : job.seal;
+    const { summary, visit, followUps } = await judgedJob(
+      manager,
+      seal ? { ...current, seal } : current,
+      ledger,
+    );
     // Entry and the job's line in one statement: both or neither, in one journey to the database.
     const [stored] = await manager.query<[{ id: string }[], number]>(
       `WITH added AS (
@@ -77,11 +87,19 @@ export async function appendEntry(
       ],
     );
     if (stored.length === 0) throw conflict('This entry id is already in use with other content.');
+    if (bearsOnSeal) await (seal ? keepSeal(manager, workshopId, jobId, seal) : openSeal(manager, jobId));
     // What this visit reads may contradict what the last one proved.
     const previous = bearsOnTheLast(entry.body.kind) ? await previousProved(manager, jobId) : undefined;
     if (previous) await refreshSummary(manager, workshopId, previous);
     return { entry, created: true };
   });
+}
+
+/** A job with vehicle and limits as they are now, whatever it was signed off with. */
+async function unsealed(manager: EntityManager, workshopId: string, jobId: string): Promise<StoredJob> {
+  const job = await readStoredJob(manager, workshopId, jobId, { sealed: false });
+  if (!job) throw notFound('The job');
+  return job;
 }
 
 /** A repeated write answers as the first one did; the same id with other content is refused. */

@@ -6,7 +6,7 @@ import { idSchema } from '@white-ember/core/ledger';
 import { notFound, Refusal } from '../app/problem.ts';
 import { memberRoute, uploadedFile, type Route } from '../app/route.ts';
 import { LogEntity } from './log.entity.ts';
-import { columnStream, ensureColumns } from './logColumns.service.ts';
+import { columnStream, ensureColumns, readAgain } from './logColumns.service.ts';
 import { readLogBytes, storeLog } from './log.service.ts';
 
 export const logRoutes: Route[] = [
@@ -20,13 +20,15 @@ export const logRoutes: Route[] = [
     answer: logSchema,
     status: 201,
     upload: true,
-    handle: async ({ params, body, req, db, workshopId }) => {
+    handle: async ({ params, body, req, db, workshopId, member, readers }) => {
       const log = await storeLog(db, { workshopId, jobId: params.id, id: body.id }, uploadedFile(req));
       // The file is kept; its columns are made beside it while nobody waits. Whoever asks sooner makes them.
-      ensureColumns(db, workshopId, log.id).catch((error: unknown) => {
-        if (!(error instanceof Refusal))
-          req.log.warn({ err: error, log: log.id }, 'columns of a log not made yet');
-      });
+      ensureColumns(db, readers, { workshopId, logId: log.id, memberId: member.id }).catch(
+        (error: unknown) => {
+          if (!(error instanceof Refusal))
+            req.log.warn({ err: error, log: log.id }, 'columns of a log not made yet');
+        },
+      );
       return log;
     },
   }),
@@ -51,10 +53,19 @@ export const logRoutes: Route[] = [
     summary:
       'The columns of a recorded file: a header and compressed arrays of numbers, each with its length before it',
     params: z.object({ id: idSchema }),
-    handle: async ({ params, db, workshopId, res }) => {
-      const row = await ensureColumns(db, workshopId, params.id);
+    handle: async ({ params, db, workshopId, member, readers, res }) => {
+      const row = await ensureColumns(db, readers, { workshopId, logId: params.id, memberId: member.id });
       res.type('application/octet-stream');
       await pipeline(Readable.from(columnStream(db, row)), res);
     },
+  }),
+  memberRoute({
+    method: 'post',
+    path: '/api/logs/:id/read-again',
+    access: 'technician',
+    summary: 'Try once more to read a file that could not be read',
+    params: z.object({ id: idSchema }),
+    handle: ({ params, db, workshopId, member, readers }) =>
+      readAgain(db, readers, { workshopId, logId: params.id, memberId: member.id }),
   }),
 ];

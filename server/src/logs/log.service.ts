@@ -23,12 +23,19 @@ const toLog = (row: LogRow, blob: BlobRow): Log => ({
 });
 
 export async function listLogs(manager: EntityManager, workshopId: string, jobId: string): Promise<Log[]> {
-  const records = await manager.query<(Omit<Log, 'jobId' | 'uploadedAt'> & { uploadedAt: Date })[]>(
-    `SELECT l.id, l.file_name AS "fileName", b.size_bytes AS "sizeBytes", b.sha256, l.uploaded_at AS "uploadedAt"
-       FROM log l JOIN blob b ON b.id = l.blob_id WHERE l.workshop_id = $1 AND l.job_id = $2 ORDER BY l.uploaded_at`,
+  const records = await manager.query<
+    (Omit<Log, 'jobId' | 'uploadedAt' | 'unreadable'> & { uploadedAt: Date; why: string | null })[]
+  >(
+    `SELECT l.id, l.file_name AS "fileName", b.size_bytes AS "sizeBytes", b.sha256, l.uploaded_at AS "uploadedAt", f.why
+       FROM log l JOIN blob b ON b.id = l.blob_id LEFT JOIN log_failure f ON f.log_id = l.id WHERE l.workshop_id = $1 AND l.job_id = $2 ORDER BY l.uploaded_at`,
     [workshopId, jobId],
   );
-  return records.map((record) => ({ ...record, jobId, uploadedAt: record.uploadedAt.toISOString() }));
+  return records.map(({ why, ...record }) => ({
+    ...record,
+    jobId,
+    uploadedAt: record.uploadedAt.toISOString(),
+    ...(why === null ? {} : { unreadable: why }),
+  }));
 }
 
 /** By content: the same test as the reader's, so that a picture named .csv is refused before anything is stored. */

@@ -1,95 +1,134 @@
-import { setImmediate as nextTurn } from 'node:timers/promises';
-import { promisify } from 'node:util';
-import { deflate } from 'node:zlib';
 import type { DataSource, EntityManager } from 'typeorm';
-import { describeFailure } from '@white-ember/core/quantities';
+import { frame } from '@white-ember/bounded';
 import {
-  openLog,
-  packLog,
+  packedHeaderSchema,
   PART_NUMBERS,
   READER_VERSION,
-  toPlanes,
-  type RawLog,
+  readMemoryLimitBytes,
+  readTimeLimitMs,
 } from '@white-ember/core/readings';
 import { notFound, Refusal } from '../app/problem.ts';
-import { LogEntity } from './log.entity.ts';
-import { readLogBytes } from './log.service.ts';
+import { readBlob } from '../blobs/blob.service.ts';
+import { FileNotReadable, type FileReaders } from '../reading/fileReaders.ts';
+import type { ReadLogAnswer } from '../reading/readLog.program.ts';
+import { LogFailureEntity } from './logFailure.entity.ts';
 import { LogColumnPartEntity, LogColumnsEntity, type LogColumnsRow } from './logColumns.entity.ts';
 
-const compress = promisify(deflate);
-
-/** So much is read at a time before other requests get their turn: some 5 ms of work. */
-const TURN_BYTES = 65_536;
-
-async function readStored(db: DataSource, workshopId: string, logId: string): Promise<RawLog> {
-  const reader = openLog();
-  for await (const chunk of readLogBytes(db, workshopId, logId)) {
-    for (let at = 0; at < chunk.length; at += TURN_BYTES) {
-      reader.push(chunk.subarray(at, at + TURN_BYTES));
-      await nextTurn();
-    }
-  }
-  const read = await reader.finish();
-  if (read.ok) return read.value;
-  throw new Refusal(
-    422,
-    'This file cannot be read as a log',
-    `${describeFailure(read.failure)}. The file itself is kept.`,
-  );
+/** A log of a workshop, and who asks for it. */
+export interface WantedLog {
+  readonly workshopId: string;
+  readonly logId: string;
+  readonly memberId: string;
 }
+
+const notReadable = (why: string): Refusal =>
+  new Refusal(422, 'This file cannot be read as a log', `${why}. The file itself is kept.`);
 
 async function storeColumns(
   manager: EntityManager,
   row: LogColumnsRow,
-  arrays: readonly Float64Array[],
+  parts: AsyncGenerator<Buffer>,
 ): Promise<void> {
-  // Two who ask at once make the same columns: the second waits for the first, and finds them made.
+  const { lengths } = packedHeaderSchema.parse(JSON.parse(row.header));
+  // Two processes that are asked at once make the same columns: the second waits for the first.
   await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`columns ${row.logId}`]);
-  const known = await manager.findOneBy(LogColumnsEntity, { logId: row.logId });
-  if (known && known.readerVersion >= row.readerVersion) return;
   await manager.delete(LogColumnsEntity, { logId: row.logId });
   await manager.insert(LogColumnsEntity, row);
-  for (const [arrayPosition, array] of arrays.entries()) {
-    for (let part = 0; part * PART_NUMBERS < array.length; part++) {
-      const piece = array.subarray(part * PART_NUMBERS, (part + 1) * PART_NUMBERS);
-      const bytes = await compress(toPlanes(piece));
-      await manager.insert(LogColumnPartEntity, { logId: row.logId, arrayPosition, part, bytes });
+  for (const [arrayPosition, length] of lengths.entries()) {
+    for (let part = 0; part * PART_NUMBERS < length; part++) {
+      const next = await parts.next();
+      // It was ended while it answered: the transaction goes back, and why is known by now.
+      if (next.done) throw new FileNotReadable('reading it stopped unexpectedly');
+      await manager.insert(LogColumnPartEntity, { logId: row.logId, arrayPosition, part, bytes: next.value });
     }
   }
 }
 
+/** Reads the raw file in a process of its own, and keeps its columns, or why there are none. */
+async function readColumns(
+  db: DataSource,
+  readers: FileReaders,
+  { workshopId, logId, memberId }: WantedLog,
+  stored: { readonly blobId: string; readonly sizeBytes: number },
+): Promise<LogColumnsRow> {
+  const limits = {
+    timeMs: readTimeLimitMs(stored.sizeBytes),
+    memoryBytes: readMemoryLimitBytes(stored.sizeBytes),
+  };
+  try {
+    return await readers.run(
+      memberId,
+      'readLog',
+      limits,
+      () => readBlob(db, stored.blobId),
+      async (frames) => {
+        const first = await frames.next();
+        if (first.done) throw new FileNotReadable('reading it stopped unexpectedly');
+        const said = JSON.parse(first.value.toString()) as ReadLogAnswer;
+        if (!said.ok) throw new FileNotReadable(said.why);
+        const row = {
+          logId,
+          workshopId,
+          readerVersion: READER_VERSION,
+          header: said.header,
+          madeAt: new Date(),
+        };
+        await db.transaction((manager) => storeColumns(manager, row, frames));
+        return row;
+      },
+    );
+  } catch (error) {
+    if (!(error instanceof FileNotReadable)) throw error;
+    await db.manager.upsert(
+      LogFailureEntity,
+      { logId, workshopId, why: error.message, failedAt: new Date() },
+      ['logId'],
+    );
+    throw notReadable(error.message);
+  }
+}
+
+/** Logs that are being read in this process: who asks meanwhile waits for the same. */
+const underWay = new Map<string, Promise<LogColumnsRow>>();
+
 /** The columns of a stored log, read from its raw file the first time or when the reader has become a newer one. */
 export async function ensureColumns(
   db: DataSource,
-  workshopId: string,
-  logId: string,
+  readers: FileReaders,
+  wanted: WantedLog,
 ): Promise<LogColumnsRow> {
-  if (!(await db.manager.existsBy(LogEntity, { id: logId, workshopId }))) throw notFound('The log');
-  const current = (): Promise<LogColumnsRow | null> =>
-    db.manager.findOneBy(LogColumnsEntity, { logId, workshopId, readerVersion: READER_VERSION });
-  const known = await current();
-  if (known) return known;
-  const { header, arrays } = packLog(await readStored(db, workshopId, logId));
-  const row = {
+  const { workshopId, logId } = wanted;
+  const [stored] = await db.query<{ blobId: string; sizeBytes: number; why: string | null }[]>(
+    `SELECT l.blob_id AS "blobId", b.size_bytes AS "sizeBytes", f.why
+       FROM log l JOIN blob b ON b.id = l.blob_id LEFT JOIN log_failure f ON f.log_id = l.id
+      WHERE l.id = $1 AND l.workshop_id = $2`,
+    [logId, workshopId],
+  );
+  if (!stored) throw notFound('The log');
+  if (stored.why !== null) throw notReadable(stored.why);
+  const known = await db.manager.findOneBy(LogColumnsEntity, {
     logId,
     workshopId,
     readerVersion: READER_VERSION,
-    header: JSON.stringify(header),
-    madeAt: new Date(),
-  };
-  await db.transaction((manager) => storeColumns(manager, row, arrays));
-  return row;
+  });
+  if (known) return known;
+  const begun = underWay.get(logId);
+  if (begun) return begun;
+  const made = readColumns(db, readers, wanted, stored).finally(() => underWay.delete(logId));
+  underWay.set(logId, made);
+  return made;
 }
 
-const sized = (bytes: Uint8Array): Buffer => {
-  const size = Buffer.alloc(4);
-  size.writeUInt32LE(bytes.length);
-  return Buffer.concat([size, bytes]);
-};
+/** Forgets that a file could not be read, because somebody wants it tried again. */
+export async function readAgain(db: DataSource, readers: FileReaders, wanted: WantedLog): Promise<void> {
+  const { workshopId, logId } = wanted;
+  await db.manager.delete(LogFailureEntity, { logId, workshopId });
+  await ensureColumns(db, readers, wanted);
+}
 
 /** Header and compressed parts in their order, each with its length before it; one part in memory at a time. */
 export async function* columnStream(db: DataSource, row: LogColumnsRow): AsyncGenerator<Buffer> {
-  yield sized(Buffer.from(row.header));
+  yield frame(Buffer.from(row.header));
   const { lengths } = JSON.parse(row.header) as { lengths: number[] };
   for (const [arrayPosition, length] of lengths.entries()) {
     for (let part = 0; part * PART_NUMBERS < length; part++) {
@@ -98,7 +137,7 @@ export async function* columnStream(db: DataSource, row: LogColumnsRow): AsyncGe
         arrayPosition,
         part,
       });
-      yield sized(found.bytes);
+      yield frame(found.bytes);
     }
   }
 }

@@ -1,11 +1,11 @@
 import type { DataSource } from 'typeorm';
 import type { Job } from '@white-ember/core/contract';
-import { deriveJob } from '@white-ember/core/job';
-import { DEFAULT_LIMITS, resolveLimits } from '@white-ember/core/limits';
+import { deriveJob, sealedLimits, unsealJob, vehicleFactsOf } from '@white-ember/core/job';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { reportOf, type Report, type ReportChoice } from '@white-ember/core/report';
 import { readBlob } from '../blobs/blob.service.ts';
 import { presentJob } from '../jobs/job.service.ts';
+import { limitsOf } from '../limits/limits.service.ts';
 import { vehicleOutlook } from '../outlook/outlook.service.ts';
 import { WorkshopEntity } from '../people/member.entity.ts';
 import { PhotoEntity } from '../photos/photo.entity.ts';
@@ -31,31 +31,30 @@ export async function readJobReport(
   const plate = job.vehicle.plate.replace(/[^A-Za-z0-9]+/g, '-');
   return {
     job,
-    report: reportOfJob(job, workshop.name, choice, await vehicleOutlook(db, workshopId, job.vehicle.id)),
+    report: reportOfJob(
+      job,
+      workshop.name,
+      choice,
+      job.seal?.told ?? (await vehicleOutlook(db, workshopId, job.vehicle.id)),
+    ),
     fileName: `${plate}-job-${job.number}-${choice.version}.pdf`,
   };
 }
 
-/** A job's report as core tells it. */
+/** A job's report as core tells it; of a sealed job as it was told then. */
 function reportOfJob(job: Job, workshop: string, choice: ReportChoice, told: VehicleOutlook): Report {
-  const { vehicle, limitsProfile } = job;
-  const resolved = limitsProfile ? resolveLimits(limitsProfile.overrides) : undefined;
-  const limits = resolved?.ok ? resolved.value : DEFAULT_LIMITS;
+  const { vehicle, limitsProfile, seal, entries, nextJob } = job;
+  const limits = seal ? sealedLimits(seal) : limitsOf(limitsProfile);
   const { pressure, temperature, distance } = choice;
+  const visited = nextJob ? { nextJob } : {};
   return reportOf(
     {
-      derived: deriveJob({
-        entries: job.entries,
-        limits,
-        fitted: vehicle.fitted,
-        pressureUnit: pressure,
-        ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-        ...(vehicle.filter ? { geometry: vehicle.filter } : {}),
-        ...(job.nextJob ? { nextJob: job.nextJob } : {}),
-      }),
+      derived: seal
+        ? unsealJob(seal, entries, { pressureUnit: pressure, ...visited })
+        : deriveJob({ entries, limits, pressureUnit: pressure, ...vehicleFactsOf(vehicle), ...visited }),
       job,
       vehicle,
-      workshop,
+      workshop: seal?.workshop ?? workshop,
       limits,
       limitsProfile,
       told,

@@ -48,6 +48,7 @@ export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: 
     signInTriesPer15Min: 1000,
     mailFrom: 'workshop@white-ember.invalid',
     logLevel: 'silent',
+    programFolder: inject('programFolder'),
     ...changes,
   };
   const { app, close } = await createApp(db, config, log);

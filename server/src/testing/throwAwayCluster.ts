@@ -1,6 +1,7 @@
 import { rmSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import type { TestProject } from 'vitest/node';
+import { buildServer } from '../launch/build.ts';
 import { openCluster } from '../launch/cluster.ts';
 import { defaultDataFolder } from '../launch/dataFolder.ts';
 
@@ -10,6 +11,8 @@ declare module 'vitest' {
     clusterUrl: string;
     /** A folder in which tests may make data folders that the database's user can reach. */
     scratchFolder: string;
+    /** Where the programs lie that read files from outside. */
+    programFolder: string;
   }
 }
 
@@ -21,6 +24,7 @@ export default async function throwAwayCluster(project: TestProject): Promise<()
   const cluster = await openCluster(join(folder, 'shared'));
   project.provide('clusterUrl', cluster.url('DATABASE'));
   project.provide('scratchFolder', folder);
+  project.provide('programFolder', dirname(await buildServer(root)));
   return async () => {
     await cluster.stop();
     rmSync(folder, { recursive: true, force: true });

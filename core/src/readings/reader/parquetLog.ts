@@ -17,7 +17,7 @@ import {
 import type { Result } from '../../quantities/index.ts';
 import { unreadable } from './decodeText.ts';
 import { readCells, type Cells } from './cellTable.ts';
-import { checkPages, mostUnpacked, statedCount } from './parquetPages.ts';
+import { checkPages, ImpossibleClaim, mostUnpacked, statedCount } from './parquetPages.ts';
 import type { RawLog } from './rawLog.ts';
 import { READ_BOUNDS } from './readBounds.ts';
 import { decompressSnappy } from './snappyPages.ts';
@@ -37,10 +37,10 @@ const bounded =
   (decompress: (input: Uint8Array, outputLength: number) => Uint8Array) =>
   (input: Uint8Array, outputLength: number): Uint8Array => {
     if (outputLength > mostUnpacked(input.length))
-      throw new Error(`a page of ${input.length} bytes claims to unpack to ${outputLength}`);
+      throw new ImpossibleClaim(`a page of ${input.length} bytes claims to unpack to ${outputLength}`);
     const output = decompress(input, outputLength);
     if (output.length > mostUnpacked(input.length))
-      throw new Error('a page unpacks to more than it can hold');
+      throw new ImpossibleClaim('a page unpacks to more than it can hold');
     return output;
   };
 
@@ -67,11 +67,11 @@ function checkClaims(bytes: Uint8Array, metadata: FileMetaData): { names: string
   );
   const rows = statedCount(metadata.num_rows);
   if (names.length === 0 || names.length > READ_BOUNDS.columns)
-    throw new Error(`it has ${names.length} columns; up to ${READ_BOUNDS.columns} are read`);
-  if (new Set(names).size < names.length) throw new Error('two of its columns have the same name');
+    throw new ImpossibleClaim(`it has ${names.length} columns; up to ${READ_BOUNDS.columns} are read`);
+  if (new Set(names).size < names.length) throw new ImpossibleClaim('two of its columns have the same name');
   const cells = rows * names.length;
   if (rows > READ_BOUNDS.rows || cells > READ_BOUNDS.cells || cells > mostCells(bytes.length))
-    throw new Error(
+    throw new ImpossibleClaim(
       `it claims ${rows.toLocaleString('en')} rows of ${names.length} columns in ${bytes.length.toLocaleString('en')} bytes, more than it can hold`,
     );
   let inGroups = 0;
@@ -80,18 +80,18 @@ function checkClaims(bytes: Uint8Array, metadata: FileMetaData): { names: string
     inGroups += groupRows;
     let packed = 0;
     for (const { meta_data: column } of group.columns) {
-      if (!column) throw new Error('a column has no description');
+      if (!column) throw new ImpossibleClaim('a column has no description');
       const start = statedCount(column.dictionary_page_offset ?? column.data_page_offset);
       const size = statedCount(column.total_compressed_size);
       packed += size;
       if (start + size > bytes.length || packed > bytes.length)
-        throw new Error('a column lies outside the file');
+        throw new ImpossibleClaim('a column lies outside the file');
       const [name] = column.path_in_schema;
       if (name !== undefined && names.includes(name) && column.path_in_schema.length === 1)
         checkPages(bytes.subarray(start, start + size), groupRows, column, optional.has(name), COMPRESSORS);
     }
   }
-  if (inGroups !== rows) throw new Error('its parts hold another number of rows than it states');
+  if (inGroups !== rows) throw new ImpossibleClaim('its parts hold another number of rows than it states');
   return { names, rows };
 }
 
@@ -145,6 +145,8 @@ export async function readParquet(bytes: Uint8Array): Promise<Result<RawLog>> {
     const table: Cells = { headings: names, rows: slices(file, metadata, names, rows), preamble: '' };
     return await readCells(table, 'Parquet');
   } catch (error) {
-    return unreadable(`is a Parquet file that cannot be read: ${(error as Error).message.slice(0, 200)}`);
+    const why =
+      error instanceof ImpossibleClaim ? error.message : 'it is damaged, or of a kind that is not known';
+    return unreadable(`is a Parquet file that cannot be read: ${why}`);
   }
 }

@@ -8,7 +8,7 @@ import {
   type TreatmentQuestion,
 } from '@white-ember/core/treatment';
 import type { Limits } from '@white-ember/core/limits';
-import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
+import type { Diagnosis } from '@white-ember/core/diagnosis';
 import type { OpenJob } from '../job/useJob.ts';
 import { burnRemote } from './burnRemote.ts';
 

@@ -13,7 +13,7 @@ import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
 import { Notice } from '../../ui/Notice.tsx';
-import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
+import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCaution } from '../job/useCaution.ts';

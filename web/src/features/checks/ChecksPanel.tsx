@@ -1,3 +1,4 @@
+import { vehicleFactsOf } from '@white-ember/core/job';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { cardOf, CHECK_ABOUT, CHECK_CARDS, CHECK_LABELS, type CheckContext } from '@white-ember/core/checks';
@@ -7,7 +8,7 @@ import { sootRoom } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
-import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../job/useJob.ts';
 import type { StageProps } from '../job/StageWork.tsx';
 import { CheckRow } from './CheckRow.tsx';
 import { CheckWork } from './CheckWork.tsx';
@@ -18,7 +19,7 @@ import { SubstitutionForm } from './SubstitutionForm.tsx';
 /** What checks are judged by on this job. */
 function useCheckContext({ derived, vehicle, limits }: OpenJob): CheckContext {
   const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
-  const facts = vehicleFacts(vehicle);
+  const facts = vehicleFactsOf(vehicle);
   const soot = sootRoom(derived.before?.body, facts.geometry, { limits, ...facts }, vehicle.fitted);
   return { limits, ...facts, pressureUnit, ...(soot ? { sootByPressureG: soot } : {}) };
 }

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { CHECK_LABELS, KIT, type CheckId } from '@white-ember/core/checks';
 import { nextCheck, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
 import { caseOfJob } from '@white-ember/core/job';
-import type { Diagnosis } from '../../workers/diagnosisWorker.ts';
+import type { Diagnosis } from '@white-ember/core/diagnosis';
 import type { OpenJob } from '../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 

@@ -1,8 +1,8 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
-import { intakeOf } from '@white-ember/core/diagnosis';
-import { caseOfJob } from '@white-ember/core/job';
-import type { Diagnosis, DiagnosisQuestion, DiagnosisWorker, WhatIf } from '../../workers/diagnosisWorker.ts';
+import type { Diagnosis, DiagnosisQuestion } from '@white-ember/core/diagnosis';
+import { questionOfJob } from '@white-ember/core/job';
+import type { DiagnosisWorker, WhatIf } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
 let shared: Remote<DiagnosisWorker> | undefined;
@@ -11,15 +11,12 @@ const worker = (): Remote<DiagnosisWorker> =>
     new Worker(new URL('../../workers/diagnosisWorker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** What is asked of a job: its scans, its before reading, its intake, its checks, what was put right; undefined while nothing is known. */
-function useQuestion({ derived, limits, vehicle }: OpenJob): DiagnosisQuestion | undefined {
-  return useMemo(() => {
-    const { facts, use } = caseOfJob(derived, limits, vehicle.fitted);
-    const known = Object.keys(facts.findings ?? {}).length + Object.keys(facts.checked ?? {}).length;
-    if (!facts.codes && !facts.readings && known < 2) return undefined;
-    const kit = intakeOf(derived.entries).kit;
-    return { facts, use, limits, ...(kit ? { kit } : {}) };
-  }, [derived, limits, vehicle.fitted]);
+/** What is asked of a job; undefined while nothing is known, and where what was likely is sealed with it. */
+function useQuestion({ derived, limits, vehicle, sealed }: OpenJob): DiagnosisQuestion | undefined {
+  return useMemo(
+    () => (sealed ? undefined : questionOfJob(derived, limits, vehicle.fitted)),
+    [derived, limits, vehicle.fitted, sealed],
+  );
 }
 
 /** What is likely behind a job; undefined while nothing is known. */
@@ -36,6 +33,7 @@ export function useDiagnosis(open: OpenJob): Diagnosis | undefined {
       wanted = false;
     };
   }, [question]);
+  if (open.sealed) return open.sealed.diagnosis;
   return question ? diagnosis : undefined;
 }
 

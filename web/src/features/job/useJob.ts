@@ -1,6 +1,13 @@
 import { useMemo } from 'react';
 import type { Job, Vehicle } from '@white-ember/core/contract';
-import { deriveJob, type DerivedJob, type JobFacts } from '@white-ember/core/job';
+import {
+  deriveJob,
+  sealedLimits,
+  unsealJob,
+  vehicleFactsOf,
+  type DerivedJob,
+  type SealedJob,
+} from '@white-ember/core/job';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS, resolveLimits, type Limits } from '@white-ember/core/limits';
 import { useJobQuery, useSessionQuery } from '../../app/api.ts';
@@ -10,6 +17,8 @@ export interface OpenJob {
   readonly job: Job;
   readonly vehicle: Vehicle;
   readonly limits: Limits;
+  /** What the job was signed off with, where it is and the present is looked at. */
+  readonly sealed?: SealedJob['sealed'];
   /** What the ledger means; while an earlier moment is looked at, what it meant then. */
   readonly derived: DerivedJob;
   /** What the whole ledger means, for the tape. */
@@ -23,17 +32,11 @@ export interface OpenJob {
 }
 
 export function limitsOf(job: Job): Limits {
+  if (job.seal) return sealedLimits(job.seal);
   if (!job.limitsProfile) return DEFAULT_LIMITS;
   const resolved = resolveLimits(job.limitsProfile.overrides);
   return resolved.ok ? resolved.value : DEFAULT_LIMITS;
 }
-
-/** What core needs of the vehicle. */
-export const vehicleFacts = (vehicle: Vehicle): Pick<JobFacts, 'displacementL' | 'geometry' | 'fitted'> => ({
-  fitted: vehicle.fitted,
-  ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-  ...(vehicle.filter ? { geometry: vehicle.filter } : {}),
-});
 
 /** A job as it stands on this device: the server's ledger and what still waits to be sent, and what both mean. */
 export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: unknown; loading: boolean } {
@@ -63,10 +66,18 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
         entries: of,
         limits,
         pressureUnit,
-        ...vehicleFacts(job.vehicle),
+        ...vehicleFactsOf(job.vehicle),
         ...(job.nextJob ? { nextJob: job.nextJob } : {}),
       });
-    const whole = derive(entries);
+    // Withdrawn on this device, and not sent yet: it is open again.
+    const opened = mine.some(
+      ({ supersedes }) => supersedes !== undefined && supersedes === job.seal?.entryId,
+    );
+    const sealed =
+      job.seal && !opened
+        ? unsealJob(job.seal, entries, { pressureUnit, ...(job.nextJob ? { nextJob: job.nextJob } : {}) })
+        : undefined;
+    const whole = sealed ?? derive(entries);
     const derived = at === undefined ? whole : derive(entries.filter((entry) => happenedAt(entry) <= at));
     return {
       job,
@@ -77,6 +88,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       all: entries,
       waiting: new Set(mine.map((entry) => entry.id)),
       ...(at === undefined ? {} : { at }),
+      ...(sealed && at === undefined ? { sealed: sealed.sealed } : {}),
     };
   }, [query.data, items, jobId, member?.name, pressureUnit, at]);
   return {

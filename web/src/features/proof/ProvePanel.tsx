@@ -1,5 +1,4 @@
-import { verdictLine } from '@white-ember/core/job';
-import { flowPicture } from '@white-ember/core/proof';
+import { pictureOfJob, vehicleFactsOf, verdictLine } from '@white-ember/core/job';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { entriesOfKind } from '@white-ember/core/ledger';
@@ -9,7 +8,6 @@ import { CodeScanForm } from '../codes/CodeScanForm.tsx';
 import { ScanList } from '../codes/ScanList.tsx';
 import type { StageProps } from '../job/StageWork.tsx';
 import { useCorrecting } from '../job/useCorrecting.ts';
-import { vehicleFacts } from '../job/useJob.ts';
 import { ReadingPanel } from '../readings/ReadingPanel.tsx';
 import { DriveForm } from './DriveForm.tsx';
 import { CompareTable } from './CompareTable.tsx';
@@ -25,7 +23,7 @@ export function ProvePanel(props: StageProps) {
     useCorrecting(open, 'reading', (entry) => entry.body.purpose === 'after') !== undefined;
   const [adding, setAdding] = useState(correctsReading);
   const picture = useMemo(
-    () => flowPicture(derived, { limits, ...vehicleFacts(vehicle) }),
+    () => pictureOfJob(derived, { limits, ...vehicleFactsOf(vehicle) }),
     [derived, limits, vehicle],
   );
   const scans = entriesOfKind(derived.entries, 'code-scan').filter((scan) => scan.body.when !== 'before');

@@ -1,3 +1,4 @@
+import { vehicleFactsOf } from '@white-ember/core/job';
 import { useEffect, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Link, useSearchParams } from 'react-router';
@@ -22,7 +23,7 @@ import { useDraftForm } from '../../ui/useDraft.ts';
 import { askToNotify, ring } from '../clocks/bell.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCaution } from '../job/useCaution.ts';
-import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../job/useJob.ts';
 import { FlushLoop } from './FlushLoop.tsx';
 import { MadeReady, useReadiness } from './MadeReady.tsx';
 import { SiteAndCooling } from './SiteAndCooling.tsx';
@@ -175,7 +176,7 @@ function planOf(
   typed: { filterC: string; lineBar: string; answered: unknown },
 ) {
   const filter = vehicle.filter as NonNullable<typeof vehicle.filter>;
-  const { displacementL } = vehicleFacts(vehicle);
+  const { displacementL } = vehicleFactsOf(vehicle);
   const load = derived.before
     ? mostSoot(derived.before.body, filter, {
         limits,

@@ -1,3 +1,4 @@
+import { vehicleFactsOf } from '@white-ember/core/job';
 import { judgeReading } from '@white-ember/core/proof';
 import { restrictionRatio, sootFromPressure } from '@white-ember/core/filter';
 import { useAppSelector } from '../../app/store.ts';
@@ -5,7 +6,6 @@ import { withUnit } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CauseForm } from '../diagnosis/CauseForm.tsx';
-import { vehicleFacts } from '../job/useJob.ts';
 import type { StageProps } from '../job/StageWork.tsx';
 import { ChoiceForm } from './ChoiceForm.tsx';
 import { TreatmentChoice } from './TreatmentChoice.tsx';
@@ -40,7 +40,7 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
       </div>
     );
   }
-  const reading = judgeReading(derived.before.body, { limits, ...vehicleFacts(vehicle) });
+  const reading = judgeReading(derived.before.body, { limits, ...vehicleFactsOf(vehicle) });
   return (
     <div className="grid gap-5">
       <h2 className="text-2xl">What the before reading says</h2>

@@ -1,3 +1,4 @@
+import { vehicleFactsOf } from '@white-ember/core/job';
 import { useMemo, useState } from 'react';
 import { useForecast } from '../burn/useTreatments.ts';
 import { adviseFlush, burnOfJob, fillsOf, flushReadings, sootLeft } from '@white-ember/core/treatment';
@@ -8,7 +9,7 @@ import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { askToNotify } from '../clocks/bell.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
-import { vehicleFacts, type OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../job/useJob.ts';
 import { ReadingPanel } from '../readings/ReadingPanel.tsx';
 
 const WHILE_IT_DWELLS = [
@@ -47,7 +48,7 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
     limits,
   );
   const { steps, advice } = useMemo(() => {
-    const { displacementL } = vehicleFacts(vehicle);
+    const { displacementL } = vehicleFactsOf(vehicle);
     const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
     const along = filter ? flushReadings(derived.entries, filter, context) : [];
     return {

@@ -1,7 +1,8 @@
+import { vehicleFactsOf } from '@white-ember/core/job';
 import { pictureOf } from '@white-ember/core/proof';
 import { useMemo } from 'react';
 import { readingFromLog, type LogReadingParts } from '@white-ember/core/readings';
-import { vehicleFacts, type OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { FlowChart } from '../../proof/FlowChart.tsx';
 
 /** The log's own readings in the product's chart: ΔP against flow, over the curves of this filter and the job's before. */
@@ -22,7 +23,7 @@ export function LogCloud({
     const before = derived.befores
       .map(({ body }) => body)
       .filter(({ origin }) => !(origin.type === 'log' && origin.logId === logId));
-    return pictureOf({ before, 'this log': [own] }, { limits, ...vehicleFacts(vehicle) });
+    return pictureOf({ before, 'this log': [own] }, { limits, ...vehicleFactsOf(vehicle) });
   }, [parts, left, derived, limits, vehicle, logId]);
   if (!picture) {
     return (

@@ -1,9 +1,10 @@
+import { vehicleFactsOf } from '@white-ember/core/job';
 import { offVehicleWork, sootByPressure, type OffVehicleWork } from '@white-ember/core/treatment';
-import { vehicleFacts, type OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 /** What came off on a job and what the filter weighed, with the soot of its before reading. */
 export function offVehicleOf({ derived, vehicle, limits }: OpenJob): OffVehicleWork {
-  const { displacementL } = vehicleFacts(vehicle);
+  const { displacementL } = vehicleFactsOf(vehicle);
   const soot =
     derived.before && vehicle.filter
       ? sootByPressure(derived.before.body, vehicle.filter, {

@@ -1,0 +1,61 @@
+import { join } from 'node:path';
+import pLimit, { type LimitFunction } from 'p-limit';
+import { describeOutrun, runBounded, type Limits } from '@white-ember/bounded';
+
+/** Programs that read files from outside, each a bundle of its own beside the server's. */
+export type ReaderProgram = 'readLog' | 'readPhoto' | 'importArchive';
+
+/** A file that could not be read, with the reason as a sentence without its full stop. */
+export class FileNotReadable extends Error {}
+
+/** Files read at the same time, whoever sent them: each takes a core. */
+const AT_ONCE = 2;
+
+/**
+ * Reads files from outside in processes of their own: one at a time for each person, so that whoever sends many waits for
+ * themselves.
+ */
+export class FileReaders {
+  private readonly all = pLimit(AT_ONCE);
+  private readonly people = new Map<string, LimitFunction>();
+
+  constructor(private readonly programFolder: string) {}
+
+  /**
+   * @param person whose turn it is
+   * @param work what is done with the pieces of the answer as they come; they end early where the program was ended
+   * @throws FileNotReadable where the program was ended or ended by itself; what the work or the input throws, as it is
+   */
+  run<T>(
+    person: string,
+    program: ReaderProgram,
+    limits: Limits,
+    input: () => AsyncIterable<Uint8Array>,
+    work: (frames: AsyncGenerator<Buffer>) => Promise<T>,
+    { args = [], env }: { readonly args?: readonly string[]; readonly env?: NodeJS.ProcessEnv } = {},
+  ): Promise<T> {
+    return this.inTurn(person, async () => {
+      const run = runBounded(join(this.programFolder, `${program}.js`), args, limits, input(), env);
+      let result: T;
+      try {
+        result = await work(run.frames);
+      } catch (error) {
+        const outrun = run.outrun();
+        throw outrun ? new FileNotReadable(describeOutrun(outrun, limits)) : error;
+      }
+      const outrun = run.outrun();
+      if (outrun) throw new FileNotReadable(describeOutrun(outrun, limits));
+      return result;
+    });
+  }
+
+  private async inTurn<T>(person: string, task: () => Promise<T>): Promise<T> {
+    const own = this.people.get(person) ?? pLimit(1);
+    this.people.set(person, own);
+    try {
+      return await own(() => this.all(task));
+    } finally {
+      if (own.activeCount + own.pendingCount === 0) this.people.delete(person);
+    }
+  }
+}
