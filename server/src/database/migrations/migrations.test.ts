@@ -207,7 +207,6 @@ it('leave a workshop that is there with technicians who sign off, as they did', 
     type: 'postgres',
     url,
     migrations: before(HandOver1764330000000),
-    ),
   }).initialize();
   await old.runMigrations({ transaction: 'each' });
   await old.query(`INSERT INTO workshop (id, name) VALUES ($1, 'Reedmere')`, [uuidv7()]);
