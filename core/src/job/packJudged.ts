@@ -15,6 +15,7 @@ export function packJudged(value: unknown, entries: readonly Entry[]): unknown {
     if (part instanceof Float64Array) return { $numbers: [...part] };
     if (Array.isArray(part)) return part.map(pack);
     const { id, body } = part as { id?: unknown; body?: unknown };
+    // Of one id the last counts.
     if (typeof id === 'string' && body !== undefined && known.get(id)?.body === body) return { $entry: id };
     return Object.fromEntries(
       Object.entries(part).flatMap(([key, of]) => (of === undefined ? [] : [[key, pack(of)]])),

@@ -48,16 +48,20 @@ const BODIES: readonly EntryBody[] = [
   madeReading('after', { sootG: 3 }),
   madeReading('after', { sootG: 30 }),
   { kind: 'work', work: 'chemical-clean', what: 'One fill', dwellMin: 30 },
-  { kind: 'cause', cause: 'charge-leak', state: 'put-right', what: 'Clamp' },
+  { kind: 'cause', cause: 'charge-leak', state: 'put-right', why: 'Clamp' },
   { kind: 'drive', distanceKm: 12, powerLimitGone: true, reportedBy: 'technician' },
   { kind: 'code-scan', when: 'after-drive', codes: [] },
   ...PROVEN_PATH,
 ];
 const ledgers = fc
-  .array(fc.constantFrom(...BODIES), { maxLength: 12 })
-  .map((bodies) =>
-    [...bodies, { kind: 'sign-off' } satisfies EntryBody].map((body, i) => madeEntry(i + 1, body)),
-  );
+  .tuple(fc.array(fc.constantFrom(...BODIES), { maxLength: 12 }), fc.option(fc.nat(11)))
+  .map(([bodies, corrected]) => {
+    const entries = bodies.map((body, i) => madeEntry(i + 1, body));
+    const wrong = corrected === null ? undefined : entries[corrected];
+    // A correction counts in the time of what it corrects.
+    const right = wrong && { ...madeEntry(50, wrong.body, 55), supersedes: wrong.id };
+    return [...entries, ...(right ? [right] : []), madeEntry(60, { kind: 'sign-off' } satisfies EntryBody)];
+  });
 
 describe('a sealed job', () => {
   it('says in every unit what it said when it was sealed, out of plain JSON', () => {

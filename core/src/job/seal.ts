@@ -20,6 +20,9 @@ export const vehicleFactsOf = (
   ...(vehicle.filter ? { geometry: vehicle.filter } : {}),
 });
 
+/** A correction that counts stands in the time of what it corrects: so it is judged, and so it is found again by its id. */
+const asTheyCount = (entries: readonly Entry[]): Entry[] => [...entries, ...effectiveEntries(entries)];
+
 /** A job at the moment when it is signed off. */
 export interface SealedNow {
   readonly job: { readonly id: string; readonly number: number; readonly openedAt: string };
@@ -45,6 +48,7 @@ export function sealJob(now: SealedNow): Seal | undefined {
   const inBase = deriveJob(facts);
   if (!inBase.signedOff) return undefined;
   const question = questionOfJob(inBase, limits, vehicle.fitted);
+  const known = asTheyCount(entries);
   return {
     entryId: inBase.signedOff.id,
     sealedAt: now.sealedAt,
@@ -60,11 +64,11 @@ export function sealJob(now: SealedNow): Seal | undefined {
     derived: Object.fromEntries(
       PRESSURE_UNITS.map((pressureUnit) => [
         pressureUnit,
-        packJudged(pressureUnit === 'mbar' ? inBase : deriveJob({ ...facts, pressureUnit }), entries),
+        packJudged(pressureUnit === 'mbar' ? inBase : deriveJob({ ...facts, pressureUnit }), known),
       ]),
     ),
-    picture: packJudged(flowPicture(inBase, facts), entries),
-    ...(question ? { diagnosis: packJudged(diagnoseCase(question, { rank: false }), entries) } : {}),
+    picture: packJudged(flowPicture(inBase, facts), known),
+    ...(question ? { diagnosis: packJudged(diagnoseCase(question, { rank: false }), known) } : {}),
   };
 }
 
@@ -92,15 +96,16 @@ export function unsealJob(
   const packed = Object.hasOwn(seal.derived, pressureUnit)
     ? seal.derived[pressureUnit]
     : seal.derived['mbar'];
-  const judged = unpackJudged(packed, entries) as DerivedJob;
+  const known = asTheyCount(entries);
+  const judged = unpackJudged(packed, known) as DerivedJob;
   const overtaken = nextJob ? contradictedBy(seal, entries, nextJob, pressureUnit) : undefined;
   return {
     ...judged,
     ...overtaken,
     entries: effectiveEntries(entries),
     sealed: {
-      picture: unpackJudged(seal.picture, entries) as FlowPicture | undefined,
-      diagnosis: unpackJudged(seal.diagnosis, entries) as Diagnosis | undefined,
+      picture: unpackJudged(seal.picture, known) as FlowPicture | undefined,
+      diagnosis: unpackJudged(seal.diagnosis, known) as Diagnosis | undefined,
       coreVersion: seal.coreVersion,
     },
   };

@@ -227,5 +227,7 @@ export const entrySchema = newEntrySchema.extend({
   authorId: idSchema,
   authorName: z.string(),
   serverTime: timeSchema,
+  /** It came with an archive of another installation, or of this one at another time. */
+  imported: z.literal(true).optional(),
 });
 export type Entry = z.infer<typeof entrySchema>;

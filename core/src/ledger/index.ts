@@ -43,4 +43,13 @@ export {
 } from './parts.ts';
 export { CAUSE_STATES } from './checkBodies.ts';
 export { FAMILY_TOPICS } from './partBodies.ts';
+export {
+  chainLink,
+  contentOf,
+  LedgerCheck,
+  type HashedEntry,
+  type KeptEntry,
+  type LedgerFault,
+  type Sha256,
+} from './chain.ts';
 export { canonicalJson, effectiveEntries, entriesOfKind, happenedAt, type EntryOf } from './ledger.ts';

@@ -4,7 +4,7 @@ import { takenInSchema } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
 import { memberRoute, uploadedFile, type Route } from '../app/route.ts';
 import { WorkshopEntity } from '../people/member.entity.ts';
-import { readArchive } from './readArchive.ts';
+import { importArchive } from './importArchive.ts';
 import { readingsCsv } from './readingsCsv.ts';
 import { writeArchive } from './writeArchive.ts';
 
@@ -21,10 +21,10 @@ export const archiveRoutes: Route[] = [
     path: '/api/workshop/archive',
     access: 'lead',
     summary: 'The whole workshop as a zip of JSON Lines and raw files; passwords are not in it',
-    handle: async ({ db, workshopId, res }) => {
+    handle: async ({ db, config, workshopId, res }) => {
       const now = new Date();
       const { name } = await db.manager.findOneByOrFail(WorkshopEntity, { id: workshopId });
-      const zip = await writeArchive(db, workshopId, now);
+      const zip = await writeArchive(config.databaseUrl, workshopId, now);
       res.type('application/zip').attachment(fileName(name, now, 'zip'));
       await pipeline(zip, res);
       return undefined;
@@ -37,8 +37,13 @@ export const archiveRoutes: Route[] = [
     summary: 'Take an archive into this workshop, all of it or nothing; multipart with `file`',
     answer: takenInSchema,
     upload: 'archive',
-    handle: async ({ req, db, workshopId }) => {
-      const { added, known, renamed } = await readArchive(db, workshopId, uploadedFile(req));
+    handle: async ({ req, config, readers, workshopId, member }) => {
+      const { added, known, renamed } = await importArchive(
+        readers,
+        config.databaseUrl,
+        { workshopId, memberId: member.id },
+        uploadedFile(req),
+      );
       return {
         added: sum(added),
         known: sum(known),

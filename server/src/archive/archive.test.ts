@@ -6,6 +6,7 @@ import { finished } from 'node:stream/promises';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ZipFile } from 'yazl';
+import { openZip } from '@white-ember/bounded';
 import type { Job, Log, Member, Photo, Problem, TakenIn } from '@white-ember/core/contract';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import type { Share } from '@white-ember/core/report';
@@ -21,7 +22,6 @@ import {
   type TestWorkshop,
 } from '../testing/testApp.ts';
 import { MANIFEST_NAME, tableFile, TABLE_NAMES } from './archiveFormat.ts';
-import { openZip } from './zipFile.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'white-ember-archive-'));
 const outbox = join(folder, 'outbox');
@@ -132,12 +132,13 @@ beforeAll(async () => {
   await technician.post('/api/jobs', {
     id: second,
     vehicleId: mine.ids.vehicle,
-    openedAt: '2026-12-01T08:00:00Z',
+    openedAt: new Date(Date.now() + 1000).toISOString(),
   });
   await technician.post(
     `/api/jobs/${second}/entries`,
     entry({ kind: 'complaint', text: 'Again', distanceKm: 151_000 }),
   );
+  expect((await lead.post(`/api/jobs/${second}/entries`, entry({ kind: 'sign-off' }))).status).toBe(201);
   await technician.post('/api/fluids', madeFluid(uuidv7(), 'Fenwash'));
   await lead.post('/api/limits', {
     id: uuidv7(),
@@ -186,7 +187,9 @@ describe('an archive', () => {
 
       const path = `/api/jobs/${mine.ids.job}`;
       const [here, there] = [await mine.lead.get<Job>(path), await lead.get<Job>(path)];
-      expect(there.body).toEqual(here.body);
+      expect(there.body.entries.every(({ imported }) => imported)).toBe(true);
+      const unmarked = JSON.parse(JSON.stringify(there.body).replaceAll('"imported":true,', '')) as Job;
+      expect(unmarked).toEqual(here.body);
       const outlook = `/api/vehicles/${mine.ids.vehicle}/outlook`;
       expect((await lead.get<VehicleOutlook>(outlook)).body).toEqual(
         (await mine.lead.get<VehicleOutlook>(outlook)).body,
@@ -296,13 +299,46 @@ describe('what is no archive, or not a whole one', () => {
     ],
     [
       'a manifest of a later version',
-      swap(MANIFEST_NAME, '"version":1', '"version":2'),
-      /Archives of version 1/,
+      swap(MANIFEST_NAME, '"version":2', '"version":3'),
+      /Archives of versions 1 and 2/,
     ],
     ['a table that is missing', (files) => files.delete(tableFile('job')), /tables\/job\.jsonl is missing/],
     ['rows that were cut off', swap(tableFile('entry'), /[^\n]*\n$/, ''), /instead of \d+: it was cut short/],
     ['a line that is no JSON', swap(tableFile('vehicle'), /^\{/, ''), /vehicle\.jsonl, line 1: is no JSON/],
     ['a column that nobody knows', swap(tableFile('vehicle'), /^\{/, '{"secret": 1, '), /line 1: .*secret/],
+    [
+      'an entry that was altered',
+      swap(tableFile('entry'), 'One fill', 'Two fills'),
+      /entry\.jsonl, line \d+: entry .* is not what was stored/,
+    ],
+    [
+      'an entry that was put in',
+      (files) => {
+        const text = textOf(files, tableFile('entry'));
+        const [line = ''] = text.split('\n');
+        const { job_id, seq } = JSON.parse(line) as { job_id: string; seq: number };
+        const more = text.replace(
+          line,
+          `${line}\n${line.replace(/"id": "[^"]+"/, `"id": "${uuidv7()}"`).replace(/"seq": \d+/, `"seq": ${seq + 1}`)}`,
+        );
+        files.set(tableFile('entry'), Buffer.from(more));
+        expect(job_id).toBeTruthy();
+      },
+      /entry\.jsonl, line 2: entry .* is not what was stored/,
+    ],
+    [
+      'a job whose last entry was cut off, and the count with it',
+      (files) => {
+        const lines = textOf(files, tableFile('entry')).trim().split('\n');
+        files.set(tableFile('entry'), Buffer.from(`${lines.slice(0, -1).join('\n')}\n`));
+        const manifest = textOf(files, MANIFEST_NAME);
+        files.set(
+          MANIFEST_NAME,
+          Buffer.from(manifest.replace(`"entry":${lines.length}`, `"entry":${lines.length - 1}`)),
+        );
+      },
+      /job\.jsonl, line \d+: job .* has \d+ entries instead of \d+/,
+    ],
     [
       'an entry of no kind',
       swap(tableFile('entry'), /"kind": "complaint"/, '"kind": "rumour"'),
@@ -354,11 +390,20 @@ describe('what is no archive, or not a whole one', () => {
         const text = fresh(bytes.toString()).replaceAll(/"number": (\d)/g, '"number": 10$1');
         files.set(fresh(name), name.startsWith('files/') ? bytes : Buffer.from(text));
       }
-      // Its vehicle is left out, and its job names the one of the other workshop.
-      files.set(tableFile('vehicle'), Buffer.of());
+      // Without its ledger, whose links would tell first. Its vehicle is left out, and its job names the one of the other workshop.
+      for (const table of ['vehicle', 'entry', 'job_seal'] as const) files.set(tableFile(table), Buffer.of());
+      files.set(
+        tableFile('job'),
+        Buffer.from(textOf(files, tableFile('job')).replaceAll(/"entry_count": \d+/g, '"entry_count": 0')),
+      );
       files.set(
         MANIFEST_NAME,
-        Buffer.from(textOf(files, MANIFEST_NAME).replace('"vehicle":1', '"vehicle":0')),
+        Buffer.from(
+          textOf(files, MANIFEST_NAME).replaceAll(
+            /"(vehicle|entry|job_seal)":\d+/g,
+            (_all, table) => `"${String(table)}":0`,
+          ),
+        ),
       );
       files.set(
         tableFile('member'),

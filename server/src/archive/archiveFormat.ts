@@ -1,14 +1,25 @@
 import { z } from 'zod';
+import { sealSchema } from '@white-ember/core/contract';
 import { entryBodySchema } from '@white-ember/core/ledger';
 
 /** What an archive says of itself, so that another program does not take it for something else. */
 export const ARCHIVE_FORMAT = 'white-ember-workshop';
-export const ARCHIVE_VERSION = 1;
+export const ARCHIVE_VERSION = 2;
+/** Versions that are read: the first had neither seals nor the links of the ledger. */
+const READ_VERSIONS: readonly number[] = [1, ARCHIVE_VERSION];
 
 const id = z.uuid();
 const text = z.string().max(20_000);
-/** As PostgreSQL writes a moment in JSON, to the microsecond: nothing of it is lost. */
-const moment = z.iso.datetime({ offset: true });
+/**
+ * As PostgreSQL writes a moment in JSON, to the microsecond: nothing of it is lost. Of a year far from ours its offset has
+ * seconds, and what an earlier version let people enter is read again.
+ */
+const moment = z
+  .string()
+  .regex(
+    /^\d{4,6}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,6})?(?:Z|[+-]\d\d(?::\d\d){0,2})(?: BC)?$/,
+    'must be a moment, as 2026-05-11T08:00:00+00:00',
+  );
 const hash = z.string().max(128);
 const json = z.record(z.string(), z.unknown());
 const count = z.number().int().min(0);
@@ -91,6 +102,16 @@ export const ARCHIVE_TABLES = {
     supersedes: id.nullable(),
     body: entryBodySchema,
     content_hash: hash,
+    chain_hash: hash.optional(),
+  }),
+  job_seal: z.strictObject({
+    job_id: id,
+    entry_id: id,
+    seal: z.custom<object>(
+      (value) => sealSchema.safeParse(value).success,
+      'is not what a job is sealed with',
+    ),
+    sealed_at: moment,
   }),
   blob: z.strictObject({ id, size_bytes: count, sha256: z.string().regex(/^[0-9a-f]{64}$/) }),
   log: z.strictObject({
@@ -139,7 +160,8 @@ export const TABLE_NAMES = Object.keys(ARCHIVE_TABLES) as ArchiveTable[];
 export const columnsOf = (table: ArchiveTable): string[] => Object.keys(ARCHIVE_TABLES[table].shape);
 
 /** By what rows of a table are put in order and known again. */
-export const keyOf = (table: ArchiveTable): string => (table === 'channel_correction' ? 'heading' : 'id');
+export const keyOf = (table: ArchiveTable): string =>
+  table === 'channel_correction' ? 'heading' : table === 'job_seal' ? 'job_id' : 'id';
 
 /** Rows that never change once they are written: the same id with something else in it is a clash, not an older state. */
 export const UNCHANGING: ReadonlySet<ArchiveTable> = new Set<ArchiveTable>([
@@ -159,6 +181,8 @@ export const REFERENCES: readonly (readonly [table: ArchiveTable, column: string
   ['entry', 'job_id', 'job'],
   ['entry', 'author_id', 'member'],
   ['entry', 'supersedes', 'entry'],
+  ['job_seal', 'job_id', 'job'],
+  ['job_seal', 'entry_id', 'entry'],
   ['log', 'job_id', 'job'],
   ['log', 'blob_id', 'blob'],
   ['photo', 'job_id', 'job'],
@@ -175,7 +199,12 @@ export const rawFile = (blobId: string): string => `files/${blobId}`;
 
 export const manifestSchema = z.object({
   format: z.literal(ARCHIVE_FORMAT, 'This is no archive of a workshop'),
-  version: z.literal(ARCHIVE_VERSION, `Archives of version ${ARCHIVE_VERSION} are read here`),
+  version: z
+    .number()
+    .refine(
+      (version) => READ_VERSIONS.includes(version),
+      `Archives of versions ${READ_VERSIONS.join(' and ')} are read here`,
+    ),
   software: z.string(),
   madeAt: moment,
   workshop: z.strictObject({

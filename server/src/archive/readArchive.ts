@@ -1,8 +1,12 @@
 import { createHash } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { z } from 'zod';
+import { linesIn, openZip, ZipNotReadable, type OpenZip } from '@white-ember/bounded';
+import { LedgerCheck, type HashedEntry } from '@white-ember/core/ledger';
 import { conflict, Refusal } from '../app/problem.ts';
+import { sha256 } from '../database/once.ts';
 import { refreshSummary } from '../jobs/jobSummary.ts';
+import { sealOldSignOffs } from '../jobs/seals.ts';
 import {
   ARCHIVE_TABLES,
   columnsOf,
@@ -17,7 +21,9 @@ import {
   type ArchiveTable,
   type Manifest,
 } from './archiveFormat.ts';
-import { linesIn, notReadable, openZip, type OpenZip } from './zipFile.ts';
+
+const notReadable = (why: string): Refusal =>
+  new Refusal(422, 'This file cannot be read as an archive', `${why}. Nothing was kept.`);
 
 const PAGE_ROWS = 200;
 const CHUNK_BYTES = 1024 * 1024;
@@ -54,9 +60,48 @@ async function readManifest(zip: OpenZip): Promise<Manifest> {
 
 type Row = Record<string, unknown> & { readonly id?: string };
 
+/** The ledger as it stands in the archive, entry by entry: what was changed, left out or put in is refused by its line. */
+class CheckedLedger {
+  private readonly check = new LedgerCheck(sha256);
+  private readonly stated: { readonly jobId: string; readonly count: number; readonly line: number }[] = [];
+
+  job(row: Row, line: number): void {
+    this.stated.push({ jobId: String(row.id), count: Number(row['entry_count']), line });
+  }
+
+  /** The row with its link, which archives of the first version do not have. */
+  entry(row: Row, line: number): Row {
+    const { fault, chainHash } = this.check.next({
+      id: String(row.id),
+      jobId: String(row['job_id']),
+      seq: Number(row['seq']),
+      authorId: String(row['author_id']),
+      authorName: String(row['author_name']),
+      deviceTime: String(row['device_time']),
+      serverTime: String(row['server_time']),
+      supersedes: row['supersedes'] as string | null,
+      body: row['body'],
+      contentHash: String(row['content_hash']),
+      chainHash: row['chain_hash'] as string | undefined,
+    } satisfies HashedEntry);
+    if (fault) throw notReadable(`${tableFile('entry')}, line ${line}: ${fault.text}`);
+    return { ...row, chain_hash: chainHash };
+  }
+
+  /** Once all entries are read: a job whose last ones were cut off has fewer than it says. */
+  end(): void {
+    for (const { jobId, count, line } of this.stated) {
+      const fault = this.check.count(jobId, count);
+      if (fault) throw notReadable(`${tableFile('job')}, line ${line}: ${fault.text}`);
+    }
+  }
+}
+
 /** The rows of a table, checked one by one. */
-async function* rowsIn(zip: OpenZip, table: ArchiveTable): AsyncGenerator<Row> {
+async function* rowsIn(zip: OpenZip, table: ArchiveTable, ledger: CheckedLedger): AsyncGenerator<Row> {
   const name = tableFile(table);
+  // An archive of the first version has no seals.
+  if (table === 'job_seal' && !zip.has(name)) return;
   for await (const [line, number] of linesIn(zip, name)) {
     let value: unknown;
     try {
@@ -67,7 +112,9 @@ async function* rowsIn(zip: OpenZip, table: ArchiveTable): AsyncGenerator<Row> {
     const parsed = ARCHIVE_TABLES[table].safeParse(value);
     if (!parsed.success) throw notReadable(`${name}, line ${number}: ${firstIssue(parsed.error)}`);
     // As it stands there: what an older version wrote and this one does not ask for stays with it.
-    yield value as Row;
+    const row = value as Row;
+    if (table === 'job') ledger.job(row, number);
+    yield table === 'entry' ? ledger.entry(row, number) : row;
   }
 }
 
@@ -76,6 +123,13 @@ const FILLED: Partial<Record<ArchiveTable, string>> = {
   member: `'' AS password_hash`,
   // Worked out anew when its entries are in.
   job: `'{}'::jsonb AS summary`,
+  entry: 'now() AS imported_at',
+};
+
+/** By what a row that never changes is known to be another one, where it is not its hash. */
+const CLASHES: Partial<Record<ArchiveTable, string>> = {
+  blob: 't.sha256 <> r.sha256',
+  entry: 't.chain_hash <> r.chain_hash',
 };
 
 /** Adds rows that are not here yet; those that are stay. Rows that never change must be the same. */
@@ -92,7 +146,7 @@ async function addRows(
     `INSERT INTO ${table} (${target.join(', ')})
      SELECT ${columns.map((column) => `r.${column}`).join(', ')}, $1::uuid${filled ? `, ${filled.split(' AS ')[0] ?? ''}` : ''}
        FROM jsonb_populate_recordset(NULL::${table}, $2::jsonb) r
-     ON CONFLICT (${table === 'channel_correction' ? 'workshop_id, heading' : 'id'}) DO NOTHING RETURNING ${keyOf(table)}::text AS key`,
+     ON CONFLICT (${table === 'channel_correction' ? 'workshop_id, heading' : keyOf(table)}) DO NOTHING RETURNING ${keyOf(table)}::text AS key`,
     [workshopId, JSON.stringify(rows)],
   );
   if (added.length === rows.length) return added.length;
@@ -101,11 +155,9 @@ async function addRows(
   const [clash] = await manager.query<{ id: string }[]>(
     table === 'channel_correction'
       ? 'SELECT NULL AS id WHERE false'
-      : `SELECT t.id FROM ${table} t JOIN jsonb_populate_recordset(NULL::${table}, $2::jsonb) r ON r.id = t.id
+      : `SELECT t.${keyOf(table)} AS id FROM ${table} t JOIN jsonb_populate_recordset(NULL::${table}, $2::jsonb) r ON r.${keyOf(table)} = t.${keyOf(table)}
           WHERE t.workshop_id <> $1${
-            UNCHANGING.has(table)
-              ? ` OR ${table === 'blob' ? 't.sha256 <> r.sha256' : 't.content_hash <> r.content_hash'}`
-              : ''
+            UNCHANGING.has(table) ? ` OR ${CLASHES[table] ?? 't.content_hash <> r.content_hash'}` : ''
           } LIMIT 1`,
     table === 'channel_correction' ? [] : [workshopId, JSON.stringify(others)],
   );
@@ -171,6 +223,7 @@ async function takeTable(
   workshopId: string,
   table: ArchiveTable,
   renamed: TakenIn['renamed'],
+  ledger: CheckedLedger,
 ): Promise<{ added: number; rows: number }> {
   let [added, rows] = [0, 0];
   let page: Row[] = [];
@@ -192,7 +245,7 @@ async function takeTable(
     } else added += await addRows(manager, workshopId, table, fit);
     page = [];
   };
-  for await (const row of rowsIn(zip, table)) {
+  for await (const row of rowsIn(zip, table, ledger)) {
     page.push(row);
     if (page.length >= PAGE_ROWS) await flush();
   }
@@ -229,6 +282,24 @@ function inWords(error: unknown): unknown {
   return error;
 }
 
+/** New jobs first, which nobody else sees yet, then those that were here with fewer entries. */
+async function judgeAdded(manager: EntityManager, workshopId: string): Promise<void> {
+  const jobs = await manager.query<{ id: string }[]>(
+    `SELECT j.id FROM job j LEFT JOIN LATERAL (SELECT count(*)::int AS n FROM entry WHERE job_id = j.id) e ON true
+      WHERE j.workshop_id = $1 AND (j.summary = '{}'::jsonb OR j.entry_count <> e.n)
+      ORDER BY j.summary = '{}'::jsonb DESC`,
+    [workshopId],
+  );
+  for (const { id } of jobs) {
+    await manager.query(
+      `UPDATE job SET entry_count = e.n, last_entry_at = greatest(last_entry_at, e.last)
+         FROM (SELECT count(*)::int AS n, max(server_time) AS last FROM entry WHERE job_id = $1) e WHERE id = $1`,
+      [id],
+    );
+    await refreshSummary(manager, workshopId, id);
+  }
+}
+
 /** Unpacked an archive may be so many times its own size: JSON packs well, and a bomb better. */
 const MOST_UNPACKED = 200;
 
@@ -241,7 +312,9 @@ export async function readArchive(
   workshopId: string,
   file: { readonly path: string; readonly sizeBytes: number },
 ): Promise<TakenIn> {
-  const zip = await openZip(file.path);
+  const zip = await openZip(file.path).catch((error: unknown) => {
+    throw error instanceof ZipNotReadable ? notReadable(error.message) : error;
+  });
   try {
     const manifest = await readManifest(zip);
     const unpacked = zip.names.reduce((sum, name) => sum + zip.sizeOf(name), 0);
@@ -253,21 +326,26 @@ export async function readArchive(
       renamed: [],
     };
     await db.transaction(async (manager) => {
-      await manager.query('SELECT id FROM workshop WHERE id = $1 FOR UPDATE', [workshopId]);
+      // Others may work on: only another archive for the same workshop waits.
+      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`archive ${workshopId}`]);
       const [before] = await manager.query<[{ empty: boolean }]>(
         'SELECT NOT EXISTS (SELECT 1 FROM vehicle WHERE workshop_id = $1) AS empty',
         [workshopId],
       );
+      const ledger = new CheckedLedger();
       for (const table of TABLE_NAMES) {
-        const { added, rows } = await takeTable(manager, zip, workshopId, table, result.renamed);
-        if (rows !== manifest.rows[table])
+        const { added, rows } = await takeTable(manager, zip, workshopId, table, result.renamed, ledger);
+        if (rows !== (manifest.rows[table] ?? (table === 'job_seal' ? 0 : undefined)))
           throw notReadable(
             `${tableFile(table)} has ${rows} rows instead of ${manifest.rows[table] ?? 'none'}: it was cut short`,
           );
+        if (table === 'entry') ledger.end();
         result.added[table] = added;
         result.known[table] = rows - added;
       }
       await checkReferences(manager, workshopId);
+      await judgeAdded(manager, workshopId);
+      // The row of the workshop last: whoever opens a job meanwhile needs it.
       await manager.query(
         `UPDATE workshop SET next_job_number = greatest(next_job_number, $2)${before.empty ? ', name = $3, sign_off_by = $4' : ''}
           WHERE id = $1`,
@@ -277,24 +355,15 @@ export async function readArchive(
           ...(before.empty ? [manifest.workshop.name, manifest.workshop.sign_off_by] : []),
         ],
       );
-      // New jobs, and those that were here with fewer entries.
-      const jobs = await manager.query<{ id: string }[]>(
-        `SELECT j.id FROM job j LEFT JOIN LATERAL (SELECT count(*)::int AS n FROM entry WHERE job_id = j.id) e ON true
-          WHERE j.workshop_id = $1 AND (j.summary = '{}'::jsonb OR j.entry_count <> e.n)`,
-        [workshopId],
-      );
-      await manager.query(
-        `UPDATE job SET entry_count = e.n, last_entry_at = greatest(last_entry_at, e.last)
-           FROM (SELECT job_id, count(*)::int AS n, max(server_time) AS last FROM entry
-                  WHERE job_id = ANY($1::uuid[]) GROUP BY job_id) e
-          WHERE e.job_id = job.id`,
-        [jobs.map(({ id }) => id)],
-      );
-      for (const { id } of jobs) await refreshSummary(manager, workshopId, id);
     });
+    await sealOldSignOffs(db, workshopId);
     return result;
   } catch (error) {
-    throw error instanceof Refusal ? error : inWords(error);
+    throw error instanceof ZipNotReadable
+      ? notReadable(error.message)
+      : error instanceof Refusal
+        ? error
+        : inWords(error);
   } finally {
     zip.close();
   }

@@ -94,8 +94,9 @@ export async function fill(
       bodies.slice(0, job.length).map((entry) => ({ job: job.id, entry })),
     );
     await db.query(
-      `INSERT INTO entry (id, workshop_id, job_id, seq, author_id, author_name, device_time, server_time, body, content_hash)
-       SELECT id, $1, job, seq, $2, 'Bench', at, at, body, ''
+      `INSERT INTO entry (id, workshop_id, job_id, seq, author_id, author_name, device_time, server_time, body, content_hash,
+                          chain_hash)
+       SELECT id, $1, job, seq, $2, 'Bench', at, at, body, '', ''
          FROM unnest($3::uuid[], $4::uuid[], $5::int[], $6::timestamptz[], $7::jsonb[]) AS t (id, job, seq, at, body)`,
       [
         workshopId,

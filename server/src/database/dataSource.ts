@@ -26,6 +26,7 @@ import { Fleet1764350000000 } from './migrations/1764350000000-Fleet.ts';
 import { LogFailures1764361000000 } from './migrations/1764361000000-LogFailures.ts';
 import { Repair1764360000000 } from './migrations/1764360000000-Repair.ts';
 import { Seals1764362000000 } from './migrations/1764362000000-Seals.ts';
+import { Chain1764363000000 } from './migrations/1764363000000-Chain.ts';
 import { Visits1764340000000 } from './migrations/1764340000000-Visits.ts';
 import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
@@ -67,17 +68,35 @@ export const MIGRATIONS = [
   Repair1764360000000,
   LogFailures1764361000000,
   Seals1764362000000,
+  Chain1764363000000,
 ];
 
-export function createDataSource(url: string, log?: Logger): DataSource {
+/** Longest that a statement of a request may take, and a lock be waited for; a transaction that does nothing ends, too. */
+const STATEMENT_MS = 30_000;
+const LOCK_MS = 10_000;
+const IDLE_MS = 60_000;
+
+export function createDataSource(
+  url: string,
+  log?: Logger,
+  { poolSize = 10, statementTimeoutMs = STATEMENT_MS } = {},
+): DataSource {
   return new DataSource({
     type: 'postgres',
     url,
     entities: ENTITIES,
     migrations: MIGRATIONS,
     synchronize: false,
-    poolSize: 10,
+    poolSize,
     connectTimeoutMS: 5000,
+    extra:
+      statementTimeoutMs > 0
+        ? {
+            statement_timeout: statementTimeoutMs,
+            lock_timeout: LOCK_MS,
+            idle_in_transaction_session_timeout: IDLE_MS,
+          }
+        : {},
     // Without a handler a database that goes away would take the process with it.
     poolErrorHandler: (error: unknown) => log?.warn({ err: error }, 'database connection lost'),
   });

@@ -3,9 +3,10 @@ import type { EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import { canonicalJson } from '@white-ember/core/ledger';
 import { conflict } from '../app/problem.ts';
 
+export const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
+
 /** One hash for equal content: tells a repeated write from another write under the same id. */
-export const contentHash = (content: unknown): string =>
-  createHash('sha256').update(canonicalJson(content)).digest('hex');
+export const contentHash = (content: unknown): string => sha256(canonicalJson(content));
 
 interface Stored extends ObjectLiteral {
   id: string;

@@ -132,7 +132,7 @@ export const jobRoutes: Route[] = [
         // Holding the workshop's row makes numbers run without gaps or twins.
         const workshop = await manager.findOneOrFail(WorkshopEntity, {
           where: { id: workshopId },
-          lock: { mode: 'pessimistic_write' },
+          lock: { mode: 'for_no_key_update' },
         });
         const openedAt = new Date(body.openedAt);
         const { created } = await insertOnce(manager, JobEntity, {

@@ -119,6 +119,7 @@ interface EntryRecord {
   device_time: Date;
   server_time: Date;
   supersedes: string | null;
+  imported: boolean;
   body: EntryBody;
 }
 
@@ -129,7 +130,8 @@ export async function readEntries(
   kinds?: readonly EntryKind[],
 ): Promise<Entry[]> {
   const records = await manager.query<EntryRecord[]>(
-    `SELECT id, seq, author_id, author_name, device_time, server_time, supersedes, body
+    `SELECT id, seq, author_id, author_name, device_time, server_time, supersedes,
+            imported_at IS NOT NULL AS imported, body
        FROM entry WHERE job_id = $1${kinds ? ` AND body->>'kind' = ANY($2)` : ''} ORDER BY seq`,
     kinds ? [jobId, kinds] : [jobId],
   );
@@ -142,6 +144,7 @@ export async function readEntries(
     deviceTime: record.device_time.toISOString(),
     serverTime: record.server_time.toISOString(),
     ...(record.supersedes === null ? {} : { supersedes: record.supersedes }),
+    ...(record.imported ? { imported: true as const } : {}),
     body: record.body,
   }));
 }

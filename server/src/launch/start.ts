@@ -85,7 +85,7 @@ async function choosePort(options: Options): Promise<number> {
 }
 
 async function prepareDatabase(url: string, options: Options, isPrivate: boolean): Promise<boolean> {
-  const db = createDataSource(url, pino({ level: 'silent' }));
+  const db = createDataSource(url, pino({ level: 'silent' }), { statementTimeoutMs: 0 });
   try {
     await db.initialize();
   } catch (error) {

@@ -14,6 +14,10 @@ export interface EntryRow {
   supersedes: string | null;
   body: EntryBody;
   contentHash: string;
+  /** Hash of this entry and of the one before it on its job. */
+  chainHash: string;
+  /** When it came with an archive; null where it was made here. */
+  importedAt: Date | null;
 }
 
 export const EntryEntity = new EntitySchema<EntryRow>({
@@ -31,6 +35,8 @@ export const EntryEntity = new EntitySchema<EntryRow>({
     supersedes: { type: 'uuid', nullable: true },
     body: { type: 'jsonb' },
     contentHash: { type: 'text', name: 'content_hash' },
+    chainHash: { type: 'text', name: 'chain_hash' },
+    importedAt: { type: 'timestamptz', name: 'imported_at', nullable: true },
   },
 });
 
@@ -43,5 +49,6 @@ export const toEntry = (row: EntryRow): Entry => ({
   deviceTime: row.deviceTime.toISOString(),
   serverTime: row.serverTime.toISOString(),
   ...(row.supersedes === null ? {} : { supersedes: row.supersedes }),
+  ...(row.importedAt === null ? {} : { imported: true }),
   body: row.body,
 });

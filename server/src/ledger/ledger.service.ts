@@ -1,7 +1,7 @@
 import type { DataSource, EntityManager } from 'typeorm';
-import type { Entry, EntryKind, NewEntry } from '@white-ember/core/ledger';
+import { chainLink, type Entry, type EntryKind, type NewEntry } from '@white-ember/core/ledger';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
-import { contentHash } from '../database/once.ts';
+import { contentHash, sha256 } from '../database/once.ts';
 import { judgedJob } from '../jobs/judgedJob.ts';
 import { refreshSummary } from '../jobs/jobSummary.ts';
 import { keepSeal, makeSeal, openSeal } from '../jobs/seals.ts';
@@ -25,12 +25,14 @@ export async function appendEntry(
   now = new Date(),
 ): Promise<{ entry: Entry; created: boolean }> {
   const { workshopId } = member;
-  const hash = contentHash(input);
+  const deviceTime = new Date(input.deviceTime).toISOString();
+  const hash = contentHash({ ...input, deviceTime });
   return db.transaction(async (manager) => {
     const job = await readStoredJob(manager, workshopId, jobId, { lock: true });
     if (!job) throw notFound('The job');
     const entries = await readEntries(manager, jobId);
-    if (entries.some((stored) => stored.id === input.id)) return alreadyStored(manager, input.id, hash);
+    if (entries.some((stored) => stored.id === input.id))
+      return alreadyStored(manager, input.id, [hash, contentHash(input)]);
     checkFits(job, entries, input);
     await checkMaySignOff(manager, member, entries, input);
     if (input.body.kind === 'reading' && input.body.origin.type === 'log') {
@@ -43,7 +45,7 @@ export async function appendEntry(
     }
     const entry: Entry = {
       ...input,
-      deviceTime: new Date(input.deviceTime).toISOString(),
+      deviceTime,
       jobId,
       seq: job.entryCount + 1,
       authorId: member.id,
@@ -51,6 +53,11 @@ export async function appendEntry(
       serverTime: now.toISOString(),
     };
     const ledger = [...entries, entry];
+    const [last] = await manager.query<{ chain_hash: string }[]>(
+      'SELECT chain_hash FROM entry WHERE job_id = $1 AND seq = $2',
+      [jobId, job.entryCount],
+    );
+    const chainHash = chainLink(last?.chain_hash ?? '', entry, sha256);
     // A sign-off seals the job; what supersedes it opens it, and may be another sign-off.
     const bearsOnSeal = entry.body.kind === 'sign-off' || entry.supersedes === job.seal?.entryId;
     const current = bearsOnSeal && job.seal ? await unsealed(manager, workshopId, jobId) : job;
@@ -64,8 +71,8 @@ export async function appendEntry(
     const [stored] = await manager.query<[{ id: string }[], number]>(
       `WITH added AS (
          INSERT INTO entry (id, workshop_id, job_id, seq, author_id, author_name, device_time, server_time, supersedes,
-                            body, content_hash)
-         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
+                            body, content_hash, chain_hash)
+         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $15)
          ON CONFLICT (id) DO NOTHING RETURNING id)
        UPDATE job SET entry_count = $4, last_entry_at = $8, summary = $12, visit = $13, follow_ups = $14
         WHERE id = $3 AND EXISTS (SELECT 1 FROM added) RETURNING id`,
@@ -84,6 +91,7 @@ export async function appendEntry(
         summary,
         visit,
         JSON.stringify(followUps),
+        chainHash,
       ],
     );
     if (stored.length === 0) throw conflict('This entry id is already in use with other content.');
@@ -106,10 +114,12 @@ async function unsealed(manager: EntityManager, workshopId: string, jobId: strin
 async function alreadyStored(
   manager: EntityManager,
   id: string,
-  hash: string,
+  hashes: readonly string[],
 ): Promise<{ entry: Entry; created: boolean }> {
   const row = await manager.findOneByOrFail(EntryEntity, { id });
-  if (row.contentHash !== hash) throw conflict('This entry id is already in use with other content.');
+  // An older version kept the hash of a moment as it was spelled.
+  if (!hashes.includes(row.contentHash))
+    throw conflict('This entry id is already in use with other content.');
   return { entry: toEntry(row), created: false };
 }
 

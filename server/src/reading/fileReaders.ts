@@ -17,6 +17,8 @@ const AT_ONCE = 2;
  */
 export class FileReaders {
   private readonly all = pLimit(AT_ONCE);
+  /** An archive takes minutes: it has a place of its own, and other files do not wait for it. */
+  private readonly archives = pLimit(1);
   private readonly people = new Map<string, LimitFunction>();
 
   constructor(private readonly programFolder: string) {}
@@ -34,7 +36,7 @@ export class FileReaders {
     work: (frames: AsyncGenerator<Buffer>) => Promise<T>,
     { args = [], env }: { readonly args?: readonly string[]; readonly env?: NodeJS.ProcessEnv } = {},
   ): Promise<T> {
-    return this.inTurn(person, async () => {
+    return this.inTurn(person, program === 'importArchive' ? this.archives : this.all, async () => {
       const run = runBounded(join(this.programFolder, `${program}.js`), args, limits, input(), env);
       let result: T;
       try {
@@ -49,11 +51,11 @@ export class FileReaders {
     });
   }
 
-  private async inTurn<T>(person: string, task: () => Promise<T>): Promise<T> {
+  private async inTurn<T>(person: string, places: LimitFunction, task: () => Promise<T>): Promise<T> {
     const own = this.people.get(person) ?? pLimit(1);
     this.people.set(person, own);
     try {
-      return await own(() => this.all(task));
+      return await own(() => places(task));
     } finally {
       if (own.activeCount + own.pendingCount === 0) this.people.delete(person);
     }

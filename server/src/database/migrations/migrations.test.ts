@@ -20,6 +20,11 @@ afterAll(() => db.destroy());
 const before = (migration: (typeof MIGRATIONS)[number]): typeof MIGRATIONS =>
   MIGRATIONS.slice(0, MIGRATIONS.indexOf(migration));
 
+/** Undoes a migration and all that came after it. */
+async function undo(db: DataSource, migration: (typeof MIGRATIONS)[number]): Promise<void> {
+  for (let i = MIGRATIONS.length; i > MIGRATIONS.indexOf(migration); i--) await db.undoLastMigration();
+}
+
 const tables = async (): Promise<string[]> =>
   (
     await db.query<{ name: string }[]>(
@@ -193,7 +198,7 @@ it('turn the one dwell of a job’s line into its clocks, and back', async () =>
     },
     [idle as string]: { ...summary, clocks: [] },
   });
-  await now.undoLastMigration();
+  await undo(now, Clocks1764300000000);
   expect(await lines()).toEqual({
     [standing as string]: { ...summary, dwellUntil: until },
     [idle as string]: summary,
@@ -217,9 +222,7 @@ it('leave a workshop that is there with technicians who sign off, as they did', 
   expect(await now.query('SELECT name, sign_off_by FROM workshop')).toEqual([
     { name: 'Reedmere', sign_off_by: 'technician' },
   ]);
-  await now.undoLastMigration();
-  await now.undoLastMigration();
-  await now.undoLastMigration();
+  await undo(now, HandOver1764330000000);
   expect(Object.keys((await now.query<object[]>('SELECT * FROM workshop'))[0] ?? {})).not.toContain(
     'sign_off_by',
   );
@@ -271,7 +274,7 @@ it('forget what jobs left with their vehicles, as they tell more now, and count 
     [uuidv7(), workshop],
   );
   expect(await changes()).toBe(4);
-  await now.undoLastMigration();
+  await undo(now, Fleet1764350000000);
   expect(Object.keys((await now.query<object[]>('SELECT * FROM job'))[0] ?? {})).not.toContain('follow_ups');
   await now.destroy();
 });

@@ -1,14 +1,16 @@
-import type { Readable } from 'node:stream';
 import { createInterface } from 'node:readline';
+import type { Readable } from 'node:stream';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
-import { Refusal } from '../app/problem.ts';
 
-const notReadable = (why: string): Refusal =>
-  new Refusal(422, 'This file cannot be read as an archive', `${why}. Nothing was kept.`);
+/** Why a file cannot be read as a zip, as a sentence without its full stop. */
+export class ZipNotReadable extends Error {}
+
+const notReadable = (why: string): ZipNotReadable => new ZipNotReadable(why);
 
 /** The files of a zip on disk, each read as a stream when it is wanted. */
 export interface OpenZip {
   readonly names: readonly string[];
+  readonly has: (name: string) => boolean;
   /** Size of a file when unpacked, as the zip says it. */
   readonly sizeOf: (name: string) => number;
   readonly read: (name: string) => Promise<Readable>;
@@ -44,6 +46,7 @@ export async function openZip(path: string): Promise<OpenZip> {
   };
   return {
     names: [...entries.keys()],
+    has: (name) => entries.has(name),
     sizeOf: (name) => entry(name).uncompressedSize,
     read: (name) =>
       new Promise((resolve, reject) => {
@@ -84,5 +87,3 @@ export async function* linesIn(zip: OpenZip, name: string): AsyncGenerator<[line
   }
   if (fault) throw notReadable(`${name}: ${fault.message}`);
 }
-
-export { notReadable };
