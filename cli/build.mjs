@@ -17,6 +17,8 @@ await build({
   format: 'esm',
   target: 'node20',
   logLevel: 'error',
+  // Only asked for by the driver where it is there.
+  external: ['pg-native'],
   // Libraries in the older module form ask for Node's own parts by `require`.
   banner: {
     js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",

@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -245,6 +246,57 @@ describe('an archive', () => {
     await app.db.query('DELETE FROM channel_correction WHERE heading = $1', ['Kanal 7']);
     expect((await take(mine.lead, bytes)).body.added).toBe(1);
     expect(await contentOf(await saved(mine.lead, 'back.zip'))).toEqual(before);
+  });
+});
+
+describe('the ledger, checked by the command line', () => {
+  const verify = (...args: string[]): { status: number | null; stdout: string; stderr: string } =>
+    spawnSync(join(import.meta.dirname, '../../../bin/white-ember'), ['verify-ledger', ...args], {
+      encoding: 'utf8',
+    });
+
+  it('is sound in an archive and in a database', () => {
+    const inArchive = verify(archive, '--json');
+    expect([inArchive.status, inArchive.stderr]).toEqual([0, '']);
+    expect(JSON.parse(inArchive.stdout)).toMatchObject({ jobs: 2, entries: 10, sound: true, faults: [] });
+    const inDatabase = verify('--database', app.databaseUrl);
+    expect(inDatabase.stdout).toMatch(/entries: all as they were stored/);
+    expect(inDatabase.status).toBe(0);
+  });
+
+  it('names the line of an entry that was altered, and the entry that was altered in a database', async () => {
+    await changed((files) => {
+      const text = textOf(files, tableFile('entry'));
+      files.set(tableFile('entry'), Buffer.from(text.replace('One fill', 'Two fills')));
+    }, 'altered.zip');
+    const { status, stdout } = verify(join(folder, 'altered.zip'));
+    expect(status).toBe(1);
+    expect(stdout).toMatch(/faults?\nline \d+: entry \S+ of job \S+ \(number 5\) is not what was stored/);
+    const own = await startTestApp();
+    try {
+      const there = await makeWorkshop(own, 'Fourthwick');
+      for (const text of ['a', 'b'])
+        await there.technician.post(`/api/jobs/${there.ids.job}/entries`, entry({ kind: 'note', text }));
+      // As somebody would who has the database itself.
+      await own.db.query('ALTER TABLE entry DISABLE TRIGGER entry_append_only');
+      await own.db.query(`UPDATE entry SET body = jsonb_set(body, '{text}', '"c"') WHERE seq = 1`);
+      const altered = verify('--database', own.databaseUrl);
+      expect([altered.status, altered.stdout]).toEqual([
+        1,
+        expect.stringMatching(/\(number 1\) is not what/),
+      ]);
+    } finally {
+      await own.close();
+    }
+  });
+
+  it('says in one line what is no archive and no database', () => {
+    writeFileSync(join(folder, 'no.zip'), LOG);
+    for (const args of [[join(folder, 'no.zip')], ['--database', 'postgres://127.0.0.1:1/x'], []]) {
+      const { status, stdout, stderr } = verify(...args);
+      expect([status, stdout]).toEqual([2, '']);
+      expect(stderr.trim().split('\n')).toHaveLength(1);
+    }
   });
 });
 
