@@ -19,6 +19,12 @@ const MEGABYTE = 1024 * KILOBYTE;
 /** Node itself takes so much before it reads anything. */
 const OWN_BYTES = 180 * MEGABYTE;
 
+const running = new Set<ChildProcess>();
+// They go with whoever started them.
+process.on('exit', () => {
+  for (const child of running) child.kill('SIGKILL');
+});
+
 /**
  * Starts a Node program that can take no more than it is given. The kernel refuses what is over the limit of data
  * (`RLIMIT_DATA`, Linux 4.7 or later), whatever the program does; the time is kept here.
@@ -49,6 +55,8 @@ export function spawnBounded(
     ],
     { stdio, env },
   );
+  running.add(child);
+  child.once('close', () => running.delete(child));
   let late = false;
   const timer = setTimeout(() => {
     late = true;

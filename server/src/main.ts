@@ -8,6 +8,12 @@ import { createDataSource } from './database/dataSource.ts';
 /** The server process: stateless beside PostgreSQL. Prints `ready PORT` for whoever started it. */
 const config = readConfig(process.env);
 const log = pino({ level: config.logLevel }, pino.destination(2));
+// What a library rejects beside the request that asked for it is no reason to end everybody's work.
+process.on('unhandledRejection', (error) => log.error({ err: error }, 'a rejection that nobody caught'));
+process.on('uncaughtException', (error) => {
+  log.fatal({ err: error }, 'a fault that nobody caught');
+  process.exit(70);
+});
 const db = await createDataSource(config.databaseUrl, log).initialize();
 const { app, close } = await createApp(db, config, log);
 const server = createServer(app);

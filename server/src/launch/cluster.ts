@@ -7,7 +7,9 @@ import {
   mkdirSync,
   openSync,
   closeSync,
+  readdirSync,
   readFileSync,
+  readlinkSync,
   renameSync,
   rmSync,
   writeFileSync,
@@ -16,10 +18,12 @@ import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
 import { LaunchError, postgresPrograms, postgresUser } from './debian.ts';
-import { freePort } from './ports.ts';
+import { freePort, isFree } from './ports.ts';
 
 const SUPER_USER = 'white_ember';
 const FIRST_PORT = 54_730;
+/** How long the port of before may be in use by what is just leaving it, ms. */
+const LEAVING_MS = 6000;
 
 /** A private PostgreSQL on loopback, in a folder of its own. */
 export interface Cluster {
@@ -59,6 +63,53 @@ function postmaster(folder: string): { pid: number; port: number } | undefined {
   return running(pid) && command.includes('postgres') && command.includes(folder)
     ? { pid, port: Number(lines[3]) }
     : undefined;
+}
+
+/** Processes of a database in this folder whose postmaster was killed: while one works on, no other can begin. */
+function orphans(folder: string): number[] {
+  return readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .map(Number)
+    .filter((pid) => {
+      try {
+        return (
+          readFileSync(`/proc/${pid}/comm`, 'utf8').trim() === 'postgres' &&
+          readlinkSync(`/proc/${pid}/cwd`) === folder &&
+          running(pid)
+        );
+      } catch {
+        return false;
+      }
+    });
+}
+
+function end(pids: readonly number[]): void {
+  for (const pid of pids)
+    try {
+      process.kill(pid, 'SIGKILL');
+    } catch {
+      // It went by itself.
+    }
+}
+
+/** The port on which this folder's database was last, so that whoever knows it finds it again. */
+function lastPort(dataFolder: string): number | undefined {
+  try {
+    const port = Number(readFileSync(join(dataFolder, 'port'), 'utf8'));
+    return Number.isInteger(port) && port > 0 ? port : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+async function choosePort(dataFolder: string): Promise<number> {
+  const last = lastPort(dataFolder);
+  const until = Date.now() + LEAVING_MS;
+  while (last !== undefined && Date.now() < until) {
+    if (await isFree(last, '127.0.0.1')) return last;
+    await sleep(200);
+  }
+  return freePort(FIRST_PORT);
 }
 
 async function answers(url: string): Promise<boolean> {
@@ -168,6 +219,7 @@ export async function openCluster(dataFolder: string): Promise<Cluster> {
     const found = postmaster(folder);
     if (found) {
       if (await answers(urlAt(found.port)('postgres'))) {
+        writeFileSync(join(dataFolder, 'port'), String(found.port));
         return {
           url: urlAt(found.port),
           port: found.port,
@@ -176,9 +228,11 @@ export async function openCluster(dataFolder: string): Promise<Cluster> {
         };
       }
     } else if (!child || child.exitCode !== null || child.signalCode !== null) {
-      // A stale file names a process that is gone or is something else; its helpers may need a moment to leave.
+      // A stale file names a process that is gone or is something else. Helpers of a killed one leave when their statement
+      // is over, which may take long: their work is lost anyway.
+      end(orphans(folder));
       rmSync(join(folder, 'postmaster.pid'), { force: true });
-      child = await launch(programs, folder, await freePort(FIRST_PORT));
+      child = await launch(programs, folder, await choosePort(dataFolder));
     }
     if (Date.now() > deadline) {
       throw new LaunchError(`The private database does not start; see ${join(dataFolder, 'database.log')}.`);

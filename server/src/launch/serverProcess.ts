@@ -26,6 +26,16 @@ export function startServer(bundle: string, env: Record<string, string>): Promis
   });
 }
 
+/** Ends what is left of a server's group: readers of files that it had started. */
+export function killGroup(pid: number | undefined): void {
+  if (pid === undefined) return;
+  try {
+    process.kill(-pid, 'SIGKILL');
+  } catch {
+    // Nobody is left.
+  }
+}
+
 export async function stopServer(child: ChildProcess): Promise<void> {
   if (child.exitCode !== null || child.signalCode !== null) return;
   const gone = new Promise((resolve) => child.once('exit', resolve));
@@ -33,4 +43,5 @@ export async function stopServer(child: ChildProcess): Promise<void> {
   const timer = setTimeout(() => child.kill('SIGKILL'), 8000);
   await gone;
   clearTimeout(timer);
+  killGroup(child.pid);
 }

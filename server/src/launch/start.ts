@@ -7,12 +7,14 @@ import { urlFromPg } from '../app/config.ts';
 import { createDataSource } from '../database/dataSource.ts';
 import { ensureDemo } from '../database/demo/ensureDemo.ts';
 import { sealOldSignOffs } from '../jobs/seals.ts';
+import { BackOff } from './backOff.ts';
 import { buildServer, buildWeb } from './build.ts';
 import { ensureDatabase, openCluster, type Cluster } from './cluster.ts';
 import { defaultDataFolder, hold, holderOf, release, wasKilled } from './dataFolder.ts';
 import { LaunchError } from './debian.ts';
 import { freePort, isFree } from './ports.ts';
-import { startServer, stopServer, type ServerProcess } from './serverProcess.ts';
+import { killGroup, startServer, stopServer, type ServerProcess } from './serverProcess.ts';
+import { standIn } from './standIn.ts';
 
 const HELP = `bin/start — sets White Ember up where needed and serves it
 
@@ -140,45 +142,70 @@ async function main(): Promise<void> {
 
   try {
     cluster = external ? undefined : await openCluster(options.data);
-    const url = external ?? (await ensureDatabase(cluster as Cluster, 'white_ember'));
+    let url = external ?? (await ensureDatabase(cluster as Cluster, 'white_ember'));
     const demo = await prepareDatabase(url, options, !external);
     const webFolder = await buildWeb(root);
     const bundle = await buildServer(root);
     const environment = {
-      DATABASE_URL: url,
       WHITE_EMBER_PORT: String(port),
       WHITE_EMBER_HOST: options.host,
       WHITE_EMBER_WEB: webFolder,
       WHITE_EMBER_DEMO: demo ? '1' : '0',
       WHITE_EMBER_OUTBOX: process.env['WHITE_EMBER_OUTBOX'] ?? join(options.data, 'outbox'),
+      WHITE_EMBER_UPLOADS: process.env['WHITE_EMBER_UPLOADS'] ?? join(options.data, 'uploads'),
     };
+    const backOff = new BackOff();
+    let waiting = false;
     const serve = async (): Promise<void> => {
-      server = await startServer(bundle, environment);
-      server.child.once('exit', () => void revive('server'));
+      server = await startServer(bundle, { ...environment, DATABASE_URL: url });
+      server.child.once('exit', (code, signal) => {
+        // Whatever it had started goes with it.
+        killGroup(server?.child.pid);
+        void revive(`The server stopped (${signal ?? `exit status ${code ?? 'none'}`}).`);
+      });
     };
-    const crashes: number[] = [];
-    const revive = async (what: 'server' | 'database'): Promise<void> => {
-      if (stopping) return;
-      crashes.push(Date.now());
-      if (crashes.filter((at) => at > Date.now() - 60_000).length > 5) {
-        process.stderr.write(`The ${what} stopped five times within a minute; giving up.\n`);
-        await stop(1);
-        return;
-      }
-      process.stderr.write(`The ${what} stopped; starting it again.\n`);
-      try {
-        if (what === 'server') await serve();
-        else cluster = await openCluster(options.data);
-      } catch (error) {
-        process.stderr.write(`${(error as Error).message}\n`);
-        await stop(1);
+    /** Starts the server again, and again later where it does not start; meanwhile its address says what is wrong. */
+    const revive = async (why: string): Promise<void> => {
+      let reason = why;
+      while (!stopping && !waiting) {
+        waiting = true;
+        const wait = backOff.next(performance.now());
+        process.stderr.write(`${reason} Next try in ${(wait / 1000).toFixed(1)} s.\n`);
+        const stood = wait > 1000 ? await standIn(options.host, port, reason, wait) : undefined;
+        await sleep(wait);
+        await stood?.close();
+        waiting = false;
+        if (stopping) return;
+        try {
+          await serve();
+          return;
+        } catch (error) {
+          reason = `The server does not start: ${(error as Error).message}`;
+        }
       }
     };
     await serve();
     process.stdout.write(welcome(address, demo));
+    const databaseBackOff = new BackOff();
     while (!external) {
-      await sleep(1000);
-      if (!stopping && cluster && !cluster.alive()) await revive('database');
+      await sleep(500);
+      if (stopping || !cluster || cluster.alive()) continue;
+      const wait = databaseBackOff.next(performance.now());
+      process.stderr.write(`The database stopped; starting it again in ${(wait / 1000).toFixed(1)} s.\n`);
+      await sleep(wait);
+      if (stopping) break;
+      try {
+        cluster = await openCluster(options.data);
+      } catch (error) {
+        process.stderr.write(`${(error as Error).message}\n`);
+        continue;
+      }
+      const now = cluster.url('white_ember');
+      if (now === url) continue;
+      // Its old port is taken: the server is started anew with the new one.
+      process.stderr.write(`The database is at port ${cluster.port} now; the server is told.\n`);
+      url = now;
+      if (server) await stopServer(server.child);
     }
   } catch (error) {
     process.stderr.write(
