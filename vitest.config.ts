@@ -18,7 +18,13 @@ export default defineConfig({
           testTimeout: process.env['FUZZ_RUNS'] ? 1_200_000 : 60_000,
         },
       },
-      { test: { name: 'cli', include: ['cli/src/**/*.test.ts'], testTimeout: 30_000 } },
+      {
+        test: {
+          name: 'cli',
+          include: ['cli/src/**/*.test.ts', 'bounded/src/**/*.test.ts'],
+          testTimeout: 30_000,
+        },
+      },
       {
         test: {
           name: 'web',

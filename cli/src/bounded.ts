@@ -1,7 +1,7 @@
 import { once } from 'node:events';
 import { statSync } from 'node:fs';
 import { describeOutrun, outrunOf, spawnBounded } from '@white-ember/bounded';
-import { readMemoryLimitBytes, readTimeLimitMs } from '@white-ember/core/readings';
+import { openTimeLimitMs, readMemoryLimitBytes } from '@white-ember/core/readings';
 
 /** Says to a process of ours that it runs within limits already. */
 const MARK = 'WHITE_EMBER_BOUNDED';
@@ -9,7 +9,6 @@ const MARK = 'WHITE_EMBER_BOUNDED';
 const READS_FILES = new Set(['analyse', 'convert', 'verify', 'diagnose', 'burn', 'judge', 'verify-ledger']);
 /** What is worked out from a log once it is read, beside reading it. */
 const JUDGING_BYTES = 250 * 1024 * 1024;
-const JUDGING_MS = 20_000;
 
 const sizeOf = (path: string): number => {
   try {
@@ -31,7 +30,7 @@ export async function runWithinLimits(args: readonly string[]): Promise<number |
   const files = args.slice(1).filter((arg) => sizeOf(arg) > 0);
   const bytes = files.reduce((sum, file) => sum + sizeOf(file), 0);
   const limits = {
-    timeMs: readTimeLimitMs(bytes) + JUDGING_MS,
+    timeMs: openTimeLimitMs(bytes),
     memoryBytes: readMemoryLimitBytes(bytes) + JUDGING_BYTES,
   };
   const { child, outOfTime } = spawnBounded(program, args, limits, {

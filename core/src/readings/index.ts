@@ -1,6 +1,6 @@
 export { CHANNEL_ROLES, ROLE_IDS, isChannelRole, type ChannelRole } from './channelRoles.ts';
 export { checkLogBytes } from './reader/decodeText.ts';
-export { READ_BOUNDS, readMemoryLimitBytes, readTimeLimitMs } from './reader/readBounds.ts';
+export { openTimeLimitMs, READ_BOUNDS, readMemoryLimitBytes, readTimeLimitMs } from './reader/readBounds.ts';
 export { openLog, readLog, type LogReader } from './reader/openLog.ts';
 export { foldName } from './channelNames.ts';
 export type { MappingCorrections, MappingQuestion } from './mapChannels.ts';

@@ -189,6 +189,11 @@ export const api = createApi({
       },
       invalidatesTags: (_result, _error, { jobId }) => [{ type: 'Job', id: jobId }],
     }),
+    readLogAgain: build.mutation<void, { logId: string; jobId: string }>({
+      query: ({ logId }) => ({ url: `/logs/${logId}/read-again`, method: 'POST', body: {} }),
+      // Also where it failed again: why may be another reason.
+      invalidatesTags: (_result, _error, { jobId }) => [{ type: 'Job', id: jobId }],
+    }),
     uploadPhoto: build.mutation<Photo, { jobId: string; id: string; file: File }>({
       query: ({ jobId, id, file }) => {
         const form = new FormData();
@@ -325,6 +330,7 @@ export const {
   useChangeFluidMutation,
   useOpenJobMutation,
   useUploadLogMutation,
+  useReadLogAgainMutation,
   useUploadPhotoMutation,
   useSetWorkshopMutation,
   useHandOverQuery,

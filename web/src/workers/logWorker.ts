@@ -170,4 +170,8 @@ const worker = {
 };
 
 export type LogWorker = typeof worker;
+// What a library rejects beside the call that asked for it ends this reading with a word, not in silence.
+self.addEventListener('unhandledrejection', ({ reason }: PromiseRejectionEvent) => {
+  throw reason;
+});
 expose(worker);

@@ -35,6 +35,12 @@ const MEGABYTE = 1024 * 1024;
  */
 export const readTimeLimitMs = (sizeBytes: number): number => 6000 + (sizeBytes / (2 * MEGABYTE)) * 1000;
 
+/** Windows, findings and fits of a log that is read, ms: more than any takes. */
+const JUDGING_MS = 20_000;
+
+/** The same until a log is read and judged, as pages and command line do it. */
+export const openTimeLimitMs = (sizeBytes: number): number => readTimeLimitMs(sizeBytes) + JUDGING_MS;
+
 /**
  * Most memory that the process which reads a file may take, bytes: what the process itself needs, and for each byte of the
  * file its text, its numbers and their packed form.

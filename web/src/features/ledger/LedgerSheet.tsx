@@ -45,7 +45,10 @@ export function LedgerSheet({
                   </span>
                   {fate ? <span className="text-sm text-ink2"> · {fate}</span> : null}
                 </span>
-                <span className="text-sm text-ink2 max-sm:col-start-2">{entry.authorName}</span>
+                <span className="text-sm text-ink2 max-sm:col-start-2">
+                  {entry.authorName}
+                  {entry.imported ? ', from an archive' : ''}
+                </span>
               </button>
             </li>
           );

@@ -1,4 +1,5 @@
 import { X } from 'lucide-react';
+import { useReadLogAgainMutation } from '../../../app/api.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { closeLog, type KeptLog, type OpenedLog } from './openedLogs.ts';
 
@@ -54,19 +55,43 @@ export function LogList({
       ))}
       {stored.map((log) => (
         <li key={log.id}>
-          <Button
-            weight="quiet"
-            className="w-full text-left px-3 no-underline border-rule!"
-            onClick={() => onChoose(log.id)}
-          >
-            <span className="block truncate">{log.fileName}</span>
-            <span className="block text-sm font-text font-normal text-ink2">
-              {sizeText(log.sizeBytes)}, kept with the job
-            </span>
-          </Button>
+          {log.unreadable === undefined ? (
+            <Button
+              weight="quiet"
+              className="w-full text-left px-3 no-underline border-rule!"
+              onClick={() => onChoose(log.id)}
+            >
+              <span className="block truncate">{log.fileName}</span>
+              <span className="block text-sm font-text font-normal text-ink2">
+                {sizeText(log.sizeBytes)}, kept with the job
+              </span>
+            </Button>
+          ) : (
+            <Unreadable log={log} why={log.unreadable} />
+          )}
         </li>
       ))}
     </ul>
+  );
+}
+
+/** A kept file that could not be read: why, and once more when somebody asks for it. */
+function Unreadable({ log, why }: { log: KeptLog; why: string }) {
+  const [again, { isLoading }] = useReadLogAgainMutation();
+  return (
+    <div className="border-2 border-rule px-3 py-2 flex flex-wrap items-center gap-x-3 gap-y-2">
+      <span className="grow min-w-0">
+        <span className="block font-head font-semibold truncate">{log.fileName}</span>
+        <span className="block text-sm text-ember-text">Could not be read. {why}.</span>
+      </span>
+      <Button
+        disabled={isLoading}
+        onClick={() => void again({ logId: log.id, jobId: log.jobId })}
+        aria-label={`Read ${log.fileName} again`}
+      >
+        {isLoading ? 'Reading …' : 'Read again'}
+      </Button>
+    </div>
   );
 }
 

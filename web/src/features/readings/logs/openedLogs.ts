@@ -3,7 +3,7 @@ import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { FilterGeometry } from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
-import type { AnalyseOptions, LogOutput, Trace } from '@white-ember/core/readings';
+import { openTimeLimitMs, type AnalyseOptions, type LogOutput, type Trace } from '@white-ember/core/readings';
 import type { WarmUp } from '@white-ember/core/treatment';
 import type { LogAnswer, LogWorker } from '../../../workers/logWorker.ts';
 
@@ -71,7 +71,26 @@ function hold(log: OpenedLog): Held {
   const one = { log, worker, remote: wrap<LogWorker>(worker) };
   held.set(log.id, one);
   changed();
+  giveUpOn(one);
   return one;
+}
+
+/** A file that stops its worker, or keeps it longer than any honest one of its size, is answered with that. */
+function giveUpOn({ log: { id, sizeBytes }, worker }: Held): void {
+  const end = (text: string): void => {
+    if (held.get(id)?.worker !== worker || held.get(id)?.log.state.status !== 'reading') return;
+    worker.terminate();
+    update(id, { state: { status: 'failed', text } });
+  };
+  const limitMs = openTimeLimitMs(sizeBytes);
+  setTimeout(
+    () => end(`The file could not be read: it takes longer than ${Math.round(limitMs / 1000)} s`),
+    limitMs,
+  );
+  worker.addEventListener('error', (event) => {
+    event.preventDefault();
+    end('The file could not be read: it is damaged');
+  });
 }
 
 const settle = (id: string, answer: LogAnswer): void =>
@@ -136,6 +155,8 @@ export interface KeptLog {
   readonly jobId: string;
   readonly fileName: string;
   readonly sizeBytes: number;
+  /** Why the server could not read it. */
+  readonly unreadable?: string | undefined;
 }
 
 /** Opens a log that the server keeps, from its columns. */
