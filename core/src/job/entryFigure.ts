@@ -1,3 +1,4 @@
+import { own } from '../text/index.ts';
 import { CHECK_LABELS, type CheckId } from '../checks/index.ts';
 import type { BurnEnd, Entry, Face, Reset, Treatment, WorkType } from '../ledger/index.ts';
 import { CLOCK_LABELS } from './clocks.ts';
@@ -85,7 +86,7 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
     case 'part-state':
       return `${body.part.replaceAll('-', ' ')} ${body.state.replaceAll('-', ' ')}`;
     case 'check':
-      return `check: ${(CHECK_LABELS[body.check as CheckId] as string | undefined) ?? body.check}`;
+      return `check: ${own<string>(CHECK_LABELS, body.check) ?? body.check}`;
     case 'cause':
       return `cause ${body.state.replace('-', ' ')}`;
     case 'substitution':

@@ -1,3 +1,4 @@
+import { own } from '../text/index.ts';
 import {
   entriesOfKind,
   happenedAt,
@@ -133,10 +134,10 @@ function responseEvidence(facts: PathFacts, since: number): Evidence {
   const made = checks.filter(
     ({ entry, judgement }) =>
       happenedAt(entry) >= since &&
-      (SHOWS_RESPONSE[entry.body.check as CheckId] ?? []).some((id) => judgement.findings[id] !== undefined),
+      (own(SHOWS_RESPONSE, entry.body.check) ?? []).some((id) => judgement.findings[id] !== undefined),
   );
   const bad = made.some(({ entry, judgement }) =>
-    (SHOWS_RESPONSE[entry.body.check as CheckId] ?? []).some((id) => judgement.findings[id] === true),
+    (own(SHOWS_RESPONSE, entry.body.check) ?? []).some((id) => judgement.findings[id] === true),
   );
   if (bad) return { id: 'response', state: 'failed', text: 'A pipe to the sensor is not open' };
   if (made.length > 0) return { id: 'response', state: 'shown', text: 'The pipes to the sensor are open' };

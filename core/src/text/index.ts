@@ -18,3 +18,10 @@ export const requiredText = (what: string, max: number) =>
 /** A name stands in lists, files and reports: one line without markup signs. */
 export const nameText = (what: string, max: number) =>
   requiredText(what, max).refine((value) => !/[<>\n\r\t]/.test(value), `${what}: one line without < or >`);
+
+/**
+ * What a record has of its own under a name: a name that comes from outside may be one that every object has, such as
+ * “constructor”.
+ */
+export const own = <T>(record: Readonly<Partial<Record<string, T>>>, name: string): T | undefined =>
+  Object.hasOwn(record, name) ? record[name] : undefined;

@@ -1,3 +1,4 @@
+import { own } from '@white-ember/core/text';
 import { KNOWN_FINDINGS } from '@white-ember/core/diagnosis';
 
 const SENTENCES = new Map(KNOWN_FINDINGS.map(({ id, sentence }) => [id, sentence]));
@@ -35,4 +36,4 @@ const GOOD_WORDS: Readonly<Record<string, string>> = {
 
 /** An outcome in words; one that no table knows is said as it was named. */
 export const outcomeWords = (outcome: string): string =>
-  SENTENCES.get(outcome) ?? GOOD_WORDS[outcome] ?? outcome.replaceAll('-', ' ');
+  SENTENCES.get(outcome) ?? own(GOOD_WORDS, outcome) ?? outcome.replaceAll('-', ' ');

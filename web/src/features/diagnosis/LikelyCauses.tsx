@@ -1,3 +1,4 @@
+import { own } from '@white-ember/core/text';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { CHECK_LABELS, KIT, type CheckId } from '@white-ember/core/checks';
@@ -100,7 +101,9 @@ function NextCheck({ open, diagnosis }: { open: OpenJob; diagnosis: Diagnosis })
       className="mt-3 block border-2 border-ink p-3 bg-paper min-h-11"
     >
       <span className="text-sm text-ink2 block">Check worth the next minutes</span>
-      <span className="font-head font-semibold text-lg block">{CHECK_LABELS[next.check as CheckId]}</span>
+      <span className="font-head font-semibold text-lg block">
+        {own<string>(CHECK_LABELS, next.check) ?? next.check}
+      </span>
       <span className="text-sm text-ink2">
         {[
           `${next.minutes} min`,

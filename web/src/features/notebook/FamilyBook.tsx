@@ -1,3 +1,4 @@
+import { own } from '@white-ember/core/text';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -73,7 +74,7 @@ function Proposals({ proposals, jobId }: { proposals: Book['proposals']; jobId: 
               className="block underline underline-offset-4 font-head font-semibold min-h-11 content-center"
               to={`/jobs/${jobId}?stage=checks&check=${check}`}
             >
-              {CHECK_LABELS[check as CheckId]}
+              {own<string>(CHECK_LABELS, check) ?? check}
             </Link>
           ) : null}
         </li>
