@@ -1,4 +1,5 @@
 export { idSchema, timeSchema, type Id } from './identity.ts';
+export { impossibleDay, impossibleMoment, impossibleMoments } from './moments.ts';
 export {
   PURPOSES,
   SAMPLE_KINDS,

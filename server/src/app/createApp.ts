@@ -111,7 +111,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
       },
     }),
   );
-  app.use('/api', express.json({ limit: '2mb' }));
+  app.use('/api', express.json({ limit: '2mb', verify: refuseDeepJson }));
   app.use('/api', sessions.middleware);
   app.use('/api', csrfGuard);
 
@@ -142,6 +142,23 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
       await limiterPool.end();
     },
   };
+}
+
+/** Deeper than anything that is sent here: what walks through it recursively would run out of stack. */
+const DEEPEST_JSON = 40;
+
+function refuseDeepJson(_req: unknown, _res: unknown, body: Buffer): void {
+  let [depth, quoted, escaped] = [0, false, false];
+  for (const byte of body) {
+    if (escaped) escaped = false;
+    else if (quoted) {
+      if (byte === 0x5c) escaped = true;
+      else if (byte === 0x22) quoted = false;
+    } else if (byte === 0x22) quoted = true;
+    else if (byte === 0x5b || byte === 0x7b) {
+      if (++depth > DEEPEST_JSON) throw new Error('nested too deeply');
+    } else if (byte === 0x5d || byte === 0x7d) depth--;
+  }
 }
 
 /** Files with a hash in their name may be kept for ever; the page itself is asked for each time. */

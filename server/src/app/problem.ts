@@ -3,6 +3,7 @@ import multer from 'multer';
 import type { Logger } from 'pino';
 import type { z } from 'zod';
 import type { Problem } from '@white-ember/core/contract';
+import { impossibleMoment } from '@white-ember/core/ledger';
 
 /** A refusal with its reason, answered as problem+json (RFC 9457). */
 export class Refusal extends Error {
@@ -21,6 +22,13 @@ export const notFound = (what: string): Refusal => new Refusal(404, `${what} was
 export const conflict = (detail: string): Refusal =>
   new Refusal(409, 'This clashes with what is stored', detail);
 
+/** Refuses a moment that cannot be: before this century, or later than tomorrow. */
+export function refuseMoment(field: string, moment: string, now = new Date()): void {
+  const wrong = impossibleMoment(moment, now.getTime());
+  if (wrong !== undefined)
+    throw new Refusal(400, 'The input is not right', `${field} ${wrong}`, { [field]: wrong });
+}
+
 /** Zod's findings as field path → sentence. */
 export function invalidInput(error: z.ZodError, where: string): Refusal {
   const fields: Record<string, string> = {};
@@ -33,6 +41,9 @@ export function invalidInput(error: z.ZodError, where: string): Refusal {
 }
 
 const PG_UNPRINTABLE = new Set(['22021', '22P05']);
+/** Of PostgreSQL: a statement, a lock or a transaction that took too long, and was ended. */
+const TOO_LONG = new Set(['57014', '55P03', '25P03', '40P01', '40001']);
+const DISK_FULL = new Set(['ENOSPC', 'EDQUOT', '53100']);
 const UNREACHABLE =
   /ECONNREFUSED|ECONNRESET|EPIPE|terminat|Connection (ended|closed|lost)|not queryable|timeout exceeded when trying to connect|the database system is|Driver not Connected/i;
 
@@ -58,9 +69,23 @@ function toRefusal(error: unknown): Refusal | undefined {
   if (type === 'charset.unsupported' || type === 'encoding.unsupported')
     return new Refusal(415, 'This encoding is not read');
   if (status === 400) return new Refusal(400, 'The request is not right');
+  if (type === 'entity.verify.failed') return new Refusal(400, 'The input is nested too deeply');
+  if (error instanceof RangeError && /call stack/.test(error.message))
+    return new Refusal(400, 'The input is nested too deeply');
+  if (code && DISK_FULL.has(code))
+    return new Refusal(
+      507,
+      'The disk of the server is full',
+      'Nothing was stored. It is kept on this device and sent again; somebody has to make room.',
+    );
+  if (code && TOO_LONG.has(code))
+    return new Refusal(503, 'The database is busy', 'Nothing was stored. Try again in a moment.');
   if (code && PG_UNPRINTABLE.has(code)) {
     return new Refusal(400, 'The input holds characters that cannot be stored');
   }
+  // Class 22: a value that the database cannot hold.
+  if (code?.length === 5 && code.startsWith('22'))
+    return new Refusal(400, 'The input holds a value that cannot be stored');
   if (
     code?.startsWith('08') ||
     code?.startsWith('57P') ||

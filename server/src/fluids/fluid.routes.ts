@@ -8,17 +8,20 @@ import {
   type NewFluid,
 } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
-import { conflict, notFound } from '../app/problem.ts';
+import { conflict, notFound, refuseMoment } from '../app/problem.ts';
 import { memberRoute, type Route } from '../app/route.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
 import { FluidEntity, type FluidRow } from './fluid.entity.ts';
 
-const columns = ({ name, countedL, countedAt, ...sheet }: Omit<NewFluid, 'id'>) => ({
-  name,
-  sheet,
-  countedL,
-  countedAt: new Date(countedAt),
-});
+const columns = ({ name, countedL, countedAt, ...sheet }: Omit<NewFluid, 'id'>) => {
+  refuseMoment('countedAt', countedAt);
+  return {
+    name,
+    sheet,
+    countedL,
+    countedAt: new Date(countedAt),
+  };
+};
 
 const contentOf = ({ name, sheet, countedL, countedAt }: FluidRow): Omit<NewFluid, 'id'> => ({
   name,

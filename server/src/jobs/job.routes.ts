@@ -10,7 +10,7 @@ import {
 import { idSchema } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import { deriveJob, summariseJob } from '@white-ember/core/job';
-import { notFound, Refusal } from '../app/problem.ts';
+import { notFound, Refusal, refuseMoment } from '../app/problem.ts';
 import { memberRoute, type Route } from '../app/route.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
 import { WorkshopEntity } from '../people/member.entity.ts';
@@ -126,6 +126,7 @@ export const jobRoutes: Route[] = [
     status: 201,
     handle: async ({ body, db, workshopId }) =>
       db.transaction(async (manager) => {
+        refuseMoment('openedAt', body.openedAt);
         if (!(await manager.existsBy(VehicleEntity, { id: body.vehicleId, workshopId }))) {
           throw new Refusal(400, 'This vehicle is not known', undefined, { vehicleId: 'is not known' });
         }

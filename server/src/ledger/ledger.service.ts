@@ -1,5 +1,11 @@
 import type { DataSource, EntityManager } from 'typeorm';
-import { chainLink, type Entry, type EntryKind, type NewEntry } from '@white-ember/core/ledger';
+import {
+  chainLink,
+  impossibleMoments,
+  type Entry,
+  type EntryKind,
+  type NewEntry,
+} from '@white-ember/core/ledger';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { contentHash, sha256 } from '../database/once.ts';
 import { judgedJob } from '../jobs/judgedJob.ts';
@@ -25,6 +31,9 @@ export async function appendEntry(
   now = new Date(),
 ): Promise<{ entry: Entry; created: boolean }> {
   const { workshopId } = member;
+  const impossible = impossibleMoments(input, now.getTime());
+  const [wrong] = Object.entries(impossible);
+  if (wrong) throw new Refusal(400, 'The input is not right', wrong.join(' '), impossible);
   const deviceTime = new Date(input.deviceTime).toISOString();
   const hash = contentHash({ ...input, deviceTime });
   return db.transaction(async (manager) => {
