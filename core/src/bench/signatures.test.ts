@@ -1,3 +1,4 @@
+import { allSeeds, someOf } from '../testing/seeds.ts';
 import { describe, expect, it } from 'vitest';
 import { filterVolumeL } from '../filter/index.ts';
 import { analyseRaw } from '../readings/index.ts';
@@ -43,25 +44,22 @@ const PULL: readonly (readonly [Wish, number])[] = [
 ];
 
 describe('each fault', () => {
-  const cases = BENCH_FAMILIES.filter(({ name }) => ['Pell 1.6', 'Tarn 2.0'].includes(name)).flatMap(
-    (family) =>
-      FAULT_IDS.flatMap((id) =>
-        (FAULTS[id].forms ?? [undefined]).flatMap((form) => {
-          const drill = {
-            cold: id === 'thermostat-stuck-open' || form === 'reads-high-cold',
-            pull: form === 'broken',
-          };
-          const its: Fault = fault(
-            id,
-            form,
-            ['high-pipe-blocked', 'low-pipe-blocked'].includes(id) ? 0.86 : 1,
-          );
-          const must = signatureOf(its, family, drill);
-          return must.length > 0
-            ? [{ family, its, drill, must, name: `${family.name}: ${id} ${form ?? ''}` }]
-            : [];
-        }),
-      ),
+  const cases = BENCH_FAMILIES.filter(({ name }) =>
+    (allSeeds ? ['Pell 1.6', 'Tarn 2.0'] : ['Tarn 2.0']).includes(name),
+  ).flatMap((family) =>
+    FAULT_IDS.flatMap((id) =>
+      (FAULTS[id].forms ?? [undefined]).flatMap((form) => {
+        const drill = {
+          cold: id === 'thermostat-stuck-open' || form === 'reads-high-cold',
+          pull: form === 'broken',
+        };
+        const its: Fault = fault(id, form, ['high-pipe-blocked', 'low-pipe-blocked'].includes(id) ? 0.86 : 1);
+        const must = signatureOf(its, family, drill);
+        return must.length > 0
+          ? [{ family, its, drill, must, name: `${family.name}: ${id} ${form ?? ''}` }]
+          : [];
+      }),
+    ),
   );
 
   it.each(cases)('shows in the log of a guided baseline, $name', ({ family, its, drill, must }) => {
@@ -244,8 +242,8 @@ describe('what no single log shows, the vehicle does', () => {
 
 describe('the closed loop', () => {
   it('finds what the faults of random vehicles must cause, and nothing on healthy ones', () => {
-    const all = Array.from({ length: 15 }, (_, i) => drivenVehicle(1000 + i));
-    expect(all.filter(({ healthy }) => healthy).length).toBe(3);
+    const all = someOf(Array.from({ length: 15 }, (_, i) => 1000 + i)).map(drivenVehicle);
+    if (allSeeds) expect(all.filter(({ healthy }) => healthy).length).toBe(3);
     for (const { healthy, found, about, complete } of all) {
       if (healthy) expect(found, about).toEqual([]);
       // An engine that never gets warm is not waited for without end.
@@ -255,7 +253,7 @@ describe('the closed loop', () => {
     const missed = all.flatMap(({ required: must, found, about }) =>
       must.filter((id) => !found.includes(id)).map((id) => `${about}: ${id}`),
     );
-    expect(required.length).toBeGreaterThan(3);
+    if (allSeeds) expect(required.length).toBeGreaterThan(3);
     expect(missed).toEqual([]);
   });
 });

@@ -1,5 +1,5 @@
 import { own } from '../text/index.ts';
-import { CHECK_LABELS, type CheckId } from '../checks/index.ts';
+import { CHECK_LABELS } from '../checks/index.ts';
 import type { BurnEnd, Entry, Face, Reset, Treatment, WorkType } from '../ledger/index.ts';
 import { CLOCK_LABELS } from './clocks.ts';
 

@@ -10,7 +10,7 @@ const LONGEST_MS = 4000;
 async function rewritten(file: string, to: LogOutput): Promise<Uint8Array> {
   const pieces: Uint8Array[] = [];
   for await (const piece of writeLog(toRecording(valueOf(await readLog(sampleBytes(file)))), to))
-    pieces.push(Buffer.from(piece as Uint8Array));
+    pieces.push(Buffer.from(piece));
   return new Uint8Array(Buffer.concat(pieces));
 }
 

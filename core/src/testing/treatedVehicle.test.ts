@@ -1,9 +1,10 @@
+import { someOf } from './seeds.ts';
 import { describe, expect, it } from 'vitest';
 import { droppedBurn } from './droppedBurn.ts';
 import { treatedVehicle } from './treatedVehicle.ts';
 
 describe('a bench vehicle that is treated by what the choice puts first', () => {
-  it.each([1, 3, 4])(
+  it.each(someOf([1, 3, 4]))(
     'ends proved where it is curable, cool enough, with no burn that was held off (%i)',
     (seed) => {
       const { about, curable, verdict, peakC, limitC, forbidden, treatments } = treatedVehicle(seed);
@@ -16,7 +17,7 @@ describe('a bench vehicle that is treated by what the choice puts first', () => 
 });
 
 describe('a burn that the interlocks allow', () => {
-  it.each([7, 21, 34])('keeps its bed under the limit when it is dropped to idle (%i)', (seed) => {
+  it.each(someOf([7, 21, 34]))('keeps its bed under the limit when it is dropped to idle (%i)', (seed) => {
     const { allowed, began, peakC, limitC, about } = droppedBurn(seed);
     expect({ allowed, began }, about).toEqual({ allowed: true, began: true });
     expect(peakC, about).toBeGreaterThan(500);

@@ -14,7 +14,7 @@ beforeAll(async () => {
   workshop = await makeWorkshop(app, 'Reedmere');
   const pieces: Uint8Array[] = [];
   const log = valueOf(await readLog(sampleBytes('sample1-healthy.csv')));
-  for await (const piece of writeLog(toRecording(log), 'parquet')) pieces.push(piece as Uint8Array);
+  for await (const piece of writeLog(toRecording(log), 'parquet')) pieces.push(piece);
   parquet = new Uint8Array(Buffer.concat(pieces));
 });
 afterAll(() => app.close());

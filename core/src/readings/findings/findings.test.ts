@@ -1,3 +1,4 @@
+import { someOf } from '../../testing/seeds.ts';
 import { describe, expect, it } from 'vitest';
 import {
   dice,
@@ -217,7 +218,7 @@ describe('what a log cannot show is not said', () => {
 });
 
 describe('made logs in random dialects', () => {
-  it.each(Array.from({ length: 6 }, (_, i) => i))(
+  it.each(someOf(Array.from({ length: 6 }, (_, i) => i)))(
     'give what was put into them, and nothing else (part %i)',
     async (part) => {
       for (let seed = 1 + part * 8; seed <= 8 + part * 8; seed++) {

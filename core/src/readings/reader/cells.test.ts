@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { looksLikeData, readCell } from './cellValue.ts';
 import { plainNumber, type DecimalMark } from './cellValue.ts';
 import { checkLogBytes, TextPieces } from './decodeText.ts';
-import { splitUnit } from './tableShape.ts';
+import { splitUnit } from './columnHeading.ts';
 import { settleTimes, spreadCoarse } from './timeAxis.ts';
 import { isTimeName, TimeCells } from './timeCells.ts';
 

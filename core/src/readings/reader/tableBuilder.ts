@@ -1,4 +1,5 @@
 import { success, type Result } from '../../quantities/index.ts';
+import { splitUnit } from './columnHeading.ts';
 import { plainNumber, readCell, type DecimalMark } from './cellValue.ts';
 import { unreadable } from './decodeText.ts';
 import { NumberList } from './numberList.ts';
@@ -7,7 +8,6 @@ import type { LogWarning, RawColumn, RawLog, StatedFacts } from './rawLog.ts';
 import {
   isHeadingRow,
   isUnitRow,
-  splitUnit,
   TOO_SHORT,
   type LongShape,
   type TableShape,

@@ -1,9 +1,10 @@
 import { parseUnit, success, type Result } from '../../quantities/index.ts';
 import { namesRole } from '../channelNames.ts';
+import { splitUnit, type ColumnHeading } from './columnHeading.ts';
 import { looksLikeData, readCell, type DecimalMark } from './cellValue.ts';
 import { unreadable } from './decodeText.ts';
 import type { StatedFacts } from './rawLog.ts';
-import { cutTo, READ_BOUNDS } from './readBounds.ts';
+import { READ_BOUNDS } from './readBounds.ts';
 import { statedFacts } from './statedFacts.ts';
 import { isDateName, isSampleName, isTimeName, TimeCells } from './timeCells.ts';
 
@@ -17,11 +18,6 @@ export interface LineShape {
   readonly newline: '\n' | '\r';
   /** Cells in the commonest line. */
   readonly width: number;
-}
-
-export interface ColumnHeading {
-  readonly name: string;
-  readonly unitText?: string;
 }
 
 /** A time axis: its column, and the column of its date where that stands apart. */
@@ -113,45 +109,6 @@ const splitsDecimals = (lines: readonly string[], delimiter: string): boolean =>
     withComma.filter((cell) => /^\s*"?[+-]?\d*,\d+/.test(cell)).length > 0.8 * withComma.length
   );
 };
-
-const UNIT_AT_END = /^(.*\S)[\s,_/-]+([^\s,_/]+(?:\/[^\s,_/]+)?)$/;
-
-const OPENS = '[({<';
-const CLOSES = '])}>';
-
-/** Name and content of the last brackets of a heading that ends with them; looked for from the end, once. */
-function lastBrackets(heading: string): [name: string, inside: string] | undefined {
-  if (!CLOSES.includes(heading.at(-1) ?? ' ')) return undefined;
-  for (let at = heading.length - 2; at > 0; at--) {
-    const char = heading[at] as string;
-    if (CLOSES.includes(char)) return undefined;
-    if (!OPENS.includes(char)) continue;
-    const name = heading.slice(0, at).trim();
-    return name === '' ? undefined : [name, heading.slice(at + 1, -1).trim()];
-  }
-  return undefined;
-}
-
-/** "Mass air flow (g/s)" → name and unit; brackets that hold no unit stay part of the name. */
-export function splitUnit(heading: string): ColumnHeading {
-  const trimmed = cutTo(heading.trim(), READ_BOUNDS.headingLength);
-  const brackets = lastBrackets(trimmed);
-  if (brackets) {
-    const [name, unitText] = brackets;
-    if (unitText === '' || parseUnit(unitText).ok) return { name, unitText };
-  }
-  const end = UNIT_AT_END.exec(trimmed);
-  if (
-    end?.[1] !== undefined &&
-    end[2] !== undefined &&
-    end[2].length > 1 &&
-    parseUnit(end[2]).ok &&
-    !/^(?:sec|min)$/i.test(end[2])
-  ) {
-    return { name: trimmed, unitText: end[2] };
-  }
-  return { name: trimmed };
-}
 
 const filledIn = (row: readonly string[]): string[] => row.filter((cell) => cell.trim() !== '');
 

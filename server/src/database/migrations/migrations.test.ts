@@ -5,7 +5,6 @@ import { createDataSource, ENTITIES, MIGRATIONS } from '../dataSource.ts';
 import { Ground1732400000000 } from './1732400000000-Ground.ts';
 import { Clocks1764300000000 } from './1764300000000-Clocks.ts';
 import { Fleet1764350000000 } from './1764350000000-Fleet.ts';
-import { Visits1764340000000 } from './1764340000000-Visits.ts';
 import { HandOver1764330000000 } from './1764330000000-HandOver.ts';
 import { LogColumns1764000000000 } from './1764000000000-LogColumns.ts';
 import { freshDatabase } from '../../testing/testApp.ts';

@@ -1,7 +1,7 @@
 import { own } from '@white-ember/core/text';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { CHECK_LABELS, KIT, type CheckId } from '@white-ember/core/checks';
+import { CHECK_LABELS, KIT } from '@white-ember/core/checks';
 import { nextCheck, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
 import { caseOfJob } from '@white-ember/core/job';
 import type { Diagnosis } from '@white-ember/core/diagnosis';

@@ -2,7 +2,7 @@ import { own } from '@white-ember/core/text';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { CHECK_LABELS, type CheckId } from '@white-ember/core/checks';
+import { CHECK_LABELS } from '@white-ember/core/checks';
 import type { FamilyBook as Book } from '@white-ember/core/contract';
 import { FAMILY_TOPICS } from '@white-ember/core/ledger';
 import { useFamilyBookQuery } from '../../app/api.ts';
