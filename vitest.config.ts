@@ -41,7 +41,6 @@ export default defineConfig({
           testTimeout: 60_000,
           // A hang ends here, not a slow machine: the demo workshop alone is half a minute of work.
           hookTimeout: 300_000,
-          fileParallelism: false,
           isolate: false,
         },
       },

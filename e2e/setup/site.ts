@@ -10,7 +10,7 @@ import { pino } from 'pino';
 import type { EntryBody, Treatment } from '@white-ember/core/ledger';
 import { createDataSource } from '../../server/src/database/dataSource.ts';
 import { freePort } from '../../server/src/launch/ports.ts';
-import { TEMPLATE } from './throwAwayCluster.ts';
+import { MIGRATED, WITH_DEMO } from '../../server/src/testing/templates.ts';
 import { startServer, stopServer, type ServerProcess } from '../../server/src/launch/serverProcess.ts';
 
 /** An installation, with the demo workshop unless that is not wanted, on a database and a server process of its own. */
@@ -39,11 +39,10 @@ export async function openSite(
   const name = `e_${Date.now()}_${Math.round(performance.now())}_${process.pid}`;
   const admin = new pg.Client({ connectionString: clusterUrl.replace('DATABASE', 'postgres') });
   await admin.connect();
-  await admin.query(`CREATE DATABASE ${name}${demo ? ` TEMPLATE ${TEMPLATE}` : ''}`);
+  await admin.query(`CREATE DATABASE ${name} TEMPLATE ${demo ? WITH_DEMO : MIGRATED}`);
   await admin.end();
   const databaseUrl = clusterUrl.replace('DATABASE', name);
   const db = await createDataSource(databaseUrl, pino({ level: 'silent' })).initialize();
-  if (!demo) await db.runMigrations({ transaction: 'each' });
   const outbox = await mkdtemp(join(tmpdir(), 'white-ember-outbox-'));
   const port = await freePort(20_000 + (process.pid % 400) * 25);
   let server: ServerProcess | undefined;

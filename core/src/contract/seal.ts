@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idSchema, timeSchema } from '../ledger/index.ts';
-import { isVisit, vehicleOutlookSchema, type Visit } from '../outlook/index.ts';
+import { vehicleOutlookSchema, visitSchema } from '../outlook/index.ts';
 import { jobSummarySchema } from './jobSummary.ts';
 import { limitsProfileSchema } from './limitsProfile.ts';
 import { vehicleSchema } from './vehicle.ts';
@@ -21,7 +21,7 @@ export const sealSchema = z.object({
   limits: z.record(z.string(), z.number()),
   limitsProfile: limitsProfileSchema.optional(),
   summary: jobSummarySchema,
-  visit: z.custom<Visit>(isVisit, 'is not what a job leaves behind'),
+  visit: visitSchema,
   /** What core made of the ledger, by unit of pressure; read by core alone. */
   derived: z.record(z.string(), z.unknown()),
   picture: z.unknown().optional(),

@@ -211,14 +211,20 @@ describe('kill -9 of server, database and start during 200 appends', () => {
 
   it('brings a database back on its own port though a statement of it would have gone on for minutes', async () => {
     const client = await demoClient();
-    const [before] = processes('postgres', '-D', data);
-    const portOf = (): string | undefined =>
-      /-p (\d+)/.exec(
-        readFileSync(`/proc/${processes('postgres', '-D', data)[0] ?? 0}/cmdline`, 'utf8').replaceAll(
-          '\u0000',
-          ' ',
-        ),
-      )?.[1];
+    const [before] = await until('the database', () => {
+      const there = processes('postgres', '-D', data);
+      return there.length > 0 && there;
+    });
+    const portOf = (): string | undefined => {
+      try {
+        const [pid] = processes('postgres', '-D', data);
+        return /-p (\d+)/.exec(
+          readFileSync(`/proc/${pid ?? 0}/cmdline`, 'utf8').replaceAll('\u0000', ' '),
+        )?.[1];
+      } catch {
+        return undefined;
+      }
+    };
     const old = portOf();
     const password = readFileSync(join(data, 'password'), 'utf8').trim();
     const sleeper = new pg.Client({

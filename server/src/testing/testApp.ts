@@ -9,6 +9,7 @@ import type { NewFluid, Role } from '@white-ember/core/contract';
 import type { Config } from '../app/config.ts';
 import { createApp } from '../app/createApp.ts';
 import { createDataSource } from '../database/dataSource.ts';
+import { MIGRATED } from './templates.ts';
 import { TestClient } from './TestClient.ts';
 
 export const PASSWORD = 'a long enough word';
@@ -21,22 +22,22 @@ export interface TestApp {
   readonly close: () => Promise<void>;
 }
 
-/** An empty database of its own in the throw-away cluster. */
-export async function freshDatabase(): Promise<string> {
+/** A database of its own in the throw-away cluster: migrated, or without any table. */
+export async function freshDatabase({ migrated = false } = {}): Promise<string> {
   const name = `t_${uuidv7().replaceAll('-', '')}`;
   const admin = new pg.Client({ connectionString: inject('clusterUrl').replace('DATABASE', 'postgres') });
   await admin.connect();
-  await admin.query(`CREATE DATABASE ${name}`);
+  await admin.query(`CREATE DATABASE ${name}${migrated ? ` TEMPLATE ${MIGRATED}` : ''}`);
   await admin.end();
   return inject('clusterUrl').replace('DATABASE', name);
 }
 
 /** The application on a database and a free port, in this process. */
 export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: string): Promise<TestApp> {
-  const url = databaseUrl ?? (await freshDatabase());
+  const url = databaseUrl ?? (await freshDatabase({ migrated: true }));
   const log = pino({ level: 'silent' });
   const db = await createDataSource(url, log).initialize();
-  await db.runMigrations({ transaction: 'each' });
+  if (databaseUrl !== undefined) await db.runMigrations({ transaction: 'each' });
   const config: Config = {
     databaseUrl: url,
     host: '127.0.0.1',

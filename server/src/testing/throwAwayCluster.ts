@@ -4,6 +4,7 @@ import type { TestProject } from 'vitest/node';
 import { buildServer } from '../launch/build.ts';
 import { openCluster } from '../launch/cluster.ts';
 import { defaultDataFolder } from '../launch/dataFolder.ts';
+import { makeMigrated } from './templates.ts';
 
 declare module 'vitest' {
   interface ProvidedContext {
@@ -23,6 +24,7 @@ export default async function throwAwayCluster(project: TestProject): Promise<()
   const folder = join(dirname(defaultDataFolder(root)), `test-${process.pid}`);
   const cluster = await openCluster(join(folder, 'shared'));
   project.provide('clusterUrl', cluster.url('DATABASE'));
+  await makeMigrated(cluster);
   project.provide('scratchFolder', folder);
   project.provide('programFolder', dirname(await buildServer(root)));
   return async () => {

@@ -57,6 +57,7 @@ const TABLES = [
   'channel_correction',
   'photo',
   'log',
+  'job_seal',
   'entry',
   'job',
   'blob',
