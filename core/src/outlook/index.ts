@@ -2,8 +2,8 @@ export {
   FILTER_FATES,
   hasCause,
   hasOpenCause,
-  isVisit,
   leftAt,
+  visitSchema,
   type FilterFate,
   type Visit,
 } from './visit.ts';
