@@ -5,8 +5,8 @@ export default defineConfig({
   testDir: '.',
   globalSetup: './setup/throwAwayCluster.ts',
   outputDir: '../test-results',
-  // Half of a journey is waiting for a dwell, a drive, a server: four share two cores without standing in line.
-  workers: 4,
+  // Half of a journey is waiting for a dwell, a drive, a server: three share two cores without standing in line.
+  workers: 3,
   // Each test has its page and its job; those of one file need not wait for each other.
   fullyParallel: true,
   // A machine that is busy with other things may stall a page past its time; a real fault fails each time.

@@ -33,7 +33,7 @@ export function outrunOf({
   readonly said: string;
   readonly outOfTime: boolean;
 }): Outrun | undefined {
-  if (outOfTime) return 'time';
+  if (outOfTime || signal === 'SIGXCPU') return 'time';
   if (status !== 0 && NO_MEMORY.test(said)) return 'memory';
   // Aborted by itself: the runtime had no memory left even to say so.
   if (status === 134 || signal === 'SIGABRT' || signal === 'SIGTRAP') return 'memory';

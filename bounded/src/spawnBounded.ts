@@ -4,7 +4,10 @@ import { spawn, type ChildProcess, type StdioOptions } from 'node:child_process'
 export interface Limits {
   /** Data that it may hold: its heap, its buffers and the stacks of its threads, bytes. */
   readonly memoryBytes: number;
-  /** Time until it is ended, ms. */
+  /**
+   * Time of a processor until it is ended, ms. On a machine that is busy with other things it may take several times as
+   * long by the clock, and the file is not to blame for that.
+   */
   readonly timeMs: number;
 }
 
@@ -16,6 +19,8 @@ export interface Spawned {
 
 const KILOBYTE = 1024;
 const MEGABYTE = 1024 * KILOBYTE;
+/** By the clock it may take so many times its time: then it hangs, or the machine does. */
+const WAITS = 6;
 /** Node itself takes so much before it reads anything. */
 const OWN_BYTES = 180 * MEGABYTE;
 
@@ -27,7 +32,7 @@ process.on('exit', () => {
 
 /**
  * Starts a Node program that can take no more than it is given. The kernel refuses what is over the limit of data
- * (`RLIMIT_DATA`, Linux 4.7 or later), whatever the program does; the time is kept here.
+ * (`RLIMIT_DATA`, Linux 4.7 or later) and ends what is over that of time (`RLIMIT_CPU`), whatever the program does.
  * @param program path of the program
  */
 export function spawnBounded(
@@ -45,9 +50,10 @@ export function spawnBounded(
     '/bin/sh',
     [
       '-c',
-      `ulimit -d "$1" || exit 125; shift; exec ${gently ? 'nice -n 10 ' : ''}"$@"`,
+      `ulimit -d "$1" && ulimit -S -t "$2" && ulimit -H -t "$(($2 + 2))" || exit 125; shift 2; exec ${gently ? 'nice -n 10 ' : ''}"$@"`,
       'sh',
       String(Math.ceil(memoryBytes / KILOBYTE)),
+      String(Math.ceil(timeMs / 1000)),
       process.execPath,
       `--max-old-space-size=${heapMegabytes}`,
       program,
@@ -61,7 +67,7 @@ export function spawnBounded(
   const timer = setTimeout(() => {
     late = true;
     child.kill('SIGKILL');
-  }, timeMs);
+  }, WAITS * timeMs);
   child.once('exit', () => clearTimeout(timer));
   child.once('error', () => clearTimeout(timer));
   return { child, outOfTime: () => late };

@@ -52,7 +52,7 @@ async function run(
   if (!beside) process.stdout.write(`\n== ${title}\n`);
   const words: Buffer[] = [];
   // The browser goes first: its tests wait for what people would wait for.
-  const child = spawn('nice', ['-n', title === 'browser' ? '0' : '12', process.execPath, file, ...args], {
+  const child = spawn('nice', ['-n', title === 'browser' ? '0' : '4', process.execPath, file, ...args], {
     cwd: root,
     stdio: ['ignore', beside ? 'pipe' : 'inherit', beside ? 'pipe' : 'inherit'],
     env: { ...process.env, ...env },
