@@ -53,6 +53,7 @@ export async function openSite(
       WHITE_EMBER_WEB: wanted('WHITE_EMBER_E2E_WEB'),
       WHITE_EMBER_DEMO: demo ? '1' : '0',
       WHITE_EMBER_OUTBOX: outbox,
+      WHITE_EMBER_URL: `http://127.0.0.1:${port}`,
       WHITE_EMBER_REQUESTS_PER_MINUTE: '100000',
       WHITE_EMBER_SIGN_IN_TRIES: '1000',
       ...env,

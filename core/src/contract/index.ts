@@ -15,6 +15,18 @@ export {
   type Role,
   type Session,
   type Workshop,
+  memberUpdateSchema,
+  passwordChangeSchema,
+  recoveryCodesSchema,
+  secondFactorCodeSchema,
+  secondFactorEndSchema,
+  secondFactorOfferSchema,
+  signedInSchema,
+  type MemberUpdate,
+  type PasswordChange,
+  type RecoveryCodes,
+  type SecondFactorOffer,
+  type SignedIn,
 } from './people.ts';
 export {
   customerSchema,

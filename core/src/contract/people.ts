@@ -12,6 +12,8 @@ const name = (what: string) => nameText(what, 80);
 export const signInSchema = z.object({
   signInName: name('Sign-in name'),
   password: z.string().min(1, 'Password must not be empty').max(200, 'Password: at most 200 characters'),
+  /** From the authenticator, or one of the recovery codes; asked for where a second factor is set up. */
+  code: z.string().trim().max(30, 'Code: at most 30 characters').optional(),
 });
 
 export const newPasswordSchema = z
@@ -43,6 +45,12 @@ export const memberSchema = z.object({
   role: roleSchema,
   /** False for people who came with an archive, until a lead sets a password. */
   maySignIn: z.boolean(),
+  /** May not sign in for now; what they entered stays. */
+  suspended: z.literal(true).optional(),
+  /** Somebody else set their password: they choose their own at the next sign-in. */
+  mustChangePassword: z.literal(true).optional(),
+  /** Signs in with a code beside the password. */
+  secondFactor: z.literal(true).optional(),
 });
 export type Member = z.infer<typeof memberSchema>;
 
@@ -66,3 +74,41 @@ export const sessionSchema = z.object({
 export type Session = z.infer<typeof sessionSchema>;
 
 export const demoSignInSchema = z.object({ signInName: name('Sign-in name') });
+
+/** What a lead changes of a person. */
+export const memberUpdateSchema = z.strictObject({
+  role: roleSchema.optional(),
+  suspended: z.boolean().optional(),
+});
+export type MemberUpdate = z.infer<typeof memberUpdateSchema>;
+
+const currentPassword = z
+  .string()
+  .min(1, 'Your password must not be empty')
+  .max(200, 'Your password: at most 200 characters');
+export const passwordChangeSchema = z.object({ current: currentPassword, password: newPasswordSchema });
+export type PasswordChange = z.infer<typeof passwordChangeSchema>;
+
+/** A browser in which a person is signed in. */
+export const signedInSchema = z.object({
+  id: z.string(),
+  device: z.string(),
+  signedInAt: z.string(),
+  lastSeenAt: z.string(),
+  /** This one. */
+  current: z.boolean(),
+});
+export type SignedIn = z.infer<typeof signedInSchema>;
+
+/** What an authenticator is told, before its first code confirms it. */
+export const secondFactorOfferSchema = z.object({ secret: z.string(), uri: z.string() });
+export type SecondFactorOffer = z.infer<typeof secondFactorOfferSchema>;
+export const secondFactorCodeSchema = z.object({
+  code: z
+    .string()
+    .trim()
+    .regex(/^\d{6}$/, 'Code: six digits'),
+});
+export const recoveryCodesSchema = z.object({ recoveryCodes: z.array(z.string()) });
+export type RecoveryCodes = z.infer<typeof recoveryCodesSchema>;
+export const secondFactorEndSchema = z.object({ current: currentPassword });

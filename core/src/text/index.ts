@@ -15,9 +15,14 @@ export const freeText = (what: string, max: number) =>
 export const requiredText = (what: string, max: number) =>
   freeText(what, max).refine((value) => value.length > 0, `${what} must not be empty`);
 
+// Signs without a shape, and those that turn the direction of what follows: two names would look alike.
+const INVISIBLE = /[\p{Cf}\p{Zl}\p{Zp}\u115f\u1160\u3164\uffa0]/u;
+
 /** A name stands in lists, files and reports: one line without markup signs. */
 export const nameText = (what: string, max: number) =>
-  requiredText(what, max).refine((value) => !/[<>\n\r\t]/.test(value), `${what}: one line without < or >`);
+  requiredText(what, max)
+    .refine((value) => !/[<>\n\r\t]/.test(value), `${what}: one line without < or >`)
+    .refine((value) => !INVISIBLE.test(value), `${what}: holds signs that cannot be seen`);
 
 /**
  * What a record has of its own under a name: a name that comes from outside may be one that every object has, such as

@@ -16,6 +16,7 @@ describe('settings', () => {
       maxArchiveBytes: 8192 * 1024 * 1024,
       requestsPerMinute: 3000,
       signInTriesPer15Min: 10,
+      sessionIdleHours: 96,
       logLevel: 'warn',
       mailFrom: 'workshop@white-ember.invalid',
       programFolder: import.meta.dirname,

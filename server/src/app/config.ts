@@ -11,6 +11,8 @@ export interface Config {
   /** General limit per address and minute; signing in has its own. */
   readonly requestsPerMinute: number;
   readonly signInTriesPer15Min: number;
+  /** A session that nobody uses for so long ends; in any case it ends after thirty days. */
+  readonly sessionIdleHours: number;
   /** Folder of the built web application; absent in API tests. */
   readonly webFolder?: string;
   /** Where letters are put for sending; absent where the installation sends none. */
@@ -50,6 +52,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
       'WHITE_EMBER_REQUESTS_PER_MINUTE',
     ),
     signInTriesPer15Min: positive(env['WHITE_EMBER_SIGN_IN_TRIES'], 10, 'WHITE_EMBER_SIGN_IN_TRIES'),
+    sessionIdleHours: positive(env['WHITE_EMBER_SESSION_IDLE_HOURS'], 96, 'WHITE_EMBER_SESSION_IDLE_HOURS'),
     ...(env['WHITE_EMBER_WEB'] ? { webFolder: env['WHITE_EMBER_WEB'] } : {}),
     ...(env['WHITE_EMBER_OUTBOX'] ? { outboxFolder: env['WHITE_EMBER_OUTBOX'] } : {}),
     mailFrom: env['WHITE_EMBER_MAIL_FROM'] ?? 'workshop@white-ember.invalid',

@@ -7,11 +7,10 @@ import helmet from 'helmet';
 import multer from 'multer';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { RateLimiterPostgres } from 'rate-limiter-flexible';
 import type { RequestHandler } from 'express';
 import type { DataSource } from 'typeorm';
 import pg from 'pg';
-import { memberOf } from '../people/people.routes.ts';
+import { memberOf } from '../people/members.ts';
 import { FileReaders } from '../reading/fileReaders.ts';
 import type { Config } from './config.ts';
 import { problemHandler, Refusal } from './problem.ts';
@@ -19,42 +18,11 @@ import { registerRoutes } from './route.ts';
 import { ALL_ROUTES } from './routes.ts';
 import { keptSecret } from './secrets.ts';
 import { createSessionLayer, csrfGuard } from './session.ts';
+import { SignInLimits } from './signInLimits.ts';
 
 export interface Application {
   readonly app: Express;
   readonly close: () => Promise<void>;
-}
-
-/** Few tries for a sign-in name and address together, counted in PostgreSQL so that every process counts alike. */
-async function createSignInLimiter(pool: pg.Pool, tries: number): Promise<RequestHandler> {
-  const limiter = await new Promise<RateLimiterPostgres>((resolve, reject) => {
-    const made = new RateLimiterPostgres(
-      {
-        storeClient: pool,
-        tableName: 'sign_in_try',
-        points: tries,
-        duration: 15 * 60,
-        clearExpiredByTimeout: false,
-      },
-      (error) => (error ? reject(error) : resolve(made)),
-    );
-  });
-  return async (req, res, next) => {
-    const name = (req.body as { signInName?: unknown } | undefined)?.signInName;
-    const key = `${req.ip ?? ''} ${typeof name === 'string' ? name.trim().toLowerCase().slice(0, 80) : ''}`;
-    try {
-      await limiter.consume(key);
-    } catch (error) {
-      if (error instanceof Error) throw error;
-      const minutes = Math.ceil((error as { msBeforeNext: number }).msBeforeNext / 60_000);
-      res.setHeader('Retry-After', String(minutes * 60));
-      throw new Refusal(429, 'Too many tries to sign in', `Wait ${minutes} min, then try again.`);
-    }
-    res.on('finish', () => {
-      if (res.statusCode < 400) void limiter.delete(key).catch(() => undefined);
-    });
-    next();
-  };
 }
 
 export async function createApp(db: DataSource, config: Config, log: Logger): Promise<Application> {
@@ -76,6 +44,11 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
       strictTransportSecurity: false,
     }),
   );
+  app.use((req, res, next) => {
+    // Only where a proxy brings TLS: a browser that was told so once never asks without again.
+    if (req.secure) res.setHeader('Strict-Transport-Security', 'max-age=15552000');
+    next();
+  });
   app.use(compression());
   if (log.isLevelEnabled('info')) app.use(pinoHttp({ logger: log }));
   else {
@@ -92,8 +65,13 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
     connectionTimeoutMillis: 5000,
   });
   limiterPool.on('error', (error) => log.warn({ err: error }, 'limiter connection lost'));
-  const sessions = createSessionLayer(config.databaseUrl, await keptSecret(db, 'session-secret'), log);
-  const signInLimiter = await createSignInLimiter(limiterPool, config.signInTriesPer15Min);
+  const sessions = createSessionLayer(
+    config.databaseUrl,
+    await keptSecret(db, 'session-secret'),
+    config.sessionIdleHours,
+    log,
+  );
+  const signInLimits = await SignInLimits.create(limiterPool, config.signInTriesPer15Min);
 
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
@@ -112,7 +90,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
     }),
   );
   app.use('/api', express.json({ limit: '2mb', verify: refuseDeepJson }));
-  app.use('/api', sessions.middleware);
+  for (const layer of sessions.middleware) app.use('/api', layer);
   app.use('/api', csrfGuard);
 
   const uploaderOf = (fileSize: number): RequestHandler =>
@@ -127,7 +105,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
     readers: new FileReaders(config.programFolder),
     uploader: uploaderOf(config.maxUploadBytes),
     archiveUploader: uploaderOf(config.maxArchiveBytes),
-    signInLimiter,
+    signInLimits,
     memberOf: (req) => memberOf(req, db),
   });
   app.use('/api', () => {

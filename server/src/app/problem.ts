@@ -12,6 +12,8 @@ export class Refusal extends Error {
     readonly title: string,
     readonly detail?: string,
     readonly fields?: Record<string, string>,
+    /** When it is worth trying again, s. */
+    readonly retryAfterS?: number,
   ) {
     super(title);
   }
@@ -109,7 +111,7 @@ export const problemHandler =
     }
     const refusal = toRefusal(error);
     if (!refusal) log.error({ err: error as unknown }, 'unexpected failure');
-    const { status, title, detail, fields } =
+    const { status, title, detail, fields, retryAfterS } =
       refusal ??
       new Refusal(500, 'Something failed on the server', 'Nothing was stored. It was written to the log.');
     const problem: Problem = {
@@ -119,5 +121,6 @@ export const problemHandler =
       ...(detail === undefined ? {} : { detail }),
       ...(fields === undefined ? {} : { fields }),
     };
+    if (retryAfterS !== undefined) res.setHeader('Retry-After', String(retryAfterS));
     res.status(status).type('application/problem+json').send(JSON.stringify(problem));
   };

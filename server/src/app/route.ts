@@ -7,6 +7,7 @@ import type { Role } from '@white-ember/core/contract';
 import type { Member } from '../people/member.entity.ts';
 import type { FileReaders } from '../reading/fileReaders.ts';
 import type { Config } from './config.ts';
+import type { SignInLimits } from './signInLimits.ts';
 import { invalidInput, Refusal } from './problem.ts';
 
 /** Who may call a route. `public` is said aloud; there is no default. */
@@ -24,6 +25,7 @@ export interface Call<P, Q, B> {
   readonly config: Config;
   /** Reads files from outside, in processes of their own. */
   readonly readers: FileReaders;
+  readonly signInLimits: SignInLimits;
 }
 
 export interface MemberCall<P, Q, B> extends Call<P, Q, B> {
@@ -51,7 +53,8 @@ interface RouteBase<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodTyp
   readonly status?: number;
   /** Takes one file as multipart; the handler finds it in `req`. An archive may be larger than other files. */
   readonly upload?: boolean | 'archive';
-  readonly limiter?: 'sign-in';
+  /** Also for who still has to choose a password of their own. */
+  readonly whilePasswordIsDue?: boolean;
 }
 
 type Input<T extends z.ZodType | undefined> = T extends z.ZodType ? z.output<T> : undefined;
@@ -97,7 +100,7 @@ export interface Wiring {
   readonly readers: FileReaders;
   readonly uploader: RequestHandler;
   readonly archiveUploader: RequestHandler;
-  readonly signInLimiter: RequestHandler;
+  readonly signInLimits: SignInLimits;
   readonly memberOf: (req: Request) => Promise<Member | undefined>;
 }
 
@@ -122,11 +125,16 @@ export const fileStream = (file: UploadedFile, chunkBytes: number): ReturnType<t
 export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
   for (const route of routes) {
     const chain: RequestHandler[] = [];
-    if (route.limiter === 'sign-in') chain.push(wiring.signInLimiter);
     chain.push(async (req, res, next) => {
       if (route.access !== 'public') {
         const member = await wiring.memberOf(req);
         if (!member) throw new Refusal(401, 'Sign in first');
+        if (member.mustChangePassword && !route.whilePasswordIsDue)
+          throw new Refusal(
+            403,
+            'Choose a password of your own first',
+            'The one that you have was set by somebody else.',
+          );
         if (RANK[member.role] < RANK[route.access]) {
           throw new Refusal(
             403,
@@ -151,6 +159,7 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
           db: wiring.db,
           config: wiring.config,
           readers: wiring.readers,
+          signInLimits: wiring.signInLimits,
           member,
           workshopId: member?.workshopId,
         } as unknown as MemberCall<never, never, never>);

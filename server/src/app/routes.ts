@@ -10,7 +10,9 @@ import { ledgerRoutes } from '../ledger/ledger.routes.ts';
 import { limitsRoutes } from '../limits/limits.routes.ts';
 import { channelCorrectionRoutes } from '../logs/channelCorrection.routes.ts';
 import { logRoutes } from '../logs/log.routes.ts';
+import { accountRoutes } from '../people/account.routes.ts';
 import { peopleRoutes } from '../people/people.routes.ts';
+import { sessionRoutes } from '../people/session.routes.ts';
 import { outlookRoutes } from '../outlook/outlook.routes.ts';
 import { familyRoutes } from '../notebook/family.routes.ts';
 import { photoRoutes } from '../photos/photo.routes.ts';
@@ -35,6 +37,8 @@ const healthRoute = publicRoute({
 export const ALL_ROUTES: readonly Route[] = [
   healthRoute,
   openApiRoute(() => ALL_ROUTES),
+  ...sessionRoutes,
+  ...accountRoutes,
   ...peopleRoutes,
   ...customerRoutes,
   ...filterModelRoutes,

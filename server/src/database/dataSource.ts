@@ -12,7 +12,7 @@ import { ChannelCorrectionEntity } from '../logs/channelCorrection.entity.ts';
 import { LogColumnPartEntity, LogColumnsEntity } from '../logs/logColumns.entity.ts';
 import { LogEntity } from '../logs/log.entity.ts';
 import { LogFailureEntity } from '../logs/logFailure.entity.ts';
-import { MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
+import { KnownNetworkEntity, MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
 import { PhotoEntity } from '../photos/photo.entity.ts';
 import { FluidEntity } from '../fluids/fluid.entity.ts';
 import { SessionEntity } from '../people/session.entity.ts';
@@ -27,6 +27,7 @@ import { LogFailures1764361000000 } from './migrations/1764361000000-LogFailures
 import { Repair1764360000000 } from './migrations/1764360000000-Repair.ts';
 import { Seals1764362000000 } from './migrations/1764362000000-Seals.ts';
 import { Chain1764363000000 } from './migrations/1764363000000-Chain.ts';
+import { People1764364000000 } from './migrations/1764364000000-People.ts';
 import { Visits1764340000000 } from './migrations/1764340000000-Visits.ts';
 import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
@@ -34,6 +35,7 @@ import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
 export const ENTITIES = [
   WorkshopEntity,
   MemberEntity,
+  KnownNetworkEntity,
   SessionEntity,
   CustomerEntity,
   FilterModelEntity,
@@ -69,6 +71,7 @@ export const MIGRATIONS = [
   LogFailures1764361000000,
   Seals1764362000000,
   Chain1764363000000,
+  People1764364000000,
 ];
 
 /** Longest that a statement of a request may take, and a lock be waited for; a transaction that does nothing ends, too. */

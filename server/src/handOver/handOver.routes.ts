@@ -11,7 +11,7 @@ import {
 } from '@white-ember/core/report';
 import { idSchema } from '@white-ember/core/ledger';
 import type { Config } from '../app/config.ts';
-import { notFound, Refusal } from '../app/problem.ts';
+import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { memberRoute, publicRoute, type Route } from '../app/route.ts';
 import { contentHash } from '../database/once.ts';
 import type { Member } from '../people/member.entity.ts';
@@ -166,9 +166,13 @@ export const handOverRoutes: Route[] = [
     body: newMailSchema,
     answer: mailSchema,
     status: 201,
-    handle: async ({ params, body, db, config, member, req }) => {
-      const origin = config.publicUrl ?? `${req.protocol}://${req.get('host') ?? ''}`;
-      const { mail, share } = await sendMail(db, config, member, params.id, body, origin);
+    handle: async ({ params, body, db, config, member }) => {
+      // Never by the address that a request came to: whoever sends one may choose it.
+      if (config.publicUrl === undefined)
+        throw conflict(
+          'This installation does not know how it is reached from outside. Set WHITE_EMBER_URL, then send the letter.',
+        );
+      const { mail, share } = await sendMail(db, config, member, params.id, body, config.publicUrl);
       return presentMail(mail, share.choice);
     },
   }),

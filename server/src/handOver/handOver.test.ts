@@ -217,7 +217,10 @@ describe('a letter', () => {
     const blocked = join(outbox, 'a-file');
     writeFileSync(blocked, '');
     chmodSync(blocked, 0o400);
-    const other = await startTestApp({ outboxFolder: blocked }, app.databaseUrl);
+    const other = await startTestApp(
+      { outboxFolder: blocked, publicUrl: 'https://reports.reedmere.invalid' },
+      app.databaseUrl,
+    );
     try {
       const client = other.client();
       await client.signIn('reedmere-technician', 'a long enough word');

@@ -151,6 +151,7 @@ async function main(): Promise<void> {
       WHITE_EMBER_HOST: options.host,
       WHITE_EMBER_WEB: webFolder,
       WHITE_EMBER_DEMO: demo ? '1' : '0',
+      WHITE_EMBER_URL: process.env['WHITE_EMBER_URL'] ?? address,
       WHITE_EMBER_OUTBOX: process.env['WHITE_EMBER_OUTBOX'] ?? join(options.data, 'outbox'),
       WHITE_EMBER_UPLOADS: process.env['WHITE_EMBER_UPLOADS'] ?? join(options.data, 'uploads'),
     };

@@ -1,180 +1,46 @@
-import type { Request } from 'express';
-import type { DataSource, EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { z } from 'zod';
 import {
-  demoSignInSchema,
-  firstRunSchema,
   memberSchema,
+  memberUpdateSchema,
   newMemberSchema,
   newPasswordSchema,
-  sessionSchema,
   workshopSchema,
   workshopUpdateSchema,
-  signInSchema,
-  type Member as MemberView,
-  type Role,
-  type Session,
-  type Workshop as WorkshopView,
 } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
-import type { Config } from '../app/config.ts';
-import { notFound, Refusal } from '../app/problem.ts';
-import { memberRoute, publicRoute, type Route } from '../app/route.ts';
-import { csrfTokenOf, endSession, startSession } from '../app/session.ts';
+import { conflict, notFound, Refusal } from '../app/problem.ts';
+import { memberRoute, type Route } from '../app/route.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
-import { MemberEntity, WorkshopEntity, type Member, type Workshop } from './member.entity.ts';
-import { hashPassword, verifyPassword } from './passwords.ts';
+import { MemberEntity, NEW_MEMBER, toWorkshop, WorkshopEntity, type Member } from './member.entity.ts';
+import { bySignInName, endSessionsOf, toMemberView } from './members.ts';
+import { hashPassword } from './passwords.ts';
+import { refuseWeakPassword } from './passwordStrength.ts';
 
-const toWorkshop = ({ id, name, signOffBy }: Workshop): WorkshopView => ({ id, name, signOffBy });
-
-const toView = ({ id, name, signInName, role, passwordHash }: Member): MemberView => ({
-  id,
-  name,
-  signInName,
-  role,
-  maySignIn: passwordHash !== '',
-});
-
-/** The member of a session, fresh from the database, so that a changed role or removed member counts at once. */
-export async function memberOf(req: Request, db: DataSource): Promise<Member | undefined> {
-  const memberId = req.session.memberId;
-  if (!memberId) return undefined;
-  // On every request: plain SQL, as building the query would take longer than running it.
-  const [member] = await db.query<Member[]>(
-    `SELECT id, workshop_id AS "workshopId", name, sign_in_name AS "signInName", password_hash AS "passwordHash", role,
-            content_hash AS "contentHash" FROM member WHERE id = $1`,
-    [memberId],
-  );
+/** A person of the workshop who has not left. With the workshop's row held: two leads do not take each other's role away. */
+async function heldMember(manager: EntityManager, workshopId: string, id: string): Promise<Member> {
+  await manager.query('SELECT id FROM workshop WHERE id = $1 FOR NO KEY UPDATE', [workshopId]);
+  const member = await manager.findOneBy(MemberEntity, { id, workshopId });
+  if (!member || member.removedAt !== null) throw notFound('The person');
   return member;
 }
 
-const bySignInName = (db: DataSource, signInName: string): Promise<Member | null> =>
-  db.manager
-    .createQueryBuilder(MemberEntity, 'm')
-    .where('lower(m.sign_in_name) = lower(:signInName)', { signInName })
-    .getOne();
-
-/** Whether anybody belongs to a workshop that is not the demo: then the first run is over. */
-const hasRealPeople = (manager: EntityManager): Promise<boolean> =>
-  manager
-    .createQueryBuilder(MemberEntity, 'm')
-    .innerJoin('workshop', 'w', 'w.id = m.workshop_id AND NOT w.is_demo')
-    .getExists();
-
-async function demoMembers(db: DataSource, config: Config): Promise<Member[]> {
-  if (!config.demo) return [];
-  const workshop = await db.manager.findOneBy(WorkshopEntity, { isDemo: true });
-  return workshop ? db.manager.findBy(MemberEntity, { workshopId: workshop.id }) : [];
+/** Somebody has to be left who can add people and set passwords. */
+async function refuseWithoutLead(manager: EntityManager, workshopId: string): Promise<void> {
+  const [left] = await manager.query<[{ n: number }]>(
+    `SELECT count(*)::int AS n FROM member WHERE workshop_id = $1 AND role = 'lead' AND removed_at IS NULL
+        AND suspended_at IS NULL AND password_hash <> ''`,
+    [workshopId],
+  );
+  if (left.n === 0)
+    throw conflict('A workshop needs a lead who can sign in. Make somebody else a lead first.');
 }
 
-/** Who most people look around as comes first. */
-const DEMO_ORDER: readonly Role[] = ['technician', 'lead', 'viewer'];
-
-async function describeSession(req: Request, db: DataSource, config: Config): Promise<Session> {
-  const member = await memberOf(req, db);
-  const csrfToken = csrfTokenOf(req);
-  if (member) {
-    const workshop = await db.manager.findOneByOrFail(WorkshopEntity, { id: member.workshopId });
-    return {
-      csrfToken,
-      maxUploadBytes: config.maxUploadBytes,
-      firstRun: false,
-      member: toView(member),
-      workshop: toWorkshop(workshop),
-    };
-  }
-  const demo = await demoMembers(db, config);
-  return {
-    csrfToken,
-    maxUploadBytes: config.maxUploadBytes,
-    firstRun: !(await hasRealPeople(db.manager)),
-    ...(demo.length > 0
-      ? {
-          demo: demo
-            .map(({ name, role, signInName }) => ({ name, role, signInName }))
-            .sort((a, b) => DEMO_ORDER.indexOf(a.role) - DEMO_ORDER.indexOf(b.role)),
-        }
-      : {}),
-  };
-}
+const notYourself = (id: string, own: string): void => {
+  if (id === own) throw conflict('Ask another lead: nobody suspends, removes or demotes themselves.');
+};
 
 export const peopleRoutes: Route[] = [
-  publicRoute({
-    method: 'get',
-    path: '/api/session',
-    summary: 'Who is signed in, the CSRF token for writes, and whether a first lead is still to be made',
-    answer: sessionSchema,
-    handle: ({ req, db, config }) => describeSession(req, db, config),
-  }),
-  publicRoute({
-    method: 'post',
-    path: '/api/session',
-    summary: 'Sign in',
-    body: signInSchema,
-    answer: sessionSchema,
-    limiter: 'sign-in',
-    handle: async ({ body, req, db, config }) => {
-      const member = await bySignInName(db, body.signInName);
-      if (!(await verifyPassword(member?.passwordHash, body.password)) || !member) {
-        throw new Refusal(401, 'Sign-in name or password is not right');
-      }
-      await startSession(req, member.id);
-      return describeSession(req, db, config);
-    },
-  }),
-  publicRoute({
-    method: 'post',
-    path: '/api/session/demo',
-    summary: 'Sign in to the demo workshop with one tap; only where the demo is installed',
-    body: demoSignInSchema,
-    answer: sessionSchema,
-    limiter: 'sign-in',
-    handle: async ({ body, req, db, config }) => {
-      const member = (await demoMembers(db, config)).find((m) => m.signInName === body.signInName);
-      if (!member) throw new Refusal(403, 'This is no demo sign-in');
-      await startSession(req, member.id);
-      return describeSession(req, db, config);
-    },
-  }),
-  memberRoute({
-    method: 'delete',
-    path: '/api/session',
-    access: 'viewer',
-    summary: 'Sign out',
-    handle: async ({ req }) => {
-      await endSession(req);
-    },
-  }),
-  publicRoute({
-    method: 'post',
-    path: '/api/first-run',
-    summary: 'Make the workshop and its first lead; only while there is no member at all',
-    body: firstRunSchema,
-    answer: sessionSchema,
-    limiter: 'sign-in',
-    handle: async ({ body, req, db, config }) => {
-      const passwordHash = await hashPassword(body.password);
-      await db.transaction(async (manager) => {
-        // One first run only, also when two browsers press at once.
-        await manager.query('SELECT pg_advisory_xact_lock(470001)');
-        if (await hasRealPeople(manager)) {
-          throw new Refusal(409, 'This installation already has people', 'Ask a lead to add you.');
-        }
-        await manager.insert(WorkshopEntity, { id: body.workshopId, name: body.workshopName });
-        await manager.insert(MemberEntity, {
-          id: body.memberId,
-          workshopId: body.workshopId,
-          name: body.name,
-          signInName: body.signInName,
-          passwordHash,
-          role: 'lead',
-          contentHash: contentHash({ ...body, password: undefined }),
-        });
-      });
-      await startSession(req, body.memberId);
-      return describeSession(req, db, config);
-    },
-  }),
   memberRoute({
     method: 'put',
     path: '/api/workshop',
@@ -191,51 +57,121 @@ export const peopleRoutes: Route[] = [
     method: 'get',
     path: '/api/members',
     access: 'lead',
-    summary: 'People of the workshop',
+    summary: 'People of the workshop; those who left are not among them',
     answer: z.array(memberSchema),
     handle: async ({ db, workshopId }) =>
-      (await db.manager.find(MemberEntity, { where: { workshopId }, order: { name: 'ASC' } })).map(toView),
+      (await db.manager.find(MemberEntity, { where: { workshopId }, order: { name: 'ASC' } }))
+        .filter(({ removedAt }) => removedAt === null)
+        .map(toMemberView),
+  }),
+  memberRoute({
+    method: 'put',
+    path: '/api/members/:id',
+    access: 'lead',
+    summary: 'Change a person’s role, suspend them or let them in again',
+    params: z.object({ id: idSchema }),
+    body: memberUpdateSchema,
+    answer: memberSchema,
+    handle: ({ params, body, db, workshopId, member: own }) => {
+      notYourself(params.id, own.id);
+      return db.transaction(async (manager) => {
+        const member = await heldMember(manager, workshopId, params.id);
+        const changed = {
+          role: body.role ?? member.role,
+          suspendedAt:
+            body.suspended === undefined
+              ? member.suspendedAt
+              : body.suspended
+                ? (member.suspendedAt ?? new Date())
+                : null,
+        };
+        await manager.update(MemberEntity, { id: member.id }, changed);
+        await refuseWithoutLead(manager, workshopId);
+        if (changed.suspendedAt !== null) await endSessionsOf(manager, member.id);
+        return toMemberView({ ...member, ...changed });
+      });
+    },
+  }),
+  memberRoute({
+    method: 'delete',
+    path: '/api/members/:id',
+    access: 'lead',
+    summary: 'Remove a person: they sign in no more, what they entered stays, their sign-in name is free',
+    params: z.object({ id: idSchema }),
+    handle: ({ params, db, workshopId, member: own }) => {
+      notYourself(params.id, own.id);
+      return db.transaction(async (manager) => {
+        const member = await heldMember(manager, workshopId, params.id);
+        await manager.update(
+          MemberEntity,
+          { id: member.id },
+          {
+            removedAt: new Date(),
+            signInName: `${member.signInName.slice(0, 60)} (left ${member.id.slice(-6)})`,
+            passwordHash: '',
+            totpSecret: null,
+            totpStep: null,
+            recoveryHashes: [],
+          },
+        );
+        await refuseWithoutLead(manager, workshopId);
+        await endSessionsOf(manager, member.id);
+      });
+    },
   }),
   memberRoute({
     method: 'put',
     path: '/api/members/:id/password',
     access: 'lead',
-    summary: 'Set a new password for a person; whoever is signed in as them is signed out',
+    summary:
+      'Set a password for a person, who chooses their own with it; whoever is signed in as them is signed out',
     params: z.object({ id: idSchema }),
     body: z.object({ password: newPasswordSchema }),
     answer: memberSchema,
-    handle: async ({ params, body, db, workshopId }) => {
-      const member = await db.manager.findOneBy(MemberEntity, { id: params.id, workshopId });
-      if (!member) throw notFound('The person');
+    handle: async ({ params, body, db, workshopId, member: own }) => {
+      const known = await db.manager.findOneBy(MemberEntity, { id: params.id, workshopId });
+      if (!known || known.removedAt !== null) throw notFound('The person');
+      await refuseWeakPassword(body.password, [known.name, known.signInName]);
       const passwordHash = await hashPassword(body.password);
+      // Who has lost their authenticator, too, sets it up anew.
+      const changed = {
+        passwordHash,
+        mustChangePassword: known.id !== own.id,
+        totpSecret: null,
+        totpStep: null,
+        recoveryHashes: [],
+      };
       await db.transaction(async (manager) => {
-        await manager.update(MemberEntity, { id: member.id }, { passwordHash });
-        await manager.query(`DELETE FROM session WHERE sess->>'memberId' = $1`, [member.id]);
+        await manager.update(MemberEntity, { id: known.id }, changed);
+        await endSessionsOf(manager, known.id);
       });
-      return toView({ ...member, passwordHash });
+      return toMemberView({ ...known, ...changed });
     },
   }),
   memberRoute({
     method: 'post',
     path: '/api/members',
     access: 'lead',
-    summary: 'Add a person',
+    summary: 'Add a person, who chooses their own password at the first sign-in',
     body: newMemberSchema,
     answer: memberSchema,
     status: 201,
     handle: async ({ body, db, workshopId }) => {
       const { password, ...content } = body;
-      const taken = await bySignInName(db, body.signInName);
+      const taken = await bySignInName(db.manager, body.signInName);
       if (taken && taken.id !== body.id) {
         throw new Refusal(409, 'This sign-in name is taken', undefined, { signInName: 'is taken' });
       }
+      await refuseWeakPassword(password, [body.name, body.signInName]);
       const { row } = await insertOnce(db.manager, MemberEntity, {
+        ...NEW_MEMBER,
         ...content,
+        mustChangePassword: true,
         workshopId,
         passwordHash: await hashPassword(password),
         contentHash: contentHash(content),
       });
-      return toView(row);
+      return toMemberView(row);
     },
   }),
 ];

@@ -13,6 +13,8 @@ import { MIGRATED } from './templates.ts';
 import { TestClient } from './TestClient.ts';
 
 export const PASSWORD = 'a long enough word';
+/** As a lead sets it for somebody who then chooses their own. */
+export const FIRST_PASSWORD = 'a word for the first day';
 
 export interface TestApp {
   readonly address: string;
@@ -47,6 +49,7 @@ export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: 
     maxArchiveBytes: 64 * 1024 * 1024,
     requestsPerMinute: 100_000,
     signInTriesPer15Min: 1000,
+    sessionIdleHours: 96,
     mailFrom: 'workshop@white-ember.invalid',
     logLevel: 'silent',
     programFolder: inject('programFolder'),
@@ -114,11 +117,12 @@ export async function makeWorkshop(app: TestApp, name: string): Promise<TestWork
       id: uuidv7(),
       name: `${role} of ${name}`,
       signInName,
-      password: PASSWORD,
+      password: FIRST_PASSWORD,
       role,
     });
     const client = app.client();
-    await client.signIn(signInName, PASSWORD);
+    await client.signIn(signInName, FIRST_PASSWORD);
+    await client.put('/api/account/password', { current: FIRST_PASSWORD, password: PASSWORD });
     return client;
   };
   const technician = await add('technician');

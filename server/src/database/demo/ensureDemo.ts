@@ -15,7 +15,7 @@ import { JobEntity } from '../../jobs/job.entity.ts';
 import { appendEntry } from '../../ledger/ledger.service.ts';
 import { LimitsProfileEntity } from '../../limits/limitsProfile.entity.ts';
 import { storeLog } from '../../logs/log.service.ts';
-import { MemberEntity, WorkshopEntity, type Member } from '../../people/member.entity.ts';
+import { MemberEntity, NEW_MEMBER, WorkshopEntity, type Member } from '../../people/member.entity.ts';
 import { hashPassword } from '../../people/passwords.ts';
 import { VehicleEntity } from '../../vehicles/vehicle.entity.ts';
 import { contentHash } from '../once.ts';
@@ -99,7 +99,14 @@ async function loadDemo(db: DataSource, jobs: readonly DemoJob[], nowMs: number)
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   const members = new Map<string, Member>();
   for (const person of DEMO_MEMBERS) {
-    const member = { id: uuidv7(), workshopId, passwordHash, contentHash: contentHash(person), ...person };
+    const member = {
+      ...NEW_MEMBER,
+      id: uuidv7(),
+      workshopId,
+      passwordHash,
+      contentHash: contentHash(person),
+      ...person,
+    };
     await db.manager.insert(MemberEntity, member);
     members.set(person.signInName, member);
   }
