@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, openSite, signIn, test } from './setup/site.ts';
+import { chooseOwnPassword, expect, openSite, signIn, test } from './setup/site.ts';
 
 test('a whole workshop goes out, and in again on another installation, where its people get passwords', async ({
   page,
@@ -60,6 +60,7 @@ test('a whole workshop goes out, and in again on another installation, where its
     await phone.getByLabel('Sign-in name').fill(signInName);
     await phone.getByLabel('Password').fill('tobin is here now');
     await phone.getByRole('button', { name: 'Sign in', exact: true }).click();
+    await chooseOwnPassword(phone, 'tobin is here now', 'grey paper, orange ember');
     await expect(phone.getByText('Quillfeather Aftertreatment')).toBeVisible();
     await phone.getByRole('button', { name: 'All' }).click();
     await expect(phone.getByRole('link', { name: /^HW 52 NB/ })).toContainText('Proved');

@@ -268,3 +268,16 @@ export async function axeViolations(page: Page, rules: 'all' | 'colour' = 'all')
     );
   }, rules);
 }
+
+/** The page of somebody whose password a lead set: they choose their own, or are told why it cannot be that one. */
+export async function chooseOwnPassword(
+  page: Page,
+  given: string,
+  own: string,
+  refused?: RegExp,
+): Promise<void> {
+  await page.getByLabel('The password that you were given').fill(given);
+  await page.getByLabel('New password').fill(own);
+  await page.getByRole('button', { name: 'Change the password' }).click();
+  if (refused) await expect(page.getByRole('alert')).toContainText(refused);
+}

@@ -107,6 +107,9 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
                 People and data
               </DropdownMenu.Item>
             ) : null}
+            <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/account')}>
+              Your account
+            </DropdownMenu.Item>
             <DropdownMenu.Separator className="border-t-2 border-rule my-1" />
             <DropdownMenu.Item
               className={ITEM}

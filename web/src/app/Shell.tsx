@@ -13,6 +13,9 @@ import { useGlobalKeys } from './useGlobalKeys.ts';
 const SignInPage = lazy(async () => ({
   default: (await import('../features/people/SignInPage.tsx')).SignInPage,
 }));
+const FirstPassword = lazy(async () => ({
+  default: (await import('../features/people/ChangePassword.tsx')).FirstPassword,
+}));
 const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
 const BurnKeeper = lazy(async () => ({
   default: (await import('../features/burn/run/BurnKeeper.tsx')).BurnKeeper,
@@ -65,6 +68,13 @@ export function Shell() {
     return (
       <Suspense>
         <SignInPage session={session.data} />
+      </Suspense>
+    );
+  }
+  if (session.data.member.mustChangePassword) {
+    return (
+      <Suspense>
+        <FirstPassword member={session.data.member} />
       </Suspense>
     );
   }

@@ -18,15 +18,20 @@ import type {
   LimitsProfile,
   Log,
   Member,
+  MemberUpdate,
   NewChannelCorrection,
   NewFluid,
   NewLimitsProfile,
   NewVehicle,
+  PasswordChange,
   Photo,
   Problem,
+  RecoveryCodes,
   Role,
   RunningClocks,
+  SecondFactorOffer,
   Session,
+  SignedIn,
   TakenIn,
   TaskList,
   Vehicle,
@@ -116,6 +121,7 @@ const TAGS = [
   'Members',
   'Corrections',
   'HandOver',
+  'SignedIn',
 ] as const;
 
 export const api = createApi({
@@ -125,7 +131,7 @@ export const api = createApi({
   refetchOnReconnect: true,
   endpoints: (build) => ({
     session: build.query<Session, void>({ query: () => '/session', providesTags: ['Session'] }),
-    signIn: build.mutation<Session, { signInName: string; password: string }>({
+    signIn: build.mutation<Session, { signInName: string; password: string; code?: string | undefined }>({
       query: (body) => ({ url: '/session', method: 'POST', body }),
       invalidatesTags: ['Session'],
     }),
@@ -238,6 +244,34 @@ export const api = createApi({
       },
       invalidatesTags: TAGS,
     }),
+    changeMember: build.mutation<Member, { id: string } & MemberUpdate>({
+      query: ({ id, ...body }) => ({ url: `/members/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Members'],
+    }),
+    removeMember: build.mutation<void, string>({
+      query: (id) => ({ url: `/members/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Members'],
+    }),
+    changePassword: build.mutation<Member, PasswordChange>({
+      query: (body) => ({ url: '/account/password', method: 'PUT', body }),
+      invalidatesTags: ['Session', 'SignedIn'],
+    }),
+    signedIn: build.query<SignedIn[], void>({ query: () => '/account/sessions', providesTags: ['SignedIn'] }),
+    revokeSession: build.mutation<void, string>({
+      query: (id) => ({ url: `/account/sessions/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['SignedIn'],
+    }),
+    offerSecondFactor: build.mutation<SecondFactorOffer, void>({
+      query: () => ({ url: '/account/second-factor', method: 'POST', body: {} }),
+    }),
+    confirmSecondFactor: build.mutation<RecoveryCodes, { code: string }>({
+      query: (body) => ({ url: '/account/second-factor', method: 'PUT', body }),
+      invalidatesTags: ['Session'],
+    }),
+    endSecondFactor: build.mutation<Member, { current: string }>({
+      query: (body) => ({ url: '/account/second-factor/end', method: 'POST', body }),
+      invalidatesTags: ['Session'],
+    }),
     setPassword: build.mutation<Member, { id: string; password: string }>({
       query: ({ id, password }) => ({ url: `/members/${id}/password`, method: 'PUT', body: { password } }),
       invalidatesTags: ['Members'],
@@ -341,6 +375,14 @@ export const {
   useVehicleOutlookQuery,
   useTakeArchiveInMutation,
   useSetPasswordMutation,
+  useChangeMemberMutation,
+  useRemoveMemberMutation,
+  useChangePasswordMutation,
+  useSignedInQuery,
+  useRevokeSessionMutation,
+  useOfferSecondFactorMutation,
+  useConfirmSecondFactorMutation,
+  useEndSecondFactorMutation,
   useFleetQuery,
   useFleetCausesQuery,
   useTasksQuery,

@@ -74,6 +74,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/fluids/FluidsPage.tsx')).FluidsPage }),
       },
       {
+        path: '/account',
+        lazy: async () => ({ Component: (await import('../features/people/AccountPage.tsx')).AccountPage }),
+      },
+      {
         path: '/people',
         lazy: async () => ({ Component: (await import('../features/people/PeoplePage.tsx')).PeoplePage }),
       },

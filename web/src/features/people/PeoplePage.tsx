@@ -3,11 +3,13 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
-import { newMemberSchema, newPasswordSchema, type Member } from '@white-ember/core/contract';
+import { newMemberSchema, newPasswordSchema, ROLES, type Member } from '@white-ember/core/contract';
 import {
   problemOf,
   useAddMemberMutation,
+  useChangeMemberMutation,
   useMembersQuery,
+  useRemoveMemberMutation,
   useSessionQuery,
   useSetPasswordMutation,
   useSetWorkshopMutation,
@@ -24,6 +26,7 @@ const EMPTY = { name: '', signInName: '', password: '', role: 'technician' as co
 /** Who belongs to the workshop; a lead adds people here. */
 export function PeoplePage() {
   const members = useMembersQuery();
+  const session = useSessionQuery();
   const [add, state] = useAddMemberMutation();
   const form = useForm<z.input<typeof formSchema>>({
     resolver: zodResolver(formSchema),
@@ -41,18 +44,7 @@ export function PeoplePage() {
         {members.error ? <ProblemNotice problem={problemOf(members.error)} /> : null}
         <ul className="divide-y-2 divide-rule border-y-2 border-ink">
           {(members.data ?? []).map((member) => (
-            <li key={member.id} className="py-3 flex justify-between gap-4">
-              <span>
-                <span className="font-head font-semibold text-lg">{member.name}</span>
-                <span className="block text-sm text-ink2">
-                  {member.maySignIn ? `signs in as ${member.signInName}` : 'cannot sign in yet'}
-                </span>
-              </span>
-              <span className="text-right">
-                {member.role}
-                <NewPassword member={member} />
-              </span>
-            </li>
+            <Person key={member.id} member={member} own={member.id === session.data?.member?.id} />
           ))}
         </ul>
         <SignOffChoice />
@@ -90,6 +82,102 @@ export function PeoplePage() {
         </Button>
       </form>
     </main>
+  );
+}
+
+const stateOf = ({ suspended, maySignIn, mustChangePassword, signInName, secondFactor }: Member): string =>
+  suspended
+    ? 'suspended'
+    : !maySignIn
+      ? 'cannot sign in yet'
+      : `signs in as ${signInName}${secondFactor ? ', with a code' : ''}${mustChangePassword ? ', password to be chosen' : ''}`;
+
+/** Somebody of the workshop, with what a lead may do about them. */
+function Person({ member, own }: { member: Member; own: boolean }) {
+  const [change, changed] = useChangeMemberMutation();
+  const [leaving, setLeaving] = useState(false);
+  return (
+    <li className="py-3 grid gap-2">
+      <div className="flex justify-between gap-4">
+        <span>
+          <span className="font-head font-semibold text-lg">{member.name}</span>
+          <span className="block text-sm text-ink2">{stateOf(member)}</span>
+        </span>
+        {own ? (
+          <span>{member.role}, you</span>
+        ) : (
+          <label>
+            <span className="sr-only">Role of {member.name}</span>
+            <select
+              className="input-box"
+              value={member.role}
+              disabled={changed.isLoading}
+              onChange={(event) => void change({ id: member.id, role: event.target.value as Member['role'] })}
+            >
+              {ROLES.map((role) => (
+                <option key={role}>{role}</option>
+              ))}
+            </select>
+          </label>
+        )}
+      </div>
+      {changed.error ? <ProblemNotice problem={problemOf(changed.error)} /> : null}
+      {own ? null : (
+        <div className="flex flex-wrap gap-x-5">
+          <NewPassword member={member} />
+          <Button
+            weight="quiet"
+            className="px-0!"
+            disabled={changed.isLoading}
+            onClick={() => void change({ id: member.id, suspended: !member.suspended })}
+          >
+            {member.suspended ? 'Let in again' : 'Suspend'}
+            <span className="sr-only"> {member.name}</span>
+          </Button>
+          <Button weight="quiet" className="px-0!" onClick={() => setLeaving(true)}>
+            Remove
+            <span className="sr-only"> {member.name}</span>
+          </Button>
+        </div>
+      )}
+      <RemovePerson member={member} open={leaving} onOpenChange={setLeaving} />
+    </li>
+  );
+}
+
+/** Said once more, as it cannot be undone: a new person would be another one. */
+function RemovePerson({
+  member,
+  open,
+  onOpenChange,
+}: {
+  member: Member;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
+  const [remove, state] = useRemoveMemberMutation();
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title={`Remove ${member.name}`}>
+      <div className="grid gap-4">
+        <p>
+          They sign in no more, and are signed out now. What they entered stays, with their name. To keep them
+          out for a while only, suspend them.
+        </p>
+        {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
+        <Button
+          weight="main"
+          disabled={state.isLoading}
+          onClick={() =>
+            void remove(member.id)
+              .unwrap()
+              .then(() => onOpenChange(false))
+              .catch(() => undefined)
+          }
+        >
+          Remove {member.name}
+        </Button>
+      </div>
+    </Sheet>
   );
 }
 
@@ -141,7 +229,7 @@ function NewPassword({ member }: { member: Member }) {
   };
   return (
     <>
-      <Button weight="quiet" className="block ml-auto px-0!" onClick={() => setOpen(true)}>
+      <Button weight="quiet" className="px-0!" onClick={() => setOpen(true)}>
         {member.maySignIn ? 'New password' : 'Set a password'}
         <span className="sr-only"> for {member.name}</span>
       </Button>
@@ -163,7 +251,10 @@ function NewPassword({ member }: { member: Member }) {
               onChange={(event) => setPassword(event.target.value)}
             />
           </Field>
-          <p className="text-sm text-ink2">Where they are signed in now, they are signed out.</p>
+          <p className="text-sm text-ink2">
+            They choose their own with it. Where they are signed in now, they are signed out; a second factor
+            ends.
+          </p>
           {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
           <Button type="submit" weight="main" disabled={state.isLoading}>
             Set the password

@@ -80,12 +80,18 @@ function SignIn() {
   const [signIn, state] = useSignInMutation();
   const form = useForm({
     resolver: zodResolver(signInSchema),
-    defaultValues: { signInName: '', password: '' },
+    defaultValues: { signInName: '', password: '', code: '' },
   });
   const { errors } = form.formState;
+  // Asked for once name and password are right, of who set a second factor up.
+  const wantsCode = problemOf(state.error).fields?.['code'] !== undefined;
+  const [code, setCode] = useState(false);
+  if (wantsCode && !code) setCode(true);
   return (
     <form
-      onSubmit={(event) => void form.handleSubmit((values) => signIn(values))(event)}
+      onSubmit={(event) =>
+        void form.handleSubmit((values) => signIn({ ...values, code: values.code || undefined }))(event)
+      }
       className="grid gap-4"
       noValidate
     >
@@ -101,6 +107,21 @@ function SignIn() {
           {...form.register('password')}
         />
       </Field>
+      {code ? (
+        <Field
+          label="Code"
+          hint="Six digits of your authenticator, or a recovery code"
+          error={errors.code?.message}
+        >
+          <input
+            className="input-box"
+            autoComplete="one-time-code"
+            inputMode="text"
+            autoFocus
+            {...form.register('code')}
+          />
+        </Field>
+      ) : null}
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button type="submit" disabled={state.isLoading}>
         Sign in
