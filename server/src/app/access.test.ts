@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { LimitsProfile, Log, Photo, SignedIn, Vehicle } from '@white-ember/core/contract';
 import type { Share } from '@white-ember/core/report';
 import { sampleBytes } from '@white-ember/core/testing';
+import { madePhoto } from '../testing/madePhoto.ts';
 import {
   entry,
   madeFluid,
@@ -24,8 +25,7 @@ let mine: TestWorkshop;
 let theirs: TestWorkshop;
 let logId: string;
 let photoId: string;
-/** Its head alone: the content is known by it. */
-const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]);
+const PNG = await madePhoto();
 const LOG = sampleBytes('sample1-healthy.csv');
 
 /** Somebody whose password is set anew; nobody is signed in as them. */

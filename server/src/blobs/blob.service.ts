@@ -33,6 +33,22 @@ export async function storeBlob(manager: EntityManager, blob: BlobRow, file: Upl
   }
 }
 
+/** Keeps bytes that are at hand whole, in the same way. */
+export async function storeBlobBytes(
+  manager: EntityManager,
+  { id, workshopId }: Pick<BlobRow, 'id' | 'workshopId'>,
+  bytes: Buffer,
+): Promise<void> {
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  await manager.insert(BlobEntity, { id, workshopId, sizeBytes: bytes.length, sha256 });
+  for (let position = 0; position * CHUNK_BYTES < bytes.length; position++)
+    await manager.insert(BlobChunkEntity, {
+      blobId: id,
+      position,
+      bytes: bytes.subarray(position * CHUNK_BYTES, (position + 1) * CHUNK_BYTES),
+    });
+}
+
 /** The chunks of a stored file in order, one in memory at a time. */
 export async function* readBlob(db: DataSource, blobId: string): AsyncGenerator<Buffer> {
   for (let position = 0; ; position++) {

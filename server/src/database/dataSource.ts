@@ -14,6 +14,7 @@ import { LogEntity } from '../logs/log.entity.ts';
 import { LogFailureEntity } from '../logs/logFailure.entity.ts';
 import { KnownNetworkEntity, MemberEntity, WorkshopEntity } from '../people/member.entity.ts';
 import { PhotoEntity } from '../photos/photo.entity.ts';
+import { PhotoCopyEntity } from '../photos/photoCopy.entity.ts';
 import { FluidEntity } from '../fluids/fluid.entity.ts';
 import { SessionEntity } from '../people/session.entity.ts';
 import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
@@ -28,6 +29,7 @@ import { Repair1764360000000 } from './migrations/1764360000000-Repair.ts';
 import { Seals1764362000000 } from './migrations/1764362000000-Seals.ts';
 import { Chain1764363000000 } from './migrations/1764363000000-Chain.ts';
 import { People1764364000000 } from './migrations/1764364000000-People.ts';
+import { PhotoCopies1764365000000 } from './migrations/1764365000000-PhotoCopies.ts';
 import { Visits1764340000000 } from './migrations/1764340000000-Visits.ts';
 import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
@@ -52,6 +54,7 @@ export const ENTITIES = [
   LogFailureEntity,
   ChannelCorrectionEntity,
   PhotoEntity,
+  PhotoCopyEntity,
   FluidEntity,
   ShareEntity,
   MailEntity,
@@ -72,6 +75,7 @@ export const MIGRATIONS = [
   Seals1764362000000,
   Chain1764363000000,
   People1764364000000,
+  PhotoCopies1764365000000,
 ];
 
 /** Longest that a statement of a request may take, and a lock be waited for; a transaction that does nothing ends, too. */

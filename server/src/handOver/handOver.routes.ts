@@ -15,6 +15,7 @@ import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { memberRoute, publicRoute, type Route } from '../app/route.ts';
 import { contentHash } from '../database/once.ts';
 import type { Member } from '../people/member.entity.ts';
+import type { FileReaders } from '../reading/fileReaders.ts';
 import { sendPhoto } from '../photos/photo.service.ts';
 import { pdfOf, photosOf, readJobReport } from '../report/jobReport.ts';
 import { sendReportPdf } from '../report/report.routes.ts';
@@ -31,6 +32,7 @@ const tokenSchema = z.string().max(100);
  */
 async function sendMail(
   db: DataSource,
+  readers: FileReaders,
   config: Config,
   member: Member,
   jobId: string,
@@ -60,7 +62,7 @@ async function sendMail(
       return { mail: known, share };
     }
     const { report, fileName } = await readJobReport(db, workshopId, jobId, share.choice);
-    const pdf = await pdfOf(db, workshopId, report, share.choice.pressure);
+    const pdf = await pdfOf(db, readers, workshopId, report, share.choice.pressure);
     pdf.end();
     const { path, expiresAt } = presentShare(share, await shareSecret(db), now);
     const mail: MailRow = {
@@ -166,13 +168,13 @@ export const handOverRoutes: Route[] = [
     body: newMailSchema,
     answer: mailSchema,
     status: 201,
-    handle: async ({ params, body, db, config, member }) => {
+    handle: async ({ params, body, db, readers, config, member }) => {
       // Never by the address that a request came to: whoever sends one may choose it.
       if (config.publicUrl === undefined)
         throw conflict(
           'This installation does not know how it is reached from outside. Set WHITE_EMBER_URL, then send the letter.',
         );
-      const { mail, share } = await sendMail(db, config, member, params.id, body, config.publicUrl);
+      const { mail, share } = await sendMail(db, readers, config, member, params.id, body, config.publicUrl);
       return presentMail(mail, share.choice);
     },
   }),
@@ -201,10 +203,10 @@ export const handOverRoutes: Route[] = [
     path: '/api/shared/:token/report.pdf',
     summary: 'The PDF of a report by its link',
     params: z.object({ token: tokenSchema }),
-    handle: async ({ params, db, res }) => {
+    handle: async ({ params, db, readers, res }) => {
       const share = await openShare(db, params.token);
       res.set('x-robots-tag', 'noindex');
-      await sendReportPdf(db, share, share.choice, res);
+      await sendReportPdf(db, readers, share, share.choice, res);
     },
   }),
   publicRoute({
@@ -212,12 +214,12 @@ export const handOverRoutes: Route[] = [
     path: '/api/shared/:token/photos/:id',
     summary: 'A photo that a shared report shows',
     params: z.object({ token: tokenSchema, id: idSchema }),
-    handle: async ({ params, db, res }) => {
+    handle: async ({ params, db, readers, res }) => {
       const share = await openShare(db, params.token);
       const { report } = await readJobReport(db, share.workshopId, share.jobId, share.choice);
       // The job may hold more photos than its report shows.
       if (!photosOf(report).includes(params.id)) throw notFound('The photo');
-      await sendPhoto(db, { id: params.id, workshopId: share.workshopId }, res);
+      await sendPhoto(db, readers, { id: params.id, workshopId: share.workshopId }, 'full', res);
     },
   }),
 ];

@@ -6,10 +6,11 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Photo, Problem } from '@white-ember/core/contract';
 import type { HandOver, Mail, Share, SharedReport } from '@white-ember/core/report';
 import { madeReading } from '@white-ember/core/testing';
+import { madePhoto } from '../testing/madePhoto.ts';
 import { entry, makeWorkshop, startTestApp, type TestApp, type TestWorkshop } from '../testing/testApp.ts';
 import { idOfToken, shareToken } from './shareToken.ts';
 
-const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]);
+const PNG = await madePhoto();
 const outbox = mkdtempSync(join(tmpdir(), 'white-ember-outbox-'));
 
 let app: TestApp;

@@ -6,12 +6,13 @@ import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Photo } from '@white-ember/core/contract';
 import { madeReading } from '@white-ember/core/testing';
+import { madePhoto } from '../testing/madePhoto.ts';
 import { entry, makeWorkshop, PASSWORD, startTestApp, type TestWorkshop } from '../testing/testApp.ts';
 import { backUp, restoreBackup } from './backup.ts';
 
 const root = resolve(import.meta.dirname, '../../..');
 const folder = mkdtempSync(join(tmpdir(), 'white-ember-backup-'));
-const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]);
+const PNG = await madePhoto();
 let url: string;
 let workshop: TestWorkshop;
 let file: string;

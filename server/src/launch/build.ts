@@ -57,6 +57,7 @@ export async function buildWeb(root: string): Promise<string> {
 const PROGRAMS = {
   main: 'main.ts',
   readLog: 'reading/readLog.program.ts',
+  readPhoto: 'photos/readPhoto.program.ts',
   importArchive: 'archive/importArchive.program.ts',
 };
 

@@ -8,6 +8,10 @@ export interface PhotoRow {
   mediaType: string;
   uploadedAt: Date;
   contentHash: string;
+  /** Whether it can be shown: its file, or copies of it, were made anew of its points. */
+  cleaned: boolean;
+  /** Why it cannot be shown. */
+  unreadable: string | null;
 }
 
 export const PhotoEntity = new EntitySchema<PhotoRow>({
@@ -21,5 +25,7 @@ export const PhotoEntity = new EntitySchema<PhotoRow>({
     mediaType: { type: 'text', name: 'media_type' },
     uploadedAt: { type: 'timestamptz', name: 'uploaded_at', createDate: true },
     contentHash: { type: 'text', name: 'content_hash' },
+    cleaned: { type: 'boolean', default: false },
+    unreadable: { type: 'text', nullable: true },
   },
 });

@@ -2,26 +2,43 @@ import { v7 as uuidv7 } from 'uuid';
 import { z } from 'zod';
 import { photoSchema } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
-import { notFound, Refusal } from '../app/problem.ts';
-import { memberRoute, uploadedFile, type Route } from '../app/route.ts';
-import { headOf, sha256Of, storeBlob } from '../blobs/blob.service.ts';
+import { conflict, notFound, Refusal } from '../app/problem.ts';
+import { fileStream, memberRoute, uploadedFile, type Route, type UploadedFile } from '../app/route.ts';
+import { headOf, sha256Of, storeBlobBytes } from '../blobs/blob.service.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
 import { JobEntity } from '../jobs/job.entity.ts';
 import { PhotoEntity } from './photo.entity.ts';
-import { sendPhoto } from './photo.service.ts';
+import { FileNotReadable, type FileReaders } from '../reading/fileReaders.ts';
+import { PhotoCopyEntity } from './photoCopy.entity.ts';
+import { makeCopies, sendPhoto } from './photo.service.ts';
 
 const HEAD_BYTES = 16;
-const MOST_BYTES = 12 * 1024 * 1024;
+const MOST_BYTES = 24 * 1024 * 1024;
 
-/** What a picture begins with, whatever its name says. */
-const KINDS: readonly (readonly [mediaType: string, begins: (head: Buffer) => boolean])[] = [
-  ['image/jpeg', (head) => head[0] === 0xff && head[1] === 0xd8 && head[2] === 0xff],
-  ['image/png', (head) => head.subarray(0, 8).equals(Buffer.from('89504e470d0a1a0a', 'hex'))],
-  [
-    'image/webp',
-    (head) => head.toString('latin1', 0, 4) === 'RIFF' && head.toString('latin1', 8, 12) === 'WEBP',
-  ],
+/** What a picture begins with, whatever its name says: JPEG, PNG, WebP. */
+const KINDS: readonly ((head: Buffer) => boolean)[] = [
+  (head) => head[0] === 0xff && head[1] === 0xd8 && head[2] === 0xff,
+  (head) => head.subarray(0, 8).equals(Buffer.from('89504e470d0a1a0a', 'hex')),
+  (head) => head.toString('latin1', 0, 4) === 'RIFF' && head.toString('latin1', 8, 12) === 'WEBP',
 ];
+
+/** A photo is kept as it is shown: upright, without place and device, in the smaller of two forms. */
+async function madeAnew(
+  readers: FileReaders,
+  person: string,
+  file: UploadedFile,
+): Promise<Awaited<ReturnType<typeof makeCopies>>> {
+  try {
+    return await makeCopies(
+      readers,
+      person,
+      () => fileStream(file, 1024 * 1024) as AsyncIterable<Uint8Array>,
+    );
+  } catch (error) {
+    if (!(error instanceof FileNotReadable)) throw error;
+    throw new Refusal(422, 'This photo cannot be read', `${error.message}. Nothing was kept.`);
+  }
+}
 
 export const photoRoutes: Route[] = [
   memberRoute({
@@ -29,36 +46,46 @@ export const photoRoutes: Route[] = [
     path: '/api/jobs/:id/photos',
     access: 'technician',
     summary:
-      'Keep a photo with a job: JPEG, PNG or WebP; multipart with `file` and `fields` = {"id": UUIDv7}',
+      'Keep a photo with a job, made anew without what a device wrote into it: JPEG, PNG or WebP; multipart with `file` and `fields` = {"id": UUIDv7}',
     params: z.object({ id: idSchema }),
     body: z.object({ id: idSchema }),
     answer: photoSchema,
     status: 201,
     upload: true,
-    handle: async ({ params, body, req, db, workshopId }) => {
+    handle: async ({ params, body, req, db, workshopId, member, readers }) => {
       const file = uploadedFile(req);
       if (file.sizeBytes > MOST_BYTES)
-        throw new Refusal(413, 'This photo is too large', 'At most 12 MB. Nothing was kept.');
+        throw new Refusal(413, 'This photo is too large', 'At most 24 MB. Nothing was kept.');
       const head = await headOf(file, HEAD_BYTES);
-      const mediaType = KINDS.find(([, begins]) => begins(head))?.[0];
-      if (!mediaType)
+      if (!KINDS.some((begins) => begins(head)))
         throw new Refusal(422, 'This file is no photo', 'JPEG, PNG or WebP are kept. Nothing was kept.');
-      const sha256 = await sha256Of(file);
+      const hash = contentHash({ jobId: params.id, sha256: await sha256Of(file) });
+      const known = await db.manager.findOneBy(PhotoEntity, { id: body.id });
+      if (known && (known.workshopId !== workshopId || known.contentHash !== hash))
+        throw conflict('This id is already in use with other content.');
+      if (known) return { id: known.id, jobId: known.jobId, mediaType: known.mediaType };
+      const copies = await madeAnew(readers, member.id, file);
+      const [full, ...smaller] = copies;
+      if (!full) throw new Refusal(422, 'This photo cannot be read', 'Nothing was kept.');
       return db.transaction(async (manager) => {
         if (!(await manager.existsBy(JobEntity, { id: params.id, workshopId }))) throw notFound('The job');
-        const known = await manager.findOneBy(PhotoEntity, { id: body.id });
-        const blobId = known?.blobId ?? uuidv7();
-        if (!known)
-          await storeBlob(manager, { id: blobId, workshopId, sizeBytes: file.sizeBytes, sha256 }, file);
+        const blobId = uuidv7();
+        await storeBlobBytes(manager, { id: blobId, workshopId }, full.bytes);
         const { row } = await insertOnce(manager, PhotoEntity, {
           id: body.id,
           workshopId,
           jobId: params.id,
           blobId,
-          mediaType,
+          mediaType: full.mediaType,
           uploadedAt: new Date(),
-          contentHash: contentHash({ jobId: params.id, sha256 }),
+          contentHash: hash,
+          cleaned: true,
+          unreadable: null,
         });
+        await manager.insert(
+          PhotoCopyEntity,
+          smaller.map((copy) => ({ ...copy, photoId: row.id })),
+        );
         return { id: row.id, jobId: row.jobId, mediaType: row.mediaType };
       });
     },
@@ -67,8 +94,10 @@ export const photoRoutes: Route[] = [
     method: 'get',
     path: '/api/photos/:id',
     access: 'viewer',
-    summary: 'A photo, byte for byte',
+    summary: 'A photo as it is shown, or a small one for lists',
     params: z.object({ id: idSchema }),
-    handle: ({ params, db, workshopId, res }) => sendPhoto(db, { id: params.id, workshopId }, res),
+    query: z.object({ size: z.enum(['full', 'thumb']).default('full') }),
+    handle: ({ params, query, db, readers, workshopId, res }) =>
+      sendPhoto(db, readers, { id: params.id, workshopId }, query.size, res),
   }),
 ];

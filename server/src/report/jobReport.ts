@@ -3,13 +3,13 @@ import type { Job } from '@white-ember/core/contract';
 import { deriveJob, sealedLimits, unsealJob, vehicleFactsOf } from '@white-ember/core/job';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { reportOf, type Report, type ReportChoice } from '@white-ember/core/report';
-import { readBlob } from '../blobs/blob.service.ts';
+import { Refusal } from '../app/problem.ts';
 import { presentJob } from '../jobs/job.service.ts';
 import { limitsOf } from '../limits/limits.service.ts';
 import { vehicleOutlook } from '../outlook/outlook.service.ts';
 import { WorkshopEntity } from '../people/member.entity.ts';
-import { PhotoEntity } from '../photos/photo.entity.ts';
-import { isPrintable } from './printablePhoto.ts';
+import { photoCopy } from '../photos/photo.service.ts';
+import type { FileReaders } from '../reading/fileReaders.ts';
 import { reportPdf } from './reportPdf.ts';
 
 /** A job’s report as it is told to somebody. */
@@ -71,24 +71,23 @@ export const photosOf = (report: Report): string[] =>
     blocks.flatMap((block) => (block.kind === 'photos' ? block.photos.map(({ id }) => id) : [])),
   );
 
-const LARGEST_PHOTO = 6 * 1024 * 1024;
-
-/** Photos as data of the file; one that a PDF cannot hold stays with the job. */
-async function imagesOf(db: DataSource, workshopId: string, report: Report): Promise<Map<string, string>> {
+/** Photos as data of the file; one that cannot be shown stays with the job. */
+async function imagesOf(
+  db: DataSource,
+  readers: FileReaders,
+  workshopId: string,
+  report: Report,
+): Promise<Map<string, string>> {
   const images = new Map<string, string>();
   for (const id of photosOf(report)) {
-    const row = await db.manager.findOneBy(PhotoEntity, { id, workshopId });
-    if (!row) continue;
-    const pieces: Buffer[] = [];
-    let size = 0;
-    for await (const piece of readBlob(db, row.blobId)) {
-      size += piece.length;
-      if (size > LARGEST_PHOTO) break;
-      pieces.push(Buffer.from(piece));
+    try {
+      const { mediaType, bytes } = await photoCopy(db, readers, { id, workshopId }, 'print');
+      const pieces: Buffer[] = [];
+      for await (const piece of bytes) pieces.push(piece);
+      images.set(id, `data:${mediaType};base64,${Buffer.concat(pieces).toString('base64')}`);
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
     }
-    const bytes = Buffer.concat(pieces);
-    if (size <= LARGEST_PHOTO && (await isPrintable(bytes, row.mediaType)))
-      images.set(id, `data:${row.mediaType};base64,${bytes.toString('base64')}`);
   }
   return images;
 }
@@ -96,8 +95,9 @@ async function imagesOf(db: DataSource, workshopId: string, report: Report): Pro
 /** The report as PDF: a stream that begins when it is ended. */
 export const pdfOf = async (
   db: DataSource,
+  readers: FileReaders,
   workshopId: string,
   report: Report,
   pressure: ReportChoice['pressure'],
 ): Promise<ReturnType<typeof reportPdf>> =>
-  reportPdf(report, pressure, await imagesOf(db, workshopId, report));
+  reportPdf(report, pressure, await imagesOf(db, readers, workshopId, report));

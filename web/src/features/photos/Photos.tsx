@@ -33,7 +33,7 @@ export function Photos({ open, canEnter, part }: { open: OpenJob; canEnter: bool
           <li key={id}>
             <a href={`/api/photos/${body.photo}`} target="_blank" rel="noreferrer">
               <img
-                src={`/api/photos/${body.photo}`}
+                src={`/api/photos/${body.photo}?size=thumb`}
                 alt={body.caption ?? 'Photo without a caption'}
                 loading="lazy"
                 className="w-full aspect-square object-cover border-2 border-rule"

@@ -31,7 +31,7 @@ export function RefitList({
           {part.off.body.photo ? (
             <a href={`/api/photos/${part.off.body.photo}`} target="_blank" rel="noreferrer">
               <img
-                src={`/api/photos/${part.off.body.photo}`}
+                src={`/api/photos/${part.off.body.photo}?size=thumb`}
                 alt={`${part.off.body.what} when it came off`}
                 loading="lazy"
                 className="h-28 border-2 border-rule"
