@@ -17,6 +17,9 @@ process.on('uncaughtException', (error) => {
 const db = await createDataSource(config.databaseUrl, log).initialize();
 const { app, close } = await createApp(db, config, log);
 const server = createServer(app);
+// Large files may take long over a weak network: what stalls is ended by the application.
+server.requestTimeout = 0;
+server.headersTimeout = 30_000;
 server.listen(config.port, config.host, () => {
   const address = server.address();
   process.stdout.write(`ready ${typeof address === 'object' && address ? address.port : config.port}\n`);

@@ -66,6 +66,8 @@ export const sessionSchema = z.object({
   firstRun: z.boolean(),
   member: memberSchema.optional(),
   workshop: workshopSchema.optional(),
+  /** What whoever leads should know of the installation: a disk that is nearly full. */
+  warning: z.string().optional(),
   /** Largest file that this installation takes. */
   maxUploadBytes: z.number().int(),
   /** Demo sign-ins, only on an installation that holds the demo workshop. */

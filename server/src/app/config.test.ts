@@ -1,3 +1,5 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { readConfig, urlFromPg } from './config.ts';
@@ -19,6 +21,7 @@ describe('settings', () => {
       sessionIdleHours: 96,
       logLevel: 'warn',
       mailFrom: 'workshop@white-ember.invalid',
+      uploadFolder: join(tmpdir(), 'white-ember-uploads'),
       programFolder: import.meta.dirname,
     });
   });

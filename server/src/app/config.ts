@@ -1,3 +1,6 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
 /** Everything that may differ between installations, read once from the environment. */
 export interface Config {
   readonly databaseUrl: string;
@@ -21,6 +24,8 @@ export interface Config {
   /** How the installation is reached from outside, for links in letters; as the request came in where it is not said. */
   readonly publicUrl?: string;
   readonly logLevel: string;
+  /** Where uploads lie until they are stored; what is left there is swept. */
+  readonly uploadFolder: string;
   /** Where the programs lie that read files from outside: beside the server's own bundle. */
   readonly programFolder: string;
 }
@@ -58,6 +63,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     mailFrom: env['WHITE_EMBER_MAIL_FROM'] ?? 'workshop@white-ember.invalid',
     ...(env['WHITE_EMBER_URL'] ? { publicUrl: env['WHITE_EMBER_URL'].replace(/\/+$/, '') } : {}),
     logLevel: env['WHITE_EMBER_LOG'] ?? 'warn',
+    uploadFolder: env['WHITE_EMBER_UPLOADS'] ?? join(tmpdir(), 'white-ember-uploads'),
     programFolder: env['WHITE_EMBER_PROGRAMS'] ?? import.meta.dirname,
   };
 }

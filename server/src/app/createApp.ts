@@ -1,10 +1,8 @@
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
-import multer from 'multer';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { RequestHandler } from 'express';
@@ -19,6 +17,7 @@ import { ALL_ROUTES } from './routes.ts';
 import { keptSecret } from './secrets.ts';
 import { createSessionLayer, csrfGuard } from './session.ts';
 import { SignInLimits } from './signInLimits.ts';
+import { keepSwept, stallLimit, uploadTaker } from './uploads.ts';
 
 export interface Application {
   readonly app: Express;
@@ -89,25 +88,22 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
       },
     }),
   );
+  app.use('/api', stallLimit);
   app.use('/api', express.json({ limit: '2mb', verify: refuseDeepJson }));
   for (const layer of sessions.middleware) app.use('/api', layer);
   app.use('/api', csrfGuard);
 
-  const uploaderOf = (fileSize: number): RequestHandler =>
-    multer({
-      storage: multer.diskStorage({ destination: join(tmpdir()) }),
-      limits: { fileSize, files: 1, fields: 2, fieldSize: 100_000 },
-    }).single('file');
   registerRoutes(ALL_ROUTES, {
     app,
     db,
     config,
     readers: new FileReaders(config.programFolder),
-    uploader: uploaderOf(config.maxUploadBytes),
-    archiveUploader: uploaderOf(config.maxArchiveBytes),
+    uploader: uploadTaker(config.uploadFolder, config.maxUploadBytes),
+    archiveUploader: uploadTaker(config.uploadFolder, config.maxArchiveBytes),
     signInLimits,
     memberOf: (req) => memberOf(req, db),
   });
+  const endSweeping = keepSwept(config.uploadFolder, log);
   app.use('/api', () => {
     throw new Refusal(404, 'There is no such address');
   });
@@ -116,6 +112,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
   return {
     app,
     close: async () => {
+      endSweeping();
       await sessions.close();
       await limiterPool.end();
     },

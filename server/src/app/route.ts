@@ -98,8 +98,8 @@ export interface Wiring {
   readonly db: DataSource;
   readonly config: Config;
   readonly readers: FileReaders;
-  readonly uploader: RequestHandler;
-  readonly archiveUploader: RequestHandler;
+  readonly uploader: readonly RequestHandler[];
+  readonly archiveUploader: readonly RequestHandler[];
   readonly signInLimits: SignInLimits;
   readonly memberOf: (req: Request) => Promise<Member | undefined>;
 }
@@ -146,7 +146,7 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
       }
       next();
     });
-    if (route.upload) chain.push(route.upload === 'archive' ? wiring.archiveUploader : wiring.uploader);
+    if (route.upload) chain.push(...(route.upload === 'archive' ? wiring.archiveUploader : wiring.uploader));
     chain.push(async (req, res) => {
       try {
         const member = res.locals['member'] as Member | undefined;

@@ -12,6 +12,7 @@ import type { Config } from '../app/config.ts';
 import { networkOf } from '../app/network.ts';
 import { Refusal } from '../app/problem.ts';
 import { memberRoute, publicRoute, type Route } from '../app/route.ts';
+import { diskWarning } from '../app/uploads.ts';
 import { csrfTokenOf, endSession, startSession, VISITOR_TOKEN } from '../app/session.ts';
 import { contentHash } from '../database/once.ts';
 import { MemberEntity, NEW_MEMBER, toWorkshop, WorkshopEntity, type Member } from './member.entity.ts';
@@ -41,7 +42,9 @@ async function describeSession(req: Request, db: DataSource, config: Config): Pr
   const member = await memberOf(req, db);
   if (member) {
     const workshop = await db.manager.findOneByOrFail(WorkshopEntity, { id: member.workshopId });
+    const warning = member.role === 'lead' ? await diskWarning(config.uploadFolder) : undefined;
     return {
+      ...(warning === undefined ? {} : { warning }),
       csrfToken: csrfTokenOf(req),
       maxUploadBytes: config.maxUploadBytes,
       firstRun: false,

@@ -1,5 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
 import { pino } from 'pino';
 import pg from 'pg';
 import type { DataSource } from 'typeorm';
@@ -52,6 +53,7 @@ export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: 
     sessionIdleHours: 96,
     mailFrom: 'workshop@white-ember.invalid',
     logLevel: 'silent',
+    uploadFolder: join(inject('scratchFolder'), 'uploads'),
     programFolder: inject('programFolder'),
     ...changes,
   };

@@ -2,6 +2,7 @@ import { QueryStatus } from '@reduxjs/toolkit/query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Button } from '../ui/Button.tsx';
+import { Notice } from '../ui/Notice.tsx';
 import { api, problemOf, useSessionQuery } from './api.ts';
 import { ClockRinger } from '../features/clocks/ClockRinger.tsx';
 import { Header } from './Header.tsx';
@@ -85,6 +86,7 @@ export function Shell() {
       </a>
       <Header member={session.data.member} onPalette={() => setPalette(true)} />
       <ClockRinger />
+      {session.data.warning ? <Notice title={session.data.warning} tone="alarm" /> : null}
       <div id="work" className={`grow flex flex-col ${printed ? '' : 'min-h-0'}`}>
         <Outlet />
       </div>
