@@ -6,7 +6,10 @@ import type { Member } from '@white-ember/core/contract';
 import { unitLabel } from '@white-ember/core/quantities';
 import { RunningClocks } from '../features/clocks/RunningClocks.tsx';
 import { RecordingMark } from '../features/live/RecordingMark.tsx';
-import { WaitingMark } from '../features/ledger/WaitingMark.tsx';
+import { sendWaiting } from '../features/ledger/outbox.ts';
+import { useWaiting, WaitingMark } from '../features/ledger/WaitingMark.tsx';
+import { Button } from '../ui/Button.tsx';
+import { Sheet } from '../ui/Sheet.tsx';
 import { api, useSignOutMutation } from './api.ts';
 import { preferred } from './preferences.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
@@ -30,6 +33,18 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
   const preferences = useAppSelector((state) => state.preferences);
   const [signOut] = useSignOutMutation();
   const [units, setUnits] = useState(false);
+  const { own: waiting } = useWaiting();
+  const [leaving, setLeaving] = useState(false);
+  const leave = (): void => {
+    void signOut()
+      .unwrap()
+      .then(() => {
+        setLeaving(false);
+        void navigate('/jobs');
+        dispatch(api.util.resetApiState());
+      })
+      .catch(() => undefined);
+  };
   const link = ({ isActive }: { isActive: boolean }): string =>
     `font-head font-semibold min-h-11 px-2 grid place-items-center ${isActive ? 'border-b-4 border-ember' : 'border-b-4 border-transparent'}`;
   return (
@@ -113,15 +128,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
             <DropdownMenu.Separator className="border-t-2 border-rule my-1" />
             <DropdownMenu.Item
               className={ITEM}
-              onSelect={() =>
-                void signOut()
-                  .unwrap()
-                  .then(() => {
-                    void navigate('/jobs');
-                    dispatch(api.util.resetApiState());
-                  })
-                  .catch(() => undefined)
-              }
+              onSelect={() => (waiting.length > 0 ? setLeaving(true) : leave())}
             >
               Sign out
             </DropdownMenu.Item>
@@ -129,6 +136,20 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       {units ? <UnitsSheet onClose={() => setUnits(false)} /> : null}
+      <Sheet open={leaving} onOpenChange={setLeaving} title="Sign out with entries waiting?">
+        <div className="grid gap-4">
+          <p>
+            {waiting.length === 1 ? 'One entry is' : `${waiting.length} entries are`} not with the server yet.
+            They stay on this device and are sent when you sign in here again.
+          </p>
+          <div className="flex flex-wrap gap-3">
+            <Button weight="main" onClick={() => void dispatch(sendWaiting())}>
+              Send now
+            </Button>
+            <Button onClick={leave}>Sign out</Button>
+          </div>
+        </div>
+      </Sheet>
     </header>
   );
 }

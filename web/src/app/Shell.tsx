@@ -9,6 +9,7 @@ import { Header } from './Header.tsx';
 import { useBurnWatch } from '../features/burn/run/openWatch.ts';
 import { useAppSelector } from './store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
+import { setDraftOwner } from '../ui/useDraft.ts';
 
 // Not needed to see the first screen: loaded beside it or when first wanted.
 const SignInPage = lazy(async () => ({
@@ -16,6 +17,9 @@ const SignInPage = lazy(async () => ({
 }));
 const FirstPassword = lazy(async () => ({
   default: (await import('../features/people/ChangePassword.tsx')).FirstPassword,
+}));
+const SignInAgain = lazy(async () => ({
+  default: (await import('../features/people/SignInAgain.tsx')).SignInAgain,
 }));
 const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
 const BurnKeeper = lazy(async () => ({
@@ -31,6 +35,7 @@ export function Shell() {
   const session = useSessionQuery();
   const theme = useAppSelector((state) => state.preferences.theme);
   const watch = useBurnWatch();
+  const ended = useAppSelector((state) => state.sessionEnd.ended);
   const [palette, setPalette] = useState(false);
   const [keys, setKeys] = useState(false);
   useGlobalKeys({ palette: () => setPalette(true), keys: () => setKeys(true) });
@@ -72,6 +77,7 @@ export function Shell() {
       </Suspense>
     );
   }
+  setDraftOwner(session.data.member.id);
   if (session.data.member.mustChangePassword) {
     return (
       <Suspense>
@@ -91,6 +97,7 @@ export function Shell() {
         <Outlet />
       </div>
       <Suspense>
+        {ended ? <SignInAgain member={session.data.member} /> : null}
         {watch ? <BurnKeeper watch={watch} /> : null}
         {palette ? (
           <CommandPalette
@@ -105,6 +112,8 @@ export function Shell() {
           position="bottom-right"
           theme={theme === 'bay' ? 'dark' : 'light'}
           offset={aboveTape ? 230 : 24}
+          // On a phone above the bar of stages.
+          mobileOffset={{ bottom: aboveTape ? 84 : 16 }}
           // Undone with gloves on, too: large, and none behind another.
           expand
           toastOptions={{ actionButtonStyle: { height: 44, padding: '0 16px', fontSize: 16 } }}

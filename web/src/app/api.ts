@@ -42,6 +42,7 @@ import type { Entry, NewEntry } from '@white-ember/core/ledger';
 import type { HandOver, Mail, NewMail, NewShare, Share, SharedReport } from '@white-ember/core/report';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { learnServerTime } from './serverClock.ts';
+import { sessionEnded } from './sessionEnd.ts';
 
 let csrfToken: string | undefined;
 
@@ -76,6 +77,9 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> =
     result = await raw(args, api, extra);
   }
   learnToken(result.data);
+  // Signing in and out have answers of their own; anything else that wants a session had one.
+  const path = typeof args === 'string' ? args : args.url;
+  if (result.error?.status === 401 && !path.startsWith('/session')) api.dispatch(sessionEnded());
   return result;
 };
 

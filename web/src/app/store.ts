@@ -2,6 +2,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { outboxSlice, startOutbox } from '../features/ledger/outbox.ts';
 import { api } from './api.ts';
+import { sessionEndSlice } from './sessionEnd.ts';
 import { keepPreferences, preferencesSlice } from './preferences.ts';
 
 export const store = configureStore({
@@ -9,6 +10,7 @@ export const store = configureStore({
     [api.reducerPath]: api.reducer,
     preferences: preferencesSlice.reducer,
     outbox: outboxSlice.reducer,
+    sessionEnd: sessionEndSlice.reducer,
   },
   middleware: (defaults) => defaults().concat(api.middleware),
 });

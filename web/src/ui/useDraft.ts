@@ -7,12 +7,19 @@ import {
   type UseFormReturn,
 } from 'react-hook-form';
 
-const keyOf = (name: string): string => `white-ember draft ${name}`;
+/** Whose drafts are read and kept: several people may sign in on one device. */
+let owner = '';
+export const setDraftOwner = (memberId: string): void => {
+  owner = memberId;
+};
+
+const keyOf = (name: string): string => `white-ember draft ${owner} ${name}`;
 
 /** A half-typed form found on this device, or the given start. */
 function readDraft<T>(name: string, start: T): T {
   try {
-    const text = localStorage.getItem(keyOf(name));
+    // Before drafts had an owner they had this key: what lies there is not lost.
+    const text = localStorage.getItem(keyOf(name)) ?? localStorage.getItem(`white-ember draft ${name}`);
     return text === null ? start : { ...start, ...(JSON.parse(text) as T) };
   } catch {
     return start;
@@ -57,6 +64,7 @@ export function useDraftForm<T extends FieldValues>(
       form.reset(empty);
       window.clearTimeout(timer.current);
       localStorage.removeItem(keyOf(name));
+      localStorage.removeItem(`white-ember draft ${name}`);
     },
     [form, name, empty],
   );

@@ -12,6 +12,7 @@ import { Tape } from '../tape/Tape.tsx';
 import { LedgerSheet } from '../ledger/LedgerSheet.tsx';
 import { EntrySheet } from '../ledger/EntrySheet.tsx';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { StageBar } from './StageBar.tsx';
 import { StageWork } from './StageWork.tsx';
 import type { OpenJob } from './useJob.ts';
 import { WithJob } from './WithJob.tsx';
@@ -79,7 +80,8 @@ function OpenJobPage({ open }: { open: OpenJob }) {
     );
   const canEnter = canWork && at === undefined && (!derived.signedOff || stage === 'hand-over');
   return (
-    <div className="grow flex flex-col lg:h-[calc(100dvh-48px)] lg:min-h-[640px]">
+    <div className="grow flex flex-col max-lg:pb-20 lg:h-[calc(100dvh-48px)] lg:min-h-[640px]">
+      <StageBar stage={stage} onStage={go} />
       <section aria-label="Line" className="bg-card border-b-2 border-rule shrink-0">
         <div className="px-3 sm:px-4 pt-1.5 flex flex-wrap gap-x-4 items-baseline">
           <h1 className="text-xl leading-tight">{vehicle.plate}</h1>

@@ -16,6 +16,12 @@ const spoken = (body: EntryBody): string => {
   return `${figure.charAt(0).toUpperCase()}${figure.slice(1)}: entered`;
 };
 
+/** A fault that must not pass unseen, wherever on the page its field is. */
+async function tell(title: string, description: string): Promise<void> {
+  const { toast } = await import('sonner');
+  toast.error(title, { description, duration: 12_000 });
+}
+
 /** Checks an entry by the ledger's own schema, keeps it and offers to take it back. Resolves to what is wrong, by field. */
 export function useAddEntry(jobId: string): AddEntry {
   const dispatch = useAppDispatch();
@@ -23,11 +29,21 @@ export function useAddEntry(jobId: string): AddEntry {
     async (body, supersedes, { quiet = false } = {}) => {
       const parsed = entryBodySchema.safeParse(body);
       if (!parsed.success) {
+        // Said whole, too: the field of a fault may not be on the form, or far up.
+        const faults = [...new Set(parsed.error.issues.map(({ message }) => message))];
+        await tell('Not entered', faults.join(' · '));
         return Object.fromEntries(parsed.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
       }
-      const entry: NewEntry = await dispatch(
-        addEntry({ jobId, body: parsed.data, ...(supersedes ? { supersedes } : {}) }),
-      ).unwrap();
+      let entry: NewEntry;
+      try {
+        entry = await dispatch(
+          addEntry({ jobId, body: parsed.data, ...(supersedes ? { supersedes } : {}) }),
+        ).unwrap();
+      } catch (error) {
+        const { message = 'Not entered' } = error as { message?: string };
+        await tell('Not entered', message);
+        return { entry: message };
+      }
       if (!quiet && body.kind !== 'caution-acknowledged' && body.kind !== 'withdrawn') {
         const { toast } = await import('sonner');
         toast(spoken(parsed.data), {

@@ -50,7 +50,13 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
     if (!job) return undefined;
     const known = new Set(job.entries.map((entry) => entry.id));
     const mine: Entry[] = items
-      .filter((item) => item.jobId === jobId && item.refused === undefined && !known.has(item.entry.id))
+      .filter(
+        (item) =>
+          item.jobId === jobId &&
+          item.memberId === member?.id &&
+          item.refused === undefined &&
+          !known.has(item.entry.id),
+      )
       .map((item, i) => ({
         ...item.entry,
         jobId,
@@ -90,7 +96,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       ...(at === undefined ? {} : { at }),
       ...(sealed && at === undefined ? { sealed: sealed.sealed } : {}),
     };
-  }, [query.data, items, jobId, member?.name, pressureUnit, at]);
+  }, [query.data, items, jobId, member?.id, member?.name, pressureUnit, at]);
   return {
     ...(open ? { open } : {}),
     ...(query.error && !query.data ? { error: query.error } : {}),

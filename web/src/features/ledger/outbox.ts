@@ -4,13 +4,15 @@ import type { EntryBody, NewEntry } from '@white-ember/core/ledger';
 import { serverNow } from '../../app/serverClock.ts';
 import { api, problemOf } from '../../app/api.ts';
 import type { AppDispatch, RootState } from '../../app/store.ts';
-import { outboxStore, type Waiting } from './outboxStore.ts';
+import { onOtherTab, outboxStore, type Waiting } from './outboxStore.ts';
 
 interface OutboxState {
   readonly items: readonly Waiting[];
   readonly sending: boolean;
   /** True while the last try found no server. */
   readonly offline: boolean;
+  /** Why this browser keeps nothing, where it does not: then entries go to the server at once, or are not taken. */
+  readonly storeFault?: string;
 }
 
 const initialState: OutboxState = { items: [], sending: false, offline: false };
@@ -29,15 +31,21 @@ export const outboxSlice = createSlice({
       items: state.items.filter((item) => item.entry.id !== payload),
     }),
     sendingChanged: (state, { payload }: PayloadAction<boolean>) => ({ ...state, sending: payload }),
+    storeFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, storeFault: payload }),
     offlineChanged: (state, { payload }: PayloadAction<boolean>) => ({ ...state, offline: payload }),
   },
 });
 
-const { loaded, queued, left, sendingChanged, offlineChanged } = outboxSlice.actions;
+const { loaded, queued, left, sendingChanged, offlineChanged, storeFailed } = outboxSlice.actions;
 
-/** Worth another try later; anything else is the server's last word on this entry. */
+/** The server or the way to it is not there for any entry: all wait. */
 const passing = (status: number): boolean =>
-  status === 0 || status === 401 || status === 429 || status >= 500;
+  status === 0 || status === 401 || status === 429 || [502, 503, 504, 507].includes(status);
+/** The server failed at this one: it is tried again later, and the others go on. */
+const failing = (status: number): boolean => status >= 500;
+/** One that failed is tried again no more often than this. */
+const FAILED_AGAIN_MS = 30_000;
+const failedAt = new Map<string, number>();
 
 /** Sends what waits, oldest first, one at a time, so that the ledger's order is the order of the work. */
 export const sendWaiting = createAsyncThunk<void, void, { state: RootState; dispatch: AppDispatch }>(
@@ -50,6 +58,7 @@ export const sendWaiting = createAsyncThunk<void, void, { state: RootState; disp
       for (const item of await outboxStore.all()) {
         if (item.refused !== undefined || item.memberId !== memberId) continue;
         const { jobId, entry } = item;
+        if (Date.now() - (failedAt.get(entry.id) ?? 0) < FAILED_AGAIN_MS) continue;
         const sent = await dispatch(api.endpoints.appendEntry.initiate({ jobId, entry }));
         if (sent.data) {
           const stored = sent.data;
@@ -67,6 +76,13 @@ export const sendWaiting = createAsyncThunk<void, void, { state: RootState; disp
         if (passing(problem.status)) {
           dispatch(offlineChanged(problem.status === 0 || problem.status >= 500));
           return;
+        }
+        if (failing(problem.status)) {
+          failedAt.set(entry.id, Date.now());
+          const failed: Waiting = { ...item, failed: problem.detail ?? problem.title };
+          await outboxStore.put(failed);
+          dispatch(queued(failed));
+          continue;
         }
         const refused: Waiting = { ...item, refused: problem.detail ?? problem.title };
         await outboxStore.put(refused);
@@ -93,13 +109,44 @@ export const addEntry = createAsyncThunk<
     ...(supersedes === undefined ? {} : { supersedes }),
   };
   const item: Waiting = { jobId, memberId, entry };
-  await outboxStore.put(item);
+  try {
+    await outboxStore.put(item);
+  } catch (error) {
+    // A private window, a full disk: what cannot be kept here is sent at once, and is not entered where that fails.
+    dispatch(storeFailed((error as Error).message));
+    await sendAtOnce(dispatch, item);
+    return entry;
+  }
   dispatch(queued(item));
   void dispatch(sendWaiting());
   return entry;
 });
 
-/** Throws away an entry that the server refused; the person saw why. */
+async function sendAtOnce(dispatch: AppDispatch, { jobId, entry }: Waiting): Promise<void> {
+  const sent = await dispatch(api.endpoints.appendEntry.initiate({ jobId, entry }));
+  const stored = sent.data;
+  if (!stored) {
+    const { title, detail } = problemOf(sent.error);
+    throw new Error(
+      `Not entered. This browser cannot keep entries, and the server did not take it: ${detail ?? title}`,
+    );
+  }
+  dispatch(
+    api.util.updateQueryData('job', jobId, (job) => {
+      if (!job.entries.some((known) => known.id === stored.id)) job.entries.push(stored);
+    }),
+  );
+}
+
+/** Tries one that failed again now. */
+export const sendFailedAgain =
+  (id: string) =>
+  (dispatch: AppDispatch): void => {
+    failedAt.delete(id);
+    void dispatch(sendWaiting());
+  };
+
+/** Throws away an entry that the server refused or failed at; the person saw why. */
 export const discardRefused = createAsyncThunk<void, string, { dispatch: AppDispatch }>(
   'outbox/discard',
   async (id, { dispatch }) => {
@@ -112,10 +159,18 @@ const RETRY_MS = 3000;
 
 /** Loads what an earlier page left and tries again every few seconds and whenever the network is back. */
 export function startOutbox(dispatch: AppDispatch, getState: () => RootState): void {
-  void outboxStore.all().then((items) => {
-    dispatch(loaded(items));
-    if (items.length > 0) void dispatch(sendWaiting());
-  });
+  const load = (): Promise<readonly Waiting[]> =>
+    outboxStore.all().then((items) => {
+      dispatch(loaded(items));
+      return items;
+    });
+  load().then(
+    (items) => {
+      if (items.length > 0) void dispatch(sendWaiting());
+    },
+    (error: unknown) => dispatch(storeFailed((error as Error).message)),
+  );
+  onOtherTab(() => void load().catch(() => undefined));
   const tryAgain = (): void => {
     if (getState().outbox.items.some((item) => item.refused === undefined)) void dispatch(sendWaiting());
   };

@@ -1,0 +1,35 @@
+import { useEffect, useRef } from 'react';
+import { STAGE_LABELS, STAGES, type Stage } from '@white-ember/core/job';
+import { RunningClocks } from '../clocks/RunningClocks.tsx';
+
+/** For the thumb, where the tape lies far down: stages and the running clock at the lower edge, always. */
+export function StageBar({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
+  const current = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    current.current?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [stage]);
+  return (
+    <nav
+      aria-label="Stages at hand"
+      className="no-print lg:hidden fixed inset-x-0 bottom-0 z-40 bg-tape text-tape-ink border-t-2 border-ink flex items-center gap-2 px-1 pb-[env(safe-area-inset-bottom)]"
+    >
+      <div className="grow min-w-0 flex overflow-x-auto" tabIndex={-1}>
+        {STAGES.map((name) => (
+          <button
+            key={name}
+            ref={name === stage ? current : undefined}
+            type="button"
+            aria-current={name === stage ? 'step' : undefined}
+            className={`shrink-0 min-h-14 px-3 font-head font-semibold border-b-4 ${name === stage ? 'border-ember' : 'border-transparent'}`}
+            onClick={() => onStage(name)}
+          >
+            {STAGE_LABELS[name]}
+          </button>
+        ))}
+      </div>
+      <div className="shrink-0">
+        <RunningClocks />
+      </div>
+    </nav>
+  );
+}
