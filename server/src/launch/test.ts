@@ -51,8 +51,7 @@ async function run(
   const began = performance.now();
   if (!beside) process.stdout.write(`\n== ${title}\n`);
   const words: Buffer[] = [];
-  // The browser goes first: its tests wait for what people would wait for.
-  const child = spawn('nice', ['-n', title === 'browser' ? '0' : '4', process.execPath, file, ...args], {
+  const child = spawn(process.execPath, [file, ...args], {
     cwd: root,
     stdio: ['ignore', beside ? 'pipe' : 'inherit', beside ? 'pipe' : 'inherit'],
     env: { ...process.env, ...env },
@@ -105,7 +104,7 @@ async function browser(): Promise<Count> {
     'browser',
     program('@playwright/test/cli.js'),
     ['test', '-c', 'e2e', '--reporter=line,json'],
-    { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report }, beside: true },
+    { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
   );
   return counted(
     ok,
@@ -151,11 +150,11 @@ const oneProcess = (part: string, title: string, file: string, args: readonly st
   go: async () => asCount(await run(title, file, args, { beside: true })),
 });
 
-/** Half of a browser test is waiting: it goes beside all the others, which take what it leaves of the cores. */
-const IN_FRONT: readonly Check[] = [{ part: 'browser', go: browser }];
+/** Whole jobs in a browser keep both cores busy and wait for what people would wait for: nothing goes beside them. */
+const ALONE: readonly Check[] = [{ part: 'browser', go: browser }];
 
 /** The others in two lanes, the longest first. */
-const BEHIND: readonly Check[] = [
+const BESIDE: readonly Check[] = [
   { part: 'api', go: () => vitest('api', ['server'], true) },
   oneProcess('lint', 'eslint', program('eslint/bin/eslint.js'), ['web/src', '--max-warnings=0']),
   oneProcess('lint', 'prettier', program('prettier/bin/prettier.cjs'), ['--check', '--log-level=warn', '.']),
@@ -166,7 +165,7 @@ const BEHIND: readonly Check[] = [
   ),
   { part: 'unit', go: () => vitest('unit', ['core', 'web', 'cli'], true) },
 ];
-const ALL: readonly Check[] = [...IN_FRONT, ...BEHIND];
+const ALL: readonly Check[] = [...BESIDE, ...ALONE];
 
 const NEEDS_POSTGRES = new Set(['api', 'browser']);
 
@@ -193,12 +192,12 @@ async function main(wanted: readonly string[]): Promise<void> {
     await buildWeb(root);
   }
   const counts: Count[] = [];
-  const waiting = BEHIND.filter(isWanted);
+  const waiting = BESIDE.filter(isWanted);
   const lane = async (): Promise<void> => {
     for (let check = waiting.shift(); check; check = waiting.shift()) counts.push(await check.go());
   };
-  const front = IN_FRONT.filter(isWanted).map(async ({ go }) => void counts.push(await go()));
-  await Promise.all([...front, lane(), lane()]);
+  await Promise.all([lane(), lane()]);
+  for (const check of ALONE.filter(isWanted)) counts.push(await check.go());
   const sum = (pick: (count: Count) => number): number =>
     counts.reduce((total, count) => total + pick(count), 0);
   for (const title of retried) process.stdout.write(`\npassed only when tried again: ${title}`);
