@@ -5,7 +5,6 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import type { RequestHandler } from 'express';
 import type { DataSource } from 'typeorm';
 import pg from 'pg';
 import { memberOf } from '../people/members.ts';

@@ -4,9 +4,9 @@ import sharp from 'sharp';
 export async function madePhoto({
   width = 40,
   height = 24,
-  kind = 'jpeg' as 'jpeg' | 'png',
+  kind = 'jpeg',
   seed = 0,
-} = {}): Promise<Uint8Array> {
+}: { width?: number; height?: number; kind?: 'jpeg' | 'png'; seed?: number } = {}): Promise<Uint8Array> {
   const image = sharp({
     create: { width, height, channels: 3, background: { r: (40 + 37 * seed) % 256, g: 90, b: 120 } },
   })
