@@ -22,6 +22,17 @@ async function tell(title: string, description: string): Promise<void> {
   toast.error(title, { description, duration: 12_000 });
 }
 
+/** Time for a form to show its faults beside their fields, ms. */
+const SHOWN_BY_MS = 250;
+
+/** Of the faults of an entry those that the form has no place for, such as of a field that is folded away. */
+async function tellUnseen(faults: readonly string[]): Promise<void> {
+  await new Promise((later) => setTimeout(later, SHOWN_BY_MS));
+  const page = document.body.innerText;
+  const unseen = [...new Set(faults)].filter((fault) => !page.includes(fault));
+  if (unseen.length > 0) await tell('Not entered', unseen.join(' · '));
+}
+
 /** Checks an entry by the ledger's own schema, keeps it and offers to take it back. Resolves to what is wrong, by field. */
 export function useAddEntry(jobId: string): AddEntry {
   const dispatch = useAppDispatch();
@@ -29,9 +40,7 @@ export function useAddEntry(jobId: string): AddEntry {
     async (body, supersedes, { quiet = false } = {}) => {
       const parsed = entryBodySchema.safeParse(body);
       if (!parsed.success) {
-        // Said whole, too: the field of a fault may not be on the form, or far up.
-        const faults = [...new Set(parsed.error.issues.map(({ message }) => message))];
-        await tell('Not entered', faults.join(' · '));
+        void tellUnseen(parsed.error.issues.map(({ message }) => message));
         return Object.fromEntries(parsed.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
       }
       let entry: NewEntry;
