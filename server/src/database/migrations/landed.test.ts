@@ -84,6 +84,12 @@ const LANDED = {
   '1764330000000-HandOver.ts': 'c938f63489e4904f',
   '1764340000000-Visits.ts': 'a5097095ff1a6757',
   '1764350000000-Fleet.ts': '8d8b29423e5feed8',
+  '1764360000000-Repair.ts': 'c33c0cb549a0ffa0',
+  '1764361000000-LogFailures.ts': '9f750aa3d60fb14d',
+  '1764362000000-Seals.ts': 'd83919fb9f2f6d8a',
+  '1764363000000-Chain.ts': 'a48a190c23ee244b',
+  '1764364000000-People.ts': 'a8dbdd8c52203f4e',
+  '1764365000000-PhotoCopies.ts': 'c2dfeb957303613a',
 } as const;
 
 it('no migration that has landed was changed', () => {
