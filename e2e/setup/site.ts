@@ -97,13 +97,7 @@ export type Person = 'Tobin' | 'Imke' | 'Sorrel';
 
 /** As a demo person, by the API; the sign-in page has tests of its own. */
 export async function signIn(page: Page, site: Site, person: Person = 'Tobin'): Promise<void> {
-  const session = await page.request.get(`${site.address}/api/session`);
-  const { csrfToken } = (await session.json()) as { csrfToken: string };
-  const signed = await page.request.post(`${site.address}/api/session/demo`, {
-    data: { signInName: person.toLowerCase() },
-    headers: { 'x-csrf-token': csrfToken },
-  });
-  expect(signed.ok()).toBe(true);
+  await post(page, site, '/session/demo', { signInName: person.toLowerCase() });
   await page.goto(site.address);
   await expect(page.getByRole('heading', { name: 'Jobs', level: 1 })).toBeVisible();
 }
@@ -135,6 +129,17 @@ export async function newJob(page: Page, site: Site, plate: string): Promise<voi
   await page.waitForURL(/jobs\/[0-9a-f-]{36}\?stage=intake/);
 }
 
+/** A write by the API, as whoever is signed in. */
+export async function post(page: Page, site: Site, path: string, data: object): Promise<void> {
+  const session = await page.request.get(`${site.address}/api/session`);
+  const { csrfToken } = (await session.json()) as { csrfToken: string };
+  const answer = await page.request.post(`${site.address}/api${path}`, {
+    data,
+    headers: { 'x-csrf-token': csrfToken },
+  });
+  expect(answer.ok(), `${path}: ${answer.status()}`).toBe(true);
+}
+
 /** Appends entries to a job by the API, as the signed-in person. */
 export async function addEntries(
   page: Page,
@@ -142,15 +147,12 @@ export async function addEntries(
   jobId: string,
   bodies: readonly EntryBody[],
 ): Promise<void> {
-  const session = await page.request.get(`${site.address}/api/session`);
-  const { csrfToken } = (await session.json()) as { csrfToken: string };
-  for (const body of bodies) {
-    const appended = await page.request.post(`${site.address}/api/jobs/${jobId}/entries`, {
-      data: { id: uuidv7(), deviceTime: new Date().toISOString(), body },
-      headers: { 'x-csrf-token': csrfToken },
+  for (const body of bodies)
+    await post(page, site, `/jobs/${jobId}/entries`, {
+      id: uuidv7(),
+      deviceTime: new Date().toISOString(),
+      body,
     });
-    expect(appended.ok()).toBe(true);
-  }
 }
 
 /**

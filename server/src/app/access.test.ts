@@ -75,6 +75,15 @@ const newShare = (): object => ({ id: uuidv7(), version: 'plain', days: 7 });
 const outbox = mkdtempSync(join(tmpdir(), 'white-ember-outbox-'));
 const vehicleBody = (): object => ({ plate: 'AB 1', model: 'Tarn', family: 'Tarn 2.0', fitted: ['engine'] });
 
+const TUS = { 'tus-resumable': '1.0.0' };
+const beginUpload = async (client: TestClient): Promise<string | null> =>
+  (await client.send('POST', '/api/uploads', undefined, { ...TUS, 'upload-length': '3' })).headers.get(
+    'location',
+  );
+/** An upload of one's own; for who may begin none here, somebody else's. */
+const anUpload = async (client: TestClient): Promise<string> =>
+  (client === theirs.lead ? null : await beginUpload(client)) ?? (await beginUpload(mine.technician)) ?? '';
+
 /**
  * How each route is called rightly, on the workshop “Reedmere”. A route that is missing here fails the test: a new one
  * must say who may call it and be tried by everybody.
@@ -142,6 +151,15 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'get /api/jobs/:id': (c) => c.get(`/api/jobs/${mine.ids.job}`),
   'post /api/jobs/:id/entries': (c) =>
     c.post(`/api/jobs/${mine.ids.job}/entries`, entry({ kind: 'note', text: 'n' })),
+  'post /api/uploads': (c) => c.send('POST', '/api/uploads', undefined, { ...TUS, 'upload-length': '3' }),
+  'head /api/uploads/:id': async (c) => c.send('HEAD', await anUpload(c), undefined, TUS),
+  'patch /api/uploads/:id': async (c) =>
+    c.send('PATCH', await anUpload(c), 'abc', {
+      ...TUS,
+      'upload-offset': '0',
+      'content-type': 'application/offset+octet-stream',
+    }),
+  'delete /api/uploads/:id': async (c) => c.send('DELETE', await anUpload(c), undefined, TUS),
   'post /api/jobs/:id/logs': (c) => c.upload(`/api/jobs/${mine.ids.job}/logs`, { name: 'b.csv', bytes: LOG }),
   'get /api/logs/:id/raw': (c) => c.get(`/api/logs/${logId}/raw`),
   'get /api/logs/:id/columns': (c) => c.get(`/api/logs/${logId}/columns`),

@@ -16,7 +16,10 @@ import { ALL_ROUTES } from './routes.ts';
 import { keptSecret } from './secrets.ts';
 import { createSessionLayer, csrfGuard } from './session.ts';
 import { SignInLimits } from './signInLimits.ts';
-import { keepSwept, stallLimit, uploadTaker } from './uploads.ts';
+import { KeptUploads } from '../uploads/keptUploads.ts';
+import { stallLimit } from '../uploads/stallLimit.ts';
+import { keepSwept } from '../uploads/sweep.ts';
+import { uploadTaker } from '../uploads/uploadTaker.ts';
 
 export interface Application {
   readonly app: Express;
@@ -92,13 +95,18 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
   for (const layer of sessions.middleware) app.use('/api', layer);
   app.use('/api', csrfGuard);
 
+  const uploads = new KeptUploads(config.uploadFolder, {
+    file: config.maxUploadBytes,
+    archive: config.maxArchiveBytes,
+  });
   registerRoutes(ALL_ROUTES, {
     app,
     db,
     config,
     readers: new FileReaders(config.programFolder),
-    uploader: uploadTaker(config.uploadFolder, config.maxUploadBytes),
-    archiveUploader: uploadTaker(config.uploadFolder, config.maxArchiveBytes),
+    uploads,
+    uploader: uploadTaker(uploads, config.maxUploadBytes),
+    archiveUploader: uploadTaker(uploads, config.maxArchiveBytes),
     signInLimits,
     memberOf: (req) => memberOf(req, db),
   });

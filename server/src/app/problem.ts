@@ -19,6 +19,9 @@ export class Refusal extends Error {
   }
 }
 
+export const tooLarge = (): Refusal =>
+  new Refusal(413, 'The file is too large', 'It is over the limit of this installation. Nothing was kept.');
+
 export const notFound = (what: string): Refusal => new Refusal(404, `${what} was not found`);
 
 export const conflict = (detail: string): Refusal =>
@@ -53,11 +56,7 @@ function toRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error;
   if (error instanceof multer.MulterError) {
     return error.code === 'LIMIT_FILE_SIZE'
-      ? new Refusal(
-          413,
-          'The file is too large',
-          'It is over the limit of this installation. Nothing was kept.',
-        )
+      ? tooLarge()
       : new Refusal(400, 'The upload is not right', error.message);
   }
   const { type, status, code, message } = error as {
@@ -102,6 +101,20 @@ function toRefusal(error: unknown): Refusal | undefined {
   return undefined;
 }
 
+const asProblem = ({ status, title, detail, fields }: Refusal): Problem => ({
+  type: 'about:blank',
+  title,
+  status,
+  ...(detail === undefined ? {} : { detail }),
+  ...(fields === undefined ? {} : { fields }),
+});
+
+/** What a failure says to whoever asked; nothing where it is no known kind. */
+export function toProblem(error: unknown): Problem | undefined {
+  const refusal = toRefusal(error);
+  return refusal && asProblem(refusal);
+}
+
 export const problemHandler =
   (log: Logger): ErrorRequestHandler =>
   (error, _req, res, next) => {
@@ -109,18 +122,14 @@ export const problemHandler =
       next(error);
       return;
     }
-    const refusal = toRefusal(error);
-    if (!refusal) log.error({ err: error as unknown }, 'unexpected failure');
-    const { status, title, detail, fields, retryAfterS } =
-      refusal ??
+    const known = toRefusal(error);
+    if (!known) log.error({ err: error as unknown }, 'unexpected failure');
+    const refusal =
+      known ??
       new Refusal(500, 'Something failed on the server', 'Nothing was stored. It was written to the log.');
-    const problem: Problem = {
-      type: 'about:blank',
-      title,
-      status,
-      ...(detail === undefined ? {} : { detail }),
-      ...(fields === undefined ? {} : { fields }),
-    };
-    if (retryAfterS !== undefined) res.setHeader('Retry-After', String(retryAfterS));
-    res.status(status).type('application/problem+json').send(JSON.stringify(problem));
+    if (refusal.retryAfterS !== undefined) res.setHeader('Retry-After', String(refusal.retryAfterS));
+    res
+      .status(refusal.status)
+      .type('application/problem+json')
+      .send(JSON.stringify(asProblem(refusal)));
   };

@@ -1,11 +1,11 @@
-import { createReadStream } from 'node:fs';
-import { rm } from 'node:fs/promises';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { DataSource } from 'typeorm';
 import type { z } from 'zod';
 import type { Role } from '@white-ember/core/contract';
 import type { Member } from '../people/member.entity.ts';
 import type { FileReaders } from '../reading/fileReaders.ts';
+import { endUpload, uploadFields } from '../uploads/uploadTaker.ts';
+import type { KeptUploads } from '../uploads/keptUploads.ts';
 import type { Config } from './config.ts';
 import type { SignInLimits } from './signInLimits.ts';
 import { invalidInput, Refusal } from './problem.ts';
@@ -25,6 +25,8 @@ export interface Call<P, Q, B> {
   readonly config: Config;
   /** Reads files from outside, in processes of their own. */
   readonly readers: FileReaders;
+  /** Files that come in pieces. */
+  readonly uploads: KeptUploads;
   readonly signInLimits: SignInLimits;
 }
 
@@ -34,14 +36,8 @@ export interface MemberCall<P, Q, B> extends Call<P, Q, B> {
   readonly workshopId: string;
 }
 
-export interface UploadedFile {
-  readonly path: string;
-  readonly name: string;
-  readonly sizeBytes: number;
-}
-
 interface RouteBase<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A extends z.ZodType> {
-  readonly method: 'get' | 'post' | 'put' | 'delete';
+  readonly method: 'get' | 'head' | 'post' | 'put' | 'patch' | 'delete';
   /** Express path, `:name` for parameters. */
   readonly path: string;
   readonly summary: string;
@@ -51,7 +47,7 @@ interface RouteBase<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodTyp
   /** Schema of the answer; absent for raw streams and empty answers. */
   readonly answer?: A;
   readonly status?: number;
-  /** Takes one file as multipart; the handler finds it in `req`. An archive may be larger than other files. */
+  /** Takes one file, with the request or named by it; the handler finds it in `req`. An archive may be larger than other files. */
   readonly upload?: boolean | 'archive';
   /** Also for who still has to choose a password of their own. */
   readonly whilePasswordIsDue?: boolean;
@@ -98,6 +94,7 @@ export interface Wiring {
   readonly db: DataSource;
   readonly config: Config;
   readonly readers: FileReaders;
+  readonly uploads: KeptUploads;
   readonly uploader: readonly RequestHandler[];
   readonly archiveUploader: readonly RequestHandler[];
   readonly signInLimits: SignInLimits;
@@ -110,16 +107,6 @@ function parsed<T extends z.ZodType | undefined>(schema: T, value: unknown, wher
   if (!result.success) throw invalidInput(result.error, where);
   return result.data;
 }
-
-export const uploadedFile = (req: Request): UploadedFile => {
-  if (!req.file) throw new Refusal(400, 'No file came with the upload', 'Send one file in the field “file”.');
-  // Multer reads multipart names as Latin-1; browsers send UTF-8.
-  const name = Buffer.from(req.file.originalname, 'latin1').toString('utf8');
-  return { path: req.file.path, name, sizeBytes: req.file.size };
-};
-
-export const fileStream = (file: UploadedFile, chunkBytes: number): ReturnType<typeof createReadStream> =>
-  createReadStream(file.path, { highWaterMark: chunkBytes });
 
 /** Registers routes. The role is checked before any input is looked at, so that nothing leaks by error messages. */
 export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
@@ -148,6 +135,7 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
     });
     if (route.upload) chain.push(...(route.upload === 'archive' ? wiring.archiveUploader : wiring.uploader));
     chain.push(async (req, res) => {
+      let answered = true;
       try {
         const member = res.locals['member'] as Member | undefined;
         const result = await route.handle({
@@ -159,6 +147,7 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
           db: wiring.db,
           config: wiring.config,
           readers: wiring.readers,
+          uploads: wiring.uploads,
           signInLimits: wiring.signInLimits,
           member,
           workshopId: member?.workshopId,
@@ -166,21 +155,13 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
         if (res.headersSent) return;
         if (result === undefined) res.status(route.status ?? 204).end();
         else res.status(route.status ?? 200).json(result);
+      } catch (error) {
+        answered = error instanceof Refusal && error.status < 500;
+        throw error;
       } finally {
-        if (req.file) await rm(req.file.path, { force: true });
+        if (route.upload) await endUpload(req, wiring.uploads, answered);
       }
     });
     wiring.app[route.method](route.path, ...chain);
-  }
-}
-
-/** Fields of a multipart upload travel as one JSON text, so that they meet the same schemas as any other input. */
-function uploadFields(req: Request): unknown {
-  const text = (req.body as { fields?: unknown } | undefined)?.fields;
-  if (typeof text !== 'string') return {};
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    throw new Refusal(400, 'The upload’s fields are not JSON');
   }
 }

@@ -18,6 +18,7 @@ import { familyRoutes } from '../notebook/family.routes.ts';
 import { photoRoutes } from '../photos/photo.routes.ts';
 import { reportRoutes } from '../report/report.routes.ts';
 import { taskRoutes } from '../tasks/task.routes.ts';
+import { uploadRoutes } from '../uploads/upload.routes.ts';
 import { vehicleRoutes } from '../vehicles/vehicle.routes.ts';
 import { openApiRoute } from './openapi.ts';
 import { publicRoute, type Route } from './route.ts';
@@ -47,6 +48,7 @@ export const ALL_ROUTES: readonly Route[] = [
   ...limitsRoutes,
   ...jobRoutes,
   ...ledgerRoutes,
+  ...uploadRoutes,
   ...logRoutes,
   ...channelCorrectionRoutes,
   ...photoRoutes,

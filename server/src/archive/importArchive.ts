@@ -1,5 +1,5 @@
 import { Refusal } from '../app/problem.ts';
-import type { UploadedFile } from '../app/route.ts';
+import type { UploadedFile } from '../uploads/uploadTaker.ts';
 import { FileNotReadable, type FileReaders } from '../reading/fileReaders.ts';
 import type { ImportAnswer } from './importArchive.program.ts';
 import type { TakenIn } from './readArchive.ts';

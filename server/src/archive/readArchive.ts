@@ -21,6 +21,7 @@ import {
   type ArchiveTable,
   type Manifest,
 } from './archiveFormat.ts';
+import { Pace } from './pace.ts';
 
 const notReadable = (why: string): Refusal =>
   new Refusal(422, 'This file cannot be read as an archive', `${why}. Nothing was kept.`);
@@ -189,7 +190,7 @@ async function withFreeNames(
 }
 
 /** A raw file, in pieces of the size in which they are kept, held against its length and its hash. */
-async function addRawFile(manager: EntityManager, zip: OpenZip, row: Row): Promise<void> {
+async function addRawFile(manager: EntityManager, zip: OpenZip, row: Row, pace: Pace): Promise<void> {
   const [id, size, sha256] = [String(row.id), Number(row['size_bytes']), String(row['sha256'])];
   const name = rawFile(id);
   const hash = createHash('sha256');
@@ -200,6 +201,7 @@ async function addRawFile(manager: EntityManager, zip: OpenZip, row: Row): Promi
       position++,
       piece,
     ]);
+    await pace.rest();
   };
   for await (const piece of await zip.read(name)) {
     const buffer = piece as Buffer;
@@ -224,6 +226,7 @@ async function takeTable(
   table: ArchiveTable,
   renamed: TakenIn['renamed'],
   ledger: CheckedLedger,
+  pace: Pace,
 ): Promise<{ added: number; rows: number }> {
   let [added, rows] = [0, 0];
   let page: Row[] = [];
@@ -241,9 +244,10 @@ async function takeTable(
         ).map(({ id }) => id),
       );
       added += await addRows(manager, workshopId, table, fit);
-      for (const row of fit) if (!known.has(String(row.id))) await addRawFile(manager, zip, row);
+      for (const row of fit) if (!known.has(String(row.id))) await addRawFile(manager, zip, row, pace);
     } else added += await addRows(manager, workshopId, table, fit);
     page = [];
+    await pace.rest();
   };
   for await (const row of rowsIn(zip, table, ledger)) {
     page.push(row);
@@ -283,7 +287,7 @@ function inWords(error: unknown): unknown {
 }
 
 /** New jobs first, which nobody else sees yet, then those that were here with fewer entries. */
-async function judgeAdded(manager: EntityManager, workshopId: string): Promise<void> {
+async function judgeAdded(manager: EntityManager, workshopId: string, pace: Pace): Promise<void> {
   const jobs = await manager.query<{ id: string }[]>(
     `SELECT j.id FROM job j LEFT JOIN LATERAL (SELECT count(*)::int AS n FROM entry WHERE job_id = j.id) e ON true
       WHERE j.workshop_id = $1 AND (j.summary = '{}'::jsonb OR j.entry_count <> e.n)
@@ -297,6 +301,7 @@ async function judgeAdded(manager: EntityManager, workshopId: string): Promise<v
       [id],
     );
     await refreshSummary(manager, workshopId, id);
+    await pace.rest();
   }
 }
 
@@ -333,8 +338,17 @@ export async function readArchive(
         [workshopId],
       );
       const ledger = new CheckedLedger();
+      const pace = new Pace();
       for (const table of TABLE_NAMES) {
-        const { added, rows } = await takeTable(manager, zip, workshopId, table, result.renamed, ledger);
+        const { added, rows } = await takeTable(
+          manager,
+          zip,
+          workshopId,
+          table,
+          result.renamed,
+          ledger,
+          pace,
+        );
         if (rows !== (manifest.rows[table] ?? (table === 'job_seal' ? 0 : undefined)))
           throw notReadable(
             `${tableFile(table)} has ${rows} rows instead of ${manifest.rows[table] ?? 'none'}: it was cut short`,
@@ -344,7 +358,7 @@ export async function readArchive(
         result.known[table] = rows - added;
       }
       await checkReferences(manager, workshopId);
-      await judgeAdded(manager, workshopId);
+      await judgeAdded(manager, workshopId, pace);
       // The row of the workshop last: whoever opens a job meanwhile needs it.
       await manager.query(
         `UPDATE workshop SET next_job_number = greatest(next_job_number, $2)${before.empty ? ', name = $3, sign_off_by = $4' : ''}

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { open } from 'node:fs/promises';
 import type { DataSource, EntityManager } from 'typeorm';
-import { fileStream, type UploadedFile } from '../app/route.ts';
+import { fileStream, type UploadedFile } from '../uploads/uploadTaker.ts';
 import { BlobChunkEntity, BlobEntity, type BlobRow } from './blob.entity.ts';
 
 const CHUNK_BYTES = 1024 * 1024;

@@ -4,7 +4,7 @@ import type { Log } from '@white-ember/core/contract';
 import { describeFailure } from '@white-ember/core/quantities';
 import { checkLogBytes } from '@white-ember/core/readings';
 import { notFound, Refusal } from '../app/problem.ts';
-import type { UploadedFile } from '../app/route.ts';
+import type { UploadedFile } from '../uploads/uploadTaker.ts';
 import type { BlobRow } from '../blobs/blob.entity.ts';
 import { headOf, readBlob, sha256Of, storeBlob } from '../blobs/blob.service.ts';
 import { contentHash, insertOnce } from '../database/once.ts';

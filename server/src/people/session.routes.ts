@@ -12,7 +12,7 @@ import type { Config } from '../app/config.ts';
 import { networkOf } from '../app/network.ts';
 import { Refusal } from '../app/problem.ts';
 import { memberRoute, publicRoute, type Route } from '../app/route.ts';
-import { diskWarning } from '../app/uploads.ts';
+import { diskWarning } from '../uploads/disk.ts';
 import { csrfTokenOf, endSession, startSession, VISITOR_TOKEN } from '../app/session.ts';
 import { contentHash } from '../database/once.ts';
 import { MemberEntity, NEW_MEMBER, toWorkshop, WorkshopEntity, type Member } from './member.entity.ts';

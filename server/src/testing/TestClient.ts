@@ -19,25 +19,26 @@ export class TestClient {
     body?: unknown,
     headers: Record<string, string> = {},
   ): Promise<Answer<T>> {
-    const form = body instanceof FormData;
+    const ready = body instanceof FormData || body instanceof Blob;
     const response = await fetch(`${this.address}${path}`, {
       method,
       headers: {
         ...(this.#cookie ? { cookie: this.#cookie } : {}),
         ...(this.#token ? { 'x-csrf-token': this.#token } : {}),
-        ...(body === undefined || form ? {} : { 'content-type': 'application/json' }),
+        ...(body === undefined || ready ? {} : { 'content-type': 'application/json' }),
         ...headers,
       },
       ...(body === undefined
         ? {}
-        : { body: form ? body : typeof body === 'string' ? body : JSON.stringify(body) }),
+        : { body: ready ? body : typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const cookie = response.headers.getSetCookie()[0];
     if (cookie) this.#cookie = cookie.split(';')[0] ?? '';
     const text = await response.text();
-    const json = response.headers.get('content-type')?.includes('json')
-      ? (JSON.parse(text) as unknown)
-      : text;
+    const json =
+      text !== '' && response.headers.get('content-type')?.includes('json')
+        ? (JSON.parse(text) as unknown)
+        : text;
     const token = (json as Partial<Session> | undefined)?.csrfToken;
     if (token) this.#token = token;
     return { status: response.status, body: json as T, headers: response.headers };

@@ -4,6 +4,7 @@ import { Menu, Search } from 'lucide-react';
 import { NavLink, useNavigate } from 'react-router';
 import type { Member } from '@white-ember/core/contract';
 import { unitLabel } from '@white-ember/core/quantities';
+import { SendingMark } from '../features/files/SendingMark.tsx';
 import { RunningClocks } from '../features/clocks/RunningClocks.tsx';
 import { RecordingMark } from '../features/live/RecordingMark.tsx';
 import { sendWaiting } from '../features/ledger/outbox.ts';
@@ -73,6 +74,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
       <div className="grow" />
       <RecordingMark />
       <RunningClocks />
+      <SendingMark />
       <WaitingMark />
       <button
         className="min-h-11 min-w-11 grid place-items-center"

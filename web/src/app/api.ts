@@ -1,6 +1,7 @@
 import {
   createApi,
   fetchBaseQuery,
+  type BaseQueryApi,
   type BaseQueryFn,
   type FetchArgs,
   type FetchBaseQueryError,
@@ -41,10 +42,13 @@ import type {
 import type { Entry, NewEntry } from '@white-ember/core/ledger';
 import type { HandOver, Mail, NewMail, NewShare, Share, SharedReport } from '@white-ember/core/report';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
+import { arrived, onItsWay } from '../features/files/sending.ts';
 import { learnServerTime } from './serverClock.ts';
 import { sessionEnded } from './sessionEnd.ts';
 
 let csrfToken: string | undefined;
+/** Who is at work on this page, until they sign out. */
+let atWork: Member | undefined;
 
 const raw = fetchBaseQuery({
   baseUrl: '/api',
@@ -72,7 +76,7 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> =
   const askedMs = Date.now();
   let result = await raw(args, api, extra);
   learnTime(result.data, askedMs);
-  if (writes && result.error?.status === 403 && problemOf(result.error).title === 'The page is out of date') {
+  if (writes && result.error?.status === 403 && problemOf(result.error).title === OUT_OF_DATE) {
     learnToken((await raw('/session', api, extra)).data);
     result = await raw(args, api, extra);
   }
@@ -82,6 +86,63 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> =
   if (result.error?.status === 401 && !path.startsWith('/session')) api.dispatch(sessionEnded());
   return result;
 };
+
+/** Below this nobody sees that a file is on its way. */
+const SHOWN_AFTER_MS = 700;
+const OUT_OF_DATE = 'The page is out of date';
+
+/** Sends a file, with what the frame of the pages shows of it meanwhile. */
+async function sent(file: File, id: string, { dispatch }: BaseQueryApi) {
+  const { sendFile } = await import('../features/files/sendFile.ts');
+  const began = Date.now();
+  let share = 0;
+  const show = (broken: boolean): void => {
+    if (broken || Date.now() - began > SHOWN_AFTER_MS)
+      dispatch(onItsWay({ id, name: file.name, share, broken }));
+  };
+  try {
+    return await sendFile(file, {
+      token: () => csrfToken,
+      onSent: (now) => {
+        share = now;
+        show(false);
+      },
+      onBroken: () => show(true),
+    });
+  } finally {
+    dispatch(arrived(id));
+  }
+}
+
+/** An upload: the file first, in as many pieces as the connection takes, then the request that says what it is for. */
+const fileQuery =
+  <A extends { readonly file: File }, T>(
+    request: (args: A) => { readonly url: string; readonly fields: object },
+  ) =>
+  async (args: A, queryApi: BaseQueryApi): Promise<{ data: T } | { error: FetchBaseQueryError }> => {
+    const ask = (what: string | FetchArgs) => baseQuery(what, queryApi, {});
+    const { file } = args;
+    const id = crypto.randomUUID();
+    if (!csrfToken) await ask('/session');
+    let kept = await sent(file, id, queryApi);
+    if ('error' in kept && problemOf(kept.error).title === OUT_OF_DATE) {
+      await ask('/session');
+      kept = await sent(file, id, queryApi);
+    }
+    if ('error' in kept) {
+      if (kept.error.status === 401) queryApi.dispatch(sessionEnded());
+      return kept;
+    }
+    const { url, fields } = request(args);
+    const { data, error } = await ask({
+      url,
+      method: 'POST',
+      body: { upload: { id: kept.data.id, name: file.name }, fields },
+    });
+    if (error) return { error };
+    await kept.data.forget().catch(() => undefined);
+    return { data: data as T };
+  };
 
 /** What a failed request says to a person: what was wrong, and where. */
 export function problemOf(error: unknown): Problem {
@@ -112,6 +173,12 @@ export interface JobList {
   readonly next?: string;
 }
 
+interface JobFile {
+  readonly jobId: string;
+  readonly id: string;
+  readonly file: File;
+}
+
 const TAGS = [
   'Session',
   'Jobs',
@@ -134,7 +201,21 @@ export const api = createApi({
   tagTypes: TAGS,
   refetchOnReconnect: true,
   endpoints: (build) => ({
-    session: build.query<Session, void>({ query: () => '/session', providesTags: ['Session'] }),
+    session: build.query<Session, void>({
+      queryFn: async (_args, queryApi) => {
+        const result = await baseQuery('/session', queryApi, {});
+        if (result.error) return { error: result.error };
+        const session = result.data as Session;
+        if (session.member) atWork = session.member;
+        else if (atWork) {
+          // Ended under somebody’s hands: their page stays as it is, and they sign in again in place.
+          queryApi.dispatch(sessionEnded());
+          return { data: { ...session, member: atWork } };
+        }
+        return { data: session };
+      },
+      providesTags: ['Session'],
+    }),
     signIn: build.mutation<Session, { signInName: string; password: string; code?: string | undefined }>({
       query: (body) => ({ url: '/session', method: 'POST', body }),
       invalidatesTags: ['Session'],
@@ -145,6 +226,12 @@ export const api = createApi({
     }),
     signOut: build.mutation<void, void>({
       query: () => ({ url: '/session', method: 'DELETE' }),
+      onQueryStarted: async (_args, { queryFulfilled }) => {
+        await queryFulfilled.then(
+          () => (atWork = undefined),
+          () => undefined,
+        );
+      },
     }),
     firstRun: build.mutation<
       Session,
@@ -190,13 +277,8 @@ export const api = createApi({
       query: ({ jobId, entry }) => ({ url: `/jobs/${jobId}/entries`, method: 'POST', body: entry }),
       invalidatesTags: ['Jobs', 'Clocks', 'Fluids'],
     }),
-    uploadLog: build.mutation<Log, { jobId: string; id: string; file: File }>({
-      query: ({ jobId, id, file }) => {
-        const form = new FormData();
-        form.set('fields', JSON.stringify({ id }));
-        form.set('file', file);
-        return { url: `/jobs/${jobId}/logs`, method: 'POST', body: form };
-      },
+    uploadLog: build.mutation<Log, JobFile>({
+      queryFn: fileQuery<JobFile, Log>(({ jobId, id }) => ({ url: `/jobs/${jobId}/logs`, fields: { id } })),
       invalidatesTags: (_result, _error, { jobId }) => [{ type: 'Job', id: jobId }],
     }),
     readLogAgain: build.mutation<void, { logId: string; jobId: string }>({
@@ -204,13 +286,11 @@ export const api = createApi({
       // Also where it failed again: why may be another reason.
       invalidatesTags: (_result, _error, { jobId }) => [{ type: 'Job', id: jobId }],
     }),
-    uploadPhoto: build.mutation<Photo, { jobId: string; id: string; file: File }>({
-      query: ({ jobId, id, file }) => {
-        const form = new FormData();
-        form.set('fields', JSON.stringify({ id }));
-        form.set('file', file);
-        return { url: `/jobs/${jobId}/photos`, method: 'POST', body: form };
-      },
+    uploadPhoto: build.mutation<Photo, JobFile>({
+      queryFn: fileQuery<JobFile, Photo>(({ jobId, id }) => ({
+        url: `/jobs/${jobId}/photos`,
+        fields: { id },
+      })),
     }),
     setWorkshop: build.mutation<Workshop, Pick<Workshop, 'signOffBy'>>({
       query: (body) => ({ url: '/workshop', method: 'PUT', body }),
@@ -239,13 +319,8 @@ export const api = createApi({
       query: (vehicleId) => `/vehicles/${vehicleId}/outlook`,
       providesTags: ['Jobs', 'Vehicles', 'Limits'],
     }),
-    takeArchiveIn: build.mutation<TakenIn, File>({
-      query: (file) => {
-        const form = new FormData();
-        form.set('fields', '{}');
-        form.set('file', file);
-        return { url: '/workshop/archive', method: 'POST', body: form };
-      },
+    takeArchiveIn: build.mutation<TakenIn, { file: File }>({
+      queryFn: fileQuery<{ file: File }, TakenIn>(() => ({ url: '/workshop/archive', fields: {} })),
       invalidatesTags: TAGS,
     }),
     changeMember: build.mutation<Member, { id: string } & MemberUpdate>({

@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { outboxSlice, startOutbox } from '../features/ledger/outbox.ts';
+import { sendingSlice } from '../features/files/sending.ts';
 import { api } from './api.ts';
 import { sessionEndSlice } from './sessionEnd.ts';
 import { keepPreferences, preferencesSlice } from './preferences.ts';
@@ -10,6 +11,7 @@ export const store = configureStore({
     [api.reducerPath]: api.reducer,
     preferences: preferencesSlice.reducer,
     outbox: outboxSlice.reducer,
+    sending: sendingSlice.reducer,
     sessionEnd: sessionEndSlice.reducer,
   },
   middleware: (defaults) => defaults().concat(api.middleware),

@@ -14,7 +14,7 @@ export function WorkshopData() {
   const chosen = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     setName(file.name);
-    await takeIn(file);
+    await takeIn({ file });
     if (input.current) input.current.value = '';
   };
   const { data } = state;

@@ -1,0 +1,33 @@
+import { statfs } from 'node:fs/promises';
+import { Refusal } from '../app/problem.ts';
+
+const MEGABYTE = 1024 * 1024;
+/** Left for the database when an upload is taken. */
+const LEAST_FREE_BYTES = 200 * MEGABYTE;
+/** Below this whoever leads a workshop is told. */
+const LITTLE_FREE_BYTES = 1024 * MEGABYTE;
+
+/** Bytes free where uploads and, with the private database, everything else is kept. */
+async function freeBytes(folder: string): Promise<number> {
+  const { bavail, bsize } = await statfs(folder);
+  return bavail * bsize;
+}
+
+/** A word for whoever can make room, before there is none. */
+export async function diskWarning(folder: string): Promise<string | undefined> {
+  const free = await freeBytes(folder).catch(() => Number.POSITIVE_INFINITY);
+  return free < LITTLE_FREE_BYTES
+    ? `The disk of the server is nearly full: ${Math.round(free / MEGABYTE)} MB are left. Make room, or nothing can be stored soon.`
+    : undefined;
+}
+
+/** Refuses a file before it is taken in: it lies here first, and in the database after that. */
+export async function refuseWithoutRoom(folder: string, sizeBytes: number): Promise<void> {
+  const missing = 2 * sizeBytes + LEAST_FREE_BYTES - (await freeBytes(folder));
+  if (missing > 0)
+    throw new Refusal(
+      507,
+      'The disk of the server is full',
+      `${Math.ceil(missing / MEGABYTE)} MB are missing for this file. Nothing was kept; somebody has to make room.`,
+    );
+}
