@@ -1,8 +1,9 @@
 import { chromium, type Browser } from '@playwright/test';
+import { CHROMIUM } from '../server/src/launch/debian.ts';
 
-/** Debian's Chromium with what it needs to run as root and without a network. */
+/** Debian’s Chromium with what it needs to run as root and without a network. */
 export const LAUNCH = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: CHROMIUM,
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -4,6 +4,7 @@ import {
   axeViolations,
   chosenJob,
   expect,
+  goTo,
   handReading,
   signIn,
   tabTo,
@@ -41,7 +42,7 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
   test.setTimeout(240_000);
   await signIn(page, site);
   const id = await chosenJob(page, site, 'standing');
-  await page.goto(`${site.address}/jobs/${id}/live`);
+  await goTo(page, site, `/jobs/${id}/live`);
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
@@ -137,7 +138,7 @@ test('a burn by another tool is read by hand, judged by the same rules, and outl
   test.setTimeout(120_000);
   await signIn(page, site);
   const id = await chosenJob(page, site, 'standing');
-  await page.goto(`${site.address}/jobs/${id}?stage=treat`);
+  await goTo(page, site, `/jobs/${id}?stage=treat`);
   await page.getByRole('link', { name: 'Get the burn ready' }).click();
   await answer(page, ALL);
   await page.getByLabel(/^Oil on the stick/).fill('60');
@@ -187,7 +188,7 @@ test('a drive wants a second person and fuel: got ready and begun by keyboard on
 }) => {
   await signIn(page, site);
   const id = await chosenJob(page, site, 'drive');
-  await page.goto(`${site.address}/jobs/${id}/burn`);
+  await goTo(page, site, `/jobs/${id}/burn`);
   await expect(page.getByRole('region', { name: 'Two people on the road' })).toContainText('50–80 km/h');
   const press = async (name: string): Promise<void> => {
     await tabTo(page, page.getByRole('button', { name, exact: true }));

@@ -115,8 +115,7 @@ test('a clock that ran out while the device slept rings when it wakes: with soun
   const told = () =>
     page.evaluate(() => (globalThis as unknown as { told: { messages: string[]; strokes: number } }).told);
   await signIn(page, site);
-  await newJob(page, site, 'FL 012');
-  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  const id = await newJob(page, site, 'FL 012');
   await addEntries(page, site, id, [
     { kind: 'clock-started', clock: 'soak', minutes: 0.15, what: 'the filter', next: 'rinse it' },
   ]);

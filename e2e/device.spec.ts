@@ -72,7 +72,9 @@ test('two tabs agree on what waits, and it is stored once', async ({ page, conte
       await expect(tab.getByRole('button', { name: '1 entry waiting to be sent' })).toBeVisible();
     await site.start();
     for (const tab of [page, other])
-      await expect(tab.getByRole('button', { name: /^\d entr.* waiting to be sent/ })).toBeHidden({ timeout: 20_000 });
+      await expect(tab.getByRole('button', { name: /^\d entr.* waiting to be sent/ })).toBeHidden({
+        timeout: 20_000,
+      });
     await expect.poll(() => site.count('entry')).toBe(before + 1);
   } finally {
     await site.close();

@@ -240,8 +240,7 @@ test('what was confirmed on one vehicle is proposed on the customer’s others o
   site,
 }) => {
   await signIn(page, site);
-  await newJob(page, site, 'FL 007');
-  const other = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  const other = await newJob(page, site, 'FL 007');
   await addEntries(page, site, other, [
     { kind: 'cause', cause: 'glow-plugs-failed', state: 'confirmed', why: 'Two plugs open' },
     { kind: 'family-note', topic: 'access', text: 'Plug 4 from below, wing liner off', minutes: 20 },

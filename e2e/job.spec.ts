@@ -1,4 +1,4 @@
-import { expect, newJob, openJob, signIn, stage, test } from './setup/site.ts';
+import { expect, newJobByHand, openJob, signIn, stage, test } from './setup/site.ts';
 
 test.describe('the ledger under the hand', () => {
   test('an entry is corrected in its place, and the first one stays in the history', async ({
@@ -30,7 +30,7 @@ test.describe('the ledger under the hand', () => {
 
   test('undo takes an entry back, withdrawing says why, and neither erases', async ({ page, site }) => {
     await signIn(page, site);
-    await newJob(page, site, 'HW 52');
+    await newJobByHand(page, site, 'HW 52');
     await page.getByLabel('What the customer says').fill('Wrong van');
     await page.getByRole('button', { name: 'Enter the complaint' }).click();
     await page.getByRole('button', { name: 'Undo' }).click();

@@ -1,7 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
 import { v7 as uuidv7 } from 'uuid';
 import type { Vehicle } from '@white-ember/core/contract';
-import { expect, newJob, proveSensorAndHoses, signIn, stage, test, type Site } from './setup/site.ts';
+import { expect, newJobByHand, proveSensorAndHoses, signIn, stage, test, type Site } from './setup/site.ts';
 
 const PLATE = 'JY 70 RN';
 
@@ -108,7 +108,7 @@ test('the whole job on the bench vehicle, from intake to PDF; and a second visit
   const vehicleId = await freshVehicle(page, site);
 
   // Intake.
-  await newJob(page, site, PLATE);
+  await newJobByHand(page, site, PLATE);
   await page.getByLabel('What the customer says').fill('Lamp on, power limited, told to buy a filter');
   await page.getByLabel('Distance').fill('120000');
   await page.getByLabel('Power').selectOption('yes');
@@ -204,7 +204,7 @@ test('the whole job on the bench vehicle, from intake to PDF; and a second visit
   await expect(ahead.getByText(/It has no road of its own between two readings yet/)).toBeVisible();
 
   // The second visit, 9000 km on, half full again.
-  await newJob(page, site, PLATE);
+  await newJobByHand(page, site, PLATE);
   await page.getByLabel('What the customer says').fill('Service; lamp not on');
   await page.getByLabel('Distance').fill('129000');
   await page.getByRole('button', { name: 'Enter the complaint' }).click();

@@ -10,8 +10,7 @@ test('three dialects dropped, a column set right, a finding jumped to, before an
   site,
 }) => {
   await signIn(page, site);
-  await newJob(page, site, 'HW 52');
-  const jobId = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  const jobId = await newJob(page, site, 'HW 52');
   await page.goto(`${site.address}/jobs/${jobId}/logs`);
 
   // Dropped together: German CSV, frames from the bus, and a table whose pressure has a name of its own.
@@ -90,8 +89,7 @@ test('a long log is read beside a page that stays quick, shows how far it is, an
   site,
 }) => {
   await signIn(page, site);
-  await newJob(page, site, 'FL 007');
-  const jobId = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  const jobId = await newJob(page, site, 'FL 007');
   await page.goto(`${site.address}/jobs/${jobId}/logs`);
   await expect(page.getByText('Choose a recorded log:')).toBeVisible();
   // Made in the page, before the watch begins: some 30 MB.

@@ -1,4 +1,4 @@
-import { chosenJob, expect, signIn, test } from './setup/site.ts';
+import { chosenJob, expect, goTo, signIn, test } from './setup/site.ts';
 
 test('off the vehicle: parts as they come off, the filter weighed, a sensor that snaps, and all on again in reverse', async ({
   page,
@@ -7,7 +7,7 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   test.setTimeout(150_000);
   await signIn(page, site);
   const id = await chosenJob(page, site, 'off-vehicle', { dpMbar: 40 });
-  await page.goto(`${site.address}/jobs/${id}?stage=treat`);
+  await goTo(page, site, `/jobs/${id}?stage=treat`);
 
   // A hot filter keeps the spanners off.
   await expect(page.getByText('Nothing comes off before the answers are in')).toBeVisible();

@@ -7,8 +7,7 @@ test('a counter is set back by the link: what stood there is kept, what it would
 }) => {
   test.setTimeout(120_000);
   await signIn(page, site);
-  await newJob(page, site, 'FL 012');
-  const id = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+  const id = await newJob(page, site, 'FL 012');
   await addEntries(page, site, id, [
     handReading(46),
     { kind: 'work', work: 'chemical-clean', what: 'One fill', by: 'high-pipe' },

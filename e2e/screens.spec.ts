@@ -2,10 +2,11 @@ import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
 import type { Treatment } from '@white-ember/core/ledger';
 import {
-  addEntries,
   axeViolations,
   chosenJob,
   expect,
+  goTo,
+  idOfJob,
   openJob,
   setTheme,
   signIn,
@@ -28,16 +29,16 @@ const job = (plate: string, stage: string) => (page: Page, site: Site) => openJo
 const samples = resolve(import.meta.dirname, '../samples');
 
 async function logDesk(page: Page, site: Site): Promise<void> {
-  await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/logs`);
+  await goTo(page, site, `/jobs/${await idOfJob(page, site, 'KE 417 QR')}/logs`);
   await page.getByLabel('Recorded log files').setInputFiles(join(samples, 'sample2-soot-blocked.csv'));
   await page.getByRole('button', { name: /^4 ΔP at/ }).click();
   await page.getByText(/^Columns: /).click();
   await page.getByText('The traces as a table').click();
 }
 
-/** The bench vehicle on the link, its engine idling. */
+/** The bench vehicle on the link, its engine idling; on a page of its own, as a vehicle stays on the link. */
 async function live(page: Page, site: Site): Promise<void> {
-  await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`);
+  await page.goto(`${site.address}/jobs/${await idOfJob(page, site, 'KE 417 QR')}/live`);
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
@@ -47,32 +48,25 @@ async function live(page: Page, site: Site): Promise<void> {
   await expect(page.getByText(/^Engine at/)).toBeVisible();
 }
 
-/** A job with a treatment chosen, at its treatment; gives its id. */
-const chosen =
-  (treatment: Treatment) =>
-  async (page: Page, site: Site): Promise<string> => {
-    const id = await chosenJob(page, site, treatment);
-    await page.goto(`${site.address}/jobs/${id}?stage=treat`);
-    return id;
-  };
+/** A job with a treatment chosen, at its treatment. */
+const chosen = (treatment: Treatment) => async (page: Page, site: Site) =>
+  goTo(page, site, `/jobs/${await chosenJob(page, site, treatment)}?stage=treat`);
 
 /** Every screen there is, on demo data. */
 const SCREENS: readonly Screen[] = [
-  { name: 'job list', open: (page, site) => page.goto(`${site.address}/jobs?show=all`) },
+  { name: 'job list', open: (page, site) => goTo(page, site, '/jobs?show=all') },
   { name: 'intake', open: job('KE 417 QR', 'intake') },
   { name: 'codes', open: job('KE 417 QR', 'codes') },
   { name: 'baseline, typed in', open: job('KE 417 QR', 'baseline') },
   { name: 'baseline, from a log', open: job('KE 417 QR', 'baseline&way=log') },
   {
     name: 'logs, none open',
-    open: async (page, site) =>
-      page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/logs`),
+    open: async (page, site) => goTo(page, site, `/jobs/${await idOfJob(page, site, 'KE 417 QR')}/logs`),
   },
   { name: 'logs, one read', open: logDesk },
   {
     name: 'live, no vehicle yet',
-    open: async (page, site) =>
-      page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`),
+    open: async (page, site) => goTo(page, site, `/jobs/${await idOfJob(page, site, 'KE 417 QR')}/live`),
   },
   { name: 'live, idling', open: live },
   {
@@ -91,18 +85,19 @@ const SCREENS: readonly Screen[] = [
   {
     name: 'burn, before',
     open: async (page, site) => {
-      await page.goto(`${site.address}/jobs/${await chosen('drive')(page, site)}/burn`);
+      await goTo(page, site, `/jobs/${await chosenJob(page, site, 'drive')}/burn`);
       await expect(page.getByRole('region', { name: 'Two people on the road' })).toBeVisible();
     },
   },
   {
     name: 'burn, by hand',
     open: async (page, site) => {
-      const id = await chosen('standing')(page, site);
-      await addEntries(page, site, id, [
-        { kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool', begun: true },
-      ]);
-      await page.goto(`${site.address}/jobs/${id}/burn`);
+      const id = await chosenJob(page, site, 'standing', {
+        more: [
+          { kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool', begun: true },
+        ],
+      });
+      await goTo(page, site, `/jobs/${id}/burn`);
       await expect(page.getByRole('region', { name: 'What the tool shows' })).toBeVisible();
     },
   },
@@ -111,15 +106,14 @@ const SCREENS: readonly Screen[] = [
   { name: 'hand over', open: job('KE 417 QR', 'hand-over') },
   {
     name: 'report',
-    open: async (page, site) =>
-      page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/report`),
+    open: async (page, site) => goTo(page, site, `/jobs/${await idOfJob(page, site, 'KE 417 QR')}/report`),
   },
-  { name: 'vehicles', open: (page, site) => page.goto(`${site.address}/vehicles`) },
-  { name: 'add a vehicle', open: (page, site) => page.goto(`${site.address}/vehicles/new`) },
+  { name: 'vehicles', open: (page, site) => goTo(page, site, '/vehicles') },
+  { name: 'add a vehicle', open: (page, site) => goTo(page, site, '/vehicles/new') },
   {
     name: 'vehicle',
     open: async (page, site) => {
-      await page.goto(`${site.address}/vehicles`);
+      await goTo(page, site, '/vehicles');
       await page.getByRole('link', { name: /KE 417 QR/ }).click();
       await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
     },
@@ -127,14 +121,14 @@ const SCREENS: readonly Screen[] = [
   {
     name: 'fleet',
     open: async (page, site) => {
-      await page.goto(`${site.address}/fleet`);
+      await goTo(page, site, '/fleet');
       await page.getByRole('button', { name: /^FL 003 TX/ }).click();
       await expect(page.getByRole('heading', { name: 'Causes by family' })).toBeVisible();
     },
   },
-  { name: 'limits', who: 'Imke', open: (page, site) => page.goto(`${site.address}/limits`) },
-  { name: 'people', who: 'Imke', open: (page, site) => page.goto(`${site.address}/people`) },
-  { name: 'no such page', open: (page, site) => page.goto(`${site.address}/nowhere`) },
+  { name: 'limits', who: 'Imke', open: (page, site) => goTo(page, site, '/limits') },
+  { name: 'people', who: 'Imke', open: (page, site) => goTo(page, site, '/people') },
+  { name: 'no such page', open: (page, site) => goTo(page, site, '/nowhere') },
 ];
 
 const settled = async (page: Page): Promise<void> => {
@@ -180,6 +174,7 @@ for (const who of ['Tobin', 'Imke'] as const) {
         await showInBay(page, true);
         expect.soft(await axeViolations(page, 'colour'), `${screen.name}, bay`).toEqual([]);
         await showInBay(page, false);
+        await page.evaluate(() => document.fullscreenElement && document.exitFullscreen());
         for (const width of [390, 768, 1920]) {
           await page.setViewportSize({ width, height: 844 });
           // A chart follows a moment after.
@@ -222,7 +217,7 @@ for (const theme of ['daylight', 'bay'] as const) {
         .click();
       await expect(page.getByRole('dialog')).toBeVisible();
       expect(await axeViolations(page)).toEqual([]);
-      await page.goto(`${site.address}/vehicles/new`);
+      await goTo(page, site, '/vehicles/new');
       await page.getByRole('button', { name: 'Add a filter size' }).click();
       await expect(page.getByRole('dialog')).toBeVisible();
       expect(await axeViolations(page)).toEqual([]);
@@ -284,7 +279,7 @@ test('the first screen needs at most 250 KB of script, gzipped', async ({ page, 
     });
     watch.observe(document, { childList: true, subtree: true });
   });
-  await page.goto(`${site.address}/jobs`);
+  await goTo(page, site, '/jobs');
   await settled(page);
   const bytes = await page.evaluate(() => {
     const shown = performance.getEntriesByName('shown')[0]?.startTime ?? Infinity;
