@@ -21,13 +21,13 @@ export function runBounded(
   args: readonly string[],
   limits: Limits,
   input: AsyncIterable<Uint8Array>,
-  env?: NodeJS.ProcessEnv,
+  { env, niceness = 10 }: { readonly env?: NodeJS.ProcessEnv | undefined; readonly niceness?: number } = {},
 ): BoundedRun {
   let outrun: Outrun | undefined;
   async function* frames(): AsyncGenerator<Buffer> {
     const { child, outOfTime } = spawnBounded(program, args, limits, {
       stdio: ['pipe', 'pipe', 'pipe'],
-      gently: true,
+      niceness,
       ...(env ? { env } : {}),
     });
     const { stdin, stdout, stderr } = child;

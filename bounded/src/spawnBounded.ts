@@ -34,6 +34,7 @@ process.on('exit', () => {
  * Starts a Node program that can take no more than it is given. The kernel refuses what is over the limit of data
  * (`RLIMIT_DATA`, Linux 4.7 or later) and ends what is over that of time (`RLIMIT_CPU`), whatever the program does.
  * @param program path of the program
+ * @param niceness how far it stands back behind others, 0–19
  */
 export function spawnBounded(
   program: string,
@@ -42,15 +43,15 @@ export function spawnBounded(
   {
     stdio,
     env = process.env,
-    gently = false,
-  }: { readonly stdio: StdioOptions; readonly env?: NodeJS.ProcessEnv; readonly gently?: boolean },
+    niceness = 0,
+  }: { readonly stdio: StdioOptions; readonly env?: NodeJS.ProcessEnv; readonly niceness?: number },
 ): Spawned {
   const heapMegabytes = Math.max(64, Math.floor((memoryBytes - OWN_BYTES) / MEGABYTE));
   const child = spawn(
     '/bin/sh',
     [
       '-c',
-      `ulimit -d "$1" && ulimit -S -t "$2" && ulimit -H -t "$(($2 + 2))" || exit 125; shift 2; exec ${gently ? 'nice -n 10 ' : ''}"$@"`,
+      `ulimit -d "$1" && ulimit -S -t "$2" && ulimit -H -t "$(($2 + 2))" || exit 125; shift 2; exec ${niceness > 0 ? `nice -n ${niceness} ` : ''}"$@"`,
       'sh',
       String(Math.ceil(memoryBytes / KILOBYTE)),
       String(Math.ceil(timeMs / 1000)),

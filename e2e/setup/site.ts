@@ -56,6 +56,7 @@ export async function openSite(
       WHITE_EMBER_URL: `http://127.0.0.1:${port}`,
       WHITE_EMBER_REQUESTS_PER_MINUTE: '100000',
       WHITE_EMBER_SIGN_IN_TRIES: '1000',
+      WHITE_EMBER_READER_NICENESS: '0',
       ...env,
     });
   };
@@ -81,7 +82,7 @@ export async function openSite(
 
 export const test = base.extend<object, { site: Site }>({
   site: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures wanted from this pattern
+    // oxlint-disable-next-line no-empty-pattern -- Playwright reads the fixtures wanted from this pattern
     async ({}, use) => {
       const site = await openSite();
       await use(site);

@@ -8,7 +8,11 @@ import type { EgtNumber } from './vehicle/wear.ts';
 export type PressurePort = 'dp-high' | 'dp-low' | 'back-pressure' | 'manifold';
 export type PipeName = 'high' | 'low' | 'back-pressure';
 export type PlugName =
-  'dpfDeltaP' | 'exhaustBackPressure' | 'manifoldPressure' | 'massAirFlow' | `egt${EgtNumber}`;
+  | 'dpfDeltaP'
+  | 'exhaustBackPressure'
+  | 'manifoldPressure'
+  | 'massAirFlow'
+  | `egt${EgtNumber}`;
 export type JointName = 'before-catalyst' | 'before-filter' | 'after-filter';
 
 /** What a person does with their hands at the vehicle. */

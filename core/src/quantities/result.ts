@@ -4,14 +4,20 @@
  */
 export interface Failure {
   readonly code:
-    'not-a-number' | 'out-of-range' | 'unknown-unit' | 'unreadable' | 'not-enough-data' | 'impossible';
+    | 'not-a-number'
+    | 'out-of-range'
+    | 'unknown-unit'
+    | 'unreadable'
+    | 'not-enough-data'
+    | 'impossible';
   readonly field: string;
   readonly requirement: string;
   readonly value?: string | number;
 }
 
 export type Result<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly failure: Failure };
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly failure: Failure };
 
 export const success = <T>(value: T): Result<T> => ({ ok: true, value });
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 // Control characters other than tab and line ends cannot be stored or printed.
-// eslint-disable-next-line no-control-regex -- the control characters are the subject here
+// oxlint-disable-next-line no-control-regex -- the control characters are the subject here
 const CONTROL = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/;
 
 /** Free text: trimmed, bounded, no control characters. */

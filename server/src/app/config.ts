@@ -26,6 +26,8 @@ export interface Config {
   readonly logLevel: string;
   /** Where uploads lie until they are stored; what is left there is swept. */
   readonly uploadFolder: string;
+  /** How far what reads files stands back behind whoever waits for a page, 0–19. */
+  readonly readerNiceness: number;
   /** Where the programs lie that read files from outside: beside the server's own bundle. */
   readonly programFolder: string;
 }
@@ -37,6 +39,13 @@ const positive = (text: string | undefined, fallback: number, name: string): num
   const value = Number(text);
   if (!Number.isFinite(value) || value <= 0)
     throw new Error(`${name} must be a number above 0 (it is "${text}").`);
+  return value;
+};
+
+const whole = (text: string | undefined, fallback: number, name: string): number => {
+  const value = text === undefined || text === '' ? fallback : Number(text);
+  if (!Number.isInteger(value) || value < 0 || value > 19)
+    throw new Error(`${name} must be a whole number from 0 to 19 (it is "${text}").`);
   return value;
 };
 
@@ -64,6 +73,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     ...(env['WHITE_EMBER_URL'] ? { publicUrl: env['WHITE_EMBER_URL'].replace(/\/+$/, '') } : {}),
     logLevel: env['WHITE_EMBER_LOG'] ?? 'warn',
     uploadFolder: env['WHITE_EMBER_UPLOADS'] ?? join(tmpdir(), 'white-ember-uploads'),
+    readerNiceness: whole(env['WHITE_EMBER_READER_NICENESS'], 10, 'WHITE_EMBER_READER_NICENESS'),
     programFolder: env['WHITE_EMBER_PROGRAMS'] ?? import.meta.dirname,
   };
 }

@@ -103,7 +103,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
     app,
     db,
     config,
-    readers: new FileReaders(config.programFolder),
+    readers: new FileReaders(config.programFolder, config.readerNiceness),
     uploads,
     uploader: uploadTaker(uploads, config.maxUploadBytes),
     archiveUploader: uploadTaker(uploads, config.maxArchiveBytes),

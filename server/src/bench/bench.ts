@@ -184,7 +184,7 @@ function measureSeeds(): Row[] {
       env: { ...process.env, ALL_SEEDS: '1', HOSTILE_FILES: '3000' },
     },
   );
-  // eslint-disable-next-line no-control-regex -- the colours of the runner
+  // oxlint-disable-next-line no-control-regex -- the colours of the runner
   const [, passed = '0'] = /Tests.*?(\d+) passed/.exec(done.stdout.replace(/\u001b\[\d+m/g, '')) ?? [];
   return [
     {

@@ -8,7 +8,7 @@ import { ensureChromium, LaunchError, postgresPrograms } from './debian.ts';
 const HELP = `bin/test [PART …] — runs every check, or only the parts named
 
   types     TypeScript in every workspace
-  lint      eslint, oxlint for the rules that need types, prettier, and that imports go one way
+  lint      oxlint with types and React’s rules, format, and that imports go one way
   unit      core, command line and pages
   api       the server on a throw-away PostgreSQL, starting and being killed
   browser   whole jobs in Chromium
@@ -156,8 +156,7 @@ const ALONE: readonly Check[] = [{ part: 'browser', go: browser }];
 /** The others in two lanes, the longest first. */
 const BESIDE: readonly Check[] = [
   { part: 'api', go: () => vitest('api', ['server'], true) },
-  oneProcess('lint', 'eslint', program('eslint/bin/eslint.js'), ['web/src', '--max-warnings=0']),
-  oneProcess('lint', 'prettier', program('prettier/bin/prettier.cjs'), ['--check', '--log-level=warn', '.']),
+  oneProcess('lint', 'format', program('oxfmt/bin/oxfmt'), ['--check', '.']),
   oneProcess('lint', 'oxlint', program('oxlint/bin/oxlint'), ['--type-aware', '--deny-warnings']),
   oneProcess('lint', 'imports', join(root, 'imports.check.mjs'), []),
   ...['web', 'server', 'core', 'core/tsconfig.pure.json', 'bounded', 'cli', 'e2e'].map((project) =>

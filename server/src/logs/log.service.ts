@@ -59,7 +59,7 @@ export async function storeLog(
   await checkContent(file);
   const sha256 = await sha256Of(file);
   const { workshopId, jobId, id } = target;
-  // eslint-disable-next-line no-control-regex -- the control characters are the subject here
+  // oxlint-disable-next-line no-control-regex -- the control characters are the subject here
   const fileName = file.name.replace(/[\u0000-\u001f<>]/g, '').slice(0, 300) || 'log';
   return db.transaction(async (manager) => {
     if (!(await manager.existsBy(JobEntity, { id: jobId, workshopId }))) throw notFound('The job');

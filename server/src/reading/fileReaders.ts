@@ -21,7 +21,11 @@ export class FileReaders {
   private readonly archives = pLimit(1);
   private readonly people = new Map<string, LimitFunction>();
 
-  constructor(private readonly programFolder: string) {}
+  constructor(
+    private readonly programFolder: string,
+    /** How far readers stand back behind whoever waits for a page. */
+    private readonly niceness: number,
+  ) {}
 
   /**
    * @param person whose turn it is
@@ -37,7 +41,10 @@ export class FileReaders {
     { args = [], env }: { readonly args?: readonly string[]; readonly env?: NodeJS.ProcessEnv } = {},
   ): Promise<T> {
     return this.inTurn(person, program === 'importArchive' ? this.archives : this.all, async () => {
-      const run = runBounded(join(this.programFolder, `${program}.js`), args, limits, input(), env);
+      const run = runBounded(join(this.programFolder, `${program}.js`), args, limits, input(), {
+        env,
+        niceness: this.niceness,
+      });
       let result: T;
       try {
         result = await work(run.frames);

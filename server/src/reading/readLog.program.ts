@@ -5,7 +5,8 @@ import { openLog, packLog, PART_NUMBERS, toPlanes } from '@white-ember/core/read
 
 /** What the program says of a log before its numbers come. */
 export type ReadLogAnswer =
-  { readonly ok: true; readonly header: string } | { readonly ok: false; readonly why: string };
+  | { readonly ok: true; readonly header: string }
+  | { readonly ok: false; readonly why: string };
 
 const answer = (said: ReadLogAnswer): Buffer => Buffer.from(JSON.stringify(said));
 

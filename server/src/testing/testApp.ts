@@ -54,6 +54,8 @@ export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: 
     mailFrom: 'workshop@white-ember.invalid',
     logLevel: 'silent',
     uploadFolder: join(inject('scratchFolder'), 'uploads'),
+    // Beside other tests a reader that stands back would wait for all of them.
+    readerNiceness: 0,
     programFolder: inject('programFolder'),
     ...changes,
   };

@@ -34,7 +34,8 @@ export interface BurnWish {
 }
 
 export type Told<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly text: string };
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly text: string };
 
 const told = <T>(result: Result<T>): Told<T> =>
   result.ok ? result : { ok: false, text: `${describeFailure(result.failure)}.` };

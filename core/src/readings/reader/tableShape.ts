@@ -41,7 +41,8 @@ export interface WideShape extends CommonShape {
   /** Axis of each column, or −1 where the column holds no readings (times, units, numbering). */
   readonly axisOf: readonly number[];
   readonly times: readonly (
-    TimeColumn | { readonly sampleColumn: number | undefined; readonly hz: number }
+    | TimeColumn
+    | { readonly sampleColumn: number | undefined; readonly hz: number }
   )[];
 }
 

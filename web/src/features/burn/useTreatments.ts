@@ -37,7 +37,7 @@ export function useForecast(
     return () => {
       wanted = false;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for burn and limits
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- the key stands for burn and limits
   }, [key]);
   return {
     forecast: answer?.key === key ? answer.forecast : undefined,

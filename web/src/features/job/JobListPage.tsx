@@ -23,6 +23,7 @@ export function JobListPage() {
   const [opening, setOpening] = useState(false);
   const session = useSessionQuery();
   const jobs = useJobPagesInfiniteQuery({ show, ...(find ? { find } : {}) });
+  const today = useNow(60_000);
   const canWork = session.data?.member?.role !== 'viewer';
   const change = (key: string, value: string): void => {
     const next = new URLSearchParams(params);
@@ -37,7 +38,7 @@ export function JobListPage() {
         <div className="grow">
           <h1 className="text-3xl">Jobs</h1>
           <p className="text-ink2">
-            {format(new Date(), 'EEEE d MMMM')}, {session.data?.workshop?.name}
+            {format(today, 'EEEE d MMMM')}, {session.data?.workshop?.name}
           </p>
         </div>
         {canWork ? (

@@ -73,7 +73,7 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
   useEffect(() => {
     // It stands on the line from the beginning.
     if (asked !== by) choose(by);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each way in
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- once for each way in
   }, [by]);
   const plan = filter && fluid ? planOf(open, fluid, by, { filterC, lineBar, answered }) : undefined;
   if (!filter)

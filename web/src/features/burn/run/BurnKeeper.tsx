@@ -64,7 +64,7 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
           : undefined,
       );
     }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is stored depends on these alone
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- what is stored depends on these alone
   }, [state?.stoppedAtS, phase, last?.begun.id, last?.ended?.id]);
 
   if (!state || pathname === `/jobs/${jobId}/burn`) return null;

@@ -42,7 +42,7 @@ function LogDesk({ open }: { open: OpenJob }) {
   const { openStored } = logs;
   useEffect(() => {
     if (keptAsked && !isOpen) openStored(keptAsked);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- an address that names a kept log opens it once
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- an address that names a kept log opens it once
   }, [keptAsked?.id, isOpen]);
   const chosen =
     logs.opened.find(({ id }) => id === asked) ??

@@ -176,7 +176,8 @@ export function openKept({ id, jobId, fileName, sizeBytes }: KeptLog, options: A
     const answer = await fetch(`/api/logs/${id}/columns`);
     if (!answer.ok) {
       const problem = (await answer.json().catch(() => undefined)) as
-        { title?: string; detail?: string } | undefined;
+        | { title?: string; detail?: string }
+        | undefined;
       return { ok: false, text: problem?.detail ?? problem?.title ?? 'The server did not give the log' };
     }
     return remote.openColumns(await answer.arrayBuffer(), options);
