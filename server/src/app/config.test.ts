@@ -19,6 +19,7 @@ describe('settings', () => {
       requestsPerMinute: 3000,
       signInTriesPer15Min: 10,
       sessionIdleHours: 96,
+      readerNiceness: 10,
       logLevel: 'warn',
       mailFrom: 'workshop@white-ember.invalid',
       uploadFolder: join(tmpdir(), 'white-ember-uploads'),

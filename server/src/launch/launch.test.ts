@@ -35,7 +35,8 @@ function start(args: readonly string[], env: Record<string, string> = {}): Start
 async function until<T>(
   what: string,
   look: () => T | undefined | false | Promise<T | undefined | false>,
-  ms = 90_000,
+  // A first start loads the demo workshop: half a minute alone, several beside all other tests.
+  ms = 240_000,
 ): Promise<T> {
   const end = Date.now() + ms;
   for (;;) {
