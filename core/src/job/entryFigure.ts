@@ -75,7 +75,7 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
       const strongest = [...body.samples].sort((a, b) => b.rpm - a.rpm)[0];
       const at =
         strongest?.kind === 'hold' ? `${Math.round(strongest.rpm / 50) * 50}` : (strongest?.kind ?? '');
-      return `${at}: ${strongest ? Math.round(strongest.dpMbar) : '–'} mbar`;
+      return `${at}: ${strongest?.dpMbar === undefined ? '–' : Math.round(strongest.dpMbar)} mbar`;
     }
     case 'work':
       return body.dwellMin === undefined

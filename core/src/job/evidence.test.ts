@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { BodyOf, EntryBody, ReadingBody } from '../ledger/index.ts';
+import { steadySamplesOf, type BodyOf, type EntryBody, type ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import type { Evidence, EvidenceId } from '../proof/index.ts';
 import { madeEntry, PROVEN_PATH } from '../testing/madeEntries.ts';
@@ -272,7 +272,7 @@ describe('another filter', () => {
   const cracked = madeReading('before', { sootG: 0 });
   const leaks: ReadingBody = {
     ...cracked,
-    samples: cracked.samples.map((sample) => ({ ...sample, dpMbar: sample.dpMbar * 0.3 })),
+    samples: steadySamplesOf(cracked.samples).map((sample) => ({ ...sample, dpMbar: sample.dpMbar * 0.3 })),
   };
   const fresh = madeReading('after', { sootG: 0.2 });
   const complete = [swap, hoses, drive, scan()];

@@ -1,6 +1,6 @@
 import type { FamilyBook } from '../contract/index.ts';
 import { quickCheckFor } from '../diagnosis/index.ts';
-import { effectiveEntries, entriesOfKind, happenedAt, type Entry } from '../ledger/index.ts';
+import { effectiveEntries, entriesOfKind, happenedAt, steadySamplesOf, type Entry } from '../ledger/index.ts';
 import { causesSaid, wasFound } from './checksMade.ts';
 
 /** A job of a vehicle of the family, with its whole ledger. */
@@ -49,7 +49,7 @@ export function familyBook(
     .filter(({ job }) => job.proved)
     .flatMap(({ job, entries }) => {
       const after = entriesOfKind(entries, 'reading').findLast(({ body }) => body.purpose === 'after');
-      return (after?.body.samples ?? []).flatMap(({ kind, rpm, dpMbar }) =>
+      return steadySamplesOf(after?.body.samples ?? []).flatMap(({ kind, rpm, dpMbar }) =>
         kind === 'key-off' ? [] : [{ ...from(job, after), kind, rpm, dpMbar }],
       );
     })

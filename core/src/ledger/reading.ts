@@ -5,6 +5,8 @@ import { freeText } from '../text/index.ts';
 /** What a steady reading was taken at. */
 export const SAMPLE_KINDS = ['key-off', 'idle', 'hold'] as const;
 export type SampleKind = (typeof SAMPLE_KINDS)[number];
+/** A reading may hold moments, too: the peak of a snap, a pull at full load. */
+export const READING_KINDS = [...SAMPLE_KINDS, 'snap', 'full-load'] as const;
 
 const number = (name: string, low: number, high: number, unit: string) =>
   z
@@ -51,6 +53,27 @@ export const steadySampleSchema = z.object({
 });
 export type SteadySample = z.infer<typeof steadySampleSchema>;
 
+/** A row of a reading: whatever was read at one moment. ΔP may be missing where other pressures or temperatures were looked at. */
+export const readingSampleSchema = steadySampleSchema
+  .extend({
+    kind: z.enum(READING_KINDS),
+    dpMbar: steadySampleSchema.shape.dpMbar.optional(),
+    /** Before the turbine. A dead sensor shows several bar: that is a finding, and no slip of the pen. */
+    backPressureMbar: number('Pressure before the turbine', 0, 10_000, 'mbar absolute').optional(),
+  })
+  .refine(
+    ({ kind: _kind, rpm: _rpm, ...read }) => Object.values(read).some((value) => value !== undefined),
+    'A row needs at least one figure',
+  );
+export type ReadingSample = z.infer<typeof readingSampleSchema>;
+
+/** The rows that ΔP is judged by: steady, with a ΔP. */
+export const steadySamplesOf = (samples: readonly ReadingSample[]): SteadySample[] =>
+  samples.filter(
+    (sample): sample is ReadingSample & SteadySample =>
+      sample.dpMbar !== undefined && sample.kind !== 'snap' && sample.kind !== 'full-load',
+  );
+
 export const readingOriginSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('hand') }),
   z.object({
@@ -79,9 +102,11 @@ export const readingBodySchema = z.object({
   kind: z.literal('reading'),
   purpose: z.enum(PURPOSES),
   origin: readingOriginSchema,
-  samples: z.array(steadySampleSchema).min(1, 'A reading needs at least one sample').max(60),
+  samples: z.array(readingSampleSchema).min(1, 'A reading needs at least one sample').max(60),
   barometerMbar: number('Barometer', 500, 1100, 'mbar').optional(),
   sootCounterG: number('Soot value', 0, 2000, 'g').optional(),
+  /** Fill level as the tool shows it, %. */
+  sootPercent: number('Fill level', 0, 1000, '%').optional(),
   note: freeText('Note', 1000).optional(),
 });
 export type ReadingBody = z.infer<typeof readingBodySchema>;

@@ -1,5 +1,6 @@
 import { own } from '../text/index.ts';
 import {
+  steadySamplesOf,
   entriesOfKind,
   happenedAt,
   type Entry,
@@ -194,7 +195,9 @@ function followed(
     };
   }
   const mean = (kind: string): number | undefined => {
-    const of = samples.filter((sample) => sample.kind === kind).map(({ dpMbar }) => dpMbar);
+    const of = steadySamplesOf(samples)
+      .filter((sample) => sample.kind === kind)
+      .map(({ dpMbar }) => dpMbar);
     return of.length === 0 ? undefined : of.reduce((a, b) => a + b, 0) / of.length;
   };
   const high = mean('hold');

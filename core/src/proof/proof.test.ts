@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pressureDrop, restrictionRatio, type FilterGeometry } from '../filter/index.ts';
-import type { ReadingBody } from '../ledger/index.ts';
+import { steadySamplesOf, type ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { DISPLACEMENT_L, FILTER, madeReading, seededNoise, type Truth } from '../testing/madeReadings.ts';
@@ -173,7 +173,7 @@ describe('verdict', () => {
   it('does not believe an after reading that is lower than the clean filter can show', () => {
     const change = (after: ReadingBody): ReadingBody => ({
       ...after,
-      samples: after.samples.map((sample) => ({ ...sample, dpMbar: sample.dpMbar * 0.05 })),
+      samples: steadySamplesOf(after.samples).map((sample) => ({ ...sample, dpMbar: sample.dpMbar * 0.05 })),
     });
     const known = judge({ sootG: 30 }, { sootG: 4 }, { change });
     expect(known.proof.verdict).toBe('not-proved');
@@ -198,7 +198,7 @@ describe('verdict', () => {
     expect(lied.proof.missing[0]).toMatch(/^A before reading that can be believed/);
     const lower = (reading: ReadingBody): ReadingBody => ({
       ...reading,
-      samples: reading.samples.map((sample) => ({
+      samples: steadySamplesOf(reading.samples).map((sample) => ({
         ...sample,
         dpMbar: 0.2 * sample.dpMbar,
         ...(sample.blocks

@@ -1,5 +1,5 @@
 import { flowDrive, type FlowPoint } from '../filter/index.ts';
-import type { ReadingBody, SteadySample } from '../ledger/index.ts';
+import { steadySamplesOf, type ReadingBody, type SteadySample } from '../ledger/index.ts';
 import { steadyFlow, type FlowContext, type SteadyFlow } from '../readings/index.ts';
 import { describeFailure, mean } from '../quantities/index.ts';
 
@@ -45,7 +45,7 @@ function zeroOf(
   reading: ReadingBody,
   context: FlowContext,
 ): Pick<JudgedReading, 'zeroMbar' | 'zeroSdMbar' | 'zeroRead'> {
-  const off = reading.samples.filter((sample) => sample.kind === 'key-off');
+  const off = steadySamplesOf(reading.samples).filter((sample) => sample.kind === 'key-off');
   const zeroMbar = mean(off.map((sample) => sample.dpMbar));
   if (zeroMbar === undefined) {
     return { zeroMbar: 0, zeroSdMbar: context.limits.dpZeroDoubtMbar / Z90, zeroRead: false };
@@ -90,7 +90,7 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
   const assumptions = new Set<string>();
   const unplaced: string[] = [];
   let readings = 0;
-  for (const sample of reading.samples) {
+  for (const sample of steadySamplesOf(reading.samples)) {
     if (sample.kind === 'key-off') continue;
     const zeroed = { ...sample, dpMbar: sample.dpMbar - zero.zeroMbar };
     const flow = steadyFlow(zeroed, withBarometer);

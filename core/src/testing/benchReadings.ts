@@ -1,7 +1,7 @@
 import { BenchVehicle, type BenchFamily } from '../bench/index.ts';
 import { recordBaseline } from '../bench/recordBaseline.ts';
 import { filterVolumeL } from '../filter/index.ts';
-import type { ReadingBody } from '../ledger/index.ts';
+import { steadySamplesOf, type ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import { analyseRaw, loggedFacts, readingFromLog } from '../readings/index.ts';
 import { flushReadings, sootByPressure } from '../treatment/index.ts';
@@ -25,7 +25,12 @@ export function profileOf(family: BenchFamily): Limits {
   const [step] = flushReadings([madeEntry(1, body)], family.filter, context);
   const soot = sootByPressure(body, family.filter, context);
   const highest = (kind: string): number =>
-    Math.max(0, ...body.samples.filter((sample) => sample.kind === kind).map(({ dpMbar }) => dpMbar));
+    Math.max(
+      0,
+      ...steadySamplesOf(body.samples)
+        .filter((sample) => sample.kind === kind)
+        .map(({ dpMbar }) => dpMbar),
+    );
   const over = (limit: number, read: number): number => Math.max(limit, ROOM * read);
   const profile: Limits = {
     ...DEFAULT_LIMITS,

@@ -13,7 +13,15 @@ import { besideFilterMbar } from '../bench/vehicle/pressures.ts';
 import type { CheckId } from '../checks/index.ts';
 import { CLEAN, filterVolumeL, pressureDrop, type FilterState, type FlowCondition } from '../filter/index.ts';
 import { deriveJob, type DerivedJob } from '../job/index.ts';
-import type { BodyOf, Entry, EntryBody, PartId, ReadingBody, WorkType } from '../ledger/index.ts';
+import {
+  steadySamplesOf,
+  type BodyOf,
+  type Entry,
+  type EntryBody,
+  type PartId,
+  type ReadingBody,
+  type WorkType,
+} from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { planResets, type EvidenceId, type Interval } from '../proof/index.ts';
 import { valueOf } from '../quantities/index.ts';
@@ -152,7 +160,7 @@ class ProvingHand {
     return {
       ...body,
       origin: { type: 'hand' },
-      samples: samples.map(
+      samples: steadySamplesOf(samples).map(
         ({ kind, rpm, dpMbar, airMassGPerS, manifoldMbar, intakeAirC, filterC, egt3C }) => ({
           kind,
           rpm: Math.round(rpm / 10) * 10,

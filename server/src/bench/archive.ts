@@ -147,6 +147,8 @@ async function outAndBack(
 /** The middle one of archives that workshops take in while others work. */
 const BESIDE_MB = 60;
 const BESIDE_P99_MS = 100;
+/** On so many jobs a workshop works meanwhile: a single one would grow to thousands of entries. */
+const BESIDE_JOBS = 40;
 
 /** How others fare at 100 requests a second while an archive is taken in: their p99, and answers that are none. */
 async function besideOthers(server: BenchServer, folder: string): Promise<Row[]> {
@@ -156,7 +158,8 @@ async function besideOthers(server: BenchServer, folder: string): Promise<Row[]>
   const answer = await fetch(`${address}/api/workshop/archive`, { headers: { cookie: client.cookie } });
   await pipeline(Readable.fromWeb(answer.body as never), createWriteStream(path));
   await db.query(`TRUNCATE ${TABLES.join(', ')} CASCADE`);
-  const [vehicle, job] = [uuidv7(), uuidv7()];
+  const vehicle = uuidv7();
+  const jobs = Array.from({ length: BESIDE_JOBS }, () => uuidv7());
   await client.post('/api/vehicles', {
     id: vehicle,
     plate: 'QF 9',
@@ -166,7 +169,8 @@ async function besideOthers(server: BenchServer, folder: string): Promise<Row[]>
   });
   // Numbers of the archive come from 1 on.
   await db.query('UPDATE workshop SET next_job_number = 5000 WHERE id = $1', [workshopId]);
-  await client.post('/api/jobs', { id: job, vehicleId: vehicle, openedAt: new Date().toISOString() });
+  for (const id of jobs)
+    await client.post('/api/jobs', { id, vehicleId: vehicle, openedAt: new Date().toISOString() });
   const form = new FormData();
   form.set('fields', '{}');
   form.set('file', await openAsBlob(path), 'archive.zip');
@@ -191,7 +195,7 @@ async function besideOthers(server: BenchServer, folder: string): Promise<Row[]>
         const { status } =
           i % 2 === 0
             ? await client.get('/api/jobs?show=open')
-            : await client.post(`/api/jobs/${job}/entries`, note);
+            : await client.post(`/api/jobs/${jobs[i % BESIDE_JOBS]}/entries`, note);
         times.push(performance.now() - began);
         if (status >= 300) refused++;
       })(),

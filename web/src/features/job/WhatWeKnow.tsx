@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { holdingOff, sortCodes } from '@white-ember/core/codes';
 import type { Stage } from '@white-ember/core/job';
-import { entriesOfKind } from '@white-ember/core/ledger';
+import { entriesOfKind, steadySamplesOf } from '@white-ember/core/ledger';
 import type { Comparison, Evidence, EvidenceId } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
@@ -185,7 +185,7 @@ function ReadingFacts({ open }: { open: OpenJob }) {
   if (!reading) return <p className="text-ink2">Nothing has been read yet.</p>;
   return (
     <ul className="grid gap-1">
-      {reading.body.samples.map((sample, i) => (
+      {steadySamplesOf(reading.body.samples).map((sample, i) => (
         <li key={i} className="flex justify-between">
           <span>{sample.kind === 'hold' ? `${Math.round(sample.rpm)} rpm` : sample.kind}</span>
           <span className="figure-text">{withUnit(sample.dpMbar, pressureUnit)}</span>

@@ -282,7 +282,9 @@ function EntryText({ entry }: { entry: Entry }) {
                 <td className="py-1">
                   {sample.kind === 'hold' ? `hold, ${Math.round(sample.rpm)} rpm` : sample.kind}
                 </td>
-                <td className="figure-text text-right">{withUnit(sample.dpMbar, pressureUnit)}</td>
+                <td className="figure-text text-right">
+                  {sample.dpMbar === undefined ? '–' : withUnit(sample.dpMbar, pressureUnit)}
+                </td>
                 <td className="text-sm text-ink2 text-right">
                   {sample.count === undefined
                     ? 'read by eye'

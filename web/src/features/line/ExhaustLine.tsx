@@ -8,6 +8,7 @@ import {
   type PartState,
   type SteadySample,
   PART_STATE_WORDS,
+  steadySamplesOf,
 } from '@white-ember/core/ledger';
 import { unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
@@ -42,7 +43,7 @@ interface LineProps {
 /** The latest steady sample with the highest engine speed: what stands at the parts, and which reading it is of. */
 function shownSample(derived: DerivedJob): { sample?: SteadySample; caption: string } {
   const entry = derived.after ?? derived.before;
-  const sample = [...(entry?.body.samples ?? [])]
+  const sample = [...steadySamplesOf(entry?.body.samples ?? [])]
     .filter((s) => s.kind !== 'key-off')
     .sort((a, b) => b.rpm - a.rpm)[0];
   if (!entry || !sample) return { caption: 'Nothing read yet' };

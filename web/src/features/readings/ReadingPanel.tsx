@@ -1,6 +1,6 @@
 import { Tabs } from 'radix-ui';
 import { Link, useSearchParams } from 'react-router';
-import type { ReadingBody } from '@white-ember/core/ledger';
+import { steadySamplesOf, type ReadingBody } from '@white-ember/core/ledger';
 import { withUnit } from '../../ui/format.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { CautionCard } from '../../ui/CautionCard.tsx';
@@ -89,7 +89,7 @@ function CountsNow({ open, purpose }: Pick<StageProps, 'open'> & { purpose: Read
     purpose === 'before' ? open.derived.before : purpose === 'after' ? open.derived.after : undefined;
   if (!reading) return null;
   const { samples, origin } = reading.body;
-  const figures = samples.map((s) => {
+  const figures = steadySamplesOf(samples).map((s) => {
     const at = s.kind === 'hold' ? `${Math.round(s.rpm)} rpm` : s.kind;
     return `${at} ${withUnit(s.dpMbar, pressureUnit)}`;
   });

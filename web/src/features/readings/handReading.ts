@@ -1,4 +1,9 @@
-import { readingBodySchema, type ReadingBody, type SampleKind } from '@white-ember/core/ledger';
+import {
+  steadySamplesOf,
+  readingBodySchema,
+  type ReadingBody,
+  type SampleKind,
+} from '@white-ember/core/ledger';
 import { fromBase, toBase, type Unit } from '@white-ember/core/quantities';
 import { typedNumber } from '../../ui/format.ts';
 
@@ -104,7 +109,7 @@ export function handValues(body: ReadingBody, units: HandUnits): HandValues {
   const typed = (value: number | undefined, unit: Unit): string =>
     value === undefined ? '' : String(Number(fromBase(value, unit).toPrecision(6)));
   return {
-    rows: body.samples.map((sample) => ({
+    rows: steadySamplesOf(body.samples).map((sample) => ({
       kind: sample.kind,
       rpm: String(sample.rpm),
       dp: typed(sample.dpMbar, units.pressure),
