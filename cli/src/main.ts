@@ -80,6 +80,16 @@ program
   );
 
 program
+  .command('judge')
+  .description('all that the job page says of a job: likely causes, next step, treatment, driving, proof')
+  .argument('<job>', 'JSON file: {vehicle, findings, checks, codes, readings, entries}')
+  .option('--limits <name|file>', LIMITS_HELP, 'general')
+  .option('--json', 'print one JSON document')
+  .action(async (file: string, options: Record<string, string>) =>
+    (await import('./commands/judge.ts')).judge(file, options),
+  );
+
+program
   .command('burn')
   .description('what a burn would do to a filter: soot left, hottest place and moment, energy')
   .argument('<scenario>', 'JSON file: {filter, sootG, ashG, catalyst, profile, ambientC, cells?, endS}')

@@ -7,6 +7,7 @@ import {
   KNOWN_CAUSES,
   KNOWN_CHECKS,
   KNOWN_FINDINGS,
+  MOST_FAULTS,
   networkFor,
   rankChecks,
   type CaseFacts,
@@ -83,8 +84,8 @@ export function diagnose(file: string, options: Options): void {
   const { vehicle, facts } = readCase(file);
   const known = evidenceOfCase(facts, readLimits(options['limits']));
   const network = networkFor(vehicle);
-  const posterior = infer(network, known.evidence);
-  const next = rankChecks(network, known.evidence, KNOWN_CHECKS).filter(
+  const posterior = infer(network, known.evidence, MOST_FAULTS, known.beyond);
+  const next = rankChecks(network, known.evidence, KNOWN_CHECKS, known.beyond).filter(
     ({ check }) => facts.checks?.[check] === undefined,
   );
   const inhibitors = inhibitorsOf(facts, known);

@@ -171,9 +171,10 @@ const CASES: readonly (readonly [check: string, outcome: string, values: CheckVa
   ['vane-sweep', 'vanes-move', { leastPercent: 3, mostPercent: 97 }],
   ['vane-sweep', 'vanes-still', { leastPercent: 8, mostPercent: 12 }],
   ['vane-sweep', 'vanes-still', { seen: 'sticks' }],
-  ['egr', 'egr-good', { shutPercent: 2, behindC: 130, coolantC: 85, gasC: 265 }],
+  ['egr', 'egr-good', { shutPercent: 2, openPercent: 92, behindC: 130, coolantC: 85, gasC: 265 }],
   ['egr', 'egr-open', { shutPercent: 40, behindC: 130, coolantC: 85, gasC: 265 }],
-  ['egr', 'egr-hot', { shutPercent: 2, behindC: 240, coolantC: 85, gasC: 320 }],
+  ['egr', 'egr-shut', { shutPercent: 2, openPercent: 8 }],
+  ['egr', 'egr-hot', { shutPercent: 2, openPercent: 92, behindC: 240, coolantC: 85, gasC: 320 }],
   ['dosing-injector', 'dosing-blocked', { passage: 'narrow' }],
   ['dosing-injector', 'dosing-sprays', { passage: 'clear' }],
   [

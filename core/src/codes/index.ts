@@ -1,3 +1,4 @@
+export { namedFault } from './namedFaults.ts';
 export { CODE_ROLES, GENERIC, PARAMETERS, type CodeMeaning, type CodeRole } from './codeTable.ts';
 export { codeMeaning, type Certainty, type KnownCode } from './meaning.ts';
 export { NOTATIONS, readCode, type Notation, type ReadCode } from './readCode.ts';

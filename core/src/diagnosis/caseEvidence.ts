@@ -1,6 +1,14 @@
 import { holdingOff, sortCodes, type ListedCode } from '../codes/index.ts';
 import { entriesOfKind, type BodyOf, type Entry, type ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
+import type { Beyond } from './inference.ts';
+import { filterVolumeL } from '../filter/index.ts';
+import {
+  assumedFilter,
+  measuredOf,
+  type MeasuredReading,
+  type MeasuredVehicle,
+} from './measured/measuredOf.ts';
 import type { Evidence } from './network.ts';
 import { evidenceOfOutcome } from './nextChecks.ts';
 import { evidenceOfScan, KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
@@ -15,27 +23,62 @@ export interface CaseFacts {
   readonly checked?: Readonly<Record<string, boolean>>;
   /** A whole scan: codes that are not in it count as not set. Absent: no scan was made. */
   readonly codes?: readonly ListedCode[];
+  /** The reading itself: its figures are judged by their size. */
+  readonly reading?: MeasuredReading;
+  /** The scan was of some modules only, or named faults without numbers. */
+  readonly partialScan?: boolean;
   readonly readings?: { readonly dpIdleMbar?: number; readonly dp3000Mbar?: number; readonly sootG?: number };
 }
 
 export interface CaseEvidence {
   readonly evidence: Evidence;
+  readonly beyond: Beyond;
+  /** More soot is counted than a filter of this size may burn. */
+  readonly overFull: boolean;
   /** Ids that the vocabulary does not know: kept and told, and without a say. */
   readonly unknown: readonly string[];
 }
 
+/** At twice the level at which a regeneration is asked for it is over-full, whatever the grams. */
+const OVER_FULL_PERCENT = 200;
+
 const FINDING_IDS = new Set(KNOWN_FINDINGS.map(({ id }) => id));
 
+/** The figures of a case as a reading: the reading itself, or the few figures that were told. */
+function readingOf({ reading, readings = {} }: CaseFacts): MeasuredReading {
+  const { dpIdleMbar, dp3000Mbar, sootG } = readings;
+  if (reading) return { ...reading, sootCounterG: reading.sootCounterG ?? sootG };
+  return {
+    samples: [
+      ...(dpIdleMbar === undefined ? [] : [{ kind: 'idle' as const, rpm: 820, dpMbar: dpIdleMbar }]),
+      ...(dp3000Mbar === undefined ? [] : [{ kind: 'hold' as const, rpm: 3000, dpMbar: dp3000Mbar }]),
+    ],
+    sootCounterG: sootG,
+  };
+}
+
+/** A fill level is of the threshold; grams are of the litres of the filter, or of a usual one where its size is not known. */
+function isOverFull(
+  { sootCounterG, sootPercent }: MeasuredReading,
+  { displacementL, geometry }: MeasuredVehicle,
+  limits: Limits,
+): boolean {
+  if (sootPercent !== undefined && sootPercent >= OVER_FULL_PERCENT) return true;
+  if (sootCounterG === undefined) return false;
+  if (geometry) return sootCounterG / filterVolumeL(geometry) > limits.sootHighGPerL;
+  return displacementL === undefined
+    ? sootCounterG > limits.sootHighG
+    : sootCounterG / filterVolumeL(assumedFilter(displacementL)) > limits.sootHighGPerL;
+}
+
 /** Brings what is known into the words of the network; what it has no word for is given back. */
-export function evidenceOfCase(facts: CaseFacts, limits: Limits): CaseEvidence {
+export function evidenceOfCase(
+  facts: CaseFacts,
+  limits: Limits,
+  vehicle: MeasuredVehicle = {},
+): CaseEvidence {
   const evidence: Record<string, boolean> = {};
   const unknown: string[] = [];
-  const { readings = {} } = facts;
-  if (readings.dpIdleMbar !== undefined)
-    evidence['dp-high-idle'] = readings.dpIdleMbar > limits.dpIdleGoodMbar;
-  if (readings.dp3000Mbar !== undefined)
-    evidence['dp-high-hold'] = readings.dp3000Mbar > limits.dp3000GoodMbar;
-  if (readings.sootG !== undefined) evidence['soot-high'] = readings.sootG > limits.sootHighG;
   if (facts.codes) Object.assign(evidence, evidenceOfScan(facts.codes));
   for (const [id, seen] of Object.entries(facts.findings ?? {})) {
     if (FINDING_IDS.has(id)) evidence[id] = seen;
@@ -48,7 +91,15 @@ export function evidenceOfCase(facts: CaseFacts, limits: Limits): CaseEvidence {
     else unknown.push(`${id}: ${outcome}`);
   }
   Object.assign(evidence, facts.checked ?? {});
-  return { evidence, unknown };
+  const reading = readingOf(facts);
+  const { measured, instead } = measuredOf(reading, vehicle, limits);
+  for (const id of instead) delete evidence[id];
+  return {
+    evidence,
+    unknown,
+    beyond: { measured, partialScan: facts.partialScan ?? false },
+    overFull: isOverFull(reading, vehicle, limits),
+  };
 }
 
 /** Log findings that a log with these channels could have shown, and did not where they are not listed. */
@@ -118,7 +169,7 @@ export function factsOfIntake(intake: Intake): Record<string, boolean> {
 }
 
 /** What keeps a regeneration from coming, as far as it is known, in sentences. */
-export function inhibitorsOf(facts: CaseFacts, { evidence }: CaseEvidence): string[] {
+export function inhibitorsOf(facts: CaseFacts, { evidence, overFull }: CaseEvidence): string[] {
   const held: readonly (readonly [finding: string, sentence: string])[] = [
     ['coolant-below-regen-temperature', 'The coolant stays too cool'],
     ['coolant-cool', 'The coolant stays too cool'],
@@ -127,9 +178,9 @@ export function inhibitorsOf(facts: CaseFacts, { evidence }: CaseEvidence): stri
     ['oil-counter-zero', 'The oil counter stands at zero'],
     ['counter-zero', 'The oil counter stands at zero'],
     ['oil-diluted', 'There is fuel in the oil'],
-    ['soot-high', 'More soot is counted than may be burnt'],
   ];
   const codes = holdingOff(sortCodes(facts.codes ?? [])).map(({ code, meaning }) => `${code}: ${meaning}`);
   const seen = held.filter(([finding]) => evidence[finding] === true).map(([, sentence]) => sentence);
+  if (overFull || evidence['soot-high'] === true) seen.push('More soot is counted than may be burnt');
   return [...new Set([...codes, ...seen])];
 }

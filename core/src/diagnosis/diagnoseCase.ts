@@ -1,7 +1,8 @@
 import type { Limits } from '../limits/index.ts';
 import { evidenceOfCase, inhibitorsOf, type CaseFacts } from './caseEvidence.ts';
 import { chainsAmong, explanationsOf, type Explanation } from './explanations.ts';
-import { infer, posteriorSets, type Posterior } from './inference.ts';
+import type { MeasuredVehicle } from './measured/measuredOf.ts';
+import { infer, MOST_FAULTS, posteriorSets, type Posterior } from './inference.ts';
 import type { Evidence } from './network.ts';
 import { rankChecks } from './nextChecks.ts';
 import { proposeChecks, type ProposedCheck } from './proposeChecks.ts';
@@ -12,11 +13,14 @@ export interface DiagnosisQuestion {
   readonly facts: CaseFacts;
   readonly use: VehicleUse;
   readonly limits: Limits;
+  /** By which figures are judged. */
+  readonly vehicle?: MeasuredVehicle;
   /** What is along, by its id; absent: not said. */
   readonly kit?: readonly string[];
 }
 
 export interface Diagnosis {
+  /** Findings that were seen or not; measured values stand as seen. */
   readonly evidence: Evidence;
   readonly posterior: Posterior;
   readonly explanations: readonly Explanation[];
@@ -34,24 +38,27 @@ const CHAINED_FROM = 0.3;
  * @param rank whether checks are ranked, which takes most of the time; a job that is over has no next check
  */
 export function diagnoseCase(
-  { facts, use, limits, kit }: DiagnosisQuestion,
+  { facts, use, limits, kit, vehicle }: DiagnosisQuestion,
   { rank = true } = {},
 ): Diagnosis {
-  const known = evidenceOfCase(facts, limits);
+  const known = evidenceOfCase(facts, limits, vehicle);
   const network = networkFor(use);
-  const posterior = infer(network, known.evidence);
+  const posterior = infer(network, known.evidence, MOST_FAULTS, known.beyond);
   const likely = posterior.causes.filter(({ probability }) => probability >= CHAINED_FROM);
   return {
-    evidence: known.evidence,
+    evidence: {
+      ...known.evidence,
+      ...Object.fromEntries(known.beyond.measured.map(({ id }) => [id, true])),
+    },
     posterior,
     explanations: explanationsOf(
       network,
-      posteriorSets(network, known.evidence),
+      posteriorSets(network, known.evidence, MOST_FAULTS, known.beyond),
       (use.putRight ?? []).map(({ cause }) => cause),
     ),
     next: rank
       ? proposeChecks(
-          rankChecks(network, known.evidence, KNOWN_CHECKS),
+          rankChecks(network, known.evidence, KNOWN_CHECKS, known.beyond),
           known.evidence,
           kit ? new Set(kit) : undefined,
         )

@@ -1,4 +1,13 @@
-export { infer, MOST_FAULTS, posteriorSets, type CausePosterior, type Posterior } from './inference.ts';
+export { assumedFilter, type MeasuredReading, type MeasuredVehicle } from './measured/measuredOf.ts';
+export {
+  infer,
+  MOST_FAULTS,
+  NOTHING_BEYOND,
+  posteriorSets,
+  type Beyond,
+  type CausePosterior,
+  type Posterior,
+} from './inference.ts';
 export type { Cause, Evidence, FindingNode, Link, Network } from './network.ts';
 export { evidenceOfOutcome, rankChecks, type CheckNode, type RankedCheck } from './nextChecks.ts';
 export {

@@ -1,3 +1,5 @@
+import type { CauseSet } from './measured/states.ts';
+import { scanWitness, type ScanWitness } from './scanChance.ts';
 import {
   bounded,
   chanceSeen,
@@ -28,6 +30,20 @@ export interface Posterior {
   /** Evidence that even the most probable set does not explain, with the chance of seeing it so. */
   readonly unexplained: readonly { readonly finding: string; readonly chance: number }[];
 }
+
+/** A measured value as evidence: the chance of it, on any scale, under a set of causes. */
+export interface Measured {
+  readonly id: string;
+  readonly chance: (set: CauseSet) => number;
+}
+
+/** What is known beside findings that are seen or not. */
+export interface Beyond {
+  readonly measured: readonly Measured[];
+  /** The scan was of some modules only, or named faults without numbers. */
+  readonly partialScan: boolean;
+}
+export const NOTHING_BEYOND: Beyond = { measured: [], partialScan: false };
 
 /** Sets of forms, and the set of causes that each of them is one way of. */
 interface Sets {
@@ -118,6 +134,8 @@ interface Weighed {
   /** Which pieces of evidence each form bears on. */
   readonly borneOn: readonly Int32Array[];
   readonly pair: (i: number, j: number) => Pair;
+  readonly scan: ScanWitness | undefined;
+  readonly measured: readonly { readonly id: string; readonly chance: (set: readonly number[]) => number }[];
   /** Of each set of forms. */
   readonly weights: Float64Array;
   readonly total: number;
@@ -128,11 +146,24 @@ interface Weighed {
  * set and cancels out. What one member does is worked out once for each form, what two do to the same evidence once for
  * each pair; only evidence that three bear on is worked out for the set itself.
  */
-function weigh(network: Network, evidence: Evidence, most: number): Weighed {
+function weigh(network: Network, evidence: Evidence, most: number, beyond: Beyond): Weighed {
   const { findings } = network;
   const forms = formsOf(network);
   const sets = keptSets(forms, most);
-  const known = findings.filter(({ id }) => evidence[id] !== undefined);
+  const known = findings.filter(({ id, code }) => evidence[id] !== undefined && code === undefined);
+  const scan = scanWitness(
+    network,
+    forms,
+    findings.flatMap((finding) => {
+      const seen = evidence[finding.id];
+      return finding.code && seen !== undefined ? [[finding, seen] as const] : [];
+    }),
+    beyond.partialScan,
+  );
+  const measured = beyond.measured.map(({ id, chance }) => ({
+    id,
+    chance: (set: readonly number[]) => chance(asCauses(network, forms, set)),
+  }));
   const witnesses = known.map(
     (finding) => new Witness(network, forms, finding, evidence[finding.id] === true),
   );
@@ -159,11 +190,17 @@ function weigh(network: Network, evidence: Evidence, most: number): Weighed {
     }
     if (set.length === 3) weight *= three(set, pair, witnesses, ratio);
     if (set.length > 3) weight = weightOf(set, forms, borneOn, ratio);
+    if (scan) weight *= scan.chance(set);
+    for (const { chance } of measured) weight *= chance(set);
     weights[s] = weight;
     total += weight;
   });
-  return { forms, sets, witnesses, borneOn, pair, weights, total };
+  return { forms, sets, witnesses, borneOn, pair, scan, measured, weights, total };
 }
+
+/** A set of forms in the names of its causes. */
+const asCauses = ({ causes }: Network, forms: readonly Form[], set: readonly number[]): CauseSet =>
+  set.map((i) => ({ cause: causes[forms[i]?.cause ?? -1]?.id ?? '', form: forms[i]?.id }));
 
 type Ratio = (f: number, set: readonly number[]) => number;
 
@@ -215,8 +252,9 @@ export function posteriorForms(
   network: Network,
   evidence: Evidence,
   most = MOST_FAULTS,
+  beyond = NOTHING_BEYOND,
 ): { readonly forms: readonly Form[]; readonly sets: Sets; readonly probabilities: Float64Array } {
-  const { forms, sets, weights, total } = weigh(network, evidence, most);
+  const { forms, sets, weights, total } = weigh(network, evidence, most, beyond);
   return { forms, sets, probabilities: weights.map((weight) => weight / total) };
 }
 
@@ -235,8 +273,9 @@ export function posteriorSets(
   network: Network,
   evidence: Evidence,
   most = MOST_FAULTS,
+  beyond = NOTHING_BEYOND,
 ): { readonly sets: readonly (readonly number[])[]; readonly probabilities: Float64Array } {
-  const { sets, probabilities } = posteriorForms(network, evidence, most);
+  const { sets, probabilities } = posteriorForms(network, evidence, most, beyond);
   return { sets: sets.ofCauses, probabilities: summed(sets, probabilities) };
 }
 
@@ -253,9 +292,24 @@ const TELLS_FORM = 0.8;
  * network does not know is left aside: it must never break the inference. Reasons are by leaving one piece of evidence
  * out at a time, so they say what each one adds to all the others.
  */
-export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS): Posterior {
+export function infer(
+  network: Network,
+  evidence: Evidence,
+  most = MOST_FAULTS,
+  beyond = NOTHING_BEYOND,
+): Posterior {
   const count = network.causes.length;
-  const { forms: allForms, sets, witnesses, borneOn, pair, weights, total } = weigh(network, evidence, most);
+  const {
+    forms: allForms,
+    sets,
+    witnesses,
+    borneOn,
+    pair,
+    scan,
+    measured,
+    weights,
+    total,
+  } = weigh(network, evidence, most, beyond);
   const { ofForms, causesOf, ofCauses } = sets;
   const byCause = new Float64Array(count);
   const byForm = new Float64Array(allForms.length);
@@ -305,6 +359,7 @@ export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS):
           (moreByCause[f * count + i] as number) + extra * (held[way * count + i] as number);
     }
   });
+  const whole = leftOut({ scan, measured, sets, weights, total }, count);
   const causes = network.causes.map(({ id }, i) => {
     const probability = (byCause[i] as number) / total;
     const reasons = witnesses
@@ -313,6 +368,12 @@ export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS):
         const all = total / base + (more[f] as number);
         return { finding, weight: logit(probability) - logit(withIt / all) };
       })
+      .concat(
+        whole.map(({ finding, total: all, byCause: of }) => ({
+          finding,
+          weight: logit(probability) - logit((of[i] as number) / all),
+        })),
+      )
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));
     const form = allForms.find(
       (one, k) => one.cause === i && (byForm[k] as number) >= TELLS_FORM * (byCause[i] as number),
@@ -331,8 +392,43 @@ export function infer(network: Network, evidence: Evidence, most = MOST_FAULTS):
       causes: (ofCauses[s] as readonly number[]).map((i) => network.causes[i]?.id ?? ''),
       probability: (bySet[s] as number) / total,
     })),
-    unexplained: witnesses
-      .map((witness) => ({ finding: witness.id, chance: witness.chance(best) }))
-      .filter(({ chance }) => chance < UNEXPLAINED_BELOW),
+    unexplained: [
+      ...witnesses.map((witness) => ({ finding: witness.id, chance: witness.chance(best) })),
+      ...(scan?.ids ?? [])
+        .filter((id) => evidence[id] === true)
+        .map((finding) => ({ finding, chance: scan ? scan.chance(best) / scan.chance(best, finding) : 1 })),
+    ].filter(({ chance }) => chance < UNEXPLAINED_BELOW),
   };
+}
+
+/** Sets less probable than this are left aside where a whole piece of evidence is taken out. */
+const LEAST_WHOLE = 1e-9;
+
+/** Weights of all sets, and of those that hold each cause, with each code and each measured value left out in turn. */
+function leftOut(
+  { scan, measured, sets, weights, total }: Pick<Weighed, 'scan' | 'measured' | 'sets' | 'weights' | 'total'>,
+  count: number,
+): { readonly finding: string; readonly total: number; readonly byCause: Float64Array }[] {
+  const pieces = [
+    ...(scan?.ids ?? []).map((finding) => ({
+      finding,
+      without: (set: readonly number[]) => (scan ? scan.chance(set, finding) / scan.chance(set) : 1),
+    })),
+    ...measured.map(({ id, chance }) => ({
+      finding: id,
+      without: (set: readonly number[]) => 1 / chance(set),
+    })),
+  ];
+  const likely = [...weights.keys()].filter((s) => (weights[s] as number) >= LEAST_WHOLE * total);
+  return pieces.map(({ finding, without }) => {
+    const byCause = new Float64Array(count);
+    let all = 0;
+    for (const s of likely) {
+      const weight = (weights[s] as number) * without(sets.ofForms[s] as readonly number[]);
+      all += weight;
+      for (const i of sets.ofCauses[sets.causesOf[s] as number] as readonly number[])
+        byCause[i] = (byCause[i] as number) + weight;
+    }
+    return { finding, total: all, byCause };
+  });
 }

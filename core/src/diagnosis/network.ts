@@ -25,6 +25,8 @@ export interface FindingNode {
   /** Chance that something beside the causes here hides it, 0–1; absent: nothing does. */
   readonly hidden?: number;
   readonly links: readonly Link[];
+  /** It is a code: whether it is missing depends on the engine computer, too. */
+  readonly code?: true;
 }
 
 /** Causes and what they show: two layers, joined by noisy-OR with masking. */

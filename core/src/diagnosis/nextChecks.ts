@@ -1,4 +1,4 @@
-import { posteriorForms } from './inference.ts';
+import { MOST_FAULTS, NOTHING_BEYOND, posteriorForms } from './inference.ts';
 import { chanceSeen, oddsOf, type Evidence, type FindingNode, type Network } from './network.ts';
 
 /**
@@ -19,6 +19,8 @@ export interface RankedCheck {
   /** Expected fall of the doubt over the sets of causes, bits. */
   readonly bits: number;
   readonly bitsPerMinute: number;
+  /** Expected loss that it avoids for each minute, by the measure that was given; 0 without one. */
+  readonly lossPerMinute: number;
   readonly minutes: number;
   readonly cost: number;
   /** Chance of each outcome, as things are known now. */
@@ -43,8 +45,8 @@ const xlog2 = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
 function likelySets(
   { causesOf, ofCauses }: ReturnType<typeof posteriorForms>['sets'],
   probabilities: Float64Array,
-): { readonly probability: number; readonly ways: readonly number[] }[] {
-  const sums = ofCauses.map(() => ({ probability: 0, ways: [] as number[] }));
+): { readonly probability: number; readonly ways: readonly number[]; readonly causes: readonly number[] }[] {
+  const sums = ofCauses.map((causes) => ({ probability: 0, ways: [] as number[], causes }));
   for (let s = 0; s < probabilities.length; s++) {
     const sum = sums[causesOf[s] as number];
     const probability = probabilities[s] as number;
@@ -63,12 +65,32 @@ export function rankChecks(
   network: Network,
   evidence: Evidence,
   checks: readonly CheckNode[],
+  beyond = NOTHING_BEYOND,
+  /** What acting on these chances would lose. */
+  lossOf?: (chance: (cause: string) => number) => number,
 ): RankedCheck[] {
-  const { forms, sets, probabilities } = posteriorForms(network, evidence);
+  const { forms, sets, probabilities } = posteriorForms(network, evidence, MOST_FAULTS, beyond);
   // Doubt is over causes: in which form one comes is worth no minute.
   const likely = likelySets(sets, probabilities);
   let entropy = 0;
   for (const { probability } of likely) entropy -= xlog2(probability);
+  const causeIndex = new Map(network.causes.map(({ id }, i) => [id, i]));
+  const count = network.causes.length;
+  /** Loss by the masses of sets that hold each cause, out of a whole mass. */
+  const lossFor = (held: Float64Array, from: number, whole: number): number =>
+    lossOf && whole > 0
+      ? lossOf((cause) => {
+          const at = causeIndex.get(cause);
+          return at === undefined ? 0 : (held[from + at] as number) / whole;
+        })
+      : 0;
+  const all = new Float64Array(count);
+  let whole = 0;
+  for (const { probability, causes } of likely) {
+    whole += probability;
+    for (const i of causes) all[i] = (all[i] as number) + probability;
+  }
+  const lossNow = lossFor(all, 0, whole);
   const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
   const ranked = checks.flatMap((check): RankedCheck[] => {
     const open = check.outcomes.filter((id) => evidence[id] === undefined);
@@ -77,9 +99,10 @@ export function rankChecks(
     const width = odds.length + 1;
     const mass = new Float64Array(width);
     const own = new Float64Array(width);
+    const held = new Float64Array(width * count);
     // H(sets | outcome), weighted: Σ over outcomes of m·log m − Σ p·log p.
     let after = 0;
-    for (const { ways } of likely) {
+    for (const { ways, causes } of likely) {
       own.fill(0);
       for (const s of ways) {
         let rest = probabilities[s] as number;
@@ -98,15 +121,21 @@ export function rankChecks(
       }
       for (let k = 0; k < width; k++) {
         mass[k] = (mass[k] as number) + (own[k] as number);
+        if (lossOf)
+          for (const i of causes) held[k * count + i] = (held[k * count + i] as number) + (own[k] as number);
         after -= xlog2(own[k] as number);
       }
     }
     for (let k = 0; k < width; k++) after += xlog2(mass[k] as number);
     const bits = Math.max(0, entropy - after);
+    let lossThen = 0;
+    for (let k = 0; k < width; k++)
+      lossThen += (mass[k] as number) * lossFor(held, k * count, mass[k] as number);
     const one = {
       check: check.id,
       bits,
       bitsPerMinute: bits / (check.minutes + check.cost),
+      lossPerMinute: Math.max(0, whole * lossNow - lossThen) / (check.minutes + check.cost),
       minutes: check.minutes,
       cost: check.cost,
       outcomes: [...open, check.otherwise].map((outcome, k) => ({

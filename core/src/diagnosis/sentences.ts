@@ -1,8 +1,16 @@
 import { KNOWN_CAUSES, KNOWN_FINDINGS } from './vocabulary.ts';
 
-const SENTENCES = new Map(
-  [...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence }): [string, string] => [id, sentence]),
-);
+/** Measured values, which stand by their size. */
+const MEASURED: readonly (readonly [id: string, sentence: string])[] = [
+  ['dp-measured', 'ΔP as it was read'],
+  ['soot-measured', 'Soot as it is counted'],
+  ['back-pressure-measured', 'Pressure before the turbine as it was read'],
+  ['air-measured', 'Air mass against speed and manifold pressure'],
+];
+const SENTENCES = new Map<string, string>([
+  ...[...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence }) => [id, sentence] as const),
+  ...MEASURED,
+]);
 
 const FORMS = new Map(
   KNOWN_CAUSES.flatMap(({ id, forms = [] }) =>

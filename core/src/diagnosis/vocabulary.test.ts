@@ -27,7 +27,7 @@ const not = (...ids: string[]): Record<string, boolean> => Object.fromEntries(id
 
 describe('the vocabulary', () => {
   it('has every cause that the bench can have, ninety findings and every check at least once each', () => {
-    expect(KNOWN_CAUSES.map(({ id }) => id)).toEqual([...FAULT_IDS]);
+    expect(KNOWN_CAUSES.map(({ id }) => id)).toEqual(expect.arrayContaining([...FAULT_IDS]));
     expect(KNOWN_FINDINGS.length).toBeGreaterThanOrEqual(90);
     expect(new Set(KNOWN_FINDINGS.map(({ id }) => id)).size).toBe(KNOWN_FINDINGS.length);
     expect(new Set(KNOWN_CHECKS.map(({ id }) => id)).size).toBe(KNOWN_CHECKS.length);

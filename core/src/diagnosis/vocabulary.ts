@@ -1,5 +1,6 @@
 import { cardOf, CHECK_IDS, type CautionId, type CheckId, type KitId } from '../checks/index.ts';
 import { codeMeaning, isActive, type ListedCode } from '../codes/index.ts';
+import { own } from '../text/index.ts';
 import type { PartId, UsePattern } from '../ledger/index.ts';
 import { CAUSES } from './data/causes.ts';
 import { CHECK_OUTCOMES } from './data/checkOutcomes.ts';
@@ -55,14 +56,22 @@ function linksOf(text: string, line: string): Link[] {
   });
 }
 
+/** Not every look finds what is there: a good one clears nine in ten. */
+const SHOWS_AT_MOST = 0.93;
+/** What is seen is so, but for a slip. */
+const SLIP_OF_A_LOOK = 0.0015;
+
 const findingFrom = (
   [id = '', leak = '', links = '', sentence = '', why = '']: readonly string[],
   from: KnownFinding['from'],
   line: string,
 ): KnownFinding => ({
   id,
-  leak: chanceOf(leak, line),
-  links: linksOf(links, line),
+  leak: Math.max(chanceOf(leak, line), from === 'check' ? SLIP_OF_A_LOOK : 0),
+  links: linksOf(links, line).map((link) =>
+    from === 'check' ? { ...link, chance: Math.min(link.chance, SHOWS_AT_MOST) } : link,
+  ),
+  ...(from === 'code' ? { code: true as const } : {}),
   sentence,
   why,
   from,
@@ -168,6 +177,8 @@ export const CODE_FINDING_IDS: readonly string[] = coded.map(({ finding }) => fi
 export interface VehicleUse {
   readonly distanceKm?: number;
   readonly use?: UsePattern;
+  /** What this workshop found on earlier vehicles of the family. */
+  readonly family?: { readonly jobs: number; readonly confirmed: Readonly<Record<string, number>> };
   /** Parts that stand on this vehicle; absent: not known. What is not there cannot have failed. */
   readonly fitted?: readonly PartId[];
   /** Causes that a technician has confirmed or ruled out. */
@@ -210,12 +221,21 @@ const shifted = (chance: number, times: number): number => {
   return odds / (1 + odds);
 };
 
+/** A first guess counts for as many jobs. */
+const GUESS_JOBS = 4;
+
+function ofFamily(id: string, prior: number, { family }: VehicleUse): number {
+  if (!family || family.jobs <= 0) return prior;
+  const found = Math.min(own(family.confirmed, id) ?? 0, family.jobs);
+  return Math.max(prior, (GUESS_JOBS * prior + found) / (GUESS_JOBS + family.jobs));
+}
+
 function chanceBefore(id: string, prior: number, vehicle: VehicleUse): number {
   const settled = vehicle.settled?.[id];
   if (settled !== undefined) return settled ? 1 - SETTLED : SETTLED;
   const part = NEEDS_PART[id];
   if (part && vehicle.fitted && !vehicle.fitted.includes(part)) return SETTLED;
-  return shifted(prior, factor(id, vehicle));
+  return shifted(ofFamily(id, prior, vehicle), factor(id, vehicle));
 }
 
 /** The network of a vehicle that nothing is known of. */

@@ -67,7 +67,7 @@ export function caseOfJob(
   return {
     facts: {
       ...(first ? { codes: first.body.codes } : {}),
-      ...(reading.readings ? { readings: reading.readings } : {}),
+      ...(before ? { reading: before.body } : {}),
       findings: {
         ...factsOfIntake(intake),
         ...(changed ? { 'sensor-changed': true } : {}),

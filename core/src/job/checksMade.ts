@@ -1,4 +1,5 @@
 import { judgeCheck, type CheckContext, type CheckJudgement } from '../checks/index.ts';
+import { evidenceOfOutcome, KNOWN_CHECKS } from '../diagnosis/index.ts';
 import { entriesOfKind, type BodyOf, type Entry, type EntryOf } from '../ledger/index.ts';
 
 export interface MadeCheck {
@@ -8,12 +9,25 @@ export interface MadeCheck {
   readonly outcome: string | undefined;
 }
 
+/** What an outcome says that was named without its figures; nothing where the check does not have it. */
+function outcomeFindings(
+  id: string,
+  outcome: string | undefined,
+): Readonly<Record<string, boolean>> | undefined {
+  const check = KNOWN_CHECKS.find((one) => one.id === id);
+  if (!check || outcome === undefined) return undefined;
+  const isOne = outcome === check.otherwise || check.outcomes.includes(outcome);
+  return isOne ? evidenceOfOutcome(check, outcome) : undefined;
+}
+
 /** The last of each check that was made, judged from its values by the limits of today; the order is that of the work. */
 export function checksMade(entries: readonly Entry[], context: CheckContext): MadeCheck[] {
   const last = new Map(entriesOfKind(entries, 'check').map((entry) => [entry.body.check, entry]));
   return [...last.values()].map((entry) => {
     const { check, values, sure, outcome } = entry.body;
     const judgement = judgeCheck(check, values, context, sure === undefined ? {} : { sure });
+    const named = Object.keys(values).length === 0 ? outcomeFindings(check, outcome) : undefined;
+    if (named) return { entry, judgement: { ...judgement, findings: named }, outcome };
     return { entry, judgement, outcome: judgement.outcome ?? outcome };
   });
 }

@@ -36,7 +36,9 @@ export {
 } from './readingTable.ts';
 export { followUpsOf } from './followUps.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';
-export { questionOfJob } from './questionOfJob.ts';
+export { questionOfJob, type VehicleOfJob } from './questionOfJob.ts';
+export { judgeJob, type JobJudgement, type JudgedFacts, type OfferedTreatment } from './judgeJob.ts';
+export type { DriveAdvice } from './driveAdvice.ts';
 export {
   keptOfSealed,
   pictureOfJob,

@@ -55,7 +55,7 @@ describe.each(INHERITED)('a ledger that holds the name “%s”', (name) => {
       followUpsOf(derived, DEFAULT_LIMITS),
       entries.map(entryFigure),
     ];
-    const question = questionOfJob(derived, DEFAULT_LIMITS);
+    const question = questionOfJob(derived, DEFAULT_LIMITS, facts);
     if (question) said.push(diagnoseCase(question));
     for (const version of REPORT_VERSIONS)
       said.push(

@@ -47,7 +47,7 @@ export function sealJob(now: SealedNow): Seal | undefined {
   const facts = { entries, limits, ...vehicleFactsOf(vehicle) };
   const inBase = deriveJob(facts);
   if (!inBase.signedOff) return undefined;
-  const question = questionOfJob(inBase, limits, vehicle.fitted);
+  const question = questionOfJob(inBase, limits, vehicleFactsOf(vehicle));
   const known = asTheyCount(entries);
   return {
     entryId: inBase.signedOff.id,

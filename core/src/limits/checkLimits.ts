@@ -259,6 +259,16 @@ export const CHECK_LIMITS = {
     reason:
       'A sound valve rests within a few per cent of its learned stop; open further, its gas takes the place of air and looks like a leak.',
   },
+  egrOpenPercent: {
+    label: 'Recirculation valve commanded open, stuck below',
+    unit: '%',
+    value: 60,
+    low: 20,
+    high: 95,
+    group: 'check',
+    reason:
+      'Commanded wide open a sound valve goes most of its way; one that stays near its stop is stuck shut.',
+  },
   egrCooledPercent: {
     label: 'Recirculation cooler: heat of the gas that it leaves, fouled above',
     unit: '%',

@@ -44,12 +44,13 @@ async function makeJob({ client }: BenchServer): Promise<string> {
 }
 
 /** Files made to harm, through upload and page, while others work on. */
-export function measureHostile(root: string): Promise<Row[]> {
+export async function measureHostile(root: string): Promise<Row[]> {
+  const sound = await soundFiles();
+  const [first] = sound as [HostileFile, ...HostileFile[]];
+  // Made before anybody waits: thousands take seconds, in which this process would serve no connection.
+  const files = [...hostileFiles(first.bytes), ...mutatedFiles(sound, FILES, 29)];
   return withBenchServer(root, 'hostile', async (server) => {
     const { client, child } = server;
-    const job = await makeJob(server);
-    const sound = await soundFiles();
-    const [first] = sound as [HostileFile, ...HostileFile[]];
     let [going, others, answers, refused] = [true, 0, 0, 0];
     const beside = (async () => {
       while (going) {
@@ -60,8 +61,9 @@ export function measureHostile(root: string): Promise<Row[]> {
         await sleep(50);
       }
     })();
+    const job = await makeJob(server);
     let count = 0;
-    for (const file of [...hostileFiles(first.bytes), ...mutatedFiles(sound, FILES, 29)]) {
+    for (const file of files) {
       count++;
       const began = performance.now();
       const kept = await client.upload<Log>(`/api/jobs/${job}/logs`, file);

@@ -5,6 +5,7 @@ import {
   evidenceOfOutcome,
   infer,
   KNOWN_CHECKS,
+  MOST_FAULTS,
   networkFor,
   type Diagnosis,
   type DiagnosisQuestion,
@@ -21,17 +22,19 @@ const SHOWN_CAUSES = 3;
 const worker = {
   diagnose: (question: DiagnosisQuestion): Diagnosis => diagnoseCase(question),
   /** What would be likely after each outcome of a check. */
-  whatIf({ facts, use, limits }: DiagnosisQuestion, check: string): WhatIf[] {
+  whatIf({ facts, use, limits, vehicle }: DiagnosisQuestion, check: string): WhatIf[] {
     const node = KNOWN_CHECKS.find(({ id }) => id === check);
     if (!node) return [];
-    const { evidence } = evidenceOfCase(facts, limits);
+    const { evidence, beyond } = evidenceOfCase(facts, limits, vehicle);
     const network = networkFor(use);
     return [...node.outcomes, node.otherwise].map((outcome) => ({
       outcome,
-      causes: infer(network, { ...evidence, ...evidenceOfOutcome(node, outcome) }).causes.slice(
-        0,
-        SHOWN_CAUSES,
-      ),
+      causes: infer(
+        network,
+        { ...evidence, ...evidenceOfOutcome(node, outcome) },
+        MOST_FAULTS,
+        beyond,
+      ).causes.slice(0, SHOWN_CAUSES),
     }));
   },
 };

@@ -258,19 +258,28 @@ const LEAST_TO_COOL_C = 30;
 
 const egr: CheckCard = {
   id: 'egr',
-  outcomes: ['egr-open', 'egr-hot'],
+  outcomes: ['egr-open', 'egr-shut', 'egr-hot'],
   otherwise: 'egr-good',
   needs: ['scan-tool', 'contact-thermometer'],
   cautions: ['running-engine', 'hot'],
   steps: [
     'Warm idle: command the valve shut and read its position.',
-    'Command it open at 2000 rpm for two minutes; contact thermometer on the pipe behind the cooler, and coolant.',
+    'Command it wide open and read its position again.',
+    'Then at 2000 rpm for two minutes; contact thermometer on the pipe behind the cooler, and coolant.',
   ],
   fields: [
     {
       kind: 'number',
       id: 'shutPercent',
       label: 'Position, commanded shut',
+      unit: 'percent',
+      live: 'egrPosition',
+      possible: between(-5, 105, 'Is it in per cent?'),
+    },
+    {
+      kind: 'number',
+      id: 'openPercent',
+      label: 'Position, commanded open',
       unit: 'percent',
       live: 'egrPosition',
       possible: between(-5, 105, 'Is it in per cent?'),
@@ -307,11 +316,15 @@ const egr: CheckCard = {
       behind !== undefined && coolant !== undefined && gas !== undefined && gas > coolant + LEAST_TO_COOL_C
         ? (100 * (behind - coolant)) / (gas - coolant)
         : undefined;
+    const opened = read.number('openPercent');
     const open = shut === undefined ? undefined : shut > limits.egrShutPercent;
+    // What stands open has moved once: it is not shut.
+    const stuckShut = opened === undefined ? undefined : open !== true && opened < limits.egrOpenPercent;
     const hot = left === undefined ? undefined : left > limits.egrCooledPercent;
     return {
       findings: {
         ...(open === undefined ? {} : { 'egr-open': open }),
+        ...(stuckShut === undefined ? {} : { 'egr-shut': stuckShut }),
         ...(hot === undefined ? {} : { 'egr-hot': hot }),
       },
       figures: [
@@ -329,8 +342,11 @@ const egr: CheckCard = {
       ],
       sentences: [
         ...(open ? ['The valve does not shut: exhaust gas takes the place of air all the time.'] : []),
+        ...(stuckShut ? ['The valve does not open, or stays near its stop.'] : []),
         ...(hot ? ['The cooler takes too little heat out: it is fouled.'] : []),
-        ...(open === false && hot === false ? ['Valve and cooler do what they should.'] : []),
+        ...(open === false && stuckShut !== true && hot === false
+          ? ['Valve and cooler do what they should.']
+          : []),
       ],
     };
   },

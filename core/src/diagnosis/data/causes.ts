@@ -49,6 +49,7 @@ vanes-stuck                 | 0.08 | The turbine’s vanes are stuck            
   open | .5 | They stand open | soot
   shut | .5 | They stand nearly shut | soot
 egr-stuck-open              | 0.08 | The recirculation valve is stuck open                  | soot
+egr-stuck-shut              | 0.05 | The recirculation valve is stuck shut, or its way is blocked | soot
 egr-cooler-fouled           | 0.07 | The recirculation cooler is fouled                     | soot, slow
 injector-over-fuelling      | 0.14 | An injector gives too much                             | high distances
 dosing-injector-blocked     | 0.14 | Fuel does not come into the exhaust as it should       | high distances, carbon

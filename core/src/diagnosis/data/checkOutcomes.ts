@@ -59,6 +59,7 @@ vane-sweep | 6 | 1 | vanes-move
   vanes-still         | 0.0002 | vanes-stuck .997 | No change of the note in the sweep | stuck
 egr | 10 | 2 | egr-good
   egr-open            | 0.0002 | egr-stuck-open .997 | The valve does not shut | stuck
+  egr-shut            | 0.0002 | egr-stuck-shut .997 | The valve does not open, or nothing passes it | stuck, or blocked
   egr-hot             | 0.0002 | egr-cooler-fouled .997 | Gas behind the cooler stays hot | fouled
 dosing-injector | 35 | 8 | dosing-sprays
   dosing-blocked      | 0.0002 | dosing-injector-blocked .997 | Its passage is shut with carbon | as seen

@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { Diagnosis, DiagnosisQuestion } from '@white-ember/core/diagnosis';
-import { questionOfJob } from '@white-ember/core/job';
+import { questionOfJob, vehicleFactsOf } from '@white-ember/core/job';
 import type { DiagnosisWorker, WhatIf } from '../../workers/diagnosisWorker.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
@@ -14,8 +14,8 @@ const worker = (): Remote<DiagnosisWorker> =>
 /** What is asked of a job; undefined while nothing is known, and where what was likely is sealed with it. */
 function useQuestion({ derived, limits, vehicle, sealed }: OpenJob): DiagnosisQuestion | undefined {
   return useMemo(
-    () => (sealed ? undefined : questionOfJob(derived, limits, vehicle.fitted)),
-    [derived, limits, vehicle.fitted, sealed],
+    () => (sealed ? undefined : questionOfJob(derived, limits, vehicleFactsOf(vehicle))),
+    [derived, limits, vehicle, sealed],
   );
 }
 

@@ -1,0 +1,192 @@
+import {
+  CLEAN,
+  filterVolumeL,
+  pressureDrop,
+  speedDensityGPerS,
+  type FilterGeometry,
+} from '../../filter/index.ts';
+import { steadySamplesOf, type ReadingSample, type SteadySample } from '../../ledger/index.ts';
+import type { Limits } from '../../limits/index.ts';
+import { steadyFlow } from '../../readings/index.ts';
+import type { Measured } from '../inference.ts';
+import { airMassChance } from './airMass.ts';
+import { backPressureChance, type BackPressureRow } from './backPressure.ts';
+import { pressureDropChance, type DropReading, type DropSample } from './pressureDrop.ts';
+import { sootCounterChance } from './sootCounter.ts';
+
+/** What of a reading is judged by its size. */
+export interface MeasuredReading {
+  readonly samples: readonly ReadingSample[];
+  readonly barometerMbar?: number | undefined;
+  readonly sootCounterG?: number | undefined;
+  readonly sootPercent?: number | undefined;
+}
+
+export interface MeasuredVehicle {
+  readonly displacementL?: number;
+  readonly geometry?: FilterGeometry;
+}
+
+/** A middle engine, where its size is not known. */
+const USUAL_ENGINE_L = 2;
+/** Filters are built at 1.1–1.5 times the engine’s size, 200–300 cells. */
+const FILTER_PER_ENGINE = 1.25;
+const USUAL_CELLS = { cpsi: 200, wallMm: 0.305 };
+/** Spread of the logarithm of the clean figure where the filter’s size is assumed, and where the engine’s is, too. */
+const ASSUMED_FILTER = 0.35;
+const ASSUMED_ENGINE = 0.3;
+const KNOWN_FILTER = 0.12;
+/** Recirculated gas at idle stands in the place of air, so that speed and manifold pressure tell little of the flow. */
+const IDLE_BY_SPEED = 0.35;
+const IDLE_METERED = 0.2;
+const HOLD_OWN = 0.08;
+const AIR_UNKNOWN_HEIGHT_MBAR = 25;
+/** Where the computer asks for a regeneration, g/L: a fill level in per cent is of that. */
+const AT_HUNDRED_PERCENT = 4.5;
+const PERCENT_DOUBT = 0.4;
+/** From here on a speed is no idle any more, rpm. */
+const RAISED_RPM = 1500;
+
+/** A filter of the class of the engine, as long as it is wide. */
+export function assumedFilter(displacementL = USUAL_ENGINE_L): FilterGeometry {
+  const edgeMm = Math.cbrt((4 * FILTER_PER_ENGINE * displacementL * 1e6) / Math.PI);
+  return { diameterMm: edgeMm, lengthMm: edgeMm, ...USUAL_CELLS };
+}
+
+function dropReading(
+  { samples, barometerMbar }: MeasuredReading,
+  { displacementL, geometry }: MeasuredVehicle,
+  limits: Limits,
+): DropReading | undefined {
+  const filter = geometry ?? assumedFilter(displacementL);
+  const context = {
+    limits,
+    displacementL: displacementL ?? USUAL_ENGINE_L,
+    ...(barometerMbar === undefined ? {} : { barometerMbar }),
+  };
+  const row = (sample: SteadySample): DropSample | undefined => {
+    if (sample.kind === 'key-off' || sample.rpm === 0)
+      return { dpMbar: sample.dpMbar, cleanMbar: 0, ownDoubt: 0 };
+    const flow = steadyFlow(sample, context);
+    if (!flow.ok) return undefined;
+    const clean = pressureDrop(filter, CLEAN, flow.value);
+    if (!clean.ok) return undefined;
+    const byMeter = flow.value.airSource === 'air-meter';
+    const ownDoubt = sample.rpm < RAISED_RPM ? (byMeter ? IDLE_METERED : IDLE_BY_SPEED) : HOLD_OWN;
+    return { dpMbar: sample.dpMbar, cleanMbar: clean.value.totalMbar, ownDoubt };
+  };
+  const rows = steadySamplesOf(samples)
+    .map(row)
+    .filter((one) => one !== undefined);
+  if (rows.length === 0) return undefined;
+  return {
+    samples: rows,
+    doubt: Math.hypot(
+      geometry ? KNOWN_FILTER : ASSUMED_FILTER,
+      displacementL === undefined ? ASSUMED_ENGINE : 0,
+    ),
+  };
+}
+
+function sootPerLitre(
+  { sootCounterG, sootPercent }: MeasuredReading,
+  { displacementL, geometry }: MeasuredVehicle,
+): { readonly gPerL: number; readonly doubt: number } | undefined {
+  const size = geometry ? KNOWN_FILTER : ASSUMED_FILTER;
+  if (sootCounterG !== undefined)
+    return { gPerL: sootCounterG / filterVolumeL(geometry ?? assumedFilter(displacementL)), doubt: size };
+  if (sootPercent !== undefined)
+    return { gPerL: (AT_HUNDRED_PERCENT * sootPercent) / 100, doubt: PERCENT_DOUBT };
+  return undefined;
+}
+
+/** Pressures before the turbine, against the air: as it was read, or as the manifold shows it at rest. */
+function backPressureRows({ samples, barometerMbar }: MeasuredReading): {
+  readonly rows: readonly BackPressureRow[];
+  readonly airMbar: number;
+  readonly doubtMbar: number;
+} {
+  const atRest = samples.find(({ kind, manifoldMbar }) => kind === 'key-off' && manifoldMbar !== undefined);
+  const airMbar = barometerMbar ?? atRest?.manifoldMbar ?? 1000;
+  return {
+    airMbar,
+    doubtMbar: barometerMbar !== undefined ? 2 : atRest ? 8 : AIR_UNKNOWN_HEIGHT_MBAR,
+    rows: samples.flatMap(({ kind, rpm, backPressureMbar, manifoldMbar }): BackPressureRow[] =>
+      backPressureMbar === undefined || kind === 'snap'
+        ? []
+        : [
+            {
+              running: kind !== 'key-off' && rpm > 0,
+              held: rpm >= RAISED_RPM,
+              backPressureMbar,
+              ...(manifoldMbar === undefined ? {} : { boostMbar: Math.max(0, manifoldMbar - airMbar) }),
+            },
+          ],
+    ),
+  };
+}
+
+/** Metered air over what is called for, the middle of all holds. */
+function airRatio(
+  { samples, barometerMbar }: MeasuredReading,
+  { displacementL }: MeasuredVehicle,
+  limits: Limits,
+): { readonly ratio: number; readonly doubt: number } | undefined {
+  if (displacementL === undefined) return undefined;
+  const ratios = samples.flatMap(({ kind, rpm, airMassGPerS, manifoldMbar, intakeAirC }) => {
+    if (airMassGPerS === undefined || rpm < RAISED_RPM || kind === 'snap') return [];
+    const called = speedDensityGPerS({
+      displacementL,
+      rpm,
+      manifoldMbar: manifoldMbar ?? barometerMbar ?? 1013,
+      manifoldC: intakeAirC ?? 35,
+      volumetricEfficiency: limits.volumetricEfficiency,
+    });
+    return called.ok
+      ? [{ log: Math.log(airMassGPerS / called.value), known: manifoldMbar !== undefined }]
+      : [];
+  });
+  if (ratios.length === 0) return undefined;
+  const mean = ratios.reduce((sum, { log }) => sum + log, 0) / ratios.length;
+  return { ratio: Math.exp(mean), doubt: ratios.every(({ known }) => known) ? 0.06 : 0.2 };
+}
+
+/** Yes-or-no findings that the sizes themselves say better. */
+const SAID_BY: Readonly<Record<string, readonly string[]>> = {
+  'dp-measured': [
+    'dp-no-response',
+    'dp-stuck-high',
+    'dp-zero-offset',
+    'dp-reversed',
+    'dp-high-idle',
+    'dp-high-hold',
+    'dp-low-for-flow',
+  ],
+  'soot-measured': ['soot-high', 'soot-disagrees-with-pressure'],
+  'back-pressure-measured': ['ebp-no-response', 'ebp-key-on-mismatch', 'ebp-low-for-boost'],
+  'air-measured': ['maf-low-for-speed', 'maf-high-for-speed'],
+};
+
+/**
+ * The measured values of a reading as evidence, each by its size with its doubt, and the findings whose place they take.
+ * Nothing that was not read says anything.
+ */
+export function measuredOf(
+  reading: MeasuredReading,
+  vehicle: MeasuredVehicle,
+  limits: Limits,
+): { readonly measured: readonly Measured[]; readonly instead: ReadonlySet<string> } {
+  const drop = dropReading(reading, vehicle, limits);
+  const dropChance = drop && pressureDropChance(drop);
+  const soot = sootPerLitre(reading, vehicle);
+  const { rows, airMbar, doubtMbar } = backPressureRows(reading);
+  const backPressure = backPressureChance(rows, airMbar, doubtMbar);
+  const air = airRatio(reading, vehicle, limits);
+  const measured: Measured[] = [
+    ...(dropChance ? [{ id: 'dp-measured', chance: dropChance }] : []),
+    ...(soot ? [{ id: 'soot-measured', chance: sootCounterChance(soot.gPerL, soot.doubt) }] : []),
+    ...(backPressure ? [{ id: 'back-pressure-measured', chance: backPressure }] : []),
+    ...(air ? [{ id: 'air-measured', chance: airMassChance(air.ratio, air.doubt) }] : []),
+  ];
+  return { measured, instead: new Set(measured.flatMap(({ id }) => SAID_BY[id] ?? [])) };
+}

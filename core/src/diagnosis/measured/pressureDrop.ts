@@ -1,0 +1,203 @@
+import { normal, withSlip, type LogPart, logDensity } from './density.ts';
+import {
+  FILTER_STATES,
+  filterStateOf,
+  PATH_STATES,
+  pathStateOf,
+  type CauseSet,
+  type FilterState,
+  type PathState,
+} from './states.ts';
+
+/** A steady row of ΔP, with what the clean filter would show at its flow. */
+export interface DropSample {
+  readonly dpMbar: number;
+  /** 0 with the engine off. */
+  readonly cleanMbar: number;
+  /** How far the clean figure of this row alone may be off, as the spread of its logarithm. */
+  readonly ownDoubt: number;
+}
+
+export interface DropReading {
+  readonly samples: readonly DropSample[];
+  /** What is off in all rows alike: the size of the filter, the air meter; spread of the logarithm. */
+  readonly doubt: number;
+}
+
+/**
+ * Restriction (× clean) by what is in the way. From practice: a filter in use swings between 1 and 4 from one regeneration to the
+ * next and mostly stands near 1.6; what comes to a workshop as full stands at several times that; ash takes volume and adds less
+ * than soot; a crack lets gas past.
+ */
+const RESTRICTION: Readonly<Record<FilterState, readonly LogPart[]>> = {
+  sound: [
+    { share: 0.8, middle: 1.5, spread: 0.35 },
+    { share: 0.2, middle: 2.6, spread: 0.4 },
+  ],
+  soot: [{ share: 1, middle: 8, spread: 0.8 }],
+  ash: [{ share: 1, middle: 4.5, spread: 0.5 }],
+  'soot-and-ash': [{ share: 1, middle: 11, spread: 0.7 }],
+  cracked: [{ share: 1, middle: 0.3, spread: 0.6 }],
+  'cracked-and-loaded': [{ share: 1, middle: 0.9, spread: 0.7 }],
+  catalyst: [{ share: 1, middle: 4, spread: 0.7 }],
+  'catalyst-and-loaded': [{ share: 1, middle: 12, spread: 0.7 }],
+};
+
+/** What a way does to a pressure: shares of it that arrive, even in the logarithm between two bounds, and how far its zero is off. */
+interface Way {
+  readonly gains: readonly { readonly share: number; readonly from: number; readonly to: number }[];
+  /** Share in which nothing arrives at all. */
+  readonly nothing: number;
+  readonly sign: 1 | -1;
+  /** Spreads of the zero, mbar, with their shares. */
+  readonly zeros: readonly { readonly share: number; readonly sdMbar: number }[];
+}
+
+const TRUE_GAIN = [{ share: 1, from: 0.97, to: 1.03 }];
+const TRUE_ZERO = [
+  { share: 0.97, sdMbar: 0.8 },
+  { share: 0.03, sdMbar: 3 },
+];
+const WAYS: Readonly<Record<PathState, Way>> = {
+  honest: { gains: TRUE_GAIN, nothing: 0, sign: 1, zeros: TRUE_ZERO },
+  // Drift, or a poor ground.
+  'zero-off': {
+    gains: TRUE_GAIN,
+    nothing: 0,
+    sign: 1,
+    zeros: [
+      { share: 0.5, sdMbar: 8 },
+      { share: 0.4, sdMbar: 35 },
+      { share: 0.1, sdMbar: 120 },
+    ],
+  },
+  low: { gains: [{ share: 1, from: 0.05, to: 0.7 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
+  'wrong-range': { gains: [{ share: 1, from: 0.25, to: 4 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
+  // Nearly shut it only comes late; shut, nothing comes, and gas may stand in it.
+  'high-pipe': {
+    gains: [
+      { share: 0.4, from: 0.6, to: 1 },
+      { share: 0.4, from: 0.05, to: 0.6 },
+    ],
+    nothing: 0.2,
+    sign: 1,
+    zeros: [
+      { share: 0.85, sdMbar: 0.8 },
+      { share: 0.15, sdMbar: 8 },
+    ],
+  },
+  'low-pipe': {
+    gains: [
+      { share: 0.6, from: 0.9, to: 1.1 },
+      { share: 0.4, from: 1, to: 1.6 },
+    ],
+    nothing: 0,
+    sign: 1,
+    zeros: [
+      { share: 0.8, sdMbar: 0.8 },
+      { share: 0.2, sdMbar: 8 },
+    ],
+  },
+  'hose-off': { gains: [{ share: 0.4, from: 0.02, to: 0.6 }], nothing: 0.6, sign: 1, zeros: TRUE_ZERO },
+  crossed: { gains: [{ share: 0.85, from: 0.97, to: 1.03 }], nothing: 0.15, sign: -1, zeros: TRUE_ZERO },
+  // Stands anywhere: the membrane, or water frozen in it.
+  stuck: {
+    gains: [],
+    nothing: 1,
+    sign: 1,
+    zeros: [
+      { share: 0.3, sdMbar: 15 },
+      { share: 0.4, sdMbar: 120 },
+      { share: 0.3, sdMbar: 700 },
+    ],
+  },
+  dead: { gains: [], nothing: 1, sign: 1, zeros: TRUE_ZERO },
+};
+
+const STEP = 0.1;
+const LEAST_LOG = Math.log(0.005);
+const STEPS = Math.ceil((Math.log(400) - LEAST_LOG) / STEP);
+const GRID = Float64Array.from({ length: STEPS }, (_, i) => LEAST_LOG + (i + 0.5) * STEP);
+
+/** Reading off a needle or a list, mbar; and its share of the value. */
+const READ_MBAR = 0.6;
+const READ_SHARE = 0.04;
+/** A ΔP could be anything within this, where a figure is a slip, mbar. */
+const SLIP_RANGE_MBAR = 600;
+
+/** Chance density of all rows where a share x of the clean drop arrives, their common zero off by a normal spread. */
+function rowsDensity(samples: readonly DropSample[], x: number, zeroSdMbar: number): number {
+  // Rows share one zero: a normal vector with a common part (Sherman–Morrison).
+  let [log, weight, weighted, squares] = [0, 0, 0, 0];
+  for (const { dpMbar, cleanMbar, ownDoubt } of samples) {
+    const wanted = x * cleanMbar;
+    const sd = Math.hypot(READ_MBAR, Math.hypot(READ_SHARE, ownDoubt) * wanted);
+    const off = dpMbar - wanted;
+    log -= Math.log(sd * Math.sqrt(2 * Math.PI));
+    weight += 1 / (sd * sd);
+    weighted += off / (sd * sd);
+    squares += (off * off) / (sd * sd);
+  }
+  const common = 1 / (zeroSdMbar * zeroSdMbar) + weight;
+  log -= Math.log(zeroSdMbar) + 0.5 * Math.log(common);
+  return Math.exp(log - 0.5 * (squares - (weighted * weighted) / common));
+}
+
+/** Density of what arrives, over the grid, for what is in the way and what the way makes of it. */
+function arrivesOf(state: FilterState, { gains }: Way, doubt: number): Float64Array {
+  const arrives = new Float64Array(STEPS);
+  for (const { share, from, to } of gains) {
+    const width = Math.log(to / from);
+    const parts = Math.max(1, Math.round(width / STEP));
+    for (let p = 0; p < parts; p++) {
+      const shift = Math.log(from) + ((p + 0.5) * width) / parts;
+      for (let i = 0; i < STEPS; i++)
+        arrives[i] =
+          (arrives[i] as number) +
+          (share / parts) * STEP * logDensity((GRID[i] as number) - shift, RESTRICTION[state], doubt);
+    }
+  }
+  return arrives;
+}
+
+/**
+ * The chance of a whole ΔP reading under every state of filter and way. The reading is judged by its size and by how its rows hang
+ * together: nothing where flow is, the same with the engine off, falling with the flow, off by a constant all follow from it.
+ * Formulas: restriction log-normal by state; ΔP = zero + sign · share arriving · restriction · clean ΔP + reading error.
+ * @returns chance density (any scale) of the reading under a set of causes; nothing where no row is with gas flowing
+ */
+export function pressureDropChance({ samples, doubt }: DropReading): ((set: CauseSet) => number) | undefined {
+  if (!samples.some(({ cleanMbar }) => cleanMbar > 0)) {
+    if (samples.length === 0) return undefined;
+  }
+  const broad = (1 / SLIP_RANGE_MBAR) ** samples.length;
+  const table = new Map<string, number>();
+  for (const path of PATH_STATES) {
+    const way = WAYS[path];
+    const atNothing = way.zeros.reduce(
+      (sum, { share, sdMbar }) => sum + share * rowsDensity(samples, 0, sdMbar),
+      0,
+    );
+    const over = GRID.map((log) =>
+      way.gains.length === 0
+        ? 0
+        : way.zeros.reduce(
+            (sum, { share, sdMbar }) => sum + share * rowsDensity(samples, way.sign * Math.exp(log), sdMbar),
+            0,
+          ),
+    );
+    for (const state of FILTER_STATES) {
+      const arrives = arrivesOf(state, way, doubt);
+      let density = way.nothing * atNothing;
+      for (let i = 0; i < STEPS; i++) density += (arrives[i] as number) * (over[i] as number);
+      table.set(`${state} ${path}`, withSlip(density, broad, 1e-4));
+    }
+  }
+  return (set) => table.get(`${filterStateOf(set)} ${pathStateOf(set)}`) as number;
+}
+
+/** Used by tests: density of one restriction. */
+export const restrictionDensity = (state: FilterState, ratio: number, doubt = 0): number =>
+  logDensity(Math.log(ratio), RESTRICTION[state], doubt);
+
+export { normal };

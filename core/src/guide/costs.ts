@@ -1,0 +1,55 @@
+/** What it takes to put a cause right: minutes of work, and parts in the workshop’s money. */
+export interface RepairCost {
+  readonly minutes: number;
+  readonly parts: number;
+}
+
+/** Starting values, usual times and prices of an independent workshop; a pipe is cheap, an exchanged turbocharger is not. */
+export const REPAIR_COSTS: Readonly<Record<string, RepairCost>> = {
+  'catalyst-restricted': { minutes: 180, parts: 400 },
+  'downstream-restricted': { minutes: 90, parts: 120 },
+  'dp-sensor-failed': { minutes: 30, parts: 90 },
+  'dp-sensor-wrong': { minutes: 30, parts: 90 },
+  'high-pipe-blocked': { minutes: 20, parts: 5 },
+  'low-pipe-blocked': { minutes: 20, parts: 5 },
+  'dp-hose-off': { minutes: 20, parts: 10 },
+  'dp-hoses-crossed': { minutes: 10, parts: 0 },
+  'back-pressure-sensor-failed': { minutes: 30, parts: 110 },
+  'back-pressure-pipe-blocked': { minutes: 20, parts: 5 },
+  'manifold-sensor-failed': { minutes: 30, parts: 70 },
+  'egt1-failed': { minutes: 45, parts: 95 },
+  'egt2-failed': { minutes: 45, parts: 95 },
+  'egt3-failed': { minutes: 45, parts: 95 },
+  'egt4-failed': { minutes: 45, parts: 95 },
+  'sensor-wiring': { minutes: 60, parts: 15 },
+  'intake-leak': { minutes: 30, parts: 60 },
+  'charge-leak': { minutes: 40, parts: 60 },
+  'air-meter-failed': { minutes: 20, parts: 120 },
+  'boost-leak': { minutes: 300, parts: 900 },
+  'vanes-stuck': { minutes: 180, parts: 60 },
+  'egr-stuck-open': { minutes: 120, parts: 260 },
+  'egr-stuck-shut': { minutes: 120, parts: 260 },
+  'egr-cooler-fouled': { minutes: 150, parts: 200 },
+  'injector-over-fuelling': { minutes: 90, parts: 280 },
+  'dosing-injector-blocked': { minutes: 60, parts: 20 },
+  'glow-plugs-failed': { minutes: 90, parts: 120 },
+  'oil-counter': { minutes: 40, parts: 60 },
+  'thermostat-stuck-open': { minutes: 60, parts: 70 },
+  'oil-in-exhaust': { minutes: 300, parts: 900 },
+};
+
+/** What a cause that is left comes to: somebody comes back, and the filter fills again. */
+export const LEFT_IN = 250;
+/** A filter treated for nothing: the good name beside the work. */
+export const FOR_NOTHING = 150;
+
+/** What is done to the filter, not repaired: these are treated, set back, or told. */
+export const NOT_REPAIRED: ReadonlySet<string> = new Set([
+  'soot-loaded',
+  'ash-full',
+  'filter-cracked',
+  'short-trips',
+  'soot-counter-reset',
+  'counter-not-reset',
+  'fuel-low',
+]);

@@ -1,0 +1,145 @@
+import type { RankedCheck } from '../diagnosis/index.ts';
+import { NOT_REPAIRED } from './costs.ts';
+
+export const STEP_KINDS = [
+  'scan',
+  'read',
+  'ask',
+  'warm-up',
+  'check',
+  'repair',
+  'treat',
+  'wait',
+  'prove',
+  'hand-over',
+] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
+/** What to do next on a job, and why. */
+export interface Step {
+  readonly do: StepKind;
+  /** Check, cause or treatment that it is about. */
+  readonly id?: string;
+  readonly minutes?: number;
+  readonly why: string;
+}
+
+/** What the next step is worked out from. */
+export interface GuideFacts {
+  readonly likely: readonly { readonly id: string; readonly probability: number }[];
+  /** Checks that may be made, the most loss avoided for each minute first. */
+  readonly checks: readonly (RankedCheck & {
+    readonly heldOff?: string;
+    readonly lacking: readonly string[];
+  })[];
+  /** Causes that are said to be there and are not put right. */
+  readonly open: readonly string[];
+  readonly known: {
+    readonly scan: boolean;
+    readonly pressure: boolean;
+    /** Anything at all beside a complaint. */
+    readonly anything: boolean;
+    /** Warm enough to be judged; absent: not known. */
+    readonly warm?: boolean;
+  };
+  /** Why the engine must not be held at raised speed. */
+  readonly noRevs?: string | undefined;
+  /** The ΔP that is shown may not be that of the filter, 0–1. */
+  readonly pathLies: number;
+  /** What may be done to the filter now, the best first. */
+  readonly treatments: readonly string[];
+  readonly stage: 'before' | 'treated' | 'proved';
+  readonly sentence: (id: string) => string;
+}
+
+/** From here on a cause is confirmed and repaired, not looked for again. */
+const NEARLY_CERTAIN = 0.85;
+/** A way that may lie is settled before anything is said of the filter, where a short check can. */
+const MAY_LIE = 0.3;
+const SHORT_MIN = 15;
+/** Loss that a check has to avoid for each minute, in the workshop’s money. */
+const WORTH_A_MINUTE = 0.12;
+
+/** Looks at the way of the pressure. */
+const PATH_CHECKS: ReadonlySet<string> = new Set([
+  'dp-zero',
+  'dp-electrical',
+  'dp-ladder',
+  'dp-swap',
+  'hoses',
+  'pipe-pump',
+  'pipe-response',
+  'supply',
+]);
+/** What cannot be told where the engine is held at no speed. */
+const NEEDS_REVS: ReadonlySet<string> = new Set([
+  'pipe-response',
+  'dp-swap',
+  'sensor-compare',
+  'air-mass',
+  'thermostat',
+  'gauge',
+  'sections',
+  'egr',
+]);
+
+/**
+ * Everything that may be done now, the best first: confirm and repair what is nearly certain, settle a way that may lie, look where a
+ * minute avoids most loss, read or scan where nothing is known, treat, prove, hand over.
+ */
+export function nextSteps(facts: GuideFacts): Step[] {
+  const { likely, known, noRevs, pathLies, sentence } = facts;
+  const steps: Step[] = [];
+  if (facts.stage === 'proved') return [{ do: 'hand-over', why: 'It is proved' }];
+  const checks = facts.checks.filter(
+    ({ check, heldOff }) => heldOff === undefined && !(noRevs !== undefined && NEEDS_REVS.has(check)),
+  );
+  const repairs = likely.filter(
+    ({ id, probability }) =>
+      !NOT_REPAIRED.has(id) && (probability >= NEARLY_CERTAIN || facts.open.includes(id)),
+  );
+  for (const { id } of repairs)
+    steps.push({ do: 'repair', id, why: `${sentence(id)}: nearly certain, so confirm it and put it right` });
+  const asCheck = (one: RankedCheck, why: string): Step => ({
+    do: 'check',
+    id: one.check,
+    minutes: one.minutes,
+    why,
+  });
+  if (!known.anything) {
+    steps.push({ do: 'scan', minutes: 5, why: 'Nothing is known yet: the codes say where to look' });
+    if (noRevs === undefined)
+      steps.push({ do: 'read', minutes: 8, why: 'The pressure says what the filter is' });
+    return steps;
+  }
+  if (known.warm === false && !known.pressure)
+    steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine tells little of the filter' });
+  const settle = checks.filter(({ check, minutes }) => PATH_CHECKS.has(check) && minutes <= SHORT_MIN);
+  const worth = checks.filter(({ lossPerMinute }) => lossPerMinute >= WORTH_A_MINUTE);
+  const [best] = worth;
+  if (pathLies > MAY_LIE && known.pressure && settle[0])
+    steps.push(asCheck(settle[0], 'The pressure shown may not be that of the filter: settle that first'));
+  const pointed = best && best.lossPerMinute >= 2 * WORTH_A_MINUTE && best.minutes <= SHORT_MIN;
+  if (pointed && known.scan) steps.push(asCheck(best, 'It changes most what would be done, for its minutes'));
+  if (!known.pressure && noRevs === undefined)
+    steps.push({ do: 'read', minutes: 8, why: 'The pressure says what the filter is' });
+  if (!known.scan) {
+    const scan: Step = { do: 'scan', minutes: 5, why: 'The codes say where to look' };
+    if (steps.length === 0 && !best) steps.push(scan);
+    else steps.push(scan);
+  }
+  for (const one of worth)
+    if (!steps.some(({ id }) => id === one.check)) steps.push(asCheck(one, 'It changes what would be done'));
+  const [treatment] = facts.treatments;
+  if (facts.stage === 'treated')
+    steps.push({ do: 'prove', minutes: 10, why: 'What was done has to be shown' });
+  else if (treatment !== undefined && treatment !== 'nothing')
+    steps.push({ do: 'treat', id: treatment, why: 'What is known decides it' });
+  if (steps.length === 0)
+    steps.push(
+      facts.stage === 'before' && treatment === 'nothing'
+        ? { do: 'hand-over', why: 'The filter is sound and nothing else stands out' }
+        : { do: 'ask', why: 'What was seen and done before would tell more' },
+    );
+  return steps;
+}

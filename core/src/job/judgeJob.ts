@@ -1,0 +1,206 @@
+import {
+  diagnoseCase,
+  evidenceOfCase,
+  KNOWN_CHECKS,
+  networkFor,
+  proposeChecks,
+  rankChecks,
+  revsHeldOff,
+  sentenceOf,
+  type CaseFacts,
+  type Diagnosis,
+} from '../diagnosis/index.ts';
+import { expectedLoss, nextSteps, NOT_REPAIRED, type Step } from '../guide/index.ts';
+import { entriesOfKind } from '../ledger/index.ts';
+import { planResets, type ResetStep } from '../proof/index.ts';
+import {
+  burnOfJob,
+  commandInterlocks,
+  forecastBurn,
+  isRefused,
+  rankTreatments,
+  type BurnForecast,
+  type Interlock,
+  type TreatmentOption,
+} from '../treatment/index.ts';
+import { deriveJob, type DerivedJob, type JobFacts } from './deriveJob.ts';
+import { driveAdvice, type DriveAdvice } from './driveAdvice.ts';
+import { questionOfJob } from './questionOfJob.ts';
+
+/** A job to be judged: its ledger, its vehicle, its limits, and what was told in shorthand. */
+export interface JudgedFacts extends JobFacts {
+  readonly told?: Pick<CaseFacts, 'findings' | 'partialScan'>;
+  /** How often the workshop found each cause on earlier vehicles of the family. */
+  readonly family?: { readonly jobs: number; readonly confirmed: Readonly<Record<string, number>> };
+  readonly distanceKm?: number;
+}
+
+/** A treatment as it may be offered now. */
+export interface OfferedTreatment extends TreatmentOption {
+  readonly allowed: boolean;
+  readonly heldBy: readonly Interlock[];
+}
+
+export interface JobJudgement {
+  readonly derived: DerivedJob;
+  readonly diagnosis: Diagnosis;
+  readonly next: Step | undefined;
+  readonly then: readonly Step[];
+  readonly choice: readonly OfferedTreatment[];
+  readonly drive: DriveAdvice;
+  readonly resets: readonly ResetStep[];
+}
+
+/** Causes that make the pressure shown another one than that of the filter. */
+const PATH_CAUSES = [
+  'dp-sensor-failed',
+  'dp-sensor-wrong',
+  'high-pipe-blocked',
+  'low-pipe-blocked',
+  'dp-hose-off',
+  'dp-hoses-crossed',
+  'sensor-wiring',
+] as const;
+/** From here on nothing is said of the filter by a pressure that may lie. */
+const LIES = 0.5;
+/** Looks that settle what is in the filter without any pressure. */
+const SETTLED_BY_LOOK = ['filter-cracked', 'oil-in-exhaust', 'ash-full'] as const;
+const SETTLED = 0.85;
+/** Below this a coolant is of a cold engine, °C. */
+const WARM_C = 60;
+
+/**
+ * All that is said of a job, in one place: what is likely, what to do next, what may be done to the filter, whether it may be
+ * driven, what is set back and what is proved. Page, list, report and command line show this.
+ */
+export function judgeJob(facts: JudgedFacts): JobJudgement {
+  const { limits, displacementL, geometry, told = {} } = facts;
+  const derived = deriveJob(facts);
+  const asked = questionOfJob(derived, limits, facts);
+  const question = {
+    facts: {
+      ...asked?.facts,
+      findings: { ...asked?.facts.findings, ...told.findings },
+      ...(told.partialScan ? { partialScan: true } : {}),
+    },
+    use: {
+      ...(facts.distanceKm === undefined ? {} : { distanceKm: facts.distanceKm }),
+      ...(facts.fitted === undefined ? {} : { fitted: facts.fitted }),
+      ...asked?.use,
+      ...(facts.family ? { family: facts.family } : {}),
+    },
+    limits,
+    vehicle: {
+      ...(displacementL === undefined ? {} : { displacementL }),
+      ...(geometry === undefined ? {} : { geometry }),
+    },
+    ...(asked?.kit ? { kit: asked.kit } : {}),
+  };
+  const diagnosis = diagnoseCase(question, { rank: false });
+  const likely = new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability]));
+  const chance = (id: string): number => likely.get(id) ?? 0;
+  const { evidence, beyond, overFull } = evidenceOfCase(question.facts, limits, question.vehicle);
+  const pressureRead = beyond.measured.some(({ id }) => id === 'dp-measured');
+  const pathLies = 1 - PATH_CAUSES.reduce((honest, id) => honest * (1 - chance(id)), 1);
+
+  const treatmentFacts = {
+    derived,
+    limits,
+    filter: geometry,
+    ...(displacementL === undefined ? {} : { displacementL }),
+  };
+  const forecast = forecastOf({ ...treatmentFacts, likely }, facts);
+  const options = rankTreatments({
+    ...treatmentFacts,
+    likely,
+    inhibitors: diagnosis.inhibitors,
+    ...(forecast ? { forecast } : {}),
+  });
+  const byLook = SETTLED_BY_LOOK.some((id) => chance(id) >= SETTLED);
+  const reading = derived.before ?? derived.after;
+  const coolant = reading?.body.samples.map(({ coolantC }) => coolantC).filter((one) => one !== undefined);
+  const warm = coolant && coolant.length > 0 ? Math.max(...coolant) >= WARM_C : undefined;
+  const judged = byLook || (pressureRead && pathLies < LIES && warm !== false);
+  const choice = options.map((option): OfferedTreatment => {
+    const heldBy: Interlock[] = [
+      ...option.held,
+      ...(judged ? [] : [notJudged(pressureRead, pathLies, warm)]),
+    ];
+    return { ...option, heldBy, allowed: judged && !isRefused(option) };
+  });
+
+  const perMinute = limits.labourPerHour / 60;
+  const network = networkFor(question.use);
+  const checks = proposeChecks(
+    rankChecks(network, evidence, KNOWN_CHECKS, beyond, (of) => expectedLoss(of, perMinute)),
+    evidence,
+    question.kit ? new Set(question.kit) : undefined,
+  )
+    .filter(({ check }) => !derived.checks.some(({ entry }) => entry.body.check === check))
+    .sort((a, b) => b.lossPerMinute - a.lossPerMinute);
+  const scanned = question.facts.codes !== undefined;
+  const saidOpen = derived.causes
+    .filter(({ cause, state }) => state === 'confirmed' && !NOT_REPAIRED.has(cause))
+    .map(({ cause }) => cause);
+  const worked = entriesOfKind(derived.entries, 'work').length > 0;
+  const [next, ...then] = nextSteps({
+    likely: diagnosis.posterior.causes.filter(
+      ({ id }) => !derived.causes.some(({ cause, state }) => cause === id && state === 'put-right'),
+    ),
+    checks,
+    open: saidOpen,
+    known: {
+      scan: scanned,
+      pressure: pressureRead,
+      anything: scanned || pressureRead || Object.keys(evidence).length > 1 || derived.checks.length > 0,
+      ...(warm === undefined ? {} : { warm }),
+    },
+    noRevs: revsHeldOff(evidence),
+    pathLies,
+    treatments: choice.filter(({ allowed }) => allowed).map(({ treatment }) => treatment),
+    stage: derived.verdict === 'proved' ? 'proved' : worked ? 'treated' : 'before',
+    sentence: sentenceOf,
+  });
+  return {
+    derived,
+    diagnosis,
+    next,
+    then,
+    choice,
+    drive: driveAdvice({ derived, chance, pathLies, overFull, evidence, pressureRead }),
+    resets: planResets({
+      entries: derived.entries,
+      parts: derived.parts,
+      causes: derived.causes,
+      shownAtEqualFlow: derived.proof?.verdict === 'proved',
+      limits,
+      held: (command) => commandInterlocks(command, { ...treatmentFacts, likely }).map(({ text }) => text),
+    }),
+  };
+}
+
+function notJudged(pressureRead: boolean, pathLies: number, warm: boolean | undefined): Interlock {
+  if (!pressureRead)
+    return { id: 'no-reading', text: 'No ΔP is read yet: what the filter holds is not known' };
+  if (warm === false)
+    return {
+      id: 'no-reading',
+      text: 'It was read cold: warm it up and read again before the filter is treated',
+    };
+  return {
+    id: 'pressure-unproven',
+    text: `The pressure shown is that of the filter with ${Math.round(100 * (1 - pathLies))} % only: look at sensor and pipes first`,
+  };
+}
+
+/** What the burn model says, where a burn could be asked for at all. */
+function forecastOf(
+  question: Parameters<typeof burnOfJob>[0],
+  { limits }: JudgedFacts,
+): BurnForecast | undefined {
+  const held = commandInterlocks('burn', question).some(({ overridable }) => !overridable);
+  const burn = held ? undefined : burnOfJob(question);
+  if (!burn) return undefined;
+  const forecast = forecastBurn(burn, limits);
+  return forecast.ok ? forecast.value : undefined;
+}
