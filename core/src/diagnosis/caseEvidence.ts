@@ -1,7 +1,7 @@
 import { holdingOff, sortCodes, type ListedCode } from '../codes/index.ts';
 import { entriesOfKind, type BodyOf, type Entry, type ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import type { Beyond } from './inference.ts';
+import type { Beyond, Posterior } from './inference.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import {
   assumedFilter,
@@ -168,8 +168,21 @@ export function factsOfIntake(intake: Intake): Record<string, boolean> {
   };
 }
 
+/** From this chance on a cause is said to hold a regeneration off. */
+const HOLDS_FROM = 0.5;
+const HOLDS_OFF: Readonly<Record<string, string>> = {
+  'glow-plugs-failed': 'Glow plugs or their relay: the preheat fault holds it off',
+  'oil-counter': 'Fuel in the oil, or its counter at zero',
+  'thermostat-stuck-open': 'The coolant stays too cool',
+  'fuel-low': 'The tank is nearly empty',
+};
+
 /** What keeps a regeneration from coming, as far as it is known, in sentences. */
-export function inhibitorsOf(facts: CaseFacts, { evidence, overFull }: CaseEvidence): string[] {
+export function inhibitorsOf(
+  facts: CaseFacts,
+  { evidence, overFull }: CaseEvidence,
+  posterior?: Posterior,
+): string[] {
   const held: readonly (readonly [finding: string, sentence: string])[] = [
     ['coolant-below-regen-temperature', 'The coolant stays too cool'],
     ['coolant-cool', 'The coolant stays too cool'],
@@ -181,6 +194,10 @@ export function inhibitorsOf(facts: CaseFacts, { evidence, overFull }: CaseEvide
   ];
   const codes = holdingOff(sortCodes(facts.codes ?? [])).map(({ code, meaning }) => `${code}: ${meaning}`);
   const seen = held.filter(([finding]) => evidence[finding] === true).map(([, sentence]) => sentence);
+  for (const { id, probability } of posterior?.causes ?? []) {
+    const sentence = HOLDS_OFF[id];
+    if (sentence !== undefined && probability >= HOLDS_FROM) seen.push(sentence);
+  }
   if (overFull || evidence['soot-high'] === true) seen.push('More soot is counted than may be burnt');
   return [...new Set([...codes, ...seen])];
 }

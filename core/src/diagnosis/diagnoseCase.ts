@@ -6,7 +6,7 @@ import { infer, MOST_FAULTS, posteriorSets, type Posterior } from './inference.t
 import type { Evidence } from './network.ts';
 import { rankChecks } from './nextChecks.ts';
 import { proposeChecks, type ProposedCheck } from './proposeChecks.ts';
-import { KNOWN_CAUSES, KNOWN_CHECKS, networkFor, type VehicleUse } from './vocabulary.ts';
+import { checksFor, KNOWN_CAUSES, networkFor, type VehicleUse } from './vocabulary.ts';
 
 /** All that a diagnosis is asked from. */
 export interface DiagnosisQuestion {
@@ -58,12 +58,12 @@ export function diagnoseCase(
     ),
     next: rank
       ? proposeChecks(
-          rankChecks(network, known.evidence, KNOWN_CHECKS, known.beyond),
+          rankChecks(network, known.evidence, checksFor(use), known.beyond),
           known.evidence,
           kit ? new Set(kit) : undefined,
         )
       : [],
-    inhibitors: inhibitorsOf(facts, known),
+    inhibitors: inhibitorsOf(facts, known, posterior),
     chains: chainsAmong(
       likely.map(({ id }) => id),
       (id) => sentences.get(id) ?? id,

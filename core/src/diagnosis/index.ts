@@ -11,6 +11,7 @@ export {
 export type { Cause, Evidence, FindingNode, Link, Network } from './network.ts';
 export { evidenceOfOutcome, rankChecks, type CheckNode, type RankedCheck } from './nextChecks.ts';
 export {
+  checksFor,
   CODE_FINDING_IDS,
   evidenceOfScan,
   findingsOfCodes,
@@ -38,6 +39,7 @@ export {
   nextCheck,
   proposeChecks,
   quickCheckFor,
+  quickChecksFor,
   revsHeldOff,
   type ProposedCheck,
 } from './proposeChecks.ts';

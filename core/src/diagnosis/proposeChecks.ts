@@ -74,15 +74,22 @@ export const nextCheck = (
 
 /** How surely a finding has to follow from a cause for its check to be the one for it. */
 const TELLS = 0.5;
+/** An outcome that as many causes may have says nothing of one. */
+const MOST_TOLD = 4;
 
 /** The quickest check that tells of a cause by itself, if there is one. */
-export function quickCheckFor(cause: string): CheckId | undefined {
+export const quickCheckFor = (cause: string): CheckId | undefined => quickChecksFor(cause)[0];
+
+/** All checks that tell of a cause by themselves, the quickest first. */
+export function quickChecksFor(cause: string): CheckId[] {
   const tells = new Set(
-    KNOWN_FINDINGS.filter(({ links }) =>
-      links.some((link) => link.cause === cause && link.how === 'activates' && link.chance >= TELLS),
+    KNOWN_FINDINGS.filter(
+      ({ links }) =>
+        links.filter(({ how, chance }) => how === 'activates' && chance >= TELLS).length <= MOST_TOLD &&
+        links.some((link) => link.cause === cause && link.how === 'activates' && link.chance >= TELLS),
     ).map(({ id }) => id),
   );
-  return KNOWN_CHECKS.filter(({ outcomes }) => outcomes.some((outcome) => tells.has(outcome))).sort(
-    (a, b) => a.minutes + a.cost - (b.minutes + b.cost),
-  )[0]?.id;
+  return KNOWN_CHECKS.filter(({ outcomes }) => outcomes.some((outcome) => tells.has(outcome)))
+    .toSorted((a, b) => a.minutes + a.cost - (b.minutes + b.cost))
+    .map(({ id }) => id);
 }

@@ -10,6 +10,8 @@ const TEMPERS = [
   { share: 0.37, strength: 0.6 },
   { share: 0.33, strength: 0 },
 ] as const;
+/** A fault may be slight, or come and go: then it sets none of the codes that a plain one would. */
+const SLIGHT = 0.35;
 /** A scan of some modules only, or one that named faults without numbers. */
 const SILENT_WHERE_PARTIAL = 0.6;
 
@@ -64,8 +66,11 @@ export function scanWitness(
       let sum = 0;
       for (let t = 0; t < TEMPERS.length; t++) {
         let chance = shares[t] as number;
-        for (const form of set) chance *= absentByForm[t]?.[form] as number;
-        if (out >= 0 && findings[out]?.[1] === false) for (const form of set) chance /= quiet(out, t, form);
+        for (const form of set) {
+          let all = absentByForm[t]?.[form] as number;
+          if (out >= 0 && findings[out]?.[1] === false) all /= quiet(out, t, form);
+          chance *= SLIGHT + (1 - SLIGHT) * all;
+        }
         for (const f of present) {
           if (f === out) continue;
           let silence = 1 - (findings[f]?.[0].leak as number);

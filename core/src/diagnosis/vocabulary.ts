@@ -56,20 +56,21 @@ function linksOf(text: string, line: string): Link[] {
   });
 }
 
-/** Not every look finds what is there: a good one clears nine in ten. */
-const SHOWS_AT_MOST = 0.93;
+/** Not every look finds what is there: a good one clears nine in ten; what is measured seldom errs. */
+const SHOWS_AT_MOST = { looked: 0.9, measured: 0.97 };
 /** What is seen is so, but for a slip. */
-const SLIP_OF_A_LOOK = 0.0015;
+const SLIP_OF_A_LOOK = 0.0008;
 
 const findingFrom = (
   [id = '', leak = '', links = '', sentence = '', why = '']: readonly string[],
   from: KnownFinding['from'],
   line: string,
+  showsAtMost = 1,
 ): KnownFinding => ({
   id,
   leak: Math.max(chanceOf(leak, line), from === 'check' ? SLIP_OF_A_LOOK : 0),
   links: linksOf(links, line).map((link) =>
-    from === 'check' ? { ...link, chance: Math.min(link.chance, SHOWS_AT_MOST) } : link,
+    from === 'check' ? { ...link, chance: Math.min(link.chance, showsAtMost) } : link,
   ),
   ...(from === 'code' ? { code: true as const } : {}),
   sentence,
@@ -102,13 +103,30 @@ const coded = lines(CODE_FINDINGS).map((line) => {
   return { finding: findingFrom([id, leak, links, sentence, why], 'code', line), codes: codes.split(/\s+/) };
 });
 
+/** Checks by an instrument. */
+const MEASURES: ReadonlySet<string> = new Set<CheckId>([
+  'dp-electrical',
+  'dp-ladder',
+  'dp-swap',
+  'pipe-pump',
+  'sensor-compare',
+  'egt-resistance',
+  'glow',
+  'supply',
+  'thermostat',
+  'gauge',
+  'sections',
+  'air-mass',
+]);
+
 /** Checks and their outcomes, read together: an indented line is an outcome of the check above it. */
 function readChecks(): { checks: KnownCheck[]; outcomes: KnownFinding[] } {
   const checks: (KnownCheck & { outcomes: string[] })[] = [];
   const outcomes: KnownFinding[] = [];
   for (const line of lines(CHECK_OUTCOMES)) {
     if (line.startsWith(' ')) {
-      const outcome = findingFrom(cells(line, 5), 'check', line);
+      const by = MEASURES.has(checks.at(-1)?.id ?? '') ? 'measured' : 'looked';
+      const outcome = findingFrom(cells(line, 5), 'check', line, SHOWS_AT_MOST[by]);
       outcomes.push(outcome);
       checks.at(-1)?.outcomes.push(outcome.id);
       continue;
@@ -183,12 +201,18 @@ export interface VehicleUse {
   readonly fitted?: readonly PartId[];
   /** Causes that a technician has confirmed or ruled out. */
   readonly settled?: Readonly<Record<string, boolean>>;
+  /** Sensors that were changed without any effect: they were not it. */
+  readonly changedInVain?: readonly string[];
   /** Causes that were found and put right on this job. */
   readonly putRight?: readonly PutRight[];
 }
 
 /** The part that a cause needs, where not every vehicle has it. */
 const NEEDS_PART: Readonly<Partial<Record<string, PartId>>> = {
+  'soot-loaded': 'filter',
+  'ash-full': 'filter',
+  'filter-cracked': 'filter',
+  'catalyst-restricted': 'catalyst',
   'egt1-failed': 'egt1',
   'egt2-failed': 'egt2',
   'egt3-failed': 'egt3',
@@ -201,7 +225,28 @@ const NEEDS_PART: Readonly<Partial<Record<string, PartId>>> = {
   'low-pipe-blocked': 'low-pipe',
   'back-pressure-sensor-failed': 'back-pressure-sensor',
   'back-pressure-pipe-blocked': 'back-pressure-sensor',
+  'dosing-injector-blocked': 'filter',
+  // What only matters where something regenerates.
+  'soot-counter-reset': 'filter',
+  'counter-not-reset': 'filter',
+  'short-trips': 'filter',
+  'fuel-low': 'filter',
 };
+
+const isFitted = (cause: string, { fitted }: VehicleUse): boolean => {
+  const part = NEEDS_PART[cause];
+  return part === undefined || fitted === undefined || fitted.includes(part);
+};
+
+/** Checks that can tell something on this vehicle: of one whose every outcome is about parts that are not there nothing is learned. */
+export const checksFor = (vehicle: VehicleUse): readonly KnownCheck[] =>
+  KNOWN_CHECKS.filter(({ outcomes: ids }) =>
+    ids.some((id) =>
+      KNOWN_FINDINGS.find((finding) => finding.id === id)?.links.some(
+        ({ cause, chance, how }) => how === 'activates' && chance >= 0.3 && isFitted(cause, vehicle),
+      ),
+    ),
+  );
 
 /** As good as certain either way; a single surprise can still speak against it. */
 const SETTLED = 1e-5;
@@ -221,6 +266,8 @@ const shifted = (chance: number, times: number): number => {
   return odds / (1 + odds);
 };
 
+/** A part that was changed and changed nothing is seldom it again: odds. */
+const IN_VAIN = 0.1;
 /** A first guess counts for as many jobs. */
 const GUESS_JOBS = 4;
 
@@ -233,23 +280,31 @@ function ofFamily(id: string, prior: number, { family }: VehicleUse): number {
 function chanceBefore(id: string, prior: number, vehicle: VehicleUse): number {
   const settled = vehicle.settled?.[id];
   if (settled !== undefined) return settled ? 1 - SETTLED : SETTLED;
-  const part = NEEDS_PART[id];
-  if (part && vehicle.fitted && !vehicle.fitted.includes(part)) return SETTLED;
-  return shifted(ofFamily(id, prior, vehicle), factor(id, vehicle));
+  const vain = vehicle.changedInVain?.includes(id) === true ? IN_VAIN : 1;
+  return shifted(ofFamily(id, prior, vehicle), vain * factor(id, vehicle));
 }
 
 /** The network of a vehicle that nothing is known of. */
 export const KNOWN_NETWORK: Network = { causes: KNOWN_CAUSES, findings: KNOWN_FINDINGS };
 
 /** The network for a vehicle: all causes and findings, the chances of its distance and use. */
-export const networkFor = (vehicle: VehicleUse = {}): Network =>
-  withPutRight(
+export function networkFor(vehicle: VehicleUse = {}): Network {
+  const causes = KNOWN_CAUSES.filter(({ id }) => isFitted(id, vehicle));
+  const there = new Set(causes.map(({ id }) => id));
+  return withPutRight(
     {
-      causes: KNOWN_CAUSES.map((cause) => ({
+      causes: causes.map((cause) => ({
         ...cause,
         prior: chanceBefore(cause.id, cause.prior, vehicle),
       })),
-      findings: KNOWN_FINDINGS,
+      findings:
+        there.size === KNOWN_CAUSES.length
+          ? KNOWN_FINDINGS
+          : KNOWN_FINDINGS.map((finding) => ({
+              ...finding,
+              links: finding.links.filter(({ cause }) => there.has(cause)),
+            })),
     },
-    vehicle.putRight ?? [],
+    (vehicle.putRight ?? []).filter(({ cause }) => there.has(cause)),
   );
+}

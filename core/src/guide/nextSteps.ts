@@ -1,4 +1,4 @@
-import type { RankedCheck } from '../diagnosis/index.ts';
+import { quickChecksFor, type RankedCheck } from '../diagnosis/index.ts';
 import { NOT_REPAIRED } from './costs.ts';
 
 export const STEP_KINDS = [
@@ -42,6 +42,12 @@ export interface GuideFacts {
     /** Warm enough to be judged; absent: not known. */
     readonly warm?: boolean;
   };
+  /** Causes that an outcome has shown itself. */
+  readonly seen: ReadonlySet<string>;
+  /** Sensor or pipes of ΔP were looked at. */
+  readonly pathProven: boolean;
+  /** The sensor before the turbine shows what no line holds. */
+  readonly sensorKilled: boolean;
   /** Why the engine must not be held at raised speed. */
   readonly noRevs?: string | undefined;
   /** The ΔP that is shown may not be that of the filter, 0–1. */
@@ -59,6 +65,16 @@ const MAY_LIE = 0.3;
 const SHORT_MIN = 15;
 /** Loss that a check has to avoid for each minute, in the workshop’s money. */
 const WORTH_A_MINUTE = 0.12;
+
+/** From here on a cause is looked for by name, and from here on before all else. */
+const SUSPECTED = 0.25;
+const POINTED = 0.4;
+
+/** The quickest of these checks that tells of a cause by itself. */
+function lookFor<T extends RankedCheck>(cause: string, checks: readonly T[]): T | undefined {
+  const telling = checks.filter(({ check }) => quickChecksFor(cause).some((id) => id === check));
+  return telling.sort((a, b) => a.minutes + a.cost - (b.minutes + b.cost))[0];
+}
 
 /** Looks at the way of the pressure. */
 const PATH_CHECKS: ReadonlySet<string> = new Set([
@@ -94,12 +110,6 @@ export function nextSteps(facts: GuideFacts): Step[] {
   const checks = facts.checks.filter(
     ({ check, heldOff }) => heldOff === undefined && !(noRevs !== undefined && NEEDS_REVS.has(check)),
   );
-  const repairs = likely.filter(
-    ({ id, probability }) =>
-      !NOT_REPAIRED.has(id) && (probability >= NEARLY_CERTAIN || facts.open.includes(id)),
-  );
-  for (const { id } of repairs)
-    steps.push({ do: 'repair', id, why: `${sentence(id)}: nearly certain, so confirm it and put it right` });
   const asCheck = (one: RankedCheck, why: string): Step => ({
     do: 'check',
     id: one.check,
@@ -112,29 +122,65 @@ export function nextSteps(facts: GuideFacts): Step[] {
       steps.push({ do: 'read', minutes: 8, why: 'The pressure says what the filter is' });
     return steps;
   }
-  if (known.warm === false && !known.pressure)
+  if (facts.sensorKilled) {
+    const gauge = checks.find(({ check }) => check === 'gauge' || check === 'sections');
+    if (gauge)
+      steps.push(
+        asCheck(gauge, 'A sensor that shows several bar at rest is dead: find out first what killed it'),
+      );
+  }
+  const certain = likely.filter(
+    ({ id, probability }) => !NOT_REPAIRED.has(id) && probability >= NEARLY_CERTAIN,
+  );
+  // What was seen is repaired; what only follows from figures and codes is confirmed by its quickest look first.
+  for (const { id } of certain.filter((one) => facts.seen.has(one.id) || facts.open.includes(one.id)))
+    steps.push({ do: 'repair', id, why: `${sentence(id)}: it was seen, so put it right` });
+  for (const id of facts.open)
+    if (!steps.some((step) => step.id === id))
+      steps.push({ do: 'repair', id, why: `${sentence(id)}: said to be there and not put right yet` });
+  for (const { id } of certain.filter((one) => !facts.seen.has(one.id) && !facts.open.includes(one.id))) {
+    const look = lookFor(id, checks);
+    steps.push(
+      look
+        ? asCheck(look, `${sentence(id)}: nearly certain, so confirm it`)
+        : { do: 'repair', id, why: `${sentence(id)}: nearly certain, so put it right` },
+    );
+  }
+  if (known.warm === false)
     steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine tells little of the filter' });
   const settle = checks.filter(({ check, minutes }) => PATH_CHECKS.has(check) && minutes <= SHORT_MIN);
   const worth = checks.filter(({ lossPerMinute }) => lossPerMinute >= WORTH_A_MINUTE);
-  const [best] = worth;
-  if (pathLies > MAY_LIE && known.pressure && settle[0])
-    steps.push(asCheck(settle[0], 'The pressure shown may not be that of the filter: settle that first'));
-  const pointed = best && best.lossPerMinute >= 2 * WORTH_A_MINUTE && best.minutes <= SHORT_MIN;
-  if (pointed && known.scan) steps.push(asCheck(best, 'It changes most what would be done, for its minutes'));
+  const [treatment] = facts.treatments;
+  const toTreat = treatment !== undefined && treatment !== 'nothing';
+  // What a code or reading points to: a look at the likeliest of what would be repaired.
+  const suspect = likely.find(({ id, probability }) => !NOT_REPAIRED.has(id) && probability >= SUSPECTED);
+  const pointed = suspect && lookFor(suspect.id, checks);
+  const point = (): void => {
+    if (pointed && suspect && !steps.some(({ id }) => id === pointed.check))
+      steps.push(
+        asCheck(pointed, `${sentence(suspect.id)}: the likeliest of what can be repaired, so look there`),
+      );
+  };
+  if (pointed && suspect.probability >= POINTED && (pathLies <= MAY_LIE || PATH_CHECKS.has(pointed.check)))
+    point();
+  if (known.pressure && settle[0] && (pathLies > MAY_LIE || (toTreat && !facts.pathProven)))
+    steps.push(
+      asCheck(
+        settle[0],
+        pathLies > MAY_LIE
+          ? 'The pressure shown may not be that of the filter: settle that first'
+          : 'Before the filter is treated by this pressure, see that it is right',
+      ),
+    );
+  point();
   if (!known.pressure && noRevs === undefined)
     steps.push({ do: 'read', minutes: 8, why: 'The pressure says what the filter is' });
-  if (!known.scan) {
-    const scan: Step = { do: 'scan', minutes: 5, why: 'The codes say where to look' };
-    if (steps.length === 0 && !best) steps.push(scan);
-    else steps.push(scan);
-  }
+  if (!known.scan) steps.push({ do: 'scan', minutes: 5, why: 'The codes say where to look' });
   for (const one of worth)
     if (!steps.some(({ id }) => id === one.check)) steps.push(asCheck(one, 'It changes what would be done'));
-  const [treatment] = facts.treatments;
   if (facts.stage === 'treated')
     steps.push({ do: 'prove', minutes: 10, why: 'What was done has to be shown' });
-  else if (treatment !== undefined && treatment !== 'nothing')
-    steps.push({ do: 'treat', id: treatment, why: 'What is known decides it' });
+  else if (toTreat) steps.push({ do: 'treat', id: treatment, why: 'What is known decides it' });
   if (steps.length === 0)
     steps.push(
       facts.stage === 'before' && treatment === 'nothing'

@@ -27,6 +27,16 @@ interface Look {
   readonly facts: CaseFacts;
 }
 
+/** What is not behind it, where another part changed nothing. */
+const SENSOR_OF_PART: Readonly<Partial<Record<PartId, readonly string[]>>> = {
+  'dp-sensor': ['dp-sensor-failed'],
+  'back-pressure-sensor': ['back-pressure-sensor-failed'],
+  egt1: ['egt1-failed'],
+  egt2: ['egt2-failed'],
+  egt3: ['egt3-failed'],
+  egt4: ['egt4-failed'],
+};
+
 const isPutRight = ({ state }: SaidCause): boolean => state === 'put-right';
 
 /**
@@ -57,6 +67,9 @@ export function caseOfJob(
   const changed = entriesOfKind(entries, 'part-changed').some(
     ({ body }) => body.where === 'elsewhere' && body.part === 'dp-sensor',
   );
+  const inVain = entriesOfKind(entries, 'part-changed').flatMap(({ body }) =>
+    body.effect === 'none' && body.part ? (SENSOR_OF_PART[body.part] ?? []) : [],
+  );
   const seenSince = (sinceMs: number): string[] => [
     ...new Set(
       looks
@@ -80,6 +93,7 @@ export function caseOfJob(
       ...(intake.distanceKm === undefined ? {} : { distanceKm: intake.distanceKm }),
       ...(intake.use === undefined ? {} : { use: intake.use }),
       ...(fitted === undefined ? {} : { fitted }),
+      ...(inVain.length > 0 ? { changedInVain: inVain } : {}),
       settled: Object.fromEntries(
         causes.flatMap(({ cause, state }) =>
           state === 'confirmed' || state === 'ruled-out' ? [[cause, state === 'confirmed'] as const] : [],

@@ -1,6 +1,14 @@
 import { judgeCheck, type CheckContext, type CheckJudgement } from '../checks/index.ts';
+import { own } from '../text/index.ts';
 import { evidenceOfOutcome, KNOWN_CHECKS } from '../diagnosis/index.ts';
-import { entriesOfKind, type BodyOf, type Entry, type EntryOf } from '../ledger/index.ts';
+import {
+  entriesOfKind,
+  type BodyOf,
+  type Entry,
+  type EntryOf,
+  type PartId,
+  type PartState,
+} from '../ledger/index.ts';
 
 export interface MadeCheck {
   readonly entry: EntryOf<'check'>;
@@ -20,6 +28,18 @@ function outcomeFindings(
   return isOne ? evidenceOfOutcome(check, outcome) : undefined;
 }
 
+/** Parts that a good outcome shows sound. */
+const SOUND_BY: Readonly<Record<string, readonly PartId[]>> = {
+  'swap-same': ['dp-sensor'],
+  'ladder-good': ['dp-sensor'],
+  'pipes-open': ['high-pipe', 'low-pipe'],
+  'response-quick': ['high-pipe', 'low-pipe'],
+  'hoses-good': [],
+};
+
+const soundBy = (outcome: string | undefined): Partial<Record<PartId, PartState>> =>
+  Object.fromEntries((own(SOUND_BY, outcome ?? '') ?? []).map((part) => [part, 'sound']));
+
 /** The last of each check that was made, judged from its values by the limits of today; the order is that of the work. */
 export function checksMade(entries: readonly Entry[], context: CheckContext): MadeCheck[] {
   const last = new Map(entriesOfKind(entries, 'check').map((entry) => [entry.body.check, entry]));
@@ -27,7 +47,12 @@ export function checksMade(entries: readonly Entry[], context: CheckContext): Ma
     const { check, values, sure, outcome } = entry.body;
     const judgement = judgeCheck(check, values, context, sure === undefined ? {} : { sure });
     const named = Object.keys(values).length === 0 ? outcomeFindings(check, outcome) : undefined;
-    if (named) return { entry, judgement: { ...judgement, findings: named }, outcome };
+    if (named)
+      return {
+        entry,
+        judgement: { ...judgement, findings: named, parts: soundBy(outcome) },
+        outcome,
+      };
     return { entry, judgement, outcome: judgement.outcome ?? outcome };
   });
 }

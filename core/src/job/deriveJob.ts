@@ -1,3 +1,4 @@
+import { sentenceOf } from '../diagnosis/index.ts';
 import { filterVolumeL, type FilterGeometry, type SootEstimate } from '../filter/index.ts';
 import {
   effectiveEntries,
@@ -14,6 +15,7 @@ import {
   confidenceOf,
   contradictionBy,
   evidenceOf,
+  evidenceOfRepairs,
   judgeProof,
   proofKind,
   type Comparison,
@@ -93,6 +95,13 @@ export interface DerivedJob {
   readonly signedOff?: EntryOf<'sign-off'>;
 }
 
+const repairHeadline = (verdict: JobVerdict): string =>
+  verdict === 'proved'
+    ? 'Proved: what was repaired is shown good'
+    : verdict === 'not-proved'
+      ? 'Not proved: the check of the repair is not good'
+      : 'Repaired: its check, a drive or a scan is still to come';
+
 const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
 
 function headlineOf(
@@ -170,27 +179,44 @@ export function deriveJob(facts: JobFacts): DerivedJob {
   });
   const drivable = entriesOfKind(entries, 'drivable').at(-1);
   const parts = partsOf(entries, checks);
-  const evidence = evidenceOf({
-    entries,
-    checks,
-    parts,
-    before,
-    after: readings.afters,
-    beforeTooLate: readings.beforeTooLate,
-    afterTooEarly: readings.afterTooEarly,
-    proof,
-    limits: facts.limits,
-    fitted: facts.fitted,
-    filterVolumeL: facts.geometry && filterVolumeL(facts.geometry),
-    ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
-  });
+  const said = causesSaid(entries);
+  // The filter was not worked on and cannot be compared: what was repaired has a proof of its own.
+  const repairs =
+    !proof && (kind === 'untouched' || kind === 'pressure-path')
+      ? evidenceOfRepairs(
+          { entries, checks, limits: facts.limits },
+          said.filter(({ state }) => state === 'put-right').map(({ cause }) => cause),
+          sentenceOf,
+        )
+      : undefined;
+  const repaired = repairs?.every(({ state }) => state === 'shown') === true;
+  const evidence =
+    repairs ??
+    evidenceOf({
+      entries,
+      checks,
+      parts,
+      before,
+      after: readings.afters,
+      beforeTooLate: readings.beforeTooLate,
+      afterTooEarly: readings.afterTooEarly,
+      proof,
+      limits: facts.limits,
+      fitted: facts.fitted,
+      filterVolumeL: facts.geometry && filterVolumeL(facts.geometry),
+      ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
+    });
   const complete = evidence.every((item) => item.state === 'shown');
   const held = proof?.verdict === 'proved';
   const next = held && after && facts.nextJob ? nextVisitOf(facts.nextJob, entries, after) : undefined;
   const contradiction =
     next && afters ? contradictionBy(next, afters, context, facts.pressureUnit) : undefined;
   const verdict: JobVerdict = !proof
-    ? 'open'
+    ? repaired
+      ? 'proved'
+      : repairs?.some(({ state }) => state === 'failed')
+        ? 'not-proved'
+        : 'open'
     : contradiction
       ? 'reopened'
       : held && !complete
@@ -219,10 +245,12 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     ...(comparison ? { comparison } : {}),
     ...(proof ? { proof } : {}),
     verdict,
-    headline: headlineOf(verdict, comparison, proof, contradiction, {
-      before: before !== undefined,
-      after: after !== undefined,
-    }),
+    headline: repairs
+      ? repairHeadline(verdict)
+      : headlineOf(verdict, comparison, proof, contradiction, {
+          before: before !== undefined,
+          after: after !== undefined,
+        }),
     evidence,
     ...(confidence ? { confidence } : {}),
     ...(contradiction ? { contradiction } : {}),
@@ -230,7 +258,7 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     ...(treatment ? { treatment } : {}),
     parts,
     checks,
-    causes: causesSaid(entries),
+    causes: said,
     open: openMatters(entries),
     ...(drivable ? { drivable } : {}),
     ...(signedOff ? { signedOff } : {}),

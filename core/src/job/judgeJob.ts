@@ -1,7 +1,8 @@
 import {
+  checksFor,
   diagnoseCase,
   evidenceOfCase,
-  KNOWN_CHECKS,
+  KNOWN_FINDINGS,
   networkFor,
   proposeChecks,
   rankChecks,
@@ -11,7 +12,7 @@ import {
   type Diagnosis,
 } from '../diagnosis/index.ts';
 import { expectedLoss, nextSteps, NOT_REPAIRED, type Step } from '../guide/index.ts';
-import { entriesOfKind } from '../ledger/index.ts';
+import { entriesOfKind, type Treatment } from '../ledger/index.ts';
 import { planResets, type ResetStep } from '../proof/index.ts';
 import {
   burnOfJob,
@@ -25,7 +26,7 @@ import {
 } from '../treatment/index.ts';
 import { deriveJob, type DerivedJob, type JobFacts } from './deriveJob.ts';
 import { driveAdvice, type DriveAdvice } from './driveAdvice.ts';
-import { questionOfJob } from './questionOfJob.ts';
+import { askedOfJob, isAnythingKnown } from './questionOfJob.ts';
 
 /** A job to be judged: its ledger, its vehicle, its limits, and what was told in shorthand. */
 export interface JudgedFacts extends JobFacts {
@@ -66,6 +67,22 @@ const LIES = 0.5;
 /** Looks that settle what is in the filter without any pressure. */
 const SETTLED_BY_LOOK = ['filter-cracked', 'oil-in-exhaust', 'ash-full'] as const;
 const SETTLED = 0.85;
+/** Below this the counter, not the pressure, is taken for wrong. */
+const MAY_RESET = 0.3;
+/** From here on a crack decides what is done. */
+const CRACKED = 0.6;
+/** How surely an outcome follows from a cause to be the cause itself. */
+const SHOWS = 0.9;
+/** No pressure before a turbine at rest: a sensor that shows it is dead, mbar. */
+const DEAD_MBAR = 2500;
+/** Checks after which the pressure shown is that of the filter. */
+const PROVES_PATH: ReadonlySet<string> = new Set([
+  'dp-swap',
+  'dp-ladder',
+  'dp-electrical',
+  'dp-zero',
+  'pipe-response',
+]);
 /** Below this a coolant is of a cold engine, °C. */
 const WARM_C = 60;
 
@@ -76,17 +93,17 @@ const WARM_C = 60;
 export function judgeJob(facts: JudgedFacts): JobJudgement {
   const { limits, displacementL, geometry, told = {} } = facts;
   const derived = deriveJob(facts);
-  const asked = questionOfJob(derived, limits, facts);
+  const asked = askedOfJob(derived, limits, facts);
   const question = {
     facts: {
-      ...asked?.facts,
-      findings: { ...asked?.facts.findings, ...told.findings },
+      ...asked.facts,
+      findings: { ...asked.facts.findings, ...told.findings },
       ...(told.partialScan ? { partialScan: true } : {}),
     },
     use: {
       ...(facts.distanceKm === undefined ? {} : { distanceKm: facts.distanceKm }),
       ...(facts.fitted === undefined ? {} : { fitted: facts.fitted }),
-      ...asked?.use,
+      ...asked.use,
       ...(facts.family ? { family: facts.family } : {}),
     },
     limits,
@@ -94,7 +111,7 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
       ...(displacementL === undefined ? {} : { displacementL }),
       ...(geometry === undefined ? {} : { geometry }),
     },
-    ...(asked?.kit ? { kit: asked.kit } : {}),
+    ...(asked.kit ? { kit: asked.kit } : {}),
   };
   const diagnosis = diagnoseCase(question, { rank: false });
   const likely = new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability]));
@@ -126,13 +143,24 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
       ...option.held,
       ...(judged ? [] : [notJudged(pressureRead, pathLies, warm)]),
     ];
-    return { ...option, heldBy, allowed: judged && !isRefused(option) };
+    const hopeless = uselessFor(option.treatment, chance);
+    return {
+      ...option,
+      heldBy: hopeless ? [...heldBy, hopeless] : heldBy,
+      allowed: judged && !hopeless && !isRefused(option),
+    };
   });
 
+  const pathProven =
+    derived.checks.some(({ entry }) => PROVES_PATH.has(entry.body.check)) ||
+    ['sound', 'replaced'].includes(derived.parts.get('dp-sensor')?.state ?? '');
+  const atRest = reading?.body.samples.find(
+    ({ kind, backPressureMbar }) => kind === 'key-off' && backPressureMbar !== undefined,
+  )?.backPressureMbar;
   const perMinute = limits.labourPerHour / 60;
   const network = networkFor(question.use);
   const checks = proposeChecks(
-    rankChecks(network, evidence, KNOWN_CHECKS, beyond, (of) => expectedLoss(of, perMinute)),
+    rankChecks(network, evidence, checksFor(question.use), beyond, (of) => expectedLoss(of, perMinute)),
     evidence,
     question.kit ? new Set(question.kit) : undefined,
   )
@@ -152,9 +180,12 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
     known: {
       scan: scanned,
       pressure: pressureRead,
-      anything: scanned || pressureRead || Object.keys(evidence).length > 1 || derived.checks.length > 0,
+      anything: isAnythingKnown(question) || derived.checks.length > 0,
       ...(warm === undefined ? {} : { warm }),
     },
+    seen: seenCauses(evidence),
+    pathProven,
+    sensorKilled: atRest !== undefined && atRest > DEAD_MBAR,
     noRevs: revsHeldOff(evidence),
     pathLies,
     treatments: choice.filter(({ allowed }) => allowed).map(({ treatment }) => treatment),
@@ -168,15 +199,38 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
     then,
     choice,
     drive: driveAdvice({ derived, chance, pathLies, overFull, evidence, pressureRead }),
-    resets: planResets({
-      entries: derived.entries,
-      parts: derived.parts,
-      causes: derived.causes,
-      shownAtEqualFlow: derived.proof?.verdict === 'proved',
-      limits,
-      held: (command) => commandInterlocks(command, { ...treatmentFacts, likely }).map(({ text }) => text),
-    }),
+    resets: withCounter(
+      planResets({
+        entries: derived.entries,
+        parts: derived.parts,
+        causes: derived.causes,
+        shownAtEqualFlow: derived.proof?.verdict === 'proved',
+        limits,
+        held: (command) => commandInterlocks(command, { ...treatmentFacts, likely }).map(({ text }) => text),
+      }),
+      pressureRead &&
+        pathLies < MAY_RESET &&
+        chance('soot-loaded') < MAY_RESET &&
+        chance('counter-not-reset') >= SETTLED,
+    ),
   };
+}
+
+/** What a filter that lets soot past, or oil in it, forbids. */
+function uselessFor(treatment: Treatment, chance: (cause: string) => number): Interlock | undefined {
+  if (treatment === 'nothing' || treatment === 'exchange') return undefined;
+  return chance('filter-cracked') >= CRACKED
+    ? { id: 'cause-open', cause: 'filter-cracked', text: 'A cracked filter cannot be cleaned or burnt whole' }
+    : undefined;
+}
+
+/** Causes that a look or a measurement has shown themselves. */
+function seenCauses(evidence: Readonly<Record<string, boolean>>): Set<string> {
+  return new Set(
+    KNOWN_FINDINGS.filter(({ id, from }) => from === 'check' && evidence[id] === true).flatMap(({ links }) =>
+      links.filter(({ chance, how }) => how === 'activates' && chance >= SHOWS).map(({ cause }) => cause),
+    ),
+  );
 }
 
 function notJudged(pressureRead: boolean, pathLies: number, warm: boolean | undefined): Interlock {
@@ -192,6 +246,19 @@ function notJudged(pressureRead: boolean, pathLies: number, warm: boolean | unde
     text: `The pressure shown is that of the filter with ${Math.round(100 * (1 - pathLies))} % only: look at sensor and pipes first`,
   };
 }
+
+/** A counter that was left high after a clean elsewhere, with a pressure that is low, may be set back though nothing was cleaned here. */
+const withCounter = (resets: readonly ResetStep[], leftHigh: boolean): ResetStep[] =>
+  resets.map((step) =>
+    step.reset === 'reset-soot' && leftHigh
+      ? {
+          ...step,
+          need: 'due',
+          why: 'It was cleaned before and the computer was not told: the pressure shows no soot.',
+          held: [],
+        }
+      : step,
+  );
 
 /** What the burn model says, where a burn could be asked for at all. */
 function forecastOf(

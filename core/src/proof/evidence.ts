@@ -1,3 +1,4 @@
+import { repairEvidence } from './repairEvidence.ts';
 import { sortCodes } from '../codes/index.ts';
 import {
   entriesOfKind,
@@ -68,6 +69,29 @@ export interface EvidenceFacts {
 
 const lastSince = <T extends Entry>(list: readonly T[], since: number): T | undefined =>
   list.filter((entry) => happenedAt(entry) >= since).at(-1);
+
+/** What shows repairs that are not of the filter, with the drive and the scan that follow; nothing where none was made. */
+export function evidenceOfRepairs(
+  {
+    entries,
+    checks,
+    limits,
+  }: Pick<EvidenceFacts, 'entries' | 'limits'> & {
+    readonly checks: Parameters<typeof repairEvidence>[1];
+  },
+  putRight: readonly string[],
+  nameOf: (cause: string) => string,
+): Evidence[] | undefined {
+  const repairs = repairEvidence(entries, checks, putRight, nameOf);
+  if (!repairs) return undefined;
+  const drive = lastSince(entriesOfKind(entries, 'drive'), repairs.since);
+  return [
+    ...repairs.items,
+    driveEvidence(drive, limits),
+    codesEvidence(entries, drive ? happenedAt(drive) : repairs.since),
+    ...powerEvidence(entries, drive),
+  ];
+}
 
 /** Everything that a job of its kind needs to be proved, in the order of the work, with what is missing named. */
 export function evidenceOf(facts: EvidenceFacts): Evidence[] {

@@ -10,6 +10,7 @@ export const EVIDENCE_IDS = [
   'drive',
   'no-codes',
   'power-limit',
+  'repair',
 ] as const;
 export type EvidenceId = (typeof EVIDENCE_IDS)[number];
 

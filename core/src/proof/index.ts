@@ -11,6 +11,7 @@ export {
   BEYOND_THE_READINGS,
   changesTheFilter,
   evidenceOf,
+  evidenceOfRepairs,
   proofKind,
   PROOF_KINDS,
   type ProofKind,

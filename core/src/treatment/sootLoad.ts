@@ -18,6 +18,9 @@ export interface SootLoad {
   readonly by: string;
 }
 
+/** A soot counter may be off by as much upwards, where the pressure does not contradict it. */
+const COUNTER_DOUBT = 1.5;
+
 /**
  * The most soot that a reading leaves room for, g and g/L: the upper end (90 %) of the estimate by pressure in its
  * hold of most flow, or the engine computer's figure if that is more and not left aside.
@@ -32,7 +35,12 @@ export function mostSoot(
   if (!estimate.ok) return estimate;
   const volumeL = filterVolumeL(geometry);
   const counter = counterIsStale ? 0 : (reading.sootCounterG ?? 0);
-  const { highG } = estimate.value;
+  const { sootG, lowG, highG } = estimate.value;
+  // A second measure that agrees narrows the first: the counter lies within what the pressure leaves room for.
+  if (counter > 0 && counter >= lowG && counter <= highG) {
+    const grams = Math.min(highG, COUNTER_DOUBT * Math.max(counter, sootG));
+    return success({ grams, gPerL: grams / volumeL, by: 'pressure and counter, which agree' });
+  }
   return success(
     counter > highG
       ? { grams: counter, gPerL: counter / volumeL, by: 'the engine computer’s figure' }

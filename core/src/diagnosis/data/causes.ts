@@ -16,7 +16,8 @@ dp-sensor-failed            | 0.10 | The ΔP sensor has failed                  
   dead | .25 | It gives no signal | open circuit
   stuck | .25 | It stands at one value | the membrane, or water frozen in it
   zero-off | .25 | Its zero is off | drift
-  low | .25 | It shows less than there is | a worn element
+  low | .2 | It shows less than there is | a worn element
+  high | .05 | It shows more than there is | a torn membrane, drift
 dp-sensor-wrong             | 0.08 | The ΔP sensor is of another range or kind              | after repairs elsewhere
 high-pipe-blocked           | 0.09 | The pipe ahead of the filter to the ΔP sensor is blocked | soot collects at its bend
 low-pipe-blocked            | 0.06 | The pipe behind the filter to the ΔP sensor is blocked | cleaner gas: less often than the high one
@@ -55,6 +56,8 @@ injector-over-fuelling      | 0.14 | An injector gives too much                 
 dosing-injector-blocked     | 0.14 | Fuel does not come into the exhaust as it should       | high distances, carbon
 glow-plugs-failed           | 0.10 | Glow plugs or their relay                              | common, and left alone because it starts all the same
 oil-counter                 | 0.08 | The oil counter is at zero, or the oil is diluted      | failed regenerations, missed service
+  diluted | .5 | There is fuel in the oil | failed regenerations
+  counter | .5 | The counter stands at zero | missed service, or not set back
 thermostat-stuck-open       | 0.10 | The thermostat is stuck open                           | common with age
 oil-in-exhaust              | 0.15 | Oil comes into the exhaust                             | turbocharger seals, engine wear
 short-trips                 | 0.22 | It is driven too short and too slowly                  | use, not a fault: common

@@ -12,10 +12,10 @@ dp-electrical | 8 | 1 | volts-good
   signal-dead         | 0.0015 | dp-sensor-failed:dead .997 dp-sensor-failed:stuck .997 dp-sensor-failed:zero-off .14 dp-sensor-failed:low .04 | Supply and ground good, no signal | the sensor itself
 dp-ladder | 15 | 2 | ladder-good
   ladder-dead         | 0.0015 | dp-sensor-failed:dead .997 dp-sensor-failed:stuck .997 dp-sensor-failed:zero-off .05 dp-sensor-failed:low .04 | Does not follow the pump | dead
-  ladder-gain         | 0.0015 | dp-sensor-wrong .997 sensor-wiring:supply .997 dp-sensor-failed:low .997 dp-sensor-failed:zero-off .09 sensor-wiring:ground .07 | Follows with a wrong slope | another range, or worn
+  ladder-gain         | 0.0015 | dp-sensor-wrong .997 sensor-wiring:supply .997 dp-sensor-failed:low .997 dp-sensor-failed:high .997 dp-sensor-failed:zero-off .09 sensor-wiring:ground .07 | Follows with a wrong slope | another range, or worn
   ladder-offset       | 0.0015 | sensor-wiring:ground .997 dp-sensor-failed:zero-off .56 sensor-wiring:supply .04 | Off by the same everywhere | zero
 dp-swap | 10 | 12 | swap-same
-  swap-differs        | 0.0015 | dp-sensor-failed:stuck .997 dp-sensor-failed:zero-off .997 dp-sensor-failed:low .997 dp-sensor-failed:dead .89 dp-sensor-wrong .79 high-pipe-blocked .32 low-pipe-blocked .22 short-trips .02 | The known-good one reads otherwise | then it is the sensor
+  swap-differs        | 0.0015 | dp-sensor-failed:stuck .997 dp-sensor-failed:zero-off .997 dp-sensor-failed:low .997 dp-sensor-failed:high .997 dp-sensor-failed:dead .89 dp-sensor-wrong .79 high-pipe-blocked .32 low-pipe-blocked .22 short-trips .02 | The known-good one reads otherwise | then it is the sensor
 hoses | 4 | 0 | hoses-good
   hoses-crossed       | 0.0002 | dp-hoses-crossed .997 | Hoses are crossed | as seen
   hose-off            | 0.0002 | dp-hose-off .997 | A hose is split, off or melted | as seen
@@ -51,7 +51,7 @@ intake-smoke | 12 | 2 | intake-tight
   smoke-before        | 0.0002 | intake-leak .997 | Smoke comes out between meter and compressor | leak
   smoke-behind        | 0.0002 | charge-leak .997 | Smoke comes out behind the compressor | leak
 air-mass | 4 | 0 | air-fits
-  air-low             | 0.0002 | intake-leak .997 air-meter-failed:low .997 egr-stuck-open .02 | Less air than speed and pressure call for | not counted, or gas in its place
+  air-low             | 0.0002 | intake-leak .997 air-meter-failed:low .997 egr-stuck-open .6 | Less air than speed and pressure call for | not counted, or gas in its place
   air-high            | 0.0015 | charge-leak .997 air-meter-failed:high .997 sensor-wiring:supply .77 air-meter-failed:low .04 -intake-leak .95 | More air than speed and pressure call for | lost behind, or reads high
 turbo | 12 | 3 | shaft-good
   shaft-worn          | 0.0002 | boost-leak .997 oil-in-exhaust .02 | The shaft wobbles or drags | worn
@@ -66,8 +66,8 @@ dosing-injector | 35 | 8 | dosing-sprays
 glow | 10 | 1 | glow-good
   glow-bad            | 0.0002 | glow-plugs-failed .997 | A plug or the relay is dead | measured
 oil | 4 | 0 | oil-good
-  oil-diluted         | 0.0002 | oil-counter .997 injector-over-fuelling .02 | Level high, smells of fuel | fuel in it
-  counter-zero        | 0.0002 | oil-counter .74 | The counter stands at zero | not set back
+  oil-diluted         | 0.0002 | oil-counter:diluted .997 injector-over-fuelling .02 | Level high, smells of fuel | fuel in it
+  counter-zero        | 0.0002 | oil-counter:counter .997 | The counter stands at zero | not set back
 thermostat | 12 | 0 | coolant-warm
   coolant-cool        | 0.0002 | thermostat-stuck-open .997 | Comes to rest under 78 °C on a hold | stuck open
 sections | 30 | 4 | no-section
@@ -82,8 +82,8 @@ filter-look | 45 | 10 | faces-good
   inlet-ash           | 0.0002 | ash-full .997 | Grey powder stands in the channels | ash
 counter | 2 | 0 | counter-fits
   counter-reset       | 0.0002 | soot-counter-reset .997 | The soot counter was set back | it counts less than any engine makes, or keeps the distance of it
-  counter-low         | 0.0015 | ash-full .74 catalyst-restricted:between-taps .7 soot-counter-reset .19 injector-over-fuelling .11 short-trips .06 charge-leak .04 low-pipe-blocked .02 | Counts little where the pressure is high | set back, or ash
-  counter-high        | 0.0015 | dp-hose-off .997 dp-hoses-crossed .997 counter-not-reset .997 dp-sensor-failed:dead .997 dp-sensor-failed:stuck .997 dp-sensor-failed:low .997 filter-cracked .86 dp-sensor-wrong .73 sensor-wiring:ground .64 egr-stuck-open .56 dp-sensor-failed:zero-off .42 downstream-restricted .38 high-pipe-blocked .28 intake-leak .2 sensor-wiring:supply .14 thermostat-stuck-open .1 air-meter-failed:low .08 short-trips .07 air-meter-failed:high .02 -soot-counter-reset .49 | Counts much where the pressure is low | not set back, or the pressure does not arrive
+  counter-low         | 0.01 | ash-full .5 catalyst-restricted:between-taps .5 soot-counter-reset .6 dp-sensor-failed:high .4 dp-sensor-failed:zero-off .2 low-pipe-blocked .2 | Counts little where the pressure is high | set back, or ash, or a pressure that is not there
+  counter-high        | 0.01 | counter-not-reset .85 dp-hose-off .4 dp-hoses-crossed .4 dp-sensor-failed:dead .4 dp-sensor-failed:stuck .4 dp-sensor-failed:low .4 filter-cracked .4 high-pipe-blocked .35 dp-sensor-wrong .3 | Counts much where the pressure is low | not set back, or the pressure does not arrive
 fuel-level | 1 | 0 | fuel-enough
   fuel-under          | 0.0002 | fuel-low .997 | Less than an eighth | as seen
 supply | 4 | 0 | supply-good

@@ -35,7 +35,7 @@ egt2-cold-mismatch       | 0.006 | egt2-failed .3 sensor-wiring .05 | EGT 2 is o
 egt3-cold-mismatch       | 0.006 | egt3-failed .3 sensor-wiring .05 | EGT 3 is off the others with a cold engine | it reads wrong
 egt4-cold-mismatch       | 0.006 | egt4-failed .3 sensor-wiring .05 | EGT 4 is off the others with a cold engine | it reads wrong
 egt-order                | 0.01  | egt1-failed .2 egt2-failed .2 egt3-failed .2 egt4-failed .2 | EGTs do not fall from the engine outward | one of them reads wrong
-coolant-below-regen-temperature | 0.02 | thermostat-stuck-open .8 | Coolant comes to rest too cool | it does not close
+coolant-below-regen-temperature | 0.01 | thermostat-stuck-open .8 | Coolant comes to rest too cool | it does not close
 regen-event              | 0.1   | soot-loaded .05 | A regeneration was recorded | by chance, and more often when soot calls for it
 soot-high                | 0.001 | soot-loaded .99 counter-not-reset .72 dp-sensor-failed:stuck .66 sensor-wiring:ground .47 dp-sensor-failed:zero-off .1 downstream-restricted .07 catalyst-restricted:between-taps .8 vanes-stuck:open .03 high-pipe-blocked .02 low-pipe-blocked .02 -soot-counter-reset .02 | The engine computer counts much soot | it counts by running and by pressure
 soot-disagrees-with-pressure | 0.02 | soot-counter-reset .7 ash-full .5 catalyst-restricted:between-taps .5 counter-not-reset .5 dp-sensor-failed .2 high-pipe-blocked .3 dp-hose-off .3 downstream-restricted .2 | Counted soot and pressure do not agree | one of the two does not know

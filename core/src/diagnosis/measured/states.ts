@@ -19,6 +19,7 @@ export const PATH_STATES = [
   'honest',
   'zero-off',
   'low',
+  'high',
   'wrong-range',
   'high-pipe',
   'low-pipe',
@@ -49,6 +50,7 @@ export function pathStateOf(set: CauseSet): PathState {
   if (has(set, 'dp-hose-off')) return 'hose-off';
   if (has(set, 'high-pipe-blocked')) return 'high-pipe';
   if (has(set, 'dp-sensor-failed', 'low')) return 'low';
+  if (has(set, 'dp-sensor-failed', 'high')) return 'high';
   if (has(set, 'dp-sensor-wrong') || has(set, 'sensor-wiring', 'supply')) return 'wrong-range';
   if (has(set, 'dp-sensor-failed', 'zero-off') || has(set, 'sensor-wiring', 'ground')) return 'zero-off';
   if (has(set, 'low-pipe-blocked')) return 'low-pipe';

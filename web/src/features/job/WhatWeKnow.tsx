@@ -24,6 +24,7 @@ const WHERE: Record<EvidenceId, Stage> = {
   drive: 'prove',
   'no-codes': 'prove',
   'power-limit': 'prove',
+  repair: 'checks',
 };
 
 const NEXT: Record<EvidenceId, { title: string; why: string }> = {
@@ -44,6 +45,10 @@ const NEXT: Record<EvidenceId, { title: string; why: string }> = {
   response: {
     title: 'Check sensor and pipes again',
     why: 'Does the value come back at once, does the pipe let go?',
+  },
+  repair: {
+    title: 'Check what was repaired',
+    why: 'The check that found it, made again: good now?',
   },
   egt: {
     title: 'See whether the exhaust gets hot',

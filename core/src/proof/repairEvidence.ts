@@ -1,0 +1,127 @@
+import { entriesOfKind, happenedAt, type Entry, type EntryOf } from '../ledger/index.ts';
+import type { Evidence } from './evidenceItem.ts';
+
+/** The checks that show a repair of each cause, each with the outcome that shows it; any one of them is enough. */
+const SHOWN_BY: Readonly<Record<string, readonly (readonly [check: string, good: string])[]>> = {
+  'high-pipe-blocked': [
+    ['pipe-pump', 'pipes-open'],
+    ['pipe-response', 'response-quick'],
+  ],
+  'low-pipe-blocked': [
+    ['pipe-pump', 'pipes-open'],
+    ['pipe-response', 'response-quick'],
+  ],
+  'back-pressure-pipe-blocked': [
+    ['pipe-pump', 'pipes-open'],
+    ['pipe-response', 'response-quick'],
+  ],
+  'dp-hose-off': [['hoses', 'hoses-good']],
+  'dp-hoses-crossed': [['hoses', 'hoses-good']],
+  'dp-sensor-failed': [
+    ['dp-swap', 'swap-same'],
+    ['dp-ladder', 'ladder-good'],
+  ],
+  'dp-sensor-wrong': [
+    ['dp-swap', 'swap-same'],
+    ['dp-ladder', 'ladder-good'],
+  ],
+  'back-pressure-sensor-failed': [
+    ['sensor-compare', 'compare-same'],
+    ['absolute-agree', 'absolutes-agree'],
+  ],
+  'manifold-sensor-failed': [
+    ['absolute-agree', 'absolutes-agree'],
+    ['pipe-response', 'response-quick'],
+  ],
+  'egt1-failed': [
+    ['egt-cold-soak', 'soak-alike'],
+    ['egt-resistance', 'egt-good'],
+  ],
+  'egt2-failed': [
+    ['egt-cold-soak', 'soak-alike'],
+    ['egt-resistance', 'egt-good'],
+  ],
+  'egt3-failed': [
+    ['egt-cold-soak', 'soak-alike'],
+    ['egt-resistance', 'egt-good'],
+  ],
+  'egt4-failed': [
+    ['egt-cold-soak', 'soak-alike'],
+    ['egt-resistance', 'egt-good'],
+  ],
+  'sensor-wiring': [
+    ['supply', 'supply-good'],
+    ['dp-electrical', 'volts-good'],
+  ],
+  'intake-leak': [
+    ['intake-smoke', 'intake-tight'],
+    ['air-mass', 'air-fits'],
+  ],
+  'charge-leak': [
+    ['intake-smoke', 'intake-tight'],
+    ['air-mass', 'air-fits'],
+  ],
+  'air-meter-failed': [['air-mass', 'air-fits']],
+  'boost-leak': [['turbo', 'shaft-good']],
+  'vanes-stuck': [['vane-sweep', 'vanes-move']],
+  'egr-stuck-open': [['egr', 'egr-good']],
+  'egr-stuck-shut': [['egr', 'egr-good']],
+  'egr-cooler-fouled': [['egr', 'egr-good']],
+  'injector-over-fuelling': [['injectors', 'injectors-good']],
+  'dosing-injector-blocked': [['dosing-injector', 'dosing-sprays']],
+  'glow-plugs-failed': [['glow', 'glow-good']],
+  'oil-counter': [['oil', 'oil-good']],
+  'thermostat-stuck-open': [['thermostat', 'coolant-warm']],
+};
+
+interface JudgedCheck {
+  readonly entry: EntryOf<'check'>;
+  readonly outcome: string | undefined;
+}
+
+/** When a repair was made last: work, or a part that was changed here. */
+const repairedAt = (entries: readonly Entry[]): number =>
+  Math.max(
+    0,
+    ...entriesOfKind(entries, 'work').map(happenedAt),
+    ...entriesOfKind(entries, 'part-changed').flatMap((entry) =>
+      entry.body.where === 'here' ? [happenedAt(entry)] : [],
+    ),
+  );
+
+/**
+ * What shows repairs that are not of the filter: for each cause that was put right its own check, good after the work. A before
+ * reading that nobody took does not make a good repair unprovable.
+ * @returns nothing where no repair of the kind was made
+ */
+export function repairEvidence(
+  entries: readonly Entry[],
+  checks: readonly JudgedCheck[],
+  putRight: readonly string[],
+  nameOf: (cause: string) => string,
+): { readonly items: Evidence[]; readonly since: number } | undefined {
+  const known = putRight.filter((cause) => SHOWN_BY[cause] !== undefined);
+  const since = repairedAt(entries);
+  if (known.length === 0 || since === 0) return undefined;
+  const items = known.map((cause): Evidence => {
+    const ways = SHOWN_BY[cause] ?? [];
+    const made = checks.filter(
+      ({ entry }) => happenedAt(entry) >= since && ways.some(([check]) => check === entry.body.check),
+    );
+    const good = made.some(({ entry, outcome }) =>
+      ways.some(([check, shows]) => check === entry.body.check && outcome === shows),
+    );
+    const bad = made.some(({ entry, outcome }) =>
+      ways.some(([check, shows]) => check === entry.body.check && outcome !== undefined && outcome !== shows),
+    );
+    return {
+      id: 'repair',
+      state: good ? 'shown' : bad ? 'failed' : 'open',
+      text: good
+        ? `Put right, and its own check is good since: ${nameOf(cause)}`
+        : `Its own check, good after the repair: ${nameOf(cause)}`,
+      ...(good || bad ? {} : { ask: 'Make the check that found it again' }),
+    };
+  });
+  return { items, since };
+}
