@@ -1,7 +1,7 @@
 import { holdingOff, sortCodes, type ListedCode } from '../codes/index.ts';
 import { entriesOfKind, type BodyOf, type Entry, type ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import type { Beyond, Posterior } from './inference.ts';
+import type { Beyond, Measured, Posterior } from './inference.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import {
   assumedFilter,
@@ -11,7 +11,7 @@ import {
 } from './measured/measuredOf.ts';
 import type { Evidence } from './network.ts';
 import { evidenceOfOutcome } from './nextChecks.ts';
-import { evidenceOfScan, KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
+import { evidenceOfScan, KNOWN_CAUSES, KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
 
 /** What is known of a vehicle, in whatever form it came. */
 export interface CaseFacts {
@@ -25,6 +25,8 @@ export interface CaseFacts {
   readonly codes?: readonly ListedCode[];
   /** The reading itself: its figures are judged by their size. */
   readonly reading?: MeasuredReading;
+  /** Causes that were put right since that reading: it was read through them. */
+  readonly readThrough?: readonly string[];
   /** The scan was of some modules only, or named faults without numbers. */
   readonly partialScan?: boolean;
   readonly readings?: { readonly dpIdleMbar?: number; readonly dp3000Mbar?: number; readonly sootG?: number };
@@ -56,6 +58,17 @@ function readingOf({ reading, readings = {} }: CaseFacts): MeasuredReading {
     sootCounterG: sootG,
   };
 }
+
+/** A value that was read while causes were there that are put right now: judged with them, each in its forms by their share. */
+const through = (measured: Measured, causes: readonly string[]): Measured =>
+  causes.reduce<Measured>((one, cause) => {
+    const forms = KNOWN_CAUSES.find(({ id }) => id === cause)?.forms ?? [{ id: undefined, share: 1 }];
+    return {
+      id: one.id,
+      chance: (set) =>
+        forms.reduce((sum, { id: form, share }) => sum + share * one.chance([...set, { cause, form }]), 0),
+    };
+  }, measured);
 
 /** A fill level is of the threshold; grams are of the litres of the filter, or of a usual one where its size is not known. */
 function isOverFull(
@@ -97,7 +110,10 @@ export function evidenceOfCase(
   return {
     evidence,
     unknown,
-    beyond: { measured, partialScan: facts.partialScan ?? false },
+    beyond: {
+      measured: measured.map((one) => through(one, facts.readThrough ?? [])),
+      partialScan: facts.partialScan ?? false,
+    },
     overFull: isOverFull(reading, vehicle, limits),
   };
 }
@@ -115,20 +131,10 @@ const BY_CHANNEL: readonly (readonly [role: string, findings: RegExp])[] = [
   ['sootMass', /^soot-high$/],
 ];
 
-/** What a reading says in the words of the network: the findings of its log, or its figures against the limits. */
-export function factsOfReading({
-  origin,
-  samples,
-  sootCounterG,
-}: ReadingBody): Pick<CaseFacts, 'findings' | 'readings'> {
-  const idle = samples.find(({ kind }) => kind === 'idle')?.dpMbar;
-  const hold = samples.find(({ kind, rpm }) => kind === 'hold' && Math.abs(rpm - 3000) <= 200)?.dpMbar;
-  const readings = {
-    ...(idle === undefined ? {} : { dpIdleMbar: idle }),
-    ...(hold === undefined ? {} : { dp3000Mbar: hold }),
-  };
-  if (origin.type === 'hand')
-    return { readings: { ...readings, ...(sootCounterG === undefined ? {} : { sootG: sootCounterG }) } };
+/** What a reading says: the findings of its log, and its figures as they are. */
+export function factsOfReading(reading: ReadingBody): Pick<CaseFacts, 'findings' | 'reading'> {
+  const { origin, samples } = reading;
+  if (origin.type === 'hand') return { reading };
   const findings: Record<string, boolean> = {};
   const steady = samples.some(({ kind }) => kind === 'hold');
   for (const [role, pattern] of BY_CHANNEL) {
@@ -136,7 +142,7 @@ export function factsOfReading({
     for (const { id, from } of KNOWN_FINDINGS) if (from === 'log' && pattern.test(id)) findings[id] = false;
   }
   for (const id of origin.findings) findings[id] = true;
-  return { findings, readings };
+  return { findings, reading };
 }
 
 /** All that the intake says, without its words. */

@@ -1,6 +1,6 @@
 import { cardOf, type CheckId, type KitId } from '../checks/index.ts';
 import type { Evidence } from './network.ts';
-import type { RankedCheck } from './nextChecks.ts';
+import type { CheckNode, RankedCheck } from './nextChecks.ts';
 import { findingsUnder } from './putRight.ts';
 import { KNOWN_CHECKS, KNOWN_FINDINGS, KNOWN_NETWORK } from './vocabulary.ts';
 
@@ -82,14 +82,23 @@ export const quickCheckFor = (cause: string): CheckId | undefined => quickChecks
 
 /** All checks that tell of a cause by themselves, the quickest first. */
 export function quickChecksFor(cause: string): CheckId[] {
-  const tells = new Set(
+  const tells = new Map(
     KNOWN_FINDINGS.filter(
       ({ links }) =>
         links.filter(({ how, chance }) => how === 'activates' && chance >= TELLS).length <= MOST_TOLD &&
         links.some((link) => link.cause === cause && link.how === 'activates' && link.chance >= TELLS),
-    ).map(({ id }) => id),
+    ).map(({ id, links }) => [
+      id,
+      new Set(
+        links.filter(({ how, chance }) => how === 'activates' && chance >= TELLS).map((link) => link.cause),
+      ).size,
+    ]),
   );
+  /** How many causes the outcome may have that tells of this one. */
+  const apart = ({ outcomes }: CheckNode): number =>
+    Math.min(...outcomes.flatMap((outcome) => tells.get(outcome) ?? []));
+  // One that tells of nothing else before a quicker one that several causes may have.
   return KNOWN_CHECKS.filter(({ outcomes }) => outcomes.some((outcome) => tells.has(outcome)))
-    .toSorted((a, b) => a.minutes + a.cost - (b.minutes + b.cost))
+    .toSorted((a, b) => apart(a) - apart(b) || a.minutes + a.cost - (b.minutes + b.cost))
     .map(({ id }) => id);
 }

@@ -16,6 +16,7 @@ import {
   rankChecks,
   type CaseFacts,
   type VehicleUse,
+  MOST_FAULTS,
 } from './index.ts';
 
 const diagnose = (facts: CaseFacts, vehicle: VehicleUse = { distanceKm: 120_000 }) => {
@@ -299,19 +300,21 @@ describe('what to do and what is held off', () => {
     ]);
   });
 
-  it('sets figures against the limits of the profile, whoever wrote them down', () => {
-    const facts: CaseFacts = { readings: { dpIdleMbar: 12, dp3000Mbar: 60, sootG: 30 } };
-    expect(evidenceOfCase(facts, DEFAULT_LIMITS).evidence).toEqual({
-      'dp-high-idle': true,
-      'dp-high-hold': false,
-      'soot-high': false,
+  it('judges figures by their size, whoever wrote them down', () => {
+    const soot = (dp3000Mbar: number, sootG: number): number => {
+      const { evidence, beyond } = evidenceOfCase({ readings: { dp3000Mbar, sootG } }, DEFAULT_LIMITS);
+      expect(evidence).toEqual({});
+      const { causes } = infer(networkFor(), evidence, MOST_FAULTS, beyond);
+      return causes.find(({ id }) => id === 'soot-loaded')?.probability ?? 0;
+    };
+    expect(soot(17, 4)).toBeLessThan(0.15);
+    expect(soot(230, 45)).toBeGreaterThan(0.9);
+    // No cliff where a limit of the profile stands.
+    expect(Math.abs(soot(79, 39) - soot(81, 41))).toBeLessThan(0.03);
+    expect(evidenceOfCase({}, DEFAULT_LIMITS)).toMatchObject({
+      evidence: {},
+      unknown: [],
+      beyond: { measured: [] },
     });
-    const strict = { ...DEFAULT_LIMITS, dpIdleGoodMbar: 15, dp3000GoodMbar: 50, sootHighG: 25 };
-    expect(evidenceOfCase(facts, strict).evidence).toEqual({
-      'dp-high-idle': false,
-      'dp-high-hold': true,
-      'soot-high': true,
-    });
-    expect(evidenceOfCase({}, DEFAULT_LIMITS)).toEqual({ evidence: {}, unknown: [] });
   });
 });

@@ -70,10 +70,12 @@ const WORTH_A_MINUTE = 0.12;
 const SUSPECTED = 0.25;
 const POINTED = 0.4;
 
-/** The quickest of these checks that tells of a cause by itself. */
+/** Of these checks the one that tells best of a cause by itself. */
 function lookFor<T extends RankedCheck>(cause: string, checks: readonly T[]): T | undefined {
   const telling = checks.filter(({ check }) => quickChecksFor(cause).some((id) => id === check));
-  return telling.sort((a, b) => a.minutes + a.cost - (b.minutes + b.cost))[0];
+  const order = quickChecksFor(cause);
+  const place = ({ check }: T): number => order.findIndex((id) => id === check);
+  return telling.toSorted((a, b) => place(a) - place(b))[0];
 }
 
 /** Looks at the way of the pressure. */

@@ -80,7 +80,12 @@ export function caseOfJob(
   return {
     facts: {
       ...(first ? { codes: first.body.codes } : {}),
-      ...(before ? { reading: before.body } : {}),
+      ...(before
+        ? {
+            reading: before.body,
+            readThrough: repaired.filter(({ atMs }) => atMs > happenedAt(before)).map(({ cause }) => cause),
+          }
+        : {}),
       findings: {
         ...factsOfIntake(intake),
         ...(changed ? { 'sensor-changed': true } : {}),

@@ -4,6 +4,11 @@ import { z } from 'zod';
 // oxlint-disable-next-line no-control-regex -- the control characters are the subject here
 const CONTROL = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/;
 
+const CONTROLS = new RegExp(CONTROL.source, 'g');
+
+/** What a program says, for storing and showing: signs that can be neither give way to a mark. */
+export const printable = (text: string): string => text.replace(CONTROLS, '\ufffd');
+
 /** Free text: trimmed, bounded, no control characters. */
 export const freeText = (what: string, max: number) =>
   z

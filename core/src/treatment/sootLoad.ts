@@ -35,10 +35,10 @@ export function mostSoot(
   if (!estimate.ok) return estimate;
   const volumeL = filterVolumeL(geometry);
   const counter = counterIsStale ? 0 : (reading.sootCounterG ?? 0);
-  const { sootG, lowG, highG } = estimate.value;
-  // A second measure that agrees narrows the first: the counter lies within what the pressure leaves room for.
-  if (counter > 0 && counter >= lowG && counter <= highG) {
-    const grams = Math.min(highG, COUNTER_DOUBT * Math.max(counter, sootG));
+  const { lowG, highG } = estimate.value;
+  // A second measure that agrees narrows the first: what both leave room for.
+  if (counter > 0 && COUNTER_DOUBT * counter >= lowG && counter <= highG) {
+    const grams = Math.min(highG, COUNTER_DOUBT * counter);
     return success({ grams, gPerL: grams / volumeL, by: 'pressure and counter, which agree' });
   }
   return success(

@@ -48,7 +48,8 @@ async function onceMore<T>(ask: () => Promise<T>): Promise<T> {
   try {
     return await ask();
   } catch (error) {
-    if ((error as { cause?: { code?: string } }).cause?.code !== 'UND_ERR_SOCKET') throw error;
+    const code = (error as { cause?: { code?: string } }).cause?.code ?? '';
+    if (!['UND_ERR_SOCKET', 'ECONNRESET'].includes(code)) throw error;
     return ask();
   }
 }

@@ -1,3 +1,4 @@
+import { printable } from '@white-ember/core/text';
 import type { DataSource, EntityManager } from 'typeorm';
 import { frame } from '@white-ember/bounded';
 import {
@@ -79,12 +80,10 @@ async function readColumns(
     );
   } catch (error) {
     if (!(error instanceof FileNotReadable)) throw error;
-    await db.manager.upsert(
-      LogFailureEntity,
-      { logId, workshopId, why: error.message, failedAt: new Date() },
-      ['logId'],
-    );
-    throw notReadable(error.message);
+    // It may quote the file, which may hold anything.
+    const why = printable(error.message);
+    await db.manager.upsert(LogFailureEntity, { logId, workshopId, why, failedAt: new Date() }, ['logId']);
+    throw notReadable(why);
   }
 }
 

@@ -112,6 +112,9 @@ export const vanes: Answer = (hand) => {
   return entered({ leastPercent: least, mostPercent: most });
 };
 
+/** A sound valve does not go quite to its end. */
+const OPEN_PERCENT = 92;
+
 export const egr: Answer = (hand) => {
   hand.keyOn(3);
   const { vehicle } = hand;
@@ -119,6 +122,8 @@ export const egr: Answer = (hand) => {
   hand.hold(0.4 * vehicle.family.governedRpm, 60);
   return entered({
     shutPercent,
+    // Commanded wide open; on this vehicle nothing keeps it shut.
+    openPercent: Math.max(OPEN_PERCENT, shutPercent ?? 0),
     behindC: recirculatedC(vehicle.plant, vehicle.wear),
     coolantC: vehicle.plant.coolantC,
     gasC: vehicle.plant.exhaust.gasC[0],

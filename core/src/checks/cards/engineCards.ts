@@ -108,6 +108,9 @@ const glow: CheckCard = {
   },
 };
 
+/** Oil that stands at its full mark and smells of fuel has fuel in it: what was burnt or lost was made up by it. */
+const AT_THE_MARK = 0.97;
+
 const oil: CheckCard = {
   id: 'oil',
   outcomes: ['oil-diluted', 'counter-zero'],
@@ -204,8 +207,7 @@ const oil: CheckCard = {
     const most = Math.max(levelPercent ?? 0, stated ?? 0);
     const smells = read.choice('smell') === 'fuel';
     if (level !== undefined || stated !== undefined) {
-      findings['oil-diluted'] =
-        most > limits.dilutionPercent || (smells && (level ?? 0) > limits.oilLevelHigh);
+      findings['oil-diluted'] = most > limits.dilutionPercent || (smells && (level ?? 0) >= AT_THE_MARK);
       if (findings['oil-diluted'])
         sentences.push('Fuel of failed regenerations is in the oil: no regeneration before it is changed.');
     }

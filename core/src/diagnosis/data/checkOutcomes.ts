@@ -32,7 +32,7 @@ pipe-pump | 8 | 1 | pipes-open
   low-holds           | 0.0002 | low-pipe-blocked .997 | The low pipe holds what is pumped in | shut
   back-pressure-holds | 0.0002 | back-pressure-pipe-blocked:blocked .997 back-pressure-pipe-blocked:broken .05 | The pipe of the back-pressure sensor holds | shut
 absolute-agree | 3 | 0 | absolutes-agree
-  all-off             | 0.0002 | sensor-wiring .997 | All are off alike | supply or ground
+  all-off             | 0.0002 | sensor-wiring .45 | All are off alike | supply or ground
   back-pressure-off   | 0.0015 | back-pressure-sensor-failed:off .997 back-pressure-pipe-blocked:blocked .24 back-pressure-sensor-failed:stuck .04 | Pressure before the turbine is off | sensor, or gas shut in
   manifold-off        | 0.0015 | manifold-sensor-failed:off .997 sensor-wiring .06 manifold-sensor-failed:slow .05 manifold-sensor-failed:stuck .04 | Manifold pressure is off | sensor
 sensor-compare | 12 | 12 | compare-same
