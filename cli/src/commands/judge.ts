@@ -89,7 +89,7 @@ function toldEntries({ vehicle = {}, codes, checks = {}, readings, findings = {}
       ...(vehicle.use === undefined ? {} : { use: vehicle.use }),
       ...(vehicle.distanceKm === undefined ? {} : { distanceKm: vehicle.distanceKm }),
       ...(Object.keys(observed).length > 0 ? { seen: observed } : {}),
-    } as EntryBody,
+    },
     ...(codes === undefined
       ? []
       : [
@@ -214,9 +214,7 @@ export function judge(file: string, options: Options): void {
     proof: {
       verdict: derived.verdict === 'open' ? 'none' : derived.verdict,
       kind: proofKind,
-      ...(comparison?.removedPercent === undefined
-        ? {}
-        : { removedPercent: comparison.removedPercent }),
+      ...(comparison?.removedPercent === undefined ? {} : { removedPercent: comparison.removedPercent }),
       missing: [
         ...(proof?.missing ?? []),
         ...evidence.filter(({ state }) => state !== 'shown').map(({ text }) => text),

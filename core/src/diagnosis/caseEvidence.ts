@@ -65,6 +65,7 @@ const through = (measured: Measured, causes: readonly string[]): Measured =>
     const forms = KNOWN_CAUSES.find(({ id }) => id === cause)?.forms ?? [{ id: undefined, share: 1 }];
     return {
       id: one.id,
+      causes: one.causes,
       chance: (set) =>
         forms.reduce((sum, { id: form, share }) => sum + share * one.chance([...set, { cause, form }]), 0),
     };

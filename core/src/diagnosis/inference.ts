@@ -34,6 +34,8 @@ export interface Posterior {
 /** A measured value as evidence: the chance of it, on any scale, under a set of causes. */
 export interface Measured {
   readonly id: string;
+  /** Causes that change its chance; under all others it is the same. */
+  readonly causes: ReadonlySet<string>;
   readonly chance: (set: CauseSet) => number;
 }
 
@@ -160,10 +162,7 @@ function weigh(network: Network, evidence: Evidence, most: number, beyond: Beyon
     }),
     beyond.partialScan,
   );
-  const measured = beyond.measured.map(({ id, chance }) => ({
-    id,
-    chance: (set: readonly number[]) => chance(asCauses(network, forms, set)),
-  }));
+  const measured = beyond.measured.map((one) => ({ id: one.id, chance: byBearing(network, forms, one) }));
   const witnesses = known.map(
     (finding) => new Witness(network, forms, finding, evidence[finding.id] === true),
   );
@@ -196,6 +195,31 @@ function weigh(network: Network, evidence: Evidence, most: number, beyond: Beyon
     total += weight;
   });
   return { forms, sets, witnesses, borneOn, pair, scan, measured, weights, total };
+}
+
+/** Asked once for each set of the forms that change it: of thousands of sets most differ in others. */
+function byBearing(
+  network: Network,
+  forms: readonly Form[],
+  { causes, chance }: Measured,
+): (set: readonly number[]) => number {
+  const bears = forms.map(({ cause }) => causes.has(network.causes[cause]?.id ?? ''));
+  const kept = new Map<number, number>();
+  return (set) => {
+    let key = 0;
+    for (const form of set) if (bears[form]) key = key * (forms.length + 1) + form + 1;
+    const known = kept.get(key);
+    if (known !== undefined) return known;
+    const answer = chance(
+      asCauses(
+        network,
+        forms,
+        set.filter((form) => bears[form]),
+      ),
+    );
+    kept.set(key, answer);
+    return answer;
+  };
 }
 
 /** A set of forms in the names of its causes. */
@@ -402,7 +426,7 @@ export function infer(
 }
 
 /** Sets less probable than this are left aside where a whole piece of evidence is taken out. */
-const LEAST_WHOLE = 1e-9;
+const LEAST_WHOLE = 1e-6;
 
 /** Weights of all sets, and of those that hold each cause, with each code and each measured value left out in turn. */
 function leftOut(

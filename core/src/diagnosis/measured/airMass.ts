@@ -19,6 +19,9 @@ const RATIO: Readonly<Record<string, readonly LogPart[]>> = {
   ],
 };
 
+/** Causes that change the metered share. */
+export const AIR_CAUSES: readonly string[] = Object.keys(RATIO).map((key) => key.split(':')[0] as string);
+
 /** The chance of a metered share of the air that is called for under a set of causes. */
 export function airMassChance(ratio: number, doubt: number): (set: CauseSet) => number {
   const log = Math.log(Math.max(ratio, 0.01));

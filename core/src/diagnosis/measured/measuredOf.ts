@@ -9,9 +9,10 @@ import { steadySamplesOf, type ReadingSample, type SteadySample } from '../../le
 import type { Limits } from '../../limits/index.ts';
 import { steadyFlow } from '../../readings/index.ts';
 import type { Measured } from '../inference.ts';
-import { airMassChance } from './airMass.ts';
+import { AIR_CAUSES, airMassChance } from './airMass.ts';
 import { backPressureChance, type BackPressureRow } from './backPressure.ts';
 import { pressureDropChance, type DropReading, type DropSample } from './pressureDrop.ts';
+import { PRESSURE_CAUSES } from './states.ts';
 import { sootCounterChance } from './sootCounter.ts';
 
 /** What of a reading is judged by its size. */
@@ -151,6 +152,22 @@ function airRatio(
   return { ratio: Math.exp(mean), doubt: ratios.every(({ known }) => known) ? 0.06 : 0.2 };
 }
 
+/** Causes that change each value. */
+const CAUSES = {
+  pressure: new Set(PRESSURE_CAUSES),
+  soot: new Set([...PRESSURE_CAUSES, 'soot-counter-reset', 'counter-not-reset']),
+  backPressure: new Set([
+    'back-pressure-sensor-failed',
+    'back-pressure-pipe-blocked',
+    'sensor-wiring',
+    'soot-loaded',
+    'ash-full',
+    'catalyst-restricted',
+    'downstream-restricted',
+  ]),
+  air: new Set(AIR_CAUSES),
+};
+
 /** Yes-or-no findings that the sizes themselves say better. */
 const SAID_BY: Readonly<Record<string, readonly string[]>> = {
   'dp-measured': [
@@ -183,10 +200,14 @@ export function measuredOf(
   const backPressure = backPressureChance(rows, airMbar, doubtMbar);
   const air = airRatio(reading, vehicle, limits);
   const measured: Measured[] = [
-    ...(dropChance ? [{ id: 'dp-measured', chance: dropChance }] : []),
-    ...(soot ? [{ id: 'soot-measured', chance: sootCounterChance(soot.gPerL, soot.doubt) }] : []),
-    ...(backPressure ? [{ id: 'back-pressure-measured', chance: backPressure }] : []),
-    ...(air ? [{ id: 'air-measured', chance: airMassChance(air.ratio, air.doubt) }] : []),
+    ...(dropChance ? [{ id: 'dp-measured', causes: CAUSES.pressure, chance: dropChance }] : []),
+    ...(soot
+      ? [{ id: 'soot-measured', causes: CAUSES.soot, chance: sootCounterChance(soot.gPerL, soot.doubt) }]
+      : []),
+    ...(backPressure
+      ? [{ id: 'back-pressure-measured', causes: CAUSES.backPressure, chance: backPressure }]
+      : []),
+    ...(air ? [{ id: 'air-measured', causes: CAUSES.air, chance: airMassChance(air.ratio, air.doubt) }] : []),
   ];
   return { measured, instead: new Set(measured.flatMap(({ id }) => SAID_BY[id] ?? [])) };
 }

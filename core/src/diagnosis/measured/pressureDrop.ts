@@ -1,4 +1,4 @@
-import { normal, withSlip, type LogPart, logDensity } from './density.ts';
+import { withSlip, type LogPart, logDensity } from './density.ts';
 import {
   FILTER_STATES,
   filterStateOf,
@@ -144,8 +144,18 @@ function rowsDensity(samples: readonly DropSample[], x: number, zeroSdMbar: numb
   return Math.exp(log - 0.5 * (squares - (weighted * weighted) / common));
 }
 
+/** The doubt takes few values, by what is known of filter and engine: what arrives is worked out once for each. */
+const KEPT = new Map<string, Float64Array>();
+
+function arrivesOf(state: FilterState, path: PathState, doubt: number): Float64Array {
+  const key = `${state} ${path} ${doubt}`;
+  const kept = KEPT.get(key) ?? workOutArrives(state, WAYS[path], doubt);
+  KEPT.set(key, kept);
+  return kept;
+}
+
 /** Density of what arrives, over the grid, for what is in the way and what the way makes of it. */
-function arrivesOf(state: FilterState, { gains }: Way, doubt: number): Float64Array {
+function workOutArrives(state: FilterState, { gains }: Way, doubt: number): Float64Array {
   const arrives = new Float64Array(STEPS);
   for (const { share, from, to } of gains) {
     const width = Math.log(to / from);
@@ -188,7 +198,7 @@ export function pressureDropChance({ samples, doubt }: DropReading): ((set: Caus
           ),
     );
     for (const state of FILTER_STATES) {
-      const arrives = arrivesOf(state, way, doubt);
+      const arrives = arrivesOf(state, path, doubt);
       let density = way.nothing * atNothing;
       for (let i = 0; i < STEPS; i++) density += (arrives[i] as number) * (over[i] as number);
       table.set(`${state} ${path}`, withSlip(density, broad, 1e-4));
@@ -200,5 +210,3 @@ export function pressureDropChance({ samples, doubt }: DropReading): ((set: Caus
 /** Used by tests: density of one restriction. */
 export const restrictionDensity = (state: FilterState, ratio: number, doubt = 0): number =>
   logDensity(Math.log(ratio), RESTRICTION[state], doubt);
-
-export { normal };

@@ -30,6 +30,21 @@ export const PATH_STATES = [
 ] as const;
 export type PathState = (typeof PATH_STATES)[number];
 
+/** Causes that change what is in the way of the gas, or what the sensor makes of it. */
+export const PRESSURE_CAUSES: readonly string[] = [
+  'soot-loaded',
+  'ash-full',
+  'filter-cracked',
+  'catalyst-restricted',
+  'dp-sensor-failed',
+  'dp-sensor-wrong',
+  'dp-hoses-crossed',
+  'dp-hose-off',
+  'high-pipe-blocked',
+  'low-pipe-blocked',
+  'sensor-wiring',
+];
+
 const has = (set: CauseSet, cause: string, form?: string): boolean =>
   set.some((one) => one.cause === cause && (form === undefined || one.form === form));
 
