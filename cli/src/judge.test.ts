@@ -73,7 +73,7 @@ describe('judge', () => {
       vehicle: engine,
       entries: [
         ...entries,
-        { kind: 'drive', distanceKm: 15, reportedBy: 'technician' },
+        { kind: 'drive', distanceKm: 15, powerLimitGone: true, reportedBy: 'technician' },
         { kind: 'code-scan', when: 'after-drive', codes: [] },
       ],
     });
