@@ -1,4 +1,4 @@
-import { useDeferredValue, useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState, useRef } from 'react';
 import { proxy } from 'comlink';
 import {
   bedLimits,
@@ -241,14 +241,19 @@ function Answer({
 function Doubts({ wish }: { wish: BurnWish }) {
   const [progress, setProgress] = useState<{ done: number; leftS: number }>();
   const [batch, setBatch] = useState<Told<BurnBatch>>();
+  // Words of progress come on a way of their own, and may come after the answer or after a stop.
+  const going = useRef(0);
   useEffect(() => () => void burnRemote().stopBatch(), []);
   const start = async (): Promise<void> => {
     const startedMs = performance.now();
-    const tell = (done: number): void =>
+    const mine = ++going.current;
+    const tell = (done: number): void => {
+      if (mine !== going.current) return;
       setProgress({
         done,
         leftS: ((performance.now() - startedMs) / Math.max(done, 1) / 1000) * (RUNS - done),
       });
+    };
     setProgress({ done: 0, leftS: 0 });
     setBatch(undefined);
     const { sootG } = wish.plan;
@@ -258,6 +263,8 @@ function Doubts({ wish }: { wish: BurnWish }) {
       RUNS,
       proxy(tell),
     );
+    if (mine !== going.current) return;
+    going.current++;
     setProgress(undefined);
     setBatch(answer);
   };
@@ -282,6 +289,7 @@ function Doubts({ wish }: { wish: BurnWish }) {
           <Button
             onClick={() => {
               void burnRemote().stopBatch();
+              going.current++;
               setProgress(undefined);
             }}
           >
