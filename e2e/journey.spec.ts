@@ -150,6 +150,8 @@ test('the whole job on the bench vehicle, from intake to PDF; and a second visit
 
   // After, by the same recording.
   await goTo(page, 'Live values of this job');
+  // Keys are heard from when the vehicle’s controls stand there.
+  await expect(page.getByText('Ignition off', { exact: true }).first()).toBeVisible();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await record(page, 'after');
