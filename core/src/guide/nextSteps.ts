@@ -89,17 +89,6 @@ const PATH_CHECKS: ReadonlySet<string> = new Set([
   'pipe-response',
   'supply',
 ]);
-/** What cannot be told where the engine is held at no speed. */
-const NEEDS_REVS: ReadonlySet<string> = new Set([
-  'pipe-response',
-  'dp-swap',
-  'sensor-compare',
-  'air-mass',
-  'thermostat',
-  'gauge',
-  'sections',
-  'egr',
-]);
 
 /**
  * Everything that may be done now, the best first: confirm and repair what is nearly certain, settle a way that may lie, look where a
@@ -109,9 +98,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
   const { likely, known, noRevs, pathLies, sentence } = facts;
   const steps: Step[] = [];
   if (facts.stage === 'proved') return [{ do: 'hand-over', why: 'It is proved' }];
-  const checks = facts.checks.filter(
-    ({ check, heldOff }) => heldOff === undefined && !(noRevs !== undefined && NEEDS_REVS.has(check)),
-  );
+  const checks = facts.checks.filter(({ heldOff }) => heldOff === undefined);
   const asCheck = (one: RankedCheck, why: string): Step => ({
     do: 'check',
     id: one.check,
