@@ -7,8 +7,8 @@ import {
   KNOWN_CAUSES,
   KNOWN_CHECKS,
   KNOWN_FINDINGS,
-  MOST_FAULTS,
   networkFor,
+  weigh,
   rankChecks,
   type CaseFacts,
   type VehicleUse,
@@ -83,11 +83,9 @@ function readCase(file: string): { vehicle: VehicleUse; facts: CaseFacts } {
 export function diagnose(file: string, options: Options): void {
   const { vehicle, facts } = readCase(file);
   const known = evidenceOfCase(facts, readLimits(options['limits']));
-  const network = networkFor(vehicle);
-  const posterior = infer(network, known.evidence, MOST_FAULTS, known.beyond);
-  const next = rankChecks(network, known.evidence, KNOWN_CHECKS, known.beyond).filter(
-    ({ check }) => facts.checks?.[check] === undefined,
-  );
+  const weighed = weigh(networkFor(vehicle), known.evidence, known.beyond);
+  const posterior = infer(weighed);
+  const next = rankChecks(weighed, KNOWN_CHECKS).filter(({ check }) => facts.checks?.[check] === undefined);
   const inhibitors = inhibitorsOf(facts, known);
   const causes = posterior.causes.map(({ id, probability, reasons }) => ({
     id,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { codeMeaning } from '../codes/index.ts';
-import { findingsOfCodes, infer, KNOWN_FINDINGS, networkFor } from '../diagnosis/index.ts';
+import { findingsOfCodes, infer, KNOWN_FINDINGS, networkFor, weigh } from '../diagnosis/index.ts';
 import { MONITORS } from './computer/monitors.ts';
 import { codeAsWritten } from './computer/notation.ts';
 import { INHIBITING_CODES } from './computer/regeneration.ts';
@@ -41,7 +41,9 @@ describe('the codes of the bench', () => {
 });
 
 describe('what a fault shows in a baseline', () => {
-  const before = new Map(infer(networkFor(), {}).causes.map(({ id, probability }) => [id, probability]));
+  const before = new Map(
+    infer(weigh(networkFor(), {})).causes.map(({ id, probability }) => [id, probability]),
+  );
   const known = new Set(KNOWN_FINDINGS.map(({ id }) => id));
 
   it.each(
@@ -57,7 +59,8 @@ describe('what a fault shows in a baseline', () => {
   )('makes $id $form likelier than before', ({ id, signs }) => {
     for (const sign of signs) expect(known, sign).toContain(sign);
     const evidence = Object.fromEntries(signs.map((sign) => [sign, true]));
-    const after = infer(networkFor(), evidence).causes.find((cause) => cause.id === id)?.probability ?? 0;
+    const after =
+      infer(weigh(networkFor(), evidence)).causes.find((cause) => cause.id === id)?.probability ?? 0;
     expect(after).toBeGreaterThan(1.5 * (before.get(id) ?? 1));
   });
 });

@@ -1,7 +1,8 @@
 import { holdingOff, sortCodes, type ListedCode } from '../codes/index.ts';
 import { entriesOfKind, type BodyOf, type Entry, type ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import type { Beyond, Measured, Posterior } from './inference.ts';
+import type { Posterior } from './inference.ts';
+import type { Beyond, Measured } from './weigh.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import {
   assumedFilter,

@@ -1,12 +1,13 @@
 import type { Limits } from '../limits/index.ts';
-import { evidenceOfCase, inhibitorsOf, type CaseFacts } from './caseEvidence.ts';
+import { evidenceOfCase, inhibitorsOf, type CaseEvidence, type CaseFacts } from './caseEvidence.ts';
 import { chainsAmong, explanationsOf, type Explanation } from './explanations.ts';
 import type { MeasuredVehicle } from './measured/measuredOf.ts';
-import { infer, MOST_FAULTS, posteriorSets, type Posterior } from './inference.ts';
+import { infer, posteriorSets, type Posterior } from './inference.ts';
 import type { Evidence } from './network.ts';
 import { rankChecks } from './nextChecks.ts';
 import { proposeChecks, type ProposedCheck } from './proposeChecks.ts';
 import { checksFor, KNOWN_CAUSES, networkFor, type VehicleUse } from './vocabulary.ts';
+import { weigh, type Weighed } from './weigh.ts';
 
 /** All that a diagnosis is asked from. */
 export interface DiagnosisQuestion {
@@ -33,17 +34,36 @@ const sentences = new Map(KNOWN_CAUSES.map(({ id, sentence }) => [id, sentence])
 /** From this probability on a cause is likely enough to say what it leads to. */
 const CHAINED_FROM = 0.3;
 
+/** What is known of a case, and every set of causes weighed by it. */
+export interface WeighedCase {
+  readonly known: CaseEvidence;
+  readonly weighed: Weighed;
+}
+
+export function weighCase({ facts, use, limits, vehicle }: DiagnosisQuestion): WeighedCase {
+  const known = evidenceOfCase(facts, limits, vehicle);
+  return { known, weighed: weigh(networkFor(use), known.evidence, known.beyond) };
+}
+
 /**
  * What is likely behind a case, why, and which check would tell most.
- * @param rank whether checks are ranked, which takes most of the time; a job that is over has no next check
+ * @param rank whether checks are ranked; a job that is over has no next check
+ * @param lossOf what acting on given chances would lose, in the workshop’s money: checks then say how much of it they avoid
  */
 export function diagnoseCase(
-  { facts, use, limits, kit, vehicle }: DiagnosisQuestion,
-  { rank = true } = {},
+  question: DiagnosisQuestion,
+  {
+    rank = true,
+    lossOf,
+    of: { known, weighed } = weighCase(question),
+  }: {
+    readonly rank?: boolean;
+    readonly lossOf?: (chance: (cause: string) => number) => number;
+    readonly of?: WeighedCase;
+  } = {},
 ): Diagnosis {
-  const known = evidenceOfCase(facts, limits, vehicle);
-  const network = networkFor(use);
-  const posterior = infer(network, known.evidence, MOST_FAULTS, known.beyond);
+  const { facts, use, kit } = question;
+  const posterior = infer(weighed);
   const likely = posterior.causes.filter(({ probability }) => probability >= CHAINED_FROM);
   return {
     evidence: {
@@ -52,13 +72,13 @@ export function diagnoseCase(
     },
     posterior,
     explanations: explanationsOf(
-      network,
-      posteriorSets(network, known.evidence, MOST_FAULTS, known.beyond),
+      weighed.network,
+      posteriorSets(weighed),
       (use.putRight ?? []).map(({ cause }) => cause),
     ),
     next: rank
       ? proposeChecks(
-          rankChecks(network, known.evidence, checksFor(use), known.beyond),
+          rankChecks(weighed, checksFor(use), lossOf),
           known.evidence,
           kit ? new Set(kit) : undefined,
         )

@@ -1,13 +1,6 @@
 export { assumedFilter, type MeasuredReading, type MeasuredVehicle } from './measured/measuredOf.ts';
-export {
-  infer,
-  MOST_FAULTS,
-  NOTHING_BEYOND,
-  posteriorSets,
-  type Beyond,
-  type CausePosterior,
-  type Posterior,
-} from './inference.ts';
+export { infer, posteriorSets, type CausePosterior, type Posterior } from './inference.ts';
+export { NOTHING_BEYOND, weigh, type Beyond, type Weighed } from './weigh.ts';
 export type { Cause, Evidence, FindingNode, Link, Network } from './network.ts';
 export { evidenceOfOutcome, rankChecks, type CheckNode, type RankedCheck } from './nextChecks.ts';
 export {
@@ -55,4 +48,10 @@ export {
   type CaseFacts,
 } from './caseEvidence.ts';
 export { formSentence, sentenceOf } from './sentences.ts';
-export { diagnoseCase, type Diagnosis, type DiagnosisQuestion } from './diagnoseCase.ts';
+export {
+  diagnoseCase,
+  weighCase,
+  type Diagnosis,
+  type DiagnosisQuestion,
+  type WeighedCase,
+} from './diagnoseCase.ts';

@@ -1,5 +1,5 @@
-import { MOST_FAULTS, NOTHING_BEYOND, posteriorForms } from './inference.ts';
-import { chanceSeen, oddsOf, type Evidence, type FindingNode, type Network } from './network.ts';
+import { chanceSeen, oddsOf, type Evidence, type FindingNode } from './network.ts';
+import { FEW_SETS, setsFrom, type Weighed } from './weigh.ts';
 
 /**
  * A check with its outcomes in the order in which they take precedence: the first that is seen is the outcome; where none
@@ -36,25 +36,21 @@ export function evidenceOfOutcome(check: CheckNode, outcome: string): Evidence {
   return Object.fromEntries(check.outcomes.slice(0, upTo).map((id) => [id, id === outcome]));
 }
 
-/** Sets less probable than this change no digit of a ranking: all of them together hold under a thousandth. */
-const LEAST_SET = 1e-7;
-
 const xlog2 = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
 
-/** Sets of causes that are probable enough, each with the sets of forms that it may be. */
-function likelySets(
-  { causesOf, ofCauses }: ReturnType<typeof posteriorForms>['sets'],
-  probabilities: Float64Array,
-): { readonly probability: number; readonly ways: readonly number[]; readonly causes: readonly number[] }[] {
-  const sums = ofCauses.map((causes) => ({ probability: 0, ways: [] as number[], causes }));
-  for (let s = 0; s < probabilities.length; s++) {
-    const sum = sums[causesOf[s] as number];
-    const probability = probabilities[s] as number;
-    if (!sum || probability < LEAST_SET / 10) continue;
-    sum.probability += probability;
-    sum.ways.push(s);
+/** Of many sets the least probable are left aside as long as all of them together hold under a thousandth. */
+const HELD = 0.999;
+
+/** The sets of forms that a ranking goes by, in the order of the sets of causes that they are. */
+function likelySets({ sets: { causesOf }, weights, total }: Weighed): Int32Array {
+  let least = weights.length > FEW_SETS ? 1e-4 * total : 0;
+  for (;;) {
+    let held = 0;
+    for (const weight of weights) if (weight >= least) held += weight;
+    if (held >= HELD * total) break;
+    least /= 4;
   }
-  return sums.filter(({ probability }) => probability >= LEAST_SET);
+  return setsFrom(weights, least).sort((a, b) => (causesOf[a] as number) - (causesOf[b] as number));
 }
 
 /**
@@ -62,88 +58,124 @@ function likelySets(
  * yet; those of which nothing is open are left out.
  */
 export function rankChecks(
-  network: Network,
-  evidence: Evidence,
+  weighed: Weighed,
   checks: readonly CheckNode[],
-  beyond = NOTHING_BEYOND,
   /** What acting on these chances would lose. */
   lossOf?: (chance: (cause: string) => number) => number,
 ): RankedCheck[] {
-  const { forms, sets, probabilities } = posteriorForms(network, evidence, MOST_FAULTS, beyond);
-  // Doubt is over causes: in which form one comes is worth no minute.
-  const likely = likelySets(sets, probabilities);
-  let entropy = 0;
-  for (const { probability } of likely) entropy -= xlog2(probability);
+  const { network, evidence, forms, sets, weights, total } = weighed;
+  const { none, members, causesOf, ofCauses } = sets;
+  const likely = likelySets(weighed);
   const causeIndex = new Map(network.causes.map(({ id }, i) => [id, i]));
   const count = network.causes.length;
   /** Loss by the masses of sets that hold each cause, out of a whole mass. */
-  const lossFor = (held: Float64Array, from: number, whole: number): number =>
+  const lossFor = (held: Float64Array, whole: number): number =>
     lossOf && whole > 0
       ? lossOf((cause) => {
           const at = causeIndex.get(cause);
-          return at === undefined ? 0 : (held[from + at] as number) / whole;
+          return at === undefined ? 0 : (held[at] as number) / whole;
         })
       : 0;
-  const all = new Float64Array(count);
-  let whole = 0;
-  for (const { probability, causes } of likely) {
-    whole += probability;
-    for (const i of causes) all[i] = (all[i] as number) + probability;
+  // Doubt is over causes: in which form one comes is worth no minute.
+  const now = tally(1, count);
+  let before = -1;
+  for (const s of likely) {
+    const at = causesOf[s] as number;
+    if (at !== before) closeSet(now, ofCauses[before] ?? []);
+    before = at;
+    now.own[0] = (now.own[0] as number) + (weights[s] as number) / total;
   }
-  const lossNow = lossFor(all, 0, whole);
+  closeSet(now, ofCauses[before] ?? []);
+  const whole = now.mass[0] as number;
+  const lossNow = lossFor(now.held[0] as Float64Array, whole);
   const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
+  const neutral = (chances: Float64Array): Float64Array => Float64Array.of(...chances, 1);
   const ranked = checks.flatMap((check): RankedCheck[] => {
     const open = check.outcomes.filter((id) => evidence[id] === undefined);
     if (open.length === 0) return [];
-    const odds = open.map((id) => oddsOf(network, forms, byId.get(id) as FindingNode));
-    const width = odds.length + 1;
-    const mass = new Float64Array(width);
-    const own = new Float64Array(width);
-    const held = new Float64Array(width * count);
-    // H(sets | outcome), weighted: Σ over outcomes of m·log m − Σ p·log p.
-    let after = 0;
-    for (const { ways, causes } of likely) {
-      own.fill(0);
-      for (const s of ways) {
-        let rest = probabilities[s] as number;
-        for (let k = 0; k < odds.length; k++) {
-          const { quiet, silent, open: opening, clear: unhidden } = odds[k] as (typeof odds)[number];
-          let [silence, clear] = [quiet, unhidden];
-          for (const i of sets.ofForms[s] as number[]) {
-            silence *= silent[i] as number;
-            clear *= opening[i] as number;
-          }
-          const seen = rest * chanceSeen(silence, clear);
-          own[k] = (own[k] as number) + seen;
-          rest -= seen;
-        }
-        own[width - 1] = (own[width - 1] as number) + rest;
+    const odds = open.map((id) => {
+      const one = oddsOf(network, forms, byId.get(id) as FindingNode);
+      return { ...one, silent: neutral(one.silent), open: neutral(one.open) };
+    });
+    const then = tally(odds.length + 1, count);
+    const { own } = then;
+    let last = -1;
+    for (const s of likely) {
+      const at = causesOf[s] as number;
+      if (at !== last) closeSet(then, ofCauses[last] ?? []);
+      last = at;
+      const a = members[3 * s] ?? none;
+      const b = members[3 * s + 1] ?? none;
+      const c = members[3 * s + 2] ?? none;
+      let rest = (weights[s] as number) / total;
+      for (let k = 0; k < odds.length; k++) {
+        const { quiet, clear, silent, open: opening } = odds[k] as (typeof odds)[number];
+        const seen =
+          rest *
+          chanceSeen(
+            quiet * (silent[a] as number) * (silent[b] as number) * (silent[c] as number),
+            clear * (opening[a] as number) * (opening[b] as number) * (opening[c] as number),
+          );
+        own[k] = (own[k] as number) + seen;
+        rest -= seen;
       }
-      for (let k = 0; k < width; k++) {
-        mass[k] = (mass[k] as number) + (own[k] as number);
-        if (lossOf)
-          for (const i of causes) held[k * count + i] = (held[k * count + i] as number) + (own[k] as number);
-        after -= xlog2(own[k] as number);
-      }
+      own[odds.length] = (own[odds.length] as number) + rest;
     }
-    for (let k = 0; k < width; k++) after += xlog2(mass[k] as number);
-    const bits = Math.max(0, entropy - after);
-    let lossThen = 0;
-    for (let k = 0; k < width; k++)
-      lossThen += (mass[k] as number) * lossFor(held, k * count, mass[k] as number);
-    const one = {
-      check: check.id,
-      bits,
-      bitsPerMinute: bits / (check.minutes + check.cost),
-      lossPerMinute: Math.max(0, whole * lossNow - lossThen) / (check.minutes + check.cost),
-      minutes: check.minutes,
-      cost: check.cost,
-      outcomes: [...open, check.otherwise].map((outcome, k) => ({
-        outcome,
-        probability: mass[k] as number,
-      })),
-    };
-    return [one];
+    closeSet(then, ofCauses[last] ?? []);
+    // H(sets | outcome), weighted: Σ over outcomes of m·log m − Σ p·log p.
+    const bits = Math.max(0, entropyOf(now) - entropyOf(then));
+    const lossThen = then.held.reduce(
+      (sum, held, k) => sum + (then.mass[k] as number) * lossFor(held, then.mass[k] as number),
+      0,
+    );
+    return [
+      {
+        check: check.id,
+        bits,
+        bitsPerMinute: bits / (check.minutes + check.cost),
+        lossPerMinute: Math.max(0, whole * lossNow - lossThen) / (check.minutes + check.cost),
+        minutes: check.minutes,
+        cost: check.cost,
+        outcomes: [...open, check.otherwise].map((outcome, k) => ({
+          outcome,
+          probability: then.mass[k] as number,
+        })),
+      },
+    ];
   });
   return ranked.sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
 }
+
+/** What the sets come to under each outcome of a check. */
+interface Tally {
+  /** Of the set of causes at hand. */
+  readonly own: Float64Array;
+  readonly mass: Float64Array;
+  /** Of the sets that hold each cause. */
+  readonly held: readonly Float64Array[];
+  /** Σ p·log p over sets and outcomes. */
+  sharp: number;
+}
+
+const tally = (width: number, causes: number): Tally => ({
+  own: new Float64Array(width),
+  mass: new Float64Array(width),
+  held: Array.from({ length: width }, () => new Float64Array(causes)),
+  sharp: 0,
+});
+
+/** One set of causes is through, in all its forms. */
+function closeSet(tallied: Tally, causes: readonly number[]): void {
+  const { own, mass, held } = tallied;
+  for (let k = 0; k < own.length; k++) {
+    const its = own[k] as number;
+    const by = held[k] as Float64Array;
+    own[k] = 0;
+    mass[k] = (mass[k] as number) + its;
+    for (const i of causes) by[i] = (by[i] as number) + its;
+    tallied.sharp += xlog2(its);
+  }
+}
+
+/** Doubt over the sets that is left on average once the outcome is known, bits. */
+const entropyOf = ({ mass, sharp }: Tally): number => mass.reduce((sum, m) => sum + xlog2(m), -sharp);

@@ -1,3 +1,4 @@
+import type { FaultSets } from './faultSets.ts';
 import { bounded, linksFrom, type FindingNode, type Form, type Network } from './network.ts';
 
 /**
@@ -22,17 +23,20 @@ const temperShares = (partial: boolean): number[] => {
   return [first.share * rest, second.share * rest, silent.share + (SILENT_WHERE_PARTIAL - silent.share)];
 };
 
-/** A scan as evidence: the chance of just these codes under a set of forms, over all tempers. */
+/** A scan as evidence: the chance of just these codes under each set of forms, over all tempers. */
 export interface ScanWitness {
   readonly ids: readonly string[];
-  /** @param leftOut a code finding that is left out of account */
-  readonly chance: (set: readonly number[], leftOut?: string) => number;
+  /** @returns the chance under each of the sets, which are given by their indices */
+  readonly chances: (sets: Int32Array) => Float64Array;
+  /** The same with each code left out of account in turn, in the order of `ids`. */
+  readonly withoutEach: (sets: Int32Array) => readonly Float64Array[];
 }
 
 /** @param findings code findings that were looked for: each was seen, or was not there */
 export function scanWitness(
   { causes }: Network,
   forms: readonly Form[],
+  { none, members }: FaultSets,
   findings: readonly (readonly [finding: FindingNode, seen: boolean])[],
   partial: boolean,
 ): ScanWitness | undefined {
@@ -50,36 +54,88 @@ export function scanWitness(
       return 1 - quiet;
     });
   });
-  const absent = findings.flatMap(([, seen], f) => (seen ? [] : [f]));
-  const present = findings.flatMap(([, seen], f) => (seen ? [f] : []));
-  /** 1 − chance that the form sets the code, for a temper. */
-  const quiet = (f: number, t: number, form: number): number =>
-    1 - (TEMPERS[t]?.strength ?? 0) * (sets[f]?.[form] as number);
-  const absentByForm = TEMPERS.map((_, t) =>
-    Float64Array.from(forms, (__, form) => absent.reduce((product, f) => product * quiet(f, t, form), 1)),
-  );
-  const index = new Map(findings.map(([{ id }], f) => [id, f]));
+  /** 1 − chance that each form sets the code, for a temper; the last place stands for no form. */
+  const quietOf = (f: number, strength: number): Float64Array => {
+    const quiet = new Float64Array(none + 1).fill(1);
+    for (let i = 0; i < none; i++) quiet[i] = 1 - strength * (sets[f]?.[i] as number);
+    return quiet;
+  };
+  const tempers = TEMPERS.map(({ strength }, t) => ({
+    share: shares[t] as number,
+    quiet: findings.map((_, f) => quietOf(f, strength)),
+  }));
+  /** Chance of all that are not there, for each form, but for one that is left out. */
+  const absentOf = (quiet: readonly Float64Array[], out: number): Float64Array => {
+    const absent = new Float64Array(none + 1).fill(1);
+    findings.forEach(([, seen], f) => {
+      if (seen || f === out) return;
+      const its = quiet[f] as Float64Array;
+      for (let i = 0; i < none; i++) absent[i] = (absent[i] as number) * (its[i] as number);
+    });
+    for (let i = 0; i < none; i++) absent[i] = SLIGHT + (1 - SLIGHT) * (absent[i] as number);
+    return absent;
+  };
+  /** Times the product over the members of each set. */
+  const timesProduct = (chances: Float64Array, wanted: Int32Array, by: Float64Array): void => {
+    for (let w = 0; w < wanted.length; w++) {
+      const at = 3 * (wanted[w] as number);
+      chances[w] =
+        (chances[w] as number) *
+        (by[members[at] as number] as number) *
+        (by[members[at + 1] as number] as number) *
+        (by[members[at + 2] as number] as number);
+    }
+  };
+  /** Times the chance that a code that is there was set. */
+  const timesSet = (chances: Float64Array, wanted: Int32Array, leak: number, quiet: Float64Array): void => {
+    for (let w = 0; w < wanted.length; w++) {
+      const at = 3 * (wanted[w] as number);
+      chances[w] =
+        (chances[w] as number) *
+        (1 -
+          (1 - leak) *
+            (quiet[members[at] as number] as number) *
+            (quiet[members[at + 1] as number] as number) *
+            (quiet[members[at + 2] as number] as number));
+    }
+  };
+  const addTo = (sum: Float64Array, chances: Float64Array): void => {
+    for (let w = 0; w < sum.length; w++) sum[w] = (sum[w] as number) + (chances[w] as number);
+  };
+  /** All that are there, but for one that is left out, for a temper. */
+  const presentOf = (
+    { share, quiet }: (typeof tempers)[number],
+    wanted: Int32Array,
+    out: number,
+  ): Float64Array => {
+    const chances = new Float64Array(wanted.length).fill(share);
+    findings.forEach(([{ leak }, seen], f) => {
+      if (seen && f !== out) timesSet(chances, wanted, leak, quiet[f] as Float64Array);
+    });
+    return chances;
+  };
   return {
     ids: findings.map(([{ id }]) => id),
-    chance: (set, leftOut) => {
-      const out = leftOut === undefined ? -1 : (index.get(leftOut) ?? -1);
-      let sum = 0;
-      for (let t = 0; t < TEMPERS.length; t++) {
-        let chance = shares[t] as number;
-        for (const form of set) {
-          let all = absentByForm[t]?.[form] as number;
-          if (out >= 0 && findings[out]?.[1] === false) all /= quiet(out, t, form);
-          chance *= SLIGHT + (1 - SLIGHT) * all;
-        }
-        for (const f of present) {
-          if (f === out) continue;
-          let silence = 1 - (findings[f]?.[0].leak as number);
-          for (const form of set) silence *= quiet(f, t, form);
-          chance *= 1 - silence;
-        }
-        sum += chance;
+    chances: (wanted) => {
+      const sum = new Float64Array(wanted.length);
+      for (const temper of tempers) {
+        const chances = presentOf(temper, wanted, -1);
+        timesProduct(chances, wanted, absentOf(temper.quiet, -1));
+        addTo(sum, chances);
       }
       return sum;
+    },
+    withoutEach: (wanted) => {
+      const sums = findings.map(() => new Float64Array(wanted.length));
+      for (const temper of tempers) {
+        const present = presentOf(temper, wanted, -1);
+        findings.forEach(([, seen], f) => {
+          const chances = seen ? presentOf(temper, wanted, f) : present.slice();
+          timesProduct(chances, wanted, absentOf(temper.quiet, f));
+          addTo(sums[f] as Float64Array, chances);
+        });
+      }
+      return sums;
     },
   };
 }

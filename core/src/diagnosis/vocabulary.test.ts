@@ -8,6 +8,7 @@ import {
   evidenceOfScan,
   findingsOfCodes,
   infer,
+  weigh,
   inhibitorsOf,
   KNOWN_CAUSES,
   KNOWN_CHECKS,
@@ -16,12 +17,11 @@ import {
   rankChecks,
   type CaseFacts,
   type VehicleUse,
-  MOST_FAULTS,
 } from './index.ts';
 
 const diagnose = (facts: CaseFacts, vehicle: VehicleUse = { distanceKm: 120_000 }) => {
   const known = evidenceOfCase(facts, DEFAULT_LIMITS);
-  return { ...infer(networkFor(vehicle), known.evidence), known };
+  return { ...infer(weigh(networkFor(vehicle), known.evidence)), known };
 };
 const seen = (...ids: string[]): Record<string, boolean> => Object.fromEntries(ids.map((id) => [id, true]));
 const not = (...ids: string[]): Record<string, boolean> => Object.fromEntries(ids.map((id) => [id, false]));
@@ -281,7 +281,7 @@ describe('what to do and what is held off', () => {
       findings: seen('dp-no-response', 'power-limited'),
     });
     expect(causes.find(({ id }) => id === 'soot-loaded')?.probability).toBeGreaterThan(0.15);
-    const next = rankChecks(networkFor(), known.evidence, KNOWN_CHECKS)
+    const next = rankChecks(weigh(networkFor(), known.evidence), KNOWN_CHECKS)
       .slice(0, 8)
       .map(({ check }) => check);
     expect(next.some((check) => ['pipe-pump', 'hoses', 'dp-ladder'].includes(check))).toBe(true);
@@ -304,7 +304,7 @@ describe('what to do and what is held off', () => {
     const soot = (dp3000Mbar: number, sootG: number): number => {
       const { evidence, beyond } = evidenceOfCase({ readings: { dp3000Mbar, sootG } }, DEFAULT_LIMITS);
       expect(evidence).toEqual({});
-      const { causes } = infer(networkFor(), evidence, MOST_FAULTS, beyond);
+      const { causes } = infer(weigh(networkFor(), evidence, beyond));
       return causes.find(({ id }) => id === 'soot-loaded')?.probability ?? 0;
     };
     expect(soot(17, 4)).toBeLessThan(0.15);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { evidenceOfCase, infer, networkFor } from '../diagnosis/index.ts';
+import { evidenceOfCase, infer, networkFor, weigh } from '../diagnosis/index.ts';
 import type { EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry } from '../testing/madeEntries.ts';
@@ -75,7 +75,7 @@ describe('what a job asks the diagnosis', () => {
     expect(putRight).toEqual([{ cause: 'dp-sensor-failed', readAgain: false }]);
     const known = { 'dp-no-response': true, 'dp-slow-response': false };
     const chance = (vehicle: typeof use, id: string): number | undefined =>
-      infer(networkFor(vehicle), known).causes.find((one) => one.id === id)?.probability;
+      infer(weigh(networkFor(vehicle), known)).causes.find((one) => one.id === id)?.probability;
     expect(chance(use, 'dp-sensor-failed')).toBeUndefined();
     // A dead sensor shows no slow pipe: that none was seen says less than it would by a sound one.
     const seenAgain = { ...use, putRight: [{ cause: 'dp-sensor-failed', seenSince: ['dp-slow-response'] }] };

@@ -1,13 +1,9 @@
 import {
-  checksFor,
   diagnoseCase,
-  evidenceOfCase,
   KNOWN_FINDINGS,
-  networkFor,
-  proposeChecks,
-  rankChecks,
   revsHeldOff,
   sentenceOf,
+  weighCase,
   type CaseFacts,
   type Diagnosis,
 } from '../diagnosis/index.ts';
@@ -113,10 +109,12 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
     },
     ...(asked.kit ? { kit: asked.kit } : {}),
   };
-  const diagnosis = diagnoseCase(question, { rank: false });
+  const perMinute = limits.labourPerHour / 60;
+  const weighed = weighCase(question);
+  const diagnosis = diagnoseCase(question, { of: weighed, lossOf: (of) => expectedLoss(of, perMinute) });
   const likely = new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability]));
   const chance = (id: string): number => likely.get(id) ?? 0;
-  const { evidence, beyond, overFull } = evidenceOfCase(question.facts, limits, question.vehicle);
+  const { evidence, beyond, overFull } = weighed.known;
   const pressureRead = beyond.measured.some(({ id }) => id === 'dp-measured');
   const pathLies = 1 - PATH_CAUSES.reduce((honest, id) => honest * (1 - chance(id)), 1);
 
@@ -157,13 +155,7 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
   const atRest = reading?.body.samples.find(
     ({ kind, backPressureMbar }) => kind === 'key-off' && backPressureMbar !== undefined,
   )?.backPressureMbar;
-  const perMinute = limits.labourPerHour / 60;
-  const network = networkFor(question.use);
-  const checks = proposeChecks(
-    rankChecks(network, evidence, checksFor(question.use), beyond, (of) => expectedLoss(of, perMinute)),
-    evidence,
-    question.kit ? new Set(question.kit) : undefined,
-  )
+  const checks = diagnosis.next
     .filter(({ check }) => !derived.checks.some(({ entry }) => entry.body.check === check))
     .sort((a, b) => b.lossPerMinute - a.lossPerMinute);
   const scanned = question.facts.codes !== undefined;

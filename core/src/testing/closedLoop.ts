@@ -11,6 +11,7 @@ import {
   networkFor,
   nextCheck,
   posteriorSets,
+  weigh,
   proposeChecks,
   rankChecks,
   revsHeldOff,
@@ -18,7 +19,6 @@ import {
   type Evidence,
   type Explanation,
   type Network,
-  MOST_FAULTS,
   type Beyond,
 } from '../diagnosis/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
@@ -129,7 +129,8 @@ function follow(arrived: ArrivedVehicle, choose: Choose): LoopEnd {
       ...use,
       putRight: [...putRight].map(([cause, since]) => ({ cause, seenSince: [...since] })),
     });
-    const posterior = posteriorSets(network, evidence, MOST_FAULTS, beyond);
+    const weighed = weigh(network, evidence, beyond);
+    const posterior = posteriorSets(weighed);
     const [best] = explanationsOf(network, posterior, [...putRight.keys()]) as [Explanation];
     const end = (): LoopEnd => ({
       finished: best.probability >= HOLDS,
@@ -220,7 +221,7 @@ export function diagnosedVehicle(seed: number, given?: readonly Fault[]): Diagno
   const comes = (): ArrivedVehicle => arrive(faultyVehicle(seed, given), seed);
   const { faults, family } = faultyVehicle(seed, given);
   const byRecommended: Choose = ({ network, evidence, beyond }, done) => {
-    const ranked = rankChecks(network, evidence, WITHOUT_A_NIGHT, beyond);
+    const ranked = rankChecks(weigh(network, evidence, beyond), WITHOUT_A_NIGHT);
     return nextCheck(proposeChecks(ranked, evidence, KIT), done)?.check as CheckId | undefined;
   };
   const byChecklist: Choose = (_known, done) =>

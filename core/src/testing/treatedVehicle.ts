@@ -2,7 +2,7 @@ import { BenchHand } from '../bench/answers/bench.ts';
 import { answerCheck, BENCH_FAMILIES, BenchVehicle, perform } from '../bench/index.ts';
 import { bedLimits } from '../burn/index.ts';
 import type { CheckId } from '../checks/index.ts';
-import { evidenceOfCase, infer, inhibitorsOf, MOST_FAULTS, networkFor } from '../diagnosis/index.ts';
+import { evidenceOfCase, infer, inhibitorsOf, networkFor, weigh } from '../diagnosis/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import { caseOfJob, deriveJob, type DerivedJob } from '../job/index.ts';
 import type { BodyOf, Entry, EntryBody, ReadingBody, Treatment } from '../ledger/index.ts';
@@ -111,7 +111,7 @@ export class TreatedJob {
       ...(geometry === undefined ? {} : { geometry }),
       ...(displacementL === undefined ? {} : { displacementL }),
     });
-    const { causes } = infer(networkFor(use), known.evidence, MOST_FAULTS, known.beyond);
+    const { causes } = infer(weigh(networkFor(use), known.evidence, known.beyond));
     const question = {
       ...this.#facts(),
       derived,

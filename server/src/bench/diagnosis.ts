@@ -2,6 +2,7 @@ import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import {
   evidenceOfCase,
   infer,
+  weigh,
   KNOWN_CAUSES,
   KNOWN_CHECKS,
   KNOWN_FINDINGS,
@@ -39,8 +40,9 @@ export function measureDiagnosis(): Row[] {
     );
     const { evidence } = evidenceOfCase({ codes, findings }, DEFAULT_LIMITS);
     const network = networkFor({ distanceKm: 1000 * d.between(10, 300) });
-    posterior.push(bestOf(() => infer(network, evidence)));
-    ranking.push(bestOf(() => rankChecks(network, evidence, KNOWN_CHECKS)));
+    posterior.push(bestOf(() => infer(weigh(network, evidence))));
+    const weighed = weigh(network, evidence);
+    ranking.push(bestOf(() => rankChecks(weighed, KNOWN_CHECKS)));
   }
   const slow = (times: number[]): number => times.sort((a, b) => a - b)[Math.floor(0.9 * CASES)] ?? 0;
   const what = `${KNOWN_CAUSES.length} causes, ${KNOWN_FINDINGS.length} findings, every set of up to three`;

@@ -5,8 +5,8 @@ import {
   evidenceOfOutcome,
   infer,
   KNOWN_CHECKS,
-  MOST_FAULTS,
   networkFor,
+  weigh,
   type Diagnosis,
   type DiagnosisQuestion,
 } from '@white-ember/core/diagnosis';
@@ -30,10 +30,7 @@ const worker = {
     return [...node.outcomes, node.otherwise].map((outcome) => ({
       outcome,
       causes: infer(
-        network,
-        { ...evidence, ...evidenceOfOutcome(node, outcome) },
-        MOST_FAULTS,
-        beyond,
+        weigh(network, { ...evidence, ...evidenceOfOutcome(node, outcome) }, beyond),
       ).causes.slice(0, SHOWN_CAUSES),
     }));
   },

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_LIMITS } from '../../limits/index.ts';
 import { someRuns } from '../../testing/seeds.ts';
 import { evidenceOfCase, type CaseFacts } from '../caseEvidence.ts';
-import { infer, MOST_FAULTS } from '../inference.ts';
+import { infer } from '../inference.ts';
+import { weigh } from '../weigh.ts';
 import { networkFor } from '../vocabulary.ts';
 import type { MeasuredReading } from './measuredOf.ts';
 import { restrictionDensity } from './pressureDrop.ts';
@@ -13,7 +14,7 @@ const FILTER = { diameterMm: 144, lengthMm: 155, cpsi: 200, wallMm: 0.305 };
 function chancesOf(facts: CaseFacts, filterKnown = true): Map<string, number> {
   const vehicle = { displacementL: 2, ...(filterKnown ? { geometry: FILTER } : {}) };
   const { evidence, beyond } = evidenceOfCase(facts, DEFAULT_LIMITS, vehicle);
-  const { causes } = infer(networkFor(), evidence, MOST_FAULTS, beyond);
+  const { causes } = infer(weigh(networkFor(), evidence, beyond));
   return new Map(causes.map(({ id, probability }) => [id, probability]));
 }
 

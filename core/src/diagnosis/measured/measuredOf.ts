@@ -8,7 +8,7 @@ import {
 import { steadySamplesOf, type ReadingSample, type SteadySample } from '../../ledger/index.ts';
 import type { Limits } from '../../limits/index.ts';
 import { steadyFlow } from '../../readings/index.ts';
-import type { Measured } from '../inference.ts';
+import type { Measured } from '../weigh.ts';
 import { AIR_CAUSES, airMassChance } from './airMass.ts';
 import { backPressureChance, type BackPressureRow } from './backPressure.ts';
 import { pressureDropChance, type DropReading, type DropSample } from './pressureDrop.ts';

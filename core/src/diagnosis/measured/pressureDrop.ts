@@ -1,4 +1,4 @@
-import { withSlip, type LogPart, logDensity } from './density.ts';
+import { gainedLogDensity, logDensity, withSlip, type LogPart } from './density.ts';
 import {
   FILTER_STATES,
   filterStateOf,
@@ -132,7 +132,9 @@ function rowsDensity(samples: readonly DropSample[], x: number, zeroSdMbar: numb
   let [log, weight, weighted, squares] = [0, 0, 0, 0];
   for (const { dpMbar, cleanMbar, ownDoubt } of samples) {
     const wanted = x * cleanMbar;
-    const sd = Math.hypot(READ_MBAR, Math.hypot(READ_SHARE, ownDoubt) * wanted);
+    const sd = Math.sqrt(
+      READ_MBAR * READ_MBAR + (READ_SHARE * READ_SHARE + ownDoubt * ownDoubt) * wanted * wanted,
+    );
     const off = dpMbar - wanted;
     log -= Math.log(sd * Math.sqrt(2 * Math.PI));
     weight += 1 / (sd * sd);
@@ -157,17 +159,11 @@ function arrivesOf(state: FilterState, path: PathState, doubt: number): Float64A
 /** Density of what arrives, over the grid, for what is in the way and what the way makes of it. */
 function workOutArrives(state: FilterState, { gains }: Way, doubt: number): Float64Array {
   const arrives = new Float64Array(STEPS);
-  for (const { share, from, to } of gains) {
-    const width = Math.log(to / from);
-    const parts = Math.max(1, Math.round(width / STEP));
-    for (let p = 0; p < parts; p++) {
-      const shift = Math.log(from) + ((p + 0.5) * width) / parts;
-      for (let i = 0; i < STEPS; i++)
-        arrives[i] =
-          (arrives[i] as number) +
-          (share / parts) * STEP * logDensity((GRID[i] as number) - shift, RESTRICTION[state], doubt);
-    }
-  }
+  for (const gain of gains)
+    for (let i = 0; i < STEPS; i++)
+      arrives[i] =
+        (arrives[i] as number) +
+        gain.share * STEP * gainedLogDensity(GRID[i] as number, RESTRICTION[state], doubt, gain);
   return arrives;
 }
 
@@ -183,20 +179,16 @@ export function pressureDropChance({ samples, doubt }: DropReading): ((set: Caus
   }
   const broad = (1 / SLIP_RANGE_MBAR) ** samples.length;
   const table = new Map<string, number>();
+  const densityAt = ({ zeros }: Way, x: number): number =>
+    zeros.reduce((sum, { share, sdMbar }) => sum + share * rowsDensity(samples, x, sdMbar), 0);
+  // Many ways have the same zero: what each arriving share would show is worked out once for all of them.
+  const overOf = new Map<string, Float64Array>();
   for (const path of PATH_STATES) {
     const way = WAYS[path];
-    const atNothing = way.zeros.reduce(
-      (sum, { share, sdMbar }) => sum + share * rowsDensity(samples, 0, sdMbar),
-      0,
-    );
-    const over = GRID.map((log) =>
-      way.gains.length === 0
-        ? 0
-        : way.zeros.reduce(
-            (sum, { share, sdMbar }) => sum + share * rowsDensity(samples, way.sign * Math.exp(log), sdMbar),
-            0,
-          ),
-    );
+    const atNothing = densityAt(way, 0);
+    const key = `${way.sign} ${way.zeros.map(({ share, sdMbar }) => `${share} ${sdMbar}`).join(' ')}`;
+    const over = overOf.get(key) ?? GRID.map((log) => densityAt(way, way.sign * Math.exp(log)));
+    overOf.set(key, over);
     for (const state of FILTER_STATES) {
       const arrives = arrivesOf(state, path, doubt);
       let density = way.nothing * atNothing;

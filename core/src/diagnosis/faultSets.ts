@@ -1,0 +1,76 @@
+/** How many causes a set may hold at most: more than three at once are next to never found on one vehicle. */
+export const MOST_FAULTS = 3;
+
+/** Every set of at most three causes, each in one form, and the set of causes that each of them is one way of. */
+export interface FaultSets {
+  /** How many forms there are; as a member this number stands for none. */
+  readonly none: number;
+  readonly count: number;
+  /** Three members of each set, in rising order, filled up with `none`. */
+  readonly members: Int16Array;
+  /** Index of the set of causes for each set of forms. */
+  readonly causesOf: Int32Array;
+  readonly ofCauses: readonly (readonly number[])[];
+  readonly pairAt: (i: number, j: number) => number;
+  /** Index of a set by its three members in rising order; -1 where two are forms of one cause. */
+  readonly threeAt: (i: number, j: number, k: number) => number;
+}
+
+function makeSets(causeOf: readonly number[]): FaultSets {
+  const none = causeOf.length;
+  const sets: [number, number, number][] = [[none, none, none]];
+  const pairs = new Int32Array(none * none).fill(-1);
+  const threes = new Int32Array(none * none).fill(-1);
+  /** The first form of another cause behind each: those of one cause stand side by side. */
+  const behind = causeOf.map((cause, i) => {
+    let next = i + 1;
+    while (next < none && causeOf[next] === cause) next++;
+    return next;
+  });
+  for (let i = 0; i < none; i++) sets.push([i, none, none]);
+  for (let i = 0; i < none; i++)
+    for (let j = behind[i] as number; j < none; j++) {
+      pairs[i * none + j] = sets.length;
+      sets.push([i, j, none]);
+    }
+  for (let i = 0; i < none; i++)
+    for (let j = behind[i] as number; j < none; j++) {
+      threes[i * none + j] = sets.length - (behind[j] as number);
+      for (let k = behind[j] as number; k < none; k++) sets.push([i, j, k]);
+    }
+  const known = new Map<string, number>();
+  const ofCauses: number[][] = [];
+  const causesOf = Int32Array.from(sets, (set) => {
+    const causes = set.filter((form) => form !== none).map((form) => causeOf[form] as number);
+    const key = causes.join(' ');
+    const at = known.get(key) ?? known.size;
+    if (at === known.size) {
+      known.set(key, at);
+      ofCauses.push(causes);
+    }
+    return at;
+  });
+  return {
+    none,
+    count: sets.length,
+    members: Int16Array.from(sets.flat()),
+    causesOf,
+    ofCauses,
+    pairAt: (i, j) => pairs[i * none + j] as number,
+    threeAt: (i, j, k) => {
+      const from = pairs[i * none + j] === -1 || k < (behind[j] as number) ? -1 : threes[i * none + j];
+      return from === undefined || from === -1 ? -1 : from + k;
+    },
+  };
+}
+
+/** Sets depend on how many forms each cause has, and there are thousands: made once. */
+const KEPT = new Map<string, FaultSets>();
+
+/** @param causeOf the cause of each form, by its index; rising */
+export function faultSets(causeOf: readonly number[]): FaultSets {
+  const key = causeOf.join(' ');
+  const kept = KEPT.get(key) ?? makeSets(causeOf);
+  KEPT.set(key, kept);
+  return kept;
+}
