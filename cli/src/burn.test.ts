@@ -17,8 +17,8 @@ const SCENARIO = {
 };
 
 describe('burn', () => {
-  it('says what is left, how hot it gets and where the heat goes', () => {
-    const burn = json<{
+  it('says what is left, how hot it gets and where the heat goes', async () => {
+    const burn = await json<{
       sootLeftG: number;
       peakBedC: number;
       verdict: string;
@@ -37,11 +37,11 @@ describe('burn', () => {
     for (const list of [sootG, inletC, outletC, peakC]) expect(list).toHaveLength(timeS?.length ?? 0);
   });
 
-  it('tells people with the limits that it judged by, which a profile may change', () => {
+  it('tells people with the limits that it judged by, which a profile may change', async () => {
     const scenario = file('full.json', { ...SCENARIO, sootG: 40 });
-    expect(call('burn', scenario).stdout).toMatch(/too hot\n.*it stands only 1000 °C/);
+    expect((await call('burn', scenario)).stdout).toMatch(/too hot\n.*it stands only 1000 °C/);
     const limits = file('limits.json', { bedLimitSiliconCarbideC: 640 });
-    expect(call('burn', file('scenario.json', SCENARIO), '--limits', limits).stdout).toMatch(
+    expect((await call('burn', file('scenario.json', SCENARIO), '--limits', limits)).stdout).toMatch(
       /it stands only 640 °C/,
     );
   });
@@ -52,8 +52,8 @@ describe('burn', () => {
     [{ ...SCENARIO, filter: { ...SCENARIO.filter, material: 'glass' } }, /filter\.material is not fit/],
     [{ ...SCENARIO, extra: 1 }, /fit/],
     [[], /scenario is not fit/i],
-  ])('refuses what is no scenario: one line, status 2, nothing on stdout (%#)', (content, words) => {
-    const { status, stdout, stderr } = call('burn', file('bad.json', content));
+  ])('refuses what is no scenario: one line, status 2, nothing on stdout (%#)', async (content, words) => {
+    const { status, stdout, stderr } = await call('burn', file('bad.json', content));
     expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
     expect(stderr).toMatch(words);
     expect(stderr.trimEnd()).not.toContain('\n');

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { EXPECTED_LOGS, PRESSURE_DROP_CASES } from '@white-ember/core/testing';
 import { useCommandLine } from './testing/commandLine.ts';
 
-const { call, folder, json, sample } = useCommandLine();
+const { call, file, folder, json, program, sample } = useCommandLine();
 
 const filterFlags = (c: (typeof PRESSURE_DROP_CASES)[number]): string[] => [
   ...['--diameter-mm', String(c.diameterMm), '--length-mm', String(c.lengthMm), '--cpsi', String(c.cpsi)],
@@ -17,8 +17,8 @@ const gas = filterFlags(firstCase);
 describe('pressure-drop and soot-from-pressure', () => {
   it.each(PRESSURE_DROP_CASES.slice(0, 3).map((c, i) => [i, c] as const))(
     'agree with case %i and with each other',
-    (_i, c) => {
-      const drop = json<Record<string, number>>(
+    async (_i, c) => {
+      const drop = await json<Record<string, number>>(
         'pressure-drop',
         ...filterFlags(c),
         '--soot-g',
@@ -37,7 +37,7 @@ describe('pressure-drop and soot-from-pressure', () => {
           'restrictionRatio',
         ],
       ]);
-      const soot = json<Record<string, number>>(
+      const soot = await json<Record<string, number>>(
         'soot-from-pressure',
         ...filterFlags(c),
         '--dp-mbar',
@@ -47,18 +47,18 @@ describe('pressure-drop and soot-from-pressure', () => {
       expect(Object.keys(soot)).toEqual(['sootG', 'lowG', 'highG', 'capped']);
     },
   );
-  it('leave out a ratio that does not exist, rather than print a wrong one', () => {
-    const still = json<Record<string, number>>(
+  it('leave out a ratio that does not exist, rather than print a wrong one', async () => {
+    const still = await json<Record<string, number>>(
       'pressure-drop',
       ...gas.map((a) => (a === String(firstCase.exhaustKgPerS) ? '0' : a)),
     );
     expect(still).not.toHaveProperty('restrictionRatio');
     expect(still['totalMbar']).toBe(0);
   });
-  it('print a short table for people', () => {
-    const { stdout } = call('pressure-drop', ...gas, '--soot-g', '5');
+  it('print a short table for people', async () => {
+    const { stdout } = await call('pressure-drop', ...gas, '--soot-g', '5');
     expect(stdout).toMatch(/pressure drop +3\.\d+ +mbar/);
-    expect(call('soot-from-pressure', ...gas, '--dp-mbar', '900').stdout).toMatch(
+    expect((await call('soot-from-pressure', ...gas, '--dp-mbar', '900')).stdout).toMatch(
       /capped: more than soot can explain/,
     );
   });
@@ -71,8 +71,8 @@ interface Analysis {
 }
 
 describe('analyse', () => {
-  it('gives the contract’s fields for a wide log', () => {
-    const analysis = json<Analysis>(
+  it('gives the contract’s fields for a wide log', async () => {
+    const analysis = await json<Analysis>(
       'analyse',
       sample('sample2-soot-blocked.csv'),
       '--displacement-l',
@@ -100,17 +100,17 @@ describe('analyse', () => {
       EXPECTED_LOGS.find((log) => log.file === 'sample2-soot-blocked.csv')?.expectedChannels ?? {};
     expect(Object.fromEntries(analysis.channels.map((c) => [c.role, c.source]))).toMatchObject(expected);
   });
-  it('judges by a limits file', () => {
+  it('judges by a limits file', async () => {
     const limits = join(folder, 'limits.json');
     writeFileSync(
       limits,
       JSON.stringify({ dpIdleBlockedMbar: 100, dp3000BlockedMbar: { value: 900, source: 'test' } }),
     );
-    const analysis = json<Analysis>('analyse', sample('sample2-soot-blocked.csv'), '--limits', limits);
+    const analysis = await json<Analysis>('analyse', sample('sample2-soot-blocked.csv'), '--limits', limits);
     expect(analysis.findings.map((f) => f.id)).toEqual(['soot-high']);
   });
-  it('writes windows and findings as text', () => {
-    const { stdout } = call('analyse', sample('sample2-soot-blocked.csv'));
+  it('writes windows and findings as text', async () => {
+    const { stdout } = await call('analyse', sample('sample2-soot-blocked.csv'));
     expect(stdout).toMatch(/^hold +\d+–\d+ s +\d+ +\d+\.\d/m);
     expect(stdout).toMatch(/^fault: ΔP at idle is 30 mbar; blocked above 20 mbar\.$/m);
   });
@@ -119,8 +119,8 @@ describe('analyse', () => {
 describe('every sample', () => {
   it.each(EXPECTED_LOGS.map((log) => [log.file, log] as const))(
     '%s: channels, windows and findings',
-    (file, log) => {
-      const { status, stdout, stderr } = call(
+    async (file, log) => {
+      const { status, stdout, stderr } = await call(
         'analyse',
         sample(file),
         '--displacement-l',
@@ -144,8 +144,8 @@ describe('every sample', () => {
 
 describe('convert', () => {
   const german = sample('sample2-soot-blocked.csv');
-  it('rewrites a German log as tidy CSV, with roles and base units in the headings', () => {
-    const { status, stdout, stderr } = call('convert', german, '--to', 'csv');
+  it('rewrites a German log as tidy CSV, with roles and base units in the headings', async () => {
+    const { status, stdout, stderr } = await call('convert', german, '--to', 'csv');
     expect([status, stderr]).toEqual([0, '']);
     const [heading, first] = stdout.split('\n');
     expect(heading).toBe(
@@ -155,17 +155,17 @@ describe('convert', () => {
   });
   it.each(['json', 'parquet'])(
     'writes %s into a new file, and reads it again with the same findings',
-    (to) => {
+    async (to) => {
       const out = join(folder, `again.${to}`);
-      expect(call('convert', german, '--to', to, '--out', out)).toEqual({
+      expect(await call('convert', german, '--to', to, '--out', out)).toEqual({
         status: 0,
         stdout: '',
         stderr: '',
       });
-      const ids = (file: string): string[] =>
-        json<Analysis>('analyse', file, '--displacement-l', '2.2').findings.map((finding) => finding.id);
-      expect(ids(out)).toEqual(ids(german));
-      const again = call('convert', german, '--to', to, '--out', out);
+      const ids = async (file: string): Promise<string[]> =>
+        (await json<Analysis>('analyse', file, '--displacement-l', '2.2')).findings.map(({ id }) => id);
+      expect(await ids(out)).toEqual(await ids(german));
+      const again = await call('convert', german, '--to', to, '--out', out);
       expect(again.status).toBe(2);
       expect(again.stderr).toMatch(/exists already and is not overwritten\n$/);
     },
@@ -183,8 +183,12 @@ interface Verification {
 describe('verify', () => {
   const blocked = sample('sample2-soot-blocked.csv');
   const healthy = sample('sample1-healthy.csv');
-  it('proves a cure at equal flow, and names what a job still needs', () => {
-    const { verdict, removedPercent, at, missing, reasons } = json<Verification>('verify', blocked, healthy);
+  it('proves a cure at equal flow, and names what a job still needs', async () => {
+    const { verdict, removedPercent, at, missing, reasons } = await json<Verification>(
+      'verify',
+      blocked,
+      healthy,
+    );
     expect(verdict).toBe('proved');
     expect(removedPercent.low).toBeGreaterThan(80);
     expect(removedPercent.low).toBeLessThanOrEqual(removedPercent.value);
@@ -196,9 +200,9 @@ describe('verify', () => {
     ]);
     expect(reasons[0]).toMatch(/pressure drop went from/);
   });
-  it('tells worse and nothing to remove', () => {
-    expect(json<Verification>('verify', healthy, blocked).verdict).toBe('worse');
-    const same = json<Verification>('verify', healthy, healthy, '--filter', '154x155/200/0.305');
+  it('tells worse and nothing to remove', async () => {
+    expect((await json<Verification>('verify', healthy, blocked)).verdict).toBe('worse');
+    const same = await json<Verification>('verify', healthy, healthy, '--filter', '154x155/200/0.305');
     expect(same.verdict).toBe('not-proved');
     expect(same.reasons.join()).toMatch(/nothing to remove/);
   });
@@ -271,14 +275,14 @@ describe('bad input', () => {
       ],
       /no steady idle or hold with a filter pressure/,
     ],
-  ])('%s: status 2, one line, nothing on stdout', (_name, args, message) => {
-    const { status, stdout, stderr } = call(...args(), '--json');
+  ])('%s: status 2, one line, nothing on stdout', async (_name, args, message) => {
+    const { status, stdout, stderr } = await call(...args(), '--json');
     expect(status).toBe(2);
     expect(stdout).toBe('');
     expect(stderr).toMatch(message);
     expect(stderr.trim().split('\n')).toHaveLength(1);
   });
-  it('explains each command', () => {
+  it('explains each command', async () => {
     for (const command of [
       'analyse',
       'convert',
@@ -289,10 +293,34 @@ describe('bad input', () => {
       'vocabulary',
       'diagnose',
     ]) {
-      const { status, stdout } = call(command, '--help');
+      const { status, stdout } = await call(command, '--help');
       expect(status).toBe(0);
       expect(stdout).toContain('Usage: white-ember');
     }
+  });
+});
+
+describe('the program itself', () => {
+  it('gives one document on stdout and status 0, within the limits of the file', () => {
+    const { status, stdout, stderr } = program('analyse', sample('sample1-healthy.csv'), '--json');
+    expect([status, stderr]).toEqual([0, '']);
+    expect(JSON.parse(stdout)).toHaveProperty('windows');
+  });
+  it('ends what a file would fill the machine with, in one line with status 2', () => {
+    const deep = file('deep.json', `${'['.repeat(3_000_000)}`);
+    const { status, stdout, stderr } = program('analyse', deep);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr).toMatch(/deep\.json: .+\n$/);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+  });
+  it.each([
+    ['an unknown command', ['divine'], /unknown command/],
+    ['a case that is not there', ['judge', 'nowhere.json'], /nowhere\.json/],
+  ])('%s: status 2, one line, nothing on stdout', (_what, args, said) => {
+    const { status, stdout, stderr } = program(...args);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr).toMatch(said);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
   });
 });
 
@@ -304,9 +332,9 @@ describe('the shipped samples', () => {
     'sample5-slow-back-pressure-pipe.csv',
     'sample6-cleaning-warm-up.csv',
   ];
-  it.each(WIDE)('%s is read with every channel that it has, and no false alarm', (file) => {
+  it.each(WIDE)('%s is read with every channel that it has, and no false alarm', async (file) => {
     const log = EXPECTED_LOGS.find((expected) => expected.file === file);
-    const analysis = json<Analysis>(
+    const analysis = await json<Analysis>(
       'analyse',
       sample(file),
       '--displacement-l',
@@ -317,8 +345,8 @@ describe('the shipped samples', () => {
     );
     expect(analysis.findings.map((f) => f.id).filter((id) => log?.mustNotReport.includes(id))).toEqual([]);
   });
-  it('a log whose sensor falls during the hold proves nothing yet', () => {
-    const { verdict, missing } = json<Verification>(
+  it('a log whose sensor falls during the hold proves nothing yet', async () => {
+    const { verdict, missing } = await json<Verification>(
       'verify',
       sample('sample2-soot-blocked.csv'),
       sample('sample6-cleaning-warm-up.csv'),
@@ -326,7 +354,7 @@ describe('the shipped samples', () => {
     expect(verdict).toBe('not-proved');
     expect(missing[0]).toMatch(/still falling during this hold/);
   });
-  it('a comparison follows the limits that it is given', () => {
+  it('a comparison follows the limits that it is given', async () => {
     const limits = join(folder, 'strict.json');
     writeFileSync(limits, JSON.stringify({ dpIdleGoodMbar: 1, dp2500GoodMbar: 5, dp3000GoodMbar: 6 }));
     const args = [
@@ -336,9 +364,9 @@ describe('the shipped samples', () => {
       '--limits',
       limits,
     ];
-    const { verdict, reasons } = json<Verification>(...args);
+    const { verdict, reasons } = await json<Verification>(...args);
     expect(verdict).toBe('better');
     expect(reasons.join()).toMatch(/ΔP after, 3000 rpm is 2\d mbar, wanted at most 6\.0 mbar/);
-    expect(call(...args).stdout).toMatch(/^Better, not there$/m);
+    expect((await call(...args)).stdout).toMatch(/^Better, not there$/m);
   });
 });

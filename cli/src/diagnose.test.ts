@@ -4,8 +4,8 @@ import { useCommandLine } from './testing/commandLine.ts';
 const { call, file, json } = useCommandLine();
 
 describe('codes', () => {
-  it('reads each notation, and says what is certain and what is not', () => {
-    const known = json<
+  it('reads each notation, and says what is certain and what is not', async () => {
+    const known = await json<
       { code: string; notation: string; role: string; certainty: string; checks: string[] }[]
     >('codes', 'P2453-2A', '0x246300', 'SPN 3251 FMI 4', 'P2464', '18434');
     expect(known).toMatchObject([
@@ -20,30 +20,30 @@ describe('codes', () => {
       { code: 'P2464', certainty: 'by-range' },
       { code: '18434', notation: 'maker', role: 'unknown', certainty: 'none', checks: [] },
     ]);
-    expect(call('codes', 'P2453').stdout).toMatch(
+    expect((await call('codes', 'P2453')).stdout).toMatch(
       /^P2453 {2}ΔP sensor: does not fit\n {4}cause, holds a regeneration off/,
     );
   });
 
-  it('refuses nothing but what is no code at all', () => {
-    expect(call('codes', '  ')).toMatchObject({ status: 2, stdout: '' });
-    expect(call('codes', 'x'.repeat(41)).stderr).toMatch(/longer than 40 characters\n$/);
-    expect(call('codes').status).toBe(2);
+  it('refuses nothing but what is no code at all', async () => {
+    expect(await call('codes', '  ')).toMatchObject({ status: 2, stdout: '' });
+    expect((await call('codes', 'x'.repeat(41))).stderr).toMatch(/longer than 40 characters\n$/);
+    expect((await call('codes')).status).toBe(2);
   });
 });
 
 describe('vocabulary and diagnose', () => {
   const caseFile = (content: unknown): string => file('case.json', content);
 
-  it('names what a case may hold, and answers it with causes, reasons and next checks', () => {
-    const words = json<{
+  it('names what a case may hold, and answers it with causes, reasons and next checks', async () => {
+    const words = await json<{
       causes: { id: string }[];
       findings: { id: string; text: string }[];
       checks: { id: string; outcomes: { id: string }[]; minutes: number }[];
     }>('vocabulary');
     expect(words.findings.length).toBeGreaterThanOrEqual(90);
     const [check] = words.checks as [(typeof words.checks)[number]];
-    const answer = json<{
+    const answer = await json<{
       causes: { id: string; probability: number; reasons: { finding: string; weight: number }[] }[];
       sets: { causes: string[]; probability: number }[];
       next: { check: string; bitsPerMinute: number }[];
@@ -79,8 +79,8 @@ describe('vocabulary and diagnose', () => {
     ['codes that are no list', { codes: 'P2463' }, /codes: .*array/],
     ['a figure that cannot be', { readings: { dpIdleMbar: 99_999 } }, /readings\.dpIdleMbar/],
     ['a key that is none', { vehicel: {} }, /vehicel/],
-  ])('refuses %s in one line', (_what, content, message) => {
-    const { status, stdout, stderr } = call('diagnose', caseFile(content));
+  ])('refuses %s in one line', async (_what, content, message) => {
+    const { status, stdout, stderr } = await call('diagnose', caseFile(content));
     expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
     expect(stderr).toMatch(message);
     expect(stderr.trim().split('\n')).toHaveLength(1);

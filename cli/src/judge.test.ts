@@ -12,7 +12,7 @@ interface Judged {
   readonly proof: { readonly verdict: string; readonly missing: readonly string[] };
 }
 
-const judge = (job: object): Judged => json<Judged>('judge', file('job.json', job));
+const judge = (job: object): Promise<Judged> => json<Judged>('judge', file('job.json', job));
 const chance = ({ likely }: Judged, id: string): number =>
   likely.find((one) => one.id === id)?.probability ?? 0;
 const offered = ({ choice }: Judged): string[] =>
@@ -28,16 +28,16 @@ const held = (zero: number, idle: number, hold: number): object => ({
 });
 
 describe('judge', () => {
-  it('offers nothing on a sensor that shows the same with the engine off, and sends to the sensor first', () => {
-    const job = judge({ vehicle: engine, readings: held(410, 411, 412) });
+  it('offers nothing on a sensor that shows the same with the engine off, and sends to the sensor first', async () => {
+    const job = await judge({ vehicle: engine, readings: held(410, 411, 412) });
     expect(chance(job, 'dp-sensor-failed')).toBeGreaterThan(0.8);
     expect(offered(job)).toEqual([]);
     expect(job.next?.do).toBe('check');
     expect(job.drive.verdict).toBe('limited');
   });
 
-  it('cleans no filter that lets soot past', () => {
-    const job = judge({
+  it('cleans no filter that lets soot past', async () => {
+    const job = await judge({
       vehicle: engine,
       checks: { 'filter-look': 'outlet-sooty', 'dp-swap': 'swap-same' },
       readings: held(0, 0.4, 2),
@@ -47,18 +47,18 @@ describe('judge', () => {
     expect(offered(job)).not.toContain('chemical');
   });
 
-  it('reads names without numbers, and takes nothing for missing in such a scan', () => {
-    const job = judge({ vehicle: engine, codes: ['Glow plug control circuit'] });
+  it('reads names without numbers, and takes nothing for missing in such a scan', async () => {
+    const job = await judge({ vehicle: engine, codes: ['Glow plug control circuit'] });
     expect(chance(job, 'glow-plugs-failed')).toBeGreaterThan(0.5);
   });
 
-  it('drops what is not fitted', () => {
-    const job = judge({ vehicle: { ...engine, parts: ['engine', 'turbine', 'catalyst'] }, codes: [] });
+  it('drops what is not fitted', async () => {
+    const job = await judge({ vehicle: { ...engine, parts: ['engine', 'turbine', 'catalyst'] }, codes: [] });
     expect(job.likely.map(({ id }) => id)).not.toContain('soot-loaded');
     expect(job.likely.map(({ id }) => id)).not.toContain('dp-sensor-failed');
   });
 
-  it('proves a thermostat by its own check, drive and scan, without any ΔP', () => {
+  it('proves a thermostat by its own check, drive and scan, without any ΔP', async () => {
     const entries = [
       { kind: 'check', check: 'thermostat', values: {}, outcome: 'coolant-cool' },
       { kind: 'cause', cause: 'thermostat-stuck-open', state: 'confirmed', why: 'Rests at 61 °C' },
@@ -66,10 +66,10 @@ describe('judge', () => {
       { kind: 'cause', cause: 'thermostat-stuck-open', state: 'put-right', why: 'Renewed' },
       { kind: 'check', check: 'thermostat', values: {}, outcome: 'coolant-warm' },
     ];
-    const waiting = judge({ vehicle: engine, entries });
+    const waiting = await judge({ vehicle: engine, entries });
     expect(waiting.proof.verdict).toBe('none');
     expect(waiting.proof.missing.join()).toMatch(/drive/);
-    const whole = judge({
+    const whole = await judge({
       vehicle: engine,
       entries: [
         ...entries,
@@ -84,8 +84,8 @@ describe('judge', () => {
     ['a key that is none', { vehicles: {} }, /vehicles/],
     ['a part that is none', { vehicle: { parts: ['wing'] } }, /vehicle\.parts/],
     ['an entry of no kind', { entries: [{ kind: 'dance' }] }, /entries/],
-  ])('%s: status 2, one line, nothing on stdout', (_what, job, said) => {
-    const { status, stdout, stderr } = call('judge', file('job.json', job), '--json');
+  ])('%s: status 2, one line, nothing on stdout', async (_what, job, said) => {
+    const { status, stdout, stderr } = await call('judge', file('job.json', job), '--json');
     expect([status, stdout]).toEqual([2, '']);
     expect(stderr).toMatch(said);
     expect(stderr.trim().split('\n')).toHaveLength(1);

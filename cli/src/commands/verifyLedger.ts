@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { linesIn, openZip, ZipNotReadable } from '@white-ember/bounded';
 import { LedgerCheck, type HashedEntry, type LedgerFault } from '@white-ember/core/ledger';
 import { z } from 'zod';
-import { InputError } from '../InputError.ts';
+import { InputError, LedgerAtFault } from '../InputError.ts';
 import type { Options } from '../input.ts';
 import { print, printJson } from '../output.ts';
 
@@ -157,5 +157,5 @@ export async function verifyLedger(archive: string | undefined, options: Options
       ...faults.slice(0, 20).map(({ line, text }) => `${line === undefined ? '' : `line ${line}: `}${text}`),
       ...(faults.length > 20 ? [`and ${faults.length - 20} more; --json prints all`] : []),
     );
-  process.exitCode = faults.length === 0 ? 0 : 1;
+  if (faults.length > 0) throw new LedgerAtFault();
 }

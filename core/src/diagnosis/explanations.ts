@@ -52,6 +52,8 @@ export interface Explanation {
 }
 
 const SHOWN = 8;
+/** A set less probable than this adds no digit to an explanation; there are thousands. */
+const LEAST = 1e-6;
 
 /**
  * Sets of causes gathered by their roots, the most probable first: what one repair ends needs no telling apart. Something is behind
@@ -68,7 +70,7 @@ export function explanationsOf(
   const nothing = Math.min(1 - 1e-9, probabilities[empty] ?? 0);
   sets.forEach((set, s) => {
     const probability = probabilities[s] as number;
-    if (probability < 1e-9 || s === empty) return;
+    if (probability < LEAST || s === empty) return;
     const key = rootsOf([...putRight, ...set.map((i) => network.causes[i]?.id ?? '')]).join(' ');
     byRoots.set(key, (byRoots.get(key) ?? 0) + probability);
   });

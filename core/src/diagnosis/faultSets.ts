@@ -14,6 +14,8 @@ export interface FaultSets {
   readonly pairAt: (i: number, j: number) => number;
   /** Index of a set by its three members in rising order; -1 where two are forms of one cause. */
   readonly threeAt: (i: number, j: number, k: number) => number;
+  /** Those of the sets that hold one of these forms at least. */
+  readonly holding: (forms: Iterable<number>, among: Int32Array) => Int32Array;
 }
 
 function makeSets(causeOf: readonly number[]): FaultSets {
@@ -50,16 +52,31 @@ function makeSets(causeOf: readonly number[]): FaultSets {
     }
     return at;
   });
+  const members = Int16Array.from(sets.flat());
   return {
     none,
     count: sets.length,
-    members: Int16Array.from(sets.flat()),
+    members,
     causesOf,
     ofCauses,
     pairAt: (i, j) => pairs[i * none + j] as number,
     threeAt: (i, j, k) => {
       const from = pairs[i * none + j] === -1 || k < (behind[j] as number) ? -1 : threes[i * none + j];
       return from === undefined || from === -1 ? -1 : from + k;
+    },
+    holding: (forms, among) => {
+      const wanted = new Uint8Array(none + 1);
+      for (const form of forms) wanted[form] = 1;
+      const found = new Int32Array(among.length);
+      let count = 0;
+      for (const s of among)
+        if (
+          wanted[members[3 * s] as number] === 1 ||
+          wanted[members[3 * s + 1] as number] === 1 ||
+          wanted[members[3 * s + 2] as number] === 1
+        )
+          found[count++] = s;
+      return found.subarray(0, count);
     },
   };
 }

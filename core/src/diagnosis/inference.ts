@@ -48,9 +48,10 @@ export function infer(weighed: Weighed): Posterior {
   const { network, evidence, forms, sets, weights, total, witnesses, scan } = weighed;
   const { none, members } = sets;
   const holding = heldBy(weighed);
-  const left = [
+  const left: LeftOut[] = [
     ...witnesses.map((witness) => withoutFinding(weighed, holding, witness)),
-    ...withoutWhole(weighed),
+    ...withoutCodes(weighed, holding),
+    ...withoutMeasured(weighed),
   ];
   const causes = network.causes.map(({ id }, i) => {
     const probability = (holding.byCause[i] as number) / total;
@@ -72,7 +73,6 @@ export function infer(weighed: Weighed): Posterior {
     .filter((s) => (bySet.probabilities[s] as number) >= LEAST_SHOWN)
     .sort((a, b) => (bySet.probabilities[b] as number) - (bySet.probabilities[a] as number));
   const best = Int32Array.of(weights.indexOf(weights.reduce((a, b) => Math.max(a, b), 0)));
-  const withoutCode = scan?.withoutEach(best);
   const [a = none, b = none, c = none] = members.subarray(3 * (best[0] as number));
   return {
     causes: causes.sort((x, y) => y.probability - x.probability),
@@ -85,7 +85,7 @@ export function infer(weighed: Weighed): Posterior {
       ...(scan?.ids ?? [])
         .map((finding, f) => ({
           finding,
-          chance: (scan?.chances(best)[0] ?? 1) / (withoutCode?.[f]?.[0] ?? 1),
+          chance: (scan?.chances(best)[0] ?? 1) / (scan?.without(f, best)[0] ?? 1),
         }))
         .filter(({ finding }) => evidence[finding] === true),
     ].filter(({ chance }) => chance < UNEXPLAINED_BELOW),
@@ -203,42 +203,55 @@ function withoutFinding(
   return { finding: id, total: all, byCause };
 }
 
-/** Sets less probable than this are left aside where a whole piece of evidence is taken out. */
+/** Sets less probable than this are left aside where a code is taken out of account. */
 const LEAST_WHOLE = 1e-6;
 
-/** Weights of all sets, and of those that hold each cause, with each code and each measured value left out in turn. */
-function withoutWhole({ network, forms, sets, weights, total, scan, measured }: Weighed): LeftOut[] {
-  const { none, members } = sets;
-  const likely = setsFrom(weights, LEAST_WHOLE * total);
-  const whole = scan?.chances(likely);
-  const without = scan?.withoutEach(likely);
-  const pieces = [
-    ...(scan && whole
-      ? scan.ids.map((finding, f) => {
-          const more = (without?.[f] as Float64Array).slice();
-          for (let w = 0; w < more.length; w++) more[w] = (more[w] as number) / (whole[w] as number);
-          return { finding, more };
-        })
-      : []),
-    ...measured.map(({ id, chances }) => ({
-      finding: id,
-      more: chances(likely).map((chance) => 1 / chance),
-    })),
-  ];
-  return pieces.map(({ finding, more }) => {
-    const byCause = new Float64Array(network.causes.length);
-    let all = 0;
-    for (let w = 0; w < likely.length; w++) {
-      const s = likely[w] as number;
-      const weight = (weights[s] as number) * (more[w] as number);
-      all += weight;
-      for (let m = 3 * s; m < 3 * s + 3; m++) {
-        const form = members[m] as number;
-        if (form === none) break;
-        const cause = forms[form]?.cause ?? 0;
-        byCause[cause] = (byCause[cause] as number) + weight;
-      }
+/** Adds to what is left: so much more of the weight of each of these sets. */
+function addMore(
+  { byCause, total }: Pick<LeftOut, 'byCause' | 'total'>,
+  { forms, sets: { none, members }, weights }: Weighed,
+  of: Int32Array,
+  more: Float64Array,
+): number {
+  let all = total;
+  for (let w = 0; w < of.length; w++) {
+    const s = of[w] as number;
+    const weight = (weights[s] as number) * (more[w] as number);
+    all += weight;
+    for (let m = 3 * s; m < 3 * s + 3; m++) {
+      const form = members[m] as number;
+      if (form === none) break;
+      const cause = forms[form]?.cause ?? 0;
+      byCause[cause] = (byCause[cause] as number) + weight;
     }
-    return { finding, total: all, byCause };
+  }
+  return all;
+}
+
+/** What is left where one code is taken out of the scan: other than before only for sets that hold what sets it. */
+function withoutCodes(weighed: Weighed, holding: Holding): LeftOut[] {
+  const { scan, scanChances, sets, weights, total } = weighed;
+  if (!scan || !scanChances) return [];
+  const likely = setsFrom(weights, weights.length > FEW_SETS ? LEAST_WHOLE * total : 0);
+  return scan.ids.map((finding, code) => {
+    const bearing = sets.holding(scan.bearing(code), likely);
+    const base = scan.base(code);
+    const more = scan.without(code, bearing);
+    for (let w = 0; w < more.length; w++)
+      more[w] = (base * (more[w] as number)) / (scanChances[bearing[w] as number] as number) - 1;
+    const byCause = holding.byCause.slice();
+    return { finding, total: addMore({ byCause, total }, weighed, bearing, more), byCause };
+  });
+}
+
+/** What is left where one measured value is taken out. */
+function withoutMeasured(weighed: Weighed): LeftOut[] {
+  const { network, weights, measured } = weighed;
+  const every = setsFrom(weights, 0);
+  return measured.map(({ id, chances }) => {
+    const more = chances(every);
+    for (let w = 0; w < more.length; w++) more[w] = 1 / (more[w] as number);
+    const byCause = new Float64Array(network.causes.length);
+    return { finding: id, total: addMore({ byCause, total: 0 }, weighed, every, more), byCause };
   });
 }

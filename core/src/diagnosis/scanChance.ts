@@ -28,8 +28,12 @@ export interface ScanWitness {
   readonly ids: readonly string[];
   /** @returns the chance under each of the sets, which are given by their indices */
   readonly chances: (sets: Int32Array) => Float64Array;
-  /** The same with each code left out of account in turn, in the order of `ids`. */
-  readonly withoutEach: (sets: Int32Array) => readonly Float64Array[];
+  /** The same with one code left out of account, by its place in `ids`. */
+  readonly without: (code: number, sets: Int32Array) => Float64Array;
+  /** Forms that set a code. */
+  readonly bearing: (code: number) => readonly number[];
+  /** Chance of what is seen of a code where nothing sets it. */
+  readonly base: (code: number) => number;
 }
 
 /** @param findings code findings that were looked for: each was seen, or was not there */
@@ -99,9 +103,6 @@ export function scanWitness(
             (quiet[members[at + 2] as number] as number));
     }
   };
-  const addTo = (sum: Float64Array, chances: Float64Array): void => {
-    for (let w = 0; w < sum.length; w++) sum[w] = (sum[w] as number) + (chances[w] as number);
-  };
   /** All that are there, but for one that is left out, for a temper. */
   const presentOf = (
     { share, quiet }: (typeof tempers)[number],
@@ -114,28 +115,20 @@ export function scanWitness(
     });
     return chances;
   };
+  const without = (out: number, wanted: Int32Array): Float64Array => {
+    const sum = new Float64Array(wanted.length);
+    for (const temper of tempers) {
+      const chances = presentOf(temper, wanted, out);
+      timesProduct(chances, wanted, absentOf(temper.quiet, out));
+      for (let w = 0; w < sum.length; w++) sum[w] = (sum[w] as number) + (chances[w] as number);
+    }
+    return sum;
+  };
   return {
     ids: findings.map(([{ id }]) => id),
-    chances: (wanted) => {
-      const sum = new Float64Array(wanted.length);
-      for (const temper of tempers) {
-        const chances = presentOf(temper, wanted, -1);
-        timesProduct(chances, wanted, absentOf(temper.quiet, -1));
-        addTo(sum, chances);
-      }
-      return sum;
-    },
-    withoutEach: (wanted) => {
-      const sums = findings.map(() => new Float64Array(wanted.length));
-      for (const temper of tempers) {
-        const present = presentOf(temper, wanted, -1);
-        findings.forEach(([, seen], f) => {
-          const chances = seen ? presentOf(temper, wanted, f) : present.slice();
-          timesProduct(chances, wanted, absentOf(temper.quiet, f));
-          addTo(sums[f] as Float64Array, chances);
-        });
-      }
-      return sums;
-    },
+    chances: (wanted) => without(-1, wanted),
+    without,
+    bearing: (code) => forms.flatMap((_, i) => (sets[code]?.[i] === 0 ? [] : [i])),
+    base: (code) => (findings[code]?.[1] === true ? findings[code][0].leak : 1),
   };
 }

@@ -47,6 +47,8 @@ export interface Weighed {
   readonly total: number;
   readonly witnesses: readonly Witness[];
   readonly scan: ScanWitness | undefined;
+  /** Chance of the scan under each set of forms. */
+  readonly scanChances: Float64Array | undefined;
   readonly measured: readonly { readonly id: string; readonly chances: (sets: Int32Array) => Float64Array }[];
 }
 
@@ -87,18 +89,21 @@ function askedOnce(
       .map((form) => ({ cause: known[forms[form]?.cause ?? -1]?.id ?? '', form: forms[form]?.id }));
   return {
     id,
-    chances: (wanted) =>
-      Float64Array.from(wanted, (s) => {
-        const at = 3 * s;
+    chances: (wanted) => {
+      const answers = new Float64Array(wanted.length);
+      for (let w = 0; w < wanted.length; w++) {
+        const at = 3 * (wanted[w] as number);
         let key = 0;
         for (let m = at; m < at + 3; m++) {
           const its = number[members[m] as number] as number;
           if (its !== 0) key = key * base + its;
         }
-        const answer = kept[key] as number;
-        if (!Number.isNaN(answer)) return answer;
-        return (kept[key] = chance(asCauses([...members.subarray(at, at + 3)])));
-      }),
+        if (Number.isNaN(kept[key] as number))
+          kept[key] = chance(asCauses([...members.subarray(at, at + 3)]));
+        answers[w] = kept[key] as number;
+      }
+      return answers;
+    },
   };
 }
 
@@ -156,7 +161,8 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
   const scan = scanWitness(network, forms, sets, codes, beyond.partialScan);
   const measured = beyond.measured.map((one) => askedOnce(network, forms, sets, one));
   const every = Int32Array.from({ length: count }, (_, s) => s);
-  const wholes = [...(scan ? [scan.chances(every)] : []), ...measured.map(({ chances }) => chances(every))];
+  const scanChances = scan?.chances(every);
+  const wholes = [...(scanChances ? [scanChances] : []), ...measured.map(({ chances }) => chances(every))];
   let total = 0;
   for (let s = 0; s < count; s++) {
     const a = members[3 * s] as number;
@@ -174,7 +180,7 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
     weights[s] = weight;
     total += weight;
   }
-  return { network, evidence, forms, sets, weights, total, witnesses, scan, measured };
+  return { network, evidence, forms, sets, weights, total, witnesses, scan, scanChances, measured };
 }
 
 /** Up to here every set is gone through; of more, the next to impossible ones are left aside. */
