@@ -8,7 +8,7 @@ const folder = mkdtempSync(join(tmpdir(), 'white-ember-bounded-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 const MEGABYTE = 1024 * 1024;
-const LIMITS: Limits = { memoryBytes: 400 * MEGABYTE, timeMs: 20_000 };
+const LIMITS: Limits = { memoryBytes: 250 * MEGABYTE, timeMs: 20_000 };
 
 async function* bytesOf(...texts: string[]): AsyncGenerator<Uint8Array> {
   for (const text of texts) yield Buffer.from(text);

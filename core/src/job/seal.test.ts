@@ -6,6 +6,7 @@ import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { PRESSURE_UNITS } from '../quantities/index.ts';
 import { madeEntry, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
+import { someRuns } from '../testing/seeds.ts';
 import { packJudged, unpackJudged } from './packJudged.ts';
 import { deriveJob, pictureOfJob, sealJob, unsealJob, vehicleFactsOf } from './index.ts';
 
@@ -72,7 +73,7 @@ describe('a sealed job', () => {
         expect(shown).toEqual(derived);
         expect(its.picture).toEqual(pictureOfJob(derived, facts));
       }),
-      { numRuns: 60 },
+      { numRuns: someRuns(60) },
     );
   });
 
@@ -85,7 +86,7 @@ describe('a sealed job', () => {
         expect({ ...noted, entries: [] }).toEqual({ ...before, entries: [] });
         expect(noted.entries.at(-1)?.body).toEqual({ kind: 'note', text: 'Later' });
       }),
-      { numRuns: 40 },
+      { numRuns: someRuns(40) },
     );
   });
 

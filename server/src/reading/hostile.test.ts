@@ -56,7 +56,7 @@ describe('files made to harm', () => {
       { name: 'a.parquet', bytes: parquet },
       { name: 'a.csv', bytes: sampleBytes('sample1-healthy.csv').subarray(0, 40_000) },
     ];
-    const files = [...hostileFiles(parquet), ...mutatedFiles(sound, 10, 5)];
+    const files = [...hostileFiles(parquet), ...mutatedFiles(sound, 4, 5)];
     const longest = await besideOthers(async () => {
       for (const file of files) {
         const { status, body } = await upload(file);
@@ -96,7 +96,7 @@ describe('files made to harm', () => {
 describe('a process that reads', () => {
   it('has no more memory than it is given, and what fills it is said in a sentence', async () => {
     // As flat as a table and far from one: thirty bytes of memory for each three of the file.
-    const flat = `[[1,2],${'[],'.repeat(5_500_000)}[1]]`.slice(0);
+    const flat = `[[1,2],${'[],'.repeat(3_000_000)}[1]]`.slice(0);
     const big = await startTestApp({ maxUploadBytes: 64 * 1024 * 1024 }, app.databaseUrl);
     try {
       const client = big.client();
@@ -108,7 +108,7 @@ describe('a process that reads', () => {
       const seen = await client.get<Problem>(`/api/logs/${body.id}/columns`);
       expect(seen.status).toBe(422);
       expect(seen.body.detail).toMatch(
-        /holds no table|more than the \d+ MB that a file of this size is given/,
+        /holds no table|(more|longer) than the \d+ (MB|s) that a file of this size is given/,
       );
     } finally {
       await big.close();
