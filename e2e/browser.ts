@@ -13,6 +13,12 @@ export const LAUNCH = {
     '--disable-sync',
     '--disable-quic',
     '--no-first-run',
+    // Drawing in software and a process for each frame are a sixth of all work here, and nothing that is tested.
+    '--in-process-gpu',
+    '--disable-features=IsolateOrigins,site-per-process,PaintHolding,Translate',
+    '--renderer-process-limit=1',
+    '--disable-lcd-text',
+    '--disable-partial-raster',
   ],
 };
 

@@ -98,7 +98,8 @@ function askedOnce(
           const its = number[members[m] as number] as number;
           if (its !== 0) key = key * base + its;
         }
-        if (Number.isNaN(kept[key] as number))
+        const known = kept[key];
+        if (known === undefined || Number.isNaN(known))
           kept[key] = chance(asCauses([...members.subarray(at, at + 3)]));
         answers[w] = kept[key] as number;
       }
