@@ -30,7 +30,7 @@ test('a scan in any notation is sorted as it is typed, kept, and set against the
   await expect(likely.first()).toContainText(/\d+ %/);
   await likely.first().click();
   await expect(likely.first()).toContainText('For it: Code for much soot or pressure');
-  await expect(page.getByRole('link', { name: /^Check worth the next minutes/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Next step' }).getByRole('button').first()).toBeVisible();
 
   await page.getByLabel('Scanned').selectOption({ label: 'After unplugging' });
   await page.getByLabel('Another scan').fill('P2463\nP2454');

@@ -64,7 +64,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   // The pump at the pipe: it holds.
   await stage(page, 'Checks');
   const checks = page.getByRole('list', { name: 'Checks to make' });
-  await expect(checks.getByText('Worth the next minutes')).toBeVisible();
+  await expect(checks.getByText('Best next check')).toBeVisible();
   await checks.getByRole('button', { name: /Pipes: hand pump, does it hold/ }).click();
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByText('What if this check says').click();

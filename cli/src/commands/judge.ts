@@ -178,7 +178,7 @@ const LEAST_WEIGHT = 0.05;
 
 /** All that the job page says of a job, by the same function of core. */
 export function judge(file: string, options: Options): void {
-  const { derived, diagnosis, next, then, choice, drive, resets } = judgement(
+  const { derived, diagnosis, next, then, choice, notJudged, drive, resets } = judgement(
     readJob(file),
     readLimits(options['limits']),
   );
@@ -199,7 +199,7 @@ export function judge(file: string, options: Options): void {
       treatment,
       chance,
       allowed,
-      heldBy: heldBy.map(({ id: hold, text, overridable }) => ({
+      heldBy: [...heldBy, ...(notJudged ? [notJudged] : [])].map(({ id: hold, text, overridable }) => ({
         id: hold,
         text,
         overridable: overridable ?? false,

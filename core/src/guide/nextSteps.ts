@@ -18,7 +18,7 @@ export type StepKind = (typeof STEP_KINDS)[number];
 /** What to do next on a job, and why. */
 export interface Step {
   readonly do: StepKind;
-  /** Check, cause or treatment that it is about. */
+  /** Check, cause, treatment or piece of evidence that it is about. */
   readonly id?: string;
   readonly minutes?: number;
   readonly why: string;
@@ -54,7 +54,13 @@ export interface GuideFacts {
   readonly pathLies: number;
   /** What may be done to the filter now, the best first. */
   readonly treatments: readonly string[];
-  readonly stage: 'before' | 'treated' | 'proved';
+  readonly stage: 'before' | 'treated' | 'proved' | 'signed-off';
+  /** What has to be shown yet, in its order. */
+  readonly toShow: readonly string[];
+  /** The reading after the work is not good: it is looked for again. */
+  readonly notCured: boolean;
+  /** What was chosen for the filter and is not done yet. */
+  readonly chosen?: string | undefined;
   readonly sentence: (id: string) => string;
 }
 
@@ -69,6 +75,21 @@ const WORTH_A_MINUTE = 0.12;
 /** From here on a cause is looked for by name, and from here on before all else. */
 const SUSPECTED = 0.25;
 const POINTED = 0.4;
+
+/** Usual times of what shows a repair, minutes. */
+const TO_SHOW_MIN: Readonly<Record<string, number>> = {
+  before: 8,
+  after: 8,
+  hoses: 1,
+  response: 3,
+  sensor: 12,
+  egt: 3,
+  soot: 2,
+  drive: 20,
+  'no-codes': 5,
+};
+const minutesFor = (id: string): { readonly minutes?: number } =>
+  Object.hasOwn(TO_SHOW_MIN, id) ? { minutes: TO_SHOW_MIN[id] as number } : {};
 
 /** Of these checks the one that tells best of a cause by itself. */
 function lookFor<T extends RankedCheck>(cause: string, checks: readonly T[]): T | undefined {
@@ -97,6 +118,7 @@ const PATH_CHECKS: ReadonlySet<string> = new Set([
 export function nextSteps(facts: GuideFacts): Step[] {
   const { likely, known, noRevs, pathLies, sentence } = facts;
   const steps: Step[] = [];
+  if (facts.stage === 'signed-off') return [];
   if (facts.stage === 'proved') return [{ do: 'hand-over', why: 'It is proved' }];
   const checks = facts.checks.filter(({ heldOff }) => heldOff === undefined);
   const asCheck = (one: RankedCheck, why: string): Step => ({
@@ -135,6 +157,12 @@ export function nextSteps(facts: GuideFacts): Step[] {
         : { do: 'repair', id, why: `${sentence(id)}: nearly certain, so put it right` },
     );
   }
+  const prove = (): void => {
+    for (const id of facts.toShow)
+      steps.push({ do: 'prove', id, ...minutesFor(id), why: 'What was done has to be shown' });
+  };
+  // Once it is treated and nothing speaks against it, it is proved: other looks come after.
+  if (facts.stage === 'treated' && !facts.notCured) prove();
   if (known.warm === false)
     steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine tells little of the filter' });
   const settle = checks.filter(({ check, minutes }) => PATH_CHECKS.has(check) && minutes <= SHORT_MIN);
@@ -167,8 +195,10 @@ export function nextSteps(facts: GuideFacts): Step[] {
   if (!known.scan) steps.push({ do: 'scan', minutes: 5, why: 'The codes say where to look' });
   for (const one of worth)
     if (!steps.some(({ id }) => id === one.check)) steps.push(asCheck(one, 'It changes what would be done'));
-  if (facts.stage === 'treated')
-    steps.push({ do: 'prove', minutes: 10, why: 'What was done has to be shown' });
+  if (facts.stage === 'treated') {
+    if (facts.notCured) prove();
+  } else if (facts.chosen !== undefined)
+    steps.push({ do: 'treat', id: facts.chosen, why: 'It was chosen for this filter' });
   else if (toTreat) steps.push({ do: 'treat', id: treatment, why: 'What is known decides it' });
   if (steps.length === 0)
     steps.push(

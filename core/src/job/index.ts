@@ -37,7 +37,13 @@ export {
 export { followUpsOf } from './followUps.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';
 export { questionOfJob, type VehicleOfJob } from './questionOfJob.ts';
-export { judgeJob, type JobJudgement, type JudgedFacts, type OfferedTreatment } from './judgeJob.ts';
+export {
+  judgeJob,
+  type ForecastOf,
+  type JobJudgement,
+  type JudgedFacts,
+  type OfferedTreatment,
+} from './judgeJob.ts';
 export type { DriveAdvice } from './driveAdvice.ts';
 export {
   keptOfSealed,

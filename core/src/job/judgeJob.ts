@@ -9,6 +9,7 @@ import {
 } from '../diagnosis/index.ts';
 import { expectedLoss, nextSteps, NOT_REPAIRED, type Step } from '../guide/index.ts';
 import { entriesOfKind, type Treatment } from '../ledger/index.ts';
+import type { Limits } from '../limits/index.ts';
 import { planResets, type ResetStep } from '../proof/index.ts';
 import {
   burnOfJob,
@@ -18,7 +19,9 @@ import {
   rankTreatments,
   type BurnForecast,
   type Interlock,
+  type JobBurn,
   type TreatmentOption,
+  type TreatmentQuestion,
 } from '../treatment/index.ts';
 import { deriveJob, type DerivedJob, type JobFacts } from './deriveJob.ts';
 import { driveAdvice, type DriveAdvice } from './driveAdvice.ts';
@@ -40,10 +43,17 @@ export interface OfferedTreatment extends TreatmentOption {
 
 export interface JobJudgement {
   readonly derived: DerivedJob;
+  /** Something is known beside a complaint. */
+  readonly known: boolean;
   readonly diagnosis: Diagnosis;
   readonly next: Step | undefined;
   readonly then: readonly Step[];
   readonly choice: readonly OfferedTreatment[];
+  /** Why nothing may be offered for the filter yet: the next step is to settle that. */
+  readonly notJudged?: Interlock;
+  /** A burn of the filter as it would be planned, where its soot is known, and what the model says of it. */
+  readonly burn?: JobBurn;
+  readonly forecast?: BurnForecast;
   readonly drive: DriveAdvice;
   readonly resets: readonly ResetStep[];
 }
@@ -79,14 +89,20 @@ const PROVES_PATH: ReadonlySet<string> = new Set([
   'dp-zero',
   'pipe-response',
 ]);
+/** What comes after that is decided anew by then. */
+const MOST_THEN = 6;
 /** Below this a coolant is of a cold engine, °C. */
 const WARM_C = 60;
 
+/** What the burn model says of a burn; nothing where it says nothing, or not yet. */
+export type ForecastOf = (burn: JobBurn) => BurnForecast | undefined;
+
 /**
  * All that is said of a job, in one place: what is likely, what to do next, what may be done to the filter, whether it may be
- * driven, what is set back and what is proved. Page, list, report and command line show this.
+ * driven, what is set back and what is proved. Page and command line show this.
+ * @param forecastOf the burn model, some tenths of a second of work: whoever waits for it elsewhere gives what it said
  */
-export function judgeJob(facts: JudgedFacts): JobJudgement {
+export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(facts.limits)): JobJudgement {
   const { limits, displacementL, geometry, told = {} } = facts;
   const derived = deriveJob(facts);
   const asked = askedOfJob(derived, limits, facts);
@@ -124,7 +140,12 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
     filter: geometry,
     ...(displacementL === undefined ? {} : { displacementL }),
   };
-  const forecast = forecastOf({ ...treatmentFacts, likely }, facts);
+  const burnHeld = commandInterlocks('burn', { ...treatmentFacts, likely }).some(
+    ({ overridable }) => !overridable,
+  );
+  const burn = burnOfJob(treatmentFacts);
+  const forecast = burn && !burnHeld ? forecastOf(burn) : undefined;
+  const resetHeld = heldResets({ ...treatmentFacts, likely }, forecastOf);
   const options = rankTreatments({
     ...treatmentFacts,
     likely,
@@ -137,14 +158,10 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
   const warm = coolant && coolant.length > 0 ? Math.max(...coolant) >= WARM_C : undefined;
   const judged = byLook || (pressureRead && pathLies < LIES && warm !== false);
   const choice = options.map((option): OfferedTreatment => {
-    const heldBy: Interlock[] = [
-      ...option.held,
-      ...(judged ? [] : [notJudged(pressureRead, pathLies, warm)]),
-    ];
     const hopeless = uselessFor(option.treatment, chance);
     return {
       ...option,
-      heldBy: hopeless ? [...heldBy, hopeless] : heldBy,
+      heldBy: hopeless ? [...option.held, hopeless] : option.held,
       allowed: judged && !hopeless && !isRefused(option),
     };
   });
@@ -159,6 +176,7 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
     .filter(({ check }) => !derived.checks.some(({ entry }) => entry.body.check === check))
     .sort((a, b) => b.lossPerMinute - a.lossPerMinute);
   const scanned = question.facts.codes !== undefined;
+  const known = isAnythingKnown(question) || derived.checks.length > 0;
   const saidOpen = derived.causes
     .filter(({ cause, state }) => state === 'confirmed' && !NOT_REPAIRED.has(cause))
     .map(({ cause }) => cause);
@@ -172,7 +190,7 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
     known: {
       scan: scanned,
       pressure: pressureRead,
-      anything: isAnythingKnown(question) || derived.checks.length > 0,
+      anything: known,
       ...(warm === undefined ? {} : { warm }),
     },
     seen: seenCauses(evidence),
@@ -181,15 +199,31 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
     noRevs: revsHeldOff(evidence),
     pathLies,
     treatments: choice.filter(({ allowed }) => allowed).map(({ treatment }) => treatment),
-    stage: derived.verdict === 'proved' ? 'proved' : worked ? 'treated' : 'before',
+    stage: derived.signedOff
+      ? 'signed-off'
+      : derived.verdict === 'proved'
+        ? 'proved'
+        : worked
+          ? 'treated'
+          : 'before',
+    toShow: derived.evidence.filter(({ state }) => state !== 'shown').map(({ id }) => id),
+    notCured:
+      derived.after !== undefined &&
+      derived.evidence.some(({ id, state }) => id === 'equal-flow' && state === 'failed'),
+    chosen: worked ? undefined : derived.treatment?.body.treatment,
     sentence: sentenceOf,
   });
   return {
     derived,
+    known,
     diagnosis,
     next,
-    then,
-    choice,
+    then: then.slice(0, MOST_THEN),
+    // What may be done stands before what may not.
+    choice: choice.toSorted((a, b) => Number(b.allowed) - Number(a.allowed)),
+    ...(judged ? {} : { notJudged: notJudged(pressureRead, pathLies, warm) }),
+    ...(burn ? { burn } : {}),
+    ...(forecast ? { forecast } : {}),
     drive: driveAdvice({ derived, chance, pathLies, overFull, evidence, pressureRead }),
     resets: withCounter(
       planResets({
@@ -198,7 +232,8 @@ export function judgeJob(facts: JudgedFacts): JobJudgement {
         causes: derived.causes,
         shownAtEqualFlow: derived.proof?.verdict === 'proved',
         limits,
-        held: (command) => commandInterlocks(command, { ...treatmentFacts, likely }).map(({ text }) => text),
+        ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
+        held: resetHeld,
       }),
       pressureRead &&
         pathLies < MAY_RESET &&
@@ -252,14 +287,25 @@ const withCounter = (resets: readonly ResetStep[], leftHigh: boolean): ResetStep
       : step,
   );
 
-/** What the burn model says, where a burn could be asked for at all. */
-function forecastOf(
-  question: Parameters<typeof burnOfJob>[0],
-  { limits }: JudgedFacts,
-): BurnForecast | undefined {
-  const held = commandInterlocks('burn', question).some(({ overridable }) => !overridable);
-  const burn = held ? undefined : burnOfJob(question);
-  if (!burn) return undefined;
-  const forecast = forecastBurn(burn, limits);
-  return forecast.ok ? forecast.value : undefined;
+const byModel =
+  (limits: Limits): ForecastOf =>
+  (burn) => {
+    const forecast = forecastBurn(burn, limits);
+    return forecast.ok ? forecast.value : undefined;
+  };
+
+/**
+ * What holds clearing or setting back off: what is cleared can release a burn, so the drop to idle of that burn counts. The model is
+ * asked only where nothing else holds it off.
+ */
+function heldResets(
+  facts: TreatmentQuestion,
+  forecastOf: ForecastOf,
+): (command: 'reset-counter' | 'clear-codes') => readonly string[] {
+  return (command) => {
+    const held = commandInterlocks(command, facts);
+    const burn = held.length > 0 ? undefined : burnOfJob(facts, 'reset-counter');
+    const forecast = burn && forecastOf(burn);
+    return (forecast ? commandInterlocks(command, { ...facts, forecast }) : held).map(({ text }) => text);
+  };
 }

@@ -61,6 +61,8 @@ export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: 
   };
   const { app, close } = await createApp(db, config, log);
   const server: Server = createServer(app);
+  // A test that works for a while and then asks again does not meet a connection that is just being closed.
+  server.keepAliveTimeout = 600_000;
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   return {

@@ -11,6 +11,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['G then F', 'Fleet: who is due next'],
   ['G then L', 'Limits'],
   ['T', 'Daylight or Bay'],
+  ['N', 'On a job: do the next step'],
   ['1 … 8', 'On a job: work at that stage'],
   ['K S I J H N O', 'Live, bench vehicle: key on, start, idle, holds, snap, off'],
   ['C R F, space', 'Live: connect, record, arm’s length, mark a moment'],

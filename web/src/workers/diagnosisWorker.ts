@@ -1,26 +1,43 @@
 import { expose } from 'comlink';
 import {
-  diagnoseCase,
   evidenceOfCase,
   evidenceOfOutcome,
   infer,
   KNOWN_CHECKS,
   networkFor,
   weigh,
-  type Diagnosis,
   type DiagnosisQuestion,
 } from '@white-ember/core/diagnosis';
+import { judgeJob, type JobJudgement, type JudgedFacts } from '@white-ember/core/job';
+import type { BurnForecast, JobBurn } from '@white-ember/core/treatment';
+import { burnKey } from '../features/burn/burnKey.ts';
 
 export interface WhatIf {
   readonly outcome: string;
   readonly causes: readonly { readonly id: string; readonly probability: number }[];
 }
 
+/** What the burn model said of each burn; nothing where it could say nothing. */
+type Forecasts = ReadonlyMap<string, BurnForecast | undefined>;
+
+export interface Judged extends Omit<JobJudgement, 'derived'> {
+  /** Burns that the model has not been asked for yet. */
+  readonly toForecast: readonly JobBurn[];
+}
+
 const SHOWN_CAUSES = 3;
 
 /** Thousands of sets of causes are weighed: away from the main thread. */
 const worker = {
-  diagnose: (question: DiagnosisQuestion): Diagnosis => diagnoseCase(question),
+  judge(facts: JudgedFacts, forecasts: Forecasts): Judged {
+    const toForecast: JobBurn[] = [];
+    const { derived: _derived, ...judged } = judgeJob(facts, (burn) => {
+      const key = burnKey(burn, facts.limits);
+      if (!forecasts.has(key)) toForecast.push(burn);
+      return forecasts.get(key);
+    });
+    return { ...judged, toForecast };
+  },
   /** What would be likely after each outcome of a check. */
   whatIf({ facts, use, limits, vehicle }: DiagnosisQuestion, check: string): WhatIf[] {
     const node = KNOWN_CHECKS.find(({ id }) => id === check);

@@ -1,19 +1,15 @@
-import { useEffect, useMemo, useState } from 'react';
-import {
-  burnOfJob,
-  rankTreatments,
-  type BurnForecast,
-  type JobBurn,
-  type TreatmentOption,
-  type TreatmentQuestion,
-} from '@white-ember/core/treatment';
+import { useEffect, useState } from 'react';
+import type { OfferedTreatment } from '@white-ember/core/job';
 import type { Limits } from '@white-ember/core/limits';
-import type { Diagnosis } from '@white-ember/core/diagnosis';
+import type { BurnForecast, JobBurn } from '@white-ember/core/treatment';
+import { useJudgement } from '../diagnosis/useDiagnosis.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { burnRemote } from './burnRemote.ts';
 
 export interface Treatments {
-  readonly options: readonly TreatmentOption[];
+  readonly options: readonly OfferedTreatment[];
+  /** Why nothing may be offered yet. */
+  readonly notJudged: string | undefined;
   readonly burn: JobBurn | undefined;
   readonly forecast: BurnForecast | undefined;
   /** The burn model has not answered yet: what it may hold off is not known. */
@@ -45,29 +41,16 @@ export function useForecast(
   };
 }
 
-/** What may be done to the filter of a job, ranked; the burn model's answer comes a moment later and is taken in then. */
-export function useTreatments(open: OpenJob, diagnosis: Diagnosis | undefined): Treatments {
-  const { derived, vehicle, limits } = open;
-  const question = useMemo(
-    (): TreatmentQuestion => ({
-      derived,
-      limits,
-      filter: vehicle.filter,
-      ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
-      ...(diagnosis
-        ? {
-            likely: new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability])),
-            inhibitors: diagnosis.inhibitors,
-          }
-        : {}),
-    }),
-    [derived, limits, vehicle, diagnosis],
-  );
-  const burn = useMemo(() => burnOfJob(question), [question]);
-  const { forecast, forecasting } = useForecast(burn, limits);
-  const options = useMemo(
-    () => rankTreatments({ ...question, ...(forecast ? { forecast } : {}) }),
-    [question, forecast],
-  );
-  return { options, burn, forecast, forecasting };
+const NONE: readonly OfferedTreatment[] = [];
+
+/** What may be done to the filter of a job, ranked; what the burn model says of it is taken in a moment later. */
+export function useTreatments(open: OpenJob): Treatments {
+  const judgement = useJudgement(open);
+  return {
+    options: judgement?.choice ?? NONE,
+    notJudged: judgement?.notJudged?.text,
+    burn: judgement?.burn,
+    forecast: judgement?.forecast,
+    forecasting: !open.sealed && (judgement?.forecasting ?? true),
+  };
 }

@@ -30,7 +30,7 @@ export function CheckRow({
   return (
     <li className={`border-b-2 border-rule ${first ? 'bg-card' : ''}`}>
       <button className="w-full text-left px-2 py-2 min-h-14 grid gap-1 hover:bg-card" onClick={onChoose}>
-        {first ? <span className="text-sm text-ember-text font-bold">Worth the next minutes</span> : null}
+        {first ? <span className="text-sm text-ember-text font-bold">Best next check</span> : null}
         <span className="flex gap-3 justify-between items-baseline">
           <span className={`font-head font-semibold ${first ? 'text-xl' : 'text-lg'}`}>
             {CHECK_LABELS[card.id]}

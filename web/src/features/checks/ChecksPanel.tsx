@@ -7,7 +7,7 @@ import { PART_LABELS, type PartId, PART_STATE_WORDS } from '@white-ember/core/le
 import { sootRoom } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../app/store.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
-import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
+import { useDiagnosis, useJudgement } from '../diagnosis/useDiagnosis.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import type { StageProps } from '../job/StageWork.tsx';
 import { CheckRow } from './CheckRow.tsx';
@@ -29,6 +29,7 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
   const [params, setParams] = useSearchParams();
   const context = useCheckContext(open);
   const diagnosis = useDiagnosis(open);
+  const judgement = useJudgement(open);
   const correcting = open.derived.checks.find(({ entry }) => entry.id === params.get('correct'));
   const card = cardOf(correcting?.entry.body.check ?? params.get('check') ?? '');
   const choose = (check: string | undefined): void =>
@@ -52,7 +53,12 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
       />
     );
   const made = new Map(open.derived.checks.map((one) => [one.entry.body.check, one]));
-  const ranked = diagnosis?.next ?? [];
+  // The one that is next for the whole job stands first here, too.
+  const steps = judgement ? [judgement.next, ...judgement.then] : [];
+  const best = steps.find((step) => step?.do === 'check')?.id;
+  const ranked = (diagnosis?.next ?? []).toSorted(
+    (a, b) => Number(b.check === best) - Number(a.check === best),
+  );
   const about = (id: keyof typeof CHECK_ABOUT): boolean => !part || CHECK_ABOUT[id].includes(part);
   const unranked = CHECK_CARDS.filter(({ id }) => !ranked.some(({ check }) => check === id));
   const rows = [
@@ -87,8 +93,8 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
               card={its}
               proposed={proposed}
               made={made.get(its.id)}
-              first={i === 0 && proposed !== undefined && proposed === ranked[0]}
-              most={ranked[0]?.bitsPerMinute ?? 0}
+              first={i === 0 && proposed !== undefined && proposed.check === best}
+              most={Math.max(0, ...ranked.map(({ bitsPerMinute }) => bitsPerMinute))}
               onChoose={() => choose(its.id)}
             />
           ))}

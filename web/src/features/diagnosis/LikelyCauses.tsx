@@ -1,8 +1,6 @@
-import { own } from '@white-ember/core/text';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { CHECK_LABELS, KIT } from '@white-ember/core/checks';
-import { nextCheck, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
+import { revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
 import { caseOfJob } from '@white-ember/core/job';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
 import type { OpenJob } from '../job/useJob.ts';
@@ -12,11 +10,10 @@ const SHOWN = 3;
 const LEAST = 0.12;
 /** A reason that shifts the odds by less than a tenth is none. */
 const LEAST_WEIGHT = 0.1;
-const PROMPT_BITS = 0.02;
 /** From here on one explanation is said to hold. */
-const HOLDS = 0.9;
+const HOLDS = 0.75;
 
-/** What is likely behind it, each with what speaks for and against, how it hangs together, and the check worth the next minutes. */
+/** What is likely behind it, each with what speaks for and against, and how it hangs together. */
 export function LikelyCauses({ open }: { open: OpenJob }) {
   const diagnosis = useDiagnosis(open);
   if (!diagnosis) return null;
@@ -43,7 +40,6 @@ export function LikelyCauses({ open }: { open: OpenJob }) {
           {chain}.
         </p>
       ))}
-      <NextCheck open={open} diagnosis={diagnosis} />
       {diagnosis.posterior.unexplained.length > 0 ? (
         <p className="text-[15px] mt-2">
           Does not fit:{' '}
@@ -89,31 +85,6 @@ function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefine
         </Link>
       )}
     </div>
-  );
-}
-
-function NextCheck({ open, diagnosis }: { open: OpenJob; diagnosis: Diagnosis }) {
-  const next = nextCheck(diagnosis.next);
-  if (!next || next.bits <= PROMPT_BITS) return null;
-  return (
-    <Link
-      to={`/jobs/${open.job.id}?stage=checks&check=${next.check}`}
-      className="mt-3 block border-2 border-ink p-3 bg-paper min-h-11"
-    >
-      <span className="text-sm text-ink2 block">Check worth the next minutes</span>
-      <span className="font-head font-semibold text-lg block">
-        {own<string>(CHECK_LABELS, next.check) ?? next.check}
-      </span>
-      <span className="text-sm text-ink2">
-        {[
-          `${next.minutes} min`,
-          ...(next.cost > 0 ? [`material and risk worth ${next.cost} min`] : []),
-          ...(next.lacking.length > 0
-            ? [`not along: ${next.lacking.map((kit) => KIT[kit]).join(', ')}`]
-            : []),
-        ].join(' · ')}
-      </span>
-    </Link>
   );
 }
 

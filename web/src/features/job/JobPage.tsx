@@ -12,6 +12,7 @@ import { Tape } from '../tape/Tape.tsx';
 import { LedgerSheet } from '../ledger/LedgerSheet.tsx';
 import { EntrySheet } from '../ledger/EntrySheet.tsx';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { NextStep } from './NextStep.tsx';
 import { StageBar } from './StageBar.tsx';
 import { StageWork } from './StageWork.tsx';
 import type { OpenJob } from './useJob.ts';
@@ -116,6 +117,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           />
         </div>
       </section>
+      {at === undefined ? <NextStep open={open} canWork={canWork} /> : null}
       <div className="grow min-h-0 grid lg:grid-cols-[1fr_20rem]">
         <main key={stage} className="relative min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
           {at === undefined ? null : (
@@ -144,7 +146,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           aria-label="What we know"
           tabIndex={0}
         >
-          <WhatWeKnow open={open} onStage={go} canWork={canWork && at === undefined} />
+          <WhatWeKnow open={open} canWork={canWork && at === undefined} />
         </aside>
       </div>
       <Tape

@@ -1,8 +1,7 @@
 import type { ReactNode } from 'react';
 import { holdingOff, sortCodes } from '@white-ember/core/codes';
-import type { Stage } from '@white-ember/core/job';
 import { entriesOfKind, steadySamplesOf } from '@white-ember/core/ledger';
-import type { Comparison, Evidence, EvidenceId } from '@white-ember/core/proof';
+import type { Comparison, Evidence } from '@white-ember/core/proof';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
@@ -12,76 +11,13 @@ import type { OpenJob } from './useJob.ts';
 
 const EVIDENCE_MARK = { shown: 'sound', open: 'not-looked-at', failed: 'failed' } as const;
 
-const WHERE: Record<EvidenceId, Stage> = {
-  before: 'baseline',
-  after: 'prove',
-  'equal-flow': 'prove',
-  sensor: 'checks',
-  hoses: 'checks',
-  response: 'checks',
-  egt: 'prove',
-  soot: 'prove',
-  drive: 'prove',
-  'no-codes': 'prove',
-  'power-limit': 'prove',
-  repair: 'checks',
-};
-
-const NEXT: Record<EvidenceId, { title: string; why: string }> = {
-  before: {
-    title: 'Take the before reading',
-    why: 'Key off, idle and a hold; without it nothing can be proved later.',
-  },
-  after: { title: 'Take the after reading', why: 'At the same speeds as before, warm, on the plateau.' },
-  'equal-flow': { title: 'Look at why it is not proved', why: 'The reasons stand beside the verdict.' },
-  sensor: {
-    title: 'Prove the ΔP sensor',
-    why: 'Pump ladder or a known-good one: a sensor that lies looks like a cure.',
-  },
-  hoses: {
-    title: 'Look at the hoses again',
-    why: 'A minute: each on its port, whole, clipped. They were off for the work.',
-  },
-  response: {
-    title: 'Check sensor and pipes again',
-    why: 'Does the value come back at once, does the pipe let go?',
-  },
-  repair: {
-    title: 'Check what was repaired',
-    why: 'The check that found it, made again: good now?',
-  },
-  egt: {
-    title: 'See whether the exhaust gets hot',
-    why: 'The temperature before the filter in the hold, or the hottest on the drive.',
-  },
-  soot: {
-    title: 'Watch the soot counter on the drive',
-    why: 'When you set out and when you are back: it falls, or stays low.',
-  },
-  drive: { title: 'Drive it', why: 'A light that is off is no proof; soot and codes show on the road.' },
-  'no-codes': {
-    title: 'Scan again after the drive',
-    why: 'Codes made by unplugging parts are cleared first.',
-  },
-  'power-limit': { title: 'See whether full power is back', why: 'On the drive.' },
-};
-
 /** What is still to show stands ahead of what is shown; within both the order of the work. */
 const openFirst = (a: Evidence, b: Evidence): number =>
   Number(a.state === 'shown') - Number(b.state === 'shown');
 
-/** Beside every stage: what the readings say, what is still to show, and the one thing to do next. */
-export function WhatWeKnow({
-  open,
-  onStage,
-  canWork,
-}: {
-  open: OpenJob;
-  onStage: (stage: Stage) => void;
-  canWork: boolean;
-}) {
+/** Beside every stage: what is likely, what the readings say, and what is still to show. */
+export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean }) {
   const { derived } = open;
-  const next = derived.evidence.find((item) => item.state !== 'shown');
   const doubtful = [...derived.parts].filter(
     ([, status]) => status.state === 'doubtful' || status.state === 'failed',
   );
@@ -110,16 +46,6 @@ export function WhatWeKnow({
           ))}
         </ul>
       </section>
-      {next && canWork && !derived.signedOff ? (
-        <button
-          className="border-2 border-ink p-3 text-left bg-paper"
-          onClick={() => onStage(WHERE[next.id])}
-        >
-          <span className="text-sm text-ink2 block">Worth doing next</span>
-          <span className="font-head font-semibold text-lg block">{NEXT[next.id].title}</span>
-          <span className="text-sm text-ink2">{NEXT[next.id].why}</span>
-        </button>
-      ) : null}
       {doubtful.length > 0 ? (
         <section>
           <h2 className="text-lg mb-1">Open on the line</h2>

@@ -6,6 +6,7 @@ import {
   unsealJob,
   vehicleFactsOf,
   type DerivedJob,
+  type JudgedFacts,
   type SealedJob,
 } from '@white-ember/core/job';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
@@ -17,6 +18,8 @@ export interface OpenJob {
   readonly job: Job;
   readonly vehicle: Vehicle;
   readonly limits: Limits;
+  /** What the job is judged by. */
+  readonly facts: JudgedFacts;
   /** What the job was signed off with, where it is and the present is looked at. */
   readonly sealed?: SealedJob['sealed'];
   /** What the ledger means; while an earlier moment is looked at, what it meant then. */
@@ -67,14 +70,14 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       }));
     const limits = limitsOf(job);
     const entries = [...job.entries, ...mine];
-    const derive = (of: readonly Entry[]): DerivedJob =>
-      deriveJob({
-        entries: of,
-        limits,
-        pressureUnit,
-        ...vehicleFactsOf(job.vehicle),
-        ...(job.nextJob ? { nextJob: job.nextJob } : {}),
-      });
+    const factsOf = (of: readonly Entry[]): JudgedFacts => ({
+      entries: of,
+      limits,
+      pressureUnit,
+      ...vehicleFactsOf(job.vehicle),
+      ...(job.nextJob ? { nextJob: job.nextJob } : {}),
+    });
+    const until = at === undefined ? entries : entries.filter((entry) => happenedAt(entry) <= at);
     // Withdrawn on this device, and not sent yet: it is open again.
     const opened = mine.some(
       ({ supersedes }) => supersedes !== undefined && supersedes === job.seal?.entryId,
@@ -83,12 +86,13 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       job.seal && !opened
         ? unsealJob(job.seal, entries, { pressureUnit, ...(job.nextJob ? { nextJob: job.nextJob } : {}) })
         : undefined;
-    const whole = sealed ?? derive(entries);
-    const derived = at === undefined ? whole : derive(entries.filter((entry) => happenedAt(entry) <= at));
+    const whole = sealed ?? deriveJob(factsOf(entries));
+    const derived = at === undefined ? whole : deriveJob(factsOf(until));
     return {
       job,
       vehicle: job.vehicle,
       limits,
+      facts: factsOf(until),
       derived,
       whole,
       all: entries,

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
+import { useJudgement } from '../diagnosis/useDiagnosis.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
@@ -16,6 +17,14 @@ export function DrivableForm({ open, canEnter }: { open: OpenJob; canEnter: bool
   const { form, done } = useDraftForm(`drivable ${open.job.id}`, EMPTY);
   const [problem, setProblem] = useState<string>();
   const { drivable } = open.derived;
+  const proposed = useJudgement(open)?.drive;
+  const reasons = proposed?.reasons.join('; ') ?? '';
+  const isSame = drivable?.body.verdict === proposed?.verdict && drivable?.body.why === reasons;
+  const record = async (): Promise<void> => {
+    if (!proposed) return;
+    const wrong = await addEntry({ kind: 'drivable', verdict: proposed.verdict, why: reasons });
+    setProblem(wrong ? Object.values(wrong)[0] : undefined);
+  };
   const submit = form.handleSubmit(async ({ verdict, why, limits, until }) => {
     const wrong = await addEntry({
       kind: 'drivable',
@@ -43,6 +52,21 @@ export function DrivableForm({ open, canEnter }: { open: OpenJob; canEnter: bool
             .filter((text) => text)
             .join(' · ')}
         </Notice>
+      ) : null}
+      {canEnter && proposed && !isSame ? (
+        <div className="border-l-8 border-ink bg-card p-3 grid gap-2">
+          <p className="font-head font-semibold text-lg">
+            Proposed: {DRIVABLE_WORDS[proposed.verdict].toLowerCase()}
+          </p>
+          <ul className="list-disc pl-5">
+            {proposed.reasons.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+          </ul>
+          <Button className="justify-self-start" onClick={() => void record()}>
+            Record this
+          </Button>
+        </div>
       ) : null}
       {canEnter ? (
         <form onSubmit={(event) => void submit(event)} className="grid sm:grid-cols-2 gap-3" noValidate>

@@ -1,13 +1,12 @@
 import { useState } from 'react';
 import type { Treatment } from '@white-ember/core/ledger';
-import { TREATMENT_LABELS } from '@white-ember/core/job';
-import { isRefused, type TreatmentOption } from '@white-ember/core/treatment';
+import { TREATMENT_LABELS, type OfferedTreatment } from '@white-ember/core/job';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
+import { Notice } from '../../ui/Notice.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { BurnPlanner } from '../burn/BurnPlanner.tsx';
 import { useTreatments } from '../burn/useTreatments.ts';
-import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
@@ -21,20 +20,29 @@ export function TreatmentChoice({
   canEnter: boolean;
   onChosen: () => void;
 }) {
-  const diagnosis = useDiagnosis(open);
-  const { options, burn, forecasting } = useTreatments(open, diagnosis);
+  const { options, notJudged, burn, forecasting } = useTreatments(open);
   const chosen = open.derived.treatment?.body.treatment;
   const [planning, setPlanning] = useState(false);
+  if (open.sealed)
+    return chosen === undefined ? null : (
+      <section className="grid gap-3">
+        <h3 className="text-xl border-b-2 border-ink">What to do to the filter</h3>
+        <p>Chosen: {TREATMENT_LABELS[chosen]}. The job is signed off.</p>
+      </section>
+    );
   return (
     <section className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">What to do to the filter</h3>
+      {notJudged === undefined ? null : (
+        <Notice title="Not to be decided yet">{notJudged}. The next step stands above.</Notice>
+      )}
       {forecasting ? <p className="text-sm text-ink2">The burn model is still at it …</p> : null}
       <ol className="grid gap-3">
         {options.map((option, i) => (
           <li key={option.treatment}>
             <Option
               option={option}
-              first={i === 0}
+              first={i === 0 && option.allowed}
               chosen={chosen === option.treatment}
               open={open}
               canEnter={canEnter}
@@ -72,7 +80,7 @@ function Option({
   waits,
   onChosen,
 }: {
-  option: TreatmentOption;
+  option: OfferedTreatment;
   first: boolean;
   chosen: boolean;
   open: OpenJob;
@@ -80,13 +88,13 @@ function Option({
   waits: boolean;
   onChosen: () => void;
 }) {
-  const { treatment, chance, handsOnMin, waitingMin, cost, reasons, risks, otherSchool, held } = option;
-  const refused = isRefused(option);
+  const { treatment, chance, handsOnMin, waitingMin, cost, reasons, risks, otherSchool, heldBy } = option;
+  const refused = !option.allowed;
   return (
     <details open={first || chosen} className={`bg-card border-2 ${first ? 'border-ink' : 'border-rule'}`}>
       <summary className="p-3 grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-1 items-center cursor-pointer">
         <StateMark
-          state={chosen ? 'sound' : refused ? 'failed' : held.length > 0 ? 'doubtful' : 'not-looked-at'}
+          state={chosen ? 'sound' : refused ? 'failed' : heldBy.length > 0 ? 'doubtful' : 'not-looked-at'}
           size={20}
         />
         <span className={`font-head font-semibold ${first ? 'text-xl' : 'text-lg'}`}>
@@ -102,7 +110,7 @@ function Option({
         </span>
       </summary>
       <div className="p-3 pt-0 grid gap-3">
-        {held.map(({ id, text }) => (
+        {heldBy.map(({ id, text }) => (
           <p key={`${id} ${text}`} className="border-l-8 border-ember pl-3 font-bold">
             {text}
           </p>
@@ -114,7 +122,7 @@ function Option({
           waits ? (
             <p className="text-ink2">It can be chosen when the burn model has answered.</p>
           ) : (
-            <Choose treatment={treatment} held={held} first={first} open={open} onChosen={onChosen} />
+            <Choose treatment={treatment} held={heldBy} first={first} open={open} onChosen={onChosen} />
           )
         ) : null}
       </div>
@@ -144,7 +152,7 @@ function Choose({
   onChosen,
 }: {
   treatment: Treatment;
-  held: TreatmentOption['held'];
+  held: OfferedTreatment['heldBy'];
   first: boolean;
   open: OpenJob;
   onChosen: () => void;

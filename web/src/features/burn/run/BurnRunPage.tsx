@@ -4,7 +4,6 @@ import { burnsOf } from '@white-ember/core/treatment';
 import { useSessionQuery } from '../../../app/api.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Notice } from '../../../ui/Notice.tsx';
-import { useDiagnosis } from '../../diagnosis/useDiagnosis.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { WithJob } from '../../job/WithJob.tsx';
 import { useSessionOf } from '../../live/openSession.ts';
@@ -31,7 +30,7 @@ function Desk({ open }: { open: OpenJob }) {
   const role = useSessionQuery().data?.member?.role;
   const canEnter = role !== 'viewer' && !derived.signedOff;
   const session = useSessionOf(job.id);
-  const treatments = useTreatments(open, useDiagnosis(open));
+  const treatments = useTreatments(open);
   const watch = useBurnWatch();
   const mine = watch?.facts.jobId === job.id ? watch : undefined;
   const state = useWatchState(mine);

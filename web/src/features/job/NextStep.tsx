@@ -1,0 +1,167 @@
+import { useCallback, useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { CHECK_LABELS } from '@white-ember/core/checks';
+import { sentenceOf } from '@white-ember/core/diagnosis';
+import type { Step } from '@white-ember/core/guide';
+import { TREATMENT_LABELS, type Stage } from '@white-ember/core/job';
+import type { EvidenceId } from '@white-ember/core/proof';
+import { own } from '@white-ember/core/text';
+import { Button } from '../../ui/Button.tsx';
+import { useJudgement } from '../diagnosis/useDiagnosis.ts';
+import { TO_SHOW } from './toShow.ts';
+import type { OpenJob } from './useJob.ts';
+
+const isToShow = (id: string | undefined): id is EvidenceId => id !== undefined && Object.hasOwn(TO_SHOW, id);
+
+interface Told {
+  readonly title: string;
+  readonly why: string;
+  /** What the button does. */
+  readonly act: string;
+  readonly stage: Stage;
+  readonly check?: string;
+}
+
+/** What a step is called, and where it is done. */
+function tell(step: Step, derived: OpenJob['derived']): Told {
+  const { id, why } = step;
+  switch (step.do) {
+    case 'scan':
+      return { title: 'Scan every module', why, act: 'Enter the codes', stage: 'codes' };
+    case 'read':
+      return { title: 'Read the pressure', why, act: 'Take the reading', stage: 'baseline' };
+    case 'ask':
+      return {
+        title: 'Ask what was seen and done before',
+        why,
+        act: 'Go to the intake',
+        stage: 'intake',
+      };
+    case 'warm-up':
+      return { title: 'Warm it up, then read again', why, act: 'Take the reading', stage: 'baseline' };
+    case 'check':
+      return {
+        title: own<string>(CHECK_LABELS, id ?? '') ?? 'Check',
+        why,
+        act: 'Start this check',
+        stage: 'checks',
+        ...(id === undefined ? {} : { check: id }),
+      };
+    case 'repair': {
+      const said = derived.causes.some(({ cause, state }) => cause === id && state === 'confirmed');
+      return {
+        title: `${said ? 'Repair' : 'Confirm and repair'}: ${sentenceOf(id ?? '').toLowerCase()}`,
+        why,
+        act: said ? 'Enter the repair' : 'Confirm it',
+        stage: said ? 'treat' : 'decide',
+      };
+    }
+    case 'treat':
+      return {
+        title: own<string>(TREATMENT_LABELS, id ?? '') ?? 'Treat the filter',
+        why,
+        act: derived.treatment ? 'Go to the work' : 'Choose the treatment',
+        stage: derived.treatment ? 'treat' : 'decide',
+      };
+    case 'wait':
+      return { title: 'Wait', why, act: 'Go to the timer', stage: 'treat' };
+    case 'prove': {
+      const its = isToShow(id) ? TO_SHOW[id] : undefined;
+      return {
+        title: its?.title ?? 'Prove it',
+        why: its?.why ?? why,
+        act: 'Go there',
+        stage: its?.stage ?? 'prove',
+      };
+    }
+    case 'hand-over':
+      return { title: 'Hand over', why, act: 'Go to the hand-over', stage: 'hand-over' };
+  }
+}
+
+const THEN_SHOWN = 4;
+
+/** The one thing to do next on a job: what, why, how long, one button; what comes after it folds out. */
+export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean }) {
+  const judgement = useJudgement(open);
+  const navigate = useNavigate();
+  const { id: jobId } = open.job;
+  const next = judgement?.next && tell(judgement.next, open.derived);
+  const path = next ? pathOf(jobId, next) : undefined;
+  const go = useCallback(() => {
+    if (path !== undefined) void navigate(path);
+  }, [navigate, path]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))
+        return;
+      go();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [go]);
+  const [unfolded, setUnfolded] = useState(false);
+  if (open.sealed || !canWork) return null;
+  if (!judgement || !next)
+    return (
+      <section
+        aria-label="Next step"
+        className="bg-paper border-b-2 border-rule px-3 sm:px-4 min-h-16 content-center"
+      >
+        <p className="text-ink2">{judgement ? 'Nothing is left to do.' : 'Working out the next step …'}</p>
+      </section>
+    );
+  const minutes = judgement.next?.minutes;
+  const then = judgement.then.slice(0, THEN_SHOWN).map((step) => ({ step, told: tell(step, open.derived) }));
+  return (
+    <section
+      aria-label="Next step"
+      className="bg-paper border-b-2 border-rule px-3 sm:px-4 py-1 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 items-center shrink-0"
+    >
+      <div className="min-w-0 flex flex-wrap items-center gap-x-3">
+        <div className="min-w-0 grow basis-60">
+          <p className="leading-tight">
+            <span className="text-sm text-ink2 mr-2">Next</span>
+            <span className="font-head font-semibold text-lg">{next.title}</span>
+            {minutes === undefined ? null : <span className="figure-text ml-2">{minutes} min</span>}
+          </p>
+          <p className="text-sm text-ink2 leading-snug">{next.why}</p>
+        </div>
+        {then.length > 0 ? (
+          <button
+            className="min-h-11 text-sm text-left underline underline-offset-4 decoration-1"
+            aria-expanded={unfolded}
+            onClick={() => setUnfolded(!unfolded)}
+          >
+            {unfolded ? 'Fold' : `Then: ${then[0]?.told.title ?? ''}`}
+          </button>
+        ) : null}
+      </div>
+      <Button weight="main" className="max-sm:px-3 max-sm:text-base" aria-keyshortcuts="n" onClick={go}>
+        {next.act}
+      </Button>
+      {unfolded ? (
+        <ol className="col-span-2 border-t-2 border-rule" aria-label="Then">
+          {then.map(({ step, told }) => (
+            <li key={`${step.do} ${step.id ?? ''}`} className="border-b-2 border-rule last:border-b-0">
+              <button
+                className="text-left min-h-11 w-full hover:bg-card leading-snug"
+                onClick={() => void navigate(pathOf(jobId, told))}
+              >
+                <span className="font-head font-semibold">{told.title}</span>
+                {step.minutes === undefined ? null : (
+                  <span className="figure-text ml-2">{step.minutes} min</span>
+                )}
+                <span className="text-sm text-ink2 ml-3">{told.why}</span>
+              </button>
+            </li>
+          ))}
+        </ol>
+      ) : null}
+    </section>
+  );
+}
+
+const pathOf = (jobId: string, { stage, check }: Told): string =>
+  `/jobs/${jobId}?stage=${stage}${check === undefined ? '' : `&check=${check}`}`;
