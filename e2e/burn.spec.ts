@@ -211,6 +211,8 @@ test('a drive wants a second person and fuel: got ready and begun by keyboard on
   await page.keyboard.press('Control+a');
   await page.keyboard.type('50');
   await press('Enter the answers');
+  // The burn model has its say first.
+  await expect(page.getByRole('button', { name: 'It has been started: read by hand' })).toBeEnabled();
   await press('It has been started: read by hand');
   await tabTo(page, page.getByLabel(/^EGT 3/));
   await page.keyboard.type('580');

@@ -107,7 +107,7 @@ export function evidenceOfCase(
   }
   Object.assign(evidence, facts.checked ?? {});
   const reading = readingOf(facts);
-  const { measured, instead } = measuredOf(reading, vehicle, limits);
+  const { measured, instead } = measuredOf(reading, vehicle, limits, evidence['gauge-high']);
   for (const id of instead) delete evidence[id];
   return {
     evidence,

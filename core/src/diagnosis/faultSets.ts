@@ -20,7 +20,19 @@ export interface FaultSets {
 
 function makeSets(causeOf: readonly number[]): FaultSets {
   const none = causeOf.length;
-  const sets: [number, number, number][] = [[none, none, none]];
+  const members: number[] = [];
+  const causesOf: number[] = [];
+  const known = new Map<number, number>();
+  const ofCauses: number[][] = [];
+  /** Adds a set, and finds the set of causes that it is one way of. */
+  const add = (i: number, j: number, k: number): number => {
+    members.push(i, j, k);
+    const causes = [i, j, k].filter((form) => form !== none).map((form) => causeOf[form] as number);
+    const key = causes.reduce((sum, cause) => sum * (none + 1) + cause + 1, 0);
+    const at = known.get(key) ?? ofCauses.push(causes) - 1;
+    known.set(key, at);
+    return causesOf.push(at) - 1;
+  };
   const pairs = new Int32Array(none * none).fill(-1);
   const threes = new Int32Array(none * none).fill(-1);
   /** The first form of another cause behind each: those of one cause stand side by side. */
@@ -29,33 +41,32 @@ function makeSets(causeOf: readonly number[]): FaultSets {
     while (next < none && causeOf[next] === cause) next++;
     return next;
   });
-  for (let i = 0; i < none; i++) sets.push([i, none, none]);
+  add(none, none, none);
+  for (let i = 0; i < none; i++) add(i, none, none);
+  for (let i = 0; i < none; i++)
+    for (let j = behind[i] as number; j < none; j++) pairs[i * none + j] = add(i, j, none);
   for (let i = 0; i < none; i++)
     for (let j = behind[i] as number; j < none; j++) {
-      pairs[i * none + j] = sets.length;
-      sets.push([i, j, none]);
+      threes[i * none + j] = causesOf.length - (behind[j] as number);
+      for (let k = behind[j] as number; k < none; k++) add(i, j, k);
     }
-  for (let i = 0; i < none; i++)
-    for (let j = behind[i] as number; j < none; j++) {
-      threes[i * none + j] = sets.length - (behind[j] as number);
-      for (let k = behind[j] as number; k < none; k++) sets.push([i, j, k]);
-    }
-  const known = new Map<string, number>();
-  const ofCauses: number[][] = [];
-  const causesOf = Int32Array.from(sets, (set) => {
-    const causes = set.filter((form) => form !== none).map((form) => causeOf[form] as number);
-    const key = causes.join(' ');
-    const at = known.get(key) ?? known.size;
-    if (at === known.size) {
-      known.set(key, at);
-      ofCauses.push(causes);
-    }
-    return at;
+  return finished(none, Int16Array.from(members), Int32Array.from(causesOf), ofCauses, {
+    pairs,
+    threes,
+    behind,
   });
-  const members = Int16Array.from(sets.flat());
+}
+
+function finished(
+  none: number,
+  members: Int16Array,
+  causesOf: Int32Array,
+  ofCauses: readonly (readonly number[])[],
+  { pairs, threes, behind }: { pairs: Int32Array; threes: Int32Array; behind: readonly number[] },
+): FaultSets {
   return {
     none,
-    count: sets.length,
+    count: causesOf.length,
     members,
     causesOf,
     ofCauses,

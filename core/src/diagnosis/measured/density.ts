@@ -46,7 +46,7 @@ function erf(x: number): number {
 }
 
 /** Share of a normal spread below a bound. */
-const below = (x: number, mean: number, sd: number): number =>
+export const below = (x: number, mean: number, sd: number): number =>
   0.5 * (1 + erf((x - mean) / (sd * Math.SQRT2)));
 
 /**

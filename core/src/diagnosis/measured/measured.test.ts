@@ -129,3 +129,30 @@ describe('pressures before the turbine', () => {
     expect(of(chancesOf(running(1240)), ...BLIND)).toBeLessThan(0.15);
   });
 });
+
+describe('a gauge in the line beside a ΔP', () => {
+  const seen = (hold: number, checks: Record<string, string>): Map<string, number> =>
+    chancesOf({ ...rows(0, hold / 7, hold), checks }, false);
+  const PATH = ['dp-sensor-failed', 'dp-sensor-wrong', 'sensor-wiring', 'low-pipe-blocked'];
+
+  it('that is low makes a high ΔP that of the sensor, not of the filter', () => {
+    const without = seen(390, {});
+    const low = seen(390, { gauge: 'gauge-low' });
+    expect(of(without, 'soot-loaded')).toBeGreaterThan(0.5);
+    expect(of(low, 'soot-loaded', 'ash-full')).toBeLessThan(0.3);
+    expect(of(low, ...PATH)).toBeGreaterThan(0.7);
+  });
+  it('that is high with a ΔP to match leaves the filter in question, and with a low one the way to the sensor', () => {
+    expect(of(seen(300, { gauge: 'gauge-high' }), 'soot-loaded')).toBeGreaterThan(0.6);
+    const hidden = seen(2, { gauge: 'gauge-high' });
+    expect(
+      of(hidden, 'high-pipe-blocked', 'dp-hose-off', 'dp-sensor-failed', 'downstream-restricted'),
+    ).toBeGreaterThan(0.6);
+  });
+  it('moves nothing by a jump as the ΔP grows', () => {
+    for (let hold = 20; hold < 500; hold *= 1.2) {
+      const [now, more] = [seen(hold, { gauge: 'gauge-low' }), seen(1.01 * hold, { gauge: 'gauge-low' })];
+      for (const [id, chance] of now) expect(Math.abs((more.get(id) ?? 0) - chance), id).toBeLessThan(0.03);
+    }
+  });
+});

@@ -58,6 +58,7 @@ function dropReading(
   { samples, barometerMbar }: MeasuredReading,
   { displacementL, geometry }: MeasuredVehicle,
   limits: Limits,
+  gaugeHigh: boolean | undefined,
 ): DropReading | undefined {
   const filter = geometry ?? assumedFilter(displacementL);
   const context = {
@@ -80,8 +81,13 @@ function dropReading(
     .map(row)
     .filter((one) => one !== undefined);
   if (rows.length === 0) return undefined;
+  const cleanMbar = Math.max(...rows.map((one) => one.cleanMbar));
   return {
     samples: rows,
+    // It is read in a hold: at about the most flow that was read.
+    ...(gaugeHigh === undefined || cleanMbar === 0
+      ? {}
+      : { gauge: { high: gaugeHigh, limitMbar: limits.gaugeHighMbar, cleanMbar } }),
     doubt: Math.hypot(
       geometry ? KNOWN_FILTER : ASSUMED_FILTER,
       displacementL === undefined ? ASSUMED_ENGINE : 0,
@@ -155,6 +161,7 @@ function airRatio(
 /** Causes that change each value. */
 const CAUSES = {
   pressure: new Set(PRESSURE_CAUSES),
+  pressureAndLine: new Set([...PRESSURE_CAUSES, 'downstream-restricted']),
   soot: new Set([...PRESSURE_CAUSES, 'soot-counter-reset', 'counter-not-reset']),
   backPressure: new Set([
     'back-pressure-sensor-failed',
@@ -192,15 +199,25 @@ export function measuredOf(
   reading: MeasuredReading,
   vehicle: MeasuredVehicle,
   limits: Limits,
+  /** What a gauge in the line said, where one was read. */
+  gaugeHigh?: boolean,
 ): { readonly measured: readonly Measured[]; readonly instead: ReadonlySet<string> } {
-  const drop = dropReading(reading, vehicle, limits);
+  const drop = dropReading(reading, vehicle, limits, gaugeHigh);
   const dropChance = drop && pressureDropChance(drop);
   const soot = sootPerLitre(reading, vehicle);
   const { rows, airMbar, doubtMbar } = backPressureRows(reading);
   const backPressure = backPressureChance(rows, airMbar, doubtMbar);
   const air = airRatio(reading, vehicle, limits);
   const measured: Measured[] = [
-    ...(dropChance ? [{ id: 'dp-measured', causes: CAUSES.pressure, chance: dropChance }] : []),
+    ...(dropChance
+      ? [
+          {
+            id: 'dp-measured',
+            causes: drop.gauge ? CAUSES.pressureAndLine : CAUSES.pressure,
+            chance: dropChance,
+          },
+        ]
+      : []),
     ...(soot
       ? [{ id: 'soot-measured', causes: CAUSES.soot, chance: sootCounterChance(soot.gPerL, soot.doubt) }]
       : []),

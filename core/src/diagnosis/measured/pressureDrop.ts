@@ -1,7 +1,8 @@
-import { gainedLogDensity, logDensity, withSlip, type LogPart } from './density.ts';
+import { below, gainedLogDensity, logDensity, withSlip, type LogPart } from './density.ts';
 import {
   FILTER_STATES,
   filterStateOf,
+  isChokedElsewhere,
   PATH_STATES,
   pathStateOf,
   type CauseSet,
@@ -18,8 +19,18 @@ export interface DropSample {
   readonly ownDoubt: number;
 }
 
+/** What a gauge in the line itself said: another measure of the same gas. */
+export interface GaugeSeen {
+  /** Above its limit. */
+  readonly high: boolean;
+  readonly limitMbar: number;
+  /** What the clean filter would show where it was read, mbar. */
+  readonly cleanMbar: number;
+}
+
 export interface DropReading {
   readonly samples: readonly DropSample[];
+  readonly gauge?: GaugeSeen | undefined;
   /** What is off in all rows alike: the size of the filter, the air meter; spread of the logarithm. */
   readonly doubt: number;
 }
@@ -72,7 +83,7 @@ const WAYS: Readonly<Record<PathState, Way>> = {
     ],
   },
   low: { gains: [{ share: 1, from: 0.05, to: 0.7 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
-  high: { gains: [{ share: 1, from: 1.2, to: 8 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
+  high: { gains: [{ share: 1, from: 1.2, to: 30 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
   'wrong-range': { gains: [{ share: 1, from: 0.25, to: 4 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
   // Nearly shut it only comes late; shut, nothing comes, and gas may stand in it.
   'high-pipe': {
@@ -167,13 +178,58 @@ function workOutArrives(state: FilterState, { gains }: Way, doubt: number): Floa
   return arrives;
 }
 
+/** Flow where the gauge was read and its own reading, as the spread of the logarithm. */
+const GAUGE_DOUBT = 0.3;
+/** A gauge in the line errs seldom. */
+const GAUGE_SLIP = 0.002;
+/** Parts of a gain that is spread between two bounds. */
+const GAIN_PARTS = 8;
+
+/**
+ * What arrives where a gauge was read as well, given what the gauge said: both are of the same restriction, so that a sensor which shows
+ * far more than the gauge does is no honest one, whatever is in the filter. How well each state goes with the gauge by itself is said
+ * by the finding.
+ */
+function arrivesByGauge(
+  state: FilterState,
+  { gains }: Way,
+  doubt: number,
+  { high, limitMbar, cleanMbar }: GaugeSeen,
+): Float64Array {
+  const arrives = new Float64Array(STEPS);
+  let share = 0;
+  for (let i = 0; i < STEPS; i++) {
+    const log = GRID[i] as number;
+    const over = below(log + Math.log(cleanMbar), Math.log(limitMbar), GAUGE_DOUBT);
+    const seen = GAUGE_SLIP + (1 - 2 * GAUGE_SLIP) * (high ? over : 1 - over);
+    const weight = seen * STEP * logDensity(log, RESTRICTION[state], doubt);
+    share += weight;
+    for (const gain of gains)
+      for (let p = 0; p < GAIN_PARTS; p++) {
+        const shift = Math.log(gain.from) + ((p + 0.5) / GAIN_PARTS) * Math.log(gain.to / gain.from);
+        // Between two places of the grid it falls on both by its share.
+        const place = (log + shift - LEAST_LOG) / STEP - 0.5;
+        const at = Math.floor(place);
+        const part = (gain.share * weight) / GAIN_PARTS;
+        if (at >= 0 && at < STEPS) arrives[at] = (arrives[at] as number) + part * (1 - (place - at));
+        if (at + 1 >= 0 && at + 1 < STEPS)
+          arrives[at + 1] = (arrives[at + 1] as number) + part * (place - at);
+      }
+  }
+  return arrives.map((chance) => chance / share);
+}
+
 /**
  * The chance of a whole ΔP reading under every state of filter and way. The reading is judged by its size and by how its rows hang
  * together: nothing where flow is, the same with the engine off, falling with the flow, off by a constant all follow from it.
  * Formulas: restriction log-normal by state; ΔP = zero + sign · share arriving · restriction · clean ΔP + reading error.
  * @returns chance density (any scale) of the reading under a set of causes; nothing where no row is with gas flowing
  */
-export function pressureDropChance({ samples, doubt }: DropReading): ((set: CauseSet) => number) | undefined {
+export function pressureDropChance({
+  samples,
+  doubt,
+  gauge,
+}: DropReading): ((set: CauseSet) => number) | undefined {
   if (!samples.some(({ cleanMbar }) => cleanMbar > 0)) {
     if (samples.length === 0) return undefined;
   }
@@ -189,14 +245,20 @@ export function pressureDropChance({ samples, doubt }: DropReading): ((set: Caus
     const key = `${way.sign} ${way.zeros.map(({ share, sdMbar }) => `${share} ${sdMbar}`).join(' ')}`;
     const over = overOf.get(key) ?? GRID.map((log) => densityAt(way, way.sign * Math.exp(log)));
     overOf.set(key, over);
-    for (const state of FILTER_STATES) {
-      const arrives = arrivesOf(state, path, doubt);
-      let density = way.nothing * atNothing;
-      for (let i = 0; i < STEPS; i++) density += (arrives[i] as number) * (over[i] as number);
-      table.set(`${state} ${path}`, withSlip(density, broad, 1e-4));
-    }
+    for (const state of FILTER_STATES)
+      for (const choked of gauge ? [false, true] : [false]) {
+        // What chokes the line elsewhere shows on the gauge, and tells nothing of the filter.
+        const arrives =
+          gauge && !choked ? arrivesByGauge(state, way, doubt, gauge) : arrivesOf(state, path, doubt);
+        let density = way.nothing * atNothing;
+        for (let i = 0; i < STEPS; i++) density += (arrives[i] as number) * (over[i] as number);
+        table.set(`${state} ${path} ${choked}`, withSlip(density, broad, 1e-4));
+      }
   }
-  return (set) => table.get(`${filterStateOf(set)} ${pathStateOf(set)}`) as number;
+  return (set) =>
+    table.get(
+      `${filterStateOf(set)} ${pathStateOf(set)} ${gauge !== undefined && isChokedElsewhere(set)}`,
+    ) as number;
 }
 
 /** Used by tests: density of one restriction. */

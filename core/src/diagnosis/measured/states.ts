@@ -48,6 +48,11 @@ export const PRESSURE_CAUSES: readonly string[] = [
 const has = (set: CauseSet, cause: string, form?: string): boolean =>
   set.some((one) => one.cause === cause && (form === undefined || one.form === form));
 
+/** Something else in the line keeps the gas up: what stands before the filter is high whatever the filter is. */
+export const isChokedElsewhere = (set: CauseSet): boolean =>
+  has(set, 'downstream-restricted') ||
+  (has(set, 'catalyst-restricted') && !has(set, 'catalyst-restricted', 'between-taps'));
+
 export function filterStateOf(set: CauseSet): FilterState {
   const [soot, ash] = [has(set, 'soot-loaded'), has(set, 'ash-full')];
   const loaded = soot || ash;

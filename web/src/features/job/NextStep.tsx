@@ -27,9 +27,9 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
   const { id, why } = step;
   switch (step.do) {
     case 'scan':
-      return { title: 'Scan every module', why, act: 'Enter the codes', stage: 'codes' };
+      return { title: 'Scan every module', why, act: 'Go to the codes', stage: 'codes' };
     case 'read':
-      return { title: 'Read the pressure', why, act: 'Take the reading', stage: 'baseline' };
+      return { title: 'Read the pressure', why, act: 'Go to the reading', stage: 'baseline' };
     case 'ask':
       return {
         title: 'Ask what was seen and done before',
@@ -38,7 +38,7 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
         stage: 'intake',
       };
     case 'warm-up':
-      return { title: 'Warm it up, then read again', why, act: 'Take the reading', stage: 'baseline' };
+      return { title: 'Warm it up, then read again', why, act: 'Go to the reading', stage: 'baseline' };
     case 'check':
       return {
         title: own<string>(CHECK_LABELS, id ?? '') ?? 'Check',

@@ -14,10 +14,24 @@ import { useEntryForm } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { EMPTY_HAND, emptyRow, handReading, handValues, type HandUnits } from './handReading.ts';
 
-const ROW_NAMES = { 'key-off': 'Key on, engine off', idle: 'Idle', hold: 'Hold' } as const;
+const ROW_NAMES = {
+  'key-off': 'Key on, engine off',
+  idle: 'Idle',
+  hold: 'Hold',
+  snap: 'Snap, highest',
+  'full-load': 'Full-load pull',
+} as const;
 
-type Column = 'rpm' | 'dp' | 'air' | 'manifold' | 'temperature';
-const COLUMNS = 'grid gap-x-1.5 gap-y-1 grid-cols-2 sm:grid-cols-[8.5rem_repeat(5,minmax(0,1fr))]';
+type Column = 'rpm' | 'dp' | 'air' | 'manifold' | 'temperature' | 'back' | 'coolant';
+/** What every reading wants; what only some do folds out. */
+const USUAL: readonly Column[] = ['rpm', 'dp', 'air', 'manifold', 'temperature'];
+const MORE: readonly Column[] = ['back', 'coolant'];
+/** With the engine off only pressures say anything. */
+const AT_REST: ReadonlySet<Column> = new Set(['dp', 'manifold', 'back']);
+const COLUMNS = {
+  usual: 'grid gap-x-1.5 gap-y-1 grid-cols-2 sm:grid-cols-[8.5rem_repeat(5,minmax(0,1fr))]',
+  all: 'grid gap-x-1.5 gap-y-1 grid-cols-2 sm:grid-cols-[7rem_repeat(7,minmax(0,1fr))]',
+} as const;
 
 /** The figures of a screen typed in, in the person's units; what is not known stays empty and is assumed aloud. */
 export function HandReadingForm({
@@ -46,6 +60,9 @@ export function HandReadingForm({
   });
   const rows = useFieldArray({ control: form.control, name: 'rows' });
   const [problems, setProblems] = useState<Record<string, string>>({});
+  const [unfolded, setUnfolded] = useState(open.vehicle.fitted?.includes('back-pressure-sensor') ?? false);
+  const withMore =
+    unfolded || form.getValues('rows').some(({ back = '', coolant = '' }) => back !== '' || coolant !== '');
   const submit = form.handleSubmit(async (values) => {
     const made = handReading(values, units, purpose);
     setProblems('problems' in made ? made.problems : {});
@@ -81,42 +98,50 @@ export function HandReadingForm({
     air: `Air mass, ${unitLabel(massFlowUnit)}`,
     manifold: `Manifold, ${unitLabel(pressureUnit)} abs.`,
     temperature: `Filter, ${unitLabel(temperatureUnit)}`,
+    back: `Before turbo, ${unitLabel(pressureUnit)} abs.`,
+    coolant: `Coolant, ${unitLabel(temperatureUnit)}`,
   };
+  const columns = withMore ? [...USUAL, ...MORE] : USUAL;
+  const grid = withMore ? COLUMNS.all : COLUMNS.usual;
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-4">
       <CorrectingNotice correcting={correcting} />
       <div className="grid gap-x-1.5 gap-y-1">
-        <div
-          className={`max-sm:hidden ${COLUMNS} items-end font-head font-semibold leading-tight`}
-          aria-hidden
-        >
+        <div className={`max-sm:hidden ${grid} items-end font-head font-semibold leading-tight`} aria-hidden>
           <span>at</span>
-          {(Object.keys(labels) as Column[]).map((column) => (
+          {columns.map((column) => (
             <span key={column}>{labels[column]}</span>
           ))}
         </div>
         {rows.fields.map((row, i) => {
-          const who = row.kind === 'hold' ? `Hold ${i - 1}` : ROW_NAMES[row.kind];
+          const nth = rows.fields.slice(0, i + 1).filter(({ kind }) => kind === row.kind).length;
+          const who = row.kind === 'hold' ? `Hold ${nth}` : ROW_NAMES[row.kind];
           return (
             <div
               key={row.id}
               role="group"
               aria-label={who}
-              className={`${COLUMNS} items-center max-sm:border-t-2 max-sm:border-rule max-sm:pt-2`}
+              className={`${grid} items-center max-sm:border-t-2 max-sm:border-rule max-sm:pt-2`}
             >
               <p className="font-head font-semibold leading-tight max-sm:col-span-2">{ROW_NAMES[row.kind]}</p>
               {row.kind === 'key-off' ? (
                 <>
                   <span className="text-ink2 text-right pr-3 max-sm:hidden">0</span>
-                  {cell(i, 'dp', who)}
-                  <span className="text-sm text-ink2 sm:col-span-3 sm:pl-2 leading-tight">
-                    the sensor’s own zero; taken off every reading
+                  {columns
+                    .slice(1)
+                    .map((column) =>
+                      AT_REST.has(column) && (column === 'dp' || withMore) ? (
+                        <div key={column}>{cell(i, column, who)}</div>
+                      ) : (
+                        <span key={column} className="max-sm:hidden" />
+                      ),
+                    )}
+                  <span className="text-sm text-ink2 col-span-full leading-tight">
+                    The zero of the ΔP sensor: taken off every reading.
                   </span>
                 </>
               ) : (
-                (Object.keys(labels) as Column[]).map((column) => (
-                  <div key={column}>{cell(i, column, who)}</div>
-                ))
+                columns.map((column) => <div key={column}>{cell(i, column, who)}</div>)
               )}
             </div>
           );
@@ -145,17 +170,41 @@ export function HandReadingForm({
         >
           One more hold
         </Button>
+        <Button
+          weight="quiet"
+          className="px-0"
+          onClick={() => rows.append(emptyRow('full-load', ''))}
+          disabled={rows.fields.length >= 10}
+        >
+          A full-load pull
+        </Button>
+        <Button
+          weight="quiet"
+          className="px-0"
+          onClick={() => rows.append(emptyRow('snap', ''))}
+          disabled={rows.fields.length >= 10}
+        >
+          A snap
+        </Button>
+        {withMore ? null : (
+          <Button weight="quiet" className="px-0" onClick={() => setUnfolded(true)}>
+            Pressure before turbo, coolant
+          </Button>
+        )}
         <p className="text-sm text-ink2">
           Any speed will do: readings are compared at equal flow. Air mass says the flow best; without it the
           engine size does.
         </p>
       </div>
-      <div className="grid sm:grid-cols-[1fr_1fr_2fr] gap-4">
+      <div className="grid sm:grid-cols-[1fr_1fr_1fr_2fr] gap-4">
         <Field label="Barometer" unit={unitLabel(pressureUnit)} error={problems['barometerMbar']}>
           <input className="input-box" inputMode="decimal" {...form.register('barometer')} />
         </Field>
         <Field label="Soot value" unit="g" error={problems['sootCounterG']}>
           <input className="input-box" inputMode="decimal" {...form.register('soot')} />
+        </Field>
+        <Field label="Fill level" unit="%" error={problems['sootPercent']}>
+          <input className="input-box" inputMode="decimal" {...form.register('fill')} />
         </Field>
         <Field label="Note" error={problems['note']}>
           <input className="input-box" {...form.register('note')} />

@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { EMPTY_HAND, handReading, handValues, type HandUnits, type HandValues } from './handReading.ts';
+import {
+  EMPTY_HAND,
+  emptyRow,
+  handReading,
+  handValues,
+  type HandUnits,
+  type HandValues,
+} from './handReading.ts';
 
 const METRIC: HandUnits = { pressure: 'mbar', massFlow: 'gPerS', temperature: 'degC' };
 const IMPERIAL: HandUnits = { pressure: 'psi', massFlow: 'kgPerH', temperature: 'degF' };
@@ -27,6 +34,30 @@ describe('a hand reading', () => {
     expect(hold?.airMassGPerS).toBeCloseTo(51.9, 1);
     expect(hold?.filterC).toBeCloseTo(210, 1);
     expect(made.body.barometerMbar).toBeCloseTo(1012.8, 1);
+  });
+
+  it('takes what is read beside ΔP: before the turbo, a pull at full load, the fill level', () => {
+    const values: HandValues = {
+      ...EMPTY_HAND,
+      fill: '138',
+      rows: [
+        { ...emptyRow('key-off', '0'), back: '1004', manifold: '1001' },
+        { ...emptyRow('hold', '2500'), back: '1390', coolant: '88' },
+        { ...emptyRow('full-load', '3200'), air: '96', manifold: '2350' },
+        emptyRow('hold', '3000'),
+      ],
+    };
+    const made = handReading(values, METRIC, 'before');
+    if ('problems' in made) throw new Error(JSON.stringify(made.problems));
+    expect(made.body).toMatchObject({
+      sootPercent: 138,
+      samples: [
+        { kind: 'key-off', rpm: 0, backPressureMbar: 1004, manifoldMbar: 1001 },
+        { kind: 'hold', rpm: 2500, backPressureMbar: 1390, coolantC: 88 },
+        { kind: 'full-load', rpm: 3200, airMassGPerS: 96, manifoldMbar: 2350 },
+      ],
+    });
+    expect(handReading(handValues(made.body, METRIC), METRIC, 'before')).toEqual(made);
   });
 
   it('says at which row and column something is wrong', () => {

@@ -1,25 +1,25 @@
-import {
-  steadySamplesOf,
-  readingBodySchema,
-  type ReadingBody,
-  type SampleKind,
-} from '@white-ember/core/ledger';
+import { readingBodySchema, type ReadingBody, type ReadingSample } from '@white-ember/core/ledger';
 import { fromBase, toBase, type Unit } from '@white-ember/core/quantities';
 import { typedNumber } from '../../ui/format.ts';
 
 export interface HandRow {
-  readonly kind: SampleKind;
+  readonly kind: ReadingSample['kind'];
   readonly rpm: string;
   readonly dp: string;
   readonly air: string;
   readonly manifold: string;
   readonly temperature: string;
+  /** Before the turbine, absolute; a draft of an earlier version has no such fields. */
+  readonly back?: string;
+  readonly coolant?: string;
 }
 
 export interface HandValues {
   readonly rows: HandRow[];
   readonly barometer: string;
   readonly soot: string;
+  /** Fill level, %. */
+  readonly fill?: string;
   readonly note: string;
 }
 
@@ -29,19 +29,22 @@ export interface HandUnits {
   readonly temperature: Unit;
 }
 
-export const emptyRow = (kind: SampleKind, rpm: string): HandRow => ({
+export const emptyRow = (kind: ReadingSample['kind'], rpm: string): HandRow => ({
   kind,
   rpm,
   dp: '',
   air: '',
   manifold: '',
   temperature: '',
+  back: '',
+  coolant: '',
 });
 
 export const EMPTY_HAND: HandValues = {
   rows: [emptyRow('key-off', '0'), emptyRow('idle', ''), emptyRow('hold', '2500'), emptyRow('hold', '3000')],
   barometer: '',
   soot: '',
+  fill: '',
   note: '',
 };
 
@@ -54,15 +57,21 @@ const COLUMN: Record<string, string> = {
   airMassGPerS: 'air',
   manifoldMbar: 'manifold',
   filterC: 'temperature',
+  backPressureMbar: 'back',
+  coolantC: 'coolant',
 };
 
-/** The typed table as an entry of the ledger, in base units, or what is wrong and where. Rows without ΔP are left out. */
+/** Figures of a row beside its speed. */
+const isUsed = ({ dp, air, manifold, temperature, back, coolant }: HandRow): boolean =>
+  [dp, air, manifold, temperature, back, coolant].some((text = '') => text.trim() !== '');
+
+/** The typed table as an entry of the ledger, in base units, or what is wrong and where. Rows without a figure are left out. */
 export function handReading(
   values: HandValues,
   units: HandUnits,
   purpose: ReadingBody['purpose'],
 ): { body: ReadingBody } | { problems: HandProblems } {
-  const used = values.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.dp.trim() !== '');
+  const used = values.rows.map((row, i) => ({ row, i })).filter(({ row }) => isUsed(row));
   const base = (text: string, unit: Unit): number | undefined => {
     const typed = typedNumber(text);
     return typed === undefined ? undefined : toBase(typed, unit);
@@ -83,11 +92,14 @@ export function handReading(
         airMassGPerS: base(row.air, units.massFlow),
         manifoldMbar: base(row.manifold, units.pressure),
         filterC: base(row.temperature, units.temperature),
+        backPressureMbar: base(row.back ?? '', units.pressure),
+        coolantC: base(row.coolant ?? '', units.temperature),
       }),
     })),
     ...given({
       barometerMbar: base(values.barometer, units.pressure),
       sootCounterG: typedNumber(values.soot),
+      sootPercent: typedNumber(values.fill ?? ''),
       note: values.note.trim() === '' ? undefined : values.note,
     }),
   };
@@ -109,16 +121,19 @@ export function handValues(body: ReadingBody, units: HandUnits): HandValues {
   const typed = (value: number | undefined, unit: Unit): string =>
     value === undefined ? '' : String(Number(fromBase(value, unit).toPrecision(6)));
   return {
-    rows: steadySamplesOf(body.samples).map((sample) => ({
+    rows: body.samples.map((sample) => ({
       kind: sample.kind,
       rpm: String(sample.rpm),
       dp: typed(sample.dpMbar, units.pressure),
       air: typed(sample.airMassGPerS, units.massFlow),
       manifold: typed(sample.manifoldMbar, units.pressure),
       temperature: typed(sample.filterC, units.temperature),
+      back: typed(sample.backPressureMbar, units.pressure),
+      coolant: typed(sample.coolantC, units.temperature),
     })),
     barometer: typed(body.barometerMbar, units.pressure),
     soot: body.sootCounterG === undefined ? '' : String(body.sootCounterG),
+    fill: body.sootPercent === undefined ? '' : String(body.sootPercent),
     note: body.note ?? '',
   };
 }
