@@ -70,8 +70,9 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
       return {
         title: its?.title ?? 'Prove it',
         why: its?.why ?? why,
-        act: 'Go there',
+        act: its?.check ? 'Start this check' : 'Go there',
         stage: its?.stage ?? 'prove',
+        ...(its?.check ? { check: its.check } : {}),
       };
     }
     case 'hand-over':

@@ -1,10 +1,17 @@
+import type { CheckId } from '@white-ember/core/checks';
 import type { Stage } from '@white-ember/core/job';
 import type { EvidenceId } from '@white-ember/core/proof';
 
+export interface ToShow {
+  readonly title: string;
+  readonly why: string;
+  readonly stage: Stage;
+  /** The check that shows it, where it is one. */
+  readonly check?: CheckId;
+}
+
 /** What is still to be shown: what to do for it, why, and where. */
-export const TO_SHOW: Readonly<
-  Record<EvidenceId, { readonly title: string; readonly why: string; readonly stage: Stage }>
-> = {
+export const TO_SHOW: Readonly<Record<EvidenceId, ToShow>> = {
   before: {
     title: 'Take the before reading',
     why: 'Key off, idle and a hold; without it nothing can be proved later.',
@@ -26,13 +33,15 @@ export const TO_SHOW: Readonly<
     stage: 'checks',
   },
   hoses: {
-    title: 'Look at the hoses again',
-    why: 'A minute: each on its port, whole, clipped. They were off for the work.',
+    title: 'Recheck the hoses',
+    why: 'Each on its port, whole, clipped: they were off for the work.',
+    check: 'hoses',
     stage: 'checks',
   },
   response: {
     title: 'Check sensor and pipes again',
     why: 'Does the value come back at once, does the pipe let go?',
+    check: 'pipe-response',
     stage: 'checks',
   },
   repair: {
