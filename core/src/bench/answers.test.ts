@@ -45,7 +45,7 @@ const TELLS: readonly (readonly [fault: Fault, check: CheckId, finding: string])
   [{ id: 'intake-leak', severity: 0.8 }, 'intake-smoke', 'smoke-before'],
   [{ id: 'charge-leak', severity: 0.8 }, 'intake-smoke', 'smoke-behind'],
   [{ id: 'air-meter-failed', severity: 0.8, form: 'low' }, 'air-mass', 'air-low'],
-  [{ id: 'boost-leak', severity: 0.8 }, 'turbo', 'shaft-worn'],
+  [{ id: 'turbocharger-worn', severity: 0.8 }, 'turbo', 'shaft-worn'],
   [{ id: 'vanes-stuck', severity: 0.8, form: 'open' }, 'vane-sweep', 'vanes-still'],
   [{ id: 'egr-stuck-open', severity: 0.7 }, 'egr', 'egr-open'],
   [{ id: 'egr-cooler-fouled', severity: 0.8 }, 'egr', 'egr-hot'],

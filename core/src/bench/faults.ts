@@ -29,7 +29,7 @@ export const FAULT_IDS = [
   'intake-leak',
   'charge-leak',
   'air-meter-failed',
-  'boost-leak',
+  'turbocharger-worn',
   'vanes-stuck',
   'egr-stuck-open',
   'egr-cooler-fouled',
@@ -219,7 +219,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
       wear.airMeter.gain = form === 'low' ? 1 - 0.6 * severity : 1 + 0.8 * severity;
     },
   },
-  'boost-leak': {
+  'turbocharger-worn': {
     label: 'Turbocharger worn: little boost',
     wears: (wear, severity) => {
       wear.turboEfficiency = 1 - 0.8 * severity;

@@ -32,7 +32,7 @@ const GROUPS: Partial<Record<FaultId, Group>> = {
   'intake-leak': 'air',
   'charge-leak': 'air',
   'air-meter-failed': 'air',
-  'boost-leak': 'air',
+  'turbocharger-worn': 'air',
   'vanes-stuck': 'air',
   'egr-stuck-open': 'air',
   'egr-cooler-fouled': 'air',
@@ -127,7 +127,7 @@ const SIGNS: Readonly<Record<FaultId, Signs>> = {
   'charge-leak': ({ severity }) => when(severity >= 0.75, 'maf-high-for-speed'),
   'air-meter-failed': ({ severity, form }) =>
     when(severity >= 0.6, form === 'high' ? 'maf-high-for-speed' : 'maf-low-for-speed'),
-  'boost-leak': nothing,
+  'turbocharger-worn': nothing,
   'vanes-stuck': nothing,
   'egr-stuck-open': nothing,
   'egr-cooler-fouled': nothing,

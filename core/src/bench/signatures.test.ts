@@ -118,7 +118,7 @@ describe('what no single log shows, the vehicle does', () => {
   });
 
   it.each([
-    ['boost-leak', undefined],
+    ['turbocharger-worn', undefined],
     ['vanes-stuck', 'open'],
     ['charge-leak', undefined],
   ] as const)('%s %s: less boost in a pull, and the code for it', (id, form) => {

@@ -1,3 +1,4 @@
+import { causeNow } from './formerCauses.ts';
 import { KNOWN_CAUSES, KNOWN_FINDINGS } from './vocabulary.ts';
 
 /** Measured values, which stand by their size. */
@@ -23,4 +24,4 @@ export const formSentence = (cause: string, form: string | undefined): string | 
   form === undefined ? undefined : FORMS.get(`${cause}:${form}`);
 
 /** A cause or finding in its plain sentence; what no table knows is said as it was written. */
-export const sentenceOf = (id: string): string => SENTENCES.get(id) ?? id;
+export const sentenceOf = (id: string): string => SENTENCES.get(causeNow(id)) ?? id;

@@ -1,8 +1,8 @@
 import { cardOf, CHECK_IDS, type CautionId, type CheckId, type KitId } from '../checks/index.ts';
 import { codeMeaning, isActive, type ListedCode } from '../codes/index.ts';
-import { own } from '../text/index.ts';
 import type { PartId, UsePattern } from '../ledger/index.ts';
 import { CAUSES } from './data/causes.ts';
+import { causeNow } from './formerCauses.ts';
 import { CHECK_OUTCOMES } from './data/checkOutcomes.ts';
 import { CODE_FINDINGS } from './data/codeFindings.ts';
 import { LOG_FINDINGS } from './data/logFindings.ts';
@@ -255,7 +255,7 @@ const SETTLED = 1e-5;
 /** How distance and use shift the chances before anything is seen; factors of ours, on the odds. */
 function factor(id: string, { distanceKm, use }: VehicleUse): number {
   const far = distanceKm === undefined ? 1 : distanceKm > 200_000 ? 2.2 : distanceKm < 60_000 ? 0.4 : 1;
-  if (['ash-full', 'dosing-injector-blocked', 'boost-leak', 'injector-over-fuelling'].includes(id))
+  if (['ash-full', 'dosing-injector-blocked', 'turbocharger-worn', 'injector-over-fuelling'].includes(id))
     return far;
   if (id === 'short-trips') return use === 'short-trips' ? 6 : use === 'long' ? 0.15 : 1;
   if (id === 'soot-loaded') return use === 'short-trips' ? 1.5 : use === 'long' ? 0.7 : 1;
@@ -274,7 +274,11 @@ const GUESS_JOBS = 4;
 
 function ofFamily(id: string, prior: number, { family }: VehicleUse): number {
   if (!family || family.jobs <= 0) return prior;
-  const found = Math.min(own(family.confirmed, id) ?? 0, family.jobs);
+  const counted = Object.entries(family.confirmed).reduce(
+    (sum, [cause, count]) => sum + (causeNow(cause) === id ? count : 0),
+    0,
+  );
+  const found = Math.min(counted, family.jobs);
   return Math.max(prior, (GUESS_JOBS * prior + found) / (GUESS_JOBS + family.jobs));
 }
 

@@ -25,7 +25,7 @@ export const REPAIR_COSTS: Readonly<Record<string, RepairCost>> = {
   'intake-leak': { minutes: 30, parts: 60 },
   'charge-leak': { minutes: 40, parts: 60 },
   'air-meter-failed': { minutes: 20, parts: 120 },
-  'boost-leak': { minutes: 300, parts: 900 },
+  'turbocharger-worn': { minutes: 300, parts: 900 },
   'vanes-stuck': { minutes: 180, parts: 60 },
   'egr-stuck-open': { minutes: 120, parts: 260 },
   'egr-stuck-shut': { minutes: 120, parts: 260 },

@@ -1,6 +1,6 @@
 import { judgeCheck, type CheckContext, type CheckJudgement } from '../checks/index.ts';
 import { own } from '../text/index.ts';
-import { evidenceOfOutcome, KNOWN_CHECKS } from '../diagnosis/index.ts';
+import { evidenceOfOutcome, KNOWN_CHECKS, causeNow } from '../diagnosis/index.ts';
 import {
   entriesOfKind,
   type BodyOf,
@@ -73,9 +73,9 @@ export const wasFound = ({ state }: SaidCause): boolean => state === 'confirmed'
 
 /** The last word on each cause. */
 export function causesSaid(entries: readonly Entry[]): SaidCause[] {
-  const last = new Map(entriesOfKind(entries, 'cause').map((entry) => [entry.body.cause, entry]));
-  return [...last.values()].map((entry) => ({
-    cause: entry.body.cause,
+  const last = new Map(entriesOfKind(entries, 'cause').map((entry) => [causeNow(entry.body.cause), entry]));
+  return [...last].map(([cause, entry]) => ({
+    cause,
     state: entry.body.state,
     why: entry.body.why,
     entry,

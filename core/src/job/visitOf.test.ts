@@ -39,7 +39,7 @@ describe('what a job leaves in the memory of its vehicle', () => {
       said('charge-leak', 'confirmed'),
       said('charge-leak', 'put-right'),
       said('dp-hoses-crossed', 'confirmed'),
-      said('boost-leak', 'ruled-out'),
+      said('turbocharger-worn', 'ruled-out'),
       work('drive-regeneration'),
       work('chemical-clean'),
       madeReading('after', { sootG: 2 }),

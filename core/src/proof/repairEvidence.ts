@@ -62,7 +62,7 @@ const SHOWN_BY: Readonly<Record<string, readonly (readonly [check: string, good:
     ['air-mass', 'air-fits'],
   ],
   'air-meter-failed': [['air-mass', 'air-fits']],
-  'boost-leak': [['turbo', 'shaft-good']],
+  'turbocharger-worn': [['turbo', 'shaft-good']],
   'vanes-stuck': [['vane-sweep', 'vanes-move']],
   'egr-stuck-open': [['egr', 'egr-good']],
   'egr-stuck-shut': [['egr', 'egr-good']],

@@ -88,7 +88,7 @@ const AIR_CAUSES: ReadonlySet<string> = new Set([
   'charge-leak',
   'air-meter-failed',
   'egr-stuck-open',
-  'boost-leak',
+  'turbocharger-worn',
   'vanes-stuck',
 ]);
 

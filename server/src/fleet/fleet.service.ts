@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import type { FleetCauses, FleetPage, fleetQuerySchema } from '@white-ember/core/contract';
+import { causeNow, FORMER_CAUSES } from '@white-ember/core/diagnosis';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { limitsInForce } from '../limits/limits.service.ts';
 import { refreshOutlooks } from '../outlook/outlook.service.ts';
@@ -76,11 +77,11 @@ export async function fleetCauses(db: DataSource, workshopId: string): Promise<F
     [workshopId],
   );
   const causes = await db.query<CauseRow[]>(
-    `SELECT v.family, c->>'cause' AS cause, count(*)::int AS jobs,
+    `SELECT v.family, coalesce($2::jsonb->>(c->>'cause'), c->>'cause') AS cause, count(*)::int AS jobs,
             count(*) FILTER (WHERE (c->>'open')::boolean)::int AS open
        FROM vehicle_outlook o JOIN vehicle v ON v.id = o.vehicle_id CROSS JOIN LATERAL jsonb_array_elements(o.causes) c
       WHERE o.workshop_id = $1 GROUP BY 1, 2 ORDER BY jobs DESC, cause`,
-    [workshopId],
+    [workshopId, JSON.stringify(FORMER_CAUSES)],
   );
   const back = await db.query<
     { id: string; plate: string; family: string; back: Omit<Listed, 'vehicleId'> }[]
@@ -94,7 +95,7 @@ export async function fleetCauses(db: DataSource, workshopId: string): Promise<F
   );
   const counted = new Map<string | undefined, number>();
   for (const { back: one } of back)
-    for (const cause of one.causes.length === 0 ? [undefined] : one.causes)
+    for (const cause of one.causes.length === 0 ? [undefined] : one.causes.map(causeNow))
       counted.set(cause, (counted.get(cause) ?? 0) + 1);
   const limits = await limitsInForce(db.manager, workshopId, '');
   return {

@@ -45,7 +45,7 @@ charge-leak                 | 0.08 | The charge pipes leak behind the compressor
 air-meter-failed            | 0.08 | The air meter reads wrong                              | dirt and age
   low | .5 | It reads low | dirt on the element
   high | .5 | It reads high | another housing, or age
-boost-leak                  | 0.11 | The turbocharger is worn                               | high distances, oil
+turbocharger-worn                  | 0.11 | The turbocharger is worn                               | high distances, oil
 vanes-stuck                 | 0.08 | The turbine’s vanes are stuck                          | soot, standing
   open | .5 | They stand open | soot
   shut | .5 | They stand nearly shut | soot

@@ -7,7 +7,7 @@ short-trips             | soot-loaded | it never gets hot enough to burn off wha
 charge-leak             | soot-loaded | air is lost behind the compressor; too little air; soot
 intake-leak             | soot-loaded | air that is not counted; recirculation and fuel are set wrongly; soot, and the code holds regeneration off
 air-meter-failed        | soot-loaded | the air is counted wrongly; recirculation and fuel are set wrongly; soot
-boost-leak              | soot-loaded | too little boost; too little air; soot
+turbocharger-worn              | soot-loaded | too little boost; too little air; soot
 vanes-stuck             | soot-loaded | boost comes late or not at all; too little air; soot
 egr-stuck-open          | soot-loaded | exhaust gas takes the place of air; too little oxygen; soot
 egr-cooler-fouled       | soot-loaded | recirculated gas comes back hot and thin; less air; soot

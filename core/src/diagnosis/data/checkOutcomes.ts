@@ -54,7 +54,7 @@ air-mass | 4 | 0 | air-fits
   air-low             | 0.0002 | intake-leak .997 air-meter-failed:low .997 egr-stuck-open .6 | Less air than speed and pressure call for | not counted, or gas in its place
   air-high            | 0.0015 | charge-leak .997 air-meter-failed:high .997 sensor-wiring:supply .77 air-meter-failed:low .04 -intake-leak .95 | More air than speed and pressure call for | lost behind, or reads high
 turbo | 12 | 3 | shaft-good
-  shaft-worn          | 0.0002 | boost-leak .997 oil-in-exhaust .02 | The shaft wobbles or drags | worn
+  shaft-worn          | 0.0002 | turbocharger-worn .997 oil-in-exhaust .02 | The shaft wobbles or drags | worn
 vane-sweep | 6 | 1 | vanes-move
   vanes-still         | 0.0002 | vanes-stuck .997 | No change of the note in the sweep | stuck
 egr | 10 | 2 | egr-good

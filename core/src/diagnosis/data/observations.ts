@@ -1,17 +1,17 @@
 /** What people see, hear and know. A line: id | leak | links | sentence | why so. */
 export const OBSERVATIONS = `
-power-limited        | 0.03 | soot-loaded .78 catalyst-restricted:between-taps .5 counter-not-reset .44 dp-sensor-failed .43 sensor-wiring .43 ash-full .28 downstream-restricted .2 boost-leak .19 vanes-stuck .18 manifold-sensor-failed .15 charge-leak .14 short-trips .12 back-pressure-sensor-failed .1 air-meter-failed .1 intake-leak .08 | Power is limited | the computer protects, or there is no air
+power-limited        | 0.03 | soot-loaded .78 catalyst-restricted:between-taps .5 counter-not-reset .44 dp-sensor-failed .43 sensor-wiring .43 ash-full .28 downstream-restricted .2 turbocharger-worn .19 vanes-stuck .18 manifold-sensor-failed .15 charge-leak .14 short-trips .12 back-pressure-sensor-failed .1 air-meter-failed .1 intake-leak .08 | Power is limited | the computer protects, or there is no air
 filter-lamp          | 0.05 | soot-loaded .83 catalyst-restricted:between-taps .6 dp-hoses-crossed .65 dp-sensor-failed .58 counter-not-reset .47 dp-hose-off .45 short-trips .43 sensor-wiring .39 ash-full .39 high-pipe-blocked .23 filter-cracked .2 dosing-injector-blocked .14 injector-over-fuelling .12 downstream-restricted .11 low-pipe-blocked .1 | The filter’s lamp is on | counting, pressure, or a circuit
-black-smoke          | 0.02 | charge-leak .45 injector-over-fuelling .4 egr-stuck-open .25 filter-cracked .4 air-meter-failed .2 boost-leak .3 back-pressure-sensor-failed .25 back-pressure-pipe-blocked .25 vanes-stuck .3 | Black smoke | too little air, too much fuel, and a filter that lets it pass
-blue-smoke           | 0.01 | oil-in-exhaust .6 boost-leak .2 | Blue smoke | oil
-oil-used             | 0.03 | oil-in-exhaust .68 boost-leak .25 | It uses oil | seals and rings
+black-smoke          | 0.02 | charge-leak .45 injector-over-fuelling .4 egr-stuck-open .25 filter-cracked .4 air-meter-failed .2 turbocharger-worn .3 back-pressure-sensor-failed .25 back-pressure-pipe-blocked .25 vanes-stuck .3 | Black smoke | too little air, too much fuel, and a filter that lets it pass
+blue-smoke           | 0.01 | oil-in-exhaust .6 turbocharger-worn .2 | Blue smoke | oil
+oil-used             | 0.03 | oil-in-exhaust .68 turbocharger-worn .25 | It uses oil | seals and rings
 oil-level-high       | 0.03 | oil-counter:diluted .7 dosing-injector-blocked .25 injector-over-fuelling .15 short-trips .12 | The oil level has risen | fuel of failed regenerations
 oil-counter-zero     | 0.01 | oil-counter:counter .9 | The oil counter stands at zero | it was not set back
 fuel-lamp            | 0.01 | fuel-low .94 | The tank is nearly empty | as it says
 short-trips-told     | 0.25 | short-trips .85 | Mostly short or slow trips | as the customer tells
 high-distance        | 0.25 | ash-full .6 dosing-injector-blocked .1 oil-in-exhaust .1 | Over 200 000 km with this filter | ash goes with distance
-whistle              | 0.03 | charge-leak .5 intake-leak .35 boost-leak .25 | A whistle or hiss under load | air where none should go
-lag                  | 0.03 | charge-leak .35 boost-leak .5 vanes-stuck .4 egr-stuck-open .15 downstream-restricted .25 catalyst-restricted .3 back-pressure-sensor-failed .35 back-pressure-pipe-blocked .35 | It is slow to pull away | boost comes late
+whistle              | 0.03 | charge-leak .5 intake-leak .35 turbocharger-worn .25 | A whistle or hiss under load | air where none should go
+lag                  | 0.03 | charge-leak .35 turbocharger-worn .5 vanes-stuck .4 egr-stuck-open .15 downstream-restricted .25 catalyst-restricted .3 back-pressure-sensor-failed .35 back-pressure-pipe-blocked .35 | It is slow to pull away | boost comes late
 choked-high-revs     | 0.03 | vanes-stuck .25 catalyst-restricted .55 downstream-restricted .55 ash-full .1 | It chokes at high revs | gas cannot leave
 slow-to-warm         | 0.03 | thermostat-stuck-open .7 | It is slow to warm, the heater is weak | coolant goes round at once
 rough-idle           | 0.03 | injector-over-fuelling .6 egr-stuck-open .1 | It idles roughly, or knocks | one cylinder gets more than the others
