@@ -1,6 +1,8 @@
+import { PROVEN_PATH } from '@white-ember/core/testing';
 import {
   addEntries,
   expect,
+  handReading,
   newJob,
   openJob,
   proveSensorAndHoses,
@@ -273,4 +275,65 @@ test('a photo is kept by its content, a file that only calls itself one is refus
     .getByLabel('Take or choose a photo')
     .setInputFiles({ name: 'b.png', mimeType: 'image/png', buffer: Buffer.from('not a picture at all') });
   await expect(page.getByText('This file is no photo')).toBeVisible();
+});
+
+test('a ΔP that never moves: nothing is offered for the filter, the sensor is found dead and confirmed by one tap; read again, cleaned, proved', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  const id = await newJob(page, site, 'FL 012');
+  await stage(page, 'Baseline');
+  await enterReading(
+    page,
+    {
+      'Key on, engine off': { ΔP: '0' },
+      Idle: { rpm: '800', ΔP: '0' },
+      'Hold 1': { rpm: '2500', ΔP: '0' },
+      'Hold 2': { rpm: '3000', ΔP: '0' },
+    },
+    'Enter the before reading',
+  );
+
+  // The sensor first, and the filter is left out of it.
+  const next = page.getByRole('region', { name: 'Next step' });
+  await expect(next.getByRole('button', { name: 'Start this check' })).toBeVisible();
+  await stage(page, 'Decide');
+  await expect(page.getByText('Not to be decided yet')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Do it: chemical clean/ })).toBeHidden();
+  await addEntries(page, site, id, [
+    {
+      kind: 'check',
+      check: 'dp-electrical',
+      values: { batteryV: 12.6, supplyV: 5, groundFromPlusV: 12.6, signalV: 0 },
+    },
+  ]);
+  await page.reload();
+  const likely = page.getByRole('list', { name: 'Likely causes' }).getByRole('listitem').first();
+  await expect(likely).toContainText('The ΔP sensor has failed');
+  await likely.click();
+  await likely.getByRole('button', { name: 'Confirm this cause' }).click();
+  await expect(next).toContainText('Repair: the ΔP sensor has failed');
+
+  // A new one, and what it shows.
+  await addEntries(page, site, id, [
+    { kind: 'work', work: 'sensor-replaced', what: 'ΔP sensor', part: 'dp-sensor' },
+    { kind: 'cause', cause: 'dp-sensor-failed', state: 'put-right', why: 'New sensor' },
+    ...PROVEN_PATH,
+    handReading(70),
+  ]);
+  await page.reload();
+  await expect(page.getByText('Not to be decided yet')).toBeHidden();
+  await page.getByRole('button', { name: /^Do it: chemical clean/ }).click();
+  await expect(next).toContainText('Chemical clean');
+  await addEntries(page, site, id, [
+    { kind: 'work', work: 'chemical-clean', what: 'One fill', by: 'high-pipe' },
+    handReading(9, 'after'),
+    ...PROVEN_PATH,
+    { kind: 'drive', distanceKm: 12, powerLimitGone: true, reportedBy: 'technician' },
+    { kind: 'code-scan', when: 'after-drive', codes: [] },
+  ]);
+  await page.goto(`${site.address}/jobs/${id}?stage=prove`);
+  await expect(page.getByRole('heading', { name: /^Proved/ })).toBeVisible();
+  await expect(next).toContainText('Hand over');
 });

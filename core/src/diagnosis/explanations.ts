@@ -1,4 +1,5 @@
 import { ALIKE, CHAINS } from './data/chains.ts';
+import { withinSentence } from '../text/index.ts';
 import type { Network } from './network.ts';
 
 export interface Chain {
@@ -90,6 +91,6 @@ export function chainsAmong(
   ).map(({ cause, consequence, steps }) => ({
     cause,
     consequence,
-    sentence: [sentenceOf(cause), ...steps, sentenceOf(consequence).toLowerCase()].join(' → '),
+    sentence: [sentenceOf(cause), ...steps, withinSentence(sentenceOf(consequence))].join(' → '),
   }));
 }

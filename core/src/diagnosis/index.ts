@@ -47,6 +47,7 @@ export {
   type CaseEvidence,
   type CaseFacts,
 } from './caseEvidence.ts';
+export { confirmation } from './confirmation.ts';
 export { causeNow, FORMER_CAUSES } from './formerCauses.ts';
 export { formSentence, sentenceOf } from './sentences.ts';
 export {

@@ -35,3 +35,7 @@ export const nameText = (what: string, max: number) =>
  */
 export const own = <T>(record: Readonly<Partial<Record<string, T>>>, name: string): T | undefined =>
   Object.hasOwn(record, name) ? record[name] : undefined;
+
+/** A sentence within another: its first word small, unless it is a sign or an abbreviation (ΔP, EGT). */
+export const withinSentence = (sentence: string): string =>
+  /^(?:\p{Lu}\p{Ll}|[AI] )/u.test(sentence) ? sentence.charAt(0).toLowerCase() + sentence.slice(1) : sentence;

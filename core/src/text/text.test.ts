@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { freeText, printable } from './index.ts';
+import { freeText, printable, withinSentence } from './index.ts';
 
 describe('text from outside', () => {
   it('quotes what cannot be printed or stored by a sign in its place: a NUL ends a row of the database', () => {
@@ -17,4 +17,10 @@ describe('text from outside', () => {
       }),
     );
   });
+});
+
+it('a sentence within another keeps signs and abbreviations as they are', () => {
+  expect(
+    ['The ΔP sensor has failed', 'ΔP moves late', 'EGT 2 has failed', 'A hose is off'].map(withinSentence),
+  ).toEqual(['the ΔP sensor has failed', 'ΔP moves late', 'EGT 2 has failed', 'a hose is off']);
 });

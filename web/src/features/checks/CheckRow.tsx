@@ -1,6 +1,7 @@
 import { CHECK_LABELS, KIT, type CheckCard } from '@white-ember/core/checks';
 import { KNOWN_CHECKS, type ProposedCheck } from '@white-ember/core/diagnosis';
 import type { MadeCheck } from '@white-ember/core/job';
+import { withinSentence } from '@white-ember/core/text';
 import { outcomeWords } from './outcomeWords.ts';
 
 const PROMPT_BITS = 0.02;
@@ -54,7 +55,7 @@ export function CheckRow({
                 ? [card.needs.map((kit) => KIT[kit]).join(', ')]
                 : ['needs nothing']),
             ...(likely
-              ? [`${Math.round(100 * likely.probability)} %: ${outcomeWords(likely.outcome).toLowerCase()}`]
+              ? [`${Math.round(100 * likely.probability)} %: ${withinSentence(outcomeWords(likely.outcome))}`]
               : proposed && proposed.bits < PROMPT_BITS
                 ? ['would hardly tell anything now']
                 : []),

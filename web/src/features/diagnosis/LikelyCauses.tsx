@@ -1,8 +1,11 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
+import { confirmation, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
 import { caseOfJob } from '@white-ember/core/job';
+import { withinSentence } from '@white-ember/core/text';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
+import { Button } from '../../ui/Button.tsx';
+import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 
@@ -14,8 +17,9 @@ const LEAST_WEIGHT = 0.1;
 const HOLDS = 0.75;
 
 /** What is likely behind it, each with what speaks for and against, and how it hangs together. */
-export function LikelyCauses({ open }: { open: OpenJob }) {
+export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolean }) {
   const diagnosis = useDiagnosis(open);
+  const addEntry = useAddEntry(open.job.id);
   if (!diagnosis) return null;
   const likely = diagnosis.posterior.causes.filter(({ probability }) => probability >= LEAST).slice(0, SHOWN);
   const [best] = diagnosis.explanations;
@@ -24,14 +28,29 @@ export function LikelyCauses({ open }: { open: OpenJob }) {
       <h2 className="text-lg mb-1">Most likely, as it came</h2>
       <ul aria-label="Likely causes" className="grid gap-1">
         {likely.map((cause) => (
-          <Likely key={cause.id} cause={cause} evidence={diagnosis.evidence} />
+          <Likely
+            key={cause.id}
+            cause={cause}
+            evidence={diagnosis.evidence}
+            onConfirm={
+              canWork && !open.derived.causes.some((said) => said.cause === cause.id)
+                ? () =>
+                    void addEntry({
+                      kind: 'cause',
+                      cause: cause.id,
+                      state: 'confirmed',
+                      why: confirmation(diagnosis, cause.id),
+                    })
+                : undefined
+            }
+          />
         ))}
       </ul>
       {likely.length === 0 ? <p className="text-ink2">Nothing stands out yet.</p> : null}
       {best && best.roots.length > 0 && best.probability >= HOLDS ? (
         <p className="text-[15px] mt-2 border-l-8 border-ink pl-2">
           One explanation holds, {Math.round(100 * best.probability)} %:{' '}
-          {best.roots.map(sentenceOf).join('; ').toLowerCase()}.
+          {best.roots.map((root) => withinSentence(sentenceOf(root))).join('; ')}.
         </p>
       ) : null}
       <PutRight open={open} heldOff={revsHeldOff(diagnosis.evidence)} />
@@ -91,9 +110,12 @@ function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefine
 function Likely({
   cause: { id, probability, form, reasons },
   evidence,
+  onConfirm,
 }: {
   cause: Diagnosis['posterior']['causes'][number];
   evidence: Diagnosis['evidence'];
+  /** Absent where it was said before, or nothing can be entered. */
+  onConfirm: (() => void) | undefined;
 }) {
   const percent = Math.round(100 * probability);
   return (
@@ -124,6 +146,11 @@ function Likely({
               </li>
             ))}
         </ul>
+        {onConfirm ? (
+          <Button className="mb-2" onClick={onConfirm}>
+            Confirm this cause
+          </Button>
+        ) : null}
       </details>
     </li>
   );

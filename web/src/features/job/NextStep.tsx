@@ -1,14 +1,15 @@
 import { useCallback, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { CHECK_LABELS } from '@white-ember/core/checks';
-import { sentenceOf } from '@white-ember/core/diagnosis';
+import { confirmation, sentenceOf } from '@white-ember/core/diagnosis';
 import type { Step } from '@white-ember/core/guide';
 import { TREATMENT_LABELS, type Stage } from '@white-ember/core/job';
 import type { EvidenceId } from '@white-ember/core/proof';
-import { own } from '@white-ember/core/text';
+import { own, withinSentence } from '@white-ember/core/text';
 import { Button } from '../../ui/Button.tsx';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
 import { TO_SHOW } from './toShow.ts';
+import { useAddEntry } from './useAddEntry.ts';
 import type { OpenJob } from './useJob.ts';
 
 const isToShow = (id: string | undefined): id is EvidenceId => id !== undefined && Object.hasOwn(TO_SHOW, id);
@@ -20,6 +21,8 @@ interface Told {
   readonly act: string;
   readonly stage: Stage;
   readonly check?: string;
+  /** A cause that the button confirms. */
+  readonly confirms?: string;
 }
 
 /** What a step is called, and where it is done. */
@@ -50,10 +53,11 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
     case 'repair': {
       const said = derived.causes.some(({ cause, state }) => cause === id && state === 'confirmed');
       return {
-        title: `${said ? 'Repair' : 'Confirm and repair'}: ${sentenceOf(id ?? '').toLowerCase()}`,
+        title: `${said ? 'Repair' : 'Confirm and repair'}: ${withinSentence(sentenceOf(id ?? ''))}`,
         why,
         act: said ? 'Enter the repair' : 'Confirm it',
         stage: said ? 'treat' : 'decide',
+        ...(said || id === undefined ? {} : { confirms: id }),
       };
     }
     case 'treat':
@@ -89,9 +93,17 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
   const { id: jobId } = open.job;
   const next = judgement?.next && tell(judgement.next, open.derived);
   const path = next ? pathOf(jobId, next) : undefined;
+  const addEntry = useAddEntry(jobId);
   const go = useCallback(() => {
-    if (path !== undefined) void navigate(path);
-  }, [navigate, path]);
+    if (next?.confirms !== undefined && judgement)
+      void addEntry({
+        kind: 'cause',
+        cause: next.confirms,
+        state: 'confirmed',
+        why: confirmation(judgement.diagnosis, next.confirms),
+      });
+    else if (path !== undefined) void navigate(path);
+  }, [navigate, path, next?.confirms, judgement, addEntry]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;

@@ -23,7 +23,7 @@ export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean 
   );
   return (
     <div className="grid gap-5 content-start">
-      {derived.signedOff || derived.after ? null : <LikelyCauses open={open} />}
+      {derived.signedOff || derived.after ? null : <LikelyCauses open={open} canWork={canWork} />}
       <HeldOff open={open} />
       <section>
         <h2 className="text-lg mb-2">What the readings say</h2>
