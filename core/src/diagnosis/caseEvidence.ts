@@ -42,9 +42,6 @@ export interface CaseEvidence {
   readonly unknown: readonly string[];
 }
 
-/** At twice the level at which a regeneration is asked for it is over-full, whatever the grams. */
-const OVER_FULL_PERCENT = 200;
-
 const FINDING_IDS = new Set(KNOWN_FINDINGS.map(({ id }) => id));
 
 /** The figures of a case as a reading: the reading itself, or the few figures that were told. */
@@ -78,7 +75,7 @@ function isOverFull(
   { displacementL, geometry }: MeasuredVehicle,
   limits: Limits,
 ): boolean {
-  if (sootPercent !== undefined && sootPercent >= OVER_FULL_PERCENT) return true;
+  if (sootPercent !== undefined && sootPercent >= limits.overFullPercent) return true;
   if (sootCounterG === undefined) return false;
   if (geometry) return sootCounterG / filterVolumeL(geometry) > limits.sootHighGPerL;
   return displacementL === undefined

@@ -79,8 +79,6 @@ const MAY_RESET = 0.3;
 const CRACKED = 0.6;
 /** How surely an outcome follows from a cause to be the cause itself. */
 const SHOWS = 0.9;
-/** No pressure before a turbine at rest: a sensor that shows it is dead, mbar. */
-const DEAD_MBAR = 2500;
 /** Checks after which the pressure shown is that of the filter. */
 const PROVES_PATH: ReadonlySet<string> = new Set([
   'dp-swap',
@@ -195,7 +193,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     },
     seen: seenCauses(evidence),
     pathProven,
-    sensorKilled: atRest !== undefined && atRest > DEAD_MBAR,
+    sensorKilled: atRest !== undefined && atRest > limits.deadBackPressureMbar,
     noRevs: revsHeldOff(evidence),
     pathLies,
     treatments: choice.filter(({ allowed }) => allowed).map(({ treatment }) => treatment),

@@ -120,6 +120,15 @@ export const CHECK_LIMITS = {
     group: 'check',
     reason: 'Classes of the sensors, the meter and its leads together; tighter than a wrong one ever is.',
   },
+  deadBackPressureMbar: {
+    label: 'Pressure before the turbine at rest that only a dead sensor shows, above',
+    unit: 'mbar',
+    value: 2500,
+    low: 1200,
+    high: 10_000,
+    group: 'check',
+    reason: 'At rest there is the air outside; a broken element shows its end of scale.',
+  },
   gaugeHighMbar: {
     label: 'Gauge before the filter or catalyst in a standing hold, high above',
     unit: 'mbar',

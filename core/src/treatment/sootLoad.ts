@@ -18,9 +18,6 @@ export interface SootLoad {
   readonly by: string;
 }
 
-/** A soot counter may be off by as much upwards, where the pressure does not contradict it. */
-const COUNTER_DOUBT = 1.5;
-
 /**
  * The most soot that a reading leaves room for, g and g/L: the upper end (90 %) of the estimate by pressure in its
  * hold of most flow, or the engine computer's figure if that is more and not left aside.
@@ -37,8 +34,9 @@ export function mostSoot(
   const counter = counterIsStale ? 0 : (reading.sootCounterG ?? 0);
   const { lowG, highG } = estimate.value;
   // A second measure that agrees narrows the first: what both leave room for.
-  if (counter > 0 && COUNTER_DOUBT * counter >= lowG && counter <= highG) {
-    const grams = Math.min(highG, COUNTER_DOUBT * counter);
+  const most = (1 + context.limits.counterTooLowPercent / 100) * counter;
+  if (counter > 0 && most >= lowG && counter <= highG) {
+    const grams = Math.min(highG, most);
     return success({ grams, gPerL: grams / volumeL, by: 'pressure and counter, which agree' });
   }
   return success(
