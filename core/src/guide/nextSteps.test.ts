@@ -65,6 +65,20 @@ describe('the next step of a job', () => {
     expect(then.findIndex((step) => step.startsWith('check'))).not.toBe(0);
   });
 
+  it('is the treatment that was chosen once the sensor that hid the filter is put right and it was read anew', () => {
+    const repaired: readonly EntryBody[] = [
+      DEAD,
+      { kind: 'work', work: 'sensor-replaced', what: 'ΔP sensor', part: 'dp-sensor' },
+      { kind: 'cause', cause: 'dp-sensor-failed', state: 'put-right', why: 'New sensor' },
+      ...PROVEN_PATH,
+      madeReading('before', { sootG: 32 }),
+    ];
+    expect(steps(judged(...repaired))[0]).not.toMatch(/^prove/);
+    const chosen = judged(...repaired, { kind: 'treatment-chosen', treatment: 'chemical' });
+    expect(steps(chosen)).toContain('treat chemical');
+    expect(steps(chosen)[0]).not.toMatch(/^prove/);
+  });
+
   it('never holds revs with fuel in the oil', () => {
     const diluted = judged(madeReading('before', { sootG: 12 }), {
       kind: 'check',

@@ -165,6 +165,9 @@ export function nextSteps(facts: GuideFacts): Step[] {
   if (facts.stage === 'treated' && !facts.notCured) prove();
   if (known.warm === false)
     steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine tells little of the filter' });
+  // What a person chose is done before other looks.
+  if (facts.stage === 'before' && facts.chosen !== undefined)
+    steps.push({ do: 'treat', id: facts.chosen, why: 'It was chosen for this filter' });
   const settle = checks.filter(({ check, minutes }) => PATH_CHECKS.has(check) && minutes <= SHORT_MIN);
   const worth = checks.filter(({ lossPerMinute }) => lossPerMinute >= WORTH_A_MINUTE);
   const [treatment] = facts.treatments;
@@ -197,9 +200,8 @@ export function nextSteps(facts: GuideFacts): Step[] {
     if (!steps.some(({ id }) => id === one.check)) steps.push(asCheck(one, 'It changes what would be done'));
   if (facts.stage === 'treated') {
     if (facts.notCured) prove();
-  } else if (facts.chosen !== undefined)
-    steps.push({ do: 'treat', id: facts.chosen, why: 'It was chosen for this filter' });
-  else if (toTreat) steps.push({ do: 'treat', id: treatment, why: 'What is known decides it' });
+  } else if (toTreat && facts.chosen === undefined)
+    steps.push({ do: 'treat', id: treatment, why: 'What is known decides it' });
   if (steps.length === 0)
     steps.push(
       facts.stage === 'before' && treatment === 'nothing'

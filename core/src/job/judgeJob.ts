@@ -8,7 +8,7 @@ import {
   type Diagnosis,
 } from '../diagnosis/index.ts';
 import { expectedLoss, nextSteps, NOT_REPAIRED, type Step } from '../guide/index.ts';
-import { entriesOfKind, type Treatment } from '../ledger/index.ts';
+import { entriesOfKind, happenedAt, type Treatment } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { planResets, type ResetStep } from '../proof/index.ts';
 import {
@@ -178,7 +178,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
   const saidOpen = derived.causes
     .filter(({ cause, state }) => state === 'confirmed' && !NOT_REPAIRED.has(cause))
     .map(({ cause }) => cause);
-  const worked = entriesOfKind(derived.entries, 'work').length > 0;
+  const worked = isWorkedOn(derived);
   const [next, ...then] = nextSteps({
     likely: diagnosis.posterior.causes.filter(
       ({ id }) => !derived.causes.some(({ cause, state }) => cause === id && state === 'put-right'),
@@ -239,6 +239,18 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
         chance('counter-not-reset') >= SETTLED,
     ),
   };
+}
+
+/**
+ * Whether what there was to do is done and has to be shown. What was chosen for the filter after the last work is still to be done; and
+ * a repair after which it was read anew, as *before*, has only cleared the view of the filter.
+ */
+function isWorkedOn({ entries, treatment, before, after }: DerivedJob): boolean {
+  const works = entriesOfKind(entries, 'work').map(happenedAt);
+  if (works.length === 0) return false;
+  const last = Math.max(...works);
+  if (treatment && treatment.body.treatment !== 'nothing' && happenedAt(treatment) > last) return false;
+  return after !== undefined || before === undefined || happenedAt(before) < last;
 }
 
 /** What a filter that lets soot past, or oil in it, forbids. */
