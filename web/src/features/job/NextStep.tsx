@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { CHECK_LABELS } from '@white-ember/core/checks';
 import { confirmation, sentenceOf } from '@white-ember/core/diagnosis';
@@ -94,7 +94,7 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
   const next = judgement?.next && tell(judgement.next, open.derived);
   const path = next ? pathOf(jobId, next) : undefined;
   const addEntry = useAddEntry(jobId);
-  const go = useCallback(() => {
+  const go = (): void => {
     if (next?.confirms !== undefined && judgement)
       void addEntry({
         kind: 'cause',
@@ -103,17 +103,16 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
         why: confirmation(judgement.diagnosis, next.confirms),
       });
     else if (path !== undefined) void navigate(path);
-  }, [navigate, path, next?.confirms, judgement, addEntry]);
+  };
+  const onKey = useEffectEvent((event: KeyboardEvent): void => {
+    if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)) return;
+    if (canWork && !open.sealed) go();
+  });
   useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))
-        return;
-      go();
-    };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [go]);
+  }, []);
   const [unfolded, setUnfolded] = useState(false);
   if (open.sealed || !canWork) return null;
   if (!judgement || !next)
