@@ -71,17 +71,20 @@ test('what is queued outlives the page, and half-typed forms too', async ({ page
 
 test('an entry that the server refuses is shown with the reason and kept until the person decides', async ({
   page,
-  context,
+  browser,
   site,
 }) => {
   await signIn(page, site);
   await newJob(page, site, 'HW 52');
   const address = page.url();
-  // The job is signed off elsewhere while this page still shows it open.
-  const other = await context.newPage();
+  // The job is signed off on another device while this page still shows it open.
+  const device = await browser.newContext();
+  const other = await device.newPage();
+  await signIn(other, site);
   await other.goto(address.replace('stage=intake', 'stage=hand-over'));
   await other.getByRole('button', { name: /^Sign off/ }).click();
   await expect(other.getByText(/Signed off by/)).toBeVisible();
+  await device.close();
 
   await page.getByLabel('What the customer says').fill('Too late');
   await page.getByRole('button', { name: 'Enter the complaint' }).click();
