@@ -254,7 +254,7 @@ async function readCaution(page: Page): Promise<void> {
 
 /** Goes on with the Tab key until a control has the focus. */
 export async function tabTo(page: Page, control: Locator): Promise<void> {
-  for (let i = 0; i < 60; i++) {
+  for (let i = 0; i < 150; i++) {
     if (await control.evaluate((element) => element === document.activeElement)) return;
     await page.keyboard.press('Tab');
   }
