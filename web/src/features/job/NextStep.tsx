@@ -7,6 +7,7 @@ import { TREATMENT_LABELS, type Stage } from '@white-ember/core/job';
 import type { EvidenceId } from '@white-ember/core/proof';
 import { own, withinSentence } from '@white-ember/core/text';
 import { Button } from '../../ui/Button.tsx';
+import { useNow } from '../../ui/useNow.ts';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
 import { TO_SHOW } from './toShow.ts';
 import { useAddEntry } from './useAddEntry.ts';
@@ -91,7 +92,17 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
   const judgement = useJudgement(open);
   const navigate = useNavigate();
   const { id: jobId } = open.job;
-  const next = judgement?.next && tell(judgement.next, open.derived);
+  // A dwell is waited for before what comes after it.
+  const now = useNow(5000);
+  const waited = open.derived.clocks.find(({ endedMs, endMs }) => endedMs === undefined && endMs > now);
+  const step: Step | undefined = waited
+    ? {
+        do: 'wait',
+        minutes: Math.ceil((waited.endMs - now) / 60_000),
+        why: waited.next === undefined ? waited.what : `${waited.what}. Then: ${waited.next}`,
+      }
+    : judgement?.next;
+  const next = step && tell(step, open.derived);
   const path = next ? pathOf(jobId, next) : undefined;
   const addEntry = useAddEntry(jobId);
   const go = (): void => {
@@ -124,8 +135,9 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
         <p className="text-ink2">{judgement ? 'Nothing is left to do.' : 'Working out the next step …'}</p>
       </section>
     );
-  const minutes = judgement.next?.minutes;
-  const then = judgement.then.slice(0, THEN_SHOWN).map((step) => ({ step, told: tell(step, open.derived) }));
+  const minutes = step?.minutes;
+  const after = waited && judgement.next ? [judgement.next, ...judgement.then] : judgement.then;
+  const then = after.slice(0, THEN_SHOWN).map((step) => ({ step, told: tell(step, open.derived) }));
   return (
     <section
       aria-label="Next step"
