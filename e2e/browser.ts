@@ -19,6 +19,8 @@ export const LAUNCH = {
     '--renderer-process-limit=1',
     '--disable-lcd-text',
     '--disable-partial-raster',
+    // Pages live for seconds: the middle one of three compilers costs more than it saves.
+    '--js-flags=--no-maglev',
   ],
 };
 

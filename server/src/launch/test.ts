@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { setPriority } from 'node:os';
 import { join, relative, resolve } from 'node:path';
 import { buildServer, buildWeb } from './build.ts';
 import { ensureChromium, LaunchError, postgresPrograms } from './debian.ts';
@@ -41,25 +42,31 @@ const retried: string[] = [];
 /** What failed, named again at the end: a reader of the last lines should not have to search. */
 const failures: string[] = [];
 
-/** A check runs; its words come as they are said, or together at its end where another runs beside it. */
+/** How far what runs beside the browser stands back from it. */
+const NICENESS = 8;
+
+/** A check runs; its words come together at its end, as another runs beside it. */
 async function run(
   title: string,
   file: string,
   args: readonly string[],
-  { env = {}, beside = false }: { readonly env?: Record<string, string>; readonly beside?: boolean } = {},
+  {
+    env = {},
+    niceness = NICENESS,
+  }: { readonly env?: Record<string, string>; readonly niceness?: number } = {},
 ): Promise<boolean> {
   const began = performance.now();
-  if (!beside) process.stdout.write(`\n== ${title}\n`);
   const words: Buffer[] = [];
   const child = spawn(process.execPath, [file, ...args], {
     cwd: root,
-    stdio: ['ignore', beside ? 'pipe' : 'inherit', beside ? 'pipe' : 'inherit'],
+    stdio: ['ignore', 'pipe', 'pipe'],
     env: { ...process.env, ...env },
   });
-  child.stdout?.on('data', (piece: Buffer) => words.push(piece));
-  child.stderr?.on('data', (piece: Buffer) => words.push(piece));
+  if (child.pid !== undefined) setPriority(child.pid, niceness);
+  child.stdout.on('data', (piece: Buffer) => words.push(piece));
+  child.stderr.on('data', (piece: Buffer) => words.push(piece));
   const [status] = (await once(child, 'close')) as [number | null];
-  if (beside) process.stdout.write(`\n== ${title}\n${Buffer.concat(words).toString()}`);
+  process.stdout.write(`\n== ${title}\n${Buffer.concat(words).toString()}`);
   process.stdout.write(`${title}: ${((performance.now() - began) / 1000).toFixed(0)} s\n`);
   if (status !== 0) failures.push(title);
   return status === 0;
@@ -76,20 +83,15 @@ function counted(ok: boolean, report: string, read: (json: never) => Count): Cou
 }
 
 /** Projects of one part run together: a long file of one does not keep the others waiting. */
-async function vitest(part: string, projects: readonly string[], beside: boolean): Promise<Count> {
+async function vitest(part: string, projects: readonly string[]): Promise<Count> {
   const report = join(reports, `${part.replaceAll(' ', '-')}.json`);
-  const ok = await run(
-    part,
-    program('vitest/vitest.mjs'),
-    [
-      'run',
-      ...projects.flatMap((project) => ['--project', project]),
-      '--reporter=dot',
-      '--reporter=json',
-      `--outputFile.json=${report}`,
-    ],
-    { beside },
-  );
+  const ok = await run(part, program('vitest/vitest.mjs'), [
+    'run',
+    ...projects.flatMap((project) => ['--project', project]),
+    '--reporter=dot',
+    '--reporter=json',
+    `--outputFile.json=${report}`,
+  ]);
   return counted(ok, report, ({ numPassedTests, numTotalTests, testResults }: VitestReport) => {
     for (const { name, assertionResults } of testResults)
       for (const { fullName, status } of assertionResults)
@@ -104,7 +106,7 @@ async function browser(): Promise<Count> {
     'browser',
     program('@playwright/test/cli.js'),
     ['test', '-c', 'e2e', '--reporter=line,json'],
-    { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
+    { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report }, niceness: 0 },
   );
   return counted(
     ok,
@@ -147,24 +149,23 @@ const retriedIn = ({ file, suites = [], specs = [] }: FlakySuite): string[] => [
 
 const oneProcess = (part: string, title: string, file: string, args: readonly string[]): Check => ({
   part,
-  go: async () => asCount(await run(title, file, args, { beside: true })),
+  go: async () => asCount(await run(title, file, args)),
 });
 
-/** Whole jobs in a browser keep both cores busy and wait for what people would wait for: nothing goes beside them. */
-const ALONE: readonly Check[] = [{ part: 'browser', go: browser }];
+/** Whole jobs wait for what people would wait for, a third of their time: what has no such times fills that up, standing back. */
+const AHEAD: readonly Check[] = [{ part: 'browser', go: browser }];
 
-/** The others in two lanes, the longest first. */
-const BESIDE: readonly Check[] = [
-  { part: 'api', go: () => vitest('api', ['server'], true) },
+const BEHIND: readonly Check[] = [
+  { part: 'unit', go: () => vitest('unit', ['core', 'web', 'cli']) },
   oneProcess('lint', 'format', program('oxfmt/bin/oxfmt'), ['--check', '.']),
   oneProcess('lint', 'oxlint', program('oxlint/bin/oxlint'), ['--type-aware', '--deny-warnings']),
   oneProcess('lint', 'imports', join(root, 'imports.check.mjs'), []),
   ...['web', 'server', 'core', 'core/tsconfig.pure.json', 'bounded', 'cli', 'e2e'].map((project) =>
     oneProcess('types', `types ${project}`, program('typescript7/bin/tsc'), ['-p', project]),
   ),
-  { part: 'unit', go: () => vitest('unit', ['core', 'web', 'cli'], true) },
+  { part: 'api', go: () => vitest('api', ['server']) },
 ];
-const ALL: readonly Check[] = [...BESIDE, ...ALONE];
+const ALL: readonly Check[] = [...AHEAD, ...BEHIND];
 
 const NEEDS_POSTGRES = new Set(['api', 'browser']);
 
@@ -191,12 +192,10 @@ async function main(wanted: readonly string[]): Promise<void> {
     await buildWeb(root);
   }
   const counts: Count[] = [];
-  const waiting = BESIDE.filter(isWanted);
-  const lane = async (): Promise<void> => {
-    for (let check = waiting.shift(); check; check = waiting.shift()) counts.push(await check.go());
+  const inTurn = async (checks: readonly Check[]): Promise<void> => {
+    for (const check of checks.filter(isWanted)) counts.push(await check.go());
   };
-  await Promise.all([lane(), lane()]);
-  for (const check of ALONE.filter(isWanted)) counts.push(await check.go());
+  await Promise.all([inTurn(AHEAD), inTurn(BEHIND)]);
   const sum = (pick: (count: Count) => number): number =>
     counts.reduce((total, count) => total + pick(count), 0);
   for (const title of retried) process.stdout.write(`\npassed only when tried again: ${title}`);

@@ -3,7 +3,7 @@ import { dirname, join, resolve } from 'node:path';
 import type { TestProject } from 'vitest/node';
 import { buildServer } from '../launch/build.ts';
 import { openCluster } from '../launch/cluster.ts';
-import { defaultDataFolder } from '../launch/dataFolder.ts';
+import { scratchFolder } from './scratchFolder.ts';
 import { makeMigrated } from './templates.ts';
 
 declare module 'vitest' {
@@ -21,7 +21,7 @@ const root = resolve(import.meta.dirname, '../../..');
 
 /** A real PostgreSQL of its own for the tests, never the user's data; gone when they are over. */
 export default async function throwAwayCluster(project: TestProject): Promise<() => Promise<void>> {
-  const folder = join(dirname(defaultDataFolder(root)), `test-${process.pid}`);
+  const folder = scratchFolder(root, 'test');
   const cluster = await openCluster(join(folder, 'shared'));
   project.provide('clusterUrl', cluster.url('DATABASE'));
   await makeMigrated(cluster);

@@ -18,6 +18,7 @@ const SPANS: readonly (readonly [number, string])[] = [
   [1800, '30 min'],
 ];
 
+const REDUCED_MOTION_MS = 200;
 const motionIsReduced = (): boolean => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 /** Draws the traces of the shown channels, a lane each, up to a moment of the vehicle's clock. */
@@ -82,17 +83,23 @@ export function LiveTraces({ session, state }: { session: LiveSession; state: Li
     [channels, chosen],
   );
   useEffect(() => {
-    let frame = 0;
     let drawnS = Number.NaN;
-    const each = (): void => {
-      frame = requestAnimationFrame(each);
-      // Where less motion is wished the picture moves with the readings, not between them.
-      const toS = motionIsReduced() ? (session.get().vehicle?.timeS ?? 0) : session.nowS();
+    const drawTo = (toS: number): void => {
       if (!canvas.current) return;
       const pxPerS = canvas.current.clientWidth / spanS;
       if (Math.abs(toS - drawnS) * pxPerS < LEAST_MOVE_PX) return;
       drawnS = toS;
       draw(canvas.current, session, shown, toS, spanS);
+    };
+    if (motionIsReduced()) {
+      // The picture moves with the readings, not between them, and needs no frame of the screen for that.
+      const timer = setInterval(() => drawTo(session.get().vehicle?.timeS ?? 0), REDUCED_MOTION_MS);
+      return () => clearInterval(timer);
+    }
+    let frame = 0;
+    const each = (): void => {
+      frame = requestAnimationFrame(each);
+      drawTo(session.nowS());
     };
     frame = requestAnimationFrame(each);
     return () => cancelAnimationFrame(frame);
