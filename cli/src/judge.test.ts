@@ -67,7 +67,7 @@ describe('judge', () => {
       { kind: 'check', check: 'thermostat', values: {}, outcome: 'coolant-warm' },
     ];
     const waiting = await judge({ vehicle: engine, entries });
-    expect(waiting.proof.verdict).toBe('none');
+    expect(waiting.proof.verdict).toBe('not-proved');
     expect(waiting.proof.missing.join()).toMatch(/drive/);
     const whole = await judge({
       vehicle: engine,

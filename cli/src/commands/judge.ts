@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { namedFault } from '@white-ember/core/codes';
 import { KNOWN_FINDINGS, sentenceOf } from '@white-ember/core/diagnosis';
 import { FILTER_MATERIALS, filterGeometrySchema } from '@white-ember/core/filter';
-import { judgeJob, type JobJudgement } from '@white-ember/core/job';
+import { judgeJob, type JobJudgement, type JobVerdict } from '@white-ember/core/job';
 import {
   entryBodySchema,
   PART_IDS,
@@ -98,7 +98,8 @@ function toldEntries({ vehicle = {}, codes, checks = {}, readings, findings = {}
             when: 'before' as const,
             codes: codes.map((one) => {
               const { code, ...rest } = typeof one === 'string' ? { code: one } : one;
-              return { code: (namedFault(code) ?? code).slice(0, 40), ...rest };
+              // What no list has room for stands by the code that says the same.
+              return { code: code.length > 40 ? (namedFault(code) ?? code).slice(0, 40) : code, ...rest };
             }),
           } as EntryBody,
         ]),
@@ -144,8 +145,7 @@ const asEntries = (bodies: readonly EntryBody[]): Entry[] =>
   });
 
 function judgement(job: JobFile, limits: ReturnType<typeof readLimits>): JobJudgement {
-  const { vehicle = {}, codes = [], readings, entries = [], family } = job;
-  const names = codes.map((one) => (typeof one === 'string' ? one : one.code));
+  const { vehicle = {}, readings, entries = [], family } = job;
   const measures = (readings?.samples?.length ?? 0) > 0 || readings?.dpIdleMbar !== undefined;
   // A counter alone is no reading of the filter.
   const counted = !measures && readings?.sootG !== undefined;
@@ -161,7 +161,6 @@ function judgement(job: JobFile, limits: ReturnType<typeof readLimits>): JobJudg
         ...job.findings,
         ...(counted ? { 'soot-high': (readings.sootG ?? 0) > limits.sootHighG } : {}),
       },
-      partialScan: names.some((name) => namedFault(name) !== undefined),
     },
   });
 }
@@ -173,12 +172,19 @@ const RESET_NAMES: Readonly<Record<string, string>> = {
   'new-filter': 'filter',
   'clear-codes': 'codes',
 };
+/** The verdict in the words of the contract: what fell at equal flow and is not shown in all else is *better*. */
+function saidVerdict(verdict: JobVerdict, worked: boolean): string {
+  if (verdict === 'open') return worked ? 'not-proved' : 'none';
+  if (verdict === 'equal-flow') return 'better';
+  return verdict === 'reopened' ? 'not-proved' : verdict;
+}
+
 const SHOWN_REASONS = 6;
 const LEAST_WEIGHT = 0.05;
 
 /** All that the job page says of a job, by the same function of core. */
 export function judge(file: string, options: Options): void {
-  const { derived, diagnosis, next, then, choice, notJudged, drive, resets } = judgement(
+  const { derived, diagnosis, next, then, choice, notJudged, drive, worked, resets } = judgement(
     readJob(file),
     readLimits(options['limits']),
   );
@@ -212,7 +218,7 @@ export function judge(file: string, options: Options): void {
       heldBy: held.map((text) => ({ id: reset, text, overridable: false })),
     })),
     proof: {
-      verdict: derived.verdict === 'open' ? 'none' : derived.verdict,
+      verdict: saidVerdict(derived.verdict, worked),
       kind: proofKind,
       ...(comparison?.removedPercent === undefined ? {} : { removedPercent: comparison.removedPercent }),
       missing: [

@@ -164,6 +164,7 @@ P2471 | cause       | holds | egt-position egt-resistance   | EGT sensor 4: sign
 P2472 | cause       | holds | egt-position egt-resistance   | EGT sensor 4: signal comes and goes
 P24A2 | consequence | free  | dosing-injector egt-position  | A regeneration was not finished
 P24AE | bystander   | free  | filter-look supply            | Soot sensor behind the filter: its circuit
+P252F | cause       | holds | oil                           | Engine oil: level too high
 P2562 | cause       | holds | vane-sweep supply             | Position of the vanes: its circuit
 P2563 | cause       | holds | vane-sweep                    | Position of the vanes: does not fit
 P2564 | cause       | holds | vane-sweep supply             | Position of the vanes: signal low

@@ -63,5 +63,7 @@ export function codeMeaning(text: string): KnownCode {
   const read = readCode(text);
   if (read.notation === 'spn-fmi') return { ...read, ...ofParameter(read) };
   if (read.notation === 'j2012' || read.notation === 'hexadecimal') return { ...read, ...ofGeneric(read) };
+  // A name says what it is about, and never just which code of those it is.
+  if (read.notation === 'name') return { ...read, ...ofGeneric(read), certainty: 'by-range' };
   return { ...read, ...NOTHING, certainty: 'none' };
 }

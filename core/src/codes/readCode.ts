@@ -1,12 +1,15 @@
+import { GENERIC } from './codeTable.ts';
+import { namedFault } from './namedFaults.ts';
+
 /** How a code was written. */
-export const NOTATIONS = ['j2012', 'hexadecimal', 'spn-fmi', 'maker', 'unknown'] as const;
+export const NOTATIONS = ['j2012', 'hexadecimal', 'spn-fmi', 'maker', 'name', 'unknown'] as const;
 export type Notation = (typeof NOTATIONS)[number];
 
 export interface ReadCode {
   /** As it was typed or came from a tool. */
   readonly text: string;
   readonly notation: Notation;
-  /** In one notation for all: `P2463`, `SPN 3251 FMI 0`; else the text itself. */
+  /** In one notation for all: `P2463`, `SPN 3251 FMI 0`; of a name the code that says the same; else the text itself. */
   readonly code: string;
   /** Two hexadecimal digits (SAE J2012), where they were given. */
   readonly failureType?: string;
@@ -80,12 +83,29 @@ function asMakerNumber(text: string): ReadCode | undefined {
   };
 }
 
-/** Reads one code in whatever notation it comes; what fits none is kept as it is. */
+/** A code with its failure type in plain digits, as some tools print it: taken as such where our own tables know just this code. */
+function asPlainDigits(text: string): ReadCode | undefined {
+  const bare = clean(text);
+  if (!/^\d{6}$/.test(bare)) return undefined;
+  const read = fromHex(bare);
+  return GENERIC.has(read.code)
+    ? { text, notation: 'hexadecimal', ...read, couldBe: `the maker’s own number ${bare}` }
+    : undefined;
+}
+
+function asName(text: string): ReadCode | undefined {
+  const code = namedFault(text);
+  return code === undefined ? undefined : { text, notation: 'name', code };
+}
+
+/** Reads one code in whatever notation it comes, or a fault by its name; what fits none is kept as it is. */
 export function readCode(text: string): ReadCode {
   return (
     asJ2012(text) ??
     asSpnFmi(text) ??
     asHexadecimal(text) ??
-    asMakerNumber(text) ?? { text, notation: 'unknown', code: text.trim() }
+    asPlainDigits(text) ??
+    asMakerNumber(text) ??
+    asName(text) ?? { text, notation: 'unknown', code: text.trim() }
   );
 }

@@ -33,6 +33,9 @@ const AT_START = new RegExp(
 const LEAD = /^(?:\d{1,2}[.)]\s+|[-*•[(]\s*)+/;
 const EDGE = /^[\s:;,|\-–—[\]()]+|[\s:;,|\-–—[\]()]+$/g;
 
+/** As long as a code may be that is kept. */
+const LONGEST_NAME = 40;
+
 /** The name of a module that stands alone above its codes. */
 const HEADING = /^[\p{L}][\p{L}\d \-/()]{1,38}:?$/u;
 const isHeading = (line: string): boolean => HEADING.test(line) && !/\d{3}/.test(line);
@@ -65,7 +68,11 @@ export function readCodeList(text: string): CodeList {
         before = withStatus(before.code, `${before.status ?? ''}, ${words}`, module);
         codes.push(before);
       } else if (NONE.test(words)) continue;
-      else if (isHeading(words)) {
+      else if (readCode(words).notation === 'name') {
+        // Some tools name faults and give no numbers.
+        codes.push(withStatus(words.slice(0, LONGEST_NAME), '', module));
+        alone = undefined;
+      } else if (isHeading(words)) {
         if (alone !== undefined) leftOver.push(alone);
         alone = words;
         module = words.replace(/:$/, '').trim();

@@ -12,7 +12,7 @@ import {
 } from './measured/measuredOf.ts';
 import type { Evidence } from './network.ts';
 import { evidenceOfOutcome } from './nextChecks.ts';
-import { evidenceOfScan, KNOWN_CAUSES, KNOWN_CHECKS, KNOWN_FINDINGS } from './vocabulary.ts';
+import { evidenceOfScan, KNOWN_CAUSES, KNOWN_CHECKS, KNOWN_FINDINGS, namesOnly } from './vocabulary.ts';
 
 /** What is known of a vehicle, in whatever form it came. */
 export interface CaseFacts {
@@ -104,14 +104,14 @@ export function evidenceOfCase(
   }
   Object.assign(evidence, facts.checked ?? {});
   const reading = readingOf(facts);
-  const { measured, instead } = measuredOf(reading, vehicle, limits, evidence['gauge-high']);
+  const { measured, instead } = measuredOf(reading, vehicle, limits, evidence);
   for (const id of instead) delete evidence[id];
   return {
     evidence,
     unknown,
     beyond: {
       measured: measured.map((one) => through(one, facts.readThrough ?? [])),
-      partialScan: facts.partialScan ?? false,
+      partialScan: (facts.partialScan ?? false) || namesOnly(facts.codes ?? []),
     },
     overFull: isOverFull(reading, vehicle, limits),
   };

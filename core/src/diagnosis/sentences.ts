@@ -7,6 +7,9 @@ const MEASURED: readonly (readonly [id: string, sentence: string])[] = [
   ['soot-measured', 'Soot as it is counted'],
   ['back-pressure-measured', 'Pressure before the turbine as it was read'],
   ['air-measured', 'Air mass against speed and manifold pressure'],
+  ['manifold-measured', 'Manifold pressure as it was read'],
+  ['temperatures-measured', 'EGTs as they were read'],
+  ['coolant-measured', 'Coolant as it was read'],
 ];
 const SENTENCES = new Map<string, string>([
   ...[...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence }) => [id, sentence] as const),

@@ -167,10 +167,35 @@ const FINDING_OF_CODE = new Map(
   coded.flatMap(({ finding, codes }) => codes.map((code) => [code, finding.id])),
 );
 
+/** What a fault of the circuit says instead: sensor or wire, not what is sensed. */
+const OF_THE_CIRCUIT: Readonly<Record<string, string>> = {
+  'code-dp-plausible': 'code-dp-circuit',
+  'code-dp-too-low': 'code-dp-circuit',
+  'code-back-pressure': 'code-back-pressure-circuit',
+  'code-manifold': 'code-manifold-circuit',
+  'code-air-mass': 'code-air-mass-circuit',
+  'code-coolant': 'code-coolant-circuit',
+};
+/** Voltage or current out of range (SAE J1939-73). */
+const CIRCUIT_MODES: ReadonlySet<number> = new Set([3, 4, 5, 6]);
+/** Above what is normal, in three degrees (SAE J1939-73). */
+const HIGH_MODES: ReadonlySet<number> = new Set([0, 15, 16]);
+/** Shorts, opens and voltages out of range (SAE J2012-DA, general electrical failures). */
+const isElectrical = (failureType: string | undefined): boolean =>
+  failureType !== undefined && /^1[0-9A-F]$/i.test(failureType);
+
 const findingOf = ({ code }: ListedCode): string | undefined => {
   const known = codeMeaning(code);
-  return FINDING_OF_CODE.get(known.spn === undefined ? known.code : `SPN${known.spn}`);
+  const finding = FINDING_OF_CODE.get(known.spn === undefined ? known.code : `SPN${known.spn}`);
+  if (finding === undefined) return undefined;
+  const circuit = CIRCUIT_MODES.has(known.fmi ?? -1) || isElectrical(known.failureType);
+  if (circuit) return OF_THE_CIRCUIT[finding] ?? finding;
+  return finding === 'code-dp-plausible' && HIGH_MODES.has(known.fmi ?? -1) ? 'code-soot-high' : finding;
 };
+
+/** A scan that named faults without numbers is no whole list of what is not there. */
+export const namesOnly = (codes: readonly ListedCode[]): boolean =>
+  codes.some(({ code }) => codeMeaning(code).notation === 'name');
 
 /** A code that was confirmed and is stored counts also while its test does not run, as with the engine off. */
 const counts = (listed: ListedCode): boolean =>

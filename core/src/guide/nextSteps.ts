@@ -157,14 +157,22 @@ export function nextSteps(facts: GuideFacts): Step[] {
         : { do: 'repair', id, why: `${sentence(id)}: nearly certain, so put it right` },
     );
   }
+  const cracked = likely.find(({ id }) => id === 'filter-cracked');
+  const look = checks.find(({ check }) => check === 'filter-look');
+  if (cracked && look && cracked.probability >= NEARLY_CERTAIN && !facts.seen.has('filter-cracked'))
+    steps.push(
+      asCheck(look, `${sentence('filter-cracked')}: nearly certain, so see it before it is exchanged`),
+    );
   const prove = (): void => {
     for (const id of facts.toShow)
       steps.push({ do: 'prove', id, ...minutesFor(id), why: 'What was done has to be shown' });
   };
   // Once it is treated and nothing speaks against it, it is proved: other looks come after.
   if (facts.stage === 'treated' && !facts.notCured) prove();
-  if (known.warm === false)
-    steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine tells little of the filter' });
+  const warmUp = (): void => {
+    if (known.warm === false)
+      steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine tells little of the filter' });
+  };
   // What a person chose is done before other looks.
   if (facts.stage === 'before' && facts.chosen !== undefined)
     steps.push({ do: 'treat', id: facts.chosen, why: 'It was chosen for this filter' });
@@ -183,6 +191,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
   };
   if (pointed && suspect.probability >= POINTED && (pathLies <= MAY_LIE || PATH_CHECKS.has(pointed.check)))
     point();
+  warmUp();
   if (known.pressure && settle[0] && (pathLies > MAY_LIE || (toTreat && !facts.pathProven)))
     steps.push(
       asCheck(

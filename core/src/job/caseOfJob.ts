@@ -40,14 +40,16 @@ const SENSOR_OF_PART: Readonly<Partial<Record<PartId, readonly string[]>>> = {
 const isPutRight = ({ state }: SaidCause): boolean => state === 'put-right';
 
 /**
- * What a job asks the diagnosis: first scan, before reading, intake and checks, and what was put right on the way. What was looked
+ * What a job asks the diagnosis: first scan, reading, intake and checks, and what was put right on the way. What was looked
  * for after a repair owes nothing to its cause; a check from before it that the cause may have fooled is open again.
  */
 export function caseOfJob(
-  { entries, before, checks, causes }: Pick<DerivedJob, 'entries' | 'before' | 'checks' | 'causes'>,
+  job: Pick<DerivedJob, 'entries' | 'before' | 'after' | 'verdict' | 'checks' | 'causes'>,
   limits: Limits,
   fitted?: readonly PartId[],
 ): CaseOfJob {
+  const { entries, checks, causes } = job;
+  const before = readingOfState(job);
   const repaired = causes.filter(isPutRight).map(({ cause, entry }) => ({ cause, atMs: happenedAt(entry) }));
   const scans = entriesOfKind(entries, 'code-scan');
   const first = scans.find(({ body }) => body.when === 'before');
@@ -112,6 +114,14 @@ export function caseOfJob(
     })),
   };
 }
+
+/** After a treatment that did not cure, and where nobody read before, what is in the filter is what was read since. */
+const readingOfState = ({
+  before,
+  after,
+  verdict,
+}: Pick<DerivedJob, 'before' | 'after' | 'verdict'>): DerivedJob['before'] =>
+  before && !['better', 'worse', 'not-proved'].includes(verdict) ? before : (after ?? before);
 
 type Repaired = readonly { readonly cause: string; readonly atMs: number }[];
 

@@ -19,6 +19,9 @@ interface DriveFacts {
 }
 
 const SURE = 0.6;
+const MAY_BE = 0.3;
+/** What keeps the gas from leaving. */
+const RESTRICTIONS = ['soot-loaded', 'ash-full', 'catalyst-restricted', 'downstream-restricted'] as const;
 
 /** No: oil that feeds the exhaust, choked, fire. Limited: load not known, over-full, power limited, a repair for the time being. */
 export function driveAdvice({
@@ -33,12 +36,23 @@ export function driveAdvice({
   const limited: string[] = [];
   if (chance('oil-in-exhaust') > SURE || evidence['inlet-oily'] === true)
     no.push('Oil comes into the exhaust: hot, it burns without end');
-  if (evidence['choked-high-revs'] === true && chance('catalyst-restricted') > SURE)
+  if (evidence['choked-high-revs'] === true && RESTRICTIONS.some((id) => chance(id) > SURE))
     no.push('The gas can hardly leave: the engine chokes');
+  const usesOil = evidence['blue-smoke'] === true || evidence['oil-used'] === true;
+  if (chance('turbocharger-worn') > SURE && usesOil)
+    no.push('A worn turbocharger that loses oil feeds it to the exhaust, and may run the engine away');
   const proved = derived.verdict === 'proved';
   if (!proved) {
-    if (pressureRead && pathLies > SURE)
-      limited.push('The pressure shown is not that of the filter: its load is not known');
+    if (pathLies > SURE)
+      limited.push(
+        pressureRead
+          ? 'The pressure shown is not that of the filter: its load is not known'
+          : 'The ΔP sensor or its pipes are not to be believed: the load of the filter is not known',
+      );
+    if (no.length === 0 && usesOil && chance('oil-in-exhaust') > MAY_BE)
+      limited.push('Oil may come into the exhaust: look before a long drive');
+    if (chance('turbocharger-worn') > SURE && !usesOil)
+      limited.push('The turbocharger is worn: no load, no high revs');
     if (overFull) limited.push('More soot than it may burn: no long pull, no load');
     if (!overFull && chance('soot-loaded') > SURE) limited.push('The filter is full of soot');
     if (evidence['power-limited'] === true) limited.push('Power is limited');

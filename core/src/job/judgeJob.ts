@@ -14,10 +14,12 @@ import { planResets, type ResetStep } from '../proof/index.ts';
 import {
   burnOfJob,
   commandInterlocks,
+  filterChances,
   forecastBurn,
   isRefused,
   rankTreatments,
   type BurnForecast,
+  type FilterChances,
   type Interlock,
   type JobBurn,
   type TreatmentOption,
@@ -55,6 +57,8 @@ export interface JobJudgement {
   readonly burn?: JobBurn;
   readonly forecast?: BurnForecast;
   readonly drive: DriveAdvice;
+  /** Something was done that has to be shown. */
+  readonly worked: boolean;
   readonly resets: readonly ResetStep[];
 }
 
@@ -129,7 +133,11 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
   const likely = new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability]));
   const chance = (id: string): number => likely.get(id) ?? 0;
   const { evidence, beyond, overFull } = weighed.known;
-  const pressureRead = beyond.measured.some(({ id }) => id === 'dp-measured');
+  const reading = derived.before ?? derived.after;
+  // With the engine off it tells of the sensor only.
+  const pressureRead =
+    beyond.measured.some(({ id }) => id === 'dp-measured') &&
+    (reading?.body.samples.some(({ kind, rpm }) => kind !== 'key-off' && rpm > 0) ?? true);
   const pathLies = 1 - PATH_CAUSES.reduce((honest, id) => honest * (1 - chance(id)), 1);
 
   const treatmentFacts = {
@@ -150,13 +158,15 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     inhibitors: diagnosis.inhibitors,
     ...(forecast ? { forecast } : {}),
   });
+  const inFilter = filterChances({ ...treatmentFacts, likely });
   const byLook = SETTLED_BY_LOOK.some((id) => chance(id) >= SETTLED);
-  const reading = derived.before ?? derived.after;
+  // A crack that nobody saw and a pressure that does not arrive show the same.
+  const notTheFilter = 1 - (1 - pathLies) * (1 - chance('filter-cracked'));
   const coolant = reading?.body.samples.map(({ coolantC }) => coolantC).filter((one) => one !== undefined);
-  const warm = coolant && coolant.length > 0 ? Math.max(...coolant) >= WARM_C : undefined;
-  const judged = byLook || (pressureRead && pathLies < LIES && warm !== false);
+  const warm = pressureRead && coolant && coolant.length > 0 ? Math.max(...coolant) >= WARM_C : undefined;
+  const judged = byLook || (pressureRead && notTheFilter < LIES && warm !== false);
   const choice = options.map((option): OfferedTreatment => {
-    const hopeless = uselessFor(option.treatment, chance);
+    const hopeless = uselessFor(option.treatment, chance, inFilter);
     return {
       ...option,
       heldBy: hopeless ? [...option.held, hopeless] : option.held,
@@ -219,9 +229,10 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     then: then.slice(0, MOST_THEN),
     // What may be done stands before what may not.
     choice: choice.toSorted((a, b) => Number(b.allowed) - Number(a.allowed)),
-    ...(judged ? {} : { notJudged: notJudged(pressureRead, pathLies, warm) }),
+    ...(judged ? {} : { notJudged: notJudged(pressureRead, pathLies, notTheFilter, warm) }),
     ...(burn ? { burn } : {}),
     ...(forecast ? { forecast } : {}),
+    worked,
     drive: driveAdvice({ derived, chance, pathLies, overFull, evidence, pressureRead }),
     resets: withCounter(
       planResets({
@@ -245,20 +256,45 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
  * Whether what there was to do is done and has to be shown. What was chosen for the filter after the last work is still to be done; and
  * a repair after which it was read anew, as *before*, has only cleared the view of the filter.
  */
-function isWorkedOn({ entries, treatment, before, after }: DerivedJob): boolean {
-  const works = entriesOfKind(entries, 'work').map(happenedAt);
+function isWorkedOn({ entries, causes, treatment, before, after }: DerivedJob): boolean {
+  const works = [
+    ...entriesOfKind(entries, 'work').map(happenedAt),
+    ...entriesOfKind(entries, 'part-changed')
+      .filter(({ body }) => body.where === 'here')
+      .map(happenedAt),
+    ...causes.filter(({ state }) => state === 'put-right').map(({ entry }) => happenedAt(entry)),
+  ];
   if (works.length === 0) return false;
   const last = Math.max(...works);
   if (treatment && treatment.body.treatment !== 'nothing' && happenedAt(treatment) > last) return false;
   return after !== undefined || before === undefined || happenedAt(before) < last;
 }
 
-/** What a filter that lets soot past, or oil in it, forbids. */
-function uselessFor(treatment: Treatment, chance: (cause: string) => number): Interlock | undefined {
-  if (treatment === 'nothing' || treatment === 'exchange') return undefined;
-  return chance('filter-cracked') >= CRACKED
-    ? { id: 'cause-open', cause: 'filter-cracked', text: 'A cracked filter cannot be cleaned or burnt whole' }
-    : undefined;
+/** Below this there is nothing in the filter worth taking out. */
+const SOMETHING_IN_IT = 0.2;
+
+/** What a filter that lets soot past, or one with nothing in it, makes useless. */
+function uselessFor(
+  treatment: Treatment,
+  chance: (cause: string) => number,
+  { soot, ash, oil }: FilterChances,
+): Interlock | undefined {
+  if (treatment === 'nothing') return undefined;
+  const cracked = chance('filter-cracked');
+  if (treatment !== 'exchange' && cracked >= CRACKED)
+    return {
+      id: 'cause-open',
+      cause: 'filter-cracked',
+      text: 'A cracked filter cannot be cleaned or burnt whole',
+    };
+  // One that is only due for a regeneration is burnt free; it needs no clean.
+  const full = treatment === 'drive' || treatment === 'standing' ? soot : chance('soot-loaded');
+  const inIt = 1 - (1 - full) * (1 - ash) * (1 - oil);
+  if (Math.max(inIt, treatment === 'exchange' ? cracked : 0) >= SOMETHING_IN_IT) return undefined;
+  return {
+    id: 'nothing-in-it',
+    text: `Something to take out of it is only ${Math.round(100 * inIt)} % likely, and has to be at least ${100 * SOMETHING_IN_IT} %`,
+  };
 }
 
 /** Causes that a look or a measurement has shown themselves. */
@@ -270,13 +306,23 @@ function seenCauses(evidence: Readonly<Record<string, boolean>>): Set<string> {
   );
 }
 
-function notJudged(pressureRead: boolean, pathLies: number, warm: boolean | undefined): Interlock {
+function notJudged(
+  pressureRead: boolean,
+  pathLies: number,
+  notTheFilter: number,
+  warm: boolean | undefined,
+): Interlock {
   if (!pressureRead)
     return { id: 'no-reading', text: 'No ΔP is read yet: what the filter holds is not known' };
   if (warm === false)
     return {
       id: 'no-reading',
       text: 'It was read cold: warm it up and read again before the filter is treated',
+    };
+  if (pathLies < LIES)
+    return {
+      id: 'pressure-unproven',
+      text: `With ${Math.round(100 * notTheFilter)} % the filter is cracked or its pressure does not arrive: look at pipes, sensor and outlet first`,
     };
   return {
     id: 'pressure-unproven',

@@ -145,6 +145,15 @@ function beforeUnbelievable(
   ];
 }
 
+/** From here on a speed is a hold, rpm. */
+const HELD_FROM_RPM = 1500;
+const isHeld = ({ kind, rpm }: Readings[number]['samples'][number]): boolean =>
+  kind !== 'snap' && rpm >= HELD_FROM_RPM;
+
+/** It was held before and only idled after: the flow of idle is too small to prove by where more was possible. */
+const holdsMissing = ({ before, after }: ProofReadings): boolean =>
+  before.some(({ samples }) => samples.some(isHeld)) && !after.some(({ samples }) => samples.some(isHeld));
+
 const notTheFilter = ({ pathChanged = '' }: ProofReadings, judgements: readonly Judgement[]): Proof => ({
   verdict: 'proved',
   nothingToRemove: false,
@@ -244,6 +253,14 @@ export function judgeProof(
       judgements,
     };
   }
+  if (holdsMissing(readings))
+    return {
+      verdict: 'better',
+      nothingToRemove: false,
+      missing: ['The holds of before, read again: idle alone shows little of what a filter holds back.'],
+      reasons: [fall],
+      judgements,
+    };
   const failing = judgements.filter((judgement) => !judgement.holds);
   if (failing.length === 0)
     return { verdict: 'proved', nothingToRemove: false, missing: [], reasons: [fall], judgements };

@@ -40,7 +40,7 @@ export interface TreatmentOption {
 }
 
 /** What is in the way of the gas, as far as it is known. */
-interface FilterChances {
+export interface FilterChances {
   readonly soot: number;
   readonly ash: number;
   readonly cracked: number;
@@ -64,7 +64,7 @@ const LIES_HIGH = ['dp-sensor-failed', 'dp-sensor-wrong', 'low-pipe-blocked', 'd
  * The diagnosis knows a filter that is full; one that is due for a regeneration shows in its pressure long before. What the
  * pressure says of soot counts beside it, as far as the sensor is to be believed and it is not ash.
  */
-function chancesOf(question: TreatmentQuestion): FilterChances {
+export function filterChances(question: TreatmentQuestion): FilterChances {
   const { likely, limits } = question;
   const known = new Map(UNDIAGNOSED);
   const of = (id: string): number => likely?.get(id) ?? (likely ? 0 : (known.get(id) ?? 0));
@@ -93,7 +93,7 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`;
  */
 export function rankTreatments(question: TreatmentQuestion): readonly TreatmentOption[] {
   const options = TREATMENTS.map((treatment) => optionOf(treatment, question));
-  const soundFirst = 100 * chancesOf(question).sound >= question.limits.leaveAlonePercent;
+  const soundFirst = 100 * filterChances(question).sound >= question.limits.leaveAlonePercent;
   const place = (option: TreatmentOption): number =>
     option.treatment === 'nothing' ? (soundFirst ? 0 : 3) : isRefused(option) ? 2 : 1;
   return driveBeforeStanding(
@@ -140,7 +140,7 @@ function chanceAndReasons(
   question: TreatmentQuestion,
 ): { chance: number; reasons: string[] } {
   const { limits, forecast } = question;
-  const { soot, ash, cracked, oil, sound } = chancesOf(question);
+  const { soot, ash, cracked, oil, sound } = filterChances(question);
   const sootAlone = soot * (1 - ash) * (1 - cracked) * (1 - oil);
   const withAsh = ash * (1 - cracked) * (1 - oil);
   const load = sootLoad(question);

@@ -10,7 +10,14 @@ export {
   type LinkCommand,
 } from './interlocks.ts';
 export { mostSoot, sootByPressure, sootRoom, type KnownFilter, type SootLoad } from './sootLoad.ts';
-export { isRefused, rankTreatments, type TreatmentOption, type TreatmentQuestion } from './choice.ts';
+export {
+  filterChances,
+  isRefused,
+  rankTreatments,
+  type FilterChances,
+  type TreatmentOption,
+  type TreatmentQuestion,
+} from './choice.ts';
 export {
   READY_FIGURES,
   READY_FOR,

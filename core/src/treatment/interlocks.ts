@@ -29,6 +29,7 @@ export interface Interlock {
     | 'oil-diluted'
     | 'inhibited'
     | 'cause-open'
+    | 'nothing-in-it'
     | ReadyHold['id'];
   /** Why it is held, with the value and the limit, and what to do. */
   readonly text: string;

@@ -35,6 +35,6 @@ code-dosing          | 0.003 | dosing-injector-blocked .5 sensor-wiring .1 | P20
 code-too-cool        | 0.004 | dosing-injector-blocked .4 egt3-failed .15 thermostat-stuck-open .1 intake-leak .08 catalyst-restricted .1 | P244C | Code for an exhaust too cool to regenerate | no heat, or not seen
 code-not-finished    | 0.005 | short-trips .5 dosing-injector-blocked .3 thermostat-stuck-open .15 egt3-failed .1 glow-plugs-failed .1 soot-loaded .1 | P2458 P24A2 SPN5319 | Code for a regeneration that was not finished | time or heat ran out
 code-too-often       | 0.004 | ash-full .4 injector-over-fuelling .3 egr-stuck-open .25 oil-in-exhaust .2 low-pipe-blocked .15 short-trips .15 intake-leak .15 charge-leak .15 | P2459 | Code for regenerations that come too often | less room, or more soot
-code-oil-diluted     | 0.003 | oil-counter .5 dosing-injector-blocked .15 injector-over-fuelling .1 | P252C P250B SPN5317 | Code for the oil’s quality or level | counted, or fuel in it
+code-oil-diluted     | 0.003 | oil-counter .5 dosing-injector-blocked .15 injector-over-fuelling .1 | P252C P252F P250B SPN5317 | Code for the oil’s quality or level | counted, or fuel in it
 code-supply          | 0.003 | sensor-wiring .8 dp-sensor-failed:dead .05 | P0641 P0642 P0643 P0651 P0652 P0653 P0697 P0698 P0699 | Code for the supply of sensors | 5 V out of range
 `;

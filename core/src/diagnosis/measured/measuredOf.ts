@@ -8,12 +8,16 @@ import {
 import { steadySamplesOf, type ReadingSample, type SteadySample } from '../../ledger/index.ts';
 import type { Limits } from '../../limits/index.ts';
 import { steadyFlow } from '../../readings/index.ts';
+import type { Evidence } from '../network.ts';
 import type { Measured } from '../weigh.ts';
 import { AIR_CAUSES, airMassChance } from './airMass.ts';
 import { backPressureChance, type BackPressureRow } from './backPressure.ts';
+import { coolantChance } from './coolant.ts';
+import { manifoldChance, type ManifoldRow } from './manifold.ts';
 import { pressureDropChance, type DropReading, type DropSample } from './pressureDrop.ts';
 import { PRESSURE_CAUSES } from './states.ts';
 import { sootCounterChance } from './sootCounter.ts';
+import { TEMPERATURE_CAUSES, temperaturesChance, type TemperatureRow } from './temperatures.ts';
 
 /** What of a reading is judged by its size. */
 export interface MeasuredReading {
@@ -133,6 +137,63 @@ function backPressureRows({ samples, barometerMbar }: MeasuredReading): {
   };
 }
 
+/** Manifold pressures against the air: as it was read, or as the sensor before the turbine shows it at rest. */
+function manifoldRows({ samples, barometerMbar }: MeasuredReading): {
+  readonly rows: readonly ManifoldRow[];
+  readonly airMbar: number;
+  readonly doubtMbar: number;
+} {
+  const beside = samples.find(
+    ({ kind, backPressureMbar }) => kind === 'key-off' && backPressureMbar !== undefined,
+  )?.backPressureMbar;
+  return {
+    airMbar: barometerMbar ?? beside ?? 1000,
+    doubtMbar: barometerMbar !== undefined ? 2 : beside !== undefined ? 40 : AIR_UNKNOWN_HEIGHT_MBAR,
+    rows: samples.flatMap(({ kind, rpm, manifoldMbar }): ManifoldRow[] =>
+      manifoldMbar === undefined || kind === 'snap' || kind === 'full-load'
+        ? []
+        : [
+            {
+              kind: kind === 'key-off' || rpm === 0 ? 'at-rest' : rpm >= RAISED_RPM ? 'held' : 'idle',
+              manifoldMbar,
+            },
+          ],
+    ),
+  };
+}
+
+/** Up to here a vehicle at rest is cold through, °C. */
+const COLD_UP_TO_C = 45;
+
+function temperatureRows({ samples }: MeasuredReading): TemperatureRow[] {
+  return samples.flatMap(({ kind, rpm, coolantC, intakeAirC, ...sample }): TemperatureRow[] => {
+    const egts = new Map(
+      ([1, 2, 3, 4] as const).flatMap((one) => {
+        const c = sample[`egt${one}C`];
+        return c === undefined ? [] : [[one, c] as const];
+      }),
+    );
+    if (egts.size === 0) return [];
+    if (kind !== 'key-off' && rpm > 0)
+      return kind === 'snap' || kind === 'full-load'
+        ? []
+        : [{ kind: rpm >= RAISED_RPM ? 'held' : 'idle', egts, beside: [] }];
+    const beside = [coolantC, intakeAirC].filter((c) => c !== undefined);
+    const sorted = [...egts.values()].toSorted((a, b) => a - b);
+    const middle = sorted[Math.floor((sorted.length - 1) / 2)] as number;
+    // A hot line cools unevenly: only a cold one has one temperature.
+    return (coolantC ?? middle) <= COLD_UP_TO_C ? [{ kind: 'cold', egts, beside }] : [];
+  });
+}
+
+/** The warmest coolant with the engine running. */
+function warmestCoolant({ samples }: MeasuredReading): number | undefined {
+  const running = samples.flatMap(({ kind, rpm, coolantC }) =>
+    coolantC === undefined || kind === 'key-off' || rpm === 0 ? [] : [coolantC],
+  );
+  return running.length === 0 ? undefined : Math.max(...running);
+}
+
 /** Metered air over what is called for, the middle of all holds. */
 function airRatio(
   { samples, barometerMbar }: MeasuredReading,
@@ -173,6 +234,9 @@ const CAUSES = {
     'downstream-restricted',
   ]),
   air: new Set(AIR_CAUSES),
+  manifold: new Set(['manifold-sensor-failed', 'sensor-wiring']),
+  temperatures: new Set<string>(TEMPERATURE_CAUSES),
+  coolant: new Set(['thermostat-stuck-open']),
 };
 
 /** Yes-or-no findings that the sizes themselves say better. */
@@ -189,6 +253,12 @@ const SAID_BY: Readonly<Record<string, readonly string[]>> = {
   'soot-measured': ['soot-high', 'soot-disagrees-with-pressure'],
   'back-pressure-measured': ['ebp-no-response', 'ebp-key-on-mismatch', 'ebp-low-for-boost'],
   'air-measured': ['maf-low-for-speed', 'maf-high-for-speed'],
+  'manifold-measured': ['map-key-on-mismatch', 'map-no-response'],
+};
+/** What a whole log says of these is more than its few steady figures. */
+const SAID_BY_LOG = {
+  temperatures: /^egt\d-(open|stuck|cold-mismatch)$/,
+  coolant: /^coolant-below-regen-temperature$/,
 };
 
 /**
@@ -199,15 +269,22 @@ export function measuredOf(
   reading: MeasuredReading,
   vehicle: MeasuredVehicle,
   limits: Limits,
-  /** What a gauge in the line said, where one was read. */
-  gaugeHigh?: boolean,
+  /** What else is known: of a gauge in the line, and what a log said. */
+  evidence: Evidence = {},
 ): { readonly measured: readonly Measured[]; readonly instead: ReadonlySet<string> } {
-  const drop = dropReading(reading, vehicle, limits, gaugeHigh);
+  const drop = dropReading(reading, vehicle, limits, evidence['gauge-high']);
   const dropChance = drop && pressureDropChance(drop);
   const soot = sootPerLitre(reading, vehicle);
   const { rows, airMbar, doubtMbar } = backPressureRows(reading);
   const backPressure = backPressureChance(rows, airMbar, doubtMbar);
   const air = airRatio(reading, vehicle, limits);
+  const inManifold = manifoldRows(reading);
+  const manifold = manifoldChance(inManifold.rows, inManifold.airMbar, inManifold.doubtMbar);
+  const saidByLog = (pattern: RegExp): boolean => Object.keys(evidence).some((id) => pattern.test(id));
+  const temperatures = saidByLog(SAID_BY_LOG.temperatures)
+    ? undefined
+    : temperaturesChance(temperatureRows(reading));
+  const coolantC = saidByLog(SAID_BY_LOG.coolant) ? undefined : warmestCoolant(reading);
   const measured: Measured[] = [
     ...(dropChance
       ? [
@@ -225,6 +302,13 @@ export function measuredOf(
       ? [{ id: 'back-pressure-measured', causes: CAUSES.backPressure, chance: backPressure }]
       : []),
     ...(air ? [{ id: 'air-measured', causes: CAUSES.air, chance: airMassChance(air.ratio, air.doubt) }] : []),
+    ...(manifold ? [{ id: 'manifold-measured', causes: CAUSES.manifold, chance: manifold }] : []),
+    ...(temperatures
+      ? [{ id: 'temperatures-measured', causes: CAUSES.temperatures, chance: temperatures }]
+      : []),
+    ...(coolantC === undefined
+      ? []
+      : [{ id: 'coolant-measured', causes: CAUSES.coolant, chance: coolantChance(coolantC) }]),
   ];
   return { measured, instead: new Set(measured.flatMap(({ id }) => SAID_BY[id] ?? [])) };
 }

@@ -84,7 +84,8 @@ const WAYS: Readonly<Record<PathState, Way>> = {
   },
   low: { gains: [{ share: 1, from: 0.05, to: 0.7 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
   high: { gains: [{ share: 1, from: 1.2, to: 30 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
-  'wrong-range': { gains: [{ share: 1, from: 0.25, to: 4 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
+  // Ranges on sale lie between a few hundred mbar and two bar.
+  'wrong-range': { gains: [{ share: 1, from: 0.15, to: 7 }], nothing: 0, sign: 1, zeros: TRUE_ZERO },
   // Nearly shut it only comes late; shut, nothing comes, and gas may stand in it.
   'high-pipe': {
     gains: [
