@@ -1,4 +1,4 @@
-import { logDensity, normal } from './density.ts';
+import { logDensity } from './density.ts';
 import type { CauseSet } from './states.ts';
 
 /** Temperatures of one row, °C. */
