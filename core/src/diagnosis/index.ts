@@ -33,6 +33,7 @@ export {
   proposeChecks,
   quickCheckFor,
   quickChecksFor,
+  oilToldOf,
   revsHeldOff,
   type ProposedCheck,
 } from './proposeChecks.ts';

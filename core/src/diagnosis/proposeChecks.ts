@@ -29,8 +29,14 @@ export function revsHeldOff(evidence: Evidence): string | undefined {
     return 'There is fuel in the oil: no held revs before it is changed and the level is right. An overfull engine can run away on it.';
   if (evidence['inlet-oily'] === true)
     return 'Oil stands in the filter: no held revs before it is out. Hot, it burns without end.';
+  if (oilToldOf(evidence))
+    return 'The oil is said to stand over full: no held revs before somebody has looked at it.';
   return undefined;
 }
+
+/** Whether somebody has told of oil where none should be, and nobody has looked: that is looked at before anything is held at speed. */
+export const oilToldOf = (evidence: Evidence): boolean =>
+  evidence['oil-level-high'] === true && evidence['oil-diluted'] === undefined;
 
 /** What stands against a check, by what is known now. */
 export const checkHeldOff = (check: string, evidence: Evidence): string | undefined =>

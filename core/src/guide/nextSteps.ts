@@ -50,6 +50,8 @@ export interface GuideFacts {
   readonly sensorKilled: boolean;
   /** Why the engine must not be held at raised speed. */
   readonly noRevs?: string | undefined;
+  /** Somebody has told of oil over full, and nobody has looked. */
+  readonly oilToldOf: boolean;
   /** The ΔP that is shown may not be that of the filter, 0–1. */
   readonly pathLies: number;
   /** What may be done to the filter now, the best first. */
@@ -127,6 +129,8 @@ export function nextSteps(facts: GuideFacts): Step[] {
     minutes: one.minutes,
     why,
   });
+  const oil = facts.oilToldOf ? checks.find(({ check }) => check === 'oil') : undefined;
+  if (oil) steps.push(asCheck(oil, 'It is said to stand over full: look before the engine is held at speed'));
   if (!known.anything) {
     steps.push({ do: 'scan', minutes: 5, why: 'Nothing is known yet: the codes say where to look' });
     if (noRevs === undefined)

@@ -36,7 +36,8 @@ export function driveAdvice({
   const limited: string[] = [];
   if (chance('oil-in-exhaust') > SURE || evidence['inlet-oily'] === true)
     no.push('Oil comes into the exhaust: hot, it burns without end');
-  if (evidence['choked-high-revs'] === true && RESTRICTIONS.some((id) => chance(id) > SURE))
+  const heldBack = 1 - RESTRICTIONS.reduce((free, id) => free * (1 - chance(id)), 1);
+  if (evidence['choked-high-revs'] === true && heldBack > SURE)
     no.push('The gas can hardly leave: the engine chokes');
   const usesOil = evidence['blue-smoke'] === true || evidence['oil-used'] === true;
   if (chance('turbocharger-worn') > SURE && usesOil)

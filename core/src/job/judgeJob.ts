@@ -1,6 +1,7 @@
 import {
   diagnoseCase,
   KNOWN_FINDINGS,
+  oilToldOf,
   revsHeldOff,
   sentenceOf,
   weighCase,
@@ -205,6 +206,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     pathProven,
     sensorKilled: atRest !== undefined && atRest > limits.deadBackPressureMbar,
     noRevs: revsHeldOff(evidence),
+    oilToldOf: oilToldOf(evidence),
     pathLies,
     treatments: choice.filter(({ allowed }) => allowed).map(({ treatment }) => treatment),
     stage: derived.signedOff
@@ -297,11 +299,16 @@ function uselessFor(
   };
 }
 
-/** Causes that a look or a measurement has shown themselves. */
+/** Causes that a look or a measurement has shown themselves; what fits two of them shows neither. */
 function seenCauses(evidence: Readonly<Record<string, boolean>>): Set<string> {
   return new Set(
-    KNOWN_FINDINGS.filter(({ id, from }) => from === 'check' && evidence[id] === true).flatMap(({ links }) =>
-      links.filter(({ chance, how }) => how === 'activates' && chance >= SHOWS).map(({ cause }) => cause),
+    KNOWN_FINDINGS.filter(({ id, from }) => from === 'check' && evidence[id] === true).flatMap(
+      ({ links }) => {
+        const shown = new Set(
+          links.filter(({ chance, how }) => how === 'activates' && chance >= SHOWS).map(({ cause }) => cause),
+        );
+        return shown.size === 1 ? [...shown] : [];
+      },
     ),
   );
 }

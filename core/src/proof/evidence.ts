@@ -242,8 +242,9 @@ function codesEvidence(entries: readonly Entry[], since: number): Evidence {
 
 function powerEvidence(entries: readonly Entry[], drive: EntryOf<'drive'> | undefined): Evidence[] {
   const limited = entriesOfKind(entries, 'complaint').some(({ body }) => body.powerLimited === true);
-  if (!limited) return [];
   const still = drive?.body.powerLimitGone === false;
+  // Nobody said so before, and it was found on the drive.
+  if (!limited && !still) return [];
   return [
     {
       id: 'power-limit',

@@ -130,6 +130,27 @@ const SHOWS_RESPONSE: Readonly<Partial<Record<CheckId, readonly string[]>>> = {
   'pipe-pump': ['high-holds', 'low-holds'],
 };
 
+/** A new sensor is shown by pump or comparison, with what must not be found in them. */
+const SHOWS_SENSOR: Readonly<Partial<Record<CheckId, readonly string[]>>> = {
+  'dp-ladder': ['ladder-dead', 'ladder-gain', 'ladder-offset'],
+  'dp-swap': ['swap-differs'],
+};
+
+/** Whether it was the sensor that was put right the last time, and a measurement since shows the new one good. */
+function newSensorShown({ entries, checks }: PathFacts, since: number): boolean {
+  const last = entriesOfKind(entries, 'work').findLast(({ body }) => HOSES_OFF.has(body.work));
+  if (last?.body.work !== 'sensor-replaced') return false;
+  return checks.some(({ entry, judgement: { findings } }) => {
+    const bad = own(SHOWS_SENSOR, entry.body.check);
+    return (
+      bad !== undefined &&
+      happenedAt(entry) >= since &&
+      bad.some((id) => findings[id] !== undefined) &&
+      !bad.some((id) => findings[id] === true)
+    );
+  });
+}
+
 function responseEvidence(facts: PathFacts, since: number): Evidence {
   const { checks, after, limits } = facts;
   const made = checks.filter(
@@ -150,6 +171,8 @@ function responseEvidence(facts: PathFacts, since: number): Evidence {
     said.find(({ state, weak }) => state === 'shown' && weak === undefined) ??
     said.find(({ state }) => state === 'shown') ??
     said[0];
+  if (best?.state === 'shown' && newSensorShown(facts, since))
+    return { id: 'response', state: 'shown', text: `${best.text}; the new sensor is shown by its own check` };
   if (best?.weak !== undefined && facts.pathRepaired)
     return {
       id: 'response',

@@ -5,7 +5,7 @@
  * show different things, and never two at once.
  */
 export const CAUSES = `
-soot-loaded                 | 0.35 | The filter is full of soot                             | the complaint that brings most vehicles; seldom the root alone
+soot-loaded                 | 0.32 | The filter is full of soot                             | the complaint that brings most vehicles; seldom the root alone
 ash-full                    | 0.12 | The filter is full of ash                              | high distances, one in ten of those that come
 filter-cracked              | 0.05 | The filter is cracked or its core is gone              | seldom, and often without any lamp
 catalyst-restricted         | 0.06 | The catalyst ahead of the filter is restricted         | seldom; soot on its face after long idling

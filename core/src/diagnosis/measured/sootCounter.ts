@@ -3,7 +3,11 @@ import { filterStateOf, pathStateOf, type CauseSet } from './states.ts';
 
 /** Counted soot, g per litre of filter, by what is there and what the computer was told. Regenerations are asked for at 4–6. */
 const TRUE_SOOT: Readonly<Record<'sound' | 'soot' | 'ash' | 'cracked', readonly LogPart[]>> = {
-  sound: [{ share: 1, middle: 2, spread: 0.7 }],
+  // Just after a regeneration it stands near nothing.
+  sound: [
+    { share: 0.25, middle: 0.7, spread: 0.8 },
+    { share: 0.75, middle: 2.2, spread: 0.6 },
+  ],
   soot: [{ share: 1, middle: 10, spread: 0.7 }],
   ash: [{ share: 1, middle: 2.5, spread: 0.8 }],
   cracked: [{ share: 1, middle: 2, spread: 0.8 }],
