@@ -383,6 +383,26 @@ describe('guided checks', () => {
     expect(judge('egt-cold-soak', { hours: 1, egt1C: 80, egt2C: 30, coolantC: 55 }).outcome).toBeUndefined();
     expect(judge('gauge', { port: 'before-filter', rpm: 800, meanMbar: 12 }).outcome).toBeUndefined();
     expect(judge('gauge', { port: 'before-turbine', rpm: 2500, meanMbar: 700 }).outcome).toBeUndefined();
+  });
+
+  it('judges before the turbine at warm idle only, and a snap before the filter', () => {
+    expect(judge('gauge', { port: 'before-turbine', rpm: 820, meanMbar: 390 }).outcome).toBe('gauge-high');
+    expect(judge('gauge', { port: 'before-turbine', rpm: 820, meanMbar: 60 }).outcome).toBe('gauge-low');
+    expect(judge('gauge', { port: 'before-filter', rpm: 820, meanMbar: 12, snapMbar: 480 }).outcome).toBe(
+      'gauge-high',
+    );
+  });
+
+  it('blames no section for what lies between two joints with a closed one between', () => {
+    const { outcome, findings } = judge('sections', { rpm: 2500, closedMbar: 400, afterFilterMbar: 385 });
+    expect(outcome).toBeUndefined();
+    expect(findings).toEqual({ 'section-behind': false });
+  });
+
+  it('takes what a dead sensor shows at rest', () => {
+    expect(judge('absolute-agree', { barometerMbar: 1010, backPressureMbar: 5500 }).outcome).toBe(
+      'back-pressure-off',
+    );
     expect(
       judge('air-mass', { rpm: 2500, manifoldMbar: 1150, airGPerS: 26, egrPercent: 45 }).outcome,
     ).toBeUndefined();

@@ -156,10 +156,21 @@ describe('response of a pipe', () => {
 describe('sections of the line', () => {
   it('gives each what goes with it', () => {
     expect(sectionShares({ closedMbar: 400, openAfterFilterMbar: 380, openBeforeFilterMbar: 40 })).toEqual([
-      { section: 'catalyst', mbar: 40, percent: 10 },
-      { section: 'filter', mbar: 340, percent: 85 },
-      { section: 'behind', mbar: 20, percent: 5 },
+      { sections: ['catalyst'], mbar: 40, percent: 10 },
+      { sections: ['filter'], mbar: 340, percent: 85 },
+      { sections: ['behind'], mbar: 20, percent: 5 },
     ]);
+  });
+
+  it('tells together what lies between two joints that were opened', () => {
+    expect(sectionShares({ closedMbar: 400, openAfterFilterMbar: 380 })).toEqual([
+      { sections: ['catalyst', 'filter'], mbar: 380, percent: 95 },
+      { sections: ['behind'], mbar: 20, percent: 5 },
+    ]);
+    expect(
+      sectionShares({ closedMbar: 400, openBeforeFilterMbar: 30 }).map(({ sections }) => sections),
+    ).toEqual([['catalyst'], ['filter', 'behind']]);
+    expect(sectionShares({ closedMbar: 400 })).toEqual([]);
   });
 
   it('adds up to the whole where all joints were opened', () => {

@@ -251,6 +251,8 @@ const NEEDS_PART: Readonly<Partial<Record<string, PartId>>> = {
   'low-pipe-blocked': 'low-pipe',
   'back-pressure-sensor-failed': 'back-pressure-sensor',
   'back-pressure-pipe-blocked': 'back-pressure-sensor',
+  'turbocharger-worn': 'turbine',
+  'vanes-stuck': 'turbine',
   'dosing-injector-blocked': 'filter',
   // What only matters where something regenerates.
   'soot-counter-reset': 'filter',

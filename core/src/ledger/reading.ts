@@ -21,7 +21,7 @@ const number = (name: string, low: number, high: number, unit: string) =>
 export const steadySampleSchema = z.object({
   kind: z.enum(SAMPLE_KINDS),
   rpm: number('Engine speed', 0, 8000, 'rpm'),
-  dpMbar: number('ΔP', -500, 3000, 'mbar'),
+  dpMbar: number('ΔP', -1500, 6000, 'mbar'),
   /** Spread of single readings in the window, mbar. */
   dpSdMbar: number('Spread', 0, 1000, 'mbar').optional(),
   /** Readings in the window. */

@@ -139,6 +139,26 @@ export const CHECK_LIMITS = {
     reason:
       'In a standing hold a clear line shows some 30–50 mbar, a hot one of a large engine up to 80. Under load on the road 200–300 are usual: raise it where the gauge is read there.',
   },
+  gaugeTurbineIdleMbar: {
+    label: 'Gauge before the turbine at warm idle, high above',
+    unit: 'mbar',
+    value: 175,
+    low: 50,
+    high: 600,
+    group: 'check',
+    reason:
+      'At idle without load little stands before the turbine. Over 150–200 the gas is held back somewhere behind it.',
+  },
+  gaugeSnapMbar: {
+    label: 'Gauge before the filter in a snap, high above',
+    unit: 'mbar',
+    value: 250,
+    low: 80,
+    high: 1000,
+    group: 'check',
+    reason:
+      'A snap without load is short: on a clear line the needle jumps by far less and falls back at once.',
+  },
   gaugeLeastRpm: {
     label: 'Gauge: below this engine speed a low figure proves nothing',
     unit: 'rpm',

@@ -1,4 +1,4 @@
-import { fitFlow, type FilterGeometry } from '../filter/index.ts';
+import { fitFlow, pressureFromFit, type FilterGeometry, type FlowFit } from '../filter/index.ts';
 import type { EntryOf, ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import type { Comparison } from './compareReadings.ts';
@@ -13,6 +13,30 @@ interface Side {
   readonly reading: JudgedReading;
   readonly cloud: readonly CurvePoint[];
   readonly curve: FlowCurve | undefined;
+  /** Where the curve lies beside what was read by more than that spreads, as sentences. */
+  readonly misses: readonly string[];
+}
+
+/** From here on a curve is said to miss what was read, %. */
+const MISSES_PERCENT = 4;
+
+/** A law of two terms does not go through everything: where it misses the readings at one speed it says so. */
+function missesOf({ samples, points }: JudgedReading, fit: FlowFit): string[] {
+  return samples.flatMap(({ rpm, kind, flow, dpMbar }) => {
+    const law = pressureFromFit(fit, flow).dpMbar;
+    const spread = Math.min(
+      ...points
+        .filter(({ viscous }) => Math.abs(viscous / flow.viscous - 1) < 0.05)
+        .map(({ sdMbar }) => sdMbar),
+    );
+    const off = law - dpMbar;
+    return Math.abs(off) >
+      Math.max((MISSES_PERCENT / 100) * Math.abs(dpMbar), 1, 2 * (Number.isFinite(spread) ? spread : 0))
+      ? [
+          `The curve lies ${Math.round((100 * Math.abs(off)) / Math.max(Math.abs(dpMbar), 0.1))} % ${off > 0 ? 'above' : 'below'} what was read at ${kind === 'idle' ? 'idle' : `${Math.round(rpm)} rpm`}: the points count, not the line.`,
+        ]
+      : [];
+  });
 }
 
 export interface FlowPicture {
@@ -87,6 +111,7 @@ export function pictureOf(
         reading,
         cloud: clouds[i] ?? [],
         curve: fit.ok ? fittedCurve(fit.value, name, temperatureC, maxFlow) : undefined,
+        misses: fit.ok ? missesOf(reading, fit.value) : [],
       };
     }),
     maxFlow,

@@ -79,6 +79,13 @@ function pointSd(sample: SteadySample, dpMbar: number, context: FlowContext): nu
   return Math.max(own, RESOLUTION_MBAR);
 }
 
+/**
+ * Share by which a point may lie beside the law alone, as its flow is told worse than that of the others (standard deviation): an idle
+ * by engine speed, where nobody knows how much is recirculated, weighs little beside holds.
+ */
+const idleDoubt = ({ kind }: SteadySample, { airSource, flowDoubt }: SteadyFlow): number =>
+  kind === 'idle' && airSource === 'speed-density' ? flowDoubt / Z90 : 0;
+
 /** Brings a reading onto the flow axis: zero off, flow for each sample and block, what was assumed. */
 export function judgeReading(reading: ReadingBody, context: FlowContext): JudgedReading {
   const withBarometer =
@@ -115,7 +122,10 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
         viscous: blockFlow.value.viscous,
         inertial: blockFlow.value.inertial,
         dpMbar,
-        sdMbar: pointSd(sample, dpMbar, context),
+        sdMbar: Math.hypot(
+          pointSd(sample, dpMbar, context),
+          idleDoubt(sample, blockFlow.value) * Math.abs(dpMbar),
+        ),
       });
       cloud.push({ drive: flowDrive(blockFlow.value), dpMbar });
     }

@@ -23,7 +23,15 @@ export interface SteadyFlow extends FilterFlow {
 const ASSUMED_INTAKE_C = 25;
 const ASSUMED_BAROMETER_MBAR = 1013;
 /** Doubts of the air figure (90 %): an air meter in order, speed–density with read pressure, and with assumed pressure. */
-const AIR_DOUBT = { meter: 0.05, speedDensity: 0.1, speedDensityAssumed: 0.18 } as const;
+const AIR_DOUBT = {
+  meter: 0.05,
+  speedDensity: 0.1,
+  speedDensityAssumed: 0.18,
+  // Recirculated gas fills cylinders at idle and passes no filter: up to a third of what speed and pressure call for.
+  speedDensityIdle: 0.35,
+} as const;
+/** From here on a speed is no idle any more, and recirculation is taken to be shut, rpm. */
+const RAISED_RPM = 1500;
 
 /** Doubts by the temperature of the bed (90 %): it is not what a sensor in the gas shows, least while it warms up. */
 const TEMPERATURE_DOUBT = { read: 0.03, assumed: 0.08 } as const;
@@ -48,6 +56,11 @@ function airBySpeedDensity(
   }
   if (sample.intakeAirC === undefined)
     assumptions.push(`intake air not read: taken as ${ASSUMED_INTAKE_C} °C`);
+  const idles = sample.rpm < RAISED_RPM;
+  if (idles)
+    assumptions.push(
+      'flow at idle by engine speed: gas that is recirculated counts as exhaust, up to a third',
+    );
   const air = speedDensityGPerS({
     displacementL: context.displacementL,
     rpm: sample.rpm,
@@ -59,7 +72,11 @@ function airBySpeedDensity(
   return {
     gPerS: air.value,
     source: 'speed-density',
-    doubt: sample.manifoldMbar === undefined ? AIR_DOUBT.speedDensityAssumed : AIR_DOUBT.speedDensity,
+    doubt: idles
+      ? AIR_DOUBT.speedDensityIdle
+      : sample.manifoldMbar === undefined
+        ? AIR_DOUBT.speedDensityAssumed
+        : AIR_DOUBT.speedDensity,
     assumptions,
   };
 }

@@ -3,7 +3,8 @@ import { against, between, NOTHING, type CheckCard, type Figure } from '../card.
 
 const ABSOLUTE = between(
   200,
-  4500,
+  // A broken element shows its end of scale, which is far above what any line holds.
+  10_000,
   'Absolute pressures start near 1000 at rest: is it a gauge pressure? Add the barometer.',
 );
 const AIR = between(500, 1100, 'The air of this earth has 500 to 1100 mbar: which channel is it?');

@@ -8,6 +8,9 @@ const GAUGE = between(
   'Is it a gauge pressure, above the air outside, in the unit that is shown?',
 );
 
+/** No idle is above this, rpm. */
+const WARM_IDLE_RPM = 1100;
+
 const gauge: CheckCard = {
   id: 'gauge',
   outcomes: ['gauge-high'],
@@ -42,6 +45,7 @@ const gauge: CheckCard = {
     { kind: 'number', id: 'meanMbar', label: 'Needle, mean', unit: 'mbar', possible: GAUGE },
     { kind: 'number', id: 'lowMbar', label: 'Needle, least of its swing', unit: 'mbar', possible: GAUGE },
     { kind: 'number', id: 'highMbar', label: 'Needle, most of its swing', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'snapMbar', label: 'Needle, most in a snap', unit: 'mbar', possible: GAUGE },
     {
       kind: 'number',
       id: 'sensorMbar',
@@ -62,13 +66,33 @@ const gauge: CheckCard = {
     const swing = least !== undefined && most !== undefined ? most - least : undefined;
     const sensor = read.number('sensorMbar');
     const idle = rpm !== undefined && rpm < limits.gaugeLeastRpm;
+    const snap = read.number('snapMbar');
     const turbine = port === 'before-turbine';
-    // At idle the flow is too small to prove that nothing is in its way.
-    const decided = !turbine && (!idle || mean > high);
+    // Before the turbine a warm idle decides; under load it is far more in any engine.
+    const limit = turbine
+      ? rpm !== undefined && rpm < WARM_IDLE_RPM
+        ? limits.gaugeTurbineIdleMbar
+        : undefined
+      : high;
+    const snapHigh = !turbine && snap !== undefined && snap > limits.gaugeSnapMbar;
+    const isHigh = (limit !== undefined && mean > limit) || snapHigh;
+    // Before the filter the flow of idle is too small to prove that nothing is in its way.
+    const decided = limit !== undefined && (isHigh || turbine || !idle);
     return {
-      findings: decided ? { 'gauge-high': mean > high } : {},
+      findings: decided ? { 'gauge-high': isHigh } : {},
       figures: [
-        against('Before the filter by gauge', mean, { unit: 'mbar', ...(turbine ? {} : { high }) }),
+        against(`Before the ${turbine ? 'turbine' : 'filter'} by gauge`, mean, {
+          unit: 'mbar',
+          ...(limit === undefined ? {} : { high: limit }),
+        }),
+        ...(snap === undefined
+          ? []
+          : [
+              against('Most in a snap', snap, {
+                unit: 'mbar',
+                ...(turbine ? {} : { high: limits.gaugeSnapMbar }),
+              }),
+            ]),
         ...(swing === undefined
           ? []
           : [{ label: 'Swing', value: swing, unit: 'mbar', state: 'plain' } as const]),
@@ -84,13 +108,15 @@ const gauge: CheckCard = {
             ]),
       ],
       sentences: [
-        ...(turbine
-          ? [
-              'Before the turbine it is far more under load: kept as a record, the filter is not judged by it.',
-            ]
-          : mean > high
-            ? ['The gas is held back, whatever a sensor says.']
-            : idle
+        ...(turbine && limit === undefined
+          ? ['Before the turbine it is far more under load: read it at warm idle, there it decides.']
+          : isHigh
+            ? [
+                turbine
+                  ? 'At idle without load so much stands before the turbine only where the gas is held back behind it.'
+                  : 'The gas is held back, whatever a sensor says.',
+              ]
+            : idle && !turbine
               ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
               : ['The gas goes through freely.']),
         ...(swing !== undefined && mean > 0 && swing > mean
@@ -112,6 +138,10 @@ const SECTION_WORDS: Record<Section, string> = {
   filter: 'across the filter',
   behind: 'behind the filter',
 };
+const placeOf = (sections: readonly Section[]): string =>
+  sections.length === 3
+    ? 'across the whole line'
+    : sections.map((section) => SECTION_WORDS[section]).join(' and ');
 
 const sections: CheckCard = {
   id: 'sections',
@@ -172,26 +202,32 @@ const sections: CheckCard = {
     const clear: PartState = restricted.length > 0 ? 'proven-clear' : 'sound';
     // At little flow a section that takes little is not proved clear by it.
     const decided = shares.filter(({ mbar }) => mbar > high || !idle);
-    const findings = Object.fromEntries(
-      decided.map(({ section, mbar }) => [`section-${section}`, mbar > high]),
+    // Much between two joints is of one of the sections between them, and nobody knows which; little is little in each.
+    const each = decided.flatMap(({ sections: between, mbar }) =>
+      between.length === 1 || mbar <= high ? between.map((section) => ({ section, mbar })) : [],
     );
-    const parts: Partial<Record<PartId, PartState>> = Object.fromEntries(
-      decided.map(({ section, mbar }) => [SECTION_PART[section], mbar > high ? 'failed' : clear]),
-    );
+    const doubtful = restricted.flatMap(({ sections: between }) => (between.length > 1 ? between : []));
+    const findings = Object.fromEntries(each.map(({ section, mbar }) => [`section-${section}`, mbar > high]));
+    const parts: Partial<Record<PartId, PartState>> = Object.fromEntries([
+      ...each.map(({ section, mbar }) => [SECTION_PART[section], mbar > high ? 'failed' : clear]),
+      ...doubtful.map((section) => [SECTION_PART[section], 'doubtful']),
+    ]);
     return {
       findings,
       figures: [
         against('Whole back-pressure', closed, { unit: 'mbar', high: limits.gaugeHighMbar }),
-        ...shares.map(({ section, mbar }) =>
-          against(`Goes ${SECTION_WORDS[section]}`, mbar, { unit: 'mbar', high }),
+        ...shares.map(({ sections: between, mbar }) =>
+          against(`Goes ${placeOf(between)}`, mbar, { unit: 'mbar', high }),
         ),
       ],
       sentences: [
         ...(restricted.length === 0
           ? ['No section takes more than a clear one does.']
           : restricted.map(
-              ({ section, percent }) =>
-                `${percent.toFixed(0)} % of it disappears ${SECTION_WORDS[section]}: that section is restricted.`,
+              ({ sections: between, percent }) =>
+                between.length === 1
+                  ? `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: that section is restricted.`
+                  : `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: one of them is restricted. Open a joint between to see which.`,
             )),
         ...(idle
           ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]

@@ -10,29 +10,38 @@ export interface SectionReadings {
 }
 
 export interface SectionShare {
-  readonly section: Section;
+  /** All that lies between two joints that were opened, from the engine outward. */
+  readonly sections: readonly Section[];
   readonly mbar: number;
   /** Of the whole back-pressure, %. */
   readonly percent: number;
 }
 
 /**
- * What each section of the line holds back: the pressure that goes when the line is opened ahead of it. With a joint that could
- * not be opened its two sections are told together under the first. Flows must be alike: one engine speed, warm, no load.
+ * What the line holds back between each two joints that were opened: the pressure that goes from the one to the next. What lies between
+ * two opened joints is told together, until a joint between is opened. Ahead of the catalyst nothing is left. Flows must be alike:
+ * one engine speed, warm, no load.
  * Worked value: 400 closed, 380 open after the filter, 40 open before it, 0 before the catalyst → behind 20, filter 340,
- * catalyst 40 mbar.
+ * catalyst 40 mbar; without the joint before the filter: catalyst and filter 380, behind 20.
  */
 export function sectionShares(readings: SectionReadings): SectionShare[] {
-  const { closedMbar, openAfterFilterMbar, openBeforeFilterMbar } = readings;
-  const open = readings.openBeforeCatalystMbar ?? 0;
-  const beforeFilter = openBeforeFilterMbar;
-  const afterFilter = openAfterFilterMbar;
-  const pieces: (readonly [Section, number | undefined])[] = [
-    ['catalyst', beforeFilter === undefined ? undefined : beforeFilter - open],
-    ['filter', afterFilter === undefined ? undefined : afterFilter - (beforeFilter ?? open)],
-    ['behind', afterFilter === undefined ? undefined : closedMbar - afterFilter],
+  const { closedMbar } = readings;
+  const opened: readonly (readonly [Section, number | undefined])[] = [
+    ['behind', readings.openAfterFilterMbar],
+    ['filter', readings.openBeforeFilterMbar],
+    ['catalyst', readings.openBeforeCatalystMbar],
   ];
-  return pieces.flatMap(([section, mbar]) =>
-    mbar === undefined ? [] : [{ section, mbar, percent: closedMbar > 0 ? (100 * mbar) / closedMbar : 0 }],
-  );
+  if (opened.every(([, mbar]) => mbar === undefined)) return [];
+  const shares: SectionShare[] = [];
+  let since: Section[] = [];
+  let before = closedMbar;
+  for (const [section, left] of opened) {
+    since = [section, ...since];
+    if (left === undefined && section !== 'catalyst') continue;
+    const mbar = before - (left ?? 0);
+    shares.unshift({ sections: since, mbar, percent: closedMbar > 0 ? (100 * mbar) / closedMbar : 0 });
+    since = [];
+    before = left ?? 0;
+  }
+  return shares;
 }

@@ -228,6 +228,14 @@ export function FlowChart({
       <div className="relative h-full min-h-[240px]">
         <canvas ref={canvas} className="absolute inset-0" role="img" aria-label={described} />
       </div>
+      {picture.sides.flatMap(({ name, misses }) =>
+        misses.map((text) => (
+          <p key={`${name} ${text}`} className="text-sm text-ink-2">
+            {picture.sides.length > 1 ? `${name}: ` : ''}
+            {text}
+          </p>
+        )),
+      )}
       <details className="no-print text-sm">
         <summary className="min-h-9 underline underline-offset-4">The chart as a table</summary>
         <table className="w-full text-left">
