@@ -39,4 +39,20 @@ describe('the chart of flow against pressure', () => {
     expect(flowPicture(before, facts)?.equalFlow).toBeUndefined();
     expect(flowPicture(job(), facts)).toBeUndefined();
   });
+
+  it('goes by the holds where the flow of idle is not metered, and says where it misses what was read', () => {
+    const read = madeReading('before', { sootG: 30 });
+    // A third of the gas at idle goes round again and passes no filter.
+    const samples = read.samples.map(({ airMassGPerS: _metered, ...sample }) =>
+      sample.kind === 'idle' ? { ...sample, dpMbar: 0.6 * sample.dpMbar } : sample,
+    );
+    const [side] = flowPicture(job({ ...read, samples }), facts)?.sides ?? [];
+    expect(side?.misses).toHaveLength(1);
+    expect(side?.misses[0]).toMatch(/above what was read at idle/);
+    const hold = side?.reading.samples.at(-1);
+    const near = side?.curve?.points.find(({ flowM3PerH }) => flowM3PerH >= (hold?.flow.flowM3PerH ?? 0));
+    expect(Math.abs((near?.dpMbar ?? 0) / (hold?.dpMbar ?? 1) - 1)).toBeLessThan(0.1);
+    const [sound] = flowPicture(job(read), facts)?.sides ?? [];
+    expect(sound?.misses).toEqual([]);
+  });
 });

@@ -19,23 +19,26 @@ interface Side {
 
 /** From here on a curve is said to miss what was read, %. */
 const MISSES_PERCENT = 4;
+/** Less is within the step of a usual sensor, mbar. */
+const LEAST_MISS_MBAR = 1;
 
 /** A law of two terms does not go through everything: where it misses the readings at one speed it says so. */
 function missesOf({ samples, points }: JudgedReading, fit: FlowFit): string[] {
   return samples.flatMap(({ rpm, kind, flow, dpMbar }) => {
-    const law = pressureFromFit(fit, flow).dpMbar;
-    const spread = Math.min(
-      ...points
-        .filter(({ viscous }) => Math.abs(viscous / flow.viscous - 1) < 0.05)
-        .map(({ sdMbar }) => sdMbar),
-    );
-    const off = law - dpMbar;
-    return Math.abs(off) >
-      Math.max((MISSES_PERCENT / 100) * Math.abs(dpMbar), 1, 2 * (Number.isFinite(spread) ? spread : 0))
-      ? [
-          `The curve lies ${Math.round((100 * Math.abs(off)) / Math.max(Math.abs(dpMbar), 0.1))} % ${off > 0 ? 'above' : 'below'} what was read at ${kind === 'idle' ? 'idle' : `${Math.round(rpm)} rpm`}: the points count, not the line.`,
-        ]
-      : [];
+    const idles = kind === 'idle' && flow.airSource === 'speed-density';
+    const spreads = points
+      .filter(({ viscous }) => Math.abs(viscous / flow.viscous - 1) < 0.05)
+      .map(({ sdMbar }) => sdMbar);
+    // Of an idle by engine speed it is the flow that is doubtful, not what was read.
+    const spread = idles || spreads.length === 0 ? 0 : Math.min(...spreads);
+    const off = pressureFromFit(fit, flow).dpMbar - dpMbar;
+    const most = Math.max((MISSES_PERCENT / 100) * Math.abs(dpMbar), LEAST_MISS_MBAR, 2 * spread);
+    if (Math.abs(off) <= most) return [];
+    const share = Math.round((100 * Math.abs(off)) / Math.max(Math.abs(dpMbar), LEAST_MISS_MBAR));
+    const why = idles ? 'how much gas was recirculated is not known' : 'the points count, not the line';
+    return [
+      `The curve lies ${share} % ${off > 0 ? 'above' : 'below'} what was read at ${idles ? 'idle' : `${Math.round(rpm)} rpm`}: ${why}.`,
+    ];
   });
 }
 

@@ -223,11 +223,10 @@ const sections: CheckCard = {
       sentences: [
         ...(restricted.length === 0
           ? ['No section takes more than a clear one does.']
-          : restricted.map(
-              ({ sections: between, percent }) =>
-                between.length === 1
-                  ? `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: that section is restricted.`
-                  : `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: one of them is restricted. Open a joint between to see which.`,
+          : restricted.map(({ sections: between, percent }) =>
+              between.length === 1
+                ? `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: that section is restricted.`
+                : `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: one of them is restricted. Open a joint between to see which.`,
             )),
         ...(idle
           ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
