@@ -44,7 +44,7 @@ describe('the chart of flow against pressure', () => {
     const read = madeReading('before', { sootG: 30 });
     // A third of the gas at idle goes round again and passes no filter.
     const samples = read.samples.map(({ airMassGPerS: _metered, ...sample }) =>
-      sample.kind === 'idle' ? { ...sample, dpMbar: 0.6 * sample.dpMbar } : sample,
+      sample.kind === 'idle' ? { ...sample, dpMbar: 0.6 * (sample.dpMbar ?? 0) } : sample,
     );
     const [side] = flowPicture(job({ ...read, samples }), facts)?.sides ?? [];
     expect(side?.misses).toHaveLength(1);
