@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { namedFault } from '@white-ember/core/codes';
 import { KNOWN_FINDINGS, sentenceOf } from '@white-ember/core/diagnosis';
 import { FILTER_MATERIALS, filterGeometrySchema } from '@white-ember/core/filter';
+import { whileWaiting } from '@white-ember/core/guide';
 import { judgeJob, type JobJudgement, type JobVerdict } from '@white-ember/core/job';
 import {
   entryBodySchema,
@@ -9,6 +10,7 @@ import {
   readingSampleSchema,
   type Entry,
   type EntryBody,
+  happenedAt,
 } from '@white-ember/core/ledger';
 import { readJson, readLimits, type Options } from '../input.ts';
 import { InputError } from '../InputError.ts';
@@ -184,9 +186,16 @@ const LEAST_WEIGHT = 0.05;
 
 /** All that the job page says of a job, by the same function of core. */
 export function judge(file: string, options: Options): void {
-  const { derived, diagnosis, next, then, choice, notJudged, drive, worked, resets } = judgement(
+  const { derived, diagnosis, choice, notJudged, drive, worked, resets, ...steps } = judgement(
     readJob(file),
     readLimits(options['limits']),
+  );
+  // A file has no clock of its own: what was begun last runs, and what something came after is over.
+  const last = derived.entries.at(-1);
+  const [next, ...then] = whileWaiting(
+    steps.next ? [steps.next, ...steps.then] : [],
+    derived.clocks.filter(({ entryId }) => entryId === last?.id),
+    last ? happenedAt(last) : 0,
   );
   const { posterior, inhibitors } = diagnosis;
   const { proof, comparison, proofKind, evidence } = derived;

@@ -97,3 +97,4 @@ export {
 } from './tasks.ts';
 export { vehicleHistorySchema, type VehicleHistory } from './vehicleHistory.ts';
 export { takenInSchema, type TakenIn } from './archive.ts';
+export { adviceSchema, familyFoundSchema, STEP_KINDS, type Advice, type FamilyFound } from './advice.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { entrySchema, idSchema, timeSchema } from '../ledger/index.ts';
+import { adviceSchema, familyFoundSchema } from './advice.ts';
 import { jobSummarySchema, runningClockSchema } from './jobSummary.ts';
 import { limitsProfileSchema } from './limitsProfile.ts';
 import { sealSchema } from './seal.ts';
@@ -31,6 +32,8 @@ export const jobListItemSchema = z.object({
   model: z.string(),
   customerName: z.string().optional(),
   summary: jobSummarySchema,
+  /** What it waits for; absent while that is worked out, and on a job that is signed off. */
+  advice: adviceSchema.optional(),
 });
 export type JobListItem = z.infer<typeof jobListItemSchema>;
 
@@ -72,6 +75,8 @@ export const jobSchema = z.object({
   entries: z.array(entrySchema),
   limitsProfile: limitsProfileSchema.optional(),
   logs: z.array(logSchema),
+  /** What was found on other vehicles of its family, where there are any. */
+  family: familyFoundSchema.optional(),
   /** Of a job that is signed off: what it was signed off with. Vehicle and limits are those of that day. */
   seal: sealSchema.optional(),
   /** The vehicle's next job with what it read and did: it may contradict what this one proved. */

@@ -1,18 +1,7 @@
+import type { STEP_KINDS } from '../contract/index.ts';
 import { quickChecksFor, type RankedCheck } from '../diagnosis/index.ts';
 import { NOT_REPAIRED } from './costs.ts';
 
-export const STEP_KINDS = [
-  'scan',
-  'read',
-  'ask',
-  'warm-up',
-  'check',
-  'repair',
-  'treat',
-  'wait',
-  'prove',
-  'hand-over',
-] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
 /** What to do next on a job, and why. */

@@ -1,3 +1,4 @@
+export { adviceOf } from './adviceOf.ts';
 export { STAGES, STAGE_LABELS, stageOf, type Stage } from './stages.ts';
 export {
   BURN_END_WORDS,

@@ -20,6 +20,7 @@ describe('settings', () => {
       signInTriesPer15Min: 10,
       sessionIdleHours: 96,
       readerNiceness: 10,
+      advises: true,
       logLevel: 'warn',
       mailFrom: 'workshop@white-ember.invalid',
       uploadFolder: join(tmpdir(), 'white-ember-uploads'),

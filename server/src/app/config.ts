@@ -28,6 +28,8 @@ export interface Config {
   readonly uploadFolder: string;
   /** How far what reads files stands back behind whoever waits for a page, 0–19. */
   readonly readerNiceness: number;
+  /** Whether it works out what each open job waits for; one of several servers of a database may be enough. */
+  readonly advises: boolean;
   /** Where the programs lie that read files from outside: beside the server's own bundle. */
   readonly programFolder: string;
 }
@@ -73,6 +75,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     ...(env['WHITE_EMBER_URL'] ? { publicUrl: env['WHITE_EMBER_URL'].replace(/\/+$/, '') } : {}),
     logLevel: env['WHITE_EMBER_LOG'] ?? 'warn',
     uploadFolder: env['WHITE_EMBER_UPLOADS'] ?? join(tmpdir(), 'white-ember-uploads'),
+    advises: env['WHITE_EMBER_ADVISES'] !== '0',
     readerNiceness: whole(env['WHITE_EMBER_READER_NICENESS'], 10, 'WHITE_EMBER_READER_NICENESS'),
     programFolder: env['WHITE_EMBER_PROGRAMS'] ?? import.meta.dirname,
   };

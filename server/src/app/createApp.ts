@@ -7,6 +7,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { DataSource } from 'typeorm';
 import pg from 'pg';
+import { Advisor, adviceOfAnotherProgram } from '../jobs/advisor.ts';
 import { memberOf } from '../people/members.ts';
 import { FileReaders } from '../reading/fileReaders.ts';
 import type { Config } from './config.ts';
@@ -95,6 +96,15 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
   for (const layer of sessions.middleware) app.use('/api', layer);
   app.use('/api', csrfGuard);
 
+  const advisor = config.advises ? new Advisor(db, config.programFolder, log) : undefined;
+  if (advisor) await adviceOfAnotherProgram(db);
+  app.use('/api', (req, res, next) => {
+    if (advisor && req.method !== 'GET')
+      res.once('finish', () => {
+        if (res.statusCode < 400) advisor.wake();
+      });
+    next();
+  });
   const uploads = new KeptUploads(config.uploadFolder, {
     file: config.maxUploadBytes,
     archive: config.maxArchiveBytes,
@@ -120,6 +130,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
     app,
     close: async () => {
       endSweeping();
+      await advisor?.close();
       await sessions.close();
       await limiterPool.end();
     },

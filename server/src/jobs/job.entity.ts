@@ -1,5 +1,5 @@
 import { EntitySchema } from 'typeorm';
-import type { FollowUp, JobSummary } from '@white-ember/core/contract';
+import type { Advice, FollowUp, JobSummary } from '@white-ember/core/contract';
 import type { Visit } from '@white-ember/core/outlook';
 
 export interface JobRow {
@@ -16,6 +16,9 @@ export interface JobRow {
   visit: Visit | null;
   /** What is to be done after it and is not done. */
   followUps: FollowUp[];
+  /** What it waits for, and by which entry that was worked out; below nothing where something else changed since. */
+  advice: Advice | null;
+  adviceOf: number | null;
   contentHash: string;
 }
 
@@ -33,6 +36,8 @@ export const JobEntity = new EntitySchema<JobRow>({
     summary: { type: 'jsonb' },
     visit: { type: 'jsonb', nullable: true },
     followUps: { type: 'jsonb', name: 'follow_ups', default: [] },
+    advice: { type: 'jsonb', nullable: true },
+    adviceOf: { type: 'integer', name: 'advice_of', nullable: true },
     contentHash: { type: 'text', name: 'content_hash' },
   },
 });

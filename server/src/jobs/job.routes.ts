@@ -25,6 +25,7 @@ interface ListRow {
   last_entry_at: Date;
   entry_count: number;
   summary: JobListItem['summary'];
+  advice: JobListItem['advice'] | null;
   plate: string;
   model: string;
   customer_name: string | null;
@@ -62,7 +63,8 @@ export const jobRoutes: Route[] = [
       // The page is cut by the index first and joined after, so that its cost does not grow with the number of jobs.
       const rows = await db.query<ListRow[]>(
         `WITH page AS MATERIALIZED (
-           SELECT j.id, j.number, j.opened_at, j.last_entry_at, j.entry_count, j.summary, j.vehicle_id
+           SELECT j.id, j.number, j.opened_at, j.last_entry_at, j.entry_count, j.summary, j.vehicle_id,
+                  CASE WHEN j.advice_of = j.entry_count AND (j.summary->>'signedOff') = 'false' THEN j.advice END AS advice
              FROM job j WHERE ${conditions.join(' AND ')}
             ORDER BY j.last_entry_at DESC, j.id DESC LIMIT ${value(query.limit + 1)})
          SELECT p.*, v.plate, v.model, c.name AS customer_name
@@ -82,6 +84,7 @@ export const jobRoutes: Route[] = [
           plate: row.plate,
           model: row.model,
           summary: row.summary,
+          ...(row.advice === null ? {} : { advice: row.advice }),
           ...(row.customer_name === null ? {} : { customerName: row.customer_name }),
         })),
         ...(rows.length > query.limit && last
@@ -147,6 +150,8 @@ export const jobRoutes: Route[] = [
           summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })),
           visit: null,
           followUps: [],
+          advice: null,
+          adviceOf: null,
           contentHash: contentHash(body),
         });
         if (created) {

@@ -1,6 +1,7 @@
 import type { EntityManager } from 'typeorm';
 import type { Job } from '@white-ember/core/contract';
 import { notFound } from '../app/problem.ts';
+import { foundInFamily } from './family.ts';
 import { listLogs } from '../logs/log.service.ts';
 import { readEntries, readNextJob, readStoredJob } from './storedJob.ts';
 
@@ -10,6 +11,7 @@ export async function presentJob(manager: EntityManager, workshopId: string, id:
   const entries = await readEntries(manager, id);
   const nextJob = await readNextJob(manager, id);
   const { limitsProfile, seal } = job;
+  const family = seal ? undefined : await foundInFamily(manager, workshopId, id, job.vehicle.family);
   return {
     id: job.id,
     number: job.number,
@@ -18,6 +20,7 @@ export async function presentJob(manager: EntityManager, workshopId: string, id:
     entries,
     logs: await listLogs(manager, workshopId, id),
     ...(limitsProfile ? { limitsProfile } : {}),
+    ...(family ? { family } : {}),
     ...(seal ? { seal } : {}),
     ...(nextJob ? { nextJob: { ...nextJob, entries: [...nextJob.entries] } } : {}),
   };

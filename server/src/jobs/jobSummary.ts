@@ -1,4 +1,5 @@
 import type { EntityManager } from 'typeorm';
+import { adviceIsOld } from './advisor.ts';
 import { JobEntity } from './job.entity.ts';
 import { judgedJob } from './judgedJob.ts';
 import { readEntries, readStoredJob } from './storedJob.ts';
@@ -21,7 +22,12 @@ export async function refreshSummaries(
     .where("j.workshop_id = :workshopId AND (j.summary->>'signedOff') = 'false'", scope);
   if (scope.vehicleId) builder.andWhere('j.vehicle_id = :vehicleId', scope);
   if (scope.family) builder.andWhere('v.family = :family', scope);
-  for (const { id } of await builder.orderBy('j.last_entry_at', 'DESC').limit(500).getMany()) {
+  const open = await builder.orderBy('j.last_entry_at', 'DESC').limit(500).getMany();
+  await adviceIsOld(
+    manager,
+    open.map(({ id }) => id),
+  );
+  for (const { id } of open) {
     const job = await readStoredJob(manager, scope.workshopId, id);
     if (!job) continue;
     await manager.update(JobEntity, { id }, await judgedJob(manager, job, await readEntries(manager, id)));

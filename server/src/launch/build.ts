@@ -59,6 +59,7 @@ const PROGRAMS = {
   readLog: 'reading/readLog.program.ts',
   readPhoto: 'photos/readPhoto.program.ts',
   importArchive: 'archive/importArchive.program.ts',
+  advise: 'jobs/advise.program.ts',
 };
 
 /**

@@ -6,6 +6,7 @@ import pg from 'pg';
 import { pino } from 'pino';
 import { createDataSource } from '../database/dataSource.ts';
 import { ensureDemo } from '../database/demo/ensureDemo.ts';
+import { Advisor } from '../jobs/advisor.ts';
 import { sealOldSignOffs } from '../jobs/seals.ts';
 import type { Cluster } from '../launch/cluster.ts';
 import { postgresPrograms } from '../launch/debian.ts';
@@ -71,6 +72,9 @@ export async function makeWithDemo(cluster: Cluster, root: string): Promise<void
   await within(cluster.url(WITH_DEMO), async (db) => {
     await ensureDemo(db, { reset: false });
     await sealOldSignOffs(db);
+    const advisor = new Advisor(db, join(root, 'server/dist'), pino({ level: 'silent' }));
+    await advisor.settled();
+    await advisor.close();
   });
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });

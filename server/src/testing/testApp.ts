@@ -56,6 +56,8 @@ export async function startTestApp(changes: Partial<Config> = {}, databaseUrl?: 
     uploadFolder: join(inject('scratchFolder'), 'uploads'),
     // Beside other tests a reader that stands back would wait for all of them.
     readerNiceness: 0,
+    // Where it is not what is tested nobody waits for it.
+    advises: false,
     programFolder: inject('programFolder'),
     ...changes,
   };

@@ -1,136 +1,7 @@
 import type { PartId, PartState } from '../../ledger/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
 import { sectionShares, type Section, type SectionReadings } from '../measuring/sections.ts';
-
-const GAUGE = between(
-  -1000,
-  3000,
-  'Is it a gauge pressure, above the air outside, in the unit that is shown?',
-);
-
-/** No idle is above this, rpm. */
-const WARM_IDLE_RPM = 1100;
-
-const gauge: CheckCard = {
-  id: 'gauge',
-  outcomes: ['gauge-high'],
-  otherwise: 'gauge-low',
-  needs: ['gauge', 'spanners'],
-  cautions: ['running-engine', 'hot'],
-  harm: 'A sensor that is turned out seized takes its thread with it: weigh that first, and have a thread repair kit.',
-  steps: [
-    'Engine cold: take an oxygen or temperature sensor out ahead of the filter, gauge in its port. Note the port.',
-    'Warm, hold 2500–3000 rpm. The needle pulses: damp it, or note the mean and how far it swings.',
-    'Standing under-reads the road. The engine fuels otherwise with an oxygen sensor out.',
-  ],
-  fields: [
-    {
-      kind: 'choice',
-      id: 'port',
-      label: 'Port',
-      options: [
-        ['after-turbine', 'after the turbine, before catalyst and filter'],
-        ['before-filter', 'between catalyst and filter'],
-        ['before-turbine', 'before the turbine'],
-      ],
-    },
-    {
-      kind: 'number',
-      id: 'rpm',
-      label: 'Engine speed',
-      unit: 'rpm',
-      live: 'engineSpeed',
-      possible: between(400, 6000, 'Is the engine running?'),
-    },
-    { kind: 'number', id: 'meanMbar', label: 'Needle, mean', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'lowMbar', label: 'Needle, least of its swing', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'highMbar', label: 'Needle, most of its swing', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'snapMbar', label: 'Needle, most in a snap', unit: 'mbar', possible: GAUGE },
-    {
-      kind: 'number',
-      id: 'sensorMbar',
-      label: 'ΔP by the sensor at the same moment',
-      unit: 'mbar',
-      live: 'dpfDeltaP',
-      possible: between(-1500, 5500, 'Is it ΔP?'),
-    },
-  ],
-  judge: (read, { limits }) => {
-    const [least, most] = [read.number('lowMbar'), read.number('highMbar')];
-    const mean =
-      read.number('meanMbar') ?? (least !== undefined && most !== undefined ? (least + most) / 2 : undefined);
-    if (mean === undefined) return NOTHING;
-    const port = read.choice('port');
-    const rpm = read.number('rpm');
-    const high = limits.gaugeHighMbar;
-    const swing = least !== undefined && most !== undefined ? most - least : undefined;
-    const sensor = read.number('sensorMbar');
-    const idle = rpm !== undefined && rpm < limits.gaugeLeastRpm;
-    const snap = read.number('snapMbar');
-    const turbine = port === 'before-turbine';
-    // Before the turbine a warm idle decides; under load it is far more in any engine.
-    const limit = turbine
-      ? rpm !== undefined && rpm < WARM_IDLE_RPM
-        ? limits.gaugeTurbineIdleMbar
-        : undefined
-      : high;
-    const snapHigh = !turbine && snap !== undefined && snap > limits.gaugeSnapMbar;
-    const isHigh = (limit !== undefined && mean > limit) || snapHigh;
-    // Before the filter the flow of idle is too small to prove that nothing is in its way.
-    const decided = limit !== undefined && (isHigh || turbine || !idle);
-    return {
-      findings: decided ? { 'gauge-high': isHigh } : {},
-      figures: [
-        against(`Before the ${turbine ? 'turbine' : 'filter'} by gauge`, mean, {
-          unit: 'mbar',
-          ...(limit === undefined ? {} : { high: limit }),
-        }),
-        ...(snap === undefined
-          ? []
-          : [
-              against('Most in a snap', snap, {
-                unit: 'mbar',
-                ...(turbine ? {} : { high: limits.gaugeSnapMbar }),
-              }),
-            ]),
-        ...(swing === undefined
-          ? []
-          : [{ label: 'Swing', value: swing, unit: 'mbar', state: 'plain' } as const]),
-        ...(sensor === undefined || turbine
-          ? []
-          : [
-              {
-                label: 'Gauge less ΔP of the sensor',
-                value: mean - sensor,
-                unit: 'mbar',
-                state: 'plain',
-              } as const,
-            ]),
-      ],
-      sentences: [
-        ...(turbine && limit === undefined
-          ? ['Before the turbine it is far more under load: read it at warm idle, there it decides.']
-          : isHigh
-            ? [
-                turbine
-                  ? 'At idle without load so much stands before the turbine only where the gas is held back behind it.'
-                  : 'The gas is held back, whatever a sensor says.',
-              ]
-            : idle && !turbine
-              ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
-              : ['The gas goes through freely.']),
-        ...(swing !== undefined && mean > 0 && swing > mean
-          ? ['The needle swings by more than its mean: damp it and read again.']
-          : []),
-        ...(sensor !== undefined && !turbine && mean > high && sensor < 0.4 * mean
-          ? [
-              'The sensor shows far less than the gauge: it is piped wrong, blocked, or has failed because of it.',
-            ]
-          : []),
-      ],
-    };
-  },
-};
+import { gauge, GAUGE } from './gaugeCard.ts';
 
 const SECTION_PART: Record<Section, PartId> = { catalyst: 'catalyst', filter: 'filter', behind: 'silencer' };
 const SECTION_WORDS: Record<Section, string> = {
@@ -209,8 +80,11 @@ const sections: CheckCard = {
     const doubtful = restricted.flatMap(({ sections: between }) => (between.length > 1 ? between : []));
     const findings = Object.fromEntries(each.map(({ section, mbar }) => [`section-${section}`, mbar > high]));
     const parts: Partial<Record<PartId, PartState>> = Object.fromEntries([
-      ...each.map(({ section, mbar }) => [SECTION_PART[section], mbar > high ? 'failed' : clear]),
-      ...doubtful.map((section) => [SECTION_PART[section], 'doubtful']),
+      ...each.map(({ section, mbar }): [PartId, PartState] => [
+        SECTION_PART[section],
+        mbar > high ? 'failed' : clear,
+      ]),
+      ...doubtful.map((section): [PartId, PartState] => [SECTION_PART[section], 'doubtful']),
     ]);
     return {
       findings,

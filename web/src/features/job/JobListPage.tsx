@@ -9,6 +9,7 @@ import { ProblemNotice } from '../../ui/Notice.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { OpenJobSheet } from './OpenJobSheet.tsx';
 import { StageStrip } from './StageStrip.tsx';
+import { stepTitle } from './stepTitle.ts';
 
 const VIEWS = [
   ['open', 'Open'],
@@ -102,6 +103,8 @@ function JobRow({ job }: { job: JobListItem }) {
   const now = useNow(30_000);
   const last = new Date(job.lastEntryAt);
   const [clock] = job.summary.clocks;
+  const runs = clock !== undefined && Date.parse(clock.until) > now;
+  const next = runs ? undefined : job.advice?.next;
   return (
     <li className="border-b-2 border-rule">
       <Link
@@ -114,6 +117,15 @@ function JobRow({ job }: { job: JobListItem }) {
         </span>
         <span className="max-md:row-start-2 max-md:col-span-2">
           <span className="font-bold">{job.summary.headline}</span>
+          {next && !job.summary.waitsFor ? (
+            <span className="block">
+              <span className="text-sm text-ink2 mr-2">Next</span>
+              {stepTitle(next)}
+              {next.minutes === undefined ? null : (
+                <span className="figure-text ml-2 text-sm">{next.minutes} min</span>
+              )}
+            </span>
+          ) : null}
           {job.summary.waitsFor ? (
             <span className="block text-sm text-ember-text font-bold">Waits for {job.summary.waitsFor}</span>
           ) : null}

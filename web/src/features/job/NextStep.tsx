@@ -1,19 +1,14 @@
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { CHECK_LABELS } from '@white-ember/core/checks';
-import { confirmation, sentenceOf } from '@white-ember/core/diagnosis';
-import type { Step } from '@white-ember/core/guide';
-import { TREATMENT_LABELS, type Stage } from '@white-ember/core/job';
-import type { EvidenceId } from '@white-ember/core/proof';
-import { own, withinSentence } from '@white-ember/core/text';
+import { confirmation } from '@white-ember/core/diagnosis';
+import { whileWaiting, type Step } from '@white-ember/core/guide';
+import type { Stage } from '@white-ember/core/job';
 import { Button } from '../../ui/Button.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
-import { TO_SHOW } from './toShow.ts';
+import { stepTitle, toShowOf } from './stepTitle.ts';
 import { useAddEntry } from './useAddEntry.ts';
 import type { OpenJob } from './useJob.ts';
-
-const isToShow = (id: string | undefined): id is EvidenceId => id !== undefined && Object.hasOwn(TO_SHOW, id);
 
 interface Told {
   readonly title: string;
@@ -29,51 +24,45 @@ interface Told {
 /** What a step is called, and where it is done. */
 function tell(step: Step, derived: OpenJob['derived']): Told {
   const { id, why } = step;
+  const confirmed = derived.causes.some(({ cause, state }) => cause === id && state === 'confirmed');
+  const title = stepTitle(step, confirmed);
   switch (step.do) {
     case 'scan':
-      return { title: 'Scan every module', why, act: 'Go to the codes', stage: 'codes' };
+      return { title, why, act: 'Go to the codes', stage: 'codes' };
     case 'read':
-      return { title: 'Read the pressure', why, act: 'Go to the reading', stage: 'baseline' };
-    case 'ask':
-      return {
-        title: 'Ask what was seen and done before',
-        why,
-        act: 'Go to the intake',
-        stage: 'intake',
-      };
     case 'warm-up':
-      return { title: 'Warm it up, then read again', why, act: 'Go to the reading', stage: 'baseline' };
+      return { title, why, act: 'Go to the reading', stage: 'baseline' };
+    case 'ask':
+      return { title, why, act: 'Go to the intake', stage: 'intake' };
     case 'check':
       return {
-        title: own<string>(CHECK_LABELS, id ?? '') ?? 'Check',
+        title,
         why,
         act: 'Start this check',
         stage: 'checks',
         ...(id === undefined ? {} : { check: id }),
       };
-    case 'repair': {
-      const said = derived.causes.some(({ cause, state }) => cause === id && state === 'confirmed');
+    case 'repair':
       return {
-        title: `${said ? 'Repair' : 'Confirm and repair'}: ${withinSentence(sentenceOf(id ?? ''))}`,
+        title,
         why,
-        act: said ? 'Enter the repair' : 'Confirm it',
-        stage: said ? 'treat' : 'decide',
-        ...(said || id === undefined ? {} : { confirms: id }),
+        act: confirmed ? 'Enter the repair' : 'Confirm it',
+        stage: confirmed ? 'treat' : 'decide',
+        ...(confirmed || id === undefined ? {} : { confirms: id }),
       };
-    }
     case 'treat':
       return {
-        title: own<string>(TREATMENT_LABELS, id ?? '') ?? 'Treat the filter',
+        title,
         why,
         act: derived.treatment ? 'Go to the work' : 'Choose the treatment',
         stage: derived.treatment ? 'treat' : 'decide',
       };
     case 'wait':
-      return { title: 'Wait', why, act: 'Go to the timer', stage: 'treat' };
+      return { title, why, act: 'Go to the timer', stage: 'treat' };
     case 'prove': {
-      const its = isToShow(id) ? TO_SHOW[id] : undefined;
+      const its = toShowOf(id);
       return {
-        title: its?.title ?? 'Prove it',
+        title,
         why: its?.why ?? why,
         act: its?.check ? 'Start this check' : 'Go there',
         stage: its?.stage ?? 'prove',
@@ -81,7 +70,7 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
       };
     }
     case 'hand-over':
-      return { title: 'Hand over', why, act: 'Go to the hand-over', stage: 'hand-over' };
+      return { title, why, act: 'Go to the hand-over', stage: 'hand-over' };
   }
 }
 
@@ -94,14 +83,10 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
   const { id: jobId } = open.job;
   // A dwell is waited for before what comes after it.
   const now = useNow(5000);
-  const waited = open.derived.clocks.find(({ endedMs, endMs }) => endedMs === undefined && endMs > now);
-  const step: Step | undefined = waited
-    ? {
-        do: 'wait',
-        minutes: Math.ceil((waited.endMs - now) / 60_000),
-        why: waited.next === undefined ? waited.what : `${waited.what}. Then: ${waited.next}`,
-      }
-    : judgement?.next;
+  const steps = judgement
+    ? whileWaiting(judgement.next ? [judgement.next, ...judgement.then] : [], open.derived.clocks, now)
+    : whileWaiting([], open.derived.clocks, now);
+  const [step, ...after] = steps;
   const next = step && tell(step, open.derived);
   const path = next ? pathOf(jobId, next) : undefined;
   const addEntry = useAddEntry(jobId);
@@ -136,7 +121,6 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
       </section>
     );
   const minutes = step?.minutes;
-  const after = waited && judgement.next ? [judgement.next, ...judgement.then] : judgement.then;
   const then = after.slice(0, THEN_SHOWN).map((step) => ({ step, told: tell(step, open.derived) }));
   return (
     <section

@@ -75,6 +75,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       limits,
       pressureUnit,
       ...vehicleFactsOf(job.vehicle),
+      ...(job.family ? { family: job.family } : {}),
       ...(job.nextJob ? { nextJob: job.nextJob } : {}),
     });
     const until = at === undefined ? entries : entries.filter((entry) => happenedAt(entry) <= at);

@@ -1,0 +1,41 @@
+import { z } from 'zod';
+
+/** What is done next on a job, the kinds of it. */
+export const STEP_KINDS = [
+  'scan',
+  'read',
+  'ask',
+  'warm-up',
+  'check',
+  'repair',
+  'treat',
+  'wait',
+  'prove',
+  'hand-over',
+] as const;
+
+/** What a job waits for, as its line in a list shows it; worked out after the entry that it goes by. */
+export const adviceSchema = z.object({
+  next: z
+    .object({
+      do: z.enum(STEP_KINDS),
+      /** Check, cause, treatment or piece of evidence that it is about. */
+      id: z.string().optional(),
+      minutes: z.number().optional(),
+      why: z.string(),
+    })
+    .optional(),
+  /** The likeliest cause, where one stands out. */
+  likely: z.object({ cause: z.string(), probability: z.number() }).optional(),
+  drive: z.enum(['drive', 'limited', 'no']),
+  /** The version of the program that worked it out. */
+  by: z.string(),
+});
+export type Advice = z.infer<typeof adviceSchema>;
+
+/** How often a workshop found each cause on other vehicles of an engine family. */
+export const familyFoundSchema = z.object({
+  jobs: z.number().int(),
+  confirmed: z.record(z.string(), z.number().int()),
+});
+export type FamilyFound = z.infer<typeof familyFoundSchema>;

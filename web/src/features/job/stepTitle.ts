@@ -1,0 +1,40 @@
+import { CHECK_LABELS } from '@white-ember/core/checks';
+import { sentenceOf } from '@white-ember/core/diagnosis';
+import type { Step } from '@white-ember/core/guide';
+import { TREATMENT_LABELS } from '@white-ember/core/job';
+import type { EvidenceId } from '@white-ember/core/proof';
+import { own, withinSentence } from '@white-ember/core/text';
+import { TO_SHOW, type ToShow } from './toShow.ts';
+
+/** What shows a piece of evidence, where a step is about one. */
+export const toShowOf = (id: string | undefined): ToShow | undefined =>
+  id !== undefined && Object.hasOwn(TO_SHOW, id) ? TO_SHOW[id as EvidenceId] : undefined;
+
+/** What a step is called, on a job and in the list of jobs. */
+export function stepTitle(
+  { do: kind, id = '' }: { readonly do: Step['do']; readonly id?: string | undefined },
+  confirmed = true,
+): string {
+  switch (kind) {
+    case 'scan':
+      return 'Scan every module';
+    case 'read':
+      return 'Read the pressure';
+    case 'ask':
+      return 'Ask what was seen and done before';
+    case 'warm-up':
+      return 'Warm it up, then read again';
+    case 'check':
+      return own<string>(CHECK_LABELS, id) ?? 'Check';
+    case 'repair':
+      return `${confirmed ? 'Repair' : 'Confirm and repair'}: ${withinSentence(sentenceOf(id))}`;
+    case 'treat':
+      return own<string>(TREATMENT_LABELS, id) ?? 'Treat the filter';
+    case 'wait':
+      return 'Wait';
+    case 'prove':
+      return toShowOf(id)?.title ?? 'Prove it';
+    case 'hand-over':
+      return 'Hand over';
+  }
+}
