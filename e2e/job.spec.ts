@@ -1,4 +1,4 @@
-import { expect, newJobByHand, openJob, signIn, stage, test } from './setup/site.ts';
+import { addEntries, expect, newJob, newJobByHand, openJob, signIn, stage, test } from './setup/site.ts';
 
 test.describe('the ledger under the hand', () => {
   test('an entry is corrected in its place, and the first one stays in the history', async ({
@@ -144,6 +144,27 @@ test.describe('limits', () => {
     await openJob(page, site, 'BC 91 HV', 'decide');
     await expect(page.getByText(/14 mbar at idle/)).toBeVisible();
   });
+});
+
+test('the list of jobs says what each waits for, as the job itself does, and anew after an entry', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  const id = await newJob(page, site, 'FL 012');
+  await page.goto(`${site.address}/jobs`);
+  const row = page.getByRole('listitem').filter({ has: page.locator(`a[href="/jobs/${id}"]`) });
+  await expect(async () => {
+    await page.reload();
+    await expect(row).toContainText('Scan every module', { timeout: 2000 });
+  }).toPass({ timeout: 30_000 });
+  await addEntries(page, site, id, [{ kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] }]);
+  await expect(async () => {
+    await page.reload();
+    await expect(row).toContainText('Read the pressure', { timeout: 2000 });
+  }).toPass({ timeout: 30_000 });
+  await row.getByRole('link').click();
+  await expect(page.getByRole('region', { name: 'Next step' })).toContainText('Read the pressure');
 });
 
 test('a vehicle shows its filter and customer, and keeps them when something else is changed', async ({

@@ -99,12 +99,25 @@ const listedText = (until: string, now: number): string => {
   return left > 0 ? `${left} min left` : 'is over';
 };
 
+/** What it waits for: a running clock before all else, as on its own page. */
+function nextOf(
+  { summary, advice }: JobListItem,
+  now: number,
+): { readonly title: string; readonly minutes?: number | undefined } | undefined {
+  const runs = summary.clocks.find(({ until }) => Date.parse(until) > now);
+  if (runs)
+    return {
+      title: runs.next === undefined ? 'Wait' : `Wait, then ${runs.next}`,
+      minutes: Math.ceil((Date.parse(runs.until) - now) / 60_000),
+    };
+  return advice?.next && { title: stepTitle(advice.next), minutes: advice.next.minutes };
+}
+
 function JobRow({ job }: { job: JobListItem }) {
   const now = useNow(30_000);
   const last = new Date(job.lastEntryAt);
   const [clock] = job.summary.clocks;
-  const runs = clock !== undefined && Date.parse(clock.until) > now;
-  const next = runs ? undefined : job.advice?.next;
+  const next = nextOf(job, now);
   return (
     <li className="border-b-2 border-rule">
       <Link
@@ -120,7 +133,7 @@ function JobRow({ job }: { job: JobListItem }) {
           {next && !job.summary.waitsFor ? (
             <span className="block">
               <span className="text-sm text-ink2 mr-2">Next</span>
-              {stepTitle(next)}
+              {next.title}
               {next.minutes === undefined ? null : (
                 <span className="figure-text ml-2 text-sm">{next.minutes} min</span>
               )}
