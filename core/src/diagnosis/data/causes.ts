@@ -26,7 +26,7 @@ dp-hoses-crossed            | 0.04 | The hoses of the ΔP sensor are crossed    
 back-pressure-sensor-failed | 0.07 | The pressure sensor before the turbine has failed      | heat and soot
   stuck | .5 | It stands at one value | soot in its port
   off | .5 | It is off by an amount | drift
-back-pressure-pipe-blocked  | 0.08 | Its pipe is blocked or broken                          | the dirtiest gas of the line stands in it
+back-pressure-pipe-blocked  | 0.08 | The pipe of the pressure sensor before the turbine is blocked or broken | the dirtiest gas of the line stands in it
   blocked | .55 | It is blocked | soot
   broken | .45 | It is cracked or broken | heat and shaking
 manifold-sensor-failed      | 0.07 | The manifold pressure sensor or its pipe               | oil and soot of the recirculation

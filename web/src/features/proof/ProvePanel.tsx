@@ -28,10 +28,12 @@ export function ProvePanel(props: StageProps) {
   );
   const scans = entriesOfKind(derived.entries, 'code-scan').filter((scan) => scan.body.when !== 'before');
   const driven = entriesOfKind(derived.entries, 'drive').length > 0;
-  if (adding || (!derived.after && canEnter)) {
+  // A repair that is not of the filter is shown by its own check, a drive and a scan: no pressure is asked for.
+  const byRepair = derived.evidence.some(({ id }) => id === 'repair');
+  if (adding || (!derived.after && !byRepair && canEnter)) {
     return (
       <div className="grid gap-4">
-        {derived.after ? (
+        {derived.after || byRepair ? (
           <Button className="justify-self-start" onClick={() => setAdding(false)}>
             Back to the comparison
           </Button>
@@ -68,12 +70,14 @@ export function ProvePanel(props: StageProps) {
         {canEnter ? (
           <>
             {derived.after ? <ResetList open={open} canEnter={canEnter} /> : null}
-            {derived.proof ? <DriveForm open={open} main={!driven} /> : null}
-            {derived.proof ? (
+            {derived.proof || byRepair ? <DriveForm open={open} main={!driven} /> : null}
+            {derived.proof || byRepair ? (
               <CodeScanForm open={open} choices={['after-drive']} title="Codes after the drive" />
             ) : null}
             <ScanList scans={scans} />
-            <Button onClick={() => setAdding(true)}>Take another after reading</Button>
+            <Button onClick={() => setAdding(true)}>
+              {derived.after ? 'Take another after reading' : 'Take an after reading as well'}
+            </Button>
           </>
         ) : null}
       </section>
