@@ -46,6 +46,23 @@ test('a counter is set back by the link: what stood there is kept, what it would
   await expect(resets).toContainText(
     /It stood at \d+\.\d g\. At 0 g now: that proves nothing, the drive does\./,
   );
+
+  // Somebody did what is held off with a tool of their own: it is written down, with what had spoken against it.
+  await resets.getByText(/^Not to be set back/).click();
+  const filter = resets.getByRole('listitem').filter({ hasText: 'Tell the computer of a new filter' });
+  await filter.getByText('Tell the computer of a new filter').click();
+  await filter.getByText('It was done all the same, with another tool').click();
+  const enter = filter.getByRole('button', { name: 'Enter that it was done all the same' });
+  await enter.click();
+  await expect(filter.getByRole('alert')).toContainText('Say why');
+  await filter.getByLabel('Why all the same').fill('Done by the customer before');
+  await enter.click();
+  await expect(resets.getByText('Tell the computer of a new filter.', { exact: true })).toBeVisible();
+  const { entries } = (await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as {
+    entries: { body: { kind: string; reset?: string; against?: string[] } }[];
+  };
+  const kept = entries.find(({ body }) => body.reset === 'new-filter');
+  expect(kept?.body.against?.join(' ')).toContain('ash does not burn');
 });
 
 test('a proof that the next visit contradicts is opened again, and says by which', async ({ page, site }) => {

@@ -1,5 +1,6 @@
 import type { STEP_KINDS } from '../contract/index.ts';
 import { quickChecksFor, type RankedCheck } from '../diagnosis/index.ts';
+import type { Limits } from '../limits/index.ts';
 import { NOT_REPAIRED } from './costs.ts';
 
 export type StepKind = (typeof STEP_KINDS)[number];
@@ -53,19 +54,11 @@ export interface GuideFacts {
   /** What was chosen for the filter and is not done yet. */
   readonly chosen?: string | undefined;
   readonly sentence: (id: string) => string;
+  readonly limits: Limits;
 }
 
-/** From here on a cause is confirmed and repaired, not looked for again. */
-const NEARLY_CERTAIN = 0.85;
 /** A way that may lie is settled before anything is said of the filter, where a short check can. */
-const MAY_LIE = 0.3;
 const SHORT_MIN = 15;
-/** Loss that a check has to avoid for each minute, in the workshop’s money. */
-const WORTH_A_MINUTE = 0.12;
-
-/** From here on a cause is looked for by name, and from here on before all else. */
-const SUSPECTED = 0.25;
-const POINTED = 0.4;
 
 /** Usual times of what shows a repair, minutes. */
 const TO_SHOW_MIN: Readonly<Record<string, number>> = {
@@ -107,7 +100,7 @@ const PATH_CHECKS: ReadonlySet<string> = new Set([
  * minute avoids most loss, read or scan where nothing is known, treat, prove, hand over.
  */
 export function nextSteps(facts: GuideFacts): Step[] {
-  const { likely, known, noRevs, pathLies, sentence } = facts;
+  const { likely, known, noRevs, pathLies, sentence, limits } = facts;
   const steps: Step[] = [];
   if (facts.stage === 'signed-off') return [];
   if (facts.stage === 'proved') return [{ do: 'hand-over', why: 'It is proved' }];
@@ -134,7 +127,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
       );
   }
   const certain = likely.filter(
-    ({ id, probability }) => !NOT_REPAIRED.has(id) && probability >= NEARLY_CERTAIN,
+    ({ id, probability }) => !NOT_REPAIRED.has(id) && 100 * probability >= limits.nearlyCertainPercent,
   );
   // What was seen is repaired; what only follows from figures and codes is confirmed by its quickest look first.
   for (const { id } of certain.filter((one) => facts.seen.has(one.id) || facts.open.includes(one.id)))
@@ -152,7 +145,12 @@ export function nextSteps(facts: GuideFacts): Step[] {
   }
   const cracked = likely.find(({ id }) => id === 'filter-cracked');
   const look = checks.find(({ check }) => check === 'filter-look');
-  if (cracked && look && cracked.probability >= NEARLY_CERTAIN && !facts.seen.has('filter-cracked'))
+  if (
+    cracked &&
+    look &&
+    100 * cracked.probability >= limits.nearlyCertainPercent &&
+    !facts.seen.has('filter-cracked')
+  )
     steps.push(
       asCheck(look, `${sentence('filter-cracked')}: nearly certain, so see it before it is exchanged`),
     );
@@ -170,11 +168,13 @@ export function nextSteps(facts: GuideFacts): Step[] {
   if (facts.stage === 'before' && facts.chosen !== undefined)
     steps.push({ do: 'treat', id: facts.chosen, why: 'It was chosen for this filter' });
   const settle = checks.filter(({ check, minutes }) => PATH_CHECKS.has(check) && minutes <= SHORT_MIN);
-  const worth = checks.filter(({ lossPerMinute }) => lossPerMinute >= WORTH_A_MINUTE);
+  const worth = checks.filter(({ lossPerMinute }) => lossPerMinute >= limits.worthPerMinute);
   const [treatment] = facts.treatments;
   const toTreat = treatment !== undefined && treatment !== 'nothing';
   // What a code or reading points to: a look at the likeliest of what would be repaired.
-  const suspect = likely.find(({ id, probability }) => !NOT_REPAIRED.has(id) && probability >= SUSPECTED);
+  const suspect = likely.find(
+    ({ id, probability }) => !NOT_REPAIRED.has(id) && 100 * probability >= limits.suspectedPercent,
+  );
   const pointed = suspect && lookFor(suspect.id, checks);
   const point = (): void => {
     if (pointed && suspect && !steps.some(({ id }) => id === pointed.check))
@@ -182,14 +182,22 @@ export function nextSteps(facts: GuideFacts): Step[] {
         asCheck(pointed, `${sentence(suspect.id)}: the likeliest of what can be repaired, so look there`),
       );
   };
-  if (pointed && suspect.probability >= POINTED && (pathLies <= MAY_LIE || PATH_CHECKS.has(pointed.check)))
+  if (
+    pointed &&
+    100 * suspect.probability >= limits.pointedPercent &&
+    (100 * pathLies <= limits.settlePathPercent || PATH_CHECKS.has(pointed.check))
+  )
     point();
   warmUp();
-  if (known.pressure && settle[0] && (pathLies > MAY_LIE || (toTreat && !facts.pathProven)))
+  if (
+    known.pressure &&
+    settle[0] &&
+    (100 * pathLies > limits.settlePathPercent || (toTreat && !facts.pathProven))
+  )
     steps.push(
       asCheck(
         settle[0],
-        pathLies > MAY_LIE
+        100 * pathLies > limits.settlePathPercent
           ? 'The pressure shown may not be that of the filter: settle that first'
           : 'Before the filter is treated by this pressure, see that it is right',
       ),

@@ -73,15 +73,8 @@ const PATH_CAUSES = [
   'dp-hoses-crossed',
   'sensor-wiring',
 ] as const;
-/** From here on nothing is said of the filter by a pressure that may lie. */
-const LIES = 0.5;
 /** Looks that settle what is in the filter without any pressure. */
 const SETTLED_BY_LOOK = ['filter-cracked', 'oil-in-exhaust', 'ash-full'] as const;
-const SETTLED = 0.85;
-/** Below this the counter, not the pressure, is taken for wrong. */
-const MAY_RESET = 0.3;
-/** From here on a crack decides what is done. */
-const CRACKED = 0.6;
 /** How surely an outcome follows from a cause to be the cause itself. */
 const SHOWS = 0.9;
 /** Checks after which the pressure shown is that of the filter. */
@@ -94,8 +87,6 @@ const PROVES_PATH: ReadonlySet<string> = new Set([
 ]);
 /** What comes after that is decided anew by then. */
 const MOST_THEN = 6;
-/** Below this a coolant is of a cold engine, °C. */
-const WARM_C = 60;
 
 /** What the burn model says of a burn; nothing where it says nothing, or not yet. */
 export type ForecastOf = (burn: JobBurn) => BurnForecast | undefined;
@@ -160,14 +151,15 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     ...(forecast ? { forecast } : {}),
   });
   const inFilter = filterChances({ ...treatmentFacts, likely });
-  const byLook = SETTLED_BY_LOOK.some((id) => chance(id) >= SETTLED);
+  const byLook = SETTLED_BY_LOOK.some((id) => 100 * chance(id) >= limits.settledByLookPercent);
   // A crack that nobody saw and a pressure that does not arrive show the same.
   const notTheFilter = 1 - (1 - pathLies) * (1 - chance('filter-cracked'));
   const coolant = reading?.body.samples.map(({ coolantC }) => coolantC).filter((one) => one !== undefined);
-  const warm = pressureRead && coolant && coolant.length > 0 ? Math.max(...coolant) >= WARM_C : undefined;
-  const judged = byLook || (pressureRead && notTheFilter < LIES && warm !== false);
+  const warm =
+    pressureRead && coolant && coolant.length > 0 ? Math.max(...coolant) >= limits.coldEngineC : undefined;
+  const judged = byLook || (pressureRead && 100 * notTheFilter < limits.pathDoubtPercent && warm !== false);
   const choice = options.map((option): OfferedTreatment => {
-    const hopeless = uselessFor(option.treatment, chance, inFilter);
+    const hopeless = uselessFor(option.treatment, chance, inFilter, limits);
     return {
       ...option,
       heldBy: hopeless ? [...option.held, hopeless] : option.held,
@@ -222,6 +214,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
       derived.evidence.some(({ id, state }) => id === 'equal-flow' && state === 'failed'),
     chosen: worked ? undefined : derived.treatment?.body.treatment,
     sentence: sentenceOf,
+    limits,
   });
   return {
     derived,
@@ -231,11 +224,11 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     then: then.slice(0, MOST_THEN),
     // What may be done stands before what may not.
     choice: choice.toSorted((a, b) => Number(b.allowed) - Number(a.allowed)),
-    ...(judged ? {} : { notJudged: notJudged(pressureRead, pathLies, notTheFilter, warm) }),
+    ...(judged ? {} : { notJudged: notJudged(pressureRead, pathLies, notTheFilter, warm, limits) }),
     ...(burn ? { burn } : {}),
     ...(forecast ? { forecast } : {}),
     worked,
-    drive: driveAdvice({ derived, chance, pathLies, overFull, evidence, pressureRead }),
+    drive: driveAdvice({ derived, chance, pathLies, overFull, evidence, pressureRead, limits }),
     resets: withCounter(
       planResets({
         entries: derived.entries,
@@ -247,9 +240,9 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
         held: resetHeld,
       }),
       pressureRead &&
-        pathLies < MAY_RESET &&
-        chance('soot-loaded') < MAY_RESET &&
-        chance('counter-not-reset') >= SETTLED,
+        100 * pathLies < limits.counterLeftHighPercent &&
+        100 * chance('soot-loaded') < limits.counterLeftHighPercent &&
+        100 * chance('counter-not-reset') >= limits.settledByLookPercent,
     ),
   };
 }
@@ -272,18 +265,16 @@ function isWorkedOn({ entries, causes, treatment, before, after }: DerivedJob): 
   return after !== undefined || before === undefined || happenedAt(before) < last;
 }
 
-/** Below this there is nothing in the filter worth taking out. */
-const SOMETHING_IN_IT = 0.2;
-
 /** What a filter that lets soot past, or one with nothing in it, makes useless. */
 function uselessFor(
   treatment: Treatment,
   chance: (cause: string) => number,
   { soot, ash, oil }: FilterChances,
+  limits: Limits,
 ): Interlock | undefined {
   if (treatment === 'nothing') return undefined;
   const cracked = chance('filter-cracked');
-  if (treatment !== 'exchange' && cracked >= CRACKED)
+  if (treatment !== 'exchange' && 100 * cracked >= limits.crackDecidesPercent)
     return {
       id: 'cause-open',
       cause: 'filter-cracked',
@@ -292,10 +283,11 @@ function uselessFor(
   // One that is only due for a regeneration is burnt free; it needs no clean.
   const full = treatment === 'drive' || treatment === 'standing' ? soot : chance('soot-loaded');
   const inIt = 1 - (1 - full) * (1 - ash) * (1 - oil);
-  if (Math.max(inIt, treatment === 'exchange' ? cracked : 0) >= SOMETHING_IN_IT) return undefined;
+  const least = limits.worthCleaningPercent;
+  if (100 * Math.max(inIt, treatment === 'exchange' ? cracked : 0) >= least) return undefined;
   return {
     id: 'nothing-in-it',
-    text: `Something to take out of it is only ${Math.round(100 * inIt)} % likely, and has to be at least ${100 * SOMETHING_IN_IT} %`,
+    text: `Something to take out of it is only ${Math.round(100 * inIt)} % likely, and has to be at least ${least} %`,
   };
 }
 
@@ -318,15 +310,16 @@ function notJudged(
   pathLies: number,
   notTheFilter: number,
   warm: boolean | undefined,
+  { pathDoubtPercent, coldEngineC }: Limits,
 ): Interlock {
   if (!pressureRead)
     return { id: 'no-reading', text: 'No ΔP is read yet: what the filter holds is not known' };
   if (warm === false)
     return {
       id: 'no-reading',
-      text: 'It was read cold: warm it up and read again before the filter is treated',
+      text: `It was read under ${coldEngineC} °C of coolant: warm it up and read again before the filter is treated`,
     };
-  if (pathLies < LIES)
+  if (100 * pathLies < pathDoubtPercent)
     return {
       id: 'pressure-unproven',
       text: `With ${Math.round(100 * notTheFilter)} % the filter is cracked or its pressure does not arrive: look at pipes, sensor and outlet first`,

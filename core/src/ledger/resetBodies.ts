@@ -33,4 +33,6 @@ export const resetBodySchema = z.object({
   answer: freeText('Answer of the computer', 400).optional(),
   /** Why it was done against a warning, or before the proof. */
   why: freeText('The reason', 600).optional(),
+  /** What had held it off, where it was done all the same with another tool. */
+  against: z.array(freeText('The advice', 400)).max(12).optional(),
 });

@@ -4,6 +4,7 @@ import { CHECK_LIMITS } from './checkLimits.ts';
 import { CLEAN_LIMITS } from './cleanLimits.ts';
 import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
+import { JUDGEMENT_LIMITS } from './judgementLimits.ts';
 import { OUTLOOK_LIMITS } from './outlookLimits.ts';
 import { PROOF_LIMITS } from './proofLimits.ts';
 import { RUN_LIMITS } from './runLimits.ts';
@@ -21,6 +22,7 @@ export const LIMIT_DEFINITIONS = {
   ...SENSOR_LIMITS,
   ...CHECK_LIMITS,
   ...BURN_LIMITS,
+  ...JUDGEMENT_LIMITS,
   ...TREATMENT_LIMITS,
   ...RUN_LIMITS,
   ...CLEAN_LIMITS,

@@ -19,6 +19,7 @@ export interface LimitDefinition {
     | 'clock'
     | 'sensor'
     | 'check'
+    | 'judgement'
     | 'readiness'
     | 'assumption';
   readonly reason: string;

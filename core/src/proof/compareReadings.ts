@@ -147,6 +147,46 @@ function soot(
   return estimate.ok ? estimate.value : undefined;
 }
 
+const MORE_FLOW =
+  'After was read at more flow than before, and shows less all the same: what is said of it at the flow of before is at least that.';
+
+/**
+ * Without a flow in common: pressure never falls as the flow rises, so that less at more flow surely fell. At the flow of before the
+ * after pressure is no more than what was read, and between what it would be by a law of the square and by a straight line.
+ */
+function fellAtMoreFlow(
+  [before, after]: readonly [Side, Side],
+  strongBefore: JudgedSample,
+  context: ProofContext,
+): Pick<Comparison, 'equalFlow' | 'removedPercent' | 'restrictionBefore' | 'restrictionAfter'> | undefined {
+  const weakAfter = [...after.reading.samples].sort((a, b) => flowDrive(a.flow) - flowDrive(b.flow))[0];
+  if (!weakAfter) return undefined;
+  const share = flowDrive(strongBefore.flow) / flowDrive(weakAfter.flow);
+  if (share >= 1) return undefined;
+  const b = pressureAt(before, strongBefore.flow, context.limits);
+  const a = pressureAt(after, weakAfter.flow, context.limits);
+  const ratio = a.dpMbar / b.dpMbar;
+  const spread = Z90 * Math.hypot(a.sdMbar / b.dpMbar, (ratio * b.sdMbar) / b.dpMbar);
+  if (b.dpMbar <= 0.2 || ratio + spread >= 1) return undefined;
+  const restrictionBefore = restriction(before, strongBefore.flow, context);
+  const restrictionAfter = restriction(after, weakAfter.flow, context);
+  return {
+    equalFlow: {
+      ...strongBefore.flow,
+      flowM3PerH: strongBefore.flow.flowM3PerH,
+      beforeMbar: b.dpMbar,
+      afterMbar: a.dpMbar * share,
+    },
+    removedPercent: {
+      value: 100 * (1 - ratio * share),
+      low: 100 * (1 - ratio - spread),
+      high: 100 * (1 - Math.max(0, ratio - spread) * share ** 2),
+    },
+    ...(restrictionBefore ? { restrictionBefore } : {}),
+    ...(restrictionAfter ? { restrictionAfter } : {}),
+  };
+}
+
 interface Step {
   readonly label: string;
   readonly belongs: (sample: JudgedSample) => boolean;
@@ -257,6 +297,8 @@ export function compareReadings(before: Readings, after: Readings, context: Proo
 
   const condition = commonCondition(judgedBefore, judgedAfter);
   if (!condition) {
+    const fell = fellAtMoreFlow(sides, strongBefore, context);
+    if (fell) return { ...base, rows, obstacles: [], ...fell, leftOut: [...base.leftOut, MORE_FLOW] };
     return {
       ...base,
       rows,

@@ -5,6 +5,7 @@ import { steadySamplesOf, type ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { DISPLACEMENT_L, FILTER, madeReading, seededNoise, type Truth } from '../testing/madeReadings.ts';
+import { someRuns } from '../testing/seeds.ts';
 import {
   compareReadings,
   filterCurves,
@@ -126,6 +127,31 @@ describe('comparison at equal flow', () => {
     expect(comparison.removedPercent).toBeUndefined();
     expect(proof.verdict).toBe('not-proved');
     expect(proof.missing[0]).toMatch(/no flow in common: before up to \d+ m³\/h, after up to \d+ m³\/h/);
+  });
+
+  it('takes less at more flow for what surely fell, by at least what it says', () => {
+    const { comparison, proof } = judge({ sootG: 40, rpm: [1800] }, { sootG: 4, rpm: [2800, 3200] });
+    expect(comparison.leftOut.at(-1)).toMatch(/at more flow than before/);
+    expect(comparison.removedPercent?.low).toBeGreaterThan(0);
+    expect(proof.verdict).toMatch(/proved|better/);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (was, is) => {
+          const [before, after] = [
+            { sootG: was, rpm: [1700] },
+            { sootG: is, rpm: [2600, 3200] },
+          ];
+          const { comparison: one } = judge(before, after);
+          if (!one.removedPercent) return;
+          const truth = trulyRemoved(one, before, after);
+          expect(truth).toBeGreaterThanOrEqual(one.removedPercent.low);
+          expect(truth).toBeLessThanOrEqual(one.removedPercent.high);
+        },
+      ),
+      { numRuns: someRuns(200) },
+    );
   });
 
   it('states each row at one flow and never sets side by side what was read at different ones', () => {

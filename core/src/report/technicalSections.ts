@@ -98,7 +98,13 @@ const resetLines = ({ derived }: ReportFacts): ReportLine[] =>
         : `: ${body.before.sootG.toFixed(1)} → ${body.after?.sootG?.toFixed(1) ?? '?'} g`;
     return {
       lead: `${RESET_LABELS[body.reset]}.`,
-      text: `${soot.replace(/^: /, '')}${body.why ? ` ${body.why}` : ''}`,
+      text: [
+        soot.replace(/^: /, ''),
+        body.why ?? '',
+        ...(body.against?.length ? [`Done although it was held off: ${body.against.join(' ')}`] : []),
+      ]
+        .filter(Boolean)
+        .join(' '),
     };
   });
 

@@ -47,7 +47,7 @@ export interface DiagnosedVehicle {
 }
 
 /** From here on one explanation holds. Each look clears nine in ten, so a little of every other cause is always left. */
-const HOLDS = 0.75;
+const HOLDS = DEFAULT_LIMITS.explainedPercent / 100;
 /** All that a van carries; a night to cool down is not along. */
 const KIT: ReadonlySet<string> = new Set([
   'scan-tool',

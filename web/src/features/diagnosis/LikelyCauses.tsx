@@ -13,8 +13,6 @@ const SHOWN = 3;
 const LEAST = 0.12;
 /** A reason that shifts the odds by less than a tenth is none. */
 const LEAST_WEIGHT = 0.1;
-/** From here on one explanation is said to hold. */
-const HOLDS = 0.75;
 
 /** What is likely behind it, each with what speaks for and against, and how it hangs together. */
 export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolean }) {
@@ -47,10 +45,10 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
         ))}
       </ul>
       {likely.length === 0 ? <p className="text-ink2">Nothing stands out yet.</p> : null}
-      {best && best.roots.length > 0 && best.probability >= HOLDS ? (
+      {best && best.roots.length > 0 && 100 * best.probability >= open.limits.explainedPercent ? (
         <p className="text-[15px] mt-2 border-l-8 border-ink pl-2">
-          One explanation holds, {Math.round(100 * best.probability)} %:{' '}
-          {best.roots.map((root) => withinSentence(sentenceOf(root))).join('; ')}.
+          One explanation holds, {Math.round(100 * best.probability)} % (from {open.limits.explainedPercent}{' '}
+          %): {best.roots.map((root) => withinSentence(sentenceOf(root))).join('; ')}.
         </p>
       ) : null}
       <PutRight open={open} heldOff={revsHeldOff(diagnosis.evidence)} />

@@ -38,6 +38,7 @@ const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
   ['clock', 'Waits'],
   ['check', 'Guided checks'],
   ['readiness', 'Before judging'],
+  ['judgement', 'What is likely enough, and for what'],
   ['assumption', 'Assumed where nothing was read'],
 ];
 

@@ -19,11 +19,16 @@ const VALUE_LABELS: Readonly<Record<ResetValue, string>> = {
   codes: 'Codes stored',
 };
 
+/** As long as an advice may be that is kept. */
+const LONGEST_ADVICE = 400;
+
 const EMPTY: Record<string, string> = { why: '', cycles: '' };
 
 /** A reset that another tool did: what stood there before and what stands there now. */
 export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
-  const { reset, keep, warnings } = step;
+  const { reset, keep, warnings, held } = step;
+  // Done all the same: what stood there may be gone, and the record needs the reason.
+  const against = held.length > 0;
   const addEntry = useAddEntry(open.job.id);
   const pressureUnit = useAppSelector((app) => app.preferences.pressureUnit);
   const { form, done } = useDraftForm(`reset ${reset} ${open.job.id}`, EMPTY);
@@ -52,11 +57,11 @@ export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
       );
     const [before, after] = [read('before'), read('after')];
     const missing = keep.find((value) => before[value] === undefined);
-    if (missing) {
+    if (missing && !against) {
       setProblems({ [`before.${missing}`]: 'Read it first: it is gone afterwards' });
       return;
     }
-    if (warnings.length > 0 && (typed['why'] ?? '').trim() === '') {
+    if ((against || warnings.length > 0) && (typed['why'] ?? '').trim() === '') {
       setProblems({ why: 'Say why it is done all the same' });
       return;
     }
@@ -69,6 +74,7 @@ export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
       ...(Object.keys(after).length > 0 ? { after } : {}),
       ...(cycles === undefined ? {} : { keyCycles: cycles }),
       ...((typed['why'] ?? '').trim() === '' ? {} : { why: typed['why'] ?? '' }),
+      ...(against ? { against: held.map((text) => text.slice(0, LONGEST_ADVICE)) } : {}),
     });
     setProblems(wrong ?? {});
     if (!wrong) done();
@@ -97,13 +103,13 @@ export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
       <Field label="Ignition cycles after it" error={problems['keyCycles']}>
         <input className="input-box" inputMode="numeric" {...form.register('cycles')} />
       </Field>
-      {warnings.length > 0 ? (
+      {against || warnings.length > 0 ? (
         <Field label="Why all the same" error={problems['why']} className="col-span-2">
           <input className="input-box" {...form.register('why')} />
         </Field>
       ) : null}
       <Button type="submit" className="col-span-2">
-        Enter it as done
+        {against ? 'Enter that it was done all the same' : 'Enter it as done'}
       </Button>
     </form>
   );

@@ -75,6 +75,14 @@ function Due({
             <li key={text}>{text}</li>
           ))}
         </ol>
+        {canEnter && held.length > 0 ? (
+          <details>
+            <summary className="min-h-11 content-center underline underline-offset-4">
+              It was done all the same, with another tool
+            </summary>
+            <ResetForm open={open} step={step} />
+          </details>
+        ) : null}
         {canEnter && held.length === 0 && !forecasting ? (
           <>
             <ResetForm open={open} step={step} />
