@@ -13,7 +13,7 @@ test('a blocked pipe behind a new sensor before the turbine: found by one readin
   site,
 }) => {
   await signIn(page, site);
-  const id = await newJob(page, site, 'KE 417 QR');
+  const id = await newJob(page, site, 'FL 012');
   await addEntries(page, site, id, [
     {
       kind: 'part-changed',

@@ -278,6 +278,31 @@ const CASES: readonly (readonly [check: string, outcome: string, values: CheckVa
   ['counter', 'counter-reset', { counterG: 5, sinceRegenKm: 240, sinceResetKm: 12 }],
   ['counter', 'counter-high', { counterG: 80 }],
   ['counter', 'counter-fits', { counterG: 26 }],
+  ['intake-look', 'duct-split', { duct: 'split', charge: 'whole' }],
+  ['intake-look', 'charge-split', { duct: 'whole', charge: 'split' }],
+  ['intake-look', 'duct-whole', { duct: 'whole', charge: 'whole' }],
+  ['fuses', 'relay-burnt', { fuses: 'whole', relay: 'burnt' }],
+  ['fuses', 'fuse-blown', { fuses: 'blown', relay: 'sound' }],
+  ['fuses', 'fuses-good', { fuses: 'whole', relay: 'sound' }],
+  ['tailpipe', 'tailpipe-sooty', { inside: 'sooty' }],
+  ['tailpipe', 'tailpipe-oily', { inside: 'oily' }],
+  ['tailpipe', 'tailpipe-clean', { inside: 'clean' }],
+  ['oil-film', 'turbine-oily', { film: 'wet' }],
+  ['oil-film', 'turbine-dry', { film: 'dry' }],
+  [
+    'running-comparison',
+    'back-pressure-blind',
+    { manifoldRestMbar: 1008, backRestMbar: 1009, manifoldHoldMbar: 1160, backHoldMbar: 1014 },
+  ],
+  [
+    'running-comparison',
+    'comparison-fits',
+    { manifoldRestMbar: 1008, backRestMbar: 1009, manifoldHoldMbar: 1160, backHoldMbar: 1290 },
+  ],
+  ['single-piece', 'piece-high-shut', { high: 'shut', low: 'open', 'back-pressure': 'open' }],
+  ['single-piece', 'piece-low-shut', { high: 'open', low: 'shut', 'back-pressure': 'open' }],
+  ['single-piece', 'piece-back-pressure-shut', { high: 'open', low: 'open', 'back-pressure': 'shut' }],
+  ['single-piece', 'piece-open', { high: 'open', low: 'open', 'back-pressure': 'open' }],
 ];
 
 describe('guided checks', () => {

@@ -31,6 +31,12 @@ export const CHECK_LABELS = {
   'use-history': 'Use: distance against engine hours',
   supply: 'Battery and the 5 V of the sensors',
   injectors: 'Injectors: leak-off and smoke',
+  'intake-look': 'A look along the duct and the charge hoses',
+  fuses: 'A look into the fuse and relay box',
+  tailpipe: 'A look into the tailpipe',
+  'oil-film': 'A look for oil at the turbine’s outlet',
+  'running-comparison': 'Manifold and before the turbine, at rest and running',
+  'single-piece': 'Air through a single pipe or hose',
 } as const;
 
 export type CheckId = keyof typeof CHECK_LABELS;
@@ -67,4 +73,10 @@ export const CHECK_ABOUT: Readonly<Record<CheckId, readonly PartId[]>> = {
   'use-history': ['filter'],
   supply: ['dp-sensor', 'back-pressure-sensor'],
   injectors: ['engine'],
+  'intake-look': ['engine'],
+  fuses: ['engine'],
+  tailpipe: ['filter', 'silencer'],
+  'oil-film': ['turbine'],
+  'running-comparison': ['back-pressure-sensor'],
+  'single-piece': ['high-pipe', 'low-pipe', 'back-pressure-sensor'],
 };

@@ -22,6 +22,8 @@ export const adviceSchema = z.object({
       /** Check, cause, treatment or piece of evidence that it is about. */
       id: z.string().optional(),
       minutes: z.number().optional(),
+      /** What it is called. */
+      title: z.string(),
       why: z.string(),
     })
     .optional(),

@@ -282,7 +282,7 @@ describe('what to do and what is held off', () => {
     });
     expect(causes.find(({ id }) => id === 'soot-loaded')?.probability).toBeGreaterThan(0.15);
     const next = rankChecks(weigh(networkFor(), known.evidence), KNOWN_CHECKS)
-      .slice(0, 8)
+      .slice(0, 12)
       .map(({ check }) => check);
     expect(next.some((check) => ['pipe-pump', 'hoses', 'dp-ladder'].includes(check))).toBe(true);
   });

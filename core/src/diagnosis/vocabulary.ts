@@ -115,6 +115,8 @@ const MEASURES: ReadonlySet<string> = new Set<CheckId>([
   'supply',
   'thermostat',
   'air-mass',
+  'running-comparison',
+  'single-piece',
 ]);
 /** A gauge in the line itself: nothing stands between it and the gas. */
 const GAUGES: ReadonlySet<string> = new Set<CheckId>(['gauge', 'sections']);

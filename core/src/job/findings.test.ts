@@ -266,7 +266,7 @@ describe('the notebook of a family', () => {
 
   it('proposes to the customer’s other vehicles the quick check of what was confirmed, until it is settled there', () => {
     expect(familyBook('Tarn 2.0', jobs, { id: 'D', others: [] }).proposals).toMatchObject([
-      { cause: 'charge-leak', check: 'intake-smoke', plate: 'A' },
+      { cause: 'charge-leak', check: 'intake-look', plate: 'A' },
     ]);
     const ruledOut: EntryBody = { kind: 'cause', cause: 'charge-leak', state: 'ruled-out', why: 'Tight' };
     expect(

@@ -1,4 +1,6 @@
 export { adviceOf } from './adviceOf.ts';
+export { stepTitle, toShowOf } from './stepTitle.ts';
+export { TO_SHOW, type ToShow } from './toShow.ts';
 export { STAGES, STAGE_LABELS, stageOf, type Stage } from './stages.ts';
 export {
   BURN_END_WORDS,

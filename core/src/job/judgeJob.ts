@@ -77,6 +77,8 @@ const PATH_CAUSES = [
 const SETTLED_BY_LOOK = ['filter-cracked', 'oil-in-exhaust', 'ash-full'] as const;
 /** How surely an outcome follows from a cause to be the cause itself. */
 const SHOWS = 0.9;
+/** Seldom seen where it is there, and surely there where it is seen. */
+const SURELY_SEEN: Readonly<Record<string, string>> = { 'duct-split': 'intake-leak' };
 /** Checks after which the pressure shown is that of the filter. */
 const PROVES_PATH: ReadonlySet<string> = new Set([
   'dp-swap',
@@ -295,7 +297,9 @@ function uselessFor(
 function seenCauses(evidence: Readonly<Record<string, boolean>>): Set<string> {
   return new Set(
     KNOWN_FINDINGS.filter(({ id, from }) => from === 'check' && evidence[id] === true).flatMap(
-      ({ links }) => {
+      ({ id, links }) => {
+        const surely = SURELY_SEEN[id];
+        if (surely !== undefined) return [surely];
         const shown = new Set(
           links.filter(({ chance, how }) => how === 'activates' && chance >= SHOWS).map(({ cause }) => cause),
         );

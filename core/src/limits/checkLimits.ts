@@ -159,6 +159,24 @@ export const CHECK_LIMITS = {
     reason:
       'A snap without load is short: on a clear line the needle jumps by far less and falls back at once.',
   },
+  comparisonRiseMbar: {
+    label: 'Running comparison: the manifold has to rise by at least',
+    unit: 'mbar',
+    value: 40,
+    low: 5,
+    high: 500,
+    group: 'check',
+    reason: 'Of less the two sensors may differ by themselves.',
+  },
+  comparisonBlindPercent: {
+    label: 'Running comparison: before the turbine it rises by at least this share of the manifold’s rise',
+    unit: '%',
+    value: 35,
+    low: 5,
+    high: 100,
+    group: 'check',
+    reason: 'A sound one rises at least as far; through a crack or a shut pipe little or nothing comes.',
+  },
   gaugeLeastRpm: {
     label: 'Gauge: below this engine speed a low figure proves nothing',
     unit: 'rpm',

@@ -6,6 +6,7 @@ import { CHECK_LIMITS } from './checkLimits.ts';
 import { CLEAN_LIMITS } from './cleanLimits.ts';
 import { CLOCK_LIMITS } from './clockLimits.ts';
 import { FILTER_LIMITS } from './filterLimits.ts';
+import { JUDGEMENT_LIMITS } from './judgementLimits.ts';
 import { OUTLOOK_LIMITS } from './outlookLimits.ts';
 import { PROOF_LIMITS } from './proofLimits.ts';
 import { RUN_LIMITS } from './runLimits.ts';
@@ -37,6 +38,7 @@ describe('limits profile', () => {
       CHECK_LIMITS,
       BURN_LIMITS,
       TREATMENT_LIMITS,
+      JUDGEMENT_LIMITS,
       RUN_LIMITS,
       CLEAN_LIMITS,
       CLOCK_LIMITS,

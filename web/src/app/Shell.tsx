@@ -9,7 +9,8 @@ import { Header } from './Header.tsx';
 import { useBurnWatch } from '../features/burn/run/openWatch.ts';
 import { useAppSelector } from './store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
-import { setDraftOwner } from '../ui/useDraft.ts';
+import { setDraftOwner } from '../ui/draftOwner.ts';
+import { importWaitingEntry } from '../features/ledger/WaitingMark.tsx';
 
 // Not needed to see the first screen: loaded beside it or when first wanted.
 const SignInPage = lazy(async () => ({
@@ -47,7 +48,7 @@ export function Shell() {
     // network; but never in the way of the page itself.
     if (busy) return undefined;
     const timer = window.setTimeout(
-      () => void Promise.all([importPalette(), importKeys()]).catch(() => undefined),
+      () => void Promise.all([importPalette(), importKeys(), importWaitingEntry()]).catch(() => undefined),
       400,
     );
     return () => window.clearTimeout(timer);

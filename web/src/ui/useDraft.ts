@@ -6,20 +6,13 @@ import {
   type Resolver,
   type UseFormReturn,
 } from 'react-hook-form';
-
-/** Whose drafts are read and kept: several people may sign in on one device. */
-let owner = '';
-export const setDraftOwner = (memberId: string): void => {
-  owner = memberId;
-};
-
-const keyOf = (name: string): string => `white-ember draft ${owner} ${name}`;
+import { draftKey } from './draftOwner.ts';
 
 /** A half-typed form found on this device, or the given start. */
 function readDraft<T>(name: string, start: T): T {
   try {
     // Before drafts had an owner they had this key: what lies there is not lost.
-    const text = localStorage.getItem(keyOf(name)) ?? localStorage.getItem(`white-ember draft ${name}`);
+    const text = localStorage.getItem(draftKey(name)) ?? localStorage.getItem(`white-ember draft ${name}`);
     return text === null ? start : { ...start, ...(JSON.parse(text) as T) };
   } catch {
     return start;
@@ -47,7 +40,7 @@ export function useDraftForm<T extends FieldValues>(
       callback: ({ values }) => {
         window.clearTimeout(timer.current);
         timer.current = window.setTimeout(
-          () => localStorage.setItem(keyOf(name), JSON.stringify(values)),
+          () => localStorage.setItem(draftKey(name), JSON.stringify(values)),
           150,
         );
       },
@@ -63,7 +56,7 @@ export function useDraftForm<T extends FieldValues>(
       if (stored !== undefined && JSON.stringify(stored) !== JSON.stringify(form.getValues())) return;
       form.reset(empty);
       window.clearTimeout(timer.current);
-      localStorage.removeItem(keyOf(name));
+      localStorage.removeItem(draftKey(name));
       localStorage.removeItem(`white-ember draft ${name}`);
     },
     [form, name, empty],

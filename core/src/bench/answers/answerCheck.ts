@@ -2,6 +2,7 @@ import type { CheckId, CheckValues } from '../../checks/index.ts';
 import type { BenchVehicle } from '../benchVehicle.ts';
 import { BenchHand } from './bench.ts';
 import * as line from './line.ts';
+import * as looks from './looks.ts';
 import * as sensors from './sensors.ts';
 
 /** Makes a check at the bench vehicle and gives what a person would enter. */
@@ -37,6 +38,12 @@ const ANSWERS: Readonly<Record<CheckId, Answer>> = {
   'use-history': line.useHistory,
   supply: sensors.supply,
   injectors: line.injectors,
+  'intake-look': looks.intake,
+  fuses: looks.fuses,
+  tailpipe: looks.tailpipe,
+  'oil-film': looks.oilFilm,
+  'running-comparison': looks.comparison,
+  'single-piece': looks.singlePiece,
 };
 
 /**

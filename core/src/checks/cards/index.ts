@@ -3,6 +3,7 @@ import { ABSOLUTE_CARDS } from './absoluteCards.ts';
 import { AIR_CARDS } from './airCards.ts';
 import { ENGINE_CARDS } from './engineCards.ts';
 import { LINE_CARDS } from './lineCards.ts';
+import { LOOK_CARDS } from './lookCards.ts';
 import { PIPE_CARDS } from './pipeCards.ts';
 import { PRESSURE_SENSOR_CARDS } from './pressureSensorCards.ts';
 import { TEMPERATURE_CARDS } from './temperatureCards.ts';
@@ -16,4 +17,5 @@ export const CHECK_CARDS: readonly CheckCard[] = [
   ...AIR_CARDS,
   ...ENGINE_CARDS,
   ...LINE_CARDS,
+  ...LOOK_CARDS,
 ];

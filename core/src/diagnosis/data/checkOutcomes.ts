@@ -90,6 +90,23 @@ supply | 4 | 0 | supply-good
   supply-weak         | 0.0002 | sensor-wiring .997 | The 5 V or its ground is off | measured
 use-history | 2 | 0 | use-fits
   use-slow            | 0.0002 | short-trips .997 | Slow on average by its engine hours | short trips, or idling
+intake-look | 2 | 0 | duct-whole
+  duct-split          | 0.0005 | intake-leak .6 | The duct is split or off between meter and compressor | as seen; a crack in a fold is not
+  charge-split        | 0.0005 | charge-leak .5 | A charge hose is split, off, or wet with oil at a clip | as seen
+fuses | 3 | 0 | fuses-good
+  relay-burnt         | 0.0005 | glow-plugs-failed .35 | A relay is burnt in its box | as seen; plugs fail more often
+  fuse-blown          | 0.002  | sensor-wiring:supply .3 glow-plugs-failed .1 dosing-injector-blocked .03 | A fuse is blown or loose | a wire that chafes, or what it feeds
+tailpipe | 1 | 0 | tailpipe-clean
+  tailpipe-sooty      | 0.08   | filter-cracked .85 | The inside of the tailpipe is black | soot comes past the filter, or did before it was exchanged
+  tailpipe-oily       | 0.003  | oil-in-exhaust .3 | The inside of the tailpipe is oily | oil through the whole line
+oil-film | 3 | 1 | turbine-dry
+  turbine-oily        | 0.004  | oil-in-exhaust .75 turbocharger-worn .35 | The turbine’s outlet is wet with oil | seals, or oil from the engine
+running-comparison | 3 | 0 | comparison-fits
+  back-pressure-blind | 0.002  | back-pressure-sensor-failed:stuck .95 back-pressure-pipe-blocked:blocked .5 back-pressure-pipe-blocked:broken .35 | Pressure before the turbine stays while the manifold’s rises | it does not see it
+single-piece | 8 | 1 | piece-open
+  piece-high-shut     | 0.0002 | high-pipe-blocked .95 | No air goes through the high pipe | shut
+  piece-low-shut      | 0.0002 | low-pipe-blocked .95 | No air goes through the low pipe | shut
+  piece-back-pressure-shut | 0.0002 | back-pressure-pipe-blocked:blocked .95 | No air goes through the pipe of the sensor before the turbine | shut
 injectors | 30 | 4 | injectors-good
   injector-leaks      | 0.0002 | injector-over-fuelling .997 | One leaks or trims far off | measured
 `;

@@ -9,7 +9,6 @@ import { ProblemNotice } from '../../ui/Notice.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { OpenJobSheet } from './OpenJobSheet.tsx';
 import { StageStrip } from './StageStrip.tsx';
-import { stepTitle } from './stepTitle.ts';
 
 const VIEWS = [
   ['open', 'Open'],
@@ -110,7 +109,7 @@ function nextOf(
       title: runs.next === undefined ? 'Wait' : `Wait, then ${runs.next}`,
       minutes: Math.ceil((Date.parse(runs.until) - now) / 60_000),
     };
-  return advice?.next && { title: stepTitle(advice.next), minutes: advice.next.minutes };
+  return advice?.next && { title: advice.next.title, minutes: advice.next.minutes };
 }
 
 function JobRow({ job }: { job: JobListItem }) {

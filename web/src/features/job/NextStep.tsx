@@ -2,11 +2,10 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { confirmation } from '@white-ember/core/diagnosis';
 import { whileWaiting, type Step } from '@white-ember/core/guide';
-import type { Stage } from '@white-ember/core/job';
+import { stepTitle, toShowOf, type Stage } from '@white-ember/core/job';
 import { Button } from '../../ui/Button.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
-import { stepTitle, toShowOf } from './stepTitle.ts';
 import { useAddEntry } from './useAddEntry.ts';
 import type { OpenJob } from './useJob.ts';
 

@@ -1,12 +1,15 @@
-import { useState } from 'react';
-import { entryFigure } from '@white-ember/core/job';
+import { lazy, Suspense, useState } from 'react';
 import { useSessionQuery } from '../../app/api.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { discardRefused, sendFailedAgain, sendWaiting } from './outbox.ts';
+import { sendWaiting } from './outbox.ts';
 import type { Waiting } from './outboxStore.ts';
+
+/** Fetched once the first screen stands, so that it is there when the server is not. */
+export const importWaitingEntry = () => import('./WaitingEntry.tsx');
+const WaitingEntry = lazy(async () => ({ default: (await importWaitingEntry()).WaitingEntry }));
 
 const entries = (count: number): string => `${count} ${count === 1 ? 'entry' : 'entries'}`;
 
@@ -55,9 +58,11 @@ export function WaitingMark() {
           <p className="mb-3">The server cannot be reached. It is tried again every few seconds.</p>
         ) : null}
         <ul className="divide-y-2 divide-rule mb-4">
-          {own.map((item) => (
-            <WaitingEntry key={item.entry.id} item={item} />
-          ))}
+          <Suspense>
+            {own.map((item) => (
+              <WaitingEntry key={item.entry.id} item={item} />
+            ))}
+          </Suspense>
         </ul>
         {others > 0 ? (
           <p className="mb-3 text-ink2">
@@ -68,44 +73,5 @@ export function WaitingMark() {
         <Button onClick={() => void dispatch(sendWaiting())}>Send now</Button>
       </Sheet>
     </>
-  );
-}
-
-/** One that waits, was refused, or at which the server failed: what is in it, and what may be done. */
-function WaitingEntry({ item: { entry, refused, failed } }: { item: Waiting }) {
-  const dispatch = useAppDispatch();
-  const why = refused === undefined ? failed : refused;
-  const { kind: _kind, ...content } = entry.body;
-  return (
-    <li className="py-2">
-      <p className="font-head font-semibold">{entryFigure(entry)}</p>
-      <p className="text-sm text-ink2">{new Date(entry.deviceTime).toLocaleString('en-GB')}</p>
-      {why === undefined ? null : (
-        <>
-          <p className="text-ember-text font-bold">
-            {refused === undefined ? 'The server failed at it' : 'Refused'}: {why}
-          </p>
-          <details className="my-1">
-            <summary className="min-h-11 content-center cursor-pointer">What is in it</summary>
-            <pre className="text-sm whitespace-pre-wrap break-words">{JSON.stringify(content, null, 1)}</pre>
-          </details>
-          <p className="text-sm text-ink2">
-            {refused === undefined
-              ? 'It is tried again by itself; the others go on. '
-              : 'To correct it, enter it anew and discard this one.'}
-          </p>
-          <div className="flex flex-wrap gap-x-5">
-            {refused === undefined ? (
-              <Button weight="quiet" className="px-0!" onClick={() => dispatch(sendFailedAgain(entry.id))}>
-                Try again now
-              </Button>
-            ) : null}
-            <Button weight="quiet" className="px-0!" onClick={() => void dispatch(discardRefused(entry.id))}>
-              Discard this entry
-            </Button>
-          </div>
-        </>
-      )}
-    </li>
   );
 }

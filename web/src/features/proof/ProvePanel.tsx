@@ -15,6 +15,16 @@ import { FlowChart } from './FlowChart.tsx';
 import { ResetList } from './resets/ResetList.tsx';
 import { VerdictReasons } from './Verdict.tsx';
 
+/** Causes after whose repair the pressure is read again. */
+const READ_AGAIN: ReadonlySet<string> = new Set([
+  'dp-sensor-failed',
+  'dp-sensor-wrong',
+  'dp-hose-off',
+  'dp-hoses-crossed',
+  'high-pipe-blocked',
+  'low-pipe-blocked',
+]);
+
 /** Before against after at equal flow: the verdict, the chart, the table, and what is still to be brought in. */
 export function ProvePanel(props: StageProps) {
   const { open, canEnter } = props;
@@ -30,10 +40,13 @@ export function ProvePanel(props: StageProps) {
   const driven = entriesOfKind(derived.entries, 'drive').length > 0;
   // A repair that is not of the filter is shown by its own check, a drive and a scan: no pressure is asked for.
   const byRepair = derived.evidence.some(({ id }) => id === 'repair');
-  if (adding || (!derived.after && !byRepair && canEnter)) {
+  // What the ΔP sensor sees was repaired: then a reading by it is the best of all that shows it.
+  const reads = derived.causes.some(({ cause, state }) => state === 'put-right' && READ_AGAIN.has(cause));
+  const shownWithout = byRepair && (!reads || derived.verdict === 'proved');
+  if (adding || (!derived.after && !shownWithout && canEnter)) {
     return (
       <div className="grid gap-4">
-        {derived.after || byRepair ? (
+        {derived.after || shownWithout ? (
           <Button className="justify-self-start" onClick={() => setAdding(false)}>
             Back to the comparison
           </Button>

@@ -1,9 +1,9 @@
-import { CHECK_LABELS } from '@white-ember/core/checks';
-import { sentenceOf } from '@white-ember/core/diagnosis';
-import type { Step } from '@white-ember/core/guide';
-import { TREATMENT_LABELS } from '@white-ember/core/job';
-import type { EvidenceId } from '@white-ember/core/proof';
-import { own, withinSentence } from '@white-ember/core/text';
+import { CHECK_LABELS } from '../checks/index.ts';
+import { sentenceOf } from '../diagnosis/index.ts';
+import type { Step } from '../guide/index.ts';
+import type { EvidenceId } from '../proof/index.ts';
+import { own, withinSentence } from '../text/index.ts';
+import { TREATMENT_LABELS } from './entryFigure.ts';
 import { TO_SHOW, type ToShow } from './toShow.ts';
 
 /** What shows a piece of evidence, where a step is about one. */

@@ -1,6 +1,6 @@
-import type { CheckId } from '@white-ember/core/checks';
-import type { Stage } from '@white-ember/core/job';
-import type { EvidenceId } from '@white-ember/core/proof';
+import type { CheckId } from '../checks/index.ts';
+import type { EvidenceId } from '../proof/index.ts';
+import type { Stage } from './stages.ts';
 
 export interface ToShow {
   readonly title: string;

@@ -1,0 +1,44 @@
+import { entryFigure } from '@white-ember/core/job';
+import { useAppDispatch } from '../../app/store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { discardRefused, sendFailedAgain } from './outbox.ts';
+import type { Waiting } from './outboxStore.ts';
+
+/** One that waits, was refused, or at which the server failed: what is in it, and what may be done. */
+export function WaitingEntry({ item: { entry, refused, failed } }: { item: Waiting }) {
+  const dispatch = useAppDispatch();
+  const why = refused === undefined ? failed : refused;
+  const { kind: _kind, ...content } = entry.body;
+  return (
+    <li className="py-2">
+      <p className="font-head font-semibold">{entryFigure(entry)}</p>
+      <p className="text-sm text-ink2">{new Date(entry.deviceTime).toLocaleString('en-GB')}</p>
+      {why === undefined ? null : (
+        <>
+          <p className="text-ember-text font-bold">
+            {refused === undefined ? 'The server failed at it' : 'Refused'}: {why}
+          </p>
+          <details className="my-1">
+            <summary className="min-h-11 content-center cursor-pointer">What is in it</summary>
+            <pre className="text-sm whitespace-pre-wrap break-words">{JSON.stringify(content, null, 1)}</pre>
+          </details>
+          <p className="text-sm text-ink2">
+            {refused === undefined
+              ? 'It is tried again by itself; the others go on. '
+              : 'To correct it, enter it anew and discard this one.'}
+          </p>
+          <div className="flex flex-wrap gap-x-5">
+            {refused === undefined ? (
+              <Button weight="quiet" className="px-0!" onClick={() => dispatch(sendFailedAgain(entry.id))}>
+                Try again now
+              </Button>
+            ) : null}
+            <Button weight="quiet" className="px-0!" onClick={() => void dispatch(discardRefused(entry.id))}>
+              Discard this entry
+            </Button>
+          </div>
+        </>
+      )}
+    </li>
+  );
+}
