@@ -24,8 +24,8 @@ export default defineConfig({
           isolate: false,
           include: ['core/src/**/*.test.ts'],
           setupFiles: ['core/src/testing/fixedSeed.ts'],
-          // A hang ends here; how long work takes is measured by the benchmark.
-          testTimeout: process.env['FUZZ_RUNS'] ? 1_200_000 : 60_000,
+          // A hang ends here, not work that stands back from a browser; how long it takes is measured by the benchmark.
+          testTimeout: process.env['FUZZ_RUNS'] ? 1_200_000 : 300_000,
         },
       },
       {
@@ -33,7 +33,7 @@ export default defineConfig({
           name: 'cli',
           ...IN_NODE,
           include: ['cli/src/**/*.test.ts', 'bounded/src/**/*.test.ts'],
-          testTimeout: 30_000,
+          testTimeout: 180_000,
         },
       },
       {
@@ -41,6 +41,7 @@ export default defineConfig({
           name: 'web',
           isolate: false,
           include: ['web/src/**/*.test.ts'],
+          testTimeout: 60_000,
           setupFiles: ['core/src/testing/fixedSeed.ts'],
         },
       },
@@ -50,7 +51,7 @@ export default defineConfig({
           ...IN_NODE,
           include: ['server/src/**/*.test.ts'],
           globalSetup: ['server/src/testing/throwAwayCluster.ts'],
-          testTimeout: 60_000,
+          testTimeout: 180_000,
           // A hang ends here, not a slow machine: the demo workshop alone is half a minute of work.
           hookTimeout: 300_000,
           isolate: false,

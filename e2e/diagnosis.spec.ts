@@ -205,6 +205,8 @@ test('a job waits for the customer’s choice and for a part, and says so in the
   await newJob(page, site, 'FL 012');
   await page.getByLabel('What the customer says').fill('Lamp');
   await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  // It leads to the codes by itself: who goes on before that is led back.
+  await page.waitForURL(/stage=codes/);
   await stage(page, 'Decide');
   await page.getByText('Offer a choice with prices').click();
   await page.getByLabel('What is to be decided').fill('The filter:');
