@@ -63,7 +63,9 @@ async function run(
     env: { ...process.env, ...env },
   });
   if (child.pid !== undefined) setPriority(child.pid, niceness);
-  child.stdout.on('data', (piece: Buffer) => words.push(piece));
+  // What goes ahead is watched as it goes; the rest is told when it is over.
+  if (niceness === 0) child.stdout.pipe(process.stdout, { end: false });
+  else child.stdout.on('data', (piece: Buffer) => words.push(piece));
   child.stderr.on('data', (piece: Buffer) => words.push(piece));
   const [status] = (await once(child, 'close')) as [number | null];
   process.stdout.write(`\n== ${title}\n${Buffer.concat(words).toString()}`);

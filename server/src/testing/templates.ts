@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import pg from 'pg';
 import { pino } from 'pino';
@@ -59,11 +59,15 @@ const program = (name: string, ...args: string[]): void => {
   if (status !== 0) throw new Error(`${name}: ${stderr}`);
 };
 
+/** A dwell of the demo runs out twenty minutes after it was made: an older one would ring in the midst of the tests. */
+const FRESH_MS = 5 * 60_000;
+const isFresh = (dump: string): boolean => existsSync(dump) && Date.now() - statSync(dump).mtimeMs < FRESH_MS;
+
 /** The demo, built once for the same sources and kept as a dump; needs the migrated template. */
 export async function makeWithDemo(cluster: Cluster, root: string): Promise<void> {
   const folder = join(root, '.cache/demo');
   const dump = join(folder, `${demoKey(root)}.dump`);
-  if (existsSync(dump)) {
+  if (isFresh(dump)) {
     await createDatabase(cluster, WITH_DEMO);
     program('pg_restore', '--no-owner', '--exit-on-error', '--dbname', cluster.url(WITH_DEMO), dump);
     return;
