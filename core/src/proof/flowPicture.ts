@@ -17,13 +17,11 @@ interface Side {
   readonly misses: readonly string[];
 }
 
-/** From here on a curve is said to miss what was read, %. */
-const MISSES_PERCENT = 4;
 /** Less is within the step of a usual sensor, mbar. */
 const LEAST_MISS_MBAR = 1;
 
 /** A law of two terms does not go through everything: where it misses the readings at one speed it says so. */
-function missesOf({ samples, points }: JudgedReading, fit: FlowFit): string[] {
+function missesOf({ samples, points }: JudgedReading, fit: FlowFit, { lawOffPercent }: Limits): string[] {
   return samples.flatMap(({ rpm, kind, flow, dpMbar }) => {
     const idles = kind === 'idle' && flow.airSource === 'speed-density';
     const spreads = points
@@ -32,7 +30,7 @@ function missesOf({ samples, points }: JudgedReading, fit: FlowFit): string[] {
     // Of an idle by engine speed it is the flow that is doubtful, not what was read.
     const spread = idles || spreads.length === 0 ? 0 : Math.min(...spreads);
     const off = pressureFromFit(fit, flow).dpMbar - dpMbar;
-    const most = Math.max((MISSES_PERCENT / 100) * Math.abs(dpMbar), LEAST_MISS_MBAR, 2 * spread);
+    const most = Math.max((lawOffPercent / 100) * Math.abs(dpMbar), LEAST_MISS_MBAR, 2 * spread);
     if (Math.abs(off) <= most) return [];
     const share = Math.round((100 * Math.abs(off)) / Math.max(Math.abs(dpMbar), LEAST_MISS_MBAR));
     const why = idles ? 'how much gas was recirculated is not known' : 'the points count, not the line';
@@ -114,7 +112,7 @@ export function pictureOf(
         reading,
         cloud: clouds[i] ?? [],
         curve: fit.ok ? fittedCurve(fit.value, name, temperatureC, maxFlow) : undefined,
-        misses: fit.ok ? missesOf(reading, fit.value) : [],
+        misses: fit.ok ? missesOf(reading, fit.value, facts.limits) : [],
       };
     }),
     maxFlow,
