@@ -1,13 +1,14 @@
-import { filterVolumeL } from '../filter/index.ts';
+import { filterVolumeL, pressureDrop } from '../filter/index.ts';
 import { AIR_GAS_CONSTANT, clamp, kelvin, noise } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
 import type { JointName, PipeName, PressurePort } from './acts.ts';
 import { newComputer, type Computer, type FreezeFrame } from './computer/computer.ts';
 import { boostTarget, control, isHeating, MOST_FUEL, type Seen } from './computer/control.ts';
 import { countSoot } from './computer/load.ts';
-import { watch } from './computer/monitors.ts';
+import { computerOf, watch } from './computer/monitors.ts';
 import { stepRegeneration } from './computer/regeneration.ts';
 import { startRoutine, stepRoutine, type RoutineId, type RoutineState } from './computer/routines.ts';
+import { STRICT, type TemperId } from './computer/temper.ts';
 import type { BenchFamily } from './families.ts';
 import { FAULTS, wearAt, type Fault } from './faults.ts';
 import { volumetricEfficiency } from './vehicle/airPath.ts';
@@ -46,6 +47,18 @@ export const isFitted = (family: BenchFamily, role: ChannelRole): boolean =>
     ? family.backPressureSensor
     : !role.startsWith('egt') || family.egts.some((number) => role === `egt${number}`);
 
+const EGT_PLACES: readonly ChannelRole[] = ['egt1', 'egt2', 'egt3', 'egt4'];
+/** Codes of a circuit, by what is sensed through it. */
+const CIRCUIT_CODES: Readonly<Partial<Record<ChannelRole, readonly string[]>>> = {
+  dpfDeltaP: ['P2454', 'P2455'],
+  exhaustBackPressure: ['P0472', 'P0473'],
+  manifoldPressure: ['P0107', 'P0108'],
+  egt1: ['P0545', 'P0546'],
+  egt2: ['P2032', 'P2033'],
+  egt3: ['P242C', 'P242D'],
+  egt4: ['P2470', 'P2471'],
+};
+
 /** Fixed step of the model, s. */
 export const STEP_S = 0.02;
 
@@ -57,6 +70,8 @@ export interface BenchOptions {
   readonly km?: number;
   /** What this air meter shows of what passes it, though in order: meters of one make differ by some 3 %. */
   readonly airMeterTolerance?: number;
+  /** What kind of engine computer it has; absent: the strictest. */
+  readonly temper?: TemperId;
   /** Another step than the usual one, for tests of the method itself. */
   readonly stepS?: number;
 }
@@ -99,6 +114,7 @@ export class BenchVehicle {
     start = {},
     km = 120_000,
     airMeterTolerance = 1,
+    temper,
     stepS = STEP_S,
   }: BenchOptions) {
     this.family = family;
@@ -132,7 +148,7 @@ export class BenchVehicle {
       throttle: 0,
       glow: false,
     };
-    this.computer = newComputer(family, {
+    this.computer = newComputer(family, temper ? computerOf(temper, seed) : STRICT, {
       sootG: begin.sootG,
       ashG: begin.ashG,
       km,
@@ -209,8 +225,44 @@ export class BenchVehicle {
     return { family, plant, wear, unplugged, seed, tick };
   }
 
-  /** What a sensor, or the computer where it counts, shows now in base units; undefined where there is none. */
+  /** What a tool shows of a sensor, or of what the computer counts, now in base units; undefined where there is none. */
   read(role: ChannelRole): number | undefined {
+    return this.#standIn(role) ?? this.#sensed(role);
+  }
+
+  /** What some computers show in place of a sensor whose circuit they know to be broken: what they reckon with. */
+  #standIn(role: ChannelRole): number | undefined {
+    const { computer, plant, family } = this;
+    if (!computer.temper.substitutes || !isFitted(family, role)) return undefined;
+    if (!CIRCUIT_CODES[role]?.some((code) => computer.codes.get(code)?.present === true)) return undefined;
+    switch (role) {
+      case 'dpfDeltaP':
+        return Math.max(0, this.#modelMbar());
+      case 'exhaustBackPressure':
+      case 'manifoldPressure':
+        return Math.round(plant.barometerMbar);
+      default:
+        return plant.exhaust.gasC[EGT_PLACES.indexOf(role)];
+    }
+  }
+
+  /** ΔP by its own idea of the soot and by the air that it counts, mbar. */
+  #modelMbar(): number {
+    const { computer, plant, family } = this;
+    if (!plant.engine.running) return 0;
+    const drop = pressureDrop(
+      family.filter,
+      { sootG: computer.modelSootG, ashG: computer.ashG },
+      {
+        exhaustKgPerS: Math.max(0, (this.#sensed('massAirFlow') ?? 0) + plant.engine.fuelGPerS) / 1000,
+        temperatureC: ASSUMED_FILTER_C,
+        outletPressurePa: plant.barometerMbar * 100,
+      },
+    );
+    return drop.ok ? drop.value.totalMbar : 0;
+  }
+
+  #sensed(role: ChannelRole): number | undefined {
     const counted = COUNTED[role];
     if (counted) return counted(this);
     if (!isFitted(this.family, role)) return undefined;
@@ -238,7 +290,7 @@ export class BenchVehicle {
       rpm: plant.engine.rpm,
       kmPerH: plant.road.kmPerH,
       km: plant.road.km,
-      deltaPMbar: this.read('dpfDeltaP') ?? 0,
+      deltaPMbar: this.#sensed('dpfDeltaP') ?? 0,
     });
     if (answer.status === 'running') computer.routine = answer;
     return answer;
@@ -262,7 +314,7 @@ export class BenchVehicle {
 
   /** Where the sensor is not fitted or at an end of its scale the computer uses its model, which is a sound one. */
   #egtOr(role: 'egt2' | 'egt3', modelC: number): number {
-    const read = this.read(role);
+    const read = this.#sensed(role);
     return read === undefined || read < -35 || read > 950 ? modelC : read;
   }
 
@@ -270,12 +322,12 @@ export class BenchVehicle {
     const { plant, computer, family, scale, controls } = this;
     if (this.faults.some(({ startS }) => startS !== undefined)) this.refreshWear();
     if (controls.ignition === 'off') return;
-    const deltaPMbar = this.read('dpfDeltaP') ?? 0;
-    const airGPerS = this.read('massAirFlow') ?? 0;
-    const egt3C = this.read('egt3');
-    const egt4C = this.read('egt4');
+    const deltaPMbar = this.#sensed('dpfDeltaP') ?? 0;
+    const airGPerS = this.#sensed('massAirFlow') ?? 0;
+    const egt3C = this.#sensed('egt3');
+    const egt4C = this.#sensed('egt4');
     const filterC = clamp(filterTemperature(egt3C, egt4C), 20, 1000);
-    const manifoldMbar = this.read('manifoldPressure') ?? plant.barometerMbar;
+    const manifoldMbar = this.#sensed('manifoldPressure') ?? plant.barometerMbar;
     const flow = Math.max(0, airGPerS + plant.engine.fuelGPerS) / 1000;
     const filterDeltaPMbar = deltaPMbar - besideFilterMbar(family, scale, flow, filterC, plant.barometerMbar);
     const trusted = !['P2453', 'P2454', 'P2455'].some((code) => computer.codes.get(code)?.present === true);
@@ -288,7 +340,7 @@ export class BenchVehicle {
         fuelGPerS: plant.engine.fuelGPerS,
         dosedGPerS: this.commands.dosingGPerS,
         coolantC: plant.coolantC,
-        egrPercent: this.read('egrPosition') ?? 0,
+        egrPercent: this.#sensed('egrPosition') ?? 0,
         filterC,
         deltaPMbar: filterDeltaPMbar,
         barometerMbar: plant.barometerMbar,
@@ -338,13 +390,13 @@ export class BenchVehicle {
           manifoldPressure: this.volts('manifoldPressure'),
           ...(family.backPressureSensor ? { exhaustBackPressure: this.volts('exhaustBackPressure') } : {}),
         },
-        backPressureMbar: this.read('exhaustBackPressure'),
+        backPressureMbar: this.#sensed('exhaustBackPressure'),
         manifoldMbar,
         barometerMbar: plant.barometerMbar,
         boostTargetMbar: boostTarget(family, plant.engine.rpm, loadShare),
-        egtC: [this.read('egt1'), this.read('egt2'), egt3C, egt4C],
+        egtC: [this.#sensed('egt1'), this.#sensed('egt2'), egt3C, egt4C],
         coolantC: plant.coolantC,
-        egrPercent: this.read('egrPosition') ?? 0,
+        egrPercent: this.#sensed('egrPosition') ?? 0,
         egrCommandPercent: 100 * this.commands.egr,
         glowFault: !this.commands.glow
           ? 'none'

@@ -104,6 +104,12 @@ export interface CheckCard {
   /** Findings of the network in the order in which they take precedence; the last word where none is seen. */
   readonly outcomes: readonly string[];
   readonly otherwise: string;
+  /** Usual time, of whoever has it along. */
+  readonly minutes: number;
+  /** Material, and what it can break, in minutes’ worth of work. */
+  readonly cost: number;
+  /** How it finds out: by eye and ear, with an instrument, or with a gauge in the line itself, where nothing stands between it and the gas. */
+  readonly by: 'looked' | 'measured' | 'gauged';
   readonly needs: readonly KitId[];
   readonly cautions: readonly CautionId[];
   /** What it can do harm to. */

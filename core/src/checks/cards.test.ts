@@ -410,6 +410,15 @@ describe('guided checks', () => {
     expect(judge('gauge', { port: 'before-turbine', rpm: 2500, meanMbar: 700 }).outcome).toBeUndefined();
   });
 
+  it('leaves open what lies between a clear line and its limit, and a coolant just below its mark', () => {
+    const gauge = (meanMbar: number) =>
+      judge('gauge', { port: 'before-filter', rpm: 2500, meanMbar }).outcome;
+    expect([gauge(40), gauge(75), gauge(95)]).toEqual(['gauge-low', undefined, 'gauge-high']);
+    const rests = (c: number) =>
+      judge('thermostat', { coolant: [0, 60, 120, 180, 240].map((s) => [s, c]) }).outcome;
+    expect([rests(75), rests(81), rests(88)]).toEqual(['coolant-cool', undefined, 'coolant-warm']);
+  });
+
   it('judges before the turbine at warm idle only, and a snap before the filter', () => {
     expect(judge('gauge', { port: 'before-turbine', rpm: 820, meanMbar: 390 }).outcome).toBe('gauge-high');
     expect(judge('gauge', { port: 'before-turbine', rpm: 820, meanMbar: 60 }).outcome).toBe('gauge-low');

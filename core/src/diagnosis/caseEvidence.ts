@@ -12,7 +12,14 @@ import {
 } from './measured/measuredOf.ts';
 import type { Evidence } from './network.ts';
 import { evidenceOfOutcome } from './nextChecks.ts';
-import { evidenceOfScan, KNOWN_CAUSES, KNOWN_CHECKS, KNOWN_FINDINGS, namesOnly } from './vocabulary.ts';
+import {
+  evidenceOfScan,
+  KNOWN_CAUSES,
+  KNOWN_CHECKS,
+  KNOWN_FINDINGS,
+  namesOnly,
+  rememberedOnly,
+} from './vocabulary.ts';
 
 /** What is known of a vehicle, in whatever form it came. */
 export interface CaseFacts {
@@ -112,6 +119,7 @@ export function evidenceOfCase(
     beyond: {
       measured: measured.map((one) => through(one, facts.readThrough ?? [])),
       partialScan: (facts.partialScan ?? false) || namesOnly(facts.codes ?? []),
+      remembered: rememberedOnly(facts.codes ?? []),
     },
     overFull: isOverFull(reading, vehicle, limits),
   };

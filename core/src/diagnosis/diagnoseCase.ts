@@ -30,7 +30,7 @@ export interface Diagnosis {
   readonly chains: readonly string[];
 }
 
-const sentences = new Map(KNOWN_CAUSES.map(({ id, sentence }) => [id, sentence]));
+const sentences = new Map<string, string>(KNOWN_CAUSES.map(({ id, sentence }) => [id, sentence]));
 /** From this probability on a cause is likely enough to say what it leads to. */
 const CHAINED_FROM = 0.3;
 

@@ -1,33 +1,9 @@
-import { ALIKE, CHAINS } from './data/chains.ts';
+import { ALIKE, CONSEQUENCE_CHAINS } from './knowledge/chains.ts';
 import { withinSentence } from '../text/index.ts';
 import type { Network } from './network.ts';
 
-export interface Chain {
-  readonly cause: string;
-  readonly consequence: string;
-  /** What goes on between, step by step. */
-  readonly steps: readonly string[];
-}
-
-const cellsOf = (text: string): string[][] =>
-  text
-    .split('\n')
-    .filter((line) => line.trim() !== '')
-    .map((line) => line.split('|').map((cell) => cell.trim()));
-
-export const CONSEQUENCE_CHAINS: readonly Chain[] = cellsOf(CHAINS).map(
-  ([cause = '', consequence = '', steps = '']) => ({
-    cause,
-    consequence,
-    steps: steps.split(';').map((step) => step.trim()),
-  }),
-);
-
-const STANDS_FOR = new Map(
-  cellsOf(ALIKE).flatMap(([ids = '']) => {
-    const [first = '', ...others] = ids.split(',').map((id) => id.trim());
-    return others.map((id): [string, string] => [id, first]);
-  }),
+const STANDS_FOR: ReadonlyMap<string, string> = new Map(
+  ALIKE.flatMap(({ causes: [first, ...others] }) => others.map((id): [string, string] => [id, first])),
 );
 
 /**
@@ -35,8 +11,8 @@ const STANDS_FOR = new Map(
  * aside. In alphabetical order.
  */
 export function rootsOf(causes: readonly string[]): string[] {
-  const present = new Set(causes.map((id) => STANDS_FOR.get(id) ?? id));
-  const followed = CONSEQUENCE_CHAINS.filter(
+  const present = new Set<string>(causes.map((id) => STANDS_FOR.get(id) ?? id));
+  const followed: string[] = CONSEQUENCE_CHAINS.filter(
     ({ cause, consequence }) => present.has(cause) && present.has(consequence) && !isLoop(cause, consequence),
   ).map(({ consequence }) => consequence);
   return [...present].filter((id) => !followed.includes(id)).sort();

@@ -17,14 +17,7 @@ export {
   type KnownFinding,
   type VehicleUse,
 } from './vocabulary.ts';
-export {
-  chainsAmong,
-  CONSEQUENCE_CHAINS,
-  explanationsOf,
-  rootsOf,
-  type Chain,
-  type Explanation,
-} from './explanations.ts';
+export { chainsAmong, explanationsOf, rootsOf, type Explanation } from './explanations.ts';
 export type { PutRight } from './putRight.ts';
 export {
   checkHeldOff,
@@ -37,7 +30,9 @@ export {
   revsHeldOff,
   type ProposedCheck,
 } from './proposeChecks.ts';
-export { FIXED_CHECKLIST } from './data/fixedChecklist.ts';
+export { type CauseId } from './knowledge/causes.ts';
+export { CONSEQUENCE_CHAINS, type Chain } from './knowledge/chains.ts';
+export { FIXED_CHECKLIST } from './knowledge/fixedChecklist.ts';
 export {
   evidenceOfCase,
   factsOfReading,

@@ -33,6 +33,14 @@ export interface FindingNode {
 export interface Network {
   readonly causes: readonly Cause[];
   readonly findings: readonly FindingNode[];
+  /** What brings what about, by ids. */
+  readonly follows?: readonly { readonly cause: string; readonly consequence: string }[];
+  /** What seldom comes of nothing, by its id: odds of it where none of its causes is there. */
+  readonly bare?: Readonly<Record<string, number>>;
+  /** Odds of each further cause that follows from none of the others; absent: 1, each by its own chance. */
+  readonly another?: number;
+  /** Causes that were found already: what else is there is one more, or follows from them. */
+  readonly found?: readonly string[];
 }
 
 /** What was seen (`true`), or looked for and not seen (`false`). */
@@ -58,6 +66,38 @@ export const formsOf = ({ causes }: Pick<Network, 'causes'>): Form[] =>
       ? forms.map(({ id, share }) => ({ cause, id, odds: share * odds }))
       : [{ cause, id: undefined, odds }];
   });
+
+/**
+ * What a set of causes is worth beyond the chances of its members: most vehicles have one thing wrong with them, and what follows from
+ * it. Each cause but one that follows from none of the others counts so much less.
+ */
+export function worthTogether({
+  causes,
+  follows = [],
+  bare = {},
+  another = 1,
+  found = [],
+}: Network): (set: readonly number[]) => number {
+  const at = new Map(causes.map(({ id }, i) => [id, i]));
+  const before = causes.map(() => new Set<number>());
+  for (const { cause, consequence } of follows) {
+    const [from, to] = [at.get(cause), at.get(consequence)];
+    if (from !== undefined && to !== undefined) before[to]?.add(from);
+  }
+  const followsFound = causes.map(({ id }) =>
+    follows.some(({ cause, consequence }) => consequence === id && found.includes(cause)),
+  );
+  const follow = (i: number, set: readonly number[]): boolean =>
+    followsFound[i] === true || set.some((j) => before[i]?.has(j) === true);
+  const bareOf = causes.map(({ id }) => bare[id] ?? 1);
+  return (set) => {
+    const roots = set.filter((i) => !follow(i, set));
+    const worth = roots.reduce((product, i) => product * (bareOf[i] as number), 1);
+    // Two that bring each other about began with one of them.
+    const further = found.length > 0 ? roots.length : Math.max(1, roots.length) - 1;
+    return worth * another ** further;
+  };
+}
 
 /** The links that bear on a finding from a cause in one of its forms. */
 export function linksFrom(links: readonly Link[], cause: string, form: string | undefined): Link[] {

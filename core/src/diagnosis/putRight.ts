@@ -12,10 +12,13 @@ export interface PutRight {
  * was while they were there; what was looked for since owes them nothing, but for what the engine computer remembers of them. They
  * themselves are not in question any more.
  */
-export function withPutRight({ causes, findings }: Network, putRight: readonly PutRight[]): Network {
-  if (putRight.length === 0) return { causes, findings };
+export function withPutRight(network: Network, putRight: readonly PutRight[]): Network {
+  if (putRight.length === 0) return network;
+  const { causes, findings } = network;
   const since = new Map(putRight.map(({ cause, seenSince }) => [cause, new Set(seenSince)]));
   return {
+    ...network,
+    found: [...since.keys()],
     causes: causes.filter(({ id }) => !since.has(id)),
     findings: findings.map((finding) => withoutLinks(causes, finding, since)),
   };

@@ -13,6 +13,8 @@ const TEMPERS = [
 ] as const;
 /** A fault may be slight, or come and go: then it sets none of the codes that a plain one would. */
 const SLIGHT = 0.35;
+/** A code that is remembered and not there now may be of a fault that was put right years ago, and was never cleared. */
+const LEFT_FROM_BEFORE = 0.04;
 /** A scan of some modules only, or one that named faults without numbers. */
 const SILENT_WHERE_PARTIAL = 0.6;
 
@@ -41,11 +43,17 @@ export function scanWitness(
   { causes }: Network,
   forms: readonly Form[],
   { none, members }: FaultSets,
-  findings: readonly (readonly [finding: FindingNode, seen: boolean])[],
-  partial: boolean,
+  looked: readonly (readonly [finding: FindingNode, seen: boolean])[],
+  { partialScan, remembered }: { readonly partialScan: boolean; readonly remembered: ReadonlySet<string> },
 ): ScanWitness | undefined {
-  if (findings.length === 0) return undefined;
-  const shares = temperShares(partial);
+  if (looked.length === 0) return undefined;
+  const findings = looked.map(([finding, seen]): readonly [FindingNode, boolean] => [
+    seen && remembered.has(finding.id)
+      ? { ...finding, leak: Math.max(finding.leak, LEFT_FROM_BEFORE) }
+      : finding,
+    seen,
+  ]);
+  const shares = temperShares(partialScan);
   // Chance of each form to set the code, with a talkative computer.
   const sets = findings.map(([finding]) => {
     const named = new Set(finding.links.map(({ cause }) => cause));

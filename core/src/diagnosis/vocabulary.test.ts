@@ -38,7 +38,9 @@ describe('the vocabulary', () => {
   });
 
   it('links findings to causes that there are, and every cause to something that a check can see', () => {
-    const causes = new Map(KNOWN_CAUSES.map(({ id, forms }) => [id, forms?.map((form) => form.id)]));
+    const causes = new Map<string, string[] | undefined>(
+      KNOWN_CAUSES.map(({ id, forms }) => [id, forms?.map((form) => form.id)]),
+    );
     const linked = new Set<string>();
     for (const { links } of KNOWN_FINDINGS)
       for (const { cause, form } of links) {

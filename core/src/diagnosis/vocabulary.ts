@@ -1,12 +1,14 @@
-import { cardOf, CHECK_IDS, type CautionId, type CheckId, type KitId } from '../checks/index.ts';
+import { CHECK_CARDS, type CautionId, type CheckId, type KitId } from '../checks/index.ts';
 import { codeMeaning, isActive, type ListedCode } from '../codes/index.ts';
 import type { PartId, UsePattern } from '../ledger/index.ts';
-import { CAUSES } from './data/causes.ts';
 import { causeNow } from './formerCauses.ts';
-import { CHECK_OUTCOMES } from './data/checkOutcomes.ts';
-import { CODE_FINDINGS } from './data/codeFindings.ts';
-import { LOG_FINDINGS } from './data/logFindings.ts';
-import { OBSERVATIONS } from './data/observations.ts';
+import { CAUSES, type CauseId } from './knowledge/causes.ts';
+import { CONSEQUENCE_CHAINS } from './knowledge/chains.ts';
+import { CODE_FINDINGS, type CodeFindingEntry } from './knowledge/codeFindings.ts';
+import type { FindingEntry } from './knowledge/finding.ts';
+import { LOG_FINDINGS } from './knowledge/logFindings.ts';
+import { OBSERVATIONS } from './knowledge/observations.ts';
+import { OUTCOMES } from './knowledge/outcomes.ts';
 import type { Cause, FindingNode, Link, Network } from './network.ts';
 import type { CheckNode } from './nextChecks.ts';
 import { withPutRight, type PutRight } from './putRight.ts';
@@ -16,8 +18,12 @@ export interface Worded {
   readonly sentence: string;
   readonly why: string;
 }
-export type KnownCause = Omit<Cause, 'forms'> &
-  Worded & { readonly forms?: readonly (Worded & { readonly id: string; readonly share: number })[] };
+export type KnownCause = Omit<Cause, 'forms' | 'id'> &
+  Worded & {
+    readonly id: CauseId;
+    readonly needs?: PartId;
+    readonly forms?: readonly (Worded & { readonly id: string; readonly share: number })[];
+  };
 export type KnownFinding = FindingNode & Worded & { readonly from: 'log' | 'code' | 'observation' | 'check' };
 export type KnownCheck = CheckNode & {
   readonly id: CheckId;
@@ -25,159 +31,71 @@ export type KnownCheck = CheckNode & {
   readonly cautions: readonly CautionId[];
 };
 
-const cells = (line: string, count: number): string[] => {
-  const found = line.split('|').map((cell) => cell.trim());
-  if (found.length !== count || found.some((cell) => cell === ''))
-    throw new Error(`Not a line of ${count} cells: ${line}`);
-  return found;
+type CauseEntry = Omit<KnownCause, 'id' | 'forms'> & {
+  readonly forms?: Readonly<Record<string, Worded & { readonly share: number }>>;
 };
-const lines = (text: string): string[] => text.split('\n').filter((line) => line.trim() !== '');
-
-function chanceOf(text: string, line: string): number {
-  const chance = Number(text);
-  if (!(chance > 0 && chance < 1)) throw new Error(`Not a chance between 0 and 1: “${text}” in ${line}`);
-  return chance;
-}
-
-/** `cause .4 cause:form .7 -cause .5`: what brings a finding about, and with a minus what hides it. */
-function linksOf(text: string, line: string): Link[] {
-  const words = text.split(/\s+/);
-  if (words.length % 2 !== 0) throw new Error(`A cause without its chance: ${line}`);
-  return Array.from({ length: words.length / 2 }, (_, i) => {
-    const name = words[2 * i] as string;
-    const masks = name.startsWith('-');
-    const [cause = '', form] = (masks ? name.slice(1) : name).split(':');
-    return {
-      cause,
-      ...(form === undefined ? {} : { form }),
-      chance: chanceOf(words[2 * i + 1] as string, line),
-      how: masks ? 'masks' : 'activates',
-    };
-  });
-}
+export const KNOWN_CAUSES: readonly KnownCause[] = Object.entries<CauseEntry>(CAUSES).map(
+  ([id, { forms, ...cause }]) => ({
+    ...cause,
+    id: id as CauseId,
+    ...(forms ? { forms: Object.entries(forms).map(([form, its]) => ({ id: form, ...its })) } : {}),
+  }),
+);
 
 /** Not every look finds what is there: a good one clears nine in ten; what is measured seldom errs. */
 const SHOWS_AT_MOST = { looked: 0.9, measured: 0.97, gauged: 0.995 };
 /** What is seen is so, but for a slip. */
 const SLIP_OF_A_LOOK = 0.0004;
 
-const findingFrom = (
-  [id = '', leak = '', links = '', sentence = '', why = '']: readonly string[],
+const linksFor = (chances: Readonly<Record<string, number>>, how: Link['how'], most = 1): Link[] =>
+  Object.entries(chances).map(([name, chance]) => {
+    const [cause = '', form] = name.split(':');
+    return { cause, ...(form === undefined ? {} : { form }), chance: Math.min(chance, most), how };
+  });
+
+const findingsOf = (
+  entries: Readonly<Record<string, FindingEntry>>,
   from: KnownFinding['from'],
-  line: string,
-  showsAtMost = 1,
-): KnownFinding => ({
+  mostOf: (id: string) => number = () => 1,
+): KnownFinding[] =>
+  Object.entries(entries).map(([id, { sentence, why, leak, shows, hides = {} }]) => ({
+    id,
+    sentence,
+    why,
+    from,
+    leak: from === 'check' ? Math.max(leak, SLIP_OF_A_LOOK) : leak,
+    links: [...linksFor(shows, 'activates', mostOf(id)), ...linksFor(hides, 'masks', mostOf(id))],
+    ...(from === 'code' ? { code: true as const } : {}),
+  }));
+
+/** Checks that find something of the vocabulary, as their cards have it. */
+export const KNOWN_CHECKS: readonly KnownCheck[] = CHECK_CARDS.filter(
+  ({ outcomes }) => outcomes.length > 0,
+).map(({ id, outcomes, otherwise, minutes, cost, needs, cautions }) => ({
   id,
-  leak: Math.max(chanceOf(leak, line), from === 'check' ? SLIP_OF_A_LOOK : 0),
-  links: linksOf(links, line).map((link) =>
-    from === 'check' ? { ...link, chance: Math.min(link.chance, showsAtMost) } : link,
-  ),
-  ...(from === 'code' ? { code: true as const } : {}),
-  sentence,
-  why,
-  from,
-});
+  outcomes,
+  otherwise,
+  minutes,
+  cost,
+  needs,
+  cautions,
+}));
 
-/** Causes and their forms, read together: an indented line is a form of the cause above it. */
-function readCauses(): KnownCause[] {
-  const causes: (KnownCause & { forms?: (Worded & { id: string; share: number })[] })[] = [];
-  for (const line of lines(CAUSES)) {
-    const [id = '', chance = '', sentence = '', why = ''] = cells(line, 4);
-    const last = causes.at(-1);
-    if (line.startsWith(' ') && last)
-      last.forms = [...(last.forms ?? []), { id, share: chanceOf(chance, line), sentence, why }];
-    else causes.push({ id, prior: chanceOf(chance, line), sentence, why });
-  }
-  for (const { id, forms } of causes)
-    if (forms && Math.abs(forms.reduce((sum, { share }) => sum + share, 0) - 1) > 1e-9)
-      throw new Error(`The forms of “${id}” do not add up to 1`);
-  return causes;
-}
-export const KNOWN_CAUSES: readonly KnownCause[] = readCauses();
+const WAY_OF = new Map(CHECK_CARDS.flatMap(({ outcomes, by }) => outcomes.map((id) => [id, by] as const)));
 
-const simple = (text: string, from: KnownFinding['from']): KnownFinding[] =>
-  lines(text).map((line) => findingFrom(cells(line, 5), from, line));
-
-const coded = lines(CODE_FINDINGS).map((line) => {
-  const [id = '', leak = '', links = '', codes = '', sentence = '', why = ''] = cells(line, 6);
-  return { finding: findingFrom([id, leak, links, sentence, why], 'code', line), codes: codes.split(/\s+/) };
-});
-
-/** Checks by an instrument. */
-const MEASURES: ReadonlySet<string> = new Set<CheckId>([
-  'dp-electrical',
-  'dp-ladder',
-  'dp-swap',
-  'pipe-pump',
-  'sensor-compare',
-  'egt-resistance',
-  'glow',
-  'supply',
-  'thermostat',
-  'air-mass',
-  'running-comparison',
-  'single-piece',
-]);
-/** A gauge in the line itself: nothing stands between it and the gas. */
-const GAUGES: ReadonlySet<string> = new Set<CheckId>(['gauge', 'sections']);
-
-/** Checks and their outcomes, read together: an indented line is an outcome of the check above it. */
-function readChecks(): { checks: KnownCheck[]; outcomes: KnownFinding[] } {
-  const checks: (KnownCheck & { outcomes: string[] })[] = [];
-  const outcomes: KnownFinding[] = [];
-  for (const line of lines(CHECK_OUTCOMES)) {
-    if (line.startsWith(' ')) {
-      const check = checks.at(-1)?.id ?? '';
-      const by = GAUGES.has(check) ? 'gauged' : MEASURES.has(check) ? 'measured' : 'looked';
-      const outcome = findingFrom(cells(line, 5), 'check', line, SHOWS_AT_MOST[by]);
-      outcomes.push(outcome);
-      checks.at(-1)?.outcomes.push(outcome.id);
-      continue;
-    }
-    const [id = '', minutes = '', cost = '', otherwise = ''] = cells(line, 4);
-    const known = CHECK_IDS.find((one) => one === id);
-    const card = cardOf(id);
-    if (!known || card?.otherwise !== otherwise) throw new Error(`“${id}” is no check, or has another card`);
-    const { needs, cautions } = card;
-    checks.push({
-      id: known,
-      minutes: Number(minutes),
-      cost: Number(cost),
-      needs,
-      cautions,
-      otherwise,
-      outcomes: [],
-    });
-  }
-  for (const { id, outcomes: known } of checks)
-    if (cardOf(id)?.outcomes.join() !== known.join())
-      throw new Error(`“${id}” has other outcomes on its card`);
-  return { checks, outcomes };
-}
-
-const { checks, outcomes } = readChecks();
-export const KNOWN_CHECKS: readonly KnownCheck[] = checks;
 export const KNOWN_FINDINGS: readonly KnownFinding[] = [
-  ...simple(LOG_FINDINGS, 'log'),
-  ...coded.map(({ finding }) => finding),
-  ...simple(OBSERVATIONS, 'observation'),
-  ...outcomes,
+  ...findingsOf(LOG_FINDINGS, 'log'),
+  ...findingsOf(CODE_FINDINGS, 'code'),
+  ...findingsOf(OBSERVATIONS, 'observation'),
+  ...findingsOf(OUTCOMES, 'check', (id) => SHOWS_AT_MOST[WAY_OF.get(id) ?? 'looked']),
 ];
 
-/** Which finding a code sets, by the code in our one notation or by its heavy parameter. */
-const FINDING_OF_CODE = new Map(
-  coded.flatMap(({ finding, codes }) => codes.map((code) => [code, finding.id])),
-);
+const CODED: readonly (readonly [id: string, entry: CodeFindingEntry])[] = Object.entries(CODE_FINDINGS);
 
-/** What a fault of the circuit says instead: sensor or wire, not what is sensed. */
-const OF_THE_CIRCUIT: Readonly<Record<string, string>> = {
-  'code-dp-plausible': 'code-dp-circuit',
-  'code-dp-too-low': 'code-dp-circuit',
-  'code-back-pressure': 'code-back-pressure-circuit',
-  'code-manifold': 'code-manifold-circuit',
-  'code-air-mass': 'code-air-mass-circuit',
-  'code-coolant': 'code-coolant-circuit',
-};
+/** Which finding a code sets, by the code in our one notation or by its heavy parameter. */
+const FINDING_OF_CODE = new Map(CODED.flatMap(([id, { codes }]) => codes.map((code) => [code, id] as const)));
+const CODED_BY_ID: ReadonlyMap<string, CodeFindingEntry> = new Map(CODED);
+
 /** Voltage or current out of range (SAE J1939-73). */
 const CIRCUIT_MODES: ReadonlySet<number> = new Set([3, 4, 5, 6]);
 /** Above what is normal, in three degrees (SAE J1939-73). */
@@ -191,8 +109,9 @@ const findingOf = ({ code }: ListedCode): string | undefined => {
   const finding = FINDING_OF_CODE.get(known.spn === undefined ? known.code : `SPN${known.spn}`);
   if (finding === undefined) return undefined;
   const circuit = CIRCUIT_MODES.has(known.fmi ?? -1) || isElectrical(known.failureType);
-  if (circuit) return OF_THE_CIRCUIT[finding] ?? finding;
-  return finding === 'code-dp-plausible' && HIGH_MODES.has(known.fmi ?? -1) ? 'code-soot-high' : finding;
+  const entry = CODED_BY_ID.get(finding);
+  if (circuit) return entry?.circuit ?? finding;
+  return (HIGH_MODES.has(known.fmi ?? -1) ? entry?.tooHigh : undefined) ?? finding;
 };
 
 /** A scan that named faults without numbers is no whole list of what is not there. */
@@ -207,6 +126,12 @@ const counts = (listed: ListedCode): boolean =>
 export const findingsOfCodes = (codes: readonly ListedCode[]): Set<string> =>
   new Set(codes.filter(counts).flatMap((listed) => findingOf(listed) ?? []));
 
+/** Findings that only codes set which are remembered and not there now: of a fault that comes and goes, or of one long gone. */
+export function rememberedOnly(codes: readonly ListedCode[]): Set<string> {
+  const now = new Set(codes.filter(isActive).flatMap((listed) => findingOf(listed) ?? []));
+  return new Set([...findingsOfCodes(codes)].filter((id) => !now.has(id)));
+}
+
 /**
  * What a whole scan says of each code finding: set, or not set. One that is only remembered, or not confirmed yet, is left open.
  */
@@ -218,7 +143,7 @@ export function evidenceOfScan(codes: readonly ListedCode[]): Record<string, boo
   );
 }
 
-export const CODE_FINDING_IDS: readonly string[] = coded.map(({ finding }) => finding.id);
+export const CODE_FINDING_IDS: readonly string[] = CODED.map(([id]) => id);
 
 export interface VehicleUse {
   readonly distanceKm?: number;
@@ -235,36 +160,12 @@ export interface VehicleUse {
   readonly putRight?: readonly PutRight[];
 }
 
-/** The part that a cause needs, where not every vehicle has it. */
-const NEEDS_PART: Readonly<Partial<Record<string, PartId>>> = {
-  'soot-loaded': 'filter',
-  'ash-full': 'filter',
-  'filter-cracked': 'filter',
-  'catalyst-restricted': 'catalyst',
-  'egt1-failed': 'egt1',
-  'egt2-failed': 'egt2',
-  'egt3-failed': 'egt3',
-  'egt4-failed': 'egt4',
-  'dp-sensor-failed': 'dp-sensor',
-  'dp-sensor-wrong': 'dp-sensor',
-  'dp-hoses-crossed': 'dp-sensor',
-  'dp-hose-off': 'dp-sensor',
-  'high-pipe-blocked': 'dp-sensor',
-  'low-pipe-blocked': 'low-pipe',
-  'back-pressure-sensor-failed': 'back-pressure-sensor',
-  'back-pressure-pipe-blocked': 'back-pressure-sensor',
-  'turbocharger-worn': 'turbine',
-  'vanes-stuck': 'turbine',
-  'dosing-injector-blocked': 'filter',
-  // What only matters where something regenerates.
-  'soot-counter-reset': 'filter',
-  'counter-not-reset': 'filter',
-  'short-trips': 'filter',
-  'fuel-low': 'filter',
-};
+const PART_OF_CAUSE: ReadonlyMap<string, PartId | undefined> = new Map(
+  KNOWN_CAUSES.map(({ id, needs }) => [id, needs]),
+);
 
 const isFitted = (cause: string, { fitted }: VehicleUse): boolean => {
-  const part = NEEDS_PART[cause];
+  const part = PART_OF_CAUSE.get(cause);
   return part === undefined || fitted === undefined || fitted.includes(part);
 };
 
@@ -318,15 +219,32 @@ function chanceBefore(id: string, prior: number, vehicle: VehicleUse): number {
   return shifted(ofFamily(id, prior, vehicle), vain * factor(id, vehicle));
 }
 
+/**
+ * Odds of each further root cause against what its own chance says. The chances are on the high side, so that none is ruled out early:
+ * taken as they are, two things wrong that have nothing to do with each other would be the rule. In the trade it is one in three
+ * or four vehicles.
+ */
+const ANOTHER = 0.6;
+
+/** Soot has a reason: use, a fault of the air, or something that keeps regenerations from coming. Odds of none that is known here. */
+const BARE = { 'soot-loaded': 0.4 };
+
 /** The network of a vehicle that nothing is known of. */
-export const KNOWN_NETWORK: Network = { causes: KNOWN_CAUSES, findings: KNOWN_FINDINGS };
+export const KNOWN_NETWORK: Network = {
+  causes: KNOWN_CAUSES,
+  findings: KNOWN_FINDINGS,
+  follows: CONSEQUENCE_CHAINS,
+  bare: BARE,
+  another: ANOTHER,
+};
 
 /** The network for a vehicle: all causes and findings, the chances of its distance and use. */
 export function networkFor(vehicle: VehicleUse = {}): Network {
   const causes = KNOWN_CAUSES.filter(({ id }) => isFitted(id, vehicle));
-  const there = new Set(causes.map(({ id }) => id));
+  const there = new Set<string>(causes.map(({ id }) => id));
   return withPutRight(
     {
+      ...KNOWN_NETWORK,
       causes: causes.map((cause) => ({
         ...cause,
         prior: chanceBefore(cause.id, cause.prior, vehicle),

@@ -4,6 +4,7 @@ import {
   chanceSeen,
   formsOf,
   oddsOf,
+  worthTogether,
   type Evidence,
   type FindingNode,
   type Form,
@@ -24,8 +25,10 @@ export interface Beyond {
   readonly measured: readonly Measured[];
   /** The scan was of some modules only, or named faults without numbers. */
   readonly partialScan: boolean;
+  /** Codes of the scan that are remembered only. */
+  readonly remembered: ReadonlySet<string>;
 }
-export const NOTHING_BEYOND: Beyond = { measured: [], partialScan: false };
+export const NOTHING_BEYOND: Beyond = { measured: [], partialScan: false, remembered: new Set() };
 
 /** One finding that was seen or missed, ready to be asked for its chance under a set of forms. */
 export interface Witness {
@@ -159,17 +162,20 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
           weights[s] = ((weights[s] as number) * three) / byTwos;
         }
   }
-  const scan = scanWitness(network, forms, sets, codes, beyond.partialScan);
+  const scan = scanWitness(network, forms, sets, codes, beyond);
   const measured = beyond.measured.map((one) => askedOnce(network, forms, sets, one));
   const every = Int32Array.from({ length: count }, (_, s) => s);
   const scanChances = scan?.chances(every);
   const wholes = [...(scanChances ? [scanChances] : []), ...measured.map(({ chances }) => chances(every))];
+  const worth = worthTogether(network);
+  const worthOf = Float64Array.from(sets.ofCauses, (set) => worth(set));
   let total = 0;
   for (let s = 0; s < count; s++) {
     const a = members[3 * s] as number;
     const b = members[3 * s + 1] as number;
     const c = members[3 * s + 2] as number;
     let weight =
+      (worthOf[sets.causesOf[s] as number] as number) *
       (weights[s] as number) *
       (alone[a] as number) *
       (alone[b] as number) *

@@ -38,9 +38,34 @@ export const REPAIR_COSTS: Readonly<Record<string, RepairCost>> = {
   'oil-in-exhaust': { minutes: 300, parts: 900 },
 };
 
+/** What is told or set right in some minutes, not repaired; said of the wrong vehicle it costs little more than the words. */
+export const TOLD_MINUTES: Readonly<Record<string, number>> = {
+  'short-trips': 10,
+  'soot-counter-reset': 5,
+  'counter-not-reset': 5,
+  'fuel-low': 5,
+};
+
+/** Who is told that he drives wrongly, and does not, goes elsewhere. */
+export const SAID_WRONGLY = 60;
+
 /** What a cause that is left comes to: somebody comes back, and the filter fills again. */
 export const LEFT_IN = 250;
-/** A filter treated for nothing: the good name beside the work. */
+/** What a cause does beyond that while it is left: an engine or a filter that is lost, a filter that is changed for a reading. */
+export const HARM: Readonly<Record<string, number>> = {
+  'oil-in-exhaust': 1200,
+  'turbocharger-worn': 600,
+  'injector-over-fuelling': 500,
+  'oil-counter': 500,
+  'dp-sensor-failed': 150,
+  'dp-sensor-wrong': 150,
+  'high-pipe-blocked': 150,
+  'low-pipe-blocked': 150,
+  'dp-hose-off': 150,
+  'dp-hoses-crossed': 150,
+};
+
+/** A filter treated, or a part changed, for nothing: the good name beside the work. */
 export const FOR_NOTHING = 150;
 
 /** What is done to the filter, not repaired: these are treated, set back, or told. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { deriveJob } from '../job/index.ts';
+import type { Advice } from '../contract/index.ts';
+import { adviceOf, deriveJob, judgeJob, type JobFacts } from '../job/index.ts';
 import type { EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { assumedGrowth, tellOutlook, type Visit, type VehicleOutlook } from '../outlook/index.ts';
@@ -57,17 +58,24 @@ const madeVisit = (
   };
 };
 
-function report(version: ReportVersion, bodies: readonly EntryBody[], told?: VehicleOutlook): Report {
+const factsOf = (bodies: readonly EntryBody[]): JobFacts => ({
+  limits: DEFAULT_LIMITS,
+  displacementL: DISPLACEMENT_L,
+  geometry: FILTER,
+  fitted: ['dp-sensor', 'egt3'],
+  entries: bodies.map((body, i) => madeEntry(i + 1, body)),
+});
+
+function report(
+  version: ReportVersion,
+  bodies: readonly EntryBody[],
+  told?: VehicleOutlook,
+  advice?: Advice,
+): Report {
   const filter = { ...FILTER, basis: 'measured' };
   return reportOf(
     {
-      derived: deriveJob({
-        limits: DEFAULT_LIMITS,
-        displacementL: DISPLACEMENT_L,
-        geometry: FILTER,
-        fitted: ['dp-sensor', 'egt3'],
-        entries: bodies.map((body, i) => madeEntry(i + 1, body)),
-      }),
+      derived: deriveJob(factsOf(bodies)),
       job: { number: 12, openedAt: '2026-05-11T07:30:00.000Z' },
       vehicle: {
         plate: 'GR 22 PU',
@@ -81,6 +89,7 @@ function report(version: ReportVersion, bodies: readonly EntryBody[], told?: Veh
       units: { pressure: 'kPa', temperature: 'degC', distance: 'km' },
       timeZone: 'Europe/London',
       told,
+      advice,
     },
     version,
   );
@@ -114,6 +123,14 @@ describe('the report', () => {
     expect(text).toMatch(/Starting values.*at least 25 %/);
     expect(text).toMatch(/Outlet face/);
     expect(text).toMatch(/11 May, 09:01 · complaint/);
+  });
+
+  it('of a job that is not over says what the list of jobs says: what is next, and whether it may be driven', () => {
+    const advice = adviceOf(judgeJob(factsOf(story)), 'this');
+    const text = whole(report('technical', story, undefined, advice));
+    expect(text).toContain(`Next: ${advice.next?.title ?? 'nothing'}`);
+    expect(text).toMatch(/Proposed: /);
+    expect(whole(report('plain', story, undefined, advice))).not.toMatch(/Proposed/);
   });
 
   it('for the customer says in plain words whether it is cured, why it came and what remains', () => {

@@ -1,3 +1,4 @@
+import type { Advice } from '../contract/index.ts';
 import type { FilterGeometry } from '../filter/index.ts';
 import { pictureOfJob, type DerivedJob } from '../job/index.ts';
 import type { PartState } from '../ledger/index.ts';
@@ -73,6 +74,8 @@ export interface ReportFacts {
   };
   readonly workshop: string;
   readonly limits: Limits;
+  /** What was worked out of a job that is not over yet. */
+  readonly advice?: Advice | undefined;
   /** What is ahead of the vehicle, where it is known. */
   readonly told?: VehicleOutlook | undefined;
   readonly limitsProfile?: { readonly family?: string | undefined; readonly version: number } | undefined;

@@ -115,6 +115,24 @@ export function workLines({ derived }: ReportFacts): ReportLine[] {
   }));
 }
 
+/** As a job that is not over stands: what is likely, what comes next, and whether it may be driven, by what is known. */
+function standsLines({ advice, derived }: ReportFacts): ReportLine[] {
+  if (!advice || derived.signedOff) return [];
+  const { likely, next, drive } = advice;
+  return [
+    ...(likely
+      ? [
+          {
+            lead: 'Most likely:',
+            text: `${sentenceOf(likely.cause)}, ${Math.round(100 * likely.probability)} % by what is known so far`,
+          },
+        ]
+      : []),
+    ...(next ? [{ lead: 'Next:', text: `${next.title}. ${next.why}` }] : []),
+    ...(derived.drivable ? [] : [{ lead: 'Proposed:', text: DRIVABLE_WORDS[drive] }]),
+  ];
+}
+
 /** What was noted for the customer, what holds for now only, and what is to be done after. */
 export function remainsLines(facts: ReportFacts, words: ReportWords): ReportLine[] {
   const { drivable, signedOff, open } = facts.derived;
@@ -230,7 +248,7 @@ export function technicalSections({ facts, words, picture, photos }: ReportParts
       ...(photos.length > 0 ? [{ title: 'Photos', blocks: [{ kind: 'photos', photos } as const] }] : []),
       {
         title: 'What remains',
-        blocks: [lines([...remainsLines(facts, words), { text: LAMP_CAUTION }])],
+        blocks: [lines([...standsLines(facts), ...remainsLines(facts, words), { text: LAMP_CAUTION }])],
       },
       ...(ahead.length > 0 ? [{ title: 'When it is due again', blocks: [lines(ahead)] }] : []),
       {

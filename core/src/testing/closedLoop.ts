@@ -21,14 +21,18 @@ import {
   type Network,
   type Beyond,
 } from '../diagnosis/index.ts';
+import { expectedLoss } from '../guide/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { arrive, checkFindings, faultyVehicle, readIn, type ArrivedVehicle } from './diagnosedVehicle.ts';
+import { livelyVehicle, ORDINARY, type Life } from './livelyVehicle.ts';
 
 /** What a technician arrives at who makes one check after the other. */
 export interface LoopEnd {
-  /** One explanation held 90 % before the checks ran out. */
+  /** One explanation held before no check was worth its minutes any more. */
   readonly finished: boolean;
   readonly roots: readonly string[];
+  /** What else was thought of at the end, for whoever looks at one vehicle. */
+  readonly thought: readonly Explanation[];
   readonly minutes: number;
   readonly checks: readonly CheckId[];
   /** Causes that were found and put right on the way. */
@@ -47,7 +51,7 @@ export interface DiagnosedVehicle {
 }
 
 /** From here on one explanation holds. Each look clears nine in ten, so a little of every other cause is always left. */
-const HOLDS = DEFAULT_LIMITS.explainedPercent / 100;
+const HOLDS = 0.93;
 /** All that a van carries; a night to cool down is not along. */
 const KIT: ReadonlySet<string> = new Set([
   'scan-tool',
@@ -60,6 +64,9 @@ const KIT: ReadonlySet<string> = new Set([
   'contact-thermometer',
 ]);
 const WITHOUT_A_NIGHT = KNOWN_CHECKS.filter(({ needs }) => !needs.includes('cold-engine'));
+/** A check is made as long as a minute of it avoids so much of what a minute costs: somebody who wants to be sure goes on for long. */
+const WORTH = 0.08;
+const PER_MINUTE = DEFAULT_LIMITS.labourPerHour / 60;
 const OIL_CHANGE_MIN = 25;
 
 /** What is put right at once where it is found: of the air and of the pressure path, as it makes or hides signs of something else. */
@@ -71,6 +78,7 @@ const PUT_RIGHT_AT_ONCE: ReadonlySet<string> = new Set<FaultId>([
   'dp-hoses-crossed',
   'sensor-wiring',
   'intake-leak',
+  'manifold-sensor-failed',
 ]);
 /** As sure as this a technician repairs without waiting for the rest. */
 const SURE = 0.97;
@@ -131,16 +139,17 @@ function follow(arrived: ArrivedVehicle, choose: Choose): LoopEnd {
     });
     const weighed = weigh(network, evidence, beyond);
     const posterior = posteriorSets(weighed);
-    const [best] = explanationsOf(network, posterior, [...putRight.keys()]) as [Explanation];
+    const thought = explanationsOf(network, posterior, [...putRight.keys()]);
+    const [best] = thought as [Explanation];
     const end = (): LoopEnd => ({
       finished: best.probability >= HOLDS,
       roots: best.roots,
+      thought: thought.slice(0, 4),
       minutes,
       checks: made,
       putRight: [...putRight.keys()],
       dangerous,
     });
-    if (best.probability >= HOLDS) return end();
     const asKnown = oilIsRight ? { ...evidence, 'oil-diluted': false } : evidence;
     const sure = sureOf(network, posterior);
     // What holds revs off holds the reading off too that would follow.
@@ -151,7 +160,7 @@ function follow(arrived: ArrivedVehicle, choose: Choose): LoopEnd {
       for (const { id } of vehicle.faults)
         if (rootsOf([id]).join() === rootsOf([sure]).join()) perform(vehicle, { do: 'repair', fault: id });
       const reads = (): void => {
-        const again = readAgain(vehicle);
+        const again = readAgain(vehicle, arrived.tool);
         see(again.evidence);
         ({ context, beyond } = again);
       };
@@ -159,7 +168,7 @@ function follow(arrived: ArrivedVehicle, choose: Choose): LoopEnd {
       minutes += READ_AGAIN_MIN;
       continue;
     }
-    const next = choose({ network, evidence: asKnown, beyond }, done);
+    const next = best.probability >= HOLDS ? undefined : choose({ network, evidence: asKnown, beyond }, done);
     if (!next) return end();
     done.add(next);
     minutes += KNOWN_CHECKS.find(({ id }) => id === next)?.minutes ?? 0;
@@ -197,7 +206,10 @@ function withoutFooled(cause: string, evidence: Evidence, done: Set<CheckId>): E
 }
 
 /** Codes cleared, the baseline read anew. Codes that come back count; that one does not within minutes says nothing. */
-function readAgain(vehicle: BenchVehicle): {
+function readAgain(
+  vehicle: BenchVehicle,
+  tool: Life['tool'],
+): {
   readonly evidence: Evidence;
   readonly beyond: Beyond;
   readonly context: CheckContext;
@@ -206,7 +218,7 @@ function readAgain(vehicle: BenchVehicle): {
   hand.keyOn(8);
   const cleared = vehicle.startRoutine('clear-codes');
   if (cleared.status !== 'done') throw new Error(`Codes were not cleared: ${cleared.text}`);
-  const { facts, context } = readIn(vehicle, { pull: false });
+  const { facts, context } = readIn(vehicle, { pull: false }, tool);
   const { evidence, beyond } = evidenceOfCase(facts, DEFAULT_LIMITS, context);
   const codes = new Set(CODE_FINDING_IDS);
   return {
@@ -218,11 +230,40 @@ function readAgain(vehicle: BenchVehicle): {
 
 /** Brings vehicle number `seed` in, with its own faults or given ones, and diagnoses it twice, by the recommended checks and by the fixed checklist. */
 export function diagnosedVehicle(seed: number, given?: readonly Fault[]): DiagnosedVehicle {
-  const comes = (): ArrivedVehicle => arrive(faultyVehicle(seed, given), seed);
   const { faults, family } = faultyVehicle(seed, given);
+  const about = aboutVehicle(seed, family.name, faults);
+  return diagnosed(about, faults, () => arrive(faultyVehicle(seed, given), seed));
+}
+
+/** The same as in life: by computers of any temper, memories with a history, tools that tell less and customers who tell otherwise. */
+export function livelyDiagnosis(seed: number, given?: Life): DiagnosedVehicle & { readonly life: Life } {
+  const { vehicle, life } = livelyVehicle(seed, given);
+  const about = aboutVehicle(seed, vehicle.family.name, vehicle.faults);
+  const comes = (): ArrivedVehicle => arrive(livelyVehicle(seed, given).vehicle, seed, life);
+  const whole = `${about}, ${life.temper}, ${life.memory}, ${life.tool}, ${life.customer}`;
+  return Object.assign(diagnosed(whole, vehicle.faults, comes), { life });
+}
+
+/** Its faults on a vehicle with an ordinary computer, a whole scan and a customer who tells what there is. */
+export const ordinaryDiagnosis = (seed: number): DiagnosedVehicle => livelyDiagnosis(seed, ORDINARY);
+
+const aboutVehicle = (seed: number, family: string, faults: readonly Fault[]): string =>
+  `${seed}: ${family}, ${faults.map(({ id, form, severity }) => `${id}${form ? ` ${form}` : ''} ${severity.toFixed(2)}`).join(' + ')}`;
+
+function diagnosed(about: string, faults: readonly Fault[], comes: () => ArrivedVehicle): DiagnosedVehicle {
   const byRecommended: Choose = ({ network, evidence, beyond }, done) => {
-    const ranked = rankChecks(weigh(network, evidence, beyond), WITHOUT_A_NIGHT);
-    return nextCheck(proposeChecks(ranked, evidence, KIT), done)?.check as CheckId | undefined;
+    const ranked = rankChecks(weigh(network, evidence, beyond), WITHOUT_A_NIGHT, (of) =>
+      expectedLoss(of, PER_MINUTE),
+    );
+    // As a job proposes them: what loss a minute avoids, and where none avoids any, what it tells.
+    const proposed = proposeChecks(ranked, evidence, KIT).filter(
+      ({ lacking, lossPerMinute }) => lacking.length === 0 && lossPerMinute > WORTH * PER_MINUTE,
+    );
+    const next = nextCheck(
+      proposed.toSorted((a, b) => b.lossPerMinute - a.lossPerMinute),
+      done,
+    );
+    return next?.check as CheckId | undefined;
   };
   const byChecklist: Choose = (_known, done) =>
     FIXED_CHECKLIST.find((id) => !done.has(id) && WITHOUT_A_NIGHT.some((one) => one.id === id));
@@ -230,9 +271,9 @@ export function diagnosedVehicle(seed: number, given?: readonly Fault[]): Diagno
   let fixed: LoopEnd | undefined;
   const ids = faults.map(({ id }) => id);
   return {
-    about: `${seed}: ${family.name}, ${faults.map(({ id, form, severity }) => `${id}${form ? ` ${form}` : ''} ${severity.toFixed(2)}`).join(' + ')}`,
+    about,
     faults: ids,
-    right: recommended.finished && recommended.roots.join() === rootsOf(ids).join(),
+    right: recommended.roots.join() === rootsOf(ids).join(),
     recommended,
     // Another whole vehicle: only where somebody asks.
     get fixed() {

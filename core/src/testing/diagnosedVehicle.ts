@@ -11,7 +11,7 @@ import {
   type Fault,
   type FaultId,
 } from '../bench/index.ts';
-import { codeAsWritten } from '../bench/computer/notation.ts';
+import { BenchHand } from '../bench/answers/bench.ts';
 import { groupOf } from '../bench/signature.ts';
 import { recordBaseline } from '../bench/recordBaseline.ts';
 import { factsOfReading, findingsOfCodes, type CaseFacts, type VehicleUse } from '../diagnosis/index.ts';
@@ -20,8 +20,12 @@ import type { PartId, ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { analyseRaw, loggedFacts, readingFromLog } from '../readings/index.ts';
 import { sootRoom } from '../treatment/index.ts';
+import { scanBy, type Life } from './livelyVehicle.ts';
 import { madeId } from './madeEntries.ts';
 import { dice, type Dice } from './madeLog.ts';
+
+/** How a customer tells: of what is there, of next to nothing, or of things that are not. */
+export type Customer = 'plain' | 'silent' | 'wrong';
 
 /** A bench vehicle that comes to a workshop, and all that is known of it before the first check. */
 export interface ArrivedVehicle {
@@ -29,6 +33,10 @@ export interface ArrivedVehicle {
   readonly facts: CaseFacts;
   readonly use: VehicleUse;
   readonly context: CheckContext;
+  readonly tool: Life['tool'];
+  /** What was told and seen, without the log. */
+  readonly seen: Readonly<Record<string, boolean>>;
+  readonly reading: ReadingBody;
 }
 
 const ALWAYS_FITTED: readonly PartId[] = [
@@ -69,7 +77,15 @@ function drivenIn(vehicle: BenchVehicle, cold: boolean): void {
  * What the customer tells, as far as the vehicle’s faults have a history that people know of: a wrong sensor was put in by somebody,
  * crossed hoses too, a counter that is wrong has been visited. Told in so many of ten cases.
  */
-function told(d: Dice, faults: readonly Fault[]): Record<string, boolean> {
+function told(d: Dice, faults: readonly Fault[], customer: Customer): Record<string, boolean> {
+  if (customer === 'silent') return {};
+  if (customer === 'wrong')
+    return Object.fromEntries(
+      ['short-trips-told', 'sensor-changed', 'counter-set-back', 'cleaned-elsewhere'].map((id) => [
+        id,
+        d.chance(0.3),
+      ]),
+    );
   const has = (id: Fault['id']): boolean => faults.some((fault) => fault.id === id);
   return {
     'short-trips-told': d.chance(has('short-trips') ? 0.9 : 0.2),
@@ -84,8 +100,15 @@ function told(d: Dice, faults: readonly Fault[]): Record<string, boolean> {
  * whistles, a turbocharger that makes little boost is slow, an injector that gives too much knocks. Told in two of three cases, and
  * once in thirty without a ground.
  */
-export function noticed(d: Dice, { wear, family, plant }: BenchVehicle): Record<string, boolean> {
-  const tells = (really: boolean, share = 0.67): boolean => d.chance(really ? share : 0.03);
+export function noticed(
+  d: Dice,
+  { wear, family, plant }: BenchVehicle,
+  customer: Customer = 'plain',
+): Record<string, boolean> {
+  if (customer === 'silent') return {};
+  const whenNot = customer === 'wrong' ? 0.15 : 0.03;
+  const tells = (really: boolean, share = 0.67): boolean =>
+    d.chance(really ? (customer === 'wrong' ? share / 2 : share) : whenNot);
   const vanesOpen = wear.vanesStuckAt !== undefined && wear.vanesStuckAt < 0.3;
   const coldStart = plant.ambientC < 12 && (wear.glowRelayDead || wear.glowPlugsDead > family.cylinders / 2);
   return {
@@ -124,19 +147,20 @@ function seen(vehicle: BenchVehicle, km: number): Record<string, boolean> {
 export function readIn(
   vehicle: BenchVehicle,
   drill: { readonly pull: boolean },
-): Pick<ArrivedVehicle, 'facts' | 'context'> {
-  const { family, computer } = vehicle;
+  tool: Life['tool'] = 'codes',
+): Pick<ArrivedVehicle, 'facts' | 'context' | 'reading'> {
+  const { family } = vehicle;
   const { log } = recordBaseline(vehicle, drill);
   const { recording, analysis, samples } = analyseRaw(log, { geometry: family.filter });
   const reading = readingFromLog(
     { analysis, samples, ...loggedFacts(recording) },
     { purpose: 'before', logId: madeId(1), fileName: 'baseline' },
   );
-  const codes = [...computer.codes.values()].map(({ code, status, present }) => ({
-    code: codeAsWritten(family, code),
-    status: `${status}, ${present ? 'present' : 'not present'}`,
-  }));
-  return { facts: { codes, ...factsOfReading(reading) }, context: contextOf(vehicle, reading) };
+  return {
+    facts: { ...scanBy(vehicle, tool), ...factsOfReading(reading) },
+    context: contextOf(vehicle, reading),
+    reading,
+  };
 }
 
 function contextOf(vehicle: BenchVehicle, reading: ReadingBody): CheckContext {
@@ -150,24 +174,35 @@ function contextOf(vehicle: BenchVehicle, reading: ReadingBody): CheckContext {
   return { ...context, ...(soot ? { sootByPressureG: soot } : {}) };
 }
 
+/** As tests of the diagnosis itself want it: a memory, a tool and a customer that leave nothing out. */
+const PLAIN: Pick<Life, 'memory' | 'tool' | 'customer'> = {
+  memory: 'clean',
+  tool: 'codes',
+  customer: 'plain',
+};
+
 /** Brings a vehicle in: driven, scanned, its baseline read; `seed` decides what the customer tells and whether it stood overnight. */
-export function arrive(vehicle: BenchVehicle, seed: number): ArrivedVehicle {
+export function arrive(vehicle: BenchVehicle, seed: number, life = PLAIN): ArrivedVehicle {
   const d = dice(seed * 7919);
   drivenIn(vehicle, d.chance(0.4));
-  const { facts, context } = readIn(vehicle, { pull: d.chance(0.5) });
+  if (life.memory === 'cleared') {
+    new BenchHand(vehicle).keyOn(3);
+    vehicle.startRoutine('clear-codes');
+  }
+  const { facts, context, reading } = readIn(vehicle, { pull: d.chance(0.5) }, life.tool);
+  const known = {
+    ...told(d, vehicle.faults, life.customer),
+    ...noticed(d, vehicle, life.customer),
+    ...seen(vehicle, vehicle.startKm),
+  };
   return {
     vehicle,
-    facts: {
-      ...facts,
-      findings: {
-        ...told(d, vehicle.faults),
-        ...noticed(d, vehicle),
-        ...seen(vehicle, vehicle.startKm),
-        ...facts.findings,
-      },
-    },
+    facts: { ...facts, findings: { ...known, ...facts.findings } },
+    seen: known,
+    reading,
     use: { distanceKm: vehicle.startKm, fitted: fittedOn(vehicle) },
     context,
+    tool: life.tool,
   };
 }
 
@@ -178,16 +213,16 @@ export const checkFindings = (
 ): Readonly<Record<string, boolean>> => judgeCheck(check, answerCheck(vehicle, check), context).findings;
 
 /** Whether a family has what can fail. */
-function canHave({ egts, backPressureSensor, dpLowSide }: BenchFamily, id: FaultId): boolean {
+export function canHave({ egts, backPressureSensor, dpLowSide }: BenchFamily, id: FaultId): boolean {
   if (id.startsWith('egt')) return egts.some((number) => id === `egt${number}-failed`);
   if (id.startsWith('back-pressure')) return backPressureSensor;
   return id !== 'low-pipe-blocked' || dpLowSide === 'pipe';
 }
 
 /** One to three faults that do not sit on the same part, each bad enough to be felt. */
-function feltFaults(d: Dice, family: BenchFamily): Fault[] {
+export function feltFaults(d: Dice, family: BenchFamily, counts: readonly number[] = [1, 2, 3]): Fault[] {
   const faults: Fault[] = [];
-  const wanted = d.pick([1, 2, 3]);
+  const wanted = d.pick(counts);
   while (faults.length < wanted) {
     const id = d.pick(FAULT_IDS);
     if (!canHave(family, id) || faults.some((fault) => groupOf(fault.id) === groupOf(id))) continue;

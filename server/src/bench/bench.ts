@@ -14,7 +14,8 @@ import { measureApi } from './api.ts';
 import { measureArchive } from './archive.ts';
 import { measureBenchVehicles } from './benchVehicles.ts';
 import { measureBurn } from './burn.ts';
-import { measureClosedLoop } from './closedLoop.ts';
+import { measureArrival } from './arrival.ts';
+import { measureClosedLoop, measureLife } from './closedLoop.ts';
 import { measureDiagnosis } from './diagnosis.ts';
 import { measureFleet } from './fleet.ts';
 import { measureHostile } from './hostile.ts';
@@ -147,6 +148,8 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   burn: measureBurn,
   diagnosis: measureDiagnosis,
   loop: measureClosedLoop,
+  life: measureLife,
+  arrival: measureArrival,
   treatments: measureTreatments,
   proofs: measureProofs,
   outlooks: measureOutlooks,

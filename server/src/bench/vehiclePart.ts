@@ -1,8 +1,17 @@
-import { diagnosedVehicle, droppedBurn, provedJob, treatedVehicle } from '@white-ember/core/testing';
+import {
+  arrivedJob,
+  droppedBurn,
+  livelyDiagnosis,
+  ordinaryDiagnosis,
+  provedJob,
+  treatedVehicle,
+} from '@white-ember/core/testing';
 
 /** What is done to every vehicle of a row. */
 export const VEHICLE_WORK = {
-  diagnosed: diagnosedVehicle,
+  ordinary: ordinaryDiagnosis,
+  lively: livelyDiagnosis,
+  arrived: arrivedJob,
   treated: treatedVehicle,
   dropped: droppedBurn,
   proved: provedJob,

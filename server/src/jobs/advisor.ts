@@ -187,6 +187,17 @@ const keepAdvice = (
   );
 
 /** A number that no entry has and that was not there before: whoever judges it just now does not keep what is old already. */
+/** What stands of a job in lists: nothing while it is not worked out for its last entry, or the job is over. */
+export const ADVICE_NOW = `CASE WHEN advice_of = entry_count AND (summary->>'signedOff') = 'false' THEN advice END`;
+
+export async function adviceNow(manager: EntityManager, id: string): Promise<Advice | undefined> {
+  const [row] = await manager.query<{ advice: Advice | null }[]>(
+    `SELECT ${ADVICE_NOW} AS advice FROM job WHERE id = $1`,
+    [id],
+  );
+  return row?.advice ?? undefined;
+}
+
 const CHANGED = 'LEAST(coalesce(advice_of, 0), 0) - 1';
 
 /** What was worked out by other limits or another vehicle is worked out anew. */

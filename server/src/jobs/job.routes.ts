@@ -15,6 +15,7 @@ import { memberRoute, type Route } from '../app/route.ts';
 import { contentHash, insertOnce } from '../database/once.ts';
 import { WorkshopEntity } from '../people/member.entity.ts';
 import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
+import { ADVICE_NOW } from './advisor.ts';
 import { JobEntity } from './job.entity.ts';
 import { presentJob } from './job.service.ts';
 
@@ -64,7 +65,7 @@ export const jobRoutes: Route[] = [
       const rows = await db.query<ListRow[]>(
         `WITH page AS MATERIALIZED (
            SELECT j.id, j.number, j.opened_at, j.last_entry_at, j.entry_count, j.summary, j.vehicle_id,
-                  CASE WHEN j.advice_of = j.entry_count AND (j.summary->>'signedOff') = 'false' THEN j.advice END AS advice
+                  ${ADVICE_NOW} AS advice
              FROM job j WHERE ${conditions.join(' AND ')}
             ORDER BY j.last_entry_at DESC, j.id DESC LIMIT ${value(query.limit + 1)})
          SELECT p.*, v.plate, v.model, c.name AS customer_name

@@ -1,9 +1,10 @@
 import type { DataSource } from 'typeorm';
-import type { Job } from '@white-ember/core/contract';
+import type { Advice, Job } from '@white-ember/core/contract';
 import { deriveJob, sealedLimits, unsealJob, vehicleFactsOf } from '@white-ember/core/job';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { reportOf, type Report, type ReportChoice } from '@white-ember/core/report';
 import { Refusal } from '../app/problem.ts';
+import { adviceNow } from '../jobs/advisor.ts';
 import { presentJob } from '../jobs/job.service.ts';
 import { limitsOf } from '../limits/limits.service.ts';
 import { vehicleOutlook } from '../outlook/outlook.service.ts';
@@ -36,13 +37,20 @@ export async function readJobReport(
       workshop.name,
       choice,
       job.seal?.told ?? (await vehicleOutlook(db, workshopId, job.vehicle.id)),
+      job.seal ? undefined : await adviceNow(db.manager, job.id),
     ),
     fileName: `${plate}-job-${job.number}-${choice.version}.pdf`,
   };
 }
 
 /** A job's report as core tells it; of a sealed job as it was told then. */
-function reportOfJob(job: Job, workshop: string, choice: ReportChoice, told: VehicleOutlook): Report {
+function reportOfJob(
+  job: Job,
+  workshop: string,
+  choice: ReportChoice,
+  told: VehicleOutlook,
+  advice?: Advice,
+): Report {
   const { vehicle, limitsProfile, seal, entries, nextJob } = job;
   const limits = seal ? sealedLimits(seal) : limitsOf(limitsProfile);
   const { pressure, temperature, distance } = choice;
@@ -58,6 +66,7 @@ function reportOfJob(job: Job, workshop: string, choice: ReportChoice, told: Veh
       limits,
       limitsProfile,
       told,
+      ...(advice ? { advice } : {}),
       units: { pressure, temperature, distance },
       timeZone: choice.timeZone,
     },

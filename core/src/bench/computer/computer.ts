@@ -1,6 +1,7 @@
 import type { ChannelRole } from '../../readings/index.ts';
 import type { BenchFamily } from '../families.ts';
 import type { RoutineState } from './routines.ts';
+import type { Temper } from './temper.ts';
 
 export type CodeStatus = 'pending' | 'confirmed' | 'stored';
 
@@ -37,6 +38,8 @@ export interface Regeneration {
 
 /** The engine computer: what it believes, learned and wants. Plain values, so that it is copied with the vehicle. */
 export interface Computer {
+  /** How readily it sets codes, and what it shows of a dead sensor. */
+  readonly temper: Temper;
   awake: boolean;
   keyOnS: number;
   /** Since the engine was started last, s. */
@@ -75,9 +78,11 @@ export const READINESS = ['egr', 'boost', 'exhaust sensors', 'filter', 'glow plu
 
 export function newComputer(
   family: BenchFamily,
+  temper: Temper,
   start: { sootG: number; ashG: number; km: number; kmSinceOil: number; kmSinceRegen: number },
 ): Computer {
   return {
+    temper,
     awake: false,
     keyOnS: 0,
     sinceStartS: 0,
@@ -108,6 +113,20 @@ export function newComputer(
     idleRpm: family.idleRpm,
     secondS: 0,
   };
+}
+
+/** What an earlier fault has left in its memory: codes that were set once and never cleared, with nothing behind them now. */
+export function leaveOver({ codes }: Computer, left: readonly string[]): void {
+  for (const code of left)
+    if (!codes.has(code))
+      codes.set(code, {
+        code,
+        status: 'stored',
+        sinceS: 0,
+        present: false,
+        occurrences: 1,
+        freezeFrame: undefined,
+      });
 }
 
 export const isActive = (computer: Computer, code: string): boolean => {

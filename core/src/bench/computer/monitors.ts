@@ -4,6 +4,7 @@ import type { BenchFamily } from '../families.ts';
 import { CIRCUIT_HIGH_V, CIRCUIT_LOW_V } from '../vehicle/sensors.ts';
 import type { Computer, FreezeFrame, StoredCode } from './computer.ts';
 import { sootRefuseG } from './regeneration.ts';
+import { temperOf, type Temper, type TemperId } from './temper.ts';
 
 /** What the self-tests look at, each second. Absent where a sensor is not fitted. */
 export interface Watched {
@@ -44,6 +45,8 @@ interface Monitor {
   readonly when: (seen: Watched) => boolean;
   /** Which self-test it belongs to. */
   readonly test: string;
+  /** Volts, or a temperature that no element gives: every computer tests that. */
+  readonly circuit?: true;
   /** Share of full power that is left while it is active. */
   readonly power?: number;
 }
@@ -53,6 +56,7 @@ const circuit = (role: ChannelRole, low: string, high: string, power?: number): 
     code: low,
     forS: 3,
     test: 'exhaust sensors',
+    circuit: true,
     when: ({ volts }) => (volts[role] ?? 1) < CIRCUIT_LOW_V,
     ...(power === undefined ? {} : { power }),
   },
@@ -60,14 +64,27 @@ const circuit = (role: ChannelRole, low: string, high: string, power?: number): 
     code: high,
     forS: 3,
     test: 'exhaust sensors',
+    circuit: true,
     when: ({ volts }) => (volts[role] ?? 1) > CIRCUIT_HIGH_V,
     ...(power === undefined ? {} : { power }),
   },
 ];
 
 const egtCircuit = (index: number, low: string, high: string): Monitor[] => [
-  { code: low, forS: 4, test: 'exhaust sensors', when: ({ egtC }) => (egtC[index] ?? 20) < -35 },
-  { code: high, forS: 4, test: 'exhaust sensors', when: ({ egtC }) => (egtC[index] ?? 20) > 950 },
+  {
+    code: low,
+    forS: 4,
+    test: 'exhaust sensors',
+    circuit: true,
+    when: ({ egtC }) => (egtC[index] ?? 20) < -35,
+  },
+  {
+    code: high,
+    forS: 4,
+    test: 'exhaust sensors',
+    circuit: true,
+    when: ({ egtC }) => (egtC[index] ?? 20) > 950,
+  },
 ];
 
 /** The mean of the other EGTs that show a believable value. */
@@ -214,6 +231,7 @@ export const MONITORS: readonly Monitor[] = [
     code: 'P0102',
     forS: 3,
     test: 'egr',
+    circuit: true,
     when: (seen) => seen.running && seen.airGPerS < 0.1 * seen.expectedAirGPerS,
   },
   {
@@ -252,12 +270,14 @@ export const MONITORS: readonly Monitor[] = [
     code: 'P0380',
     forS: 1,
     test: 'glow plugs',
+    circuit: true,
     when: ({ glowFault }) => glowFault === 'relay',
   },
   ...[1, 2, 3, 4, 5, 6].map((cylinder): Monitor => ({
     code: `P067${cylinder}`,
     forS: 1,
     test: 'glow plugs',
+    circuit: true,
     when: ({ glowFault }) => typeof glowFault === 'number' && glowFault >= cylinder,
   })),
 ];
@@ -265,13 +285,15 @@ export const MONITORS: readonly Monitor[] = [
 /** A second of every self-test. Codes come after their time, heal to stored after three times that, and are never lost. */
 export function watch(seen: Watched, frame: () => FreezeFrame, seconds: number): void {
   const { computer } = seen;
+  const { patience, without } = computer.temper;
   for (const monitor of MONITORS) {
+    if (without.has(monitor.code)) continue;
     const present = monitor.when(seen);
     const stored = computer.codes.get(monitor.code);
     const stood = present ? (computer.standing.get(monitor.code) ?? 0) + seconds : 0;
     if (present) computer.standing.set(monitor.code, stood);
     else computer.standing.delete(monitor.code);
-    if (present && stood >= monitor.forS) note(computer, monitor, stored, stood, frame);
+    if (present && stood >= patience * monitor.forS) note(computer, monitor, stored, stood, frame);
     else if (stored && !present) heal(computer, stored, monitor, seconds);
   }
   if (seen.running && seen.flowShare > 0.4)
@@ -291,7 +313,7 @@ function note(
   stood: number,
   frame: () => FreezeFrame,
 ): void {
-  const confirmed = stood >= 2 * monitor.forS;
+  const confirmed = stood >= 2 * computer.temper.patience * monitor.forS;
   if (!stored) {
     computer.codes.set(monitor.code, {
       code: monitor.code,
@@ -322,6 +344,14 @@ function heal(computer: Computer, stored: StoredCode, monitor: Monitor, seconds:
   if (stored.status === 'pending') computer.codes.delete(stored.code);
   else stored.status = 'stored';
 }
+
+/** The engine computer of one vehicle among those of a kind. */
+export const computerOf = (id: TemperId, seed: number): Temper =>
+  temperOf(
+    id,
+    seed,
+    MONITORS.map(({ code, circuit: its }) => ({ code, circuit: its === true })),
+  );
 
 /** A self-test is ready once it has had a minute at flow since the codes were cleared. */
 export const isReady = (seconds: number): boolean => seconds >= 60;

@@ -14,6 +14,9 @@ const agree: CheckCard = {
   id: 'absolute-agree',
   outcomes: ['all-off', 'back-pressure-off', 'manifold-off'],
   otherwise: 'absolutes-agree',
+  minutes: 3,
+  cost: 0,
+  by: 'looked',
   needs: ['scan-tool'],
   cautions: [],
   steps: [
@@ -140,6 +143,9 @@ const compare: CheckCard = {
   id: 'sensor-compare',
   outcomes: ['back-pressure-differs'],
   otherwise: 'compare-same',
+  minutes: 12,
+  cost: 12,
+  by: 'measured',
   needs: ['known-good-sensor', 'scan-tool'],
   cautions: ['running-engine', 'hot'],
   steps: [

@@ -6,6 +6,9 @@ const smoke: CheckCard = {
   id: 'intake-smoke',
   outcomes: ['smoke-before', 'smoke-behind'],
   otherwise: 'intake-tight',
+  minutes: 12,
+  cost: 2,
+  by: 'looked',
   needs: ['smoke-generator'],
   cautions: ['turning'],
   steps: [
@@ -46,6 +49,9 @@ const airMass: CheckCard = {
   id: 'air-mass',
   outcomes: ['air-low', 'air-high'],
   otherwise: 'air-fits',
+  minutes: 4,
+  cost: 0,
+  by: 'measured',
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
@@ -142,6 +148,9 @@ const turbo: CheckCard = {
   id: 'turbo',
   outcomes: ['shaft-worn'],
   otherwise: 'shaft-good',
+  minutes: 12,
+  cost: 3,
+  by: 'looked',
   needs: ['spanners'],
   cautions: ['turning'],
   steps: [
@@ -189,6 +198,9 @@ const vanes: CheckCard = {
   id: 'vane-sweep',
   outcomes: ['vanes-still'],
   otherwise: 'vanes-move',
+  minutes: 6,
+  cost: 1,
+  by: 'looked',
   needs: ['scan-tool'],
   cautions: ['turning'],
   steps: [
@@ -260,6 +272,9 @@ const egr: CheckCard = {
   id: 'egr',
   outcomes: ['egr-open', 'egr-shut', 'egr-hot'],
   otherwise: 'egr-good',
+  minutes: 10,
+  cost: 2,
+  by: 'looked',
   needs: ['scan-tool', 'contact-thermometer'],
   cautions: ['running-engine', 'hot'],
   steps: [

@@ -7,6 +7,9 @@ const dosing: CheckCard = {
   id: 'dosing-injector',
   outcomes: ['dosing-blocked'],
   otherwise: 'dosing-sprays',
+  minutes: 35,
+  cost: 8,
+  by: 'looked',
   needs: ['spanners'],
   cautions: ['hot', 'fuel'],
   harm: 'It can seize in its seat: penetrating fluid and patience.',
@@ -52,6 +55,9 @@ const glow: CheckCard = {
   id: 'glow',
   outcomes: ['glow-bad'],
   otherwise: 'glow-good',
+  minutes: 10,
+  cost: 1,
+  by: 'measured',
   needs: ['multimeter'],
   cautions: ['turning'],
   steps: [
@@ -115,6 +121,9 @@ const oil: CheckCard = {
   id: 'oil',
   outcomes: ['oil-diluted', 'counter-zero'],
   otherwise: 'oil-good',
+  minutes: 4,
+  cost: 0,
+  by: 'looked',
   needs: [],
   cautions: [],
   steps: [
@@ -228,10 +237,16 @@ const oil: CheckCard = {
   },
 };
 
+/** A thermostat that closes rests some degrees above where an engine counts as warm; a little below its own mark it may be either. */
+const THERMOSTAT = { blamedC: 2, clearedC: 5 } as const;
+
 const thermostat: CheckCard = {
   id: 'thermostat',
   outcomes: ['coolant-cool'],
   otherwise: 'coolant-warm',
+  minutes: 12,
+  cost: 0,
+  by: 'measured',
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
@@ -266,12 +281,15 @@ const thermostat: CheckCard = {
       return { ...NOTHING, sentences: [`${plateau.failure.field} ${plateau.failure.requirement}.`] };
     const { reached, value, goesTo, perMinute } = plateau.value;
     const low = limits.coolantWarmC;
-    const cool = value < low && reached;
-    const rising = !reached && value < low;
+    const blamed = low + THERMOSTAT.blamedC;
+    const cleared = low + THERMOSTAT.clearedC;
+    const cool = value < blamed && reached;
+    const rising = !reached && value < cleared;
+    const between = reached && value >= blamed && value < cleared;
     return {
-      findings: rising ? {} : { 'coolant-cool': cool },
+      findings: rising || between ? {} : { 'coolant-cool': cool },
       figures: [
-        against(reached ? 'Comes to rest at' : 'Stands at', value, { unit: 'degC', low }),
+        against(reached ? 'Comes to rest at' : 'Stands at', value, { unit: 'degC', low: blamed }),
         { label: 'Rises in a minute by', value: perMinute, unit: 'degC', state: 'plain' },
         ...(reached
           ? []
@@ -281,8 +299,10 @@ const thermostat: CheckCard = {
         rising
           ? 'It still rises: a thermostat is blamed from where it comes to rest, not from a warm-up. Go on.'
           : cool
-            ? `It comes to rest below ${low} °C: the thermostat does not close, and a regeneration is held off.`
-            : 'Warm enough.',
+            ? `It comes to rest below ${blamed} °C: the thermostat does not close, and a regeneration is held off.`
+            : between
+              ? `Between ${blamed} and ${cleared} °C it is neither blamed nor cleared: look again after a drive under load.`
+              : 'Warm enough.',
       ],
     };
   },
@@ -292,6 +312,9 @@ const injectors: CheckCard = {
   id: 'injectors',
   outcomes: ['injector-leaks'],
   otherwise: 'injectors-good',
+  minutes: 30,
+  cost: 4,
+  by: 'looked',
   needs: ['spanners', 'scan-tool'],
   cautions: ['fuel', 'running-engine'],
   steps: [
@@ -342,6 +365,9 @@ const fuelLevel: CheckCard = {
   id: 'fuel-level',
   outcomes: ['fuel-under'],
   otherwise: 'fuel-enough',
+  minutes: 1,
+  cost: 0,
+  by: 'looked',
   needs: [],
   cautions: [],
   steps: ['Read the gauge, or its channel.'],
@@ -371,6 +397,9 @@ const useHistory: CheckCard = {
   id: 'use-history',
   outcomes: ['use-slow'],
   otherwise: 'use-fits',
+  minutes: 2,
+  cost: 0,
+  by: 'looked',
   needs: ['scan-tool'],
   cautions: [],
   steps: [

@@ -7,6 +7,8 @@ export const GAUGE = between(
   'Is it a gauge pressure, above the air outside, in the unit that is shown?',
 );
 
+/** Up to this share of its limit a line is clear. */
+const CLEAR_SHARE = 0.7;
 /** No idle is above this, rpm. */
 const WARM_IDLE_RPM = 1100;
 
@@ -14,6 +16,9 @@ export const gauge: CheckCard = {
   id: 'gauge',
   outcomes: ['gauge-high'],
   otherwise: 'gauge-low',
+  minutes: 15,
+  cost: 6,
+  by: 'gauged',
   needs: ['gauge', 'spanners'],
   cautions: ['running-engine', 'hot'],
   harm: 'A sensor that is turned out seized takes its thread with it: weigh that first, and have a thread repair kit.',
@@ -76,7 +81,9 @@ export const gauge: CheckCard = {
     const snapHigh = !turbine && snap !== undefined && snap > limits.gaugeSnapMbar;
     const isHigh = (limit !== undefined && mean > limit) || snapHigh;
     // Before the filter the flow of idle is too small to prove that nothing is in its way.
-    const decided = limit !== undefined && (isHigh || turbine || !idle);
+    // A clear line stays well below it: what lies between is neither.
+    const clear = limit !== undefined && mean <= CLEAR_SHARE * limit;
+    const decided = isHigh || (clear && (turbine || !idle));
     return {
       findings: decided ? { 'gauge-high': isHigh } : {},
       figures: [
@@ -117,7 +124,11 @@ export const gauge: CheckCard = {
               ]
             : idle && !turbine
               ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
-              : ['The gas goes through freely.']),
+              : clear
+                ? ['The gas goes through freely.']
+                : [
+                    'Less than the limit and more than a clear line shows: it neither blames nor clears. Judge by ΔP at the same flow.',
+                  ]),
         ...(swing !== undefined && mean > 0 && swing > mean
           ? ['The needle swings by more than its mean: damp it and read again.']
           : []),

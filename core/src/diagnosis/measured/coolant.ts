@@ -11,7 +11,7 @@ const NOT_YET_RANGE_C = 110;
  */
 export function coolantChance(coolantC: number): (set: CauseSet) => number {
   const cold = NOT_YET / NOT_YET_RANGE_C;
-  const [shut, open] = [normal(coolantC, 88, 7), normal(coolantC, 64, 9)];
+  const [shut, open] = [normal(coolantC, 88, 5), normal(coolantC, 64, 8)];
   return (set) =>
     cold + (1 - NOT_YET) * (set.some(({ cause }) => cause === 'thermostat-stuck-open') ? open : shut);
 }

@@ -28,7 +28,8 @@ function restDensity(sensor: Sensor, off: number, doubt: number): number {
     case 'good':
       return 0.97 * wide(6) + 0.03 * wide(20);
     case 'ground':
-      return 0.5 * wide(20) + 0.5 * wide(80);
+      // Some tenths of a volt that the ground stands too high, at one bar a volt.
+      return 0.35 * wide(20) + 0.35 * wide(80) + 0.3 * wide(220);
     case 'off':
       return 0.5 * wide(60) + 0.5 * wide(160);
     case 'stuck':
@@ -38,13 +39,16 @@ function restDensity(sensor: Sensor, off: number, doubt: number): number {
 
 /** Unloaded, a turbocharged engine holds little boost at idle and up to some hundred mbar on a hold. */
 function runningDensity(sensor: Sensor, held: boolean, off: number, restOff: number, doubt: number): number {
-  const free = held
-    ? 0.45 * normal(off, 20, Math.hypot(40, doubt)) + 0.55 * normal(off, 150, Math.hypot(120, doubt))
-    : normal(off, -10, Math.hypot(45, doubt));
+  const free = (over: number): number =>
+    held
+      ? 0.45 * normal(over, 20, Math.hypot(40, doubt)) + 0.55 * normal(over, 150, Math.hypot(120, doubt))
+      : normal(over, -10, Math.hypot(45, doubt));
   switch (sensor) {
     case 'good':
+      return free(off);
     case 'ground':
-      return free;
+      // It stands too high running as at rest.
+      return free(off - restOff);
     case 'off':
       return 0.7 * normal(off - restOff, held ? 80 : -10, held ? 110 : 45) + 0.3 * normal(off, 0, 160);
     case 'stuck':

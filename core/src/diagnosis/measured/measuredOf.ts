@@ -14,6 +14,7 @@ import { AIR_CAUSES, airMassChance } from './airMass.ts';
 import { backPressureChance, type BackPressureRow } from './backPressure.ts';
 import { coolantChance } from './coolant.ts';
 import { manifoldChance, type ManifoldRow } from './manifold.ts';
+import { onceEach } from './onceEach.ts';
 import { pressureDropChance, type DropReading, type DropSample } from './pressureDrop.ts';
 import { PRESSURE_CAUSES } from './states.ts';
 import { sootCounterChance } from './sootCounter.ts';
@@ -181,8 +182,8 @@ function temperatureRows({ samples }: MeasuredReading): TemperatureRow[] {
     const beside = [coolantC, intakeAirC].filter((c) => c !== undefined);
     const sorted = [...egts.values()].toSorted((a, b) => a - b);
     const middle = sorted[Math.floor((sorted.length - 1) / 2)] as number;
-    // A hot line cools unevenly: only a cold one has one temperature.
-    return (coolantC ?? middle) <= COLD_UP_TO_C ? [{ kind: 'cold', egts, beside }] : [];
+    // A hot line cools unevenly, and an engine that never warms has a hot line: only a cold one has one temperature.
+    return Math.max(coolantC ?? middle, middle) <= COLD_UP_TO_C ? [{ kind: 'cold', egts, beside }] : [];
   });
 }
 
@@ -266,12 +267,13 @@ const SAID_BY_LOG = {
  * Nothing that was not read says anything.
  */
 export function measuredOf(
-  reading: MeasuredReading,
+  whole: MeasuredReading,
   vehicle: MeasuredVehicle,
   limits: Limits,
   /** What else is known: of a gauge in the line, and what a log said. */
   evidence: Evidence = {},
 ): { readonly measured: readonly Measured[]; readonly instead: ReadonlySet<string> } {
+  const reading = { ...whole, samples: onceEach(whole.samples) };
   const drop = dropReading(reading, vehicle, limits, evidence['gauge-high']);
   const dropChance = drop && pressureDropChance(drop);
   const soot = sootPerLitre(reading, vehicle);

@@ -46,7 +46,7 @@ const RESTRICTION: Readonly<Record<FilterState, readonly LogPart[]>> = {
     { share: 0.2, middle: 2.6, spread: 0.4 },
   ],
   soot: [{ share: 1, middle: 8, spread: 0.8 }],
-  ash: [{ share: 1, middle: 4.5, spread: 0.5 }],
+  ash: [{ share: 1, middle: 3.6, spread: 0.55 }],
   'soot-and-ash': [{ share: 1, middle: 11, spread: 0.7 }],
   cracked: [{ share: 1, middle: 0.3, spread: 0.6 }],
   'cracked-and-loaded': [{ share: 1, middle: 0.9, spread: 0.7 }],
@@ -54,9 +54,17 @@ const RESTRICTION: Readonly<Record<FilterState, readonly LogPart[]>> = {
   'catalyst-and-loaded': [{ share: 1, middle: 12, spread: 0.7 }],
 };
 
+interface Gain {
+  readonly share: number;
+  readonly from: number;
+  readonly to: number;
+}
+
 /** What a way does to a pressure: shares of it that arrive, even in the logarithm between two bounds, and how far its zero is off. */
 interface Way {
-  readonly gains: readonly { readonly share: number; readonly from: number; readonly to: number }[];
+  readonly gains: readonly Gain[];
+  /** Shares that arrive turned round, where only the port behind the filter sees anything. */
+  readonly reversed?: readonly Gain[];
   /** Share in which nothing arrives at all. */
   readonly nothing: number;
   readonly sign: 1 | -1;
@@ -90,9 +98,11 @@ const WAYS: Readonly<Record<PathState, Way>> = {
   'high-pipe': {
     gains: [
       { share: 0.4, from: 0.6, to: 1 },
-      { share: 0.4, from: 0.05, to: 0.6 },
+      { share: 0.35, from: 0.05, to: 0.6 },
     ],
-    nothing: 0.2,
+    // What is left is the pressure behind the filter, on the low port.
+    reversed: [{ share: 0.1, from: 0.05, to: 1.5 }],
+    nothing: 0.15,
     sign: 1,
     zeros: [
       { share: 0.85, sdMbar: 0.8 },
@@ -111,7 +121,17 @@ const WAYS: Readonly<Record<PathState, Way>> = {
       { share: 0.2, sdMbar: 8 },
     ],
   },
-  'hose-off': { gains: [{ share: 0.4, from: 0.02, to: 0.6 }], nothing: 0.6, sign: 1, zeros: TRUE_ZERO },
+  // Ahead it lets the pressure out, split or off; behind, the silencer’s is added; off ahead, the silencer’s alone is seen.
+  'hose-off': {
+    gains: [
+      { share: 0.35, from: 0.02, to: 0.6 },
+      { share: 0.1, from: 1, to: 1.6 },
+    ],
+    reversed: [{ share: 0.2, from: 0.05, to: 1.5 }],
+    nothing: 0.35,
+    sign: 1,
+    zeros: TRUE_ZERO,
+  },
   crossed: { gains: [{ share: 0.85, from: 0.97, to: 1.03 }], nothing: 0.15, sign: -1, zeros: TRUE_ZERO },
   // Stands anywhere: the membrane, or water frozen in it.
   stuck: {
@@ -161,15 +181,20 @@ function rowsDensity(samples: readonly DropSample[], x: number, zeroSdMbar: numb
 /** The doubt takes few values, by what is known of filter and engine: what arrives is worked out once for each. */
 const KEPT = new Map<string, Float64Array>();
 
-function arrivesOf(state: FilterState, path: PathState, doubt: number): Float64Array {
-  const key = `${state} ${path} ${doubt}`;
-  const kept = KEPT.get(key) ?? workOutArrives(state, WAYS[path], doubt);
+function arrivesOf(
+  state: FilterState,
+  path: PathState,
+  doubt: number,
+  way: 'gains' | 'reversed',
+): Float64Array {
+  const key = `${state} ${path} ${doubt} ${way}`;
+  const kept = KEPT.get(key) ?? workOutArrives(state, WAYS[path][way] ?? [], doubt);
   KEPT.set(key, kept);
   return kept;
 }
 
 /** Density of what arrives, over the grid, for what is in the way and what the way makes of it. */
-function workOutArrives(state: FilterState, { gains }: Way, doubt: number): Float64Array {
+function workOutArrives(state: FilterState, gains: readonly Gain[], doubt: number): Float64Array {
   const arrives = new Float64Array(STEPS);
   for (const gain of gains)
     for (let i = 0; i < STEPS; i++)
@@ -193,7 +218,7 @@ const GAIN_PARTS = 8;
  */
 function arrivesByGauge(
   state: FilterState,
-  { gains }: Way,
+  gains: readonly Gain[],
   doubt: number,
   { high, limitMbar, cleanMbar }: GaugeSeen,
 ): Float64Array {
@@ -240,19 +265,29 @@ export function pressureDropChance({
     zeros.reduce((sum, { share, sdMbar }) => sum + share * rowsDensity(samples, x, sdMbar), 0);
   // Many ways have the same zero: what each arriving share would show is worked out once for all of them.
   const overOf = new Map<string, Float64Array>();
+  const overFor = (way: Way, sign: 1 | -1): Float64Array => {
+    const key = `${sign} ${way.zeros.map(({ share, sdMbar }) => `${share} ${sdMbar}`).join(' ')}`;
+    const over = overOf.get(key) ?? GRID.map((log) => densityAt(way, sign * Math.exp(log)));
+    overOf.set(key, over);
+    return over;
+  };
   for (const path of PATH_STATES) {
     const way = WAYS[path];
     const atNothing = densityAt(way, 0);
-    const key = `${way.sign} ${way.zeros.map(({ share, sdMbar }) => `${share} ${sdMbar}`).join(' ')}`;
-    const over = overOf.get(key) ?? GRID.map((log) => densityAt(way, way.sign * Math.exp(log)));
-    overOf.set(key, over);
+    const sides = (['gains', 'reversed'] as const)
+      .filter((side) => (way[side] ?? []).length > 0)
+      .map((side) => ({ side, over: overFor(way, side === 'gains' ? way.sign : -1) }));
     for (const state of FILTER_STATES)
       for (const choked of gauge ? [false, true] : [false]) {
         // What chokes the line elsewhere shows on the gauge, and tells nothing of the filter.
-        const arrives =
-          gauge && !choked ? arrivesByGauge(state, way, doubt, gauge) : arrivesOf(state, path, doubt);
         let density = way.nothing * atNothing;
-        for (let i = 0; i < STEPS; i++) density += (arrives[i] as number) * (over[i] as number);
+        for (const { side, over } of sides) {
+          const arrives =
+            gauge && !choked
+              ? arrivesByGauge(state, way[side] ?? [], doubt, gauge)
+              : arrivesOf(state, path, doubt, side);
+          for (let i = 0; i < STEPS; i++) density += (arrives[i] as number) * (over[i] as number);
+        }
         table.set(`${state} ${path} ${choked}`, withSlip(density, broad, 1e-4));
       }
   }

@@ -90,6 +90,7 @@ const LANDED = {
   '1764363000000-Chain.ts': 'a48a190c23ee244b',
   '1764364000000-People.ts': 'a8dbdd8c52203f4e',
   '1764365000000-PhotoCopies.ts': 'c2dfeb957303613a',
+  '1764366000000-Advice.ts': '3eb865a14439f0b4',
 } as const;
 
 it('no migration that has landed was changed', () => {
