@@ -235,15 +235,9 @@ export class BenchVehicle {
     const { computer, plant, family } = this;
     if (!computer.temper.substitutes || !isFitted(family, role)) return undefined;
     if (!CIRCUIT_CODES[role]?.some((code) => computer.codes.get(code)?.present === true)) return undefined;
-    switch (role) {
-      case 'dpfDeltaP':
-        return Math.max(0, this.#modelMbar());
-      case 'exhaustBackPressure':
-      case 'manifoldPressure':
-        return Math.round(plant.barometerMbar);
-      default:
-        return plant.exhaust.gasC[EGT_PLACES.indexOf(role)];
-    }
+    if (role === 'dpfDeltaP') return Math.max(0, this.#modelMbar());
+    const place = EGT_PLACES.indexOf(role);
+    return place < 0 ? Math.round(plant.barometerMbar) : plant.exhaust.gasC[place];
   }
 
   /** ΔP by its own idea of the soot and by the air that it counts, mbar. */

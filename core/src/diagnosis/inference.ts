@@ -93,7 +93,7 @@ export function infer(weighed: Weighed): Posterior {
 }
 
 /** Of many sets those less probable than this add nothing to a chance or a reason that is shown. */
-const NEGLIGIBLE = 1e-10;
+const NEGLIGIBLE = 1e-8;
 
 /** Weight of all sets that hold a cause or a form, and, cause by cause, of those that hold a form or two forms as well. */
 interface Holding {
@@ -204,7 +204,7 @@ function withoutFinding(
 }
 
 /** Sets less probable than this are left aside where a code is taken out of account. */
-const LEAST_WHOLE = 1e-6;
+const LEAST_WHOLE = 1e-5;
 
 /** Adds to what is left: so much more of the weight of each of these sets. */
 function addMore(
@@ -249,8 +249,7 @@ function withoutMeasured(weighed: Weighed): LeftOut[] {
   const { network, weights, measured } = weighed;
   const every = setsFrom(weights, 0);
   return measured.map(({ id, chances }) => {
-    const more = chances(every);
-    for (let w = 0; w < more.length; w++) more[w] = 1 / (more[w] as number);
+    const more = chances.map((chance) => 1 / chance);
     const byCause = new Float64Array(network.causes.length);
     return { finding: id, total: addMore({ byCause, total: 0 }, weighed, every, more), byCause };
   });

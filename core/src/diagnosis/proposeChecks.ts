@@ -21,6 +21,7 @@ const HOLDS_REVS: ReadonlySet<string> = new Set<CheckId>([
   'gauge',
   'sections',
   'egr',
+  'running-comparison',
 ]);
 
 /** What stands against holding the engine at raised speed, by what is known now: in a check, or for a reading. */

@@ -74,6 +74,7 @@ export function scanWitness(
   };
   const tempers = TEMPERS.map(({ strength }, t) => ({
     share: shares[t] as number,
+    strength,
     quiet: findings.map((_, f) => quietOf(f, strength)),
   }));
   /** Chance of all that are not there, for each form, but for one that is left out. */
@@ -86,17 +87,6 @@ export function scanWitness(
     });
     for (let i = 0; i < none; i++) absent[i] = SLIGHT + (1 - SLIGHT) * (absent[i] as number);
     return absent;
-  };
-  /** Times the product over the members of each set. */
-  const timesProduct = (chances: Float64Array, wanted: Int32Array, by: Float64Array): void => {
-    for (let w = 0; w < wanted.length; w++) {
-      const at = 3 * (wanted[w] as number);
-      chances[w] =
-        (chances[w] as number) *
-        (by[members[at] as number] as number) *
-        (by[members[at + 1] as number] as number) *
-        (by[members[at + 2] as number] as number);
-    }
   };
   /** Times the chance that a code that is there was set. */
   const timesSet = (chances: Float64Array, wanted: Int32Array, leak: number, quiet: Float64Array): void => {
@@ -113,23 +103,49 @@ export function scanWitness(
   };
   /** All that are there, but for one that is left out, for a temper. */
   const presentOf = (
-    { share, quiet }: (typeof tempers)[number],
+    { share, strength, quiet }: (typeof tempers)[number],
     wanted: Int32Array,
     out: number,
   ): Float64Array => {
     const chances = new Float64Array(wanted.length).fill(share);
     findings.forEach(([{ leak }, seen], f) => {
-      if (seen && f !== out) timesSet(chances, wanted, leak, quiet[f] as Float64Array);
+      if (!seen || f === out) return;
+      // A silent one sets nothing: what is there is left from elsewhere.
+      if (strength === 0) for (let w = 0; w < chances.length; w++) chances[w] = (chances[w] as number) * leak;
+      else timesSet(chances, wanted, leak, quiet[f] as Float64Array);
     });
     return chances;
   };
+  /** All that are there, for every set and temper: made when first asked for, and looked up where an absent one is left out. */
+  let everyPresent: readonly Float64Array[] | undefined;
+  const presentIn = (t: number): Float64Array => {
+    everyPresent ??= tempers.map((temper) =>
+      presentOf(
+        temper,
+        Int32Array.from({ length: members.length / 3 }, (_, s) => s),
+        -1,
+      ),
+    );
+    return everyPresent[t] as Float64Array;
+  };
   const without = (out: number, wanted: Int32Array): Float64Array => {
     const sum = new Float64Array(wanted.length);
-    for (const temper of tempers) {
-      const chances = presentOf(temper, wanted, out);
-      timesProduct(chances, wanted, absentOf(temper.quiet, out));
-      for (let w = 0; w < sum.length; w++) sum[w] = (sum[w] as number) + (chances[w] as number);
-    }
+    const among = findings[out]?.[1] === true;
+    tempers.forEach((temper, t) => {
+      const present = among ? presentOf(temper, wanted, out) : presentIn(t);
+      // Nobody misses anything where nothing is ever set.
+      const absent = temper.strength === 0 ? undefined : absentOf(temper.quiet, out);
+      for (let w = 0; w < sum.length; w++) {
+        const s = wanted[w] as number;
+        let chance = present[among ? w : s] as number;
+        if (absent)
+          chance *=
+            (absent[members[3 * s] as number] as number) *
+            (absent[members[3 * s + 1] as number] as number) *
+            (absent[members[3 * s + 2] as number] as number);
+        sum[w] = (sum[w] as number) + chance;
+      }
+    });
     return sum;
   };
   return {

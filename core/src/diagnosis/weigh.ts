@@ -52,7 +52,8 @@ export interface Weighed {
   readonly scan: ScanWitness | undefined;
   /** Chance of the scan under each set of forms. */
   readonly scanChances: Float64Array | undefined;
-  readonly measured: readonly { readonly id: string; readonly chances: (sets: Int32Array) => Float64Array }[];
+  /** Chance of each measured value under each set of forms. */
+  readonly measured: readonly { readonly id: string; readonly chances: Float64Array }[];
 }
 
 function witnessOf(network: Network, forms: readonly Form[], finding: FindingNode, seen: boolean): Witness {
@@ -90,25 +91,19 @@ function askedOnce(
     set
       .filter((form) => number[form] !== 0)
       .map((form) => ({ cause: known[forms[form]?.cause ?? -1]?.id ?? '', form: forms[form]?.id }));
-  return {
-    id,
-    chances: (wanted) => {
-      const answers = new Float64Array(wanted.length);
-      for (let w = 0; w < wanted.length; w++) {
-        const at = 3 * (wanted[w] as number);
-        let key = 0;
-        for (let m = at; m < at + 3; m++) {
-          const its = number[members[m] as number] as number;
-          if (its !== 0) key = key * base + its;
-        }
-        const known = kept[key];
-        if (known === undefined || Number.isNaN(known))
-          kept[key] = chance(asCauses([...members.subarray(at, at + 3)]));
-        answers[w] = kept[key] as number;
-      }
-      return answers;
-    },
-  };
+  const chances = new Float64Array(members.length / 3);
+  for (let s = 0; s < chances.length; s++) {
+    const at = 3 * s;
+    let key = 0;
+    for (let m = at; m < at + 3; m++) {
+      const its = number[members[m] as number] as number;
+      if (its !== 0) key = key * base + its;
+    }
+    const known = kept[key] as number;
+    if (Number.isNaN(known)) kept[key] = chance(asCauses([...members.subarray(at, at + 3)]));
+    chances[s] = kept[key] as number;
+  }
+  return { id, chances };
 }
 
 /**
@@ -166,7 +161,7 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
   const measured = beyond.measured.map((one) => askedOnce(network, forms, sets, one));
   const every = Int32Array.from({ length: count }, (_, s) => s);
   const scanChances = scan?.chances(every);
-  const wholes = [...(scanChances ? [scanChances] : []), ...measured.map(({ chances }) => chances(every))];
+  const wholes = [...(scanChances ? [scanChances] : []), ...measured.map(({ chances }) => chances)];
   const worth = worthTogether(network);
   const worthOf = Float64Array.from(sets.ofCauses, (set) => worth(set));
   let total = 0;

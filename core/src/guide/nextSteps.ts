@@ -49,7 +49,11 @@ export interface GuideFacts {
   readonly stage: 'before' | 'treated' | 'proved' | 'signed-off';
   /** What has to be shown yet, in its order. */
   readonly toShow: readonly string[];
-  /** The reading after the work is not good: it is looked for again. */
+  /** The way of the pressure was put right, and nobody has read the pressure since. */
+  readonly unread: boolean;
+  /** What has to be set back or learned anew, and may be now. */
+  readonly resets: readonly { readonly id: string; readonly why: string }[];
+  /** The reading after the work is not good, or codes came back: it is looked for again. */
   readonly notCured: boolean;
   /** What was chosen for the filter and is not done yet. */
   readonly chosen?: string | undefined;
@@ -72,6 +76,9 @@ const TO_SHOW_MIN: Readonly<Record<string, number>> = {
   drive: 20,
   'no-codes': 5,
 };
+const RESET_MIN = 3;
+/** Part of the repair itself: without it the new part, or the new oil, does not count as such. */
+const OF_THE_REPAIR: ReadonlySet<string> = new Set(['reset-oil', 'adapt-delta-p']);
 const minutesFor = (id: string): { readonly minutes?: number } =>
   Object.hasOwn(TO_SHOW_MIN, id) ? { minutes: TO_SHOW_MIN[id] as number } : {};
 
@@ -154,9 +161,26 @@ export function nextSteps(facts: GuideFacts): Step[] {
     steps.push(
       asCheck(look, `${sentence('filter-cracked')}: nearly certain, so see it before it is exchanged`),
     );
+  const reset = (which: (id: string) => boolean): void => {
+    for (const { id, why } of facts.resets)
+      if (which(id)) steps.push({ do: 'prove', id, minutes: RESET_MIN, why });
+  };
   const prove = (): void => {
-    for (const id of facts.toShow)
+    reset((id) => OF_THE_REPAIR.has(id));
+    for (const id of facts.toShow) {
+      // What the sensor shows now is what the filter is; and the computer is told before the drive that shows what it makes of it.
+      if (id === 'drive') {
+        if (facts.unread && !facts.toShow.includes('after'))
+          steps.push({
+            do: 'prove',
+            id: 'after',
+            ...minutesFor('after'),
+            why: 'The pressure arrives now: what the filter is was not read yet',
+          });
+        reset((one) => !OF_THE_REPAIR.has(one));
+      }
       steps.push({ do: 'prove', id, ...minutesFor(id), why: 'What was done has to be shown' });
+    }
   };
   // Once it is treated and nothing speaks against it, it is proved: other looks come after.
   if (facts.stage === 'treated' && !facts.notCured) prove();

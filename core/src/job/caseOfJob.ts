@@ -44,7 +44,7 @@ const isPutRight = ({ state }: SaidCause): boolean => state === 'put-right';
  * for after a repair owes nothing to its cause; a check from before it that the cause may have fooled is open again.
  */
 export function caseOfJob(
-  job: Pick<DerivedJob, 'entries' | 'before' | 'after' | 'verdict' | 'checks' | 'causes'>,
+  job: Pick<DerivedJob, 'entries' | 'before' | 'after' | 'verdict' | 'proofKind' | 'checks' | 'causes'>,
   limits: Limits,
   fitted?: readonly PartId[],
 ): CaseOfJob {
@@ -115,13 +115,19 @@ export function caseOfJob(
   };
 }
 
-/** After a treatment that did not cure, and where nobody read before, what is in the filter is what was read since. */
+/**
+ * What is in the filter is what was read since: after a treatment that did not cure, after a repair of the way of the pressure with the
+ * filter untouched, and where nobody read before.
+ */
 const readingOfState = ({
   before,
   after,
   verdict,
-}: Pick<DerivedJob, 'before' | 'after' | 'verdict'>): DerivedJob['before'] =>
-  before && !['better', 'worse', 'not-proved'].includes(verdict) ? before : (after ?? before);
+  proofKind,
+}: Pick<DerivedJob, 'before' | 'after' | 'verdict' | 'proofKind'>): DerivedJob['before'] =>
+  before && proofKind !== 'pressure-path' && !['better', 'worse', 'not-proved'].includes(verdict)
+    ? before
+    : (after ?? before);
 
 type Repaired = readonly { readonly cause: string; readonly atMs: number }[];
 

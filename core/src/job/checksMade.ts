@@ -65,19 +65,37 @@ export interface SaidCause {
   readonly cause: string;
   readonly state: BodyOf<'cause'>['state'];
   readonly why: string;
-  readonly entry: EntryOf<'cause'>;
+  readonly entry: EntryOf<'cause'> | EntryOf<'temporary-repair'>;
+  /** It is put right for now only: a temporary repair that is open. */
+  readonly forNow?: true;
 }
 
 /** Whether it was behind it: found, and by now perhaps put right. */
 export const wasFound = ({ state }: SaidCause): boolean => state === 'confirmed' || state === 'put-right';
 
-/** The last word on each cause. */
+/**
+ * The last word on each cause. A temporary repair that names its cause puts it right for now: what the cause holds off is released,
+ * and the repair itself stays open until it is settled.
+ */
 export function causesSaid(entries: readonly Entry[]): SaidCause[] {
-  const last = new Map(entriesOfKind(entries, 'cause').map((entry) => [causeNow(entry.body.cause), entry]));
-  return [...last].map(([cause, entry]) => ({
-    cause,
-    state: entry.body.state,
-    why: entry.body.why,
-    entry,
-  }));
+  const last = new Map<string, SaidCause>();
+  for (const entry of entries) {
+    const { body } = entry;
+    if (body.kind === 'cause')
+      last.set(causeNow(body.cause), {
+        cause: causeNow(body.cause),
+        state: body.state,
+        why: body.why,
+        entry: { ...entry, body },
+      });
+    else if (body.kind === 'temporary-repair' && body.cause !== undefined && body.cause !== '')
+      last.set(causeNow(body.cause), {
+        cause: causeNow(body.cause),
+        state: 'put-right',
+        why: `For now: ${body.what}`,
+        entry: { ...entry, body },
+        forNow: true,
+      });
+  }
+  return [...last.values()];
 }

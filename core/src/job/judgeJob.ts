@@ -11,7 +11,7 @@ import {
 import { expectedLoss, nextSteps, NOT_REPAIRED, type Step } from '../guide/index.ts';
 import { entriesOfKind, happenedAt, type Treatment } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { planResets, type ResetStep } from '../proof/index.ts';
+import { PATH_CAUSES, planResets, type ResetStep } from '../proof/index.ts';
 import {
   burnOfJob,
   commandInterlocks,
@@ -19,6 +19,7 @@ import {
   forecastBurn,
   isRefused,
   rankTreatments,
+  sootByPressure,
   type BurnForecast,
   type FilterChances,
   type Interlock,
@@ -26,6 +27,7 @@ import {
   type TreatmentOption,
   type TreatmentQuestion,
 } from '../treatment/index.ts';
+import type { FlowContext } from '../readings/index.ts';
 import { deriveJob, type DerivedJob, type JobFacts } from './deriveJob.ts';
 import { driveAdvice, type DriveAdvice } from './driveAdvice.ts';
 import { askedOfJob, isAnythingKnown } from './questionOfJob.ts';
@@ -63,16 +65,6 @@ export interface JobJudgement {
   readonly resets: readonly ResetStep[];
 }
 
-/** Causes that make the pressure shown another one than that of the filter. */
-const PATH_CAUSES = [
-  'dp-sensor-failed',
-  'dp-sensor-wrong',
-  'high-pipe-blocked',
-  'low-pipe-blocked',
-  'dp-hose-off',
-  'dp-hoses-crossed',
-  'sensor-wiring',
-] as const;
 /** Looks that settle what is in the filter without any pressure. */
 const SETTLED_BY_LOOK = ['filter-cracked', 'oil-in-exhaust', 'ash-full'] as const;
 /** How surely an outcome follows from a cause to be the cause itself. */
@@ -127,12 +119,12 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
   const likely = new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability]));
   const chance = (id: string): number => likely.get(id) ?? 0;
   const { evidence, beyond, overFull } = weighed.known;
-  const reading = derived.before ?? derived.after;
+  const samples = question.facts.reading?.samples;
   // With the engine off it tells of the sensor only.
   const pressureRead =
     beyond.measured.some(({ id }) => id === 'dp-measured') &&
-    (reading?.body.samples.some(({ kind, rpm }) => kind !== 'key-off' && rpm > 0) ?? true);
-  const pathLies = 1 - PATH_CAUSES.reduce((honest, id) => honest * (1 - chance(id)), 1);
+    (samples?.some(({ kind, rpm }) => kind !== 'key-off' && rpm > 0) ?? true);
+  const pathLies = 1 - [...PATH_CAUSES].reduce((honest, id) => honest * (1 - chance(id)), 1);
 
   const treatmentFacts = {
     derived,
@@ -156,7 +148,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
   const byLook = SETTLED_BY_LOOK.some((id) => 100 * chance(id) >= limits.settledByLookPercent);
   // A crack that nobody saw and a pressure that does not arrive show the same.
   const notTheFilter = 1 - (1 - pathLies) * (1 - chance('filter-cracked'));
-  const coolant = reading?.body.samples.map(({ coolantC }) => coolantC).filter((one) => one !== undefined);
+  const coolant = samples?.map(({ coolantC }) => coolantC).filter((one) => one !== undefined);
   const warm =
     pressureRead && coolant && coolant.length > 0 ? Math.max(...coolant) >= limits.coldEngineC : undefined;
   const judged = byLook || (pressureRead && 100 * notTheFilter < limits.pathDoubtPercent && warm !== false);
@@ -172,7 +164,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
   const pathProven =
     derived.checks.some(({ entry }) => PROVES_PATH.has(entry.body.check)) ||
     ['sound', 'replaced'].includes(derived.parts.get('dp-sensor')?.state ?? '');
-  const atRest = reading?.body.samples.find(
+  const atRest = samples?.find(
     ({ kind, backPressureMbar }) => kind === 'key-off' && backPressureMbar !== undefined,
   )?.backPressureMbar;
   const checks = diagnosis.next
@@ -184,6 +176,22 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     .filter(({ cause, state }) => state === 'confirmed' && !NOT_REPAIRED.has(cause))
     .map(({ cause }) => cause);
   const worked = isWorkedOn(derived);
+  const resets = withCounter(
+    planResets({
+      entries: derived.entries,
+      parts: derived.parts,
+      causes: derived.causes,
+      shownAtEqualFlow: derived.proof?.verdict === 'proved',
+      limits,
+      ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
+      held: resetHeld,
+    }),
+    pressureRead &&
+      100 * pathLies < limits.counterLeftHighPercent &&
+      100 * chance('soot-loaded') < limits.counterLeftHighPercent &&
+      (100 * chance('counter-not-reset') >= limits.settledByLookPercent ||
+        countsWhatWasNotThere(derived, geometry, { ...facts, limits })),
+  );
   const [next, ...then] = nextSteps({
     likely: diagnosis.posterior.causes.filter(
       ({ id }) => !derived.causes.some(({ cause, state }) => cause === id && state === 'put-right'),
@@ -212,8 +220,13 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
           : 'before',
     toShow: derived.evidence.filter(({ state }) => state !== 'shown').map(({ id }) => id),
     notCured:
-      derived.after !== undefined &&
-      derived.evidence.some(({ id, state }) => id === 'equal-flow' && state === 'failed'),
+      (derived.after !== undefined &&
+        derived.evidence.some(({ id, state }) => id === 'equal-flow' && state === 'failed')) ||
+      derived.evidence.some(({ id, state }) => id === 'no-codes' && state === 'failed'),
+    unread: isUnread(derived),
+    resets: resets
+      .filter(({ need, held }) => need === 'due' && held.length === 0)
+      .map(({ reset, why }) => ({ id: reset, why })),
     chosen: worked ? undefined : derived.treatment?.body.treatment,
     sentence: sentenceOf,
     limits,
@@ -231,21 +244,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     ...(forecast ? { forecast } : {}),
     worked,
     drive: driveAdvice({ derived, chance, pathLies, overFull, evidence, pressureRead, limits }),
-    resets: withCounter(
-      planResets({
-        entries: derived.entries,
-        parts: derived.parts,
-        causes: derived.causes,
-        shownAtEqualFlow: derived.proof?.verdict === 'proved',
-        limits,
-        ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
-        held: resetHeld,
-      }),
-      pressureRead &&
-        100 * pathLies < limits.counterLeftHighPercent &&
-        100 * chance('soot-loaded') < limits.counterLeftHighPercent &&
-        100 * chance('counter-not-reset') >= limits.settledByLookPercent,
-    ),
+    resets,
   };
 }
 
@@ -265,6 +264,32 @@ function isWorkedOn({ entries, causes, treatment, before, after }: DerivedJob): 
   const last = Math.max(...works);
   if (treatment && treatment.body.treatment !== 'nothing' && happenedAt(treatment) > last) return false;
   return after !== undefined || before === undefined || happenedAt(before) < last;
+}
+
+/** Whether the way of the pressure was put right and nothing was read since. */
+function isUnread({ causes, entries }: DerivedJob): boolean {
+  const putRight = causes
+    .filter(({ cause, state }) => state === 'put-right' && PATH_CAUSES.has(cause))
+    .map(({ entry }) => happenedAt(entry));
+  if (putRight.length === 0) return false;
+  const worked = entriesOfKind(entries, 'work').map(happenedAt);
+  const since = Math.min(Math.max(...putRight), ...worked.slice(-1));
+  return !entriesOfKind(entries, 'reading').some((entry) => happenedAt(entry) >= since);
+}
+
+/** Whether the way of the pressure was put right, and the counter stands above all that the pressure read since leaves room for. */
+function countsWhatWasNotThere(
+  derived: DerivedJob,
+  geometry: JudgedFacts['geometry'],
+  context: FlowContext,
+): boolean {
+  const reading = derived.after ?? derived.before;
+  const counter = reading?.body.sootCounterG;
+  if (!reading || counter === undefined || isUnread(derived) || !geometry) return false;
+  if (!derived.causes.some(({ cause, state }) => state === 'put-right' && PATH_CAUSES.has(cause)))
+    return false;
+  const room = sootByPressure(reading.body, geometry, context);
+  return room.ok && counter > room.value.highG;
 }
 
 /** What a filter that lets soot past, or one with nothing in it, makes useless. */

@@ -1,5 +1,5 @@
 import { entriesOfKind, happenedAt, type Entry, type EntryOf, type WorkType } from '../ledger/index.ts';
-import { changesTheFilter, type Readings } from '../proof/index.ts';
+import { changesTheFilter, PATH_CAUSES, type Readings } from '../proof/index.ts';
 import { PRESSURE_PATH } from '../treatment/index.ts';
 
 /** Work after which sensor or pipes show something else: only a reading from after it can prove it. */
@@ -54,6 +54,31 @@ function pathChangedBetween(
   return `${PRESSURE_PATH[repair.body.part] ?? ''} was ${done}`;
 }
 
+/** What a cause of the way that was put right says of the reading before. */
+const PUT_RIGHT_WORDS: Readonly<Record<string, string>> = {
+  'dp-sensor-failed': 'the ΔP sensor was put right',
+  'dp-sensor-wrong': 'the ΔP sensor was put right',
+  'high-pipe-blocked': 'its high pipe was put right',
+  'low-pipe-blocked': 'its low pipe was put right',
+  'dp-hose-off': 'its hoses were put right',
+  'dp-hoses-crossed': 'its hoses were put right',
+  'sensor-wiring': 'its wiring was put right',
+};
+
+/** A cause of the way of the pressure that was put right between two readings: the first was read through it. */
+const putRightBetween = (entries: readonly Entry[], from?: Reading, to?: Reading): string | undefined => {
+  const found = entriesOfKind(entries, 'cause').findLast(
+    (entry) =>
+      entry.body.state === 'put-right' &&
+      PATH_CAUSES.has(entry.body.cause) &&
+      from !== undefined &&
+      to !== undefined &&
+      happenedAt(entry) > happenedAt(from) &&
+      happenedAt(entry) < happenedAt(to),
+  );
+  return found && PUT_RIGHT_WORDS[found.body.cause];
+};
+
 /** Before readings from ahead of the work, and after readings from behind it; out of their order they prove nothing. */
 export function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount {
   const works = entriesOfKind(entries, 'work');
@@ -78,7 +103,8 @@ export function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount 
     happenedAt(loose) < (changing[0] ? happenedAt(changing[0]) : Number.POSITIVE_INFINITY)
       ? 'its hoses were put right'
       : undefined;
-  const pathChanged = pathChangedBetween(works, chosen, after) ?? wrongBefore;
+  const pathChanged =
+    pathChangedBetween(works, chosen, after) ?? wrongBefore ?? putRightBetween(entries, chosen, after);
   const sameState = (purpose: 'before' | 'after', latest: Reading): Reading[] =>
     readings.filter(
       (entry) =>

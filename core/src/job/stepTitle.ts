@@ -1,6 +1,7 @@
 import { CHECK_LABELS } from '../checks/index.ts';
 import { sentenceOf } from '../diagnosis/index.ts';
 import type { Step } from '../guide/index.ts';
+import type { Reset } from '../ledger/index.ts';
 import type { EvidenceId } from '../proof/index.ts';
 import { own, withinSentence } from '../text/index.ts';
 import { TREATMENT_LABELS } from './entryFigure.ts';
@@ -9,6 +10,15 @@ import { TO_SHOW, type ToShow } from './toShow.ts';
 /** What shows a piece of evidence, where a step is about one. */
 export const toShowOf = (id: string | undefined): ToShow | undefined =>
   id !== undefined && Object.hasOwn(TO_SHOW, id) ? TO_SHOW[id as EvidenceId] : undefined;
+
+const RESET_TITLES: Readonly<Record<Reset, string>> = {
+  'adapt-delta-p': 'Learn the zero of the ΔP sensor',
+  'reset-oil': 'Set the oil life back',
+  'reset-soot': 'Set the soot counter back',
+  'new-filter': 'Tell the computer of the new filter',
+  'learned-values': 'Set learned values back',
+  'clear-codes': 'Clear the codes',
+};
 
 /** What a step is called, on a job and in the list of jobs. */
 export function stepTitle(
@@ -33,7 +43,7 @@ export function stepTitle(
     case 'wait':
       return 'Wait';
     case 'prove':
-      return toShowOf(id)?.title ?? 'Prove it';
+      return toShowOf(id)?.title ?? own<string>(RESET_TITLES, id) ?? 'Prove it';
     case 'hand-over':
       return 'Hand over';
   }

@@ -128,6 +128,19 @@ const workBodySchema = z.object({
   /** A dwell that starts with this entry, minutes. */
   dwellMin: z.number().min(0.1, 'Dwell: at least 0.1 min').max(4320, 'Dwell: at most 72 h').optional(),
   part: partIdSchema.optional(),
+  /** What the computer counted before it and after, where a burn was done with another tool. */
+  sootBeforeG: z
+    .number()
+    .min(0, 'Soot before: not below 0 g')
+    .max(2000, 'Soot before: at most 2000 g')
+    .optional(),
+  sootAfterG: z
+    .number()
+    .min(0, 'Soot after: not below 0 g')
+    .max(2000, 'Soot after: at most 2000 g')
+    .optional(),
+  /** What had held it off, where it was done all the same. */
+  against: z.array(freeText('The advice', 400)).max(12).optional(),
 });
 
 const driveBodySchema = z.object({

@@ -32,17 +32,33 @@ export const changesTheFilter = (work: WorkType): boolean => KIND_OF_WORK[work] 
 
 const PATH_PARTS: ReadonlySet<PartId> = new Set<PartId>(['dp-sensor', 'high-pipe', 'low-pipe']);
 
+/** Causes that make the pressure shown another one than that of the filter: put right, it is what is read after that counts. */
+export const PATH_CAUSES: ReadonlySet<string> = new Set([
+  'dp-sensor-failed',
+  'dp-sensor-wrong',
+  'high-pipe-blocked',
+  'low-pipe-blocked',
+  'dp-hose-off',
+  'dp-hoses-crossed',
+  'sensor-wiring',
+]);
+
 /** By the last work on the filter; without any by whether the way of the pressure was put right. */
 export function proofKind(entries: readonly Entry[]): ProofKind {
   const works = entriesOfKind(entries, 'work');
   const onFilter = works.findLast(({ body }) => changesTheFilter(body.work));
   if (onFilter) return KIND_OF_WORK[onFilter.body.work] ?? 'in-place';
-  const onPath = works.some(
-    ({ body }) =>
-      (body.work === 'pipe-cleared' || body.work === 'sensor-replaced') &&
-      body.part !== undefined &&
-      PATH_PARTS.has(body.part),
+  const putRight = entriesOfKind(entries, 'cause').some(
+    ({ body }) => body.state === 'put-right' && PATH_CAUSES.has(body.cause),
   );
+  const onPath =
+    putRight ||
+    works.some(
+      ({ body }) =>
+        (body.work === 'pipe-cleared' || body.work === 'sensor-replaced') &&
+        body.part !== undefined &&
+        PATH_PARTS.has(body.part),
+    );
   return onPath ? 'pressure-path' : 'untouched';
 }
 

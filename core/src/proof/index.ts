@@ -12,10 +12,12 @@ export {
   changesTheFilter,
   evidenceOf,
   evidenceOfRepairs,
+  PATH_CAUSES,
   proofKind,
   PROOF_KINDS,
   type ProofKind,
 } from './evidence.ts';
+export { SHOWN_BY } from './repairEvidence.ts';
 export { planResets, RESET_COMMANDS, type ResetFacts, type ResetStep } from './resets.ts';
 export { confidenceOf, normalUpTo, type Confidence } from './confidence.ts';
 export { contradictionBy, type Contradiction, type NextVisit } from './contradiction.ts';

@@ -2,7 +2,7 @@ import { entriesOfKind, happenedAt, type Entry, type EntryOf } from '../ledger/i
 import type { Evidence } from './evidenceItem.ts';
 
 /** The checks that show a repair of each cause, each with the outcome that shows it; any one of them is enough. */
-const SHOWN_BY: Readonly<Record<string, readonly (readonly [check: string, good: string])[]>> = {
+export const SHOWN_BY: Readonly<Record<string, readonly (readonly [check: string, good: string])[]>> = {
   'high-pipe-blocked': [
     ['pipe-pump', 'pipes-open'],
     ['pipe-response', 'response-quick'],
@@ -74,6 +74,28 @@ const SHOWN_BY: Readonly<Record<string, readonly (readonly [check: string, good:
   'thermostat-stuck-open': [['thermostat', 'coolant-warm']],
 };
 
+/**
+ * What beside its own check has to be seen, where that shows one form of a cause only: a pipe that lets a pump’s air through may be
+ * cracked all the same, unless it was its being shut that was found.
+ */
+const SEEN_TOO: Readonly<
+  Record<
+    string,
+    {
+      readonly unlessFound: readonly string[];
+      readonly ways: readonly (readonly [check: string, good: string])[];
+    }
+  >
+> = {
+  'back-pressure-pipe-blocked': {
+    unlessFound: ['back-pressure-holds', 'back-pressure-slow', 'piece-back-pressure-shut'],
+    ways: [
+      ['hoses', 'hoses-good'],
+      ['running-comparison', 'comparison-fits'],
+    ],
+  },
+};
+
 interface JudgedCheck {
   readonly entry: EntryOf<'check'>;
   readonly outcome: string | undefined;
@@ -123,5 +145,41 @@ export function repairEvidence(
       ...(good || bad ? {} : { ask: 'Make the check that found it again' }),
     };
   });
-  return { items, since };
+  return { items: [...items, ...seenToo(entries, checks, known, since)], since };
+}
+
+/** Its pipe looked at whole, for a repair whose own check says nothing of that. */
+function seenToo(
+  entries: readonly Entry[],
+  checks: readonly JudgedCheck[],
+  putRight: readonly string[],
+  since: number,
+): Evidence[] {
+  const said = new Set(entriesOfKind(entries, 'check').map(({ body }) => body.outcome));
+  return putRight.flatMap((cause): Evidence[] => {
+    const needs = SEEN_TOO[cause];
+    if (!needs || needs.unlessFound.some((outcome) => said.has(outcome))) return [];
+    const made = checks.filter(({ entry }) => happenedAt(entry) >= since);
+    const is = (good: boolean): boolean =>
+      made.some(({ entry, outcome }) =>
+        needs.ways.some(
+          ([check, shows]) =>
+            check === entry.body.check && outcome !== undefined && (outcome === shows) === good,
+        ),
+      );
+    const state = is(true) ? 'shown' : is(false) ? 'failed' : 'open';
+    return [
+      {
+        id: 'hoses',
+        state,
+        text:
+          state === 'shown'
+            ? 'Its pipe is whole, looked at since'
+            : 'Its pipe looked at whole after the repair',
+        ...(state === 'open'
+          ? { ask: 'Look along the pipe: a cracked one lets a pump’s air through, too' }
+          : {}),
+      },
+    ];
+  });
 }

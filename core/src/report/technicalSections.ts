@@ -111,7 +111,15 @@ const resetLines = ({ derived }: ReportFacts): ReportLine[] =>
 export function workLines({ derived }: ReportFacts): ReportLine[] {
   return entriesOfKind(derived.entries, 'work').map(({ body }) => ({
     lead: `${WORK_LABELS[body.work]}.`,
-    text: `${body.what}${body.fluid ? ` (${body.fluid}${body.fluidL === undefined ? '' : `, ${body.fluidL} L`})` : ''}`,
+    text: [
+      `${body.what}${body.fluid ? ` (${body.fluid}${body.fluidL === undefined ? '' : `, ${body.fluidL} L`})` : ''}`,
+      body.sootBeforeG === undefined
+        ? ''
+        : `Soot counted: ${body.sootBeforeG.toFixed(1)} → ${body.sootAfterG?.toFixed(1) ?? '?'} g`,
+      body.against?.length ? `Done although it was held off: ${body.against.join(' ')}` : '',
+    ]
+      .filter(Boolean)
+      .join('. '),
   }));
 }
 

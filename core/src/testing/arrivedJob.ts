@@ -6,7 +6,8 @@ import { judgeJob, type JobJudgement } from '../job/index.ts';
 import type { EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { arrive, type ArrivedVehicle } from './diagnosedVehicle.ts';
-import { livelyVehicle, type Life } from './livelyVehicle.ts';
+import type { Life } from './life.ts';
+import { livelyVehicle } from './livelyVehicle.ts';
 import { madeEntry } from './madeEntries.ts';
 
 /** A cause that the judgement of a job is sure of, and whether it is so. */

@@ -24,7 +24,8 @@ import {
 import { expectedLoss } from '../guide/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { arrive, checkFindings, faultyVehicle, readIn, type ArrivedVehicle } from './diagnosedVehicle.ts';
-import { livelyVehicle, ORDINARY, type Life } from './livelyVehicle.ts';
+import type { Life } from './life.ts';
+import { livelyVehicle, ORDINARY } from './livelyVehicle.ts';
 
 /** What a technician arrives at who makes one check after the other. */
 export interface LoopEnd {
@@ -46,8 +47,8 @@ export interface DiagnosedVehicle {
   readonly faults: readonly string[];
   readonly right: boolean;
   readonly recommended: LoopEnd;
-  /** The same vehicle by the fixed checklist. */
-  readonly fixed: LoopEnd;
+  /** The same vehicle by the fixed checklist: another whole vehicle, so only where somebody asks. */
+  readonly fixed: () => LoopEnd;
 }
 
 /** From here on one explanation holds. Each look clears nine in ten, so a little of every other cause is always left. */
@@ -241,7 +242,7 @@ export function livelyDiagnosis(seed: number, given?: Life): DiagnosedVehicle & 
   const about = aboutVehicle(seed, vehicle.family.name, vehicle.faults);
   const comes = (): ArrivedVehicle => arrive(livelyVehicle(seed, given).vehicle, seed, life);
   const whole = `${about}, ${life.temper}, ${life.memory}, ${life.tool}, ${life.customer}`;
-  return Object.assign(diagnosed(whole, vehicle.faults, comes), { life });
+  return { ...diagnosed(whole, vehicle.faults, comes), life };
 }
 
 /** Its faults on a vehicle with an ordinary computer, a whole scan and a customer who tells what there is. */
@@ -268,16 +269,12 @@ function diagnosed(about: string, faults: readonly Fault[], comes: () => Arrived
   const byChecklist: Choose = (_known, done) =>
     FIXED_CHECKLIST.find((id) => !done.has(id) && WITHOUT_A_NIGHT.some((one) => one.id === id));
   const recommended = follow(comes(), byRecommended);
-  let fixed: LoopEnd | undefined;
   const ids = faults.map(({ id }) => id);
   return {
     about,
     faults: ids,
     right: recommended.roots.join() === rootsOf(ids).join(),
     recommended,
-    // Another whole vehicle: only where somebody asks.
-    get fixed() {
-      return (fixed ??= follow(comes(), byChecklist));
-    },
+    fixed: () => follow(comes(), byChecklist),
   };
 }

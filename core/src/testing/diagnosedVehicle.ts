@@ -1,18 +1,6 @@
 import { judgeCheck, type CheckContext, type CheckId } from '../checks/index.ts';
-import {
-  answerCheck,
-  BENCH_FAMILIES,
-  BenchVehicle,
-  Driver,
-  FAULT_IDS,
-  FAULTS,
-  perform,
-  type BenchFamily,
-  type Fault,
-  type FaultId,
-} from '../bench/index.ts';
+import { answerCheck, BENCH_FAMILIES, BenchVehicle, Driver, perform, type Fault } from '../bench/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
-import { groupOf } from '../bench/signature.ts';
 import { recordBaseline } from '../bench/recordBaseline.ts';
 import { factsOfReading, findingsOfCodes, type CaseFacts, type VehicleUse } from '../diagnosis/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
@@ -20,12 +8,10 @@ import type { PartId, ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { analyseRaw, loggedFacts, readingFromLog } from '../readings/index.ts';
 import { sootRoom } from '../treatment/index.ts';
-import { scanBy, type Life } from './livelyVehicle.ts';
+import { feltFaults } from './feltFaults.ts';
+import { scanBy, type Customer, type Life } from './life.ts';
 import { madeId } from './madeEntries.ts';
 import { dice, type Dice } from './madeLog.ts';
-
-/** How a customer tells: of what is there, of next to nothing, or of things that are not. */
-export type Customer = 'plain' | 'silent' | 'wrong';
 
 /** A bench vehicle that comes to a workshop, and all that is known of it before the first check. */
 export interface ArrivedVehicle {
@@ -49,7 +35,7 @@ const ALWAYS_FITTED: readonly PartId[] = [
   'high-pipe',
 ];
 
-const fittedOn = ({ family }: BenchVehicle): PartId[] => [
+export const fittedOn = ({ family }: BenchVehicle): PartId[] => [
   ...ALWAYS_FITTED,
   ...(family.dpLowSide === 'pipe' ? (['low-pipe'] as const) : []),
   ...(family.backPressureSensor ? (['back-pressure-sensor'] as const) : []),
@@ -211,26 +197,6 @@ export const checkFindings = (
   { vehicle, context }: Pick<ArrivedVehicle, 'vehicle' | 'context'>,
   check: CheckId,
 ): Readonly<Record<string, boolean>> => judgeCheck(check, answerCheck(vehicle, check), context).findings;
-
-/** Whether a family has what can fail. */
-export function canHave({ egts, backPressureSensor, dpLowSide }: BenchFamily, id: FaultId): boolean {
-  if (id.startsWith('egt')) return egts.some((number) => id === `egt${number}-failed`);
-  if (id.startsWith('back-pressure')) return backPressureSensor;
-  return id !== 'low-pipe-blocked' || dpLowSide === 'pipe';
-}
-
-/** One to three faults that do not sit on the same part, each bad enough to be felt. */
-export function feltFaults(d: Dice, family: BenchFamily, counts: readonly number[] = [1, 2, 3]): Fault[] {
-  const faults: Fault[] = [];
-  const wanted = d.pick(counts);
-  while (faults.length < wanted) {
-    const id = d.pick(FAULT_IDS);
-    if (!canHave(family, id) || faults.some((fault) => groupOf(fault.id) === groupOf(id))) continue;
-    const { forms } = FAULTS[id];
-    faults.push({ id, severity: d.between(0.6, 1), ...(forms ? { form: d.pick(forms) } : {}) });
-  }
-  return faults;
-}
 
 /** Vehicle number `seed` of an endless row: a random family at a random distance, with one to three faults. */
 export function faultyVehicle(seed: number, given?: readonly Fault[]): BenchVehicle {

@@ -17,6 +17,7 @@ export { drivenVehicle, type DrivenVehicle } from './randomBenchVehicle.ts';
 export { droppedBurn, type DroppedBurn } from './droppedBurn.ts';
 export { burnMomentOf, watchBench } from './burntVehicle.ts';
 export { provedJob, type Covered, type ProvedJob } from './provedJob.ts';
+export { repairedJob, type RepairedJob } from './repairedJob.ts';
 export { treatedVehicle, type TreatedVehicle } from './treatedVehicle.ts';
 export { livelyDiagnosis, ordinaryDiagnosis, type DiagnosedVehicle } from './closedLoop.ts';
 export { arrivedJob, type ArrivedJob } from './arrivedJob.ts';

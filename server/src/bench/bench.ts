@@ -22,6 +22,7 @@ import { measureHostile } from './hostile.ts';
 import { measureLogs } from './logs.ts';
 import { measureOutlooks } from './outlooks.ts';
 import { measureProofs } from './proofs.ts';
+import { measureRepairs } from './repairs.ts';
 import { measureTreatments } from './treatments.ts';
 
 /**
@@ -152,6 +153,7 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   arrival: measureArrival,
   treatments: measureTreatments,
   proofs: measureProofs,
+  repairs: measureRepairs,
   outlooks: measureOutlooks,
   'first-screen': measureFirstScreen,
   pages: measurePages,

@@ -1,4 +1,4 @@
-import { atTimes, hardly, mostly, often, seldom, sometimes, surely } from './grades.ts';
+import { atTimes, mostly, often, seldom, sometimes, surely } from './grades.ts';
 import type { FindingEntry } from './finding.ts';
 
 /** What people see, hear and know: told by customers, noticed by whoever gets in. Estimates of the trade. */

@@ -53,11 +53,11 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
     <section className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">Cause</h3>
       <ul className="grid gap-2" aria-label="Causes">
-        {open.derived.causes.map(({ cause, state, why, entry }) => (
+        {open.derived.causes.map(({ cause, state, why, entry, forNow }) => (
           <li key={entry.id} className="flex gap-3 items-start">
             <StateMark state={STATE_MARKS[state]} size={20} />
             <span>
-              <b>{sentenceOf(cause)}</b>: {STATE_WORDS[state]}. {why}
+              <b>{sentenceOf(cause)}</b>: {forNow ? 'put right for now' : STATE_WORDS[state]}. {why}
               {state === 'confirmed' || state === 'put-right' ? <OnOthers open={open} /> : null}
               {state === 'confirmed' && canEnter ? (
                 <Button

@@ -1,13 +1,25 @@
 import { useState } from 'react';
+import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
 import type { OpenMatter } from '@white-ember/core/job';
 import { PART_LABELS, type PartId } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
+import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
-const EMPTY = { what: '', part: '' as '' | PartId, name: '', number: '', supplier: '', due: '' };
+const EMPTY = {
+  what: '',
+  cause: '',
+  part: '' as '' | PartId,
+  name: '',
+  number: '',
+  supplier: '',
+  due: '',
+};
+/** Of the likely ones so many are named first. */
+const NAMED_FIRST = 6;
 
 /** Repairs that hold for now and what broke: open until they are settled, with the part on order. */
 export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
@@ -15,10 +27,15 @@ export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: 
   const { form, done } = useDraftForm(`temporary ${open.job.id}`, EMPTY);
   const [problems, setProblems] = useState<Record<string, string>>({});
   const repairs = open.derived.open.filter(({ kind }) => kind !== 'choice');
-  const submit = form.handleSubmit(async ({ what, part, name, number, supplier, due }) => {
+  const diagnosis = useDiagnosis(open);
+  const found = open.derived.causes.filter(({ state }) => state === 'confirmed').map(({ cause }) => cause);
+  const likely = (diagnosis?.posterior.causes ?? []).slice(0, NAMED_FIRST).map(({ id }) => id);
+  const causes = [...new Set([...found, ...likely, ...KNOWN_CAUSES.map(({ id }) => id)])];
+  const submit = form.handleSubmit(async ({ what, cause, part, name, number, supplier, due }) => {
     const wrong = await addEntry({
       kind: 'temporary-repair',
       what,
+      ...(cause === '' ? {} : { cause }),
       ...(part === '' ? {} : { part }),
       ...(name === ''
         ? {}
@@ -53,6 +70,16 @@ export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: 
           >
             <Field label="What was done for now" className="sm:col-span-2" error={problems['what']}>
               <input className="input-box" {...form.register('what')} />
+            </Field>
+            <Field label="What it ends for now" hint="What that held off is released">
+              <select className="input-box" {...form.register('cause')}>
+                <option value="">no cause that is known</option>
+                {causes.map((id) => (
+                  <option key={id} value={id}>
+                    {sentenceOf(id)}
+                  </option>
+                ))}
+              </select>
             </Field>
             <Field label="Part of the line">
               <select className="input-box" {...form.register('part')}>

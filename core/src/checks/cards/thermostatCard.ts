@@ -1,0 +1,73 @@
+import { against, between, NOTHING, type CheckCard } from '../card.ts';
+import { findPlateau } from '../measuring/plateau.ts';
+
+/** A thermostat that closes rests some degrees above where an engine counts as warm; a little below its own mark it may be either. */
+const THERMOSTAT = { blamedC: 2, clearedC: 5 } as const;
+
+export const thermostat: CheckCard = {
+  id: 'thermostat',
+  outcomes: ['coolant-cool'],
+  otherwise: 'coolant-warm',
+  minutes: 12,
+  cost: 0,
+  by: 'measured',
+  needs: ['scan-tool'],
+  cautions: ['running-engine'],
+  steps: [
+    'Warm it by driving or by a raised speed, heater off, until the coolant does not rise any more; then record two minutes or more.',
+    'Judge where it comes to rest, never a warm-up.',
+  ],
+  fields: [
+    {
+      kind: 'rows',
+      id: 'coolant',
+      label: 'Coolant',
+      columns: [
+        { label: 'Seconds', unit: 's', possible: between(0, 7200, 'Seconds from the first reading on?') },
+        {
+          label: 'Coolant',
+          unit: 'degC',
+          live: 'coolantTemp',
+          possible: between(-40, 130, 'Is it the coolant?'),
+        },
+      ],
+      records: { role: 'coolantTemp', seconds: 180 },
+    },
+  ],
+  judge: (read, { limits }) => {
+    const rows = read.rows('coolant');
+    if (rows.length === 0) return NOTHING;
+    const plateau = findPlateau(
+      rows.map(([at = 0]) => at),
+      rows.map(([, value = 0]) => value),
+    );
+    if (!plateau.ok)
+      return { ...NOTHING, sentences: [`${plateau.failure.field} ${plateau.failure.requirement}.`] };
+    const { reached, value, goesTo, perMinute } = plateau.value;
+    const low = limits.coolantWarmC;
+    const blamed = low + THERMOSTAT.blamedC;
+    const cleared = low + THERMOSTAT.clearedC;
+    const cool = value < blamed && reached;
+    const rising = !reached && value < cleared;
+    const between = reached && value >= blamed && value < cleared;
+    return {
+      findings: rising || between ? {} : { 'coolant-cool': cool },
+      figures: [
+        against(reached ? 'Comes to rest at' : 'Stands at', value, { unit: 'degC', low: blamed }),
+        { label: 'Rises in a minute by', value: perMinute, unit: 'degC', state: 'plain' },
+        ...(reached
+          ? []
+          : [{ label: 'On its way to', value: goesTo, unit: 'degC', state: 'plain' } as const]),
+      ],
+      sentences: [
+        rising
+          ? 'It still rises: a thermostat is blamed from where it comes to rest, not from a warm-up. Go on.'
+          : cool
+            ? `It comes to rest below ${blamed} °C: the thermostat does not close, and a regeneration is held off.`
+            : between
+              ? `Between ${blamed} and ${cleared} °C it is neither blamed nor cleared: look again after a drive under load.`
+              : 'Warm enough.',
+      ],
+    };
+  },
+};
