@@ -30,7 +30,7 @@ export interface Explanation {
 
 const SHOWN = 8;
 /** A set less probable than this adds no digit to an explanation; there are thousands. */
-const LEAST = 1e-6;
+const LEAST = 1e-5;
 
 /**
  * Sets of causes gathered by their roots, the most probable first: what one repair ends needs no telling apart. Something is behind

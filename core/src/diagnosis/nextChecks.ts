@@ -38,8 +38,8 @@ export function evidenceOfOutcome(check: CheckNode, outcome: string): Evidence {
 
 const xlog2 = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
 
-/** Of many sets the least probable are left aside as long as all of them together hold under a thousandth. */
-const HELD = 0.999;
+/** Of many sets the least probable are left aside as long as all of them together hold under a hundredth. */
+const HELD = 0.99;
 
 /** The sets of forms that a ranking goes by, in the order of the sets of causes that they are. */
 function likelySets({ sets: { causesOf }, weights, total }: Weighed): Int32Array {
@@ -64,7 +64,7 @@ export function rankChecks(
   lossOf?: (chance: (cause: string) => number) => number,
 ): RankedCheck[] {
   const { network, evidence, forms, sets, weights, total } = weighed;
-  const { none, members, causesOf, ofCauses } = sets;
+  const { none, members } = sets;
   const likely = likelySets(weighed);
   const causeIndex = new Map(network.causes.map(({ id }, i) => [id, i]));
   const count = network.causes.length;
@@ -77,17 +77,10 @@ export function rankChecks(
         })
       : 0;
   // Doubt is over causes: in which form one comes is worth no minute.
-  const now = tally(1, count);
-  let before = -1;
-  for (const s of likely) {
-    const at = causesOf[s] as number;
-    if (at !== before) closeSet(now, ofCauses[before] ?? []);
-    before = at;
-    now.own[0] = (now.own[0] as number) + (weights[s] as number) / total;
-  }
-  closeSet(now, ofCauses[before] ?? []);
-  const whole = now.mass[0] as number;
-  const lossNow = lossFor(now.held[0] as Float64Array, whole);
+  const groups = groupsOf(weighed, likely, count);
+  const whole = groups.mass;
+  const lossNow = lossFor(groups.held, whole);
+  const entropyNow = xlog2(whole) - groups.sharp;
   const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
   const neutral = (chances: Float64Array): Float64Array => Float64Array.of(...chances, 1);
   const ranked = checks.flatMap((check): RankedCheck[] => {
@@ -97,17 +90,15 @@ export function rankChecks(
       const one = oddsOf(network, forms, byId.get(id) as FindingNode);
       return { ...one, silent: neutral(one.silent), open: neutral(one.open) };
     });
+    const bears = new Uint8Array(count);
+    forms.forEach(({ cause }, i) => {
+      if (odds.some(({ silent, open: opening }) => silent[i] !== 1 || opening[i] !== 1)) bears[cause] = 1;
+    });
     const then = tally(odds.length + 1, count);
     const { own } = then;
-    let last = -1;
-    for (const s of likely) {
-      const at = causesOf[s] as number;
-      if (at !== last) closeSet(then, ofCauses[last] ?? []);
-      last = at;
-      const a = members[3 * s] ?? none;
-      const b = members[3 * s + 1] ?? none;
-      const c = members[3 * s + 2] ?? none;
-      let rest = (weights[s] as number) / total;
+    /** Each outcome in turn, and what is left for the last word, out of a weight. */
+    const share = (weight: number, a: number, b: number, c: number): void => {
+      let rest = weight;
       for (let k = 0; k < odds.length; k++) {
         const { quiet, clear, silent, open: opening } = odds[k] as (typeof odds)[number];
         const seen =
@@ -120,10 +111,29 @@ export function rankChecks(
         rest -= seen;
       }
       own[odds.length] = (own[odds.length] as number) + rest;
+    };
+    const aside = { mass: 0, sharp: 0, held: new Float64Array(count) };
+    for (const { causes, mass, from, to } of groups.list) {
+      if (!causes.some((i) => bears[i] === 1)) continue;
+      aside.mass += mass;
+      aside.sharp += xlog2(mass);
+      for (const i of causes) aside.held[i] = (aside.held[i] as number) + mass;
+      for (let l = from; l < to; l++) {
+        const s = likely[l] as number;
+        share(
+          (weights[s] as number) / total,
+          members[3 * s] ?? none,
+          members[3 * s + 1] ?? none,
+          members[3 * s + 2] ?? none,
+        );
+      }
+      closeSet(then, causes);
     }
-    closeSet(then, ofCauses[last] ?? []);
+    // All others share alike: none of their causes bears on any outcome.
+    share(1, none, none, none);
+    closeRest(then, groups, aside);
     // H(sets | outcome), weighted: Σ over outcomes of m·log m − Σ p·log p.
-    const bits = Math.max(0, entropyOf(now) - entropyOf(then));
+    const bits = Math.max(0, entropyNow - entropyOf(then));
     const lossThen = then.held.reduce(
       (sum, held, k) => sum + (then.mass[k] as number) * lossFor(held, then.mass[k] as number),
       0,
@@ -174,6 +184,67 @@ function closeSet(tallied: Tally, causes: readonly number[]): void {
     mass[k] = (mass[k] as number) + its;
     for (const i of causes) by[i] = (by[i] as number) + its;
     tallied.sharp += xlog2(its);
+  }
+}
+
+/** The likely sets of forms by the set of causes that they are, with what they come to all together. */
+interface Groups {
+  readonly list: readonly {
+    readonly causes: readonly number[];
+    readonly mass: number;
+    /** Its sets of forms, by their places among the likely ones. */
+    readonly from: number;
+    readonly to: number;
+  }[];
+  readonly mass: number;
+  /** Σ p·log p over sets of causes. */
+  readonly sharp: number;
+  /** Of the sets that hold each cause. */
+  readonly held: Float64Array;
+}
+
+function groupsOf({ sets, weights, total }: Weighed, likely: Int32Array, count: number): Groups {
+  const list: { causes: readonly number[]; mass: number; from: number; to: number }[] = [];
+  let before = -1;
+  likely.forEach((s, l) => {
+    const at = sets.causesOf[s] as number;
+    const weight = (weights[s] as number) / total;
+    const last = list.at(-1);
+    if (last && at === before) {
+      last.mass += weight;
+      last.to = l + 1;
+    } else list.push({ causes: sets.ofCauses[at] ?? [], mass: weight, from: l, to: l + 1 });
+    before = at;
+  });
+  const held = new Float64Array(count);
+  let [mass, sharp] = [0, 0];
+  for (const one of list) {
+    mass += one.mass;
+    sharp += xlog2(one.mass);
+    for (const i of one.causes) held[i] = (held[i] as number) + one.mass;
+  }
+  return { list, mass, sharp, held };
+}
+
+/**
+ * All sets but those that were gone through: of each the outcomes have the same shares b, so that Σ w·b·log(w·b) over them is
+ * b·Σ w·log w + b·log b·Σ w.
+ */
+function closeRest(
+  tallied: Tally,
+  groups: Groups,
+  aside: { readonly mass: number; readonly sharp: number; readonly held: Float64Array },
+): void {
+  const { own, mass, held } = tallied;
+  const [restMass, restSharp] = [groups.mass - aside.mass, groups.sharp - aside.sharp];
+  for (let k = 0; k < own.length; k++) {
+    const b = own[k] as number;
+    const by = held[k] as Float64Array;
+    own[k] = 0;
+    mass[k] = (mass[k] as number) + b * restMass;
+    for (let i = 0; i < by.length; i++)
+      by[i] = (by[i] as number) + b * ((groups.held[i] as number) - (aside.held[i] as number));
+    tallied.sharp += b * restSharp + xlog2(b) * restMass;
   }
 }
 
