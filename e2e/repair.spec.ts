@@ -42,6 +42,9 @@ test('a blocked pipe behind a new sensor before the turbine: found by one readin
 
   const next = page.getByRole('region', { name: 'Next step' });
   await expect(next).toContainText(/Pipes: |Hoses/);
+  // One key leads to it from wherever the hands are.
+  await page.keyboard.press('n');
+  await expect(page).toHaveURL(/stage=checks/);
   await addEntries(page, site, id, [
     {
       kind: 'check',

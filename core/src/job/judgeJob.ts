@@ -191,6 +191,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
       100 * chance('soot-loaded') < limits.counterLeftHighPercent &&
       (100 * chance('counter-not-reset') >= limits.settledByLookPercent ||
         countsWhatWasNotThere(derived, geometry, { ...facts, limits })),
+    Math.max(0, ...entriesOfKind(derived.entries, 'reading').map(happenedAt)),
   );
   const [next, ...then] = nextSteps({
     likely: diagnosis.posterior.causes.filter(
@@ -360,9 +361,9 @@ function notJudged(
 }
 
 /** A counter that was left high after a clean elsewhere, with a pressure that is low, may be set back though nothing was cleaned here. */
-const withCounter = (resets: readonly ResetStep[], leftHigh: boolean): ResetStep[] =>
+const withCounter = (resets: readonly ResetStep[], leftHigh: boolean, readMs: number): ResetStep[] =>
   resets.map((step) =>
-    step.reset === 'reset-soot' && leftHigh
+    step.reset === 'reset-soot' && leftHigh && (step.done === undefined || happenedAt(step.done) < readMs)
       ? {
           ...step,
           need: 'due',

@@ -30,8 +30,8 @@ export const SHOWN_BY: Readonly<Record<string, readonly (readonly [check: string
     ['absolute-agree', 'absolutes-agree'],
   ],
   'manifold-sensor-failed': [
-    ['absolute-agree', 'absolutes-agree'],
     ['pipe-response', 'response-quick'],
+    ['absolute-agree', 'absolutes-agree'],
   ],
   'egt1-failed': [
     ['egt-cold-soak', 'soak-alike'],
@@ -72,6 +72,15 @@ export const SHOWN_BY: Readonly<Record<string, readonly (readonly [check: string
   'glow-plugs-failed': [['glow', 'glow-good']],
   'oil-counter': [['oil', 'oil-good']],
   'thermostat-stuck-open': [['thermostat', 'coolant-warm']],
+};
+
+/** A sensor that stands still at the air’s pressure agrees at rest: where that was seen, another look has to show it gone. */
+const NOT_IF_FOUND: Readonly<Record<string, readonly [check: string, found: readonly string[]]>> = {
+  'manifold-sensor-failed': ['absolute-agree', ['map-no-response', 'manifold-still']],
+  'back-pressure-sensor-failed': [
+    'absolute-agree',
+    ['ebp-no-response', 'back-pressure-still', 'back-pressure-blind'],
+  ],
 };
 
 /**
@@ -125,8 +134,14 @@ export function repairEvidence(
   const known = putRight.filter((cause) => SHOWN_BY[cause] !== undefined);
   const since = repairedAt(entries);
   if (known.length === 0 || since === 0) return undefined;
+  const found = (finding: string): boolean =>
+    entriesOfKind(entries, 'check').some(({ body }) => body.outcome === finding) ||
+    entriesOfKind(entries, 'reading').some(
+      ({ body }) => body.origin.type === 'log' && body.origin.findings.includes(finding),
+    );
   const items = known.map((cause): Evidence => {
-    const ways = SHOWN_BY[cause] ?? [];
+    const not = NOT_IF_FOUND[cause];
+    const ways = (SHOWN_BY[cause] ?? []).filter(([check]) => check !== not?.[0] || !not[1].some(found));
     const made = checks.filter(
       ({ entry }) => happenedAt(entry) >= since && ways.some(([check]) => check === entry.body.check),
     );

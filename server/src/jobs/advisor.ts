@@ -122,6 +122,8 @@ export class Advisor {
       return;
     }
     const { advice, fault } = await this.#ask({ id: waiting.id, facts: known.facts });
+    // Whoever closes ends the thread: that job is found again.
+    if (this.#closing.signal.aborted) return;
     if (!advice) {
       this.#failed.set(waiting.id, waiting.entry_count);
       this.#log.error({ job: waiting.id, fault }, 'a job could not be judged');

@@ -149,6 +149,36 @@ export const CONSEQUENCE_CHAINS: readonly Chain[] = [
     steps: ['regenerations that do not end put fuel into the oil'],
   },
   {
+    cause: 'downstream-restricted',
+    consequence: 'back-pressure-sensor-failed',
+    steps: ['more stands before the turbine than the sensor is made for'],
+  },
+  {
+    cause: 'catalyst-restricted',
+    consequence: 'back-pressure-sensor-failed',
+    steps: ['more stands before the turbine than the sensor is made for'],
+  },
+  {
+    cause: 'soot-loaded',
+    consequence: 'back-pressure-sensor-failed',
+    steps: ['more stands before the turbine than the sensor is made for'],
+  },
+  {
+    cause: 'back-pressure-pipe-blocked',
+    consequence: 'vanes-stuck',
+    steps: ['the computer does not see the pressure; the vanes are hardly moved and soot up'],
+  },
+  {
+    cause: 'back-pressure-sensor-failed',
+    consequence: 'vanes-stuck',
+    steps: ['the computer does not see the pressure; the vanes are hardly moved and soot up'],
+  },
+  {
+    cause: 'back-pressure-pipe-blocked',
+    consequence: 'soot-loaded',
+    steps: ['boost and recirculation are set blindly; soot'],
+  },
+  {
     cause: 'injector-over-fuelling',
     consequence: 'oil-counter',
     steps: ['fuel that does not burn runs down the cylinder into the oil'],

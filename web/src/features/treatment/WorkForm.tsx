@@ -153,8 +153,12 @@ export function WorkForm({ open }: { open: OpenJob }) {
       {heldBy.length > 0 ? (
         <div className="sm:col-span-2">
           <Notice title="Not advised as it stands">
-            {heldBy.join('. ')}. Enter it only if it was done all the same, with whatever tool: the advice is
-            kept with it.
+            <ul className="list-disc pl-5 mb-1">
+              {heldBy.map((text) => (
+                <li key={text}>{text}</li>
+              ))}
+            </ul>
+            Enter it only if it was done all the same, with whatever tool: the advice is kept with it.
           </Notice>
         </div>
       ) : null}
