@@ -74,13 +74,18 @@ export const SHOWN_BY: Readonly<Record<string, readonly (readonly [check: string
   'thermostat-stuck-open': [['thermostat', 'coolant-warm']],
 };
 
-/** A sensor that stands still at the air’s pressure agrees at rest: where that was seen, another look has to show it gone. */
-const NOT_IF_FOUND: Readonly<Record<string, readonly [check: string, found: readonly string[]]>> = {
-  'manifold-sensor-failed': ['absolute-agree', ['map-no-response', 'manifold-still']],
-  'back-pressure-sensor-failed': [
-    'absolute-agree',
-    ['ebp-no-response', 'back-pressure-still', 'back-pressure-blind'],
-  ],
+/**
+ * What does not show a repair where this was seen: a sensor that stands still at the air’s pressure agrees at rest, and one that is off
+ * by an amount follows as quickly as a right one.
+ */
+const NOT_IF_FOUND: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>> = {
+  'manifold-sensor-failed': {
+    'absolute-agree': ['map-no-response', 'manifold-still'],
+    'pipe-response': ['map-key-on-mismatch', 'manifold-off'],
+  },
+  'back-pressure-sensor-failed': {
+    'absolute-agree': ['ebp-no-response', 'back-pressure-still', 'back-pressure-blind'],
+  },
 };
 
 /**
@@ -140,8 +145,9 @@ export function repairEvidence(
       ({ body }) => body.origin.type === 'log' && body.origin.findings.includes(finding),
     );
   const items = known.map((cause): Evidence => {
-    const not = NOT_IF_FOUND[cause];
-    const ways = (SHOWN_BY[cause] ?? []).filter(([check]) => check !== not?.[0] || !not[1].some(found));
+    const ways = (SHOWN_BY[cause] ?? []).filter(
+      ([check]) => NOT_IF_FOUND[cause]?.[check]?.some(found) !== true,
+    );
     const made = checks.filter(
       ({ entry }) => happenedAt(entry) >= since && ways.some(([check]) => check === entry.body.check),
     );

@@ -62,6 +62,7 @@ class NextStepHand {
   readonly #vehicle: BenchVehicle;
   readonly #fault: FaultId;
   readonly steps: string[] = [];
+  #asked = 0;
 
   constructor(vehicle: BenchVehicle, fault: FaultId) {
     this.#vehicle = vehicle;
@@ -140,10 +141,10 @@ class NextStepHand {
     });
   }
 
-  /** Its own check again: the first of those that show it and need no night. */
+  /** Its own check again: one after the other of those that show it and need no night. */
   #ownCheck(): void {
-    const ways = SHOWN_BY[this.#fault] ?? [];
-    const [check] = ways.map(([id]) => id).filter((id) => id !== 'egt-cold-soak');
+    const ways = (SHOWN_BY[this.#fault] ?? []).map(([id]) => id).filter((id) => id !== 'egt-cold-soak');
+    const check = ways[this.#asked++ % ways.length];
     const known = CHECK_IDS.find((id) => id === check);
     if (known) this.check(known);
   }
