@@ -159,10 +159,11 @@ export function repairEvidence(
     );
     return {
       id: 'repair',
-      state: good ? 'shown' : bad ? 'failed' : 'open',
-      text: good
-        ? `Put right, and its own check is good since: ${nameOf(cause)}`
-        : `Its own check, good after the repair: ${nameOf(cause)}`,
+      state: bad ? 'failed' : good ? 'shown' : 'open',
+      text:
+        good && !bad
+          ? `Put right, and its own check is good since: ${nameOf(cause)}`
+          : `Its own check, good after the repair: ${nameOf(cause)}`,
       ...(good || bad ? {} : { ask: 'Make the check that found it again' }),
     };
   });
