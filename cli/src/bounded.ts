@@ -7,6 +7,10 @@ import { openTimeLimitMs, readMemoryLimitBytes } from '@white-ember/core/reading
 const MARK = 'WHITE_EMBER_BOUNDED';
 /** Commands that read files; their files are the arguments that are files. */
 const READS_FILES = new Set(['analyse', 'convert', 'verify', 'diagnose', 'burn', 'judge', 'verify-ledger']);
+/** Reads one file of JSON and nothing that it names. */
+const READS_JSON_ONLY = 'judge';
+/** So little JSON neither fills nor freezes anything: another process for it would only be waited for. */
+const LITTLE_JSON_BYTES = 64 * 1024;
 /** What is worked out from a log once it is read, beside reading it. */
 const JUDGING_BYTES = 250 * 1024 * 1024;
 
@@ -29,6 +33,7 @@ export async function runWithinLimits(args: readonly string[]): Promise<number |
   if (process.env[MARK] === '1' || program === undefined || !READS_FILES.has(args[0] ?? '')) return undefined;
   const files = args.slice(1).filter((arg) => sizeOf(arg) > 0);
   const bytes = files.reduce((sum, file) => sum + sizeOf(file), 0);
+  if (args[0] === READS_JSON_ONLY && bytes <= LITTLE_JSON_BYTES) return undefined;
   const limits = {
     timeMs: openTimeLimitMs(bytes),
     memoryBytes: readMemoryLimitBytes(bytes) + JUDGING_BYTES,

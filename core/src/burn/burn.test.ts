@@ -243,6 +243,24 @@ describe('what makes a bed hotter', () => {
     expect(peaks[2]).toBeGreaterThan(1000);
   });
 
+  it('finds the worst moment of a drop in a coarse bed as in a fine one', () => {
+    fc.assert(
+      fc.property(plans, (plan) => {
+        const scenario = plannedBurn(plan);
+        const idle = idleExhaust(2);
+        const fine = { mostFiner: 2 };
+        const { planned, worst } = valueOf(worstDropToIdle(scenario, idle, DEFAULT_LIMITS, fine));
+        const peaks = [0.03, 0.08, 0.15, 0.25, 0.4].flatMap((share) => {
+          const i = planned.series.sootG.findIndex((grams) => grams <= (1 - share) * plan.sootG);
+          const atS = planned.series.timeS[i];
+          return atS === undefined ? [] : [run(withDropToIdle(scenario, atS, idle), fine).peakBedC];
+        });
+        expect(worst.peakBedC / Math.max(planned.peakBedC, ...peaks)).toBeGreaterThan(0.99);
+      }),
+      { numRuns: someRuns(20) },
+    );
+  });
+
   it('a drop to idle just after ignition adds hundreds of degrees; cordierite runs hotter still', () => {
     const drop = (material: 'silicon-carbide' | 'cordierite') =>
       valueOf(

@@ -373,12 +373,18 @@ const withCounter = (resets: readonly ResetStep[], leftHigh: boolean, readMs: nu
       : step,
   );
 
-const byModel =
-  (limits: Limits): ForecastOf =>
-  (burn) => {
-    const forecast = forecastBurn(burn, limits);
-    return forecast.ok ? forecast.value : undefined;
+/** Asks the burn model once for each burn: what is treated and what is set back mostly mean the same one. */
+function byModel(limits: Limits): ForecastOf {
+  const asked = new Map<string, BurnForecast | undefined>();
+  return (burn) => {
+    const key = JSON.stringify([burn.plan, burn.displacementL]);
+    if (!asked.has(key)) {
+      const forecast = forecastBurn(burn, limits);
+      asked.set(key, forecast.ok ? forecast.value : undefined);
+    }
+    return asked.get(key);
   };
+}
 
 /**
  * What holds clearing or setting back off: what is cleared can release a burn, so the drop to idle of that burn counts. The model is

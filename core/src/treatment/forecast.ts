@@ -75,7 +75,7 @@ export function burnOfJob(
 
 /** What the burn would do, and the worst drop to idle in it. Some tenths of a second of work: not for the main thread. */
 export function forecastBurn({ plan, displacementL }: JobBurn, limits: Limits): Result<BurnForecast> {
-  const drop = worstDropToIdle(plannedBurn(plan), idleExhaust(displacementL), limits, { mostFiner: 4 });
+  const drop = worstDropToIdle(plannedBurn(plan), idleExhaust(displacementL), limits, { mostFiner: 2 });
   if (!drop.ok) return drop;
   const { planned, worst } = drop.value;
   return success({
