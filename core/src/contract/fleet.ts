@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '../ledger/index.ts';
 import { comeBackSchema, vehicleOutlookSchema } from '../outlook/index.ts';
+import { adviceSchema } from './advice.ts';
 
 export const FLEET_ORDERS = ['due', 'comes-back'] as const;
 
@@ -18,6 +19,8 @@ export const fleetVehicleSchema = z.object({
   family: z.string(),
   customerName: z.string().optional(),
   told: vehicleOutlookSchema,
+  /** Its job that is open, with what that waits for as soon as it is worked out. */
+  openJob: z.object({ id: idSchema, advice: adviceSchema.optional() }).optional(),
 });
 export type FleetVehicle = z.infer<typeof fleetVehicleSchema>;
 

@@ -51,6 +51,8 @@ export interface JobJudgement {
   /** Something is known beside a complaint. */
   readonly known: boolean;
   readonly diagnosis: Diagnosis;
+  /** The likeliest cause, where one stands out. */
+  readonly standsOut?: { readonly cause: string; readonly probability: number };
   readonly next: Step | undefined;
   readonly then: readonly Step[];
   readonly choice: readonly OfferedTreatment[];
@@ -232,10 +234,14 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     sentence: sentenceOf,
     limits,
   });
+  const [likeliest] = known ? diagnosis.posterior.causes : [];
   return {
     derived,
     known,
     diagnosis,
+    ...(likeliest && 100 * likeliest.probability >= limits.standsOutPercent
+      ? { standsOut: { cause: likeliest.id, probability: likeliest.probability } }
+      : {}),
     next,
     then: then.slice(0, MOST_THEN),
     // What may be done stands before what may not.

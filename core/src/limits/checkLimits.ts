@@ -30,6 +30,33 @@ export const CHECK_LIMITS = {
     reason:
       'A sound membrane comes back the way it went; more is a sticking one, or a pump that still leaked.',
   },
+  gaugeClearPercent: {
+    label: 'Gauge: a line is clear up to, of the limit of its port',
+    unit: '%',
+    value: 70,
+    low: 20,
+    high: 100,
+    group: 'check',
+    reason: 'A needle that pulses reads a quarter off: what lies between is neither clear nor blocked.',
+  },
+  thermostatBlamedAboveC: {
+    label: 'Thermostat: stuck open where it rests under the mark of a warm engine and',
+    unit: '°C',
+    value: 2,
+    low: 0,
+    high: 15,
+    group: 'check',
+    reason: 'One that closes rests some degrees above that mark.',
+  },
+  thermostatClearedAboveC: {
+    label: 'Thermostat: sound where it rests above the mark of a warm engine and',
+    unit: '°C',
+    value: 5,
+    low: 0,
+    high: 25,
+    group: 'check',
+    reason: 'A coolant sensor is two or three degrees off: what lies between is neither.',
+  },
   supplyLowV: {
     label: 'Supply of a sensor, low below',
     unit: 'V',

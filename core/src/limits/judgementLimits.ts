@@ -69,6 +69,20 @@ export const JUDGEMENT_LIMITS = {
     75,
     'Then repair, not more looks, is what brings the job on.',
   ),
+  standsOutPercent: chance(
+    'A cause stands in the list of jobs from',
+    50,
+    'A line has room for one: it should be the likelier half.',
+  ),
+  heldFromRpm: {
+    label: 'A speed counts as held from',
+    unit: 'rpm',
+    value: 1500,
+    low: 900,
+    high: 2500,
+    group: 'judgement',
+    reason: 'Below it the flow of any engine is too small to tell a filter by; heavy ones are held at it.',
+  },
   worthPerMinute: {
     label: 'A check is worth its time where each minute avoids a loss of at least',
     unit: '€/min',

@@ -145,14 +145,12 @@ function beforeUnbelievable(
   ];
 }
 
-/** From here on a speed is a hold, rpm. */
-const HELD_FROM_RPM = 1500;
-const isHeld = ({ kind, rpm }: Readings[number]['samples'][number]): boolean =>
-  kind !== 'snap' && rpm >= HELD_FROM_RPM;
-
 /** It was held before and only idled after: the flow of idle is too small to prove by where more was possible. */
-const holdsMissing = ({ before, after }: ProofReadings): boolean =>
-  before.some(({ samples }) => samples.some(isHeld)) && !after.some(({ samples }) => samples.some(isHeld));
+function holdsMissing({ before, after }: ProofReadings, { heldFromRpm }: Limits): boolean {
+  const holds = (readings: Readings): boolean =>
+    readings.some(({ samples }) => samples.some(({ kind, rpm }) => kind !== 'snap' && rpm >= heldFromRpm));
+  return holds(before) && !holds(after);
+}
 
 const notTheFilter = ({ pathChanged = '' }: ProofReadings, judgements: readonly Judgement[]): Proof => ({
   verdict: 'proved',
@@ -253,7 +251,7 @@ export function judgeProof(
       judgements,
     };
   }
-  if (holdsMissing(readings))
+  if (holdsMissing(readings, limits))
     return {
       verdict: 'better',
       nothingToRemove: false,

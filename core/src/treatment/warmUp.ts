@@ -104,8 +104,6 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
       };
 }
 
-/** A hold is one from here on, rpm: idle restriction is lost in the noise of the sensor. */
-const HELD_FROM_RPM = 1500;
 const POINT_EVERY_S = 3;
 
 /**
@@ -122,7 +120,7 @@ export function warmUpPoints(
   const points: WarmUpPoint[] = [];
   for (let { fromS: atS } = span; atS <= span.toS; atS += POINT_EVERY_S) {
     const [rpm, dp, air] = [read('engineSpeed', atS), read('dpfDeltaP', atS), read('massAirFlow', atS)];
-    if (rpm === undefined || dp === undefined || air === undefined || rpm < HELD_FROM_RPM) continue;
+    if (rpm === undefined || dp === undefined || air === undefined || rpm < limits.heldFromRpm) continue;
     const [before, after] = [read('egt3', atS), read('egt4', atS)];
     const known = [before, after].filter((value) => value !== undefined);
     const temperatureC =

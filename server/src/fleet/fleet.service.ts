@@ -1,8 +1,9 @@
 import type { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import type { FleetCauses, FleetPage, fleetQuerySchema } from '@white-ember/core/contract';
+import type { Advice, FleetCauses, FleetPage, fleetQuerySchema } from '@white-ember/core/contract';
 import { causeNow, FORMER_CAUSES } from '@white-ember/core/diagnosis';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
+import { ADVICE_NOW } from '../jobs/advisor.ts';
 import { limitsInForce } from '../limits/limits.service.ts';
 import { refreshOutlooks } from '../outlook/outlook.service.ts';
 
@@ -18,6 +19,8 @@ interface FleetRow {
   family: string;
   customer: string | null;
   told: VehicleOutlook;
+  job_id: string | null;
+  advice: Advice | null;
 }
 
 /** Vehicles by who is next, or by who is likeliest to come back; outlooks that are not up to date are made on the way. */
@@ -30,8 +33,11 @@ export async function fleetPage(
   const scope = [workshopId, family ?? null];
   const ofFamily = '($2::text IS NULL OR v.family = $2)';
   const rows = await db.query<FleetRow[]>(
-    `SELECT v.id, v.plate, v.model, v.family, c.name AS customer, o.told
+    `SELECT v.id, v.plate, v.model, v.family, c.name AS customer, o.told, j.id AS job_id, j.advice
        FROM vehicle_outlook o JOIN vehicle v ON v.id = o.vehicle_id LEFT JOIN customer c ON c.id = v.customer_id
+            LEFT JOIN LATERAL (
+              SELECT id, ${ADVICE_NOW} AS advice FROM job
+               WHERE vehicle_id = v.id AND (summary->>'signedOff') = 'false' ORDER BY last_entry_at DESC LIMIT 1) j ON true
       WHERE o.workshop_id = $1 AND o.due_km IS NOT NULL AND ${ofFamily}
       ORDER BY ${ORDER[order]} LIMIT $3 OFFSET $4`,
     [...scope, limit, offset],
@@ -43,9 +49,10 @@ export async function fleetPage(
     scope,
   );
   return {
-    vehicles: rows.map(({ customer, ...row }) => ({
+    vehicles: rows.map(({ customer, job_id: jobId, advice, ...row }) => ({
       ...row,
       ...(customer === null ? {} : { customerName: customer }),
+      ...(jobId === null ? {} : { openJob: { id: jobId, ...(advice ? { advice } : {}) } }),
     })),
     known: counts.known,
     unknown: counts.vehicles - counts.known,

@@ -204,3 +204,22 @@ describe('tasks', () => {
     expect(names(await calendar())).toEqual(names(text));
   });
 });
+
+describe('a vehicle of the fleet that is in work', () => {
+  it('says what its job’s line says, and nothing that is not worked out', async () => {
+    const advice = {
+      next: { do: 'read', title: 'Read the pressure', why: 'Nothing was read.' },
+      likely: { cause: 'soot-loaded', probability: 0.8 },
+      drive: 'limited',
+      by: 'this version',
+    };
+    const id = await job(mine, vehicles.slow, 100, [{ kind: 'complaint', text: 'Back' }]);
+    const openJob = async (): Promise<FleetPage['vehicles'][number]['openJob']> =>
+      (await settled()).vehicles.find((one) => one.id === vehicles.slow)?.openJob;
+    expect(await openJob()).toEqual({ id });
+    await app.db.query('UPDATE job SET advice = $2, advice_of = entry_count WHERE id = $1', [id, advice]);
+    expect(await openJob()).toEqual({ id, advice });
+    await mine.technician.post(`/api/jobs/${id}/entries`, entry({ kind: 'note', text: 'More' }));
+    expect(await openJob()).toEqual({ id });
+  });
+});

@@ -188,7 +188,6 @@ const keepAdvice = (
     [id, entryCount, advice, seen],
   );
 
-/** A number that no entry has and that was not there before: whoever judges it just now does not keep what is old already. */
 /** What stands of a job in lists: nothing while it is not worked out for its last entry, or the job is over. */
 export const ADVICE_NOW = `CASE WHEN advice_of = entry_count AND (summary->>'signedOff') = 'false' THEN advice END`;
 
@@ -200,6 +199,7 @@ export async function adviceNow(manager: EntityManager, id: string): Promise<Adv
   return row?.advice ?? undefined;
 }
 
+/** A number that no entry has and that was not there before: whoever judges it just now does not keep what is old already. */
 const CHANGED = 'LEAST(coalesce(advice_of, 0), 0) - 1';
 
 /** What was worked out by other limits or another vehicle is worked out anew. */

@@ -7,8 +7,6 @@ export const GAUGE = between(
   'Is it a gauge pressure, above the air outside, in the unit that is shown?',
 );
 
-/** Up to this share of its limit a line is clear. */
-const CLEAR_SHARE = 0.7;
 /** No idle is above this, rpm. */
 const WARM_IDLE_RPM = 1100;
 
@@ -82,7 +80,7 @@ export const gauge: CheckCard = {
     const isHigh = (limit !== undefined && mean > limit) || snapHigh;
     // Before the filter the flow of idle is too small to prove that nothing is in its way.
     // A clear line stays well below it: what lies between is neither.
-    const clear = limit !== undefined && mean <= CLEAR_SHARE * limit;
+    const clear = limit !== undefined && mean <= (limits.gaugeClearPercent / 100) * limit;
     const decided = isHigh || (clear && (turbine || !idle));
     return {
       findings: decided ? { 'gauge-high': isHigh } : {},

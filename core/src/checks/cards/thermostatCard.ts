@@ -1,9 +1,6 @@
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
 import { findPlateau } from '../measuring/plateau.ts';
 
-/** A thermostat that closes rests some degrees above where an engine counts as warm; a little below its own mark it may be either. */
-const THERMOSTAT = { blamedC: 2, clearedC: 5 } as const;
-
 export const thermostat: CheckCard = {
   id: 'thermostat',
   outcomes: ['coolant-cool'],
@@ -45,8 +42,8 @@ export const thermostat: CheckCard = {
       return { ...NOTHING, sentences: [`${plateau.failure.field} ${plateau.failure.requirement}.`] };
     const { reached, value, goesTo, perMinute } = plateau.value;
     const low = limits.coolantWarmC;
-    const blamed = low + THERMOSTAT.blamedC;
-    const cleared = low + THERMOSTAT.clearedC;
+    const blamed = low + limits.thermostatBlamedAboveC;
+    const cleared = Math.max(blamed, low + limits.thermostatClearedAboveC);
     const cool = value < blamed && reached;
     const rising = !reached && value < cleared;
     const between = reached && value >= blamed && value < cleared;

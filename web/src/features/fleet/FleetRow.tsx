@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { FleetVehicle } from '@white-ember/core/contract';
+import { sentenceOf } from '@white-ember/core/diagnosis';
+import { DRIVABLE_WORDS } from '@white-ember/core/job';
 import { FARTHEST_KM } from '@white-ember/core/outlook';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
@@ -17,7 +19,7 @@ export const FLEET_GRID =
 export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: Months }) {
   const [open, setOpen] = useState(false);
   const unit = useAppSelector((state) => state.preferences.distanceUnit);
-  const { told, plate, model, customerName } = vehicle;
+  const { told, plate, model, customerName, openJob } = vehicle;
   const { outlook, dueDate } = told;
   if (!outlook.known) return null;
   const { dueKm, comeBack, openCauses } = outlook;
@@ -64,6 +66,7 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
           <span className="lg:hidden">Back soon: </span>
           {percent < 1 ? '< 1' : percent} %
         </p>
+        {openJob ? <OpenJobLine job={openJob} /> : null}
       </div>
       {open ? (
         <div className="pb-4 grid gap-3 max-w-3xl">
@@ -77,5 +80,23 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
         </div>
       ) : null}
     </li>
+  );
+}
+
+/** What the job that is open on it says, as its page does. */
+function OpenJobLine({ job: { id, advice } }: { job: NonNullable<FleetVehicle['openJob']> }) {
+  const { likely, next, drive } = advice ?? {};
+  const said = [
+    ...(likely ? [`${sentenceOf(likely.cause)}: ${Math.round(100 * likely.probability)} %`] : []),
+    ...(next ? [`Next: ${next.title}`] : []),
+    ...(drive && drive !== 'drive' ? [DRIVABLE_WORDS[drive]] : []),
+  ];
+  return (
+    <Link
+      to={`/jobs/${id}`}
+      className="col-span-full text-sm underline underline-offset-4 max-lg:min-h-11 content-center"
+    >
+      {['Job open', ...said].join(' · ')}
+    </Link>
   );
 }
