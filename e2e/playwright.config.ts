@@ -12,7 +12,7 @@ export default defineConfig({
   // A machine that is busy with other things may stall a page past its time; a real fault fails each time.
   retries: 2,
   // A hang ends here; how long a page takes is measured by the benchmark.
-  timeout: 150_000,
+  timeout: 300_000,
   expect: { timeout: 25_000 },
   forbidOnly: true,
   use: {

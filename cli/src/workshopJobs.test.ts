@@ -86,8 +86,11 @@ function shortOf(wanted: Expected, judged: Judged): string[] {
   ];
 }
 
+/** A third while somebody waits for them, all in the benchmark (ALL_SEEDS=1). */
+const TOLD = process.env['ALL_SEEDS'] === '1' ? JOBS : JOBS.filter((_, i) => i % 3 === 0);
+
 describe('a job from a workshop', () => {
-  it.each(JOBS.map(({ name, job, expect: wanted }) => [name, job, wanted] as const))(
+  it.each(TOLD.map(({ name, job, expect: wanted }) => [name, job, wanted] as const))(
     '%s',
     async (_, job, wanted) => {
       expect(shortOf(wanted, await json<Judged>('judge', file('job.json', job)))).toEqual([]);

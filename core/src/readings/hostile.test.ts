@@ -5,8 +5,8 @@ import { sampleBytes } from '../testing/samples.ts';
 import { someRuns } from '../testing/seeds.ts';
 import { analyseLog, readLog, toRecording, writeLog, type LogOutput } from './index.ts';
 
-/** Far above what any of them takes, far below what they took once. */
-const LONGEST_MS = 15_000;
+/** A hang ends here, on a machine that runs other tests beside: how long it takes is measured by the benchmark. */
+const LONGEST_MS = 40_000;
 
 async function rewritten(file: string, to: LogOutput): Promise<Uint8Array> {
   const pieces: Uint8Array[] = [];
