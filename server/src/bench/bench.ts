@@ -167,21 +167,16 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
 /** The tests that take a tenth of their seeds in every run, on all of them. */
 function measureSeeds(): Row[] {
   const files = [
-    'bench/signatures',
-    'burn',
-    'readings/findings',
-    'readings/hostile',
-    'testing/treatedVehicle',
+    'core/src/bench/signatures',
+    'core/src/burn',
+    'core/src/readings/findings',
+    'core/src/readings/hostile',
+    'core/src/testing/treatedVehicle',
+    'cli/src/workshopJobs',
   ];
   const done = spawnSync(
     process.execPath,
-    [
-      join(root, 'node_modules/vitest/vitest.mjs'),
-      'run',
-      '--project',
-      'core',
-      ...files.map((file) => `core/src/${file}`),
-    ],
+    [join(root, 'node_modules/vitest/vitest.mjs'), 'run', '--project', 'core', '--project', 'cli', ...files],
     {
       cwd: root,
       stdio: ['ignore', 'pipe', 'inherit'],
@@ -193,7 +188,7 @@ function measureSeeds(): Row[] {
   const [, passed = '0'] = /Tests.*?(\d+) passed/.exec(done.stdout.replace(/\u001b\[\d+m/g, '')) ?? [];
   return [
     {
-      what: 'Tests on made vehicles, plans, logs and damaged files, with all their seeds',
+      what: 'Tests on made vehicles, told jobs, plans, logs and damaged files, with all their seeds',
       measured: done.status === 0 ? `${passed} passed` : 'some failed',
       against: 'all',
       ratio: done.status === 0 ? 0 : 2,
