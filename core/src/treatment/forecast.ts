@@ -73,9 +73,13 @@ export function burnOfJob(
   };
 }
 
+/** A coarse bed to begin with, which is made finer where a front is thin. */
+const FORECAST_CELLS = 30;
+
 /** What the burn would do, and the worst drop to idle in it. Some tenths of a second of work: not for the main thread. */
 export function forecastBurn({ plan, displacementL }: JobBurn, limits: Limits): Result<BurnForecast> {
-  const drop = worstDropToIdle(plannedBurn(plan), idleExhaust(displacementL), limits, { mostFiner: 2 });
+  const scenario = plannedBurn({ ...plan, cells: FORECAST_CELLS });
+  const drop = worstDropToIdle(scenario, idleExhaust(displacementL), limits, { mostFiner: 4 });
   if (!drop.ok) return drop;
   const { planned, worst } = drop.value;
   return success({

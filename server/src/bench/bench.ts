@@ -147,7 +147,7 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   logs: measureLogs,
   vehicles: measureBenchVehicles,
   burn: measureBurn,
-  diagnosis: measureDiagnosis,
+  diagnosis: () => measureDiagnosis(root),
   loop: measureClosedLoop,
   life: measureLife,
   arrival: measureArrival,
