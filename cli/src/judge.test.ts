@@ -58,6 +58,43 @@ describe('judge', () => {
     expect(job.likely.map(({ id }) => id)).not.toContain('dp-sensor-failed');
   });
 
+  it('shows no repair by a good check beside a bad one, and goes by a check as it came out last', async () => {
+    const check = (id: string, outcome: string): object => ({
+      kind: 'check',
+      check: id,
+      values: {},
+      outcome,
+    });
+    const since = async (...checks: object[]): Promise<string> => {
+      const { proof } = await judge({
+        vehicle: engine,
+        entries: [
+          check('pipe-pump', 'high-pipe-shut'),
+          {
+            kind: 'cause',
+            cause: 'high-pipe-blocked',
+            state: 'confirmed',
+            why: 'A pump finds no way through',
+          },
+          { kind: 'work', work: 'cause-repaired', what: 'Pipe drilled free' },
+          { kind: 'cause', cause: 'high-pipe-blocked', state: 'put-right', why: 'Drilled free' },
+          ...checks,
+          { kind: 'drive', distanceKm: 15, powerLimitGone: true, reportedBy: 'technician' },
+          { kind: 'code-scan', when: 'after-drive', codes: [] },
+          { kind: 'reading', purpose: 'after', origin: { type: 'hand' }, ...held(0, 4, 22) },
+        ],
+      });
+      return proof.verdict;
+    };
+    expect(await since(check('pipe-response', 'response-quick'))).toBe('proved');
+    expect(await since(check('pipe-response', 'response-quick'), check('pipe-pump', 'high-pipe-shut'))).toBe(
+      'not-proved',
+    );
+    expect(await since(check('pipe-pump', 'high-pipe-shut'), check('pipe-pump', 'pipes-open'))).toBe(
+      'proved',
+    );
+  });
+
   it('proves a thermostat by its own check, drive and scan, without any ΔP', async () => {
     const entries = [
       { kind: 'check', check: 'thermostat', values: {}, outcome: 'coolant-cool' },

@@ -148,15 +148,18 @@ export function repairEvidence(
     const ways = (SHOWN_BY[cause] ?? []).filter(
       ([check]) => NOT_IF_FOUND[cause]?.[check]?.some(found) !== true,
     );
-    const made = checks.filter(
-      ({ entry }) => happenedAt(entry) >= since && ways.some(([check]) => check === entry.body.check),
+    // A check that was made again counts as it came out last; of different checks the bad one counts.
+    const last = new Map(
+      checks
+        .filter(({ entry }) => happenedAt(entry) >= since)
+        .map(({ entry, outcome }) => [entry.body.check as string, outcome]),
     );
-    const good = made.some(({ entry, outcome }) =>
-      ways.some(([check, shows]) => check === entry.body.check && outcome === shows),
-    );
-    const bad = made.some(({ entry, outcome }) =>
-      ways.some(([check, shows]) => check === entry.body.check && outcome !== undefined && outcome !== shows),
-    );
+    const said = ways.flatMap(([check, shows]) => {
+      const outcome = last.get(check);
+      return outcome === undefined ? [] : [outcome === shows];
+    });
+    const good = said.includes(true);
+    const bad = said.includes(false);
     return {
       id: 'repair',
       state: bad ? 'failed' : good ? 'shown' : 'open',

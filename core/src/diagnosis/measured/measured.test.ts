@@ -54,6 +54,15 @@ describe('a pressure judged by its size', () => {
     expect(of(chances, ...wanted)).toBeGreaterThan(2 * of(chances, 'filter-cracked'));
   });
 
+  it('says of an idle that was logged for ten minutes what it says of one', () => {
+    const [zero, idle, hold] = rows(0, 42, 240).reading?.samples ?? [];
+    const long = {
+      reading: { samples: [zero, ...Array.from({ length: 70 }, () => idle), hold] },
+    } as CaseFacts;
+    const [once, often] = [chancesOf(rows(0, 42, 240)), chancesOf(long)];
+    for (const [id, chance] of once) expect(often.get(id), id).toBeCloseTo(chance, 9);
+  });
+
   it('moves no chance by more than 0.03 for one per cent more of any value', () => {
     fc.assert(
       fc.property(
