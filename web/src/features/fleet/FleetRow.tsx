@@ -87,7 +87,10 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
 function OpenJobLine({ job: { id, advice } }: { job: NonNullable<FleetVehicle['openJob']> }) {
   const { likely, next, drive } = advice ?? {};
   const said = [
-    ...(likely ? [`${sentenceOf(likely.cause)}: ${Math.round(100 * likely.probability)} %`] : []),
+    // Where the next step is about it, that names it.
+    ...(likely && likely.cause !== next?.id
+      ? [`${sentenceOf(likely.cause)}: ${Math.round(100 * likely.probability)} %`]
+      : []),
     ...(next ? [`Next: ${next.title}`] : []),
     ...(drive && drive !== 'drive' ? [DRIVABLE_WORDS[drive]] : []),
   ];
