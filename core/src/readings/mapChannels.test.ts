@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { fromBase, plainLabel, UNITS, type Unit } from '../quantities/index.ts';
 import type { RawColumn, RawLog } from './reader/rawLog.ts';
 import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from './channelRoles.ts';
-import { foldName } from './channelNames.ts';
+import { foldHeading } from './lexicon/index.ts';
 import { mapChannels } from './mapChannels.ts';
 
 const column = (name: string, unitText: string | undefined, values: readonly number[]): RawColumn => ({
@@ -251,9 +251,9 @@ describe('a mapping', () => {
   });
 
   it('does not depend on capitals, accents or punctuation', () => {
-    expect(foldName('Pression  DIFFÉRENTIELLE (FAP)')).toBe('pression differentielle fap');
-    expect(foldName('Rußmasse')).toBe('russmasse');
-    expect(foldName('EGT_pre-DPF')).toBe('egt pre dpf');
+    expect(foldHeading('Pression  DIFFÉRENTIELLE (FAP)')).toBe('pression differentielle fap');
+    expect(foldHeading('Rußmasse')).toBe('russmasse');
+    expect(foldHeading('EGT_pre-DPF')).toBe('egt pre dpf');
   });
 
   it('lets a person leave a column out, and give its role to another', () => {

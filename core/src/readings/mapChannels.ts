@@ -10,7 +10,6 @@ import {
   type Quantity,
   type Unit,
 } from '../quantities/index.ts';
-import { foldName, nameRank } from './channelNames.ts';
 import {
   CHANNEL_ROLES,
   isChannelRole,
@@ -18,6 +17,7 @@ import {
   type ChannelRole,
   type ChannelRoleDefinition,
 } from './channelRoles.ts';
+import { explainHeading, type Meaning, type NamedRole } from './lexicon/index.ts';
 import type { LogWarning, RawColumn, RawLog } from './reader/rawLog.ts';
 
 export interface MappedChannel {
@@ -154,9 +154,9 @@ function readUnit(column: RawColumn, role: ChannelRole, range: Range | undefined
   return { unit: inferred, doubt: `${why}; ${unitLabel(inferred)} fits the values`, open: plausible };
 }
 
-const GAUGE_NAME =
-  /\b(gauge|relative|rel|relativ|relativo|relativa|wzgledne|uberdruck|overpressure|sobrepresion|surpression)\b/;
-const ABSOLUTE_NAME = /\b(abs|absolut\w*|absolue|assolut\w*|map)\b/;
+/** Whether a heading may say so. */
+const says = (name: string, meaning: Meaning): boolean =>
+  explainHeading(name).words.some(({ senses }) => senses.some(({ meanings }) => meanings.includes(meaning)));
 const GAUGE_UNIT = /(?:psig|gauge|\brel\b|\(?g\)?$)/i;
 
 /** Whether a pressure column is recorded against the barometer: by name, by unit, or because it idles near zero. */
@@ -171,16 +171,14 @@ function gaugeReason(
     !['manifoldPressure', 'exhaustBackPressure', 'dpfInletPressure', 'dpfOutletPressure'].includes(role)
   )
     return undefined;
-  const name = foldName(column.name);
-  if (ABSOLUTE_NAME.test(name) && !GAUGE_NAME.test(name)) return undefined;
-  if (GAUGE_NAME.test(name)) return 'recorded against the barometer';
+  if (says(column.name, 'qualifier:relative')) return 'recorded against the barometer';
   if (
     column.unitText !== undefined &&
     /(?:psig|gauge|rel|[\s(]g\)?$)/i.test(column.unitText) &&
     GAUGE_UNIT.test(column.unitText)
   )
     return 'its unit is a gauge one';
-  if (!range) return undefined;
+  if (!range || says(column.name, 'qualifier:absolute')) return undefined;
   const [low, middle, high] = [toBase(range.low, unit), toBase(range.middle, unit), toBase(range.high, unit)];
   // No engine breathes at a third of an atmosphere; a frozen value near zero says nothing either way.
   return middle < 600 && low < 350 && high - low > 30
@@ -194,19 +192,21 @@ interface Candidate {
   readonly open: readonly Unit[] | undefined;
 }
 
+/** What was read in a heading, each once: “temperature, exhaust, before, filter”. */
+const inWords = (read: readonly Meaning[]): string =>
+  [...new Set(read.map((one) => one.slice(one.indexOf(':') + 1).replaceAll('-', ' ')))].join(', ');
+
 function candidateFor(
   column: RawColumn,
-  folded: string,
-  role: ChannelRole,
+  { role, confidence, read }: NamedRole,
   rangeFor: (column: RawColumn) => Range | undefined,
 ): Candidate | undefined {
-  const rank = column.role === role ? 0 : column.role === undefined ? nameRank(folded, role) : -1;
-  if (rank < 0) return undefined;
   const range = rangeFor(column);
   const unit = readUnit(column, role, range);
   if (!unit) return undefined;
   const gauge = gaugeReason(column, role, unit.unit, range);
-  const by = column.role === role ? 'the parameter’s number' : 'name';
+  const by =
+    column.role === role ? 'the parameter’s number' : read.length === 0 ? 'name' : `name: ${inWords(read)}`;
   return {
     column,
     open: unit.open,
@@ -217,7 +217,7 @@ function candidateFor(
       unit: unit.unit,
       unitLabel: writtenUnit(column, unit),
       gauge: gauge !== undefined,
-      confidence: Math.max(0.4, (column.role === role ? 1 : 0.97) - 0.05 * rank - (unit.doubt ? 0.25 : 0)),
+      confidence: Math.max(0.4, confidence - (unit.doubt ? 0.25 : 0)),
       reason: `${by}${unit.doubt ? `; ${unit.doubt}` : ' and unit'}${gauge ? `; ${gauge}` : ''}`,
     },
   };
@@ -294,10 +294,12 @@ export function mapChannels(
   }
   const candidates = log.columns
     .filter((column) => !used.has(column) && column.values.length > 0)
-    .flatMap((column) => {
-      const folded = foldName(column.name);
-      return ROLE_IDS.map((role) => candidateFor(column, folded, role, rangeFor));
-    })
+    .flatMap((column) =>
+      (column.role === undefined
+        ? explainHeading(column.name).roles
+        : [{ role: column.role, confidence: 1, read: [], places: [] }]
+      ).map((named) => candidateFor(column, named, rangeFor)),
+    )
     .filter((candidate) => candidate !== undefined)
     .sort(
       (a, b) => b.mapped.confidence - a.mapped.confidence || b.column.values.length - a.column.values.length,

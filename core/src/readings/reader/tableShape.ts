@@ -1,5 +1,5 @@
 import { parseUnit, success, type Result } from '../../quantities/index.ts';
-import { namesRole } from '../channelNames.ts';
+import { namesRole } from '../lexicon/index.ts';
 import { splitUnit, type ColumnHeading } from './columnHeading.ts';
 import { looksLikeData, readCell, type DecimalMark } from './cellValue.ts';
 import { unreadable } from './decodeText.ts';

@@ -1,0 +1,120 @@
+/**
+ * What a word of a heading can say. A heading is read as facets: which quantity, of which medium, at which part, on which side of it,
+ * and whether that is what was measured.
+ */
+export const FACETS = {
+  quantity: [
+    'pressure',
+    'difference',
+    'back-pressure',
+    'boost',
+    'temperature',
+    'mass',
+    'flow',
+    'rotation',
+    'speed',
+    'distance',
+    'level',
+    'load',
+    'position',
+    'state',
+    'lambda',
+    'dilution',
+    'time',
+    'count',
+    'torque',
+    'ratio',
+    'current',
+    'humidity',
+    'concentration',
+    'stroke',
+  ],
+  medium: [
+    'exhaust',
+    'air',
+    'coolant',
+    'oil',
+    'fuel',
+    'soot',
+    'ash',
+    'urea',
+    'particles',
+    'gas',
+    'nox',
+    'water',
+  ],
+  part: [
+    'engine',
+    'vehicle',
+    'turbine',
+    'compressor',
+    'catalyst',
+    'filter',
+    'scr',
+    'silencer',
+    'manifold',
+    'intercooler',
+    'throttle',
+    'egr',
+    'valve',
+    'vanes',
+    'actuator',
+    'pedal',
+    'tank',
+    'battery',
+    'control-unit',
+    'rail',
+    'injector',
+    'pump',
+    'brake',
+    'clutch',
+    'gearbox',
+    'wheel',
+    'tyre',
+    'fan',
+    'cabin',
+    'radiator',
+    'cylinder',
+    'crankcase',
+    'climate',
+    'steering',
+    'other',
+  ],
+  place: ['intake', 'outside', 'inside'],
+  side: ['before', 'after', 'inlet', 'outlet'],
+  process: ['regeneration', 'since', 'active', 'request', 'last', 'end', 'burning', 'between'],
+  qualifier: [
+    'actual',
+    'target',
+    'limit',
+    'deviation',
+    'learned',
+    'raw',
+    'voltage',
+    'model',
+    'average',
+    'total',
+    'absolute',
+    'relative',
+    'error',
+    'share',
+    'calculated',
+  ],
+  number: ['1', '2', '3', '4', '5', '6', '7', '8', '9'],
+  bank: ['1', '2'],
+  filler: ['sensor', 'word'],
+} as const;
+
+export type Facet = keyof typeof FACETS;
+/** One meaning, such as `medium:exhaust`. */
+export type Meaning = { [F in Facet]: `${F}:${(typeof FACETS)[F][number]}` }[Facet];
+
+export const LANGUAGES = ['en', 'de', 'fr', 'es', 'it', 'pl', 'nl', 'pt'] as const;
+/** `trade`: abbreviations that tools print in every country. */
+export type Language = (typeof LANGUAGES)[number] | 'trade';
+
+/**
+ * The words of a language by what they mean; a word with two meanings at once stands under both, joined by `+`. Words are written without
+ * accents and parted by spaces; `_` joins the words of a phrase, `*` stands for any ending.
+ */
+export type Words = Partial<Record<Meaning | `${Meaning}+${Meaning}`, string>>;

@@ -1,0 +1,3 @@
+export { explainHeading, namesRole, type ExplainedHeading, type NamedRole } from './explainHeading.ts';
+export { FACETS, LANGUAGES, type Facet, type Language, type Meaning } from './facets.ts';
+export { foldHeading, readWords, type ReadWord } from './readWords.ts';
