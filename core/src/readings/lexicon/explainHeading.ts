@@ -63,7 +63,10 @@ interface Found {
 
 /** Joins each side with the part that it is of: the one that follows, or the one that it follows. */
 function placesIn(read: readonly Meaning[]): Found {
-  const said = read.filter((one) => !one.startsWith('filler'));
+  const said = read
+    .filter((one) => !one.startsWith('filler'))
+    // “Oxi-Kat” is one part.
+    .filter((one, at, all) => one !== all[at - 1]);
   const used = new Set<number>();
   const places: Place[] = [];
   said.forEach((one, at) => {

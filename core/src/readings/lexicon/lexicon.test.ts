@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
 import { splitUnit } from '../reader/columnHeading.ts';
 import { explainHeading, LANGUAGES, readWords } from './index.ts';
-import { HEADINGS, TRAPS } from './testing/headings.ts';
+import { CUT_SHORT, HEADINGS, TRAPS } from './testing/headings.ts';
 
 /** A load says by its unit only whether it is in grams or per cent. */
 const kindOf = (role: ChannelRole): string => role.replace('Percent', 'Mass');
@@ -25,6 +25,16 @@ describe('headings in eight languages', () => {
     expect(told.length).toBeGreaterThan(100);
     expect(wrong.length / told.length, wrong.join(', ')).toBeLessThanOrEqual(0.03);
     expect(TRAPS[language].split('|').filter((heading) => read(heading).length > 0)).toEqual([]);
+  });
+
+  it('are read where they are cut short', () => {
+    const { none = '', ...told } = CUT_SHORT;
+    const all = Object.entries(told).flatMap(([role, list]) =>
+      list.split('|').map((heading): [string, ChannelRole] => [heading, role as ChannelRole]),
+    );
+    const wrong = all.filter(([heading, role]) => !isRight(heading, role)).map(([heading]) => heading);
+    expect(wrong.length / all.length, wrong.join(', ')).toBeLessThanOrEqual(0.03);
+    expect(none.split('|').filter((heading) => read(heading).length > 0)).toEqual([]);
   });
 
   it('name every role in every language', () => {

@@ -124,11 +124,17 @@ function piecesOf(text: string, cut: boolean): readonly (readonly Sense[])[] | n
   return from(0, 0);
 }
 
+const saysQuantity = (senses: readonly Sense[]): boolean =>
+  senses.some(({ meanings }) => meanings.some((one) => one.startsWith('quantity:')));
+
 /** What a joined word can mean, where it is made of words that are known. */
 function compoundSenses(text: string, cut: boolean): readonly Sense[] {
   if (text.length < LEAST_COMPOUND) return [];
   const pieces = piecesOf(text, cut);
   if (pieces === null || pieces.length < 2) return [];
+  // One letter is no second quantity: “barom.” is no mass.
+  const whole = pieces.slice(0, -1).reduce((sum, [one]) => sum + (one?.word.length ?? 0), 0);
+  if (text.length - whole === 1 && pieces.slice(0, -1).some(saysQuantity)) return [];
   let all: Sense[] = [{ meanings: [], word: '' }];
   for (const senses of pieces)
     all = all
@@ -166,6 +172,12 @@ function cutOff(text: string, piecesOnly = false): readonly Sense[] {
   return found.size <= MOST_SENSES ? [...found.values()] : [];
 }
 
+/** Senses of both, each once. */
+const joinedSenses = (a: readonly Sense[], b: readonly Sense[]): readonly Sense[] => [
+  ...a,
+  ...b.filter((one) => !a.some((other) => other.meanings.join() === one.meanings.join())),
+];
+
 function readOne({ text, cut }: Token): ReadWord {
   if (/^\d+$/.test(text)) {
     const digit = text.replace(/^0+(?=\d)/, '');
@@ -173,16 +185,19 @@ function readOne({ text, cut }: Token): ReadWord {
       ? { text, senses: [{ meanings: [`number:${digit}` as Meaning], word: digit }], by: 'number' }
       : { text, senses: [], by: 'unknown' };
   }
-  for (const form of new Set([text, undotted(text)])) {
+  const forms = [...new Set([text, undotted(text)])];
+  for (const form of forms) {
     const known = wordSenses(form);
-    if (known) return { text, ...known };
+    // A short word with a point behind it may as well be the beginning of a longer one.
+    if (known)
+      return { text, ...known, senses: cut ? joinedSenses(known.senses, cutOff(form)) : known.senses };
   }
-  for (const form of new Set([text, undotted(text)])) {
-    const senses = compoundSenses(form, cut);
-    if (senses.length > 0) return { text, senses, by: 'compound' };
+  for (const form of forms) {
+    const joined = compoundSenses(form, cut);
+    if (joined.length > 0) return { text, senses: joined, by: 'compound' };
   }
   if (text.length >= LEAST_CUT || (cut && text.length >= 2))
-    for (const form of new Set([text, undotted(text)])) {
+    for (const form of forms) {
       const senses = cutOff(form);
       if (senses.length > 0) return { text, senses, by: 'abbreviation' };
     }

@@ -73,8 +73,8 @@ export const FRENCH: Words = {
   'place:intake':
     'admission aspiration aspire admis collecteur_d_admission tubulure_d_admission air_de_suralimentation',
   'place:outside': 'exterieur* ambiant* atmospherique barometrique atmosphere',
-  'side:before': 'avant amont en_amont',
-  'side:after': 'apres aval en_aval',
+  'side:before': 'avant av amont am en_amont',
+  'side:after': 'apres ap aval en_aval',
   'side:inlet': 'entree',
   'side:outlet': 'sortie',
   'process:regeneration': 'regeneration',

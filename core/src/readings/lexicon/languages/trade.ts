@@ -2,7 +2,10 @@ import type { Words } from '../facets.ts';
 
 /** What tools of every country print. */
 export const TRADE: Words = {
-  'part:filter': 'dpf fap rpf dpfs',
+  'quantity:flow': 'q',
+  'quantity:distance': 'km',
+  'filler:word': 'km v',
+  'part:filter': 'pf dpf fap rpf dpfs',
   'part:catalyst': 'doc oxicat oxikat',
   'part:scr': 'scr',
   'part:egr': 'egr agr',

@@ -358,3 +358,44 @@ export const TRAPS: Readonly<Record<Exclude<Language, 'trade'>, string>> = {
   nl: 'Gewenste laaddruk|Raildruk|Brandstofdruk|Oliedruk|Bandenspanning|Gewenst toerental|Temperatuur versnellingsbakolie|Temperatuur na SCR|EGR-temperatuur|Drukverschil luchtfilter|Spanning verschildruksensor|Grenswaarde roetmassa|Aantal regeneraties|Regeneratie aanvraag|Rempedaal|Interieurtemperatuur|Brandstoftemperatuur|Wielsnelheid|Remdruk',
   pt: 'Pressão de sobrealimentação desejada|Pressão do rail|Pressão de combustível|Pressão do óleo|Pressão dos pneus|Rotação alvo|Temperatura do óleo da caixa|Temperatura após o SCR|Temperatura EGR|Pressão diferencial do filtro de ar|Tensão do sensor de pressão diferencial|Limite de fuligem|Número de regenerações|Pedido de regeneração|Pedal do freio|Temperatura da cabine|Corrente da bateria|Temperatura do combustível|Velocidade da roda',
 };
+
+/** Cut short, in signs and in the mixed speech of tools; `none` is of something else. */
+export const CUT_SHORT: Readonly<Partial<Record<ChannelRole | 'none', string>>> = {
+  engineSpeed:
+    'Eng speed (rpm)|N_eng|engine.speed|Motor RPM|Drehz. Motor|Rég. mot.|Nb tours moteur|Rev. del motor|Regim. motore|Obr. silnika|Pręd. obrotowa|Toeren motor|Rot. motor|Engine_RPM_act|Motordrehzahl [1/min]',
+  dpfDeltaP:
+    'DPF diff press|dP DPF|ΔP DPF|DPF_dP_mbar|Diff. pressure particulate filter|Pressure differential DPF|P diff DPF|Diff Druck PF|Partikelfilter: Differenzdruck|DPF Differenzdr.|Druckdiff. Partikelfilter|Press. diff. filtre à part.|ΔP FAP|Pression différ. filtre particules|Difer. de presión DPF|P. diferencial FAP|Pres. difer. filtro|Diff. pressione filtro part.|Press. differenz. DPF|Różn. ciśnień DPF|Ciśn. różn. DPF|Drukversch. roetfilter|Diff.druk DPF|Roetfilter verschildruk|Pres. diferencial filtro part.|Dif. de pressão FAP|Exhaust DPF delta pressure|Soot filter differential pressure|Filterdifferenzdruck|Differenzdruck über Partikelfilter|Pressure sensor DPF differential',
+  exhaustBackPressure:
+    'Exh. back press.|P3|Abgasgegendruck vor Turbine|Pression échapp. avant turbine|Contrapr. escape|Pressione scarico a monte turbina|Ciśn. spalin przed turb.|Uitlaatgastegendruk|Pressão antes do turbo|Exhaust manifold press.|Abgasdruck',
+  manifoldPressure:
+    'Intake man. press.|MAP sensor|Boost act.|Charge press.|Saugrohrabs.druck|Ladedr. ist|Ladedruck abs.|Press. adm.|Pression air suralimentation|Pres. colector adm.|Press. collett. aspiraz.|Ciśn. w kol. dol.|Laaddr.|Druk in inlaatspruitstuk|Pres. admissão|Turbo boost pressure|Absolute manifold pressure',
+  barometricPressure:
+    'Baro|Barometer|Atm. pressure|Umgebungsdr.|Press. atmosph.|Presión barom.|Press. ambiente|Ciśn. otoczenia|Omgevingsdr.|P ambient',
+  massAirFlow:
+    "Air mass|MAF g/s|Mass air flow rate|Measured air mass|LMM|Luftmassenstr.|Luftmasse gemessen|Débit air|Q air|Masse air mesurée|Masa aire medida|Caudal aire|Massa aria misurata|Portata d'aria|Masa pow.|Przepł. powietrza|Luchtmassa gemeten|Massa de ar medida|Débito de ar",
+  egt1: 'Pre-turbo EGT|EGT (before turbo)|Exh temp upstream turbine|AGT vor Turbine|Abgastemp. v. Turbolader|T° avant turbine|Temp. gaz éch. av. turbine|Temp. escape antes turbina|T gas scarico monte turbina|Temp. spalin przed turb.|Temp. uitlaatgas voor turbo|Temp. escape antes da turb.|exhaust_temp_pre_turbine',
+  egt3: 'EGT DPF in|Exhaust temp DPF inlet|Temp DPF upstream|Abgastemp. v. DPF|T vor DPF|Temp. PF Eingang|Temp. amont filtre à particules|T° entrée FAP|Temp. gaz avant FAP|Temp. antes DPF|Temp. entrada filtro partículas|Temp. monte DPF|Temp. gas scarico ingr. DPF|Temp. przed DPF|Temp. spalin wlot DPF|Uitlaatgastemp. voor DPF|Temp. montante FAP|pre_DPF_temp',
+  egt4: 'EGT DPF out|Post-DPF temp|Temp DPF downstream|T nach DPF|Abgastemp. n. DPF|T° sortie FAP|Temp. aval filtre à particules|Temp. después DPF|Temp. salida filtro|Temp. valle DPF|Temp. za DPF|Temp. spalin wylot DPF|Temp. jusante FAP|exhTempPostDPF',
+  egt2: 'Temp pre cat|DOC in temp|EGT DOC inlet|T vor Kat|Temp. v. Oxi-Kat|T° avant cata|Temp. antes cat.|T monte cat.|Temp. przed kat.|Temp. voor kat|Temp. antes do cat.',
+  coolantTemp:
+    'Coolant temp|CLT|Engine temp|Water temp|Kühlmitteltemp.|KM-Temp.|T Kühlmittel|Temp. liquide refroid.|T° eau|Temp. agua|Temp. líquido refrig.|T acqua|Temp. liq. raffredd.|Temp. cieczy chłodz.|Koelvl. temp.|Temp. água|Temp. arrefecimento',
+  intakeAirTemp:
+    'Intake temp|Air intake temp.|Charge air temperature after intercooler|Ansaugl.temp.|Temp. Ladeluft|Ansauglufttemp.|T° air admission|Temp. air|Temp. aire admisión|T aria aspirata|Temp. pow. dolot.|Inlaatluchttemp.|Temp. ar de adm.',
+  sootMass:
+    'Soot (g)|DPF soot [g]|Calculated soot mass|Soot mass in DPF|Russ berechnet|Rußmasse Partikelfilter|Suie FAP|Masse suie|Hollín DPF|Fuliggine DPF|Sadza DPF|Roet in filter|Fuligem DPF',
+  sootPercent:
+    'DPF loading %|Filter load|Filterbeladung|Charge filtre à particules|Carga filtro partículas|Carico filtro antiparticolato|Zapełn. DPF|Beladingsgraad roetfilter|Carga filtro partículas %',
+  vehicleSpeed:
+    'Speed km/h|Veh speed|VSS|Fzg-Geschwindigkeit|Vit. véhicule|Vel. vehículo|Vel. veicolo|Pręd. pojazdu|Vel. do veículo',
+  distanceSinceRegen:
+    'Dist. since regen|Distance since DPF regeneration|Km seit Reg.|Dist. depuis régén.|Dist. desde última regen.|Dist. da ultima rigen.|Dyst. od regen.|Afst. sinds regen.',
+  regenActive:
+    'Regen status|DPF regen active|Regeneration|Regen. aktiv|Régén. en cours|Regen. activa|Rigener. attiva|Regen. aktywna|DPF regeneration mode',
+  pedal:
+    'Accelerator position|Gas pedal|Fahrpedalwert|Pos. pédale accél.|Pos. pedal acel.|Pos. pedale accel.|Poł. pedału gazu|Pos. pedal do acel.',
+  batteryVoltage:
+    'Batt. voltage|Battery (V)|Battery|Batt.-Spannung|Tens. batterie|Tensión bat.|Tens. batt.|Nap. akum.',
+  oilDilution: 'Oil dilution %|Fuel dilution|Ölverdünnung %|Dilut. huile',
+  fuelRate: 'Fuel consumption rate|Verbrauch Kraftstoff',
+  none: "DPF temp sensor voltage|Diff. pressure set|Boost deviation|Boost control duty|Soot burn rate|DPF status|EGR temp|EGT target|EGT max|Rail press act|Fuel temp|Intake throttle|Oil level|Coolant level|NOx upstream SCR|NOx sensor|Urea level|Reductant tank temp|Trans. oil temp|Ambient light|Air conditioning pressure|AC pressure|Refrigerant pressure|Turbine speed|Turbocharger speed|Engine torque|Engine load|Idle speed|Cylinder 1 balance|Injection quantity|Oil temp gearbox|DPF replacement counter|Time since regeneration|Number of regen|Brake booster vacuum|Power steering pressure|Ladedruck soll|Ladedr. Sollw.|Abgasmasse|Saugrohrklappe|Motormoment|Motorlast|Lüfter|Kraftstofftemp.|Öldr.|Öldruck ist|Kühlmittelstand|Kühlmitteldruck|Charge moteur|Niveau d'huile|Couple moteur|Pression clim|Pression pompe|Pres. climatizador|Par motor|Carga del motor|Nivel de aceite|Carico motore|Coppia motore|Livello olio|Obciążenie silnika|Moment obrotowy silnika|Motorbelasting|Motorkoppel|Oliepeil|Carga do motor|Binário do motor|Exhaust brake pressure|Crankcase press.|DPF differential pressure offset|DPF differential pressure plausibility|DPF delta P limit|Soot mass max|Ash limit|Distance to next service|Average fuel consumption total time|Tank pressure|Urea tank level|Hydraulic oil temp|Cabin air temperature|Heated seat|Charge cooler bypass valve|Wastegate duty|Battery state of charge|Alternator voltage|Sensor supply voltage ratio|Steering angle|Gear position|Clutch position|Wheel speed",
+};
