@@ -22,9 +22,13 @@ const windowRow = (window: AnalysedWindow): string[] => [
 ];
 
 function asText(analysis: LogAnalysis): string[] {
-  const { format, durationS, channels, unmapped, warnings, windows, findings, fit } = analysis;
+  const { format, durationS, channels, unmapped, without = [], warnings, windows, findings, fit } = analysis;
   return [
     `${format}, ${durationS.toFixed(0)} s, ${channels.length} channels recognised, ${unmapped.length} not`,
+    ...without.map(
+      ({ column, readAs, why }) =>
+        `no role: “${column}”${readAs === '' ? '' : `, read as ${readAs}`} – ${why}`,
+    ),
     ...warnings.map((w) => `noted: ${w.text}${w.row === undefined ? '' : ` First in line ${w.row}.`}`),
     table([
       ['window', 'time', 'rpm', 'ΔP mbar', 'flow m³/h', '× clean', 'soot g'],

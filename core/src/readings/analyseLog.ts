@@ -12,7 +12,7 @@ import type { SteadySample } from '../ledger/index.ts';
 import type { ChannelRole } from './channelRoles.ts';
 import { findFaults, type Finding } from './findings/index.ts';
 import { showsResponse } from './findings/response.ts';
-import type { MappingCorrections, MappingQuestion } from './mapChannels.ts';
+import type { MappingCorrections, MappingQuestion, WithoutRole } from './mapChannels.ts';
 import type { RawLog } from './reader/rawLog.ts';
 import { readLog } from './reader/openLog.ts';
 import { channelBetween, seriesOf, toRecording, type Recording, type Series } from './recording.ts';
@@ -75,6 +75,8 @@ export interface LogAnalysis {
     gauge?: true;
   }[];
   readonly unmapped: readonly string[];
+  /** What the headings of those were read as, and why they have no role. */
+  readonly without?: readonly WithoutRole[];
   /** Roles that several columns claim with equal right. */
   readonly questions?: readonly MappingQuestion[];
   readonly warnings: readonly LogWarning[];
@@ -197,6 +199,7 @@ export function analyseRaw(raw: RawLog, options: AnalyseOptions = {}): AnalysedL
         ...(channel.gauge ? { gauge: true as const } : {}),
       })),
       unmapped: recording.mapping.unmapped,
+      ...(recording.mapping.without.length > 0 ? { without: recording.mapping.without } : {}),
       ...(recording.mapping.questions.length > 0 ? { questions: recording.mapping.questions } : {}),
       warnings,
       windows: windows.map((window, i) => ({

@@ -2,7 +2,7 @@ export { CHANNEL_ROLES, ROLE_IDS, isChannelRole, type ChannelRole } from './chan
 export { checkLogBytes } from './reader/decodeText.ts';
 export { openTimeLimitMs, READ_BOUNDS, readMemoryLimitBytes, readTimeLimitMs } from './reader/readBounds.ts';
 export { openLog, readLog, type LogReader } from './reader/openLog.ts';
-export type { MappingCorrections, MappingQuestion } from './mapChannels.ts';
+export type { MappingCorrections, MappingQuestion, WithoutRole } from './mapChannels.ts';
 export {
   PART_NUMBERS,
   READER_VERSION,

@@ -17,7 +17,7 @@ import {
   type ChannelRole,
   type ChannelRoleDefinition,
 } from './channelRoles.ts';
-import { explainHeading, type Meaning, type NamedRole } from './lexicon/index.ts';
+import { explainHeading, readAs, whyNone, type Meaning, type NamedRole } from './lexicon/index.ts';
 import type { LogWarning, RawColumn, RawLog } from './reader/rawLog.ts';
 
 export interface MappedChannel {
@@ -41,9 +41,19 @@ export interface MappingQuestion {
   readonly columns: readonly string[];
 }
 
+/** A column without a role. */
+export interface WithoutRole {
+  readonly column: string;
+  /** What its words were taken for; empty where none is known. */
+  readonly readAs: string;
+  readonly why: string;
+}
+
 export interface ChannelMapping {
   readonly channels: readonly MappedChannel[];
   readonly unmapped: readonly string[];
+  /** What the headings of those were read as, and why they have no role. */
+  readonly without: readonly WithoutRole[];
   readonly questions: readonly MappingQuestion[];
   readonly warnings: readonly LogWarning[];
 }
@@ -317,9 +327,11 @@ export function mapChannels(
   }
   const byRole = new Map(settled.map((channel) => [channel.role, channel]));
   const sources = new Set(settled.map((channel) => channel.column));
+  const unmapped = log.columns.map((column) => column.name).filter((name) => !sources.has(name));
   return {
     channels: ROLE_IDS.flatMap((role) => byRole.get(role) ?? []),
-    unmapped: log.columns.map((column) => column.name).filter((name) => !sources.has(name)),
+    unmapped,
+    without: unmapped.map((column) => ({ column, readAs: readAs(column), why: whyNone(column) })),
     questions,
     warnings,
   };

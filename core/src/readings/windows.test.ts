@@ -42,7 +42,7 @@ function drive(parts: readonly Part[], hz = 5, wander = 30): Recording {
     format: 'test',
     durationS: time.at(-1) ?? 0,
     channels,
-    mapping: { channels: [], unmapped: [], questions: [], warnings: [] },
+    mapping: { channels: [], unmapped: [], without: [], questions: [], warnings: [] },
     columns: [],
     facts: {},
     warnings: [],

@@ -21,7 +21,7 @@ export interface ExplainedHeading {
 }
 
 /** Said of any measured value. */
-const ANYHOW: ReadonlySet<Meaning> = new Set<Meaning>([
+export const SAID_OF_ANY: ReadonlySet<Meaning> = new Set<Meaning>([
   'filler:sensor',
   'filler:word',
   'qualifier:actual',
@@ -54,6 +54,9 @@ const PLACED: ReadonlyMap<Meaning, string> = new Map<Meaning, string>([
   ['part:intercooler', 'intercooler'],
   ['part:compressor', 'compressor'],
 ]);
+
+/** Whether a meaning can be a part of a place. */
+export const isPlace = (meaning: Meaning): boolean => SIDES.has(meaning) || PLACED.has(meaning);
 
 interface Found {
   readonly places: Place[];
@@ -99,7 +102,7 @@ function suiting(words: readonly ReadWord[], way: RoleMeaning): Meaning[] | unde
     let best: Sense | undefined;
     let most = Number.NEGATIVE_INFINITY;
     for (const sense of senses) {
-      if (!sense.meanings.every((one) => open.has(one) || ANYHOW.has(one))) continue;
+      if (!sense.meanings.every((one) => open.has(one) || SAID_OF_ANY.has(one))) continue;
       const worth = sense.meanings.reduce(
         (sum, one) =>
           sum +
@@ -107,7 +110,7 @@ function suiting(words: readonly ReadWord[], way: RoleMeaning): Meaning[] | unde
             ? -1
             : wanted.has(one) && !read.includes(one)
               ? 3
-              : ANYHOW.has(one)
+              : SAID_OF_ANY.has(one)
                 ? 0
                 : 1),
         0,
@@ -132,7 +135,7 @@ function named(role: ChannelRole, words: readonly ReadWord[]): NamedRole | undef
     const may = [...(way.at ?? []), ...(way.mayBeAt ?? [])];
     if (!places.every((one) => may.includes(one)) || (way.at && places.length === 0)) continue;
     const allowed = new Set<Meaning>([...way.wants, ...(way.allows ?? [])]);
-    if (!rest.every((one) => allowed.has(one) || ANYHOW.has(one))) continue;
+    if (!rest.every((one) => allowed.has(one) || SAID_OF_ANY.has(one))) continue;
     const said = new Set<Meaning>([...rest, ...(way.mayBeAt ? read : [])]);
     if (!way.wants.every((one) => said.has(one))) continue;
     return {

@@ -1,3 +1,4 @@
 export { explainHeading, namesRole, type ExplainedHeading, type NamedRole } from './explainHeading.ts';
 export { FACETS, LANGUAGES, type Facet, type Language, type Meaning } from './facets.ts';
+export { readAs, whyNone } from './whyNone.ts';
 export { foldHeading, readWords, type ReadWord } from './readWords.ts';

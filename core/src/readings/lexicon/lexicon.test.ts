@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
 import { splitUnit } from '../reader/columnHeading.ts';
-import { explainHeading, LANGUAGES, readWords } from './index.ts';
+import { explainHeading, LANGUAGES, readAs, readWords, whyNone } from './index.ts';
 import { CUT_SHORT, HEADINGS, TRAPS } from './testing/headings.ts';
 
 /** A load says by its unit only whether it is in grams or per cent. */
@@ -105,5 +105,22 @@ describe('words', () => {
     for (const piece of ['abgas', 'temp ', '. ', 'druckdruck', 'ä'])
       explainHeading(piece.repeat(Math.ceil(4000 / piece.length)));
     expect(performance.now() - began).toBeLessThan(5000);
+  });
+});
+
+describe('what is said of a heading without a role', () => {
+  it('names what it was read as, and the word that puts off the nearest role', () => {
+    expect(readAs('Ladedruck Soll')).toBe('boost, target');
+    expect(whyNone('Ladedruck Soll')).toBe('not Manifold pressure: “soll” (target) is of something else');
+    expect(whyNone('Kraftstofffilter Differenzdruck')).toMatch(
+      /^not ΔP across the filter: “kraftstofffilter”/,
+    );
+    expect(whyNone('Kanal 7')).toBe('none of its words is known');
+    expect(whyNone('Engine torque')).toBe('what it says is not judged here');
+  });
+
+  it('is there for every trap', () => {
+    for (const heading of Object.values(TRAPS).flatMap((list) => list.split('|')))
+      expect(whyNone(heading), heading).toMatch(/^(?:not .*: “|what it says is not judged here$)/);
   });
 });

@@ -1,4 +1,10 @@
-import { CHANNEL_ROLES, isChannelRole, ROLE_IDS, type LogAnalysis } from '@white-ember/core/readings';
+import {
+  CHANNEL_ROLES,
+  isChannelRole,
+  ROLE_IDS,
+  type LogAnalysis,
+  type WithoutRole,
+} from '@white-ember/core/readings';
 
 interface Row {
   readonly column: string;
@@ -15,6 +21,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
       columns.map((column) => [column, role] as const),
     ),
   );
+  const without = new Map((analysis.without ?? []).map((one) => [one.column, one]));
   const unmapped = analysis.unmapped.map((column): Row => {
     const role = asked.get(column);
     const why =
@@ -22,7 +29,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
         ? `is this ${label(role)}? Others look like it too`
         : corrections[column] === ''
           ? 'left out by hand'
-          : 'not recognised; kept, and can be plotted';
+          : notRecognised(without.get(column));
     return { column, role: '', unit: '', why };
   });
   const mapped = analysis.channels.map((channel): Row => ({
@@ -37,6 +44,12 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
     ...unmapped.filter(({ column }) => !asked.has(column)),
   ];
 }
+
+/** What a heading was read as, and why that is no channel that is judged; the column is kept, and can be plotted. */
+const notRecognised = (one: WithoutRole | undefined): string =>
+  one === undefined
+    ? 'not recognised; kept, and can be plotted'
+    : `${one.readAs === '' ? '' : `read as ${one.readAs}; `}${one.why}`;
 
 /** Which column is what, with how surely and why; any of it can be set right, and is then remembered for the workshop. */
 export function LogMapping({
