@@ -1,44 +1,191 @@
+import { saidIn, type Meaning, type Place } from '../readings/lexicon/index.ts';
+
+/** A fault by what its name has to say, in any language of the lexicon. */
+interface NamedFault {
+  readonly code: string;
+  /** The same of the wire or the sensor’s signal. */
+  readonly circuit?: string;
+  /** One of these sets is said. */
+  readonly says: readonly (readonly Meaning[])[];
+  readonly not?: readonly Meaning[];
+  /** Or a temperature at one of these places. */
+  readonly hotAt?: readonly Place[];
+}
+
+const HIGH = 'fault:high';
+const LOW = 'fault:low';
+const egt = (
+  code: string,
+  number: Extract<Meaning, `number:${string}`>,
+  hotAt: readonly Place[],
+): NamedFault => ({
+  code,
+  says: [['quantity:temperature', 'medium:exhaust', number]],
+  hotAt,
+});
+
 /**
- * Names of faults as tools write them without a number, by the words that carry the meaning; the first that fits stands. Each is
- * read as the code that says the same in our one notation.
+ * Names of faults as tools write them without a number, by what they mean; the first that fits stands. Each is read as the code
+ * that says the same in our one notation.
  */
-const NAMES: readonly (readonly [words: RegExp, code: string, circuit?: string])[] = [
-  [/(soot|particul\w*|dpf|filter).*(load|full|block|clog|restrict|accumul)|soot (too )?high/i, 'P2463'],
-  [/differential|particul\w* filter.*pressure|dpf.*pressure|Δp|delta.?p/i, 'P2453', 'P2454'],
-  [/(filter|dpf).*efficien/i, 'P2002'],
-  [/(filter|dpf).*\bash\b|\bash\b.*(load|full|filter)/i, 'P242F'],
-  [/back.?pressure|exhaust(?! gas (recirc|temp)).*pressure|pressure before (the )?turb/i, 'P0471', 'P0472'],
-  [/oil.*level.*(high|over)/i, 'P252F'],
-  [/oil.*(dilut|quality|degrad|life|level|counter|chang)|(dilut).*oil/i, 'P252C'],
-  [/glow|pre-?heat/i, 'P0380'],
-  [/coolant.*(circuit|open|short|volt|sensor)/i, 'P0117'],
-  [/coolant.*(below|low|cool|thermostat)|thermostat/i, 'P0128'],
-  [/egr.*cool|recirculation.*cool/i, 'P2457'],
-  [/(recirculation|egr).*(insufficient|too (low|little)|low)/i, 'P0401'],
-  [/(recirculation|egr).*(excess|too (high|much)|high)/i, 'P0402'],
-  [/recirculation|\begr\b/i, 'P0404', 'P0403'],
-  [/air (mass|flow)|mass air|\bmaf\b/i, 'P0101', 'P0102'],
-  [/(boost|charge).*(low|under|insufficient)|under.?boost/i, 'P0299'],
-  [/(boost|charge).*(high|over)|over.?boost/i, 'P0234'],
-  [/(manifold|boost|charge).*(sensor|pressure)/i, 'P0106', 'P0107'],
-  [/vane|turbo\w* (control|actuator|geometry)/i, 'P2563'],
-  [/regenerat\w*.*(not|incomplete|fail|abort)|incomplete regenerat/i, 'P2458'],
-  [/regenerat\w*.*(often|frequen)/i, 'P2459'],
-  [/(exhaust gas )?temp\w*.*(1\b|before (the )?turb|pre.?turb)/i, 'P0545'],
-  [/(exhaust gas )?temp\w*.*(2\b|before (the )?cat|oxid)/i, 'P2032'],
-  [/(exhaust gas )?temp\w*.*(3\b|before (the )?(filter|dpf|particul)|pre.?dpf)/i, 'P242A'],
-  [/(exhaust gas )?temp\w*.*(4\b|(behind|after) (the )?(filter|dpf|particul)|post.?dpf)/i, 'P2470'],
-  [/(5 ?v|reference|sensor supply)/i, 'P0641'],
+const FAULTS: readonly NamedFault[] = [
+  { code: 'P242F', says: [['medium:ash']] },
+  {
+    code: 'P2463',
+    says: [
+      ['medium:soot', 'quantity:load'],
+      ['medium:soot', 'quantity:mass'],
+      ['medium:soot', HIGH],
+      ['part:filter', 'quantity:load'],
+      ['part:filter', 'fault:full'],
+      ['medium:particles', 'fault:full'],
+    ],
+    not: [
+      'quantity:temperature',
+      'quantity:difference',
+      'medium:air',
+      'medium:fuel',
+      'medium:oil',
+      'fault:efficiency',
+    ],
+  },
+  {
+    code: 'P2453',
+    circuit: 'P2454',
+    says: [['quantity:difference'], ['part:filter', 'quantity:pressure']],
+    not: ['medium:air', 'medium:fuel', 'medium:oil', 'part:egr'],
+  },
+  {
+    code: 'P2002',
+    says: [
+      ['part:filter', 'fault:efficiency'],
+      ['medium:particles', 'fault:efficiency'],
+    ],
+  },
+  {
+    code: 'P0471',
+    circuit: 'P0472',
+    says: [['quantity:back-pressure'], ['medium:exhaust', 'quantity:pressure']],
+    not: ['part:egr', 'quantity:temperature', 'quantity:boost', 'place:intake'],
+  },
+  { code: 'P252F', says: [['medium:oil', 'quantity:level', HIGH]] },
+  {
+    code: 'P252C',
+    says: [
+      ['quantity:dilution'],
+      ['medium:oil', 'fault:due'],
+      ['medium:oil', 'quantity:level'],
+      ['medium:oil', 'quantity:count'],
+      ['medium:oil', 'medium:fuel'],
+    ],
+    not: ['quantity:temperature', 'quantity:pressure'],
+  },
+  { code: 'P0380', says: [['part:glow']] },
+  {
+    code: 'P2457',
+    says: [
+      ['part:egr', 'part:radiator'],
+      ['part:egr', 'part:other'],
+    ],
+    not: ['quantity:position'],
+  },
+  {
+    code: 'P0117',
+    says: [
+      ['medium:coolant', 'fault:circuit'],
+      ['medium:coolant', 'qualifier:voltage'],
+    ],
+  },
+  { code: 'P0128', says: [['part:thermostat'], ['medium:coolant', LOW]] },
+  { code: 'P0401', says: [['part:egr', LOW]], not: ['quantity:temperature'] },
+  { code: 'P0402', says: [['part:egr', HIGH]], not: ['quantity:temperature'] },
+  { code: 'P0404', circuit: 'P0403', says: [['part:egr']], not: ['quantity:temperature'] },
+  {
+    code: 'P0101',
+    circuit: 'P0102',
+    says: [
+      ['medium:air', 'quantity:mass'],
+      ['medium:air', 'quantity:flow'],
+    ],
+    not: ['part:pump'],
+  },
+  {
+    code: 'P0299',
+    says: [
+      ['quantity:boost', LOW],
+      ['place:intake', 'quantity:pressure', LOW],
+      ['part:turbine', 'quantity:pressure', LOW],
+    ],
+  },
+  {
+    code: 'P0234',
+    says: [
+      ['quantity:boost', HIGH],
+      ['place:intake', 'quantity:pressure', HIGH],
+      ['part:turbine', 'quantity:pressure', HIGH],
+    ],
+  },
+  {
+    code: 'P2563',
+    says: [
+      ['part:vanes'],
+      ['part:turbine', 'part:actuator'],
+      ['part:turbine', 'quantity:position'],
+      ['part:turbine', 'qualifier:deviation'],
+    ],
+  },
+  {
+    code: 'P0106',
+    circuit: 'P0107',
+    says: [['quantity:boost'], ['place:intake', 'quantity:pressure'], ['part:manifold', 'quantity:pressure']],
+    not: ['quantity:temperature'],
+  },
+  { code: 'P2458', says: [['process:regeneration', 'fault:incomplete']] },
+  { code: 'P2459', says: [['process:regeneration', 'fault:often']] },
+  egt('P0545', 'number:1', ['before turbine']),
+  egt('P2032', 'number:2', ['before catalyst', 'after turbine']),
+  egt('P242A', 'number:3', ['before filter', 'after catalyst']),
+  egt('P2470', 'number:4', ['after filter']),
+  {
+    code: 'P0641',
+    says: [
+      ['part:control-unit', 'qualifier:voltage'],
+      ['part:control-unit', 'filler:sensor'],
+    ],
+  },
 ];
 
-/** The fault is in the wire or the sensor’s signal, not in what is sensed. */
-const CIRCUIT = /circuit|open\b|short|volt|signal|interrupt|wiring/i;
+/** What a name is of where it is of none of ours, whatever else it says. */
+const OF_OTHERS: readonly Meaning[] = [
+  'part:scr',
+  'medium:urea',
+  'medium:nox',
+  'part:brake',
+  'part:tyre',
+  'part:gearbox',
+  'part:climate',
+  'part:steering',
+  'part:cabin',
+  'part:rail',
+];
+
+/** Volts of a sensor’s supply stand in no language. */
+const SUPPLY = /\b5 ?v\b|reference/i;
 
 /** The code that a named fault says, or nothing where the name is not known or is a number itself. */
 export function namedFault(text: string): string | undefined {
-  if (!/[a-z]{3,}/i.test(text) || /^spn/i.test(text.trim())) return undefined;
-  const found = NAMES.find(([words]) => words.test(text));
+  if (!/\p{L}{3,}/u.test(text) || /^spn/i.test(text.trim())) return undefined;
+  const { meanings, places } = saidIn(text);
+  if (OF_OTHERS.some((one) => meanings.has(one))) return undefined;
+  if (SUPPLY.test(text)) return 'P0641';
+  const found = FAULTS.find(
+    ({ says, not = [], hotAt = [] }) =>
+      !not.some((one) => meanings.has(one)) &&
+      (says.some((all) => all.every((one) => meanings.has(one))) ||
+        (meanings.has('quantity:temperature') && places.some((one) => hotAt.includes(one)))),
+  );
   if (!found) return undefined;
-  const [, code, circuit] = found;
-  return circuit !== undefined && CIRCUIT.test(text) && !/implaus|plausib|fit/i.test(text) ? circuit : code;
+  const { code, circuit } = found;
+  const ofCircuit = meanings.has('fault:circuit') || meanings.has('qualifier:voltage');
+  return circuit !== undefined && ofCircuit && !meanings.has('fault:implausible') ? circuit : code;
 }

@@ -184,3 +184,18 @@ export function explainHeading(name: string): ExplainedHeading {
 
 /** Whether a heading names any role. */
 export const namesRole = (name: string): boolean => explainHeading(name).roles.length > 0;
+
+/** All that the words of a text can mean, and the places that it names: for texts that say more than what a column holds. */
+export function saidIn(text: string): {
+  readonly meanings: ReadonlySet<Meaning>;
+  readonly places: readonly Place[];
+} {
+  const words = readWords(text);
+  const placed = words.flatMap(
+    ({ senses }) => senses.find(({ meanings }) => meanings.some(isPlace))?.meanings ?? [],
+  );
+  return {
+    meanings: new Set(words.flatMap(({ senses }) => senses.flatMap(({ meanings }) => meanings))),
+    places: placesIn(placed).places,
+  };
+}

@@ -1,4 +1,11 @@
-export { explainHeading, namesRole, type ExplainedHeading, type NamedRole } from './explainHeading.ts';
+export {
+  explainHeading,
+  namesRole,
+  saidIn,
+  type ExplainedHeading,
+  type NamedRole,
+} from './explainHeading.ts';
 export { FACETS, LANGUAGES, type Facet, type Language, type Meaning } from './facets.ts';
 export { readAs, whyNone } from './whyNone.ts';
 export { foldHeading, readWords, type ReadWord } from './readWords.ts';
+export type { Place } from './roleMeanings.ts';

@@ -100,6 +100,18 @@ export const FRENCH: Words = {
   'qualifier:relative+quantity:pressure': 'surpression',
   'qualifier:error': 'erreur defaut',
   'qualifier:share': 'pourcentage pourcent',
+  'fault:circuit': 'circuit court_circuit coupure ouvert coupe faisceau',
+  'fault:implausible':
+    'non_plausible invraisemblable incoherent incoherence non_coherent plausibilite non_coherente',
+  'fault:low': 'bas basse faible insuffisant insuffisante',
+  'fault:high': 'haut haute eleve elevee excessif excessive',
+  'fault:full': 'colmate bouche obstrue sature surcharge',
+  'fault:efficiency': 'efficacite rendement',
+  'fault:incomplete': 'incomplete interrompue inachevee echouee',
+  'fault:often': 'frequente frequentes',
+  'fault:due': 'qualite degradation vidange',
+  'part:glow': 'prechauffage bougies_de_prechauffage',
+  'part:thermostat': 'thermostat',
   'filler:sensor': 'capteur sonde',
   'filler:word': 'de du des la le les l d a au aux en dans et sur par valeur signal un une frais degre',
 };

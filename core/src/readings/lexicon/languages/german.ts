@@ -69,8 +69,7 @@ export const GERMAN: Words = {
   'part:crankcase': 'kurbelgehause',
   'part:climate': 'klima kaltemittel heizung',
   'part:steering': 'lenkung lenk',
-  'part:other':
-    'hydraulik leerlauf nockenwelle lichtmaschine gluhkerze unterdruck eingangs ausgangs dosier tempomat',
+  'part:other': 'hydraulik leerlauf nockenwelle lichtmaschine unterdruck eingangs ausgangs dosier tempomat',
   'place:intake':
     'ansaug saug saugrohr saugseite ladeluft ansaugung einlass ansaugrohr ansaugluft zuluft ansaugtrakt',
   'place:outside': 'aussen umgebung umgebungs atmosphare atmospharisch* barometrisch* hohen',
@@ -100,6 +99,18 @@ export const GERMAN: Words = {
   'qualifier:relative': 'relativ',
   'qualifier:relative+quantity:pressure': 'uberdruck',
   'qualifier:error': 'fehler',
+  'fault:circuit':
+    'stromkreis unterbrechung kurzschluss leitung unterbrochen masseschluss elektrisch leitungsunterbrechung',
+  'fault:implausible': 'unplausibel unplausibles unplausible plausibilitat nicht_plausibel',
+  'fault:low': 'niedrig gering unzureichend unterschritten klein',
+  'fault:high': 'hoch uberhoht uberschritten gross',
+  'fault:full': 'voll uberladen verstopft zugesetzt blockiert uberfullt',
+  'fault:efficiency': 'wirkungsgrad wirksamkeit',
+  'fault:incomplete': 'unvollstandig abgebrochen nicht_abgeschlossen fehlgeschlagen',
+  'fault:often': 'haufig oft',
+  'fault:due': 'qualitat fallig alterung wechsel',
+  'part:glow': 'gluh gluhkerze gluhkerzen vorgluh gluhanlage vorgluhanlage vorgluhen',
+  'part:thermostat': 'thermostat',
   'filler:sensor': 'geber fuhler sensor messwert messer',
   'filler:word':
     'der die das des dem den im in am von zur zum und mit bei uber wert signal grad frisch eines einer',
