@@ -285,6 +285,32 @@ describe('a mapping', () => {
     expect(mapChannels(log, {}, { 'Kanal 9': 'dpfDeltaP' })).toMatchObject({ channels: [], warnings: [] });
   });
 
+  it('takes the one of two that moves, and asks where both do', () => {
+    const two = (second: readonly number[]) =>
+      mapChannels(
+        logOf(
+          column('DPF differential pressure 1', 'mbar', [0, 3, 14, 21, 4]),
+          column('DPF differential pressure 2', 'mbar', second),
+        ),
+      );
+    const still = two([0, 0, 0, 0, 0]);
+    expect(still.channels).toMatchObject([{ role: 'dpfDeltaP', column: 'DPF differential pressure 1' }]);
+    expect(still.channels[0]?.reason).toMatch(/the other column of that name stands still/);
+    expect(still.questions).toEqual([]);
+    expect(two([0, 9, 2, 30, 11]).questions).toMatchObject([{ role: 'dpfDeltaP' }]);
+  });
+
+  it('takes a channel whose values cannot be less surely, and says so', () => {
+    const [dead] = mapChannels(
+      logOf(column('DPF differential pressure', 'mbar', [5500, 5500, 5500, 5500, 5500])),
+    ).channels;
+    const [sound] = mapChannels(
+      logOf(column('DPF differential pressure', 'mbar', [0, 3, 14, 21, 4])),
+    ).channels;
+    expect(dead?.confidence).toBeLessThan((sound?.confidence ?? 0) - 0.1);
+    expect(dead?.reason).toMatch(/beyond what it can be/);
+  });
+
   it('takes an unmarked unit from the others of its kind', () => {
     const imperial = mapChannels(
       logOf(

@@ -196,6 +196,16 @@ function gaugeReason(
     : undefined;
 }
 
+const LESS_WHERE_BEYOND = 0.15;
+/** Less than this share of what it shows is no movement. */
+const STILL = 0.01;
+
+/** Whether a column shows one value throughout, as a channel that is not fitted does. */
+const standsStill = (column: RawColumn, rangeFor: (column: RawColumn) => Range | undefined): boolean => {
+  const range = rangeFor(column);
+  return range !== undefined && range.high - range.low <= STILL * Math.max(Math.abs(range.middle), 1);
+};
+
 interface Candidate {
   readonly column: RawColumn;
   readonly mapped: MappedChannel;
@@ -215,6 +225,13 @@ function candidateFor(
   const unit = readUnit(column, role, range);
   if (!unit) return undefined;
   const gauge = gaugeReason(column, role, unit.unit, range);
+  // A dead sensor shows what cannot be: it is the channel all the same, less surely.
+  const beyond =
+    range !== undefined &&
+    unit.unit !== 'none' &&
+    !unit.doubt &&
+    !gauge &&
+    !fits(range, unit.unit, definitionOf(role));
   const by =
     column.role === role ? 'the parameter’s number' : read.length === 0 ? 'name' : `name: ${inWords(read)}`;
   return {
@@ -227,8 +244,8 @@ function candidateFor(
       unit: unit.unit,
       unitLabel: writtenUnit(column, unit),
       gauge: gauge !== undefined,
-      confidence: Math.max(0.4, confidence - (unit.doubt ? 0.25 : 0)),
-      reason: `${by}${unit.doubt ? `; ${unit.doubt}` : ' and unit'}${gauge ? `; ${gauge}` : ''}`,
+      confidence: Math.max(0.4, confidence - (unit.doubt ? 0.25 : 0) - (beyond ? LESS_WHERE_BEYOND : 0)),
+      reason: `${by}${unit.doubt ? `; ${unit.doubt}` : ' and unit'}${gauge ? `; ${gauge}` : ''}${beyond ? '; its values lie beyond what it can be' : ''}`,
     },
   };
 }
@@ -314,7 +331,7 @@ export function mapChannels(
     .sort(
       (a, b) => b.mapped.confidence - a.mapped.confidence || b.column.values.length - a.column.values.length,
     );
-  const questions = askAbout(candidates, taken, used, warnings);
+  const questions = askAbout(candidates, { taken, used, warnings, rangeFor });
   const settled = [...taken.values()].map((channel) => agreeUnits(channel, candidates, taken));
   const inferred = settled.filter(
     (channel) => channel.reason.includes('fits the values') || channel.reason.includes('as the others'),
@@ -340,9 +357,17 @@ export function mapChannels(
 /** Gives each role to its best column; roles claimed twice with equal right become questions. */
 function askAbout(
   candidates: readonly Candidate[],
-  taken: Map<ChannelRole, MappedChannel>,
-  used: Set<RawColumn>,
-  warnings: LogWarning[],
+  {
+    taken,
+    used,
+    warnings,
+    rangeFor,
+  }: {
+    readonly taken: Map<ChannelRole, MappedChannel>;
+    readonly used: Set<RawColumn>;
+    readonly warnings: LogWarning[];
+    readonly rangeFor: (column: RawColumn) => Range | undefined;
+  },
 ): MappingQuestion[] {
   const questions: MappingQuestion[] = [];
   const settled = new Set<ChannelRole>(taken.keys());
@@ -362,6 +387,16 @@ function askAbout(
     if (rivals.length === 0) {
       taken.set(role, best.mapped);
       used.add(best.column);
+      continue;
+    }
+    const moving = [best, ...rivals].filter(({ column }) => !standsStill(column, rangeFor));
+    const [alone] = moving;
+    if (alone && moving.length === 1) {
+      taken.set(role, {
+        ...alone.mapped,
+        reason: `${alone.mapped.reason}; the other column of that name stands still`,
+      });
+      used.add(alone.column);
       continue;
     }
     const columns = [best, ...rivals].map(({ column }) => column.name);
