@@ -149,10 +149,10 @@ export function repairEvidence(
       ([check]) => NOT_IF_FOUND[cause]?.[check]?.some(found) !== true,
     );
     // A check that was made again counts as it came out last; of different checks the bad one counts.
-    const last = new Map(
+    const last = new Map<string, string | undefined>(
       checks
         .filter(({ entry }) => happenedAt(entry) >= since)
-        .map(({ entry, outcome }) => [entry.body.check as string, outcome]),
+        .map(({ entry, outcome }) => [entry.body.check, outcome] as const),
     );
     const said = ways.flatMap(([check, shows]) => {
       const outcome = last.get(check);

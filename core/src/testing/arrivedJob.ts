@@ -5,6 +5,7 @@ import { filterVolumeL } from '../filter/index.ts';
 import { judgeJob, type JobJudgement } from '../job/index.ts';
 import type { EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
+import { PATH_CAUSES } from '../proof/index.ts';
 import { arrive, type ArrivedVehicle } from './diagnosedVehicle.ts';
 import type { Life } from './life.ts';
 import { livelyVehicle } from './livelyVehicle.ts';
@@ -66,13 +67,17 @@ const pointsTo = (finding: string, causes: ReadonlySet<string>): boolean =>
       links.some(({ cause, chance, how }) => how === 'activates' && chance >= POINTS && causes.has(cause)),
   );
 
-/** Steps that are about what is wrong: a check that can see it, its repair, and for the filter what is done to a filter. */
+/**
+ * Steps that are about what is wrong: a check that can see it, its repair; for the filter what is done to a filter, and seeing before that
+ * that the pressure which says so is right.
+ */
 function isAbout({ next }: JobJudgement, fault: FaultId): boolean {
   if (!next) return false;
   const family = alikeWith(fault);
   if (next.do === 'check') {
     const check = KNOWN_CHECKS.find(({ id }) => id === next.id);
-    return check?.outcomes.some((outcome) => pointsTo(outcome, family)) ?? false;
+    const about = groupOf(fault) === 'filter' ? new Set([...family, ...PATH_CAUSES]) : family;
+    return check?.outcomes.some((outcome) => pointsTo(outcome, about)) ?? false;
   }
   if (next.do === 'repair') return next.id !== undefined && family.has(next.id);
   return next.do === 'treat' && groupOf(fault) === 'filter';
