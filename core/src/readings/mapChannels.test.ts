@@ -311,6 +311,30 @@ describe('a mapping', () => {
     expect(dead?.reason).toMatch(/beyond what it can be/);
   });
 
+  it('learns a word by what the workshop said of a heading, and takes it back where two disagree', () => {
+    const log = logOf(
+      column('Tlaakcheck DPF', 'mbar', [0, 3, 14, 21, 4]),
+      column('TEMP. QUORBIN', '°C', [80, 82, 84, 85, 84]),
+      column('quorbin niveau', '%', [1, 2, 3, 4, 5]),
+    );
+    const before = { 'Tlaakcheck roetfilter': 'dpfDeltaP', 'Quorbin temperatuur': 'coolantTemp' };
+    expect(mapChannels(log).channels.map(({ role }) => role)).toEqual([]);
+    const { channels } = mapChannels(log, {}, before);
+    expect(channels.map(({ role, column: name }) => [role, name])).toEqual([
+      ['dpfDeltaP', 'Tlaakcheck DPF'],
+      ['coolantTemp', 'TEMP. QUORBIN'],
+    ]);
+    const torn = { ...before, 'Quorbin temp': 'oilTemp' };
+    expect(mapChannels(log, {}, torn).channels.map(({ role }) => role)).toEqual(['dpfDeltaP']);
+  });
+
+  it('knows a heading that was set right however it is written', () => {
+    const log = logOf(column('KANAL_SIEBEN', 'mbar', [0, 3, 14, 21, 4]));
+    expect(mapChannels(log, {}, { 'Kanal sieben': 'dpfDeltaP' }).channels).toMatchObject([
+      { role: 'dpfDeltaP', reason: 'as your workshop set it before' },
+    ]);
+  });
+
   it('takes an unmarked unit from the others of its kind', () => {
     const imperial = mapChannels(
       logOf(

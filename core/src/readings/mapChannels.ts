@@ -17,7 +17,15 @@ import {
   type ChannelRole,
   type ChannelRoleDefinition,
 } from './channelRoles.ts';
-import { explainHeading, readAs, whyNone, type Meaning, type NamedRole } from './lexicon/index.ts';
+import {
+  explainHeading,
+  foldHeading,
+  learnWords,
+  readAs,
+  whyNone,
+  type Meaning,
+  type NamedRole,
+} from './lexicon/index.ts';
 import type { LogWarning, RawColumn, RawLog } from './reader/rawLog.ts';
 
 export interface MappedChannel {
@@ -313,17 +321,22 @@ export function mapChannels(
       });
     }
   }
+  // However it is written: capitals, accents and points are the tool’s.
+  const folded = new Map(Object.entries(remembered).map(([heading, role]) => [foldHeading(heading), role]));
   for (const column of log.columns) {
-    const wanted = used.has(column) ? undefined : ownOf(remembered, column.name);
+    const wanted = used.has(column)
+      ? undefined
+      : (ownOf(remembered, column.name) ?? folded.get(foldHeading(column.name)));
     if (wanted === undefined || (isChannelRole(wanted) && taken.has(wanted))) continue;
     // A heading may mean something else in another tool: what does not fit there is passed over without a word.
     if (setByPerson(column, wanted, 'as your workshop set it before')) used.add(column);
   }
+  const learned = learnWords(remembered);
   const candidates = log.columns
     .filter((column) => !used.has(column) && column.values.length > 0)
     .flatMap((column) =>
       (column.role === undefined
-        ? explainHeading(column.name).roles
+        ? explainHeading(column.name, learned).roles
         : [{ role: column.role, confidence: 1, read: [], places: [] }]
       ).map((named) => candidateFor(column, named, rangeFor)),
     )

@@ -164,22 +164,32 @@ const MOST_KEPT = 5000;
  * What a heading says, word by word, and the roles that it names: those of which it says all that is wanted and nothing that is of
  * something else.
  * @param name a heading without its unit, of any length; a long one is read as far as its first forty words
+ * @param learned words of a workshop that no lexicon has
  */
-export function explainHeading(name: string): ExplainedHeading {
-  const kept = KEPT.get(name);
-  if (kept) return kept;
-  const words = readWords(name);
+export function explainHeading(name: string, learned?: ReadonlyMap<string, Sense>): ExplainedHeading {
+  const kept = KEPT.get(name) ?? explained(name, readWords(name));
+  if (KEPT.size >= MOST_KEPT) KEPT.clear();
+  KEPT.set(name, kept);
+  if (!learned || !kept.words.some(({ senses, text }) => senses.length === 0 && learned.has(text)))
+    return kept;
+  return explained(
+    name,
+    kept.words.map((word): ReadWord => {
+      const sense = word.senses.length === 0 ? learned.get(word.text) : undefined;
+      return sense ? { ...word, senses: [sense], by: 'learned' } : word;
+    }),
+  );
+}
+
+function explained(name: string, words: readonly ReadWord[]): ExplainedHeading {
   const own = OWN.get(name.trim().toLowerCase());
-  const explained: ExplainedHeading = {
+  return {
     words,
     roles:
       own === undefined
         ? ROLE_IDS.flatMap((role) => named(role, words) ?? []).toSorted((a, b) => b.confidence - a.confidence)
         : [{ role: own, confidence: 1, read: [], places: [] }],
   };
-  if (KEPT.size >= MOST_KEPT) KEPT.clear();
-  KEPT.set(name, explained);
-  return explained;
 }
 
 /** Whether a heading names any role. */

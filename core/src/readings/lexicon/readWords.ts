@@ -7,7 +7,7 @@ export interface ReadWord {
   readonly text: string;
   readonly senses: readonly Sense[];
   /** How it was read. */
-  readonly by: 'word' | 'ending' | 'compound' | 'abbreviation' | 'number' | 'unknown';
+  readonly by: 'word' | 'ending' | 'compound' | 'abbreviation' | 'number' | 'learned' | 'unknown';
 }
 
 interface Token {

@@ -7,7 +7,7 @@ import type { RawLog } from './rawLog.ts';
  * that columns share are one array. Raise the version when the reader reads more or otherwise, so that kept columns of an
  * older one are made anew.
  */
-export const READER_VERSION = 1;
+export const READER_VERSION = 2;
 
 const packedColumnSchema = z.object({
   name: z.string(),
