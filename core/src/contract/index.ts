@@ -68,9 +68,11 @@ export { jobSummarySchema, type JobSummary } from './jobSummary.ts';
 export { sealSchema, type Seal } from './seal.ts';
 export { familyBookSchema, type FamilyBook } from './family.ts';
 export {
+  channelCorrectionListSchema,
   channelCorrectionSchema,
   newChannelCorrectionSchema,
   type ChannelCorrection,
+  type ChannelCorrectionList,
   type NewChannelCorrection,
 } from './logs.ts';
 export { problemSchema, type Problem } from './problem.ts';

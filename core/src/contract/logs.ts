@@ -10,6 +10,15 @@ const role = z
 export const channelCorrectionSchema = z.object({ heading, role });
 export type ChannelCorrection = z.infer<typeof channelCorrectionSchema>;
 
+/** What another workshop, or this one before, said of headings; as it is handed over. */
+export const channelCorrectionListSchema = z.strictObject({
+  corrections: z
+    .array(z.strictObject({ heading, role }))
+    .min(1, 'Corrections: there are none')
+    .max(5000, 'Corrections: more than 5000'),
+});
+export type ChannelCorrectionList = z.infer<typeof channelCorrectionListSchema>;
+
 /** Without a role, what was said of the heading is forgotten. */
 export const newChannelCorrectionSchema = z.strictObject({ heading, role: role.optional() });
 export type NewChannelCorrection = z.infer<typeof newChannelCorrectionSchema>;

@@ -215,6 +215,8 @@ const CALLS: Record<string, (client: TestClient) => Promise<Answer>> = {
   'get /api/channel-corrections': (c) => c.get('/api/channel-corrections'),
   'put /api/channel-corrections': (c) =>
     c.put('/api/channel-corrections', { heading: 'Kanal 7', role: 'dpfDeltaP' }),
+  'post /api/channel-corrections': (c) =>
+    c.post('/api/channel-corrections', { corrections: [{ heading: 'Kanal 8', role: 'egt4' }] }),
 };
 
 const RANK: Record<Access | 'nobody', number> = { nobody: -1, public: -1, viewer: 0, technician: 1, lead: 2 };

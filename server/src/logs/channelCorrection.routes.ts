@@ -1,7 +1,13 @@
 import { z } from 'zod';
-import { channelCorrectionSchema, newChannelCorrectionSchema } from '@white-ember/core/contract';
+import {
+  channelCorrectionListSchema,
+  channelCorrectionSchema,
+  newChannelCorrectionSchema,
+} from '@white-ember/core/contract';
 import { memberRoute, type Route } from '../app/route.ts';
 import { ChannelCorrectionEntity } from './channelCorrection.entity.ts';
+
+const ROWS_AT_ONCE = 500;
 
 export const channelCorrectionRoutes: Route[] = [
   memberRoute({
@@ -36,6 +42,34 @@ export const channelCorrectionRoutes: Route[] = [
         );
       }
       return body;
+    },
+  }),
+  memberRoute({
+    method: 'post',
+    path: '/api/channel-corrections',
+    access: 'technician',
+    summary:
+      'Take over what another workshop said of headings, all or none; what stands here of the same heading is replaced',
+    body: channelCorrectionListSchema,
+    answer: z.object({ taken: z.number().int() }),
+    handle: async ({ body, db, workshopId, member }) => {
+      // The last word on a heading stands, as if each had been set in turn.
+      const last = new Map(body.corrections.map(({ heading, role }) => [heading, role]));
+      const rows = [...last].map(([heading, role]) => ({
+        workshopId,
+        heading,
+        role,
+        memberId: member.id,
+        setAt: new Date(),
+      }));
+      await db.transaction(async (manager) => {
+        for (let from = 0; from < rows.length; from += ROWS_AT_ONCE)
+          await manager.upsert(ChannelCorrectionEntity, rows.slice(from, from + ROWS_AT_ONCE), [
+            'workshopId',
+            'heading',
+          ]);
+      });
+      return { taken: rows.length };
     },
   }),
 ];

@@ -137,4 +137,27 @@ describe('what a workshop said of a heading', () => {
     ]);
     expect((await put({ heading: '', role: 'egt3' })).status).toBe(400);
   });
+
+  it('is taken over from a file, all or none, the last word on a heading counting', async () => {
+    const before = await all();
+    const post = (corrections: unknown) =>
+      workshop.technician.post<Problem & { taken?: number }>('/api/channel-corrections', { corrections });
+    const many = Array.from({ length: 1200 }, (_, i) => ({ heading: `Signal ${i}`, role: 'egt1' }));
+    for (const wrong of [
+      [],
+      'all',
+      [...many, { heading: 'Signal 9', role: 'flux' }],
+      [...many, ...many, ...many, ...many, ...many],
+    ])
+      expect((await post(wrong)).status).toBe(400);
+    expect(await all()).toEqual(before);
+    const taken = await post([...many, { heading: 'Signal 9', role: 'egt2' }]);
+    expect([taken.status, taken.body.taken]).toEqual([200, 1200]);
+    const after = new Map((await all()).map(({ heading, role }) => [heading, role]));
+    expect([after.get('Signal 9'), after.get('Signal 8'), after.get('__proto__')]).toEqual([
+      'egt2',
+      'egt1',
+      '',
+    ]);
+  });
 });

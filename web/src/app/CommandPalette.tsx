@@ -46,6 +46,7 @@ export function CommandPalette({
     ['Fleet: who is due next', go('/fleet')],
     ['Add a vehicle', go('/vehicles/new')],
     ['Limits', go('/limits')],
+    ['Headings of logs', go('/headings')],
     ['Your account', go('/account')],
     ...(role === 'lead' ? ([['People and data', go('/people')]] as [string, () => void][]) : []),
     [

@@ -119,6 +119,9 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/limits')}>
               Limits
             </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/headings')}>
+              Headings of logs
+            </DropdownMenu.Item>
             {member.role === 'lead' ? (
               <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/people')}>
                 People and data

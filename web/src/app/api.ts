@@ -1,6 +1,7 @@
 import { createApi } from '@reduxjs/toolkit/query/react';
 import type {
   ChannelCorrection,
+  ChannelCorrectionList,
   Customer,
   FamilyBook,
   FilterModel,
@@ -257,6 +258,10 @@ export const api = createApi({
       query: (body) => ({ url: '/channel-corrections', method: 'PUT', body }),
       invalidatesTags: ['Corrections'],
     }),
+    takeCorrections: build.mutation<{ taken: number }, ChannelCorrectionList>({
+      query: (body) => ({ url: '/channel-corrections', method: 'POST', body }),
+      invalidatesTags: ['Corrections'],
+    }),
     vehicles: build.query<Vehicle[], { find?: string }>({
       query: (params) => ({ url: '/vehicles', params }),
       providesTags: ['Vehicles'],
@@ -343,6 +348,7 @@ export const {
   useFamilyBookQuery,
   useChannelCorrectionsQuery,
   useRememberCorrectionMutation,
+  useTakeCorrectionsMutation,
   useVehiclesQuery,
   useVehicleQuery,
   useAddVehicleMutation,

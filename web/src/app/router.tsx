@@ -70,6 +70,12 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/limits/LimitsPage.tsx')).LimitsPage }),
       },
       {
+        path: '/headings',
+        lazy: async () => ({
+          Component: (await import('../features/readings/HeadingsPage.tsx')).HeadingsPage,
+        }),
+      },
+      {
         path: '/fluids',
         lazy: async () => ({ Component: (await import('../features/fluids/FluidsPage.tsx')).FluidsPage }),
       },

@@ -4,6 +4,7 @@ import type { ReadingBody } from '@white-ember/core/ledger';
 import { LOG_OUTPUTS, type LogOutput } from '@white-ember/core/readings';
 import { useSessionQuery } from '../../../app/api.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { saveFile } from '../../../ui/saveFile.ts';
 import { Notice } from '../../../ui/Notice.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
 import { WithJob } from '../../job/WithJob.tsx';
@@ -291,12 +292,7 @@ const OUTPUTS: Record<LogOutput, string> = { csv: 'CSV', json: 'JSON', parquet: 
 /** The log as one tidy table in base units, for other programs. */
 function SaveAs({ log }: { log: OpenedLog }) {
   const save = async (to: LogOutput): Promise<void> => {
-    const address = URL.createObjectURL(await rewritten(log.id, to));
-    const link = document.createElement('a');
-    link.href = address;
-    link.download = `${log.fileName.replace(/\.[^.]*$/, '')}-tidy.${to}`;
-    link.click();
-    URL.revokeObjectURL(address);
+    saveFile(await rewritten(log.id, to), `${log.fileName.replace(/\.[^.]*$/, '')}-tidy.${to}`);
   };
   return (
     <p className="flex flex-wrap items-center gap-2">

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import {
   CHANNEL_ROLES,
   isChannelRole,
@@ -69,7 +70,11 @@ export function LogMapping({
         {questions > 0 ? `, ${questions} to be answered` : ''}
       </summary>
       <p className="text-sm text-ink2 mb-1">
-        What you set here is remembered for every later log of the workshop.
+        What you set here is remembered for every later log of the workshop;{' '}
+        <Link className="underline underline-offset-4" to="/headings">
+          all that is remembered
+        </Link>
+        .
       </p>
       <table className="w-full text-left text-[15px]">
         <thead className="border-b-2 border-ink">

@@ -1,0 +1,35 @@
+import { expect, goTo, signIn, test } from './setup/site.ts';
+
+test('headings that were set right: added, changed, a word learned, handed on as a file and forgotten, by keyboard where it is typed', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await goTo(page, site, '/headings');
+  await expect(page.getByText(/Nothing was set right yet/)).toBeVisible();
+  await page.getByLabel('Heading', { exact: true }).fill('Tlaakcheck roetfilter');
+  await expect(page.getByText('Read as: filter')).toBeVisible();
+  await page.getByLabel('Is', { exact: true }).selectOption({ label: 'ΔP across the filter' });
+  await page.getByRole('button', { name: 'Remember' }).press('Enter');
+  const list = page.getByRole('list', { name: 'Headings set right' });
+  await expect(list.getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByText('tlaakcheck: difference')).toBeVisible();
+
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const path = await (await saved).path();
+  await page.getByRole('button', { name: 'Forget “Tlaakcheck roetfilter”' }).click();
+  await expect(list).toHaveCount(0);
+  await page.getByLabel('Take in from a file').setInputFiles({
+    name: 'broken.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"corrections":[{"heading":"A","role":"flux"}]}'),
+  });
+  await expect(page.getByRole('alert')).toContainText('broken.json was not taken in');
+  await expect(list).toHaveCount(0);
+  await page.getByLabel('Take in from a file').setInputFiles(path);
+  await expect(list.getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByText('1 heading taken in.')).toBeVisible();
+  await page.getByLabel('What “Tlaakcheck roetfilter” is').selectOption({ label: 'none of these' });
+  await expect(page.getByText('tlaakcheck: difference')).toHaveCount(0);
+});
