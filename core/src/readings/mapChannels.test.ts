@@ -324,6 +324,11 @@ describe('a mapping', () => {
       ['dpfDeltaP', 'Tlaakcheck DPF'],
       ['coolantTemp', 'TEMP. QUORBIN'],
     ]);
+    // A tool’s own name with a number teaches nothing.
+    expect(
+      mapChannels(logOf(column('Foobar 7', '°C', [80, 82, 84, 85, 84])), {}, { 'Foobar 12': 'egt3' })
+        .channels,
+    ).toEqual([]);
     const torn = { ...before, 'Quorbin temp': 'oilTemp' };
     expect(mapChannels(log, {}, torn).channels.map(({ role }) => role)).toEqual(['dpfDeltaP']);
   });

@@ -28,8 +28,10 @@ function learnedFrom(heading: string, role: ChannelRole): readonly [word: string
   const [only] = unknown;
   if (!only || unknown.length > 1) return undefined;
   const said = words.flatMap(({ senses }) => senses[0]?.meanings ?? []);
+  // A word that stands with a number alone is a name of the tool’s: “Signal 12”.
+  if (said.every((one) => SAID_OF_ANY.has(one) || one.startsWith('number:'))) return undefined;
   for (const way of ROLE_MEANINGS[role]) {
-    const means = way.weak ? undefined : missing(way, said);
+    const means = way.weak || way.at ? undefined : missing(way, said);
     if (means && means.length > 0) return [only.text, { meanings: means, word: only.text }];
   }
   return undefined;

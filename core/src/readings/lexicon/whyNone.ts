@@ -8,7 +8,7 @@ const inWords = (meanings: Iterable<Meaning>): string =>
   [...new Set(meanings)].map((one) => one.slice(one.indexOf(':') + 1).replaceAll('-', ' ')).join(', ');
 
 const meaningsOf = (word: ReadWord): readonly Meaning[] =>
-  (word.senses[0]?.meanings ?? []).filter((one) => !one.startsWith('filler'));
+  word.by === 'number' ? [] : (word.senses[0]?.meanings ?? []).filter((one) => !one.startsWith('filler'));
 
 /** What the words of a heading were taken for, each by its likeliest meaning: “pressure, fuel”; empty where none is known. */
 export const readAs = (name: string): string => inWords(explainHeading(name).words.flatMap(meaningsOf));
@@ -33,8 +33,7 @@ export function whyNone(name: string): string {
   if (first)
     return `named like ${CHANNEL_ROLES[first.role].label}, but unit or values are of another kind, or another column fits it better`;
   const said = new Set(words.flatMap(({ senses }) => senses.flatMap(({ meanings }) => meanings)));
-  if (words.every(({ senses, by }) => senses.length === 0 || by === 'number'))
-    return 'none of its words is known';
+  if (words.every((word) => meaningsOf(word).length === 0)) return 'none of its words is known';
   let nearest:
     | { readonly role: ChannelRole; readonly off: readonly ReadWord[]; readonly wants: number }
     | undefined;

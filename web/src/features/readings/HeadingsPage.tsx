@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { channelCorrectionListSchema, type ChannelCorrection } from '@white-ember/core/contract';
-import { CHANNEL_ROLES, learnWords, readAs, ROLE_IDS } from '@white-ember/core/readings';
+import { learnWords, readAs } from '@white-ember/core/readings';
 import {
   problemOf,
   useChannelCorrectionsQuery,
@@ -12,15 +12,12 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
+import { RoleOptions } from './RoleOptions.tsx';
 
 const roleOptions = (
   <>
     <option value="">none of these</option>
-    {ROLE_IDS.map((role) => (
-      <option key={role} value={role}>
-        {CHANNEL_ROLES[role].label}
-      </option>
-    ))}
+    <RoleOptions />
   </>
 );
 

@@ -109,5 +109,5 @@ export const DUTCH: Words = {
   'part:glow': 'gloei voorgloei gloeibougies',
   'part:thermostat': 'thermostaat',
   'filler:sensor': 'sensor voeler opnemer',
-  'filler:word': 'de het een van in op bij over waarde signaal en graad verse',
+  'filler:word': 'de het een van in op bij over waarde signaal en graad verse kanaal signaal',
 };

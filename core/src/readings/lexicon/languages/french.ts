@@ -113,5 +113,5 @@ export const FRENCH: Words = {
   'part:glow': 'prechauffage bougies_de_prechauffage',
   'part:thermostat': 'thermostat',
   'filler:sensor': 'capteur sonde',
-  'filler:word': 'de du des la le les l d a au aux en dans et sur par valeur signal un une frais degre',
+  'filler:word': 'de du des la le les l d a au aux en dans et sur par valeur signal un une frais degre canal',
 };

@@ -113,5 +113,5 @@ export const GERMAN: Words = {
   'part:thermostat': 'thermostat',
   'filler:sensor': 'geber fuhler sensor messwert messer',
   'filler:word':
-    'der die das des dem den im in am von zur zum und mit bei uber wert signal grad frisch eines einer',
+    'der die das des dem den im in am von zur zum und mit bei uber wert signal grad frisch eines einer kanal',
 };

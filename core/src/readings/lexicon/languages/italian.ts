@@ -112,5 +112,5 @@ export const ITALIAN: Words = {
   'part:thermostat': 'termostato',
   'filler:sensor': 'sensore sonda',
   'filler:word':
-    'di del dello della dell dei degli delle il lo la i gli le nel nello nella nell nei negli nelle al allo alla all ai agli alle dal dallo dalla dall dai a e con per sul sullo sulla sull valore segnale d grado fresca',
+    'di del dello della dell dei degli delle il lo la i gli le nel nello nella nell nei negli nelle al allo alla all ai agli alle dal dallo dalla dall dai a e con per sul sullo sulla sull valore segnale d grado fresca canale',
 };

@@ -6,6 +6,7 @@ import {
   type LogAnalysis,
   type WithoutRole,
 } from '@white-ember/core/readings';
+import { RoleOptions } from '../RoleOptions.tsx';
 
 interface Row {
   readonly column: string;
@@ -81,7 +82,7 @@ export function LogMapping({
           <tr>
             <th>column</th>
             <th>is</th>
-            <th>unit</th>
+            <th className="px-2">unit</th>
             <th className="max-sm:hidden">how surely</th>
           </tr>
         </thead>
@@ -97,14 +98,10 @@ export function LogMapping({
                   onChange={(event) => onCorrect(row.column, event.target.value)}
                 >
                   <option value="">none of these</option>
-                  {ROLE_IDS.map((role) => (
-                    <option key={role} value={role}>
-                      {CHANNEL_ROLES[role].label}
-                    </option>
-                  ))}
+                  <RoleOptions />
                 </select>
               </td>
-              <td className="pl-2">{row.unit}</td>
+              <td className="px-2">{row.unit}</td>
               <td className="text-ink2 max-sm:hidden">{row.why}</td>
             </tr>
           ))}
