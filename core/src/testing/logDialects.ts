@@ -1,131 +1,7 @@
 import { fromBase, type Unit } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
+import { randomHeadings } from './logHeadings.ts';
 import type { Dice, MadeLog } from './madeLog.ts';
-
-type Names = Partial<Record<ChannelRole, string>>;
-
-/** Headings as tools in several tongues write them. */
-const TONGUES: readonly Names[] = [
-  {
-    engineSpeed: 'Engine speed',
-    dpfDeltaP: 'DPF differential pressure',
-    exhaustBackPressure: 'Exhaust back pressure',
-    manifoldPressure: 'Manifold absolute pressure',
-    barometricPressure: 'Barometric pressure',
-    massAirFlow: 'Mass air flow',
-    egt1: 'EGT before turbine',
-    egt2: 'EGT before DOC',
-    egt3: 'EGT before DPF',
-    egt4: 'EGT after DPF',
-    coolantTemp: 'Coolant temperature',
-    intakeAirTemp: 'Intake air temperature',
-    ambientTemp: 'Ambient temperature',
-    sootMass: 'Soot mass',
-    vehicleSpeed: 'Vehicle speed',
-  },
-  {
-    engineSpeed: 'Motordrehzahl',
-    dpfDeltaP: 'Differenzdruck DPF',
-    exhaustBackPressure: 'Abgasgegendruck',
-    manifoldPressure: 'Saugrohrdruck absolut',
-    barometricPressure: 'Umgebungsdruck',
-    massAirFlow: 'Luftmassenstrom',
-    egt1: 'Abgastemperatur vor Turbolader',
-    egt2: 'Abgastemperatur vor Katalysator',
-    egt3: 'Abgastemperatur vor DPF',
-    egt4: 'Abgastemperatur nach DPF',
-    coolantTemp: 'Kühlmitteltemperatur',
-    intakeAirTemp: 'Ansauglufttemperatur',
-    ambientTemp: 'Außentemperatur',
-    sootMass: 'Rußmasse',
-    vehicleSpeed: 'Geschwindigkeit',
-  },
-  {
-    engineSpeed: 'Régime moteur',
-    dpfDeltaP: 'Pression différentielle FAP',
-    exhaustBackPressure: 'Pression échappement avant turbine',
-    manifoldPressure: 'Pression collecteur admission',
-    barometricPressure: 'Pression atmosphérique',
-    massAirFlow: 'Débit d’air',
-    egt1: 'Température échappement avant turbine',
-    egt2: 'Température échappement avant catalyseur',
-    egt3: 'Température échappement avant FAP',
-    egt4: 'Température échappement après FAP',
-    coolantTemp: 'Température liquide de refroidissement',
-    intakeAirTemp: 'Température air admission',
-    ambientTemp: 'Température extérieure',
-    sootMass: 'Masse de suie',
-    vehicleSpeed: 'Vitesse véhicule',
-  },
-  {
-    engineSpeed: 'Régimen del motor',
-    dpfDeltaP: 'Presión diferencial DPF',
-    exhaustBackPressure: 'Contrapresión de escape',
-    manifoldPressure: 'Presión absoluta colector',
-    barometricPressure: 'Presión atmosférica',
-    massAirFlow: 'Masa de aire',
-    egt1: 'Temperatura de escape antes de turbina',
-    egt2: 'Temperatura de escape antes de catalizador',
-    egt3: 'Temperatura de escape antes de DPF',
-    egt4: 'Temperatura de escape después de DPF',
-    coolantTemp: 'Temperatura refrigerante',
-    intakeAirTemp: 'Temperatura aire de admisión',
-    ambientTemp: 'Temperatura exterior',
-    sootMass: 'Masa de hollín',
-    vehicleSpeed: 'Velocidad del vehículo',
-  },
-  {
-    engineSpeed: 'Giri motore',
-    dpfDeltaP: 'Pressione differenziale DPF',
-    exhaustBackPressure: 'Contropressione scarico',
-    manifoldPressure: 'Pressione assoluta collettore',
-    barometricPressure: 'Pressione atmosferica',
-    massAirFlow: 'Portata aria',
-    egt1: 'Temperatura gas di scarico prima della turbina',
-    egt2: 'Temperatura gas di scarico prima del catalizzatore',
-    egt3: 'Temperatura gas di scarico prima del DPF',
-    egt4: 'Temperatura gas di scarico dopo DPF',
-    coolantTemp: 'Temperatura liquido raffreddamento',
-    intakeAirTemp: 'Temperatura aria aspirata',
-    ambientTemp: 'Temperatura esterna',
-    sootMass: 'Massa di fuliggine',
-    vehicleSpeed: 'Velocità veicolo',
-  },
-  {
-    engineSpeed: 'Obroty silnika',
-    dpfDeltaP: 'Ciśnienie różnicowe DPF',
-    exhaustBackPressure: 'Ciśnienie spalin przed turbiną',
-    manifoldPressure: 'Ciśnienie w kolektorze ssącym',
-    barometricPressure: 'Ciśnienie atmosferyczne',
-    massAirFlow: 'Masa powietrza',
-    egt1: 'Temperatura spalin przed turbiną',
-    egt2: 'Temperatura spalin przed katalizatorem',
-    egt3: 'Temperatura spalin przed DPF',
-    egt4: 'Temperatura spalin za DPF',
-    coolantTemp: 'Temperatura cieczy chłodzącej',
-    intakeAirTemp: 'Temperatura powietrza dolotowego',
-    ambientTemp: 'Temperatura otoczenia',
-    sootMass: 'Masa sadzy',
-    vehicleSpeed: 'Prędkość pojazdu',
-  },
-  {
-    engineSpeed: 'RPM',
-    dpfDeltaP: 'DPF_dP',
-    exhaustBackPressure: 'EBP',
-    manifoldPressure: 'MAP',
-    barometricPressure: 'BARO',
-    massAirFlow: 'MAF',
-    egt1: 'EGT1',
-    egt2: 'EGT2',
-    egt3: 'EGT3',
-    egt4: 'EGT4',
-    coolantTemp: 'ECT',
-    intakeAirTemp: 'IAT',
-    ambientTemp: 'AAT',
-    sootMass: 'DPF_soot_mass',
-    vehicleSpeed: 'VSS',
-  },
-];
 
 const PRESSURES: readonly (readonly [Unit, string, number])[] = [
   ['mbar', 'mbar', 1],
@@ -167,7 +43,7 @@ const clockText = (seconds: number, comma: boolean): string => {
 
 /** Writes a made log as one of many tools would: tongue, units, separators, layout, times, encoding, placeholders. */
 export function writeLog(log: MadeLog, d: Dice): Written {
-  const names = d.pick(TONGUES);
+  const names = randomHeadings(d);
   const layout = d.pick(['wide', 'wide', 'wide', 'long', 'asynchronous', 'json'] as const);
   const comma = layout !== 'json' && d.chance(0.35);
   const delimiter = comma ? d.pick([';', '\t']) : d.pick([',', ';', '\t', '|']);

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
+import { randomHeadings } from '../../testing/logHeadings.ts';
+import { dice } from '../../testing/madeLog.ts';
 import { splitUnit } from '../reader/columnHeading.ts';
 import { explainHeading, LANGUAGES, readAs, readWords, whyNone } from './index.ts';
 import { CUT_SHORT, HEADINGS, TRAPS } from './testing/headings.ts';
@@ -35,6 +37,12 @@ describe('headings in eight languages', () => {
     const wrong = all.filter(([heading, role]) => !isRight(heading, role)).map(([heading]) => heading);
     expect(wrong.length / all.length, wrong.join(', ')).toBeLessThanOrEqual(0.03);
     expect(none.split('|').filter((heading) => read(heading).length > 0)).toEqual([]);
+  });
+
+  it('are read in the logs of made tools, whatever these put together', () => {
+    for (let seed = 0; seed < 300; seed++)
+      for (const [role, heading] of Object.entries(randomHeadings(dice(seed))))
+        expect(read(heading)[0], `${seed}: ${heading}`).toBe(role);
   });
 
   it('name every role in every language', () => {
