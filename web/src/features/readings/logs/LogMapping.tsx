@@ -1,11 +1,5 @@
 import { Link } from 'react-router';
-import {
-  CHANNEL_ROLES,
-  isChannelRole,
-  ROLE_IDS,
-  type LogAnalysis,
-  type WithoutRole,
-} from '@white-ember/core/readings';
+import { CHANNEL_ROLES, isChannelRole, type LogAnalysis, type WithoutRole } from '@white-ember/core/readings';
 import { RoleOptions } from '../RoleOptions.tsx';
 
 interface Row {
