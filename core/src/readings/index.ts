@@ -42,4 +42,4 @@ export {
 export { rateAdvice, SteadyFollower, type RunKind, type SteadyRun } from './live/steadyRun.ts';
 export { CHANNEL_PRESETS, type ChannelPreset } from './live/presets.ts';
 export { OBD_PARAMETERS, obdValueOf, type ObdParameter, type ObdValue } from './reader/obdParameters.ts';
-export { learnWords, readAs } from './lexicon/index.ts';
+export { inWords, learnWords, readAs } from './lexicon/index.ts';

@@ -281,7 +281,9 @@ describe('a mapping', () => {
     expect(mapped.warnings).toEqual([]);
     const overruled = mapChannels(log, { 'Kanal 8': 'dpfDeltaP' }, before);
     expect(overruled.channels).toMatchObject([{ column: 'Kanal 8', reason: 'set by hand' }]);
-    expect(mapChannels(log, { 'Kanal 7': '' }, before).channels).toEqual([]);
+    const leftOut = mapChannels(log, { 'Kanal 7': '' }, before);
+    expect(leftOut.channels).toEqual([]);
+    expect(leftOut.without[0]).toMatchObject({ column: 'Kanal 7', why: 'your workshop left it out' });
     expect(mapChannels(log, {}, { 'Kanal 9': 'dpfDeltaP' })).toMatchObject({ channels: [], warnings: [] });
   });
 

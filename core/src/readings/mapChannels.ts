@@ -20,6 +20,7 @@ import {
 import {
   explainHeading,
   foldHeading,
+  inWords,
   learnWords,
   readAs,
   whyNone,
@@ -220,10 +221,6 @@ interface Candidate {
   readonly open: readonly Unit[] | undefined;
 }
 
-/** What was read in a heading, each once: “temperature, exhaust, before, filter”. */
-const inWords = (read: readonly Meaning[]): string =>
-  [...new Set(read.map((one) => one.slice(one.indexOf(':') + 1).replaceAll('-', ' ')))].join(', ');
-
 function candidateFor(
   column: RawColumn,
   { role, confidence, read }: NamedRole,
@@ -357,11 +354,16 @@ export function mapChannels(
   }
   const byRole = new Map(settled.map((channel) => [channel.role, channel]));
   const sources = new Set(settled.map((channel) => channel.column));
-  const unmapped = log.columns.map((column) => column.name).filter((name) => !sources.has(name));
+  const without = log.columns.filter(({ name }) => !sources.has(name));
   return {
     channels: ROLE_IDS.flatMap((role) => byRole.get(role) ?? []),
-    unmapped,
-    without: unmapped.map((column) => ({ column, readAs: readAs(column), why: whyNone(column) })),
+    unmapped: without.map(({ name }) => name),
+    without: without.map((column) => ({
+      column: column.name,
+      readAs: readAs(column.name),
+      // What a person took out has no other reason.
+      why: used.has(column) ? 'your workshop left it out' : whyNone(column.name),
+    })),
     questions,
     warnings,
   };

@@ -7,6 +7,6 @@ export {
 } from './explainHeading.ts';
 export { FACETS, LANGUAGES, type Facet, type Language, type Meaning } from './facets.ts';
 export { learnWords, type LearnedWords } from './learnedWords.ts';
-export { readAs, whyNone } from './whyNone.ts';
+export { inWords, readAs, whyNone } from './whyNone.ts';
 export { foldHeading, readWords, type ReadWord } from './readWords.ts';
 export type { Place } from './roleMeanings.ts';

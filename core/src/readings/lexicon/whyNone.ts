@@ -4,7 +4,8 @@ import type { Meaning } from './facets.ts';
 import type { ReadWord } from './readWords.ts';
 import { ROLE_MEANINGS, type RoleMeaning } from './roleMeanings.ts';
 
-const inWords = (meanings: Iterable<Meaning>): string =>
+/** Meanings as a person reads them, each once: “temperature, exhaust, before, filter”. */
+export const inWords = (meanings: Iterable<Meaning>): string =>
   [...new Set(meanings)].map((one) => one.slice(one.indexOf(':') + 1).replaceAll('-', ' ')).join(', ');
 
 const meaningsOf = (word: ReadWord): readonly Meaning[] =>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { channelCorrectionListSchema, type ChannelCorrection } from '@white-ember/core/contract';
-import { learnWords, readAs } from '@white-ember/core/readings';
+import { inWords, learnWords, readAs } from '@white-ember/core/readings';
 import {
   problemOf,
   useChannelCorrectionsQuery,
@@ -148,8 +148,7 @@ export function HeadingsPage() {
           <ul>
             {words.map(([word, { meanings }]) => (
               <li key={word}>
-                <span className="font-bold">{word}</span>:{' '}
-                {meanings.map((one) => one.slice(one.indexOf(':') + 1)).join(', ')}
+                <span className="font-bold">{word}</span>: {inWords(meanings)}
               </li>
             ))}
           </ul>
