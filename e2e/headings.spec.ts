@@ -1,4 +1,4 @@
-import { expect, goTo, signIn, test } from './setup/site.ts';
+import { chooseChannel, expect, goTo, signIn, test } from './setup/site.ts';
 
 test('headings that were set right: added, changed, a word learned, handed on as a file and forgotten, by keyboard where it is typed', async ({
   page,
@@ -8,8 +8,15 @@ test('headings that were set right: added, changed, a word learned, handed on as
   await goTo(page, site, '/headings');
   await expect(page.getByText(/Nothing was set right yet/)).toBeVisible();
   await page.getByLabel('Heading', { exact: true }).fill('Tlaakcheck roetfilter');
-  await expect(page.getByText('Read as: filter')).toBeVisible();
-  await page.getByLabel('Is', { exact: true }).selectOption({ label: 'ΔP across the filter' });
+  await expect(page.getByText('tlaakcheck ? · roetfilter = filter')).toBeVisible();
+  await page.getByRole('button', { name: /^Is:/ }).press('Enter');
+  const chooser = page.getByRole('dialog');
+  // Filter was read; that it is a difference leads to one channel.
+  await expect(chooser.getByRole('group', { name: /^Said so far/ })).toHaveText('filter');
+  await chooser.getByRole('button', { name: 'difference' }).press('Enter');
+  const channels = chooser.getByRole('group', { name: 'Channels' }).getByRole('button');
+  await expect(channels).toHaveText(['ΔP across the filter', 'none of these']);
+  await channels.first().press('Enter');
   await page.getByRole('button', { name: 'Remember' }).press('Enter');
   const list = page.getByRole('list', { name: 'Headings set right' });
   await expect(list.getByRole('listitem')).toHaveCount(1);
@@ -30,6 +37,6 @@ test('headings that were set right: added, changed, a word learned, handed on as
   await page.getByLabel('Take in from a file').setInputFiles(path);
   await expect(list.getByRole('listitem')).toHaveCount(1);
   await expect(page.getByText('1 heading taken in.')).toBeVisible();
-  await page.getByLabel('What “Tlaakcheck roetfilter” is').selectOption({ label: 'none of these' });
+  await chooseChannel(page, 'Tlaakcheck roetfilter', 'none of these');
   await expect(page.getByText('tlaakcheck: difference')).toHaveCount(0);
 });

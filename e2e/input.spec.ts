@@ -1,4 +1,4 @@
-import { expect, newJob, openSite, signIn, stage, test } from './setup/site.ts';
+import { chooseChannel, expect, newJob, openSite, signIn, stage, test } from './setup/site.ts';
 
 const csv = (...lines: string[]): { name: string; mimeType: string; buffer: Buffer } => ({
   name: 'log.csv',
@@ -63,7 +63,7 @@ test('an unknown unit is said and inferred, and a column can be set right', asyn
     .setInputFiles(csv('Time (s),RPM (rpm),Channel 7,MAF (furlong)', ...rows));
   await expect(page.getByText('No column was recognised as pressure drop across the filter.')).toBeVisible();
   await expect(page.getByText(/unit “furlong” is unknown/)).toBeVisible();
-  await page.getByLabel('What “Channel 7” is').selectOption({ label: 'ΔP across the filter' });
+  await chooseChannel(page, 'Channel 7', 'ΔP across the filter');
   await expect(page.getByText('set by hand; no unit stated; mbar fits the values')).toBeVisible();
   await expect(page.getByRole('row', { name: /hold, / })).toContainText('30');
   await page.getByRole('button', { name: 'Use as the before reading' }).click();

@@ -1,6 +1,6 @@
 import { join, resolve } from 'node:path';
 import { readFileSync } from 'node:fs';
-import { expect, newJob, signIn, test } from './setup/site.ts';
+import { chooseChannel, expect, newJob, signIn, test } from './setup/site.ts';
 
 const samples = resolve(import.meta.dirname, '../samples');
 const sample = (name: string): string => join(samples, name);
@@ -57,7 +57,7 @@ test('three dialects dropped, a column set right, a finding jumped to, before an
   // A column set right: at once in the findings, and remembered for the next log.
   await logs.getByRole('button', { name: /^own-names/ }).click();
   await expect(page.getByText('No column was recognised as pressure drop across the filter.')).toBeVisible();
-  await page.getByLabel('What “Kanal 7” is').selectOption({ label: 'ΔP across the filter' });
+  await chooseChannel(page, 'Kanal 7', 'ΔP across the filter');
   await expect(page.getByText('100 %, set by hand')).toBeVisible();
   await expect(page.getByRole('row', { name: /hold, 1\d\d/ }).first()).toContainText('13');
 

@@ -53,7 +53,7 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await expect(page.getByText(/ΔP at 3001 rpm is 23\d mbar/)).toBeVisible();
   await expect(page.getByText(/counts 59 g of soot/)).toBeVisible();
   await page.getByText(/Columns: 14 recognised, 0 not/).click();
-  await expect(page.getByRole('combobox', { name: /What “.*druck.*” is/ }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /What “.*druck.*” is/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Use as the before reading' }).click();
   await expect(page.getByRole('heading', { name: 'What the before reading says' })).toBeVisible();
   await expect(page.getByText('2500 rpm', { exact: true }).first()).toBeVisible();

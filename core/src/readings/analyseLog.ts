@@ -12,7 +12,7 @@ import type { SteadySample } from '../ledger/index.ts';
 import type { ChannelRole } from './channelRoles.ts';
 import { findFaults, type Finding } from './findings/index.ts';
 import { showsResponse } from './findings/response.ts';
-import type { MappingCorrections, MappingQuestion, WithoutRole } from './mapChannels.ts';
+import type { MappingCorrections, MappingQuestion, WithoutRole } from './mapping/mapChannels.ts';
 import type { RawLog } from './reader/rawLog.ts';
 import { readLog } from './reader/openLog.ts';
 import { channelBetween, seriesOf, toRecording, type Recording, type Series } from './recording.ts';

@@ -1,5 +1,6 @@
 import { correlation, quantile } from '../quantities/index.ts';
-import { indexAt, seriesOf, type Recording, type Series } from './recording.ts';
+import { indexAt } from './indexAt.ts';
+import { seriesOf, type Recording, type Series } from './recording.ts';
 
 /**
  * What stands for the flow when responses are judged: the air meter where it follows engine speed, else engine speed.

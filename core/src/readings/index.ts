@@ -2,7 +2,7 @@ export { CHANNEL_ROLES, ROLE_IDS, isChannelRole, type ChannelRole } from './chan
 export { checkLogBytes } from './reader/decodeText.ts';
 export { openTimeLimitMs, READ_BOUNDS, readMemoryLimitBytes, readTimeLimitMs } from './reader/readBounds.ts';
 export { openLog, readLog, type LogReader } from './reader/openLog.ts';
-export type { MappingCorrections, MappingQuestion, WithoutRole } from './mapChannels.ts';
+export type { MappingCorrections, MappingQuestion, WithoutRole } from './mapping/mapChannels.ts';
 export {
   PART_NUMBERS,
   READER_VERSION,
@@ -42,4 +42,16 @@ export {
 export { rateAdvice, SteadyFollower, type RunKind, type SteadyRun } from './live/steadyRun.ts';
 export { CHANNEL_PRESETS, type ChannelPreset } from './live/presets.ts';
 export { OBD_PARAMETERS, obdValueOf, type ObdParameter, type ObdValue } from './reader/obdParameters.ts';
-export { inWords, learnWords, readAs } from './lexicon/index.ts';
+export {
+  ASKED,
+  channelsSaid,
+  inWords,
+  learnWords,
+  leftToSay,
+  readAs,
+  saidByHeading,
+  sayWord,
+  spellOut,
+  type Asked,
+  type Said,
+} from './lexicon/index.ts';

@@ -1,6 +1,7 @@
 import { median, toBase, unitLabel } from '../quantities/index.ts';
 import { CHANNEL_ROLES, type ChannelRole } from './channelRoles.ts';
-import { mapChannels, type ChannelMapping, type MappingCorrections } from './mapChannels.ts';
+import { indexAt } from './indexAt.ts';
+import { mapChannels, type ChannelMapping, type MappingCorrections } from './mapping/mapChannels.ts';
 import type { LogWarning, RawColumn, RawLog, StatedFacts } from './reader/rawLog.ts';
 
 /** The readings of one channel in base units, with their times in seconds; never falls, has no gaps. */
@@ -80,19 +81,6 @@ function withoutGlitches(series: Series, role: ChannelRole, name: string, warnin
     timeS: Float64Array.from(kept, (i) => series.timeS[i] as number),
     values: Float64Array.from(kept, (i) => series.values[i] as number),
   };
-}
-
-/** First index whose time is ≥ `target`, or > `target` where `after`. */
-export function indexAt(timeS: Float64Array, target: number, after = false): number {
-  let low = 0;
-  let high = timeS.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    const t = timeS[middle] as number;
-    if (after ? t <= target : t < target) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 export const seriesOf = (recording: Recording, role: ChannelRole): Series =>

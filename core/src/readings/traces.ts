@@ -1,4 +1,5 @@
-import { indexAt, type Series } from './recording.ts';
+import { indexAt } from './indexAt.ts';
+import type { Series } from './recording.ts';
 
 /** A series as a picture of so many points across shows it, and what it does in that stretch. */
 export interface Trace {

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seededNoise } from '../testing/madeReadings.ts';
 import type { ChannelRole } from './channelRoles.ts';
-import { channelBetween, heldAt, indexAt, type Recording, type Series } from './recording.ts';
+import { indexAt } from './indexAt.ts';
+import { channelBetween, heldAt, type Recording, type Series } from './recording.ts';
 import { windowSample } from './windowSample.ts';
 import { findWindows } from './windows.ts';
 

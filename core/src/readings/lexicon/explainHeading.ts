@@ -145,6 +145,7 @@ function named(role: ChannelRole, words: readonly ReadWord[]): NamedRole | undef
         SURE -
           LESS_FOR_EACH_WAY * rank -
           (way.weak ? LESS_WHERE_WEAK : 0) -
+          (way.doubt ?? 0) -
           LESS_FOR_UNKNOWN * Math.min(unknown, MOST_UNKNOWN),
       ),
       read: read.filter((one) => !one.startsWith('filler')),

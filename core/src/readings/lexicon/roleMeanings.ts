@@ -15,6 +15,8 @@ export interface RoleMeaning {
   readonly mayBeAt?: readonly Place[];
   /** So little that a word which is not known may mean something else. */
   readonly weak?: true;
+  /** Less surely by this much, 0–1: the words are another role’s, and only unit or values can make them this one. */
+  readonly doubt?: number;
 }
 
 const GAS = ['medium:exhaust', 'medium:gas', 'medium:particles', 'medium:soot'] as const;
@@ -67,6 +69,7 @@ export const ROLE_MEANINGS: Readonly<Record<ChannelRole, readonly RoleMeaning[]>
   engineSpeed: [
     { wants: ['quantity:speed', 'part:engine'], allows: ['quantity:rotation'] },
     { wants: ['quantity:rotation'], allows: ['part:engine', 'quantity:speed', 'quantity:count'] },
+    { wants: ['quantity:speed'], weak: true, doubt: 0.1 },
   ],
   dpfDeltaP: [
     {
@@ -78,7 +81,10 @@ export const ROLE_MEANINGS: Readonly<Record<ChannelRole, readonly RoleMeaning[]>
     { wants: ['part:filter', 'quantity:back-pressure'], allows: ['quantity:pressure', ...GAS] },
     { wants: ['part:filter', 'quantity:pressure'], allows: [...GAS], weak: true },
   ],
-  dpfInletPressure: filterPressure('before filter'),
+  dpfInletPressure: [
+    ...filterPressure('before filter'),
+    { wants: ['part:filter', 'quantity:pressure'], allows: [...GAS, ...AGAINST], weak: true, doubt: 0.15 },
+  ],
   dpfOutletPressure: filterPressure('after filter'),
   exhaustBackPressure: [
     {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { channelCorrectionListSchema, type ChannelCorrection } from '@white-ember/core/contract';
-import { inWords, learnWords, readAs } from '@white-ember/core/readings';
+import { inWords, learnWords } from '@white-ember/core/readings';
 import {
   problemOf,
   useChannelCorrectionsQuery,
@@ -12,14 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
-import { RoleOptions } from './RoleOptions.tsx';
-
-const roleOptions = (
-  <>
-    <option value="">none of these</option>
-    <RoleOptions />
-  </>
-);
+import { ChannelChooser, HeadingRead } from './ChannelChooser.tsx';
 
 /** The list as a file of another installation reads it, or what is wrong with it. */
 function listIn(text: string): { readonly corrections: ChannelCorrection[] } | { readonly wrong: string } {
@@ -90,17 +83,18 @@ export function HeadingsPage() {
               onChange={(event) => setHeading(event.target.value)}
             />
           </Field>
-          <Field label="Is">
-            <select className="input-box" value={role} onChange={(event) => setRole(event.target.value)}>
-              {roleOptions}
-            </select>
-          </Field>
+          <div>
+            <p aria-hidden className="font-bold">
+              Is
+            </p>
+            <ChannelChooser heading={heading} role={role} name="Is" onChoose={setRole} />
+          </div>
           <Button type="submit" disabled={heading.trim() === ''}>
             Remember
           </Button>
           {heading.trim() === '' ? null : (
             <p className="text-sm text-ink2 sm:col-span-3">
-              Read as: {readAs(heading) === '' ? 'none of its words is known' : readAs(heading)}
+              <HeadingRead heading={heading} role={role} />
             </p>
           )}
         </form>
@@ -117,18 +111,16 @@ export function HeadingsPage() {
               <span className="min-w-0">
                 <span className="font-bold block break-words">{one.heading}</span>
                 <span className="text-sm text-ink2">
-                  {readAs(one.heading) === '' ? 'no word known' : `read as ${readAs(one.heading)}`}
+                  <HeadingRead heading={one.heading} role={one.role} />
                 </span>
               </span>
-              <select
-                className="input-box"
-                aria-label={`What “${one.heading}” is`}
+              <ChannelChooser
+                heading={one.heading}
+                role={one.role}
+                name={`What “${one.heading}” is`}
                 disabled={!canWork}
-                value={one.role}
-                onChange={(event) => void remember({ heading: one.heading, role: event.target.value })}
-              >
-                {roleOptions}
-              </select>
+                onChoose={(chosen) => void remember({ heading: one.heading, role: chosen })}
+              />
               {canWork ? (
                 <Button
                   weight="quiet"

@@ -103,6 +103,7 @@ function ChosenLog({
       </section>
       <LogWindows windows={read.analysis.windows} samples={read.samples} left={left} onLeft={setLeft} />
       <LogMapping
+        key={log.id}
         analysis={read.analysis}
         corrections={log.corrections}
         onCorrect={(column, role) => logs.correct(log, column, role)}

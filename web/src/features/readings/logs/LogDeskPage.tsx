@@ -213,6 +213,7 @@ function ReadLogDesk({
           <UseAsReading open={open} logs={logs} log={log} left={left} usable={samples.length > left.size} />
         ) : null}
         <LogMapping
+          key={log.id}
           analysis={analysis}
           corrections={log.corrections}
           onCorrect={(column, role) => logs.correct(log, column, role)}

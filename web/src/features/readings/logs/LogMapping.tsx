@@ -1,6 +1,7 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { CHANNEL_ROLES, isChannelRole, type LogAnalysis, type WithoutRole } from '@white-ember/core/readings';
-import { RoleOptions } from '../RoleOptions.tsx';
+import type { LogAnalysis, WithoutRole } from '@white-ember/core/readings';
+import { ChannelChooser, channelName, HeadingRead } from '../ChannelChooser.tsx';
 
 interface Row {
   readonly column: string;
@@ -9,7 +10,8 @@ interface Row {
   readonly why: string;
 }
 
-const label = (role: string): string => (isChannelRole(role) ? CHANNEL_ROLES[role].label : role);
+/** The words stand above it, each with what it was taken for. */
+const WORDS_READ = /^name: .*?(?= and unit|;|$)/;
 
 function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, string>>): Row[] {
   const asked = new Map(
@@ -22,7 +24,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
     const role = asked.get(column);
     const why =
       role !== undefined
-        ? `is this ${label(role)}? Others look like it too`
+        ? `is this ${channelName(role)}? Others look like it too`
         : corrections[column] === ''
           ? 'left out by hand'
           : notRecognised(without.get(column));
@@ -32,7 +34,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
     column: channel.column,
     role: channel.role,
     unit: channel.unit,
-    why: `${Math.round(channel.confidence * 100)} %, ${channel.reason}`,
+    why: `${Math.round(channel.confidence * 100)} %, ${channel.reason.replace(WORDS_READ, 'name')}`,
   }));
   return [
     ...unmapped.filter(({ column }) => asked.has(column)),
@@ -43,9 +45,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
 
 /** What a heading was read as, and why that is no channel that is judged; the column is kept, and can be plotted. */
 const notRecognised = (one: WithoutRole | undefined): string =>
-  one === undefined
-    ? 'not recognised; kept, and can be plotted'
-    : `${one.readAs === '' ? '' : `read as ${one.readAs}; `}${one.why}`;
+  one === undefined ? 'not recognised; kept, and can be plotted' : one.why;
 
 /** Which column is what, with how surely and why; any of it can be set right, and is then remembered for the workshop. */
 export function LogMapping({
@@ -58,6 +58,10 @@ export function LogMapping({
   onCorrect: (column: string, role: string) => void;
 }) {
   const questions = analysis.questions?.length ?? 0;
+  const rows = rowsOf(analysis, corrections);
+  // Rows stay where they are when one is answered: the next is not to be hit by mistake.
+  const [order] = useState(() => new Map(rows.map(({ column }, at) => [column, at])));
+  const placeOf = ({ column }: Row): number => order.get(column) ?? order.size;
   return (
     <details open={questions > 0 || analysis.unmapped.length > 0 || Object.keys(corrections).length > 0}>
       <summary className="text-lg font-head font-semibold min-h-11">
@@ -71,36 +75,31 @@ export function LogMapping({
         </Link>
         .
       </p>
-      <table className="w-full text-left text-[15px]">
-        <thead className="border-b-2 border-ink">
-          <tr>
-            <th>column</th>
-            <th>is</th>
-            <th className="px-2">unit</th>
-            <th className="max-sm:hidden">how surely</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rowsOf(analysis, corrections).map((row) => (
-            <tr key={row.column} className="border-b-2 border-rule">
-              <td className="pr-2 break-words">{row.column}</td>
-              <td className="py-1">
-                <select
-                  className="input-box"
-                  aria-label={`What “${row.column}” is`}
-                  value={row.role}
-                  onChange={(event) => onCorrect(row.column, event.target.value)}
-                >
-                  <option value="">none of these</option>
-                  <RoleOptions />
-                </select>
-              </td>
-              <td className="px-2">{row.unit}</td>
-              <td className="text-ink2 max-sm:hidden">{row.why}</td>
-            </tr>
+      <ul aria-label="Columns" className="border-t-2 border-ink text-[15px]">
+        {rows
+          .toSorted((a, b) => placeOf(a) - placeOf(b))
+          .map((row) => (
+            <li
+              key={row.column}
+              className="border-b-2 border-rule py-1 grid gap-x-4 gap-y-1 items-center sm:grid-cols-[minmax(0,1fr)_15rem]"
+            >
+              <div className="min-w-0 break-words">
+                <span className="font-bold">{row.column}</span>
+                {row.unit === '' ? null : <span> in {row.unit}</span>}
+                <p className="text-sm leading-snug">
+                  <HeadingRead heading={row.column} role={row.role} />
+                </p>
+                <p className="text-sm leading-snug text-ink2">{row.why}</p>
+              </div>
+              <ChannelChooser
+                heading={row.column}
+                role={row.role}
+                name={`What “${row.column}” is`}
+                onChoose={(role) => onCorrect(row.column, role)}
+              />
+            </li>
           ))}
-        </tbody>
-      </table>
+      </ul>
     </details>
   );
 }

@@ -1,22 +1,11 @@
-import {
-  correlation,
-  parseUnit,
-  plainLabel,
-  quantile,
-  quantityOf,
-  toBase,
-  unitLabel,
-  UNITS,
-  type Quantity,
-  type Unit,
-} from '../quantities/index.ts';
+import { plainLabel, quantityOf, unitLabel, type Unit } from '../../quantities/index.ts';
 import {
   CHANNEL_ROLES,
   isChannelRole,
   ROLE_IDS,
   type ChannelRole,
   type ChannelRoleDefinition,
-} from './channelRoles.ts';
+} from '../channelRoles.ts';
 import {
   explainHeading,
   foldHeading,
@@ -24,10 +13,12 @@ import {
   learnWords,
   readAs,
   whyNone,
-  type Meaning,
   type NamedRole,
-} from './lexicon/index.ts';
-import type { LogWarning, RawColumn, RawLog } from './reader/rawLog.ts';
+} from '../lexicon/index.ts';
+import type { LogWarning, RawColumn, RawLog } from '../reader/rawLog.ts';
+import { fits, gaugeReason, readUnit, writtenUnit } from './columnUnit.ts';
+import { rangeOf, sameReadings, standsStill, type Range } from './columnValues.ts';
+import { sceneOf, valuesSay, type OthersOf, type ReadAs, type Scene } from './valuesSay.ts';
 
 export interface MappedChannel {
   readonly role: ChannelRole;
@@ -72,159 +63,37 @@ export type MappingCorrections = Readonly<Record<string, string>>;
 
 const definitionOf = (role: ChannelRole): ChannelRoleDefinition => CHANNEL_ROLES[role];
 
-/** Enough of a column to judge its range. */
-const SAMPLE = 2000;
-function sampleOf(values: Float64Array): Float64Array {
-  if (values.length <= SAMPLE) return values;
-  const step = values.length / SAMPLE;
-  return Float64Array.from({ length: SAMPLE }, (_, i) => values[Math.floor(i * step)] as number);
-}
-
-const UNITS_OF = new Map<Quantity, Unit[]>();
-for (const unit of Object.keys(UNITS) as Unit[]) {
-  const quantity = quantityOf(unit);
-  UNITS_OF.set(quantity, [...(UNITS_OF.get(quantity) ?? []), unit]);
-}
-/** Units that nobody records a channel in without saying so. */
-const RARE: ReadonlySet<Unit> = new Set([
-  'MPa',
-  'mmH2O',
-  'inH2O',
-  'kgPerCm2',
-  'mmHg',
-  'K',
-  'mPerS',
-  'kgPerS',
-  'm',
-  'mg',
-  'hPa',
-]);
-
-interface Range {
-  readonly low: number;
-  readonly middle: number;
-  readonly high: number;
-}
-
-function rangeOf(column: RawColumn): Range | undefined {
-  const sample = sampleOf(column.values);
-  const low = quantile(sample, 0.02);
-  const middle = quantile(sample, 0.5);
-  const high = quantile(sample, 0.98);
-  return low === undefined || middle === undefined || high === undefined ? undefined : { low, middle, high };
-}
-
-const fits = ({ low, high }: Range, unit: Unit, definition: ChannelRoleDefinition): boolean =>
-  toBase(low, unit) >= definition.low && toBase(high, unit) <= definition.high;
-
-/** Units in which a column's values would lie in the role's plausible range; the base unit first. */
-function plausibleUnits(range: Range, definition: ChannelRoleDefinition): Unit[] {
-  return (UNITS_OF.get(definition.quantity) ?? []).filter(
-    (unit) => !RARE.has(unit) && fits(range, unit, definition),
-  );
-}
-
-interface ReadUnit {
-  readonly unit: Unit | 'none';
-  readonly doubt?: string;
-  /** Inferred from values that other units would explain as well. */
-  readonly open?: readonly Unit[];
-}
-
-/** The unit as the file writes it, or as it was inferred. */
-const writtenUnit = (column: RawColumn, { unit, doubt }: ReadUnit): string =>
-  unit === 'none' ? '' : doubt === undefined && column.unitText ? column.unitText : plainLabel(unit);
-
-/** What stands in brackets behind a name and was not read as a unit. */
-const BRACKETS = /[[(]\s*([^\])]+?)\s*[\])]\s*$/;
-
-/** Units that are not known here but surely of another kind: a stroke, a litre, a volume injected. */
-const ANOTHER_KIND = /^mg|\/ ?(?:l|str|stroke|hub|cyl|coup|ciclo)\b|^ppm|^mm[3³]|^(?:m?a|k?ohm|k?[ωΩ])$/i;
-
-/** Roles whose values say at once whether a stated unit can be: a barometer shows about one atmosphere. */
-const TELLING: ReadonlySet<ChannelRole> = new Set(['barometricPressure', 'engineSpeed', 'coolantTemp']);
-
-function readUnit(column: RawColumn, role: ChannelRole, range: Range | undefined): ReadUnit | undefined {
-  const definition = definitionOf(role);
-  const stated =
-    column.unitText === undefined || column.unitText === '' ? undefined : parseUnit(column.unitText);
-  if (definition.quantity === 'fraction')
-    return stated?.ok && quantityOf(stated.value) !== 'percent' ? undefined : { unit: 'none' };
-  if (stated?.ok) {
-    if (quantityOf(stated.value) !== definition.quantity) return undefined;
-    if (!range || !TELLING.has(role) || range.middle === 0 || fits(range, stated.value, definition))
-      return { unit: stated.value };
-    const middle = { low: range.middle, middle: range.middle, high: range.middle };
-    if (fits(middle, stated.value, definition)) return { unit: stated.value };
-    const [better] = plausibleUnits(range, definition);
-    return better === undefined
-      ? { unit: stated.value }
-      : {
-          unit: better,
-          doubt: `stated as ${unitLabel(stated.value)}, in which the values cannot be; ${unitLabel(better)} fits the values`,
-        };
-  }
-  const unknown = stated ? column.unitText : BRACKETS.exec(column.name)?.[1];
-  if (!range || (unknown !== undefined && ANOTHER_KIND.test(unknown))) return undefined;
-  const plausible = plausibleUnits(range, definition);
-  const inferred = plausible.includes(definition.unit) ? definition.unit : plausible[0];
-  if (!inferred) return undefined;
-  const why = unknown === undefined ? 'no unit stated' : `unit “${unknown}” is unknown`;
-  return { unit: inferred, doubt: `${why}; ${unitLabel(inferred)} fits the values`, open: plausible };
-}
-
-/** Whether a heading may say so. */
-const says = (name: string, meaning: Meaning): boolean =>
-  explainHeading(name).words.some(({ senses }) => senses.some(({ meanings }) => meanings.includes(meaning)));
-const GAUGE_UNIT = /(?:psig|gauge|\brel\b|\(?g\)?$)/i;
-
-/** Whether a pressure column is recorded against the barometer: by name, by unit, or because it idles near zero. */
-function gaugeReason(
-  column: RawColumn,
-  role: ChannelRole,
-  unit: Unit | 'none',
-  range: Range | undefined,
-): string | undefined {
-  if (
-    unit === 'none' ||
-    !['manifoldPressure', 'exhaustBackPressure', 'dpfInletPressure', 'dpfOutletPressure'].includes(role)
-  )
-    return undefined;
-  if (says(column.name, 'qualifier:relative')) return 'recorded against the barometer';
-  if (
-    column.unitText !== undefined &&
-    /(?:psig|gauge|rel|[\s(]g\)?$)/i.test(column.unitText) &&
-    GAUGE_UNIT.test(column.unitText)
-  )
-    return 'its unit is a gauge one';
-  if (!range || says(column.name, 'qualifier:absolute')) return undefined;
-  const [low, middle, high] = [toBase(range.low, unit), toBase(range.middle, unit), toBase(range.high, unit)];
-  // No engine breathes at a third of an atmosphere; a frozen value near zero says nothing either way.
-  return middle < 600 && low < 350 && high - low > 30
-    ? 'its values idle near zero, so it is recorded against the barometer'
-    : undefined;
-}
-
 const LESS_WHERE_BEYOND = 0.15;
-/** Less than this share of what it shows is no movement. */
-const STILL = 0.01;
+/** For each thing that its values say against a role, at most twice. */
+const LESS_WHERE_AGAINST = 0.15;
+/** For each that they say for one that is named in a weak way. */
+const MORE_WHERE_AGREED = 0.05;
+const NAMED_SURELY = 0.9;
+const LEAST = 0.4;
 
-/** Whether a column shows one value throughout, as a channel that is not fitted does. */
-const standsStill = (column: RawColumn, rangeFor: (column: RawColumn) => Range | undefined): boolean => {
-  const range = rangeFor(column);
-  return range !== undefined && range.high - range.low <= STILL * Math.max(Math.abs(range.middle), 1);
-};
+type RangeFor = (column: RawColumn) => Range | undefined;
 
 interface Candidate {
   readonly column: RawColumn;
   readonly mapped: MappedChannel;
   readonly open: readonly Unit[] | undefined;
+  /** By its heading, unit and range alone. */
+  readonly byName: number;
+  /** What its values say against the role. */
+  readonly against: readonly string[];
 }
+
+const asRead = ({ column, mapped: { role, unit, gauge } }: Candidate): ReadAs => ({
+  column,
+  role,
+  unit,
+  gauge,
+});
 
 function candidateFor(
   column: RawColumn,
   { role, confidence, read }: NamedRole,
-  rangeFor: (column: RawColumn) => Range | undefined,
+  rangeFor: RangeFor,
 ): Candidate | undefined {
   const range = rangeFor(column);
   const unit = readUnit(column, role, range);
@@ -239,9 +108,12 @@ function candidateFor(
     !fits(range, unit.unit, definitionOf(role));
   const by =
     column.role === role ? 'the parameter’s number' : read.length === 0 ? 'name' : `name: ${inWords(read)}`;
+  const byName = Math.max(LEAST, confidence - (unit.doubt ? 0.25 : 0) - (beyond ? LESS_WHERE_BEYOND : 0));
   return {
     column,
     open: unit.open,
+    byName,
+    against: [],
     mapped: {
       role,
       column: column.name,
@@ -249,28 +121,40 @@ function candidateFor(
       unit: unit.unit,
       unitLabel: writtenUnit(column, unit),
       gauge: gauge !== undefined,
-      confidence: Math.max(0.4, confidence - (unit.doubt ? 0.25 : 0) - (beyond ? LESS_WHERE_BEYOND : 0)),
+      confidence: byName,
       reason: `${by}${unit.doubt ? `; ${unit.doubt}` : ' and unit'}${gauge ? `; ${gauge}` : ''}${beyond ? '; its values lie beyond what it can be' : ''}`,
     },
   };
 }
 
+/** A candidate by what its values say, too: more surely where they speak for a weak name, less surely where against it. */
+function heard(candidate: Candidate, scene: Scene, others: OthersOf): Candidate {
+  const { agrees, contradicts } = valuesSay(asRead(candidate), scene, others);
+  const { mapped, byName } = candidate;
+  // That a value moves does not tell its unit.
+  const added = byName < NAMED_SURELY && candidate.open === undefined ? agrees : [];
+  const said = [...contradicts, ...added];
+  return {
+    ...candidate,
+    against: contradicts,
+    mapped: {
+      ...mapped,
+      confidence: Math.max(
+        LEAST,
+        Math.min(Math.max(byName, NAMED_SURELY), byName + MORE_WHERE_AGREED * added.length) -
+          LESS_WHERE_AGAINST * Math.min(contradicts.length, 2),
+      ),
+      reason: [mapped.reason, ...said].join('; '),
+    },
+  };
+}
+
+const likeliestFirst = (a: Candidate, b: Candidate): number =>
+  b.mapped.confidence - a.mapped.confidence || b.column.values.length - a.column.values.length;
+
 /** By own keys only: a column may be named like something that every object has. */
 const ownOf = (corrections: MappingCorrections, column: string): string | undefined =>
   Object.hasOwn(corrections, column) ? corrections[column] : undefined;
-
-/** Whether two columns show the same thing, so that either will do. */
-function sameReadings(a: RawColumn, b: RawColumn): boolean {
-  if (a.values.length !== b.values.length) return false;
-  const [first, second] = [sampleOf(a.values), sampleOf(b.values)];
-  let apart = 0;
-  let scale = 0;
-  for (let i = 0; i < first.length; i++) {
-    apart = Math.max(apart, Math.abs((first[i] as number) - (second[i] as number)));
-    scale = Math.max(scale, Math.abs(first[i] as number));
-  }
-  return apart <= 0.02 * scale && (scale === 0 || correlation(first, second) > 0.99 || apart === 0);
-}
 
 /**
  * Which column carries which role, by heading, unit and values; a person's corrections come first, then what the
@@ -329,7 +213,7 @@ export function mapChannels(
     if (setByPerson(column, wanted, 'as your workshop set it before')) used.add(column);
   }
   const learned = learnWords(remembered);
-  const candidates = log.columns
+  const named = log.columns
     .filter((column) => !used.has(column) && column.values.length > 0)
     .flatMap((column) =>
       (column.role === undefined
@@ -338,9 +222,16 @@ export function mapChannels(
       ).map((named) => candidateFor(column, named, rangeFor)),
     )
     .filter((candidate) => candidate !== undefined)
-    .sort(
-      (a, b) => b.mapped.confidence - a.mapped.confidence || b.column.values.length - a.column.values.length,
-    );
+    .toSorted(likeliestFirst);
+  const others: OthersOf = (role) => {
+    const set = taken.get(role);
+    const column = set && log.columns.find(({ name }) => name === set.column);
+    if (set && column) return { column, role, unit: set.unit, gauge: set.gauge };
+    const best = named.find(({ mapped }) => mapped.role === role);
+    return best && asRead(best);
+  };
+  const scene = sceneOf(others('engineSpeed'), others('barometricPressure'));
+  const candidates = named.map((candidate) => heard(candidate, scene, others)).toSorted(likeliestFirst);
   const questions = askAbout(candidates, { taken, used, warnings, rangeFor });
   const settled = [...taken.values()].map((channel) => agreeUnits(channel, candidates, taken));
   const inferred = settled.filter(
@@ -369,6 +260,9 @@ export function mapChannels(
   };
 }
 
+/** Closer to each other than this, two columns explain a role equally well. */
+const ALIKE = 0.02;
+
 /** Gives each role to its best column; roles claimed twice with equal right become questions. */
 function askAbout(
   candidates: readonly Candidate[],
@@ -381,7 +275,7 @@ function askAbout(
     readonly taken: Map<ChannelRole, MappedChannel>;
     readonly used: Set<RawColumn>;
     readonly warnings: LogWarning[];
-    readonly rangeFor: (column: RawColumn) => Range | undefined;
+    readonly rangeFor: RangeFor;
   },
 ): MappingQuestion[] {
   const questions: MappingQuestion[] = [];
@@ -390,28 +284,33 @@ function askAbout(
     const { role } = best.mapped;
     if (used.has(best.column) || settled.has(role)) continue;
     settled.add(role);
-    const rivals = candidates.filter(
+    const alike = candidates.filter(
       (other) =>
         other.mapped.role === role &&
         other.column !== best.column &&
         !used.has(other.column) &&
-        best.mapped.confidence - other.mapped.confidence < 0.02 &&
+        best.byName - other.byName < ALIKE &&
         best.column.role === undefined &&
         !sameReadings(best.column, other.column),
     );
+    const rivals = alike.filter((other) => best.mapped.confidence - other.mapped.confidence < ALIKE);
+    const take = ({ mapped, column }: Candidate, why?: string): void => {
+      taken.set(role, why === undefined ? mapped : { ...mapped, reason: `${mapped.reason}; ${why}` });
+      used.add(column);
+    };
     if (rivals.length === 0) {
-      taken.set(role, best.mapped);
-      used.add(best.column);
+      const [beaten] = alike;
+      take(
+        best,
+        beaten &&
+          `“${beaten.column.name}” is named alike: ${beaten.against[0] ?? 'its values say less for it'}`,
+      );
       continue;
     }
-    const moving = [best, ...rivals].filter(({ column }) => !standsStill(column, rangeFor));
+    const moving = [best, ...rivals].filter(({ column }) => !standsStill(rangeFor(column)));
     const [alone] = moving;
     if (alone && moving.length === 1) {
-      taken.set(role, {
-        ...alone.mapped,
-        reason: `${alone.mapped.reason}; the other column of that name stands still`,
-      });
-      used.add(alone.column);
+      take(alone, 'the other column of that name stands still');
       continue;
     }
     const columns = [best, ...rivals].map(({ column }) => column.name);

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fromBase, plainLabel, UNITS, type Unit } from '../quantities/index.ts';
-import type { RawColumn, RawLog } from './reader/rawLog.ts';
-import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from './channelRoles.ts';
-import { foldHeading } from './lexicon/index.ts';
+import { fromBase, plainLabel, UNITS, type Unit } from '../../quantities/index.ts';
+import type { RawColumn, RawLog } from '../reader/rawLog.ts';
+import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from '../channelRoles.ts';
+import { foldHeading } from '../lexicon/index.ts';
 import { mapChannels } from './mapChannels.ts';
 
 const column = (name: string, unitText: string | undefined, values: readonly number[]): RawColumn => ({

@@ -1,0 +1,173 @@
+import { useState } from 'react';
+import {
+  ASKED,
+  CHANNEL_ROLES,
+  channelsSaid,
+  isChannelRole,
+  leftToSay,
+  saidByHeading,
+  sayWord,
+  spellOut,
+  type Asked,
+  type ChannelRole,
+  type Said,
+} from '@white-ember/core/readings';
+import { Chip } from '../../ui/Chip.tsx';
+import { Sheet } from '../../ui/Sheet.tsx';
+
+const ASKED_AS: Readonly<Record<Asked, string>> = {
+  measures: 'It measures',
+  of: 'Of',
+  at: 'Where',
+  number: 'Number',
+};
+
+export const channelName = (role: string): string =>
+  isChannelRole(role) ? CHANNEL_ROLES[role].label : role === '' ? 'none of these' : role;
+
+/** What each word of a heading was taken for; nothing where none is known. */
+export function HeadingRead({ heading, role }: { heading: string; role?: string }) {
+  const words = spellOut(heading, role !== undefined && isChannelRole(role) ? role : undefined);
+  if (!words.some(({ means }) => means !== '')) return <span>no word of it is known</span>;
+  return (
+    <span>
+      {words.map(({ word, means }, at) => (
+        <span key={`${word} ${at}`} className="whitespace-nowrap">
+          {at > 0 ? ' · ' : ''}
+          {word}
+          {means === '' ? <span className="text-ink2"> ?</span> : means === word ? '' : ` = ${means}`}
+        </span>
+      ))}
+    </span>
+  );
+}
+
+/** Says what a column is: by what it measures, of what and where, down to one channel; or out of all of them. */
+export function ChannelChooser({
+  heading,
+  role,
+  name,
+  disabled = false,
+  onChoose,
+}: {
+  /** As the log writes it. */
+  heading: string;
+  /** The channel that it is now; '' for none. */
+  role: string;
+  /** What the button is called beside what it shows. */
+  name: string;
+  disabled?: boolean;
+  onChoose: (role: ChannelRole | '') => void;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        className="input-box text-left flex items-center justify-between gap-2"
+        aria-haspopup="dialog"
+        aria-label={`${name}: ${channelName(role)}`}
+        disabled={disabled}
+        onClick={() => setOpen(true)}
+      >
+        <span>{channelName(role)}</span>
+        <span aria-hidden className="font-bold">
+          …
+        </span>
+      </button>
+      <Sheet
+        open={open}
+        onOpenChange={setOpen}
+        title={heading.trim() === '' ? 'What it is' : `What “${heading}” is`}
+      >
+        {open ? (
+          <Choice
+            heading={heading}
+            role={role}
+            onChoose={(chosen) => {
+              setOpen(false);
+              onChoose(chosen);
+            }}
+          />
+        ) : null}
+      </Sheet>
+    </>
+  );
+}
+
+function Choice({
+  heading,
+  role,
+  onChoose,
+}: {
+  heading: string;
+  role: string;
+  onChoose: (role: ChannelRole | '') => void;
+}) {
+  const [said, setSaid] = useState<readonly Said[]>(() => saidByHeading(heading));
+  const left = leftToSay(said);
+  const channels = channelsSaid(said);
+  return (
+    <div className="grid gap-4">
+      {heading.trim() === '' ? null : (
+        <p className="text-sm">
+          <HeadingRead heading={heading} role={role} />
+        </p>
+      )}
+      {said.length > 0 ? (
+        <div>
+          <p id="said-so-far" className="font-bold mb-1">
+            Said so far; tap one to take it back
+          </p>
+          <div role="group" aria-labelledby="said-so-far" className="flex flex-wrap gap-2">
+            {said.map((one) => (
+              <Chip
+                key={one}
+                label={sayWord(one)}
+                on
+                onChange={() => setSaid(said.filter((other) => other !== one))}
+              />
+            ))}
+          </div>
+        </div>
+      ) : null}
+      {ASKED.map((asked) =>
+        left[asked].length === 0 ? null : (
+          <fieldset key={asked}>
+            <legend className="font-bold mb-1">{ASKED_AS[asked]}</legend>
+            <div className="flex flex-wrap gap-2">
+              {left[asked].map((one) => (
+                <Chip key={one} label={sayWord(one)} on={false} onChange={() => setSaid([...said, one])} />
+              ))}
+            </div>
+          </fieldset>
+        ),
+      )}
+      <div
+        role="group"
+        aria-label="Channels"
+        className="border-t-2 border-ink pt-3 grid gap-2 sm:grid-cols-2"
+      >
+        {channels.map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-current={one === role || undefined}
+            className={`min-h-11 px-3 text-left border-2 border-ink rounded-sm bg-card ${one === role ? 'font-bold' : ''}`}
+            onClick={() => onChoose(one)}
+          >
+            {CHANNEL_ROLES[one].label}
+          </button>
+        ))}
+        <button
+          type="button"
+          aria-current={role === '' || undefined}
+          className={`min-h-11 px-3 text-left border-2 border-rule rounded-sm ${role === '' ? 'font-bold' : ''}`}
+          onClick={() => onChoose('')}
+        >
+          none of these
+        </button>
+      </div>
+    </div>
+  );
+}
