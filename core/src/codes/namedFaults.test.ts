@@ -125,10 +125,35 @@ const NAMED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   },
 };
 
+/** More of them, of many tools, by code. */
+const OF_MANY_TOOLS: Readonly<Record<string, string>> = {
+  P2463:
+    'DPF blocked|Diesel particulate filter soot overload|DPF clogged|Particle filter load too high|DPF saturated|Partikelfilter verstopft|Rußbeladung zu hoch|DPF überladen|Filtre à particules saturé|FAP encrassé|Surcharge en suies|FAP colmatage|Filtro de partículas saturado|Exceso de hollín en el filtro|DPF obstruido|Filtro antiparticolato saturo|Accumulo eccessivo di particolato|DPF intasato|Filtr DPF zapełniony|Nadmierne nagromadzenie sadzy|Filtr cząstek zatkany|Roetfilter vol|Roetbelading te hoog|DPF verzadigd|Filtro de partículas saturado|Excesso de fuligem no filtro|DPF entupido',
+  P2453:
+    'DPF pressure sensor range/performance|Differential pressure sensor A performance|Particulate filter pressure sensor signal implausible|Differenzdruckgeber Partikelfilter unplausibles Signal|Sensor Differenzdruck Plausibilität|Capteur de pression différentielle FAP incohérence|Sonde pression différentielle signal non plausible|Sensor presión diferencial DPF rango|Sensore differenziale FAP segnale non plausibile|Czujnik różnicy ciśnień DPF nieprawidłowy sygnał|Verschildruksensor roetfilter ongeloofwaardig|Sensor pressão diferencial DPF sinal implausível',
+  P2454:
+    'DPF pressure sensor circuit low|Differential pressure sensor short to ground|Differenzdrucksensor Leitungsunterbrechung|Differenzdrucksensor elektrischer Fehler|Capteur pression différentielle circuit ouvert|Capteur pression FAP court-circuit à la masse|Sensor presión diferencial cortocircuito|Circuito sensor presión FAP|Sensore pressione differenziale corto circuito a massa|Czujnik różnicy ciśnień zwarcie do masy|Verschildruksensor onderbreking|Sensor de pressão diferencial curto-circuito',
+  P0401:
+    'EGR flow too low|EGR insufficient flow|AGR-System Durchsatz zu gering|AGR Durchfluss unzureichend|Débit EGR trop faible|Flujo EGR insuficiente|Flusso EGR insufficiente|Przepływ EGR za mały|EGR doorstroming te laag|Fluxo EGR insuficiente',
+  P0101:
+    'Mass air flow sensor performance|MAF implausible|Luftmassenmesser unplausibel|LMM Signal fehlerhaft|Débitmètre incohérent|Caudalímetro de aire rango|Misuratore massa aria segnale|Przepływomierz nieprawidłowy|Luchtmassameter ongeloofwaardig|Medidor de massa de ar implausível',
+  P0128:
+    'Thermostat malfunction|Coolant temperature too low|Thermostat defekt|Kühlmitteltemperatur zu niedrig|Température liquide de refroidissement trop basse|Termostato averiado|Termostato guasto|Temperatura cieczy za niska|Thermostaat defect|Temperatura do líquido baixa',
+  P252C:
+    'Oil diluted with fuel|Engine oil deterioration|Oil quality poor|Ölverdünnung zu hoch|Motoröl verdünnt|Dilution de l’huile|Huile diluée|Dilución de aceite excesiva|Diluizione olio motore|Rozcieńczenie oleju paliwem|Olie verdund|Diluição do óleo',
+  P242F:
+    'DPF ash load|Ash accumulation limit reached|Aschebeladung Partikelfilter|Ascheeinlagerung zu hoch|Accumulation de cendres FAP|Acumulación de ceniza|Accumulo di ceneri|Nagromadzenie popiołu|Asophoping|Acumulação de cinzas',
+  P2002:
+    'DPF efficiency below threshold|Particulate filter efficiency too low|Wirkungsgrad Partikelfilter zu gering|Efficacité du filtre à particules insuffisante|Eficiencia del filtro de partículas baja|Efficienza filtro antiparticolato bassa|Skuteczność filtra cząstek za niska|Rendement roetfilter te laag|Eficiência do filtro de partículas baixa',
+};
 describe('names of faults without numbers', () => {
   it.each(Object.entries(NAMED))('say %s in eight languages', (code, names) => {
     for (const [language, name] of Object.entries(names))
       expect(namedFault(name), `${language}: ${name}`).toBe(code);
+  });
+
+  it.each(Object.entries(OF_MANY_TOOLS))('say %s as many tools print it', (code, names) => {
+    for (const name of names.split('|')) expect(namedFault(name), name).toBe(code);
   });
 
   it.each([

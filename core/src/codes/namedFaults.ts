@@ -36,6 +36,7 @@ const FAULTS: readonly NamedFault[] = [
       ['medium:soot', 'quantity:load'],
       ['medium:soot', 'quantity:mass'],
       ['medium:soot', HIGH],
+      ['medium:soot', 'fault:full'],
       ['part:filter', 'quantity:load'],
       ['part:filter', 'fault:full'],
       ['medium:particles', 'fault:full'],

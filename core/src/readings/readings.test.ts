@@ -256,7 +256,7 @@ describe('units and wording', () => {
     expect(analysis.warnings.find((w) => w.code === 'channel-ambiguous')?.text).toMatch(
       /differential pressure 2/,
     );
-    expect(analysis.questions).toEqual([
+    expect(analysis.questions).toMatchObject([
       { role: 'dpfDeltaP', columns: ['DPF differential pressure', 'DPF differential pressure 2'] },
     ]);
     expect(analysis.channels.map((c) => c.role)).toEqual(['engineSpeed']);

@@ -95,6 +95,8 @@ function suiting(words: readonly ReadWord[], way: RoleMeaning): Meaning[] | unde
   if (way.at ?? way.mayBeAt) for (const [meaning] of [...SIDES, ...PLACED]) open.add(meaning);
   const wanted = new Set<Meaning>(way.wants);
   const read: Meaning[] = [];
+  // “uitlaat” is the exhaust, and the outlet where a place is wanted that nothing else names.
+  const sideMissing = way.at !== undefined && !words.some(isSide);
   for (const [at, { senses }] of words.entries()) {
     if (senses.length === 0) continue;
     // Before a side that is named a small word is only that: “na saída do”, “na wylocie”.
@@ -108,7 +110,7 @@ function suiting(words: readonly ReadWord[], way: RoleMeaning): Meaning[] | unde
           sum +
           (besideSide && SIDES.has(one)
             ? -1
-            : wanted.has(one) && !read.includes(one)
+            : (wanted.has(one) && !read.includes(one)) || (sideMissing && SIDES.has(one))
               ? 3
               : SAID_OF_ANY.has(one)
                 ? 0

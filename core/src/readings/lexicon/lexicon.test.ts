@@ -6,6 +6,7 @@ import { dice } from '../../testing/madeLog.ts';
 import { splitUnit } from '../reader/columnHeading.ts';
 import { explainHeading, LANGUAGES, readAs, readWords, whyNone } from './index.ts';
 import { CUT_SHORT, HEADINGS, TRAPS } from './testing/headings.ts';
+import { OF_MANY_TOOLS } from './testing/ofManyTools.ts';
 
 /** A load says by its unit only whether it is in grams or per cent. */
 const kindOf = (role: ChannelRole): string => role.replace('Percent', 'Mass');
@@ -29,8 +30,10 @@ describe('headings in eight languages', () => {
     expect(TRAPS[language].split('|').filter((heading) => read(heading).length > 0)).toEqual([]);
   });
 
-  it('are read where they are cut short', () => {
-    const { none = '', ...told } = CUT_SHORT;
+  it.each([
+    ['cut short', CUT_SHORT],
+    ['of many tools', OF_MANY_TOOLS],
+  ])('are read where they are %s', (_, { none = '', ...told }) => {
     const all = Object.entries(told).flatMap(([role, list]) =>
       list.split('|').map((heading): [string, ChannelRole] => [heading, role as ChannelRole]),
     );

@@ -59,6 +59,11 @@ const loaded = (of: 'medium:soot' | 'medium:ash'): RoleMeaning => ({
     ...SHARE,
   ],
 });
+/** Ash is what is left of burned oil, and called so. */
+const ASHES: RoleMeaning = {
+  ...loaded('medium:ash'),
+  allows: [...(loaded('medium:ash').allows ?? []), 'medium:oil'],
+};
 const LOADED_FILTER: RoleMeaning = {
   wants: ['quantity:load', 'part:filter'],
   allows: ['medium:particles', 'medium:soot', 'quantity:level', 'qualifier:model', ...SHARE],
@@ -181,8 +186,8 @@ export const ROLE_MEANINGS: Readonly<Record<ChannelRole, readonly RoleMeaning[]>
     loaded('medium:soot'),
     { wants: ['part:filter', 'quantity:level'], allows: ['medium:particles', ...SHARE] },
   ],
-  ashMass: [loaded('medium:ash')],
-  ashPercent: [loaded('medium:ash')],
+  ashMass: [ASHES],
+  ashPercent: [ASHES],
   distanceSinceRegen: [
     {
       wants: ['process:regeneration', 'process:since'],
@@ -211,7 +216,8 @@ export const ROLE_MEANINGS: Readonly<Record<ChannelRole, readonly RoleMeaning[]>
   ],
   fuelLevel: [
     { wants: ['quantity:level', 'medium:fuel'], allows: ['part:tank', ...SHARE] },
-    { wants: ['quantity:level', 'part:tank'], allows: [...SHARE] },
+    // There are other tanks: a word that is not known may name one.
+    { wants: ['quantity:level', 'part:tank'], allows: [...SHARE], weak: true },
     { wants: ['part:tank', 'medium:fuel'], weak: true },
   ],
   oilDilution: [
@@ -248,5 +254,10 @@ export const ROLE_MEANINGS: Readonly<Record<ChannelRole, readonly RoleMeaning[]>
     },
   ],
   fuelRate: [{ wants: ['medium:fuel', 'quantity:flow'], allows: ['part:engine'] }],
-  lambda: [{ wants: ['quantity:lambda'], allows: ['number:1', 'medium:exhaust', 'medium:gas'] }],
+  lambda: [
+    {
+      wants: ['quantity:lambda'],
+      allows: ['number:1', 'medium:exhaust', 'medium:gas', 'medium:air', 'medium:fuel'],
+    },
+  ],
 };

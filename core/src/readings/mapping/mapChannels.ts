@@ -39,6 +39,8 @@ export interface MappedChannel {
 export interface MappingQuestion {
   readonly role: ChannelRole;
   readonly columns: readonly string[];
+  /** Between which values each of them lies, as written: in their order. */
+  readonly shows: readonly { readonly low: number; readonly high: number; readonly unitLabel: string }[];
 }
 
 /** A column without a role. */
@@ -313,8 +315,13 @@ function askAbout(
       take(alone, 'the other column of that name stands still');
       continue;
     }
-    const columns = [best, ...rivals].map(({ column }) => column.name);
-    questions.push({ role, columns });
+    const asked = [best, ...rivals];
+    const columns = asked.map(({ column }) => column.name);
+    const shows = asked.map(({ column, mapped }) => {
+      const { low = 0, high = 0 } = rangeFor(column) ?? {};
+      return { low, high, unitLabel: mapped.unitLabel };
+    });
+    questions.push({ role, columns, shows });
     warnings.push({
       code: 'channel-ambiguous',
       text: `${columns.map((name) => `“${name}”`).join(' and ')} both look like ${definitionOf(role).label}; neither is used until you say which it is.`,

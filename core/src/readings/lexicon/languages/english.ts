@@ -102,7 +102,7 @@ export const ENGLISH: Words = {
   'qualifier:absolute': 'absolute',
   'qualifier:relative': 'relative gauge',
   'qualifier:relative+quantity:pressure': 'overpressure',
-  'qualifier:error': 'error fault',
+  'qualifier:error': 'error fault defect defective faulty malfunction',
   'qualifier:share': 'percent percentage per_cent',
   'bank:1': 'bank_1 b_1',
   'bank:2': 'bank_2 b_2',
@@ -110,7 +110,8 @@ export const ENGLISH: Words = {
   'fault:implausible': 'implausible plausibility plausible rationality irrational',
   'fault:low': 'low insufficient under below little too_low underboost',
   'fault:high': 'high excessive excess over above much too_high overboost',
-  'fault:full': 'full blocked clogged restricted restriction overloaded blockage plugged overfilled',
+  'fault:full':
+    'full blocked clogged restricted restriction overloaded blockage plugged overfilled saturated choked overload',
   'fault:efficiency': 'efficiency',
   'fault:incomplete': 'incomplete aborted abort not_completed failed fails unsuccessful not_finished',
   'fault:often': 'often frequent frequently too_frequent',

@@ -3,6 +3,9 @@ import type { Words } from '../facets.ts';
 /** What tools of every country print. */
 export const TRADE: Words = {
   'quantity:flow': 'q',
+  'quantity:level': 'lvl',
+  'side:before': 'up',
+  'side:after': 'dn',
   'quantity:distance': 'km',
   'filler:word': 'km v',
   'part:filter': 'pf dpf fap rpf dpfs',

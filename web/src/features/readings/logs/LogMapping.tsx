@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LogAnalysis, WithoutRole } from '@white-ember/core/readings';
+import { shortNumber } from '../../../ui/format.ts';
 import { ChannelChooser, channelName, HeadingRead } from '../ChannelChooser.tsx';
 
 interface Row {
@@ -10,24 +11,29 @@ interface Row {
   readonly why: string;
 }
 
+/** Between which values a column lies: what tells it from the one that looks like it. */
+const rangeText = (shows: { low: number; high: number; unitLabel: string } | undefined): string =>
+  shows
+    ? `${shortNumber(shows.low)} to ${shortNumber(shows.high)} ${shows.unitLabel}`.trimEnd()
+    : 'no number';
+
 /** The words stand above it, each with what it was taken for. */
 const WORDS_READ = /^name: .*?(?= and unit|;|$)/;
 
 function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, string>>): Row[] {
   const asked = new Map(
-    (analysis.questions ?? []).flatMap(({ role, columns }) =>
-      columns.map((column) => [column, role] as const),
+    (analysis.questions ?? []).flatMap(({ role, columns, shows }) =>
+      columns.map((column, at) => [column, { role, shows: shows[at] }] as const),
     ),
   );
   const without = new Map((analysis.without ?? []).map((one) => [one.column, one]));
   const unmapped = analysis.unmapped.map((column): Row => {
-    const role = asked.get(column);
-    const why =
-      role !== undefined
-        ? `is this ${channelName(role)}? Others look like it too`
-        : corrections[column] === ''
-          ? 'left out by hand'
-          : notRecognised(without.get(column));
+    const question = asked.get(column);
+    const why = question
+      ? `is this ${channelName(question.role)}? Others look like it, too. It shows ${rangeText(question.shows)}`
+      : corrections[column] === ''
+        ? 'left out by hand'
+        : notRecognised(without.get(column));
     return { column, role: '', unit: '', why };
   });
   const mapped = analysis.channels.map((channel): Row => ({
