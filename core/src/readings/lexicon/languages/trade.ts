@@ -7,7 +7,7 @@ export const TRADE: Words = {
   'side:before': 'up',
   'side:after': 'dn',
   'quantity:distance': 'km',
-  'filler:word': 'km v',
+  'filler:word': 'km v bar mbar hpa kpa psi',
   'part:filter': 'pf dpf fap rpf dpfs',
   'part:catalyst': 'doc oxicat oxikat',
   'part:scr': 'scr',
