@@ -1,6 +1,8 @@
-import { rmSync, utimesSync } from 'node:fs';
+import { execFile } from 'node:child_process';
+import { realpathSync, rmSync, statSync, utimesSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
 import { build } from 'esbuild';
 
 /**
@@ -27,22 +29,52 @@ const options = {
   banner: {
     js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
   },
-  plugins: [
-    {
-      name: 'one language of zod',
-      setup: ({ onLoad }) =>
-        onLoad({ filter: /zod[\\/]v4[\\/]locales[\\/]index\.js$/ }, () => ({
-          contents: "export { default as en } from './en.js';",
-        })),
-    },
-    {
-      name: 'the commands stand beside',
-      setup: ({ onResolve }) =>
-        onResolve({ filter: /^\.\/run\.ts$/ }, () => ({ path: './run.js', external: true })),
-    },
-  ],
 };
-await build({ ...options, entryPoints: [join(here, 'src/run.ts')], splitting: true });
-await build({ ...options, entryPoints: [join(here, 'src/main.ts')] });
+/** @type {import('esbuild').Plugin} */
+const oneLanguage = {
+  name: 'one language of zod',
+  setup: ({ onLoad }) =>
+    onLoad({ filter: /zod[\\/]v4[\\/]locales[\\/]index\.js$/ }, () => ({
+      contents: "export { default as en } from './en.js';",
+    })),
+};
+/** @type {(filter: RegExp, path: string) => import('esbuild').Plugin} */
+const besides = (filter, path) => ({
+  name: `${path} stands beside`,
+  setup: ({ onResolve }) => onResolve({ filter }, () => ({ path, external: true })),
+});
+await build({
+  ...options,
+  entryPoints: [join(here, 'src/run.ts')],
+  splitting: true,
+  plugins: [oneLanguage],
+});
+await build({
+  ...options,
+  entryPoints: [join(here, 'src/main.ts')],
+  plugins: [oneLanguage, besides(/^\.\/run\.ts$/, './run.js')],
+});
+
+/**
+ * The one command that is called again and again is kept as a snapshot of the program with everything loaded, which wakes in half the
+ * time. It is of this very Node, so the name says which; where none is, the bundle is run.
+ */
+const node = statSync(realpathSync(process.execPath));
+const snapshot = join(outdir, `judge-${node.size}-${Math.floor(node.mtimeMs / 1000)}.blob`);
+const source = join(outdir, 'snapshot.cjs');
+await build({
+  ...options,
+  banner: {},
+  format: 'cjs',
+  outdir: undefined,
+  outfile: source,
+  entryPoints: [join(here, 'src/snapshot.ts')],
+  plugins: [oneLanguage, besides(/^\.\/commands\/[^j]/, './not-in-the-snapshot')],
+});
+await promisify(execFile)(process.execPath, ['--snapshot-blob', snapshot, '--build-snapshot', source]).catch(
+  (/** @type {Error} */ error) => process.stderr.write(`No snapshot of the command line: ${error.message}\n`),
+);
+rmSync(source, { force: true });
+
 // Sources saved while it was building are newer than the bundle and build again next time.
 utimesSync(join(outdir, 'main.js'), started, started);

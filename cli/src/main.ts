@@ -1,11 +1,3 @@
-import { runWithinLimits } from './bounded.ts';
+import { runCommand } from './runCommand.ts';
 
-// A reader that closes early, such as head, is no fault.
-process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
-
-const args = process.argv.slice(2);
-const ended = await runWithinLimits(args);
-if (ended !== undefined) process.exit(ended);
-// The commands are loaded by who runs them: not by the process that only holds another within its limits.
-const { run } = await import('./run.ts');
-process.exitCode = await run(args);
+await runCommand();

@@ -18,43 +18,58 @@ export interface FaultSets {
   readonly holding: (forms: Iterable<number>, among: Int32Array) => Int32Array;
 }
 
+/** How many sets there are, told before they are made. */
+function countSets(none: number, behind: Int32Array): number {
+  let count = 1 + none;
+  for (let i = 0; i < none; i++)
+    for (let j = behind[i] as number; j < none; j++) count += 1 + none - (behind[j] as number);
+  return count;
+}
+
 function makeSets(causeOf: readonly number[]): FaultSets {
   const none = causeOf.length;
-  const members: number[] = [];
-  const causesOf: number[] = [];
-  const known = new Map<number, number>();
+  /** The first form of another cause behind each: those of one cause stand side by side. */
+  const behind = new Int32Array(none);
+  for (let i = none - 1; i >= 0; i--)
+    behind[i] = i + 1 < none && causeOf[i + 1] === causeOf[i] ? (behind[i + 1] as number) : i + 1;
+  const count = countSets(none, behind);
+  const members = new Int16Array(3 * count);
+  const causesOf = new Int32Array(count);
   const ofCauses: number[][] = [];
+  const base = Math.max(-1, ...causeOf) + 2;
+  /** Where each set of causes stands, by its causes; 0 stands for one that was not met. */
+  const known = new Int32Array(base * base * base);
+  let made = 0;
   /** Adds a set, and finds the set of causes that it is one way of. */
-  const add = (i: number, j: number, k: number): number => {
-    members.push(i, j, k);
-    const causes = [i, j, k].filter((form) => form !== none).map((form) => causeOf[form] as number);
-    const key = causes.reduce((sum, cause) => sum * (none + 1) + cause + 1, 0);
-    const at = known.get(key) ?? ofCauses.push(causes) - 1;
-    known.set(key, at);
-    return causesOf.push(at) - 1;
+  const add = (i: number, j: number, k: number): void => {
+    members[3 * made] = i;
+    members[3 * made + 1] = j;
+    members[3 * made + 2] = k;
+    const a = i === none ? 0 : (causeOf[i] as number) + 1;
+    const b = j === none ? 0 : (causeOf[j] as number) + 1;
+    const c = k === none ? 0 : (causeOf[k] as number) + 1;
+    const key = (a * base + b) * base + c;
+    if (known[key] === 0)
+      known[key] = ofCauses.push(
+        c > 0 ? [a - 1, b - 1, c - 1] : b > 0 ? [a - 1, b - 1] : a > 0 ? [a - 1] : [],
+      );
+    causesOf[made++] = (known[key] as number) - 1;
   };
   const pairs = new Int32Array(none * none).fill(-1);
   const threes = new Int32Array(none * none).fill(-1);
-  /** The first form of another cause behind each: those of one cause stand side by side. */
-  const behind = causeOf.map((cause, i) => {
-    let next = i + 1;
-    while (next < none && causeOf[next] === cause) next++;
-    return next;
-  });
   add(none, none, none);
   for (let i = 0; i < none; i++) add(i, none, none);
   for (let i = 0; i < none; i++)
-    for (let j = behind[i] as number; j < none; j++) pairs[i * none + j] = add(i, j, none);
+    for (let j = behind[i] as number; j < none; j++) {
+      pairs[i * none + j] = made;
+      add(i, j, none);
+    }
   for (let i = 0; i < none; i++)
     for (let j = behind[i] as number; j < none; j++) {
-      threes[i * none + j] = causesOf.length - (behind[j] as number);
+      threes[i * none + j] = made - (behind[j] as number);
       for (let k = behind[j] as number; k < none; k++) add(i, j, k);
     }
-  return finished(none, Int16Array.from(members), Int32Array.from(causesOf), ofCauses, {
-    pairs,
-    threes,
-    behind,
-  });
+  return finished(none, members, causesOf, ofCauses, { pairs, threes, behind });
 }
 
 function finished(
@@ -62,7 +77,7 @@ function finished(
   members: Int16Array,
   causesOf: Int32Array,
   ofCauses: readonly (readonly number[])[],
-  { pairs, threes, behind }: { pairs: Int32Array; threes: Int32Array; behind: readonly number[] },
+  { pairs, threes, behind }: { pairs: Int32Array; threes: Int32Array; behind: Int32Array },
 ): FaultSets {
   return {
     none,

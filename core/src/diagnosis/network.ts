@@ -87,14 +87,24 @@ export function worthTogether({
   const followsFound = causes.map(({ id }) =>
     follows.some(({ cause, consequence }) => consequence === id && found.includes(cause)),
   );
-  const follow = (i: number, set: readonly number[]): boolean =>
-    followsFound[i] === true || set.some((j) => before[i]?.has(j) === true);
   const bareOf = causes.map(({ id }) => bare[id] ?? 1);
+  const isRoot = (i: number, set: readonly number[]): boolean => {
+    if (followsFound[i] === true) return false;
+    const first = before[i] as ReadonlySet<number>;
+    if (first.size > 0) for (const j of set) if (first.has(j)) return false;
+    return true;
+  };
+  // Of thousands of sets: no list is made of each.
   return (set) => {
-    const roots = set.filter((i) => !follow(i, set));
-    const worth = roots.reduce((product, i) => product * (bareOf[i] as number), 1);
+    let roots = 0;
+    let worth = 1;
+    for (const i of set)
+      if (isRoot(i, set)) {
+        roots++;
+        worth *= bareOf[i] as number;
+      }
     // Two that bring each other about began with one of them.
-    const further = found.length > 0 ? roots.length : Math.max(1, roots.length) - 1;
+    const further = found.length > 0 ? roots : Math.max(1, roots) - 1;
     return worth * another ** further;
   };
 }

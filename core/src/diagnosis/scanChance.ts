@@ -107,13 +107,12 @@ export function scanWitness(
     wanted: Int32Array,
     out: number,
   ): Float64Array => {
-    const chances = new Float64Array(wanted.length).fill(share);
-    findings.forEach(([{ leak }, seen], f) => {
-      if (!seen || f === out) return;
-      // A silent one sets nothing: what is there is left from elsewhere.
-      if (strength === 0) for (let w = 0; w < chances.length; w++) chances[w] = (chances[w] as number) * leak;
-      else timesSet(chances, wanted, leak, quiet[f] as Float64Array);
-    });
+    const present = findings.flatMap(([{ leak }, seen], f) => (seen && f !== out ? [{ leak, f }] : []));
+    // A silent one sets nothing: what is there is left from elsewhere.
+    const silent = strength === 0 ? present.reduce((product, { leak }) => product * leak, 1) : 1;
+    const chances = new Float64Array(wanted.length).fill(share * silent);
+    if (strength > 0)
+      for (const { leak, f } of present) timesSet(chances, wanted, leak, quiet[f] as Float64Array);
     return chances;
   };
   /** All that are there, for every set and temper: made when first asked for, and looked up where an absent one is left out. */
