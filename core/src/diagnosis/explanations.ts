@@ -6,22 +6,26 @@ const STANDS_FOR: ReadonlyMap<string, string> = new Map(
   ALIKE.flatMap(({ causes: [first, ...others] }) => others.map((id): [string, string] => [id, first])),
 );
 
+/** Soot makes failed regenerations and failed regenerations leave soot: the one that starts further up is the root. */
+const isLoop = (cause: string, consequence: string): boolean =>
+  cause === 'soot-loaded' &&
+  CONSEQUENCE_CHAINS.some((chain) => chain.cause === consequence && chain.consequence === cause);
+
+/** What each cause brings about. */
+const LEADS_TO = new Map<string, string[]>();
+for (const { cause, consequence } of CONSEQUENCE_CHAINS)
+  if (!isLoop(cause, consequence)) LEADS_TO.set(cause, [...(LEADS_TO.get(cause) ?? []), consequence]);
+
 /**
  * The roots of a set of causes: those that no check tells apart count as one, and what another of the set brings about is left
  * aside. In alphabetical order.
  */
 export function rootsOf(causes: readonly string[]): string[] {
   const present = new Set<string>(causes.map((id) => STANDS_FOR.get(id) ?? id));
-  const followed: string[] = CONSEQUENCE_CHAINS.filter(
-    ({ cause, consequence }) => present.has(cause) && present.has(consequence) && !isLoop(cause, consequence),
-  ).map(({ consequence }) => consequence);
-  return [...present].filter((id) => !followed.includes(id)).sort();
+  const followed = new Set<string>();
+  for (const cause of present) for (const consequence of LEADS_TO.get(cause) ?? []) followed.add(consequence);
+  return [...present].filter((id) => !followed.has(id)).sort();
 }
-
-/** Soot makes failed regenerations and failed regenerations leave soot: the one that starts further up is the root. */
-const isLoop = (cause: string, consequence: string): boolean =>
-  cause === 'soot-loaded' &&
-  CONSEQUENCE_CHAINS.some((chain) => chain.cause === consequence && chain.consequence === cause);
 
 export interface Explanation {
   readonly roots: readonly string[];

@@ -11,6 +11,8 @@ export interface FaultSets {
   /** Index of the set of causes for each set of forms. */
   readonly causesOf: Int32Array;
   readonly ofCauses: readonly (readonly number[])[];
+  /** The index of each set. */
+  readonly every: Int32Array;
   readonly pairAt: (i: number, j: number) => number;
   /** Index of a set by its three members in rising order; -1 where two are forms of one cause. */
   readonly threeAt: (i: number, j: number, k: number) => number;
@@ -79,8 +81,12 @@ function finished(
   ofCauses: readonly (readonly number[])[],
   { pairs, threes, behind }: { pairs: Int32Array; threes: Int32Array; behind: Int32Array },
 ): FaultSets {
+  const every = new Int32Array(causesOf.length);
+  // By index: filling one from a function costs as much as a whole judgement.
+  for (let s = 0; s < every.length; s++) every[s] = s;
   return {
     none,
+    every,
     count: causesOf.length,
     members,
     causesOf,

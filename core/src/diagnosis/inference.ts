@@ -69,11 +69,13 @@ export function infer(weighed: Weighed): Posterior {
   });
   const bySet = posteriorSets(weighed);
   // Thousands of sets are next to impossible: only the others are put in order.
-  const order = Array.from(bySet.probabilities.keys())
-    .filter((s) => (bySet.probabilities[s] as number) >= LEAST_SHOWN)
-    .sort((a, b) => (bySet.probabilities[b] as number) - (bySet.probabilities[a] as number));
-  const best = Int32Array.of(weights.indexOf(weights.reduce((a, b) => Math.max(a, b), 0)));
-  const [a = none, b = none, c = none] = members.subarray(3 * (best[0] as number));
+  const order = [...setsFrom(bySet.probabilities, LEAST_SHOWN)].sort(
+    (a, b) => (bySet.probabilities[b] as number) - (bySet.probabilities[a] as number),
+  );
+  let most = 0;
+  for (let s = 1; s < weights.length; s++) if ((weights[s] as number) > (weights[most] as number)) most = s;
+  const best = Int32Array.of(most);
+  const [a = none, b = none, c = none] = members.subarray(3 * most);
   return {
     causes: causes.sort((x, y) => y.probability - x.probability),
     sets: order.slice(0, SHOWN_SETS).map((s) => ({

@@ -90,7 +90,8 @@ export function rankChecks(
       const one = oddsOf(network, forms, byId.get(id) as FindingNode);
       return { ...one, silent: neutral(one.silent), open: neutral(one.open) };
     });
-    const bears = new Uint8Array(count);
+    // One place more stands for no cause, which bears on nothing.
+    const bears = new Uint8Array(count + 1);
     forms.forEach(({ cause }, i) => {
       if (odds.some(({ silent, open: opening }) => silent[i] !== 1 || opening[i] !== 1)) bears[cause] = 1;
     });
@@ -112,13 +113,19 @@ export function rankChecks(
       }
       own[odds.length] = (own[odds.length] as number) + rest;
     };
-    const aside = { mass: 0, sharp: 0, held: new Float64Array(count) };
-    for (const { causes, mass, from, to } of groups.list) {
-      if (!causes.some((i) => bears[i] === 1)) continue;
+    const aside = { mass: 0, sharp: 0, held: new Float64Array(count + 1) };
+    for (let g = 0; g < groups.count; g++) {
+      const i = groups.causes[3 * g] as number;
+      const j = groups.causes[3 * g + 1] as number;
+      const k = groups.causes[3 * g + 2] as number;
+      if (((bears[i] as number) | (bears[j] as number) | (bears[k] as number)) === 0) continue;
+      const mass = groups.masses[g] as number;
       aside.mass += mass;
       aside.sharp += xlog2(mass);
-      for (const i of causes) aside.held[i] = (aside.held[i] as number) + mass;
-      for (let l = from; l < to; l++) {
+      aside.held[i] = (aside.held[i] as number) + mass;
+      aside.held[j] = (aside.held[j] as number) + mass;
+      aside.held[k] = (aside.held[k] as number) + mass;
+      for (let l = groups.from[g] as number; l < (groups.from[g + 1] as number); l++) {
         const s = likely[l] as number;
         share(
           (weights[s] as number) / total,
@@ -127,7 +134,7 @@ export function rankChecks(
           members[3 * s + 2] ?? none,
         );
       }
-      closeSet(then, causes);
+      closeSet(then, i, j, k);
     }
     // All others share alike: none of their causes bears on any outcome.
     share(1, none, none, none);
@@ -170,60 +177,69 @@ interface Tally {
 const tally = (width: number, causes: number): Tally => ({
   own: new Float64Array(width),
   mass: new Float64Array(width),
-  held: Array.from({ length: width }, () => new Float64Array(causes)),
+  held: Array.from({ length: width }, () => new Float64Array(causes + 1)),
   sharp: 0,
 });
 
 /** One set of causes is through, in all its forms. */
-function closeSet(tallied: Tally, causes: readonly number[]): void {
+function closeSet(tallied: Tally, i: number, j: number, l: number): void {
   const { own, mass, held } = tallied;
   for (let k = 0; k < own.length; k++) {
     const its = own[k] as number;
     const by = held[k] as Float64Array;
     own[k] = 0;
     mass[k] = (mass[k] as number) + its;
-    for (const i of causes) by[i] = (by[i] as number) + its;
+    by[i] = (by[i] as number) + its;
+    by[j] = (by[j] as number) + its;
+    by[l] = (by[l] as number) + its;
     tallied.sharp += xlog2(its);
   }
 }
 
 /** The likely sets of forms by the set of causes that they are, with what they come to all together. */
 interface Groups {
-  readonly list: readonly {
-    readonly causes: readonly number[];
-    readonly mass: number;
-    /** Its sets of forms, by their places among the likely ones. */
-    readonly from: number;
-    readonly to: number;
-  }[];
+  readonly count: number;
+  /** Three causes of each; the number behind the last cause stands for none. */
+  readonly causes: Int16Array;
+  readonly masses: Float64Array;
+  /** Where the sets of forms of each begin among the likely ones; one more than there are says where the last ends. */
+  readonly from: Int32Array;
   readonly mass: number;
   /** Σ p·log p over sets of causes. */
   readonly sharp: number;
-  /** Of the sets that hold each cause. */
+  /** Of the sets that hold each cause; the last place is of no cause. */
   readonly held: Float64Array;
 }
 
-function groupsOf({ sets, weights, total }: Weighed, likely: Int32Array, count: number): Groups {
-  const list: { causes: readonly number[]; mass: number; from: number; to: number }[] = [];
+function groupsOf({ sets, weights, total }: Weighed, likely: Int32Array, none: number): Groups {
+  const causes = new Int16Array(3 * likely.length).fill(none);
+  const masses = new Float64Array(likely.length);
+  const from = new Int32Array(likely.length + 1);
+  let count = 0;
   let before = -1;
-  likely.forEach((s, l) => {
+  for (let l = 0; l < likely.length; l++) {
+    const s = likely[l] as number;
     const at = sets.causesOf[s] as number;
-    const weight = (weights[s] as number) / total;
-    const last = list.at(-1);
-    if (last && at === before) {
-      last.mass += weight;
-      last.to = l + 1;
-    } else list.push({ causes: sets.ofCauses[at] ?? [], mass: weight, from: l, to: l + 1 });
+    if (at !== before) {
+      causes.set(sets.ofCauses[at] ?? [], 3 * count);
+      from[count++] = l;
+    }
     before = at;
-  });
-  const held = new Float64Array(count);
-  let [mass, sharp] = [0, 0];
-  for (const one of list) {
-    mass += one.mass;
-    sharp += xlog2(one.mass);
-    for (const i of one.causes) held[i] = (held[i] as number) + one.mass;
+    masses[count - 1] = (masses[count - 1] as number) + (weights[s] as number) / total;
   }
-  return { list, mass, sharp, held };
+  from[count] = likely.length;
+  const held = new Float64Array(none + 1);
+  let [mass, sharp] = [0, 0];
+  for (let g = 0; g < count; g++) {
+    const its = masses[g] as number;
+    mass += its;
+    sharp += xlog2(its);
+    for (let m = 3 * g; m < 3 * g + 3; m++) {
+      const cause = causes[m] as number;
+      held[cause] = (held[cause] as number) + its;
+    }
+  }
+  return { count, causes, masses, from, mass, sharp, held };
 }
 
 /**

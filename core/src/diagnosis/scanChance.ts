@@ -42,7 +42,7 @@ export interface ScanWitness {
 export function scanWitness(
   { causes }: Network,
   forms: readonly Form[],
-  { none, members }: FaultSets,
+  { none, members, every }: FaultSets,
   looked: readonly (readonly [finding: FindingNode, seen: boolean])[],
   { partialScan, remembered }: { readonly partialScan: boolean; readonly remembered: ReadonlySet<string> },
 ): ScanWitness | undefined {
@@ -77,14 +77,22 @@ export function scanWitness(
     strength,
     quiet: findings.map((_, f) => quietOf(f, strength)),
   }));
-  /** Chance of all that are not there, for each form, but for one that is left out. */
-  const absentOf = (quiet: readonly Float64Array[], out: number): Float64Array => {
+  /** Chance of all that are not there, for each form and temper. */
+  const allAbsent = tempers.map(({ quiet }) => {
     const absent = new Float64Array(none + 1).fill(1);
     findings.forEach(([, seen], f) => {
-      if (seen || f === out) return;
+      if (seen) return;
       const its = quiet[f] as Float64Array;
       for (let i = 0; i < none; i++) absent[i] = (absent[i] as number) * (its[i] as number);
     });
+    return absent;
+  });
+  /** The same but for one that is left out, and for a fault that is slight. */
+  const absentOf = (t: number, out: number): Float64Array => {
+    const absent = (allAbsent[t] as Float64Array).slice();
+    const left = findings[out]?.[1] === false ? tempers[t]?.quiet[out] : undefined;
+    // No chance is nought, so that one can be taken out of a product.
+    if (left) for (let i = 0; i < none; i++) absent[i] = (absent[i] as number) / (left[i] as number);
     for (let i = 0; i < none; i++) absent[i] = SLIGHT + (1 - SLIGHT) * (absent[i] as number);
     return absent;
   };
@@ -118,13 +126,7 @@ export function scanWitness(
   /** All that are there, for every set and temper: made when first asked for, and looked up where an absent one is left out. */
   let everyPresent: readonly Float64Array[] | undefined;
   const presentIn = (t: number): Float64Array => {
-    everyPresent ??= tempers.map((temper) =>
-      presentOf(
-        temper,
-        Int32Array.from({ length: members.length / 3 }, (_, s) => s),
-        -1,
-      ),
-    );
+    everyPresent ??= tempers.map((temper) => presentOf(temper, every, -1));
     return everyPresent[t] as Float64Array;
   };
   const without = (out: number, wanted: Int32Array): Float64Array => {
@@ -133,7 +135,7 @@ export function scanWitness(
     tempers.forEach((temper, t) => {
       const present = among ? presentOf(temper, wanted, out) : presentIn(t);
       // Nobody misses anything where nothing is ever set.
-      const absent = temper.strength === 0 ? undefined : absentOf(temper.quiet, out);
+      const absent = temper.strength === 0 ? undefined : absentOf(t, out);
       for (let w = 0; w < sum.length; w++) {
         const s = wanted[w] as number;
         let chance = present[among ? w : s] as number;

@@ -159,8 +159,7 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
   }
   const scan = scanWitness(network, forms, sets, codes, beyond);
   const measured = beyond.measured.map((one) => askedOnce(network, forms, sets, one));
-  const every = Int32Array.from({ length: count }, (_, s) => s);
-  const scanChances = scan?.chances(every);
+  const scanChances = scan?.chances(sets.every);
   const wholes = [...(scanChances ? [scanChances] : []), ...measured.map(({ chances }) => chances)];
   const worth = worthTogether(network);
   const worthOf = Float64Array.from(sets.ofCauses, (set) => worth(set));
