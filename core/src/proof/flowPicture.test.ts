@@ -46,7 +46,10 @@ describe('the chart of flow against pressure', () => {
     const samples = read.samples.map(({ airMassGPerS: _metered, ...sample }) =>
       sample.kind === 'idle' ? { ...sample, dpMbar: 0.6 * (sample.dpMbar ?? 0) } : sample,
     );
-    const [side] = flowPicture(job({ ...read, samples }), facts)?.sides ?? [];
+    // A long log idles in many windows: it is said once.
+    const idles = samples.filter(({ kind }) => kind === 'idle');
+    const [side] =
+      flowPicture(job({ ...read, samples: [...idles, ...idles, ...samples] }), facts)?.sides ?? [];
     expect(side?.misses).toHaveLength(1);
     expect(side?.misses[0]).toMatch(/above what was read at idle/);
     const hold = side?.reading.samples.at(-1);

@@ -20,9 +20,20 @@ interface Side {
 /** Less is within the step of a usual sensor, mbar. */
 const LEAST_MISS_MBAR = 1;
 
-/** A law of two terms does not go through everything: where it misses the readings at one speed it says so. */
+/** Speeds within this of each other are one place on the curve, rpm. */
+const ONE_PLACE_RPM = 150;
+
+/** How far a curve lies beside what was read at one place, as a share; the worst of what was read there. */
+interface Miss {
+  readonly rpm: number;
+  readonly idles: boolean;
+  readonly share: number;
+}
+
+/** A law of two terms does not go through everything: where it misses the readings at one speed it says so, once. */
 function missesOf({ samples, points }: JudgedReading, fit: FlowFit, { lawOffPercent }: Limits): string[] {
-  return samples.flatMap(({ rpm, kind, flow, dpMbar }) => {
+  const misses: Miss[] = [];
+  for (const { rpm, kind, flow, dpMbar } of samples) {
     const idles = kind === 'idle' && flow.airSource === 'speed-density';
     const spreads = points
       .filter(({ viscous }) => Math.abs(viscous / flow.viscous - 1) < 0.05)
@@ -31,12 +42,17 @@ function missesOf({ samples, points }: JudgedReading, fit: FlowFit, { lawOffPerc
     const spread = idles || spreads.length === 0 ? 0 : Math.min(...spreads);
     const off = pressureFromFit(fit, flow).dpMbar - dpMbar;
     const most = Math.max((lawOffPercent / 100) * Math.abs(dpMbar), LEAST_MISS_MBAR, 2 * spread);
-    if (Math.abs(off) <= most) return [];
-    const share = Math.round((100 * Math.abs(off)) / Math.max(Math.abs(dpMbar), LEAST_MISS_MBAR));
+    if (Math.abs(off) <= most) continue;
+    const miss = { rpm, idles, share: off / Math.max(Math.abs(dpMbar), LEAST_MISS_MBAR) };
+    const at = misses.findIndex(
+      (one) => one.idles === idles && (idles || Math.abs(one.rpm - rpm) <= ONE_PLACE_RPM),
+    );
+    if (at === -1) misses.push(miss);
+    else if (Math.abs(miss.share) > Math.abs(misses[at]?.share ?? 0)) misses[at] = miss;
+  }
+  return misses.map(({ rpm, idles, share }) => {
     const why = idles ? 'how much gas was recirculated is not known' : 'the points count, not the line';
-    return [
-      `The curve lies ${share} % ${off > 0 ? 'above' : 'below'} what was read at ${idles ? 'idle' : `${Math.round(rpm)} rpm`}: ${why}.`,
-    ];
+    return `The curve lies ${Math.round(100 * Math.abs(share))} % ${share > 0 ? 'above' : 'below'} what was read at ${idles ? 'idle' : `${Math.round(rpm)} rpm`}: ${why}.`;
   });
 }
 
