@@ -143,7 +143,7 @@ async function draw(
     });
   }
   const axis = {
-    ticks: { color: ink2, font: { family: 'Atkinson Hyperlegible', size: 13 } },
+    ticks: { color: ink2, font: { family: 'Barlow Semi Condensed', size: 14 } },
     border: { color: ink },
   };
   return new Chart(canvas, {
@@ -169,7 +169,7 @@ async function draw(
             text: `exhaust flow at ${Math.round(picture.temperatureC)} °C, m³/h`,
             color: ink2,
             align: 'end',
-            font: { family: 'Atkinson Hyperlegible', size: 13 },
+            font: { family: 'Barlow Semi Condensed', size: 14 },
           },
         },
         y: {
@@ -183,7 +183,7 @@ async function draw(
             display: true,
             text: `ΔP, ${unitLabel(unit)}`,
             color: ink2,
-            font: { family: 'Atkinson Hyperlegible', size: 13 },
+            font: { family: 'Barlow Semi Condensed', size: 14 },
           },
         },
       },

@@ -86,14 +86,14 @@ async function draw(canvas: HTMLCanvasElement, told: VehicleOutlook, unit: Unit)
     );
   }
   const axis = {
-    ticks: { color: ink2, font: { family: 'Atkinson Hyperlegible', size: 13 } },
+    ticks: { color: ink2, font: { family: 'Barlow Semi Condensed', size: 14 } },
     border: { color: ink },
   };
   const title = (text: string) => ({
     display: true,
     text,
     color: ink2,
-    font: { family: 'Atkinson Hyperlegible', size: 13 },
+    font: { family: 'Barlow Semi Condensed', size: 14 },
   });
   return new Chart(canvas, {
     type: 'scatter',

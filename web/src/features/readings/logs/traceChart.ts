@@ -151,7 +151,7 @@ const cursorLine = (at: () => number | undefined): Plugin<'line'> => ({
 
 function scales(options: TraceChartOptions, view: View): NonNullable<ChartOptions<'line'>['scales']> {
   const ink2 = colour('--ink2');
-  const text = { family: 'Atkinson Hyperlegible', size: 12 } as const;
+  const text = { family: 'Barlow Semi Condensed', size: 13 } as const;
   const lanes = options.lanes.map((lane, i): [string, Partial<ScaleOptionsByType<'linear'>>] => [
     `lane${i}`,
     {
