@@ -14,7 +14,7 @@ test('a whole workshop goes out, and in again on another installation, where its
     await page.goto(`${site.address}/people`);
     const data = page.getByRole('region', { name: 'The workshop’s data' });
     const download = page.waitForEvent('download');
-    await data.getByRole('link', { name: 'Fetch the whole workshop' }).click();
+    await data.getByRole('link', { name: 'Export the whole workshop' }).click();
     const archive = join(info.outputDir, 'workshop.zip');
     await (await download).saveAs(archive);
     expect((await download).suggestedFilename()).toMatch(
@@ -33,7 +33,7 @@ test('a whole workshop goes out, and in again on another installation, where its
     await expect(there.getByText('No jobs here.')).toBeVisible();
     await there.goto(`${other.address}/people`);
     const into = there.getByRole('region', { name: 'The workshop’s data' });
-    const file = into.getByLabel('Take an archive in');
+    const file = into.getByLabel('Import an archive');
     await file.setInputFiles({
       name: 'letter.zip',
       mimeType: 'application/zip',

@@ -35,7 +35,7 @@ async function entriesOf(page: Page, site: Site, id: string): Promise<Stored[]> 
   return ((await stored.json()) as { entries: Stored[] }).entries;
 }
 
-test('a standing burn on the bench vehicle, from what is asked before it until the bed is cool', async ({
+test('a standing burn on the simulated vehicle, from what is asked before it until the bed is cool', async ({
   page,
   site,
 }) => {
@@ -43,7 +43,7 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
   await signIn(page, site);
   const id = await chosenJob(page, site, 'standing');
   await goTo(page, site, `/jobs/${id}/live`);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await page.keyboard.press('c');
@@ -64,11 +64,11 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
     [/^Outdoors/, /^Fire extinguisher/, /^Neutral or park/, /^Somebody stays/],
     [/^Nothing within/],
   );
-  await page.getByLabel(/^Oil on the stick/).fill('60');
+  await page.getByLabel(/^Oil on the dipstick/).fill('60');
   await page.getByLabel(/^Fuel/).fill('50');
   await page.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(
-    page.getByText('Something that burns is within reach of the exhaust: move it or the vehicle.'),
+    page.getByText('Something flammable is near the exhaust: move it or the vehicle.'),
   ).toBeVisible();
   await expect(start).toBeDisabled();
   await answer(page, [/^Nothing within/]);
@@ -95,11 +95,9 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
   await page.getByRole('link', { name: /^Burn, (burning|cooling)/ }).click();
   await expect(now).toContainText(/Cooling|Cool/, { timeout: 90_000 });
   await expect(page.getByText(/Dosing off\. Keep the flow up|Cooled: the bed is at/)).toBeVisible();
-  await page
-    .getByRole('button', { name: 'The watch is over: see what it came to' })
-    .click({ timeout: 90_000 });
-  await expect(page.getByRole('article', { name: 'Burn 1' })).toContainText('ended by itself');
-  await expect(page.getByText('First read, then decide on another.')).toBeVisible();
+  await page.getByRole('button', { name: 'Watch ended: see the result' }).click({ timeout: 90_000 });
+  await expect(page.getByRole('article', { name: 'Burn 1' })).toContainText('finished by itself');
+  await expect(page.getByText('Read first, then decide on another run.')).toBeVisible();
   expect(await axeViolations(page)).toEqual([]);
 
   // Stored: its beginning, its end with the course, and the wait in which the flow was kept up.
@@ -123,11 +121,11 @@ test('a standing burn on the bench vehicle, from what is asked before it until t
   await addEntries(page, site, id, [handReading(19, 'between')]);
   await page.goto(`${site.address}/jobs/${id}/report`);
   await expect(
-    page.getByText(/^Burn 1 ended by itself after \d+ min, .* by the burn model, soot counter/),
+    page.getByText(/^Burn 1 finished by itself after \d+ min, .* by the burn model, soot counter/),
   ).toBeVisible();
   await page.goto(`${site.address}/jobs/${id}/burn`);
-  await expect(page.getByText('Another run is worth it.')).toBeVisible();
-  await page.getByRole('button', { name: 'Get another run ready' }).click();
+  await expect(page.getByText('Another run is worthwhile.')).toBeVisible();
+  await page.getByRole('button', { name: 'Prepare another run' }).click();
   await expect(page.getByRole('button', { name: 'I have read this' })).toBeVisible();
 });
 
@@ -139,26 +137,26 @@ test('a burn by another tool is read by hand, judged by the same rules, and outl
   await signIn(page, site);
   const id = await chosenJob(page, site, 'standing');
   await goTo(page, site, `/jobs/${id}?stage=treat`);
-  await page.getByRole('link', { name: 'Get the burn ready' }).click();
+  await page.getByRole('link', { name: 'Prepare the regeneration' }).click();
   await answer(page, ALL);
-  await page.getByLabel(/^Oil on the stick/).fill('60');
+  await page.getByLabel(/^Oil on the dipstick/).fill('60');
   await page.getByLabel(/^Fuel/).fill('50');
   await page.getByRole('button', { name: 'Enter the answers' }).click();
   await page.getByRole('button', { name: 'I have read this' }).click();
-  await page.getByRole('button', { name: 'It has been started: read by hand' }).click();
+  await page.getByRole('button', { name: 'Started: read by hand' }).click();
 
   const tool = page.getByRole('region', { name: 'What the tool shows' });
   await tool.getByLabel(/^EGT 3/).fill('9999');
-  await tool.getByRole('button', { name: 'Enter what it shows' }).click();
+  await tool.getByRole('button', { name: 'Save these values' }).click();
   await expect(tool.getByText('✕ EGT 3: -60 to 1300 °C')).toBeVisible();
   await tool.getByLabel(/^EGT 3/).fill('590');
   await tool.getByLabel(/^EGT 4/).fill('520');
-  await tool.getByRole('button', { name: 'Enter what it shows' }).click();
+  await tool.getByRole('button', { name: 'Save these values' }).click();
   await expect(page.locator('[aria-label="Now"]')).toContainText('Burning');
   await page.reload();
   await expect(page.locator('[aria-label="Now"]')).toContainText('Burning');
   await tool.getByLabel(/^EGT 3/).fill('760');
-  await tool.getByRole('button', { name: 'Enter what it shows' }).click();
+  await tool.getByRole('button', { name: 'Save these values' }).click();
   await expect(
     page.getByRole('alert').filter({ hasText: 'Gas before the filter: 760 °C, at most 720 °C' }),
   ).toBeVisible();
@@ -189,7 +187,7 @@ test('a drive wants a second person and fuel: got ready and begun by keyboard on
   await signIn(page, site);
   const id = await chosenJob(page, site, 'drive');
   await goTo(page, site, `/jobs/${id}/burn`);
-  await expect(page.getByRole('region', { name: 'Two people on the road' })).toContainText('50–80 km/h');
+  await expect(page.getByRole('region', { name: 'Two people on the drive' })).toContainText('50–80 km/h');
   const press = async (name: string): Promise<void> => {
     await tabTo(page, page.getByRole('button', { name, exact: true }));
     await page.keyboard.press('Enter');
@@ -197,7 +195,7 @@ test('a drive wants a second person and fuel: got ready and begun by keyboard on
   await press('Yes');
   await tabTo(page, page.getByLabel(/^Fuel/));
   await page.keyboard.type('5');
-  await tabTo(page, page.getByLabel(/^Oil on the stick/));
+  await tabTo(page, page.getByLabel(/^Oil on the dipstick/));
   await page.keyboard.type('60');
   await press('Enter the answers');
   await expect(page.getByText('✕ Who is the second person?')).toBeVisible();
@@ -206,16 +204,16 @@ test('a drive wants a second person and fuel: got ready and begun by keyboard on
   await press('Enter the answers');
   await expect(page.getByText(/^Fuel is at 5 %; at least 12.5 % for a burn: fill up first\.$/)).toBeVisible();
   await press('I have read this');
-  await expect(page.getByRole('button', { name: 'It has been started: read by hand' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Started: read by hand' })).toBeDisabled();
   await tabTo(page, page.getByLabel(/^Fuel/));
   await page.keyboard.press('Control+a');
   await page.keyboard.type('50');
   await press('Enter the answers');
   // The burn model has its say first.
-  await expect(page.getByRole('button', { name: 'It has been started: read by hand' })).toBeEnabled();
-  await press('It has been started: read by hand');
+  await expect(page.getByRole('button', { name: 'Started: read by hand' })).toBeEnabled();
+  await press('Started: read by hand');
   await tabTo(page, page.getByLabel(/^EGT 3/));
   await page.keyboard.type('580');
-  await press('Enter what it shows');
+  await press('Save these values');
   await expect(page.locator('[aria-label="Now"]')).toContainText('Burning');
 });

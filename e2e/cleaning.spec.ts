@@ -67,13 +67,13 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   // Decide: the burn is refused with value, limit and what to do.
   const option = (name: string) => page.locator('details').filter({ hasText: new RegExp(`^${name}`) });
   await expect(option('Chemical clean in place').first()).toHaveAttribute('open');
-  await expect(option('Standing regeneration').first()).toContainText('not now');
-  await option('Standing regeneration').first().locator('summary').click();
-  await expect(option('Standing regeneration').first()).toContainText(
+  await expect(option('Parked regeneration').first()).toContainText('not now');
+  await option('Parked regeneration').first().locator('summary').click();
+  await expect(option('Parked regeneration').first()).toContainText(
     /g\/L of soot .* at most \d g\/L may burn .*Clean it chemically first/,
   );
-  await expect(page.getByRole('button', { name: /Do it: standing/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Do it: chemical clean in place' }).click();
+  await expect(page.getByRole('button', { name: /Choose: standing/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Choose: chemical clean in place' }).click();
 
   // The plan, the bursts, the dwell.
   const clean = page.getByRole('region', { name: 'Chemical clean' });
@@ -88,10 +88,10 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
     .fill('120');
   await clean.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(clean.getByText(/are a nuisance here: change the site/)).toBeVisible();
-  await expect(clean.getByText(/From 120 to 45 °C a standing filter takes about/)).toContainText(/4[34] min/);
+  await expect(clean.getByText(/From 120 to 45 °C a parked filter takes about/)).toContainText(/4[34] min/);
   await clean.getByLabel(/^Another site/).fill('Gravel yard, Pump Lane');
   await clean.getByRole('button', { name: 'Change the site' }).click();
-  await expect(clean.getByText('On the way to another site.')).toBeVisible();
+  await expect(clean.getByText('At another site.')).toBeVisible();
   await yes(/^Smoke, steam and noise/);
   await clean
     .getByLabel(/^Filter now/)
@@ -100,7 +100,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await clean.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(clean.getByText('Ready', { exact: true })).toBeVisible();
 
-  // The way in by its price: a seized sensor costs more than the high pipe; it stands on the line.
+  // Way in by its price: a seized sensor costs more than the high pipe; it stands on the line.
   const way = (name: string) => clean.getByRole('button', { name: new RegExp(`^${name}`) });
   await expect(way('the high pipe')).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('img', { name: 'Fluid goes in by the high pipe' })).toBeVisible();
@@ -117,7 +117,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await expect(clean.getByRole('button', { name: /^Burst 1 of/ })).toBeDisabled();
   await clean.getByRole('button', { name: 'I have read this' }).click();
   for (let i = 0; i < 10; i++) await clean.getByRole('button', { name: 'One burst more' }).click();
-  await clean.getByRole('button', { name: 'It is in: start the dwell' }).click();
+  await clean.getByRole('button', { name: 'Fluid in: start the dwell' }).click();
   await expect(page.getByText(/While it dwells/)).toBeVisible();
   const over = page.getByRole('alert', { name: /Dwell over: HW 52 NB/ });
   await expect(over).toBeVisible({ timeout: 30_000 });
@@ -138,7 +138,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await readAfter(1, '90', '63');
   await expect(clean.getByText(/^Another fill\./)).toBeVisible();
   for (let i = 0; i < 10; i++) await clean.getByRole('button', { name: 'One burst more' }).click();
-  await clean.getByRole('button', { name: 'It is in: start the dwell' }).click();
+  await clean.getByRole('button', { name: 'Fluid in: start the dwell' }).click();
   await expect(over).toBeVisible({ timeout: 30_000 });
   await over.getByRole('button', { name: 'End it' }).click();
   await readAfter(2, '17', '12');
@@ -156,8 +156,8 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
 
   // Warmed up on the bench with fluid in it: wet, drying, and told when it stands.
   await page.goto(page.url().replace(/\?.*$/, '') + '/live');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
-  await page.getByText('Hands on', { exact: true }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
+  await page.getByText('At the vehicle, by hand', { exact: true }).click();
   await page.getByLabel('What to do').selectOption({ label: 'Inject 0.5 L of fluid through the high pipe' });
   await page.getByRole('button', { name: 'Do it', exact: true }).first().click();
   await page.keyboard.press('Escape');
@@ -183,11 +183,11 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await page.getByRole('button', { name: 'Enter the after reading' }).click();
   await proveSensorAndHoses(page);
   await stage(page, 'Prove');
-  await page.getByRole('button', { name: 'Enter the drive check' }).click();
+  await page.getByRole('button', { name: 'Save the drive check' }).click();
   await page.getByLabel('Distance').fill('14');
   await page.getByLabel('Soot counter at the start').fill('1.2');
   await page.getByLabel('Soot counter at the end').fill('1.6');
-  await page.getByRole('button', { name: 'Enter the drive', exact: true }).click();
+  await page.getByRole('button', { name: 'Save the drive', exact: true }).click();
   await page.getByRole('button', { name: 'No codes stored' }).click();
   await expect(page.getByRole('heading', { name: /Proved: at equal flow/ })).toBeVisible();
 });
@@ -198,8 +198,8 @@ test('the burn planner shows what a burn would do, can be stopped, and finds the
 }) => {
   await signIn(page, site);
   await openJob(page, site, 'GT 73 WV', 'decide');
-  await page.getByText('What a burn of this filter would do').click();
-  const planner = page.getByRole('region', { name: 'What this burn would do' });
+  await page.getByText('What a regeneration of this filter would do').click();
+  const planner = page.getByRole('region', { name: 'What this regeneration would do' });
   await expect(
     planner.getByRole('img', { name: /Temperature of the bed over 30 min, hottest \d+ °C/ }),
   ).toBeVisible();
@@ -209,11 +209,11 @@ test('the burn planner shows what a burn would do, can be stopped, and finds the
   await expect(planner.getByText(/it stands only 950 °C/)).toBeVisible();
   await planner.getByRole('slider', { name: /Soot/ }).fill('6');
   await expect(planner.getByText('Too hot for this bed')).toBeHidden();
-  await planner.getByRole('button', { name: 'How sure is that? Run it 500 times' }).click();
+  await planner.getByRole('button', { name: 'How certain? Run it 500 times' }).click();
   await expect(planner.getByRole('progressbar', { name: /Runs, \d+ of 500/ })).toBeVisible();
   await planner.getByRole('button', { name: 'Stop' }).click();
   await expect(planner.getByRole('progressbar')).toBeHidden();
-  await planner.getByRole('button', { name: 'Find the most soot that is safe' }).click();
+  await planner.getByRole('button', { name: 'Find the highest safe soot load' }).click();
   await expect(planner.getByText(/Up to \d\.\d g\/L, \d+ g the bed keeps its 950 °C/)).toBeVisible({
     timeout: 30_000,
   });

@@ -27,7 +27,7 @@ test('a clock runs by one time on two devices with wrong clocks, over reload and
   // Another clock of the demo would stand first in the header.
   await newJob(van, site, 'FL 012');
   await stage(van, 'Treat');
-  await van.getByText('Start a clock').click();
+  await van.getByText('Start a timer').click();
   await van.getByLabel('Time').fill('0.7');
   await van.getByLabel('What comes next').fill('take the filter off');
   const startedAt = Date.now();
@@ -77,8 +77,8 @@ test('a dwell that is cut short says so on the job and in the report, with the r
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByLabel('What exactly').fill('One fill, cold');
   await page.getByRole('textbox', { name: 'Dwell' }).fill('30');
-  await page.getByRole('button', { name: 'Enter the work' }).click();
-  await page.getByLabel('Why before its time').fill('The customer could not wait');
+  await page.getByRole('button', { name: 'Save the work' }).click();
+  await page.getByLabel('Reason for ending early').fill('The customer could not wait');
   await page.getByRole('button', { name: 'End it early' }).click();
   const words = /Dwell, One fill, cold: cut short after 0(\.\d)? of 30 min \(The customer could not wait\)/;
   await expect(page.getByText(words)).toBeVisible();

@@ -67,7 +67,7 @@ test('two tabs agree on what waits, and it is stored once', async ({ page, conte
     const before = await site.count('entry');
     await site.stop();
     await page.getByLabel('What the customer says').fill('Entered in one tab');
-    await page.getByRole('button', { name: 'Enter the complaint' }).click();
+    await page.getByRole('button', { name: 'Save the complaint' }).click();
     for (const tab of [page, other])
       await expect(tab.getByRole('button', { name: '1 entry waiting to be sent' })).toBeVisible();
     await site.start();
@@ -93,9 +93,9 @@ test('a browser that keeps nothing says so, and an entry goes to the server at o
     await newJob(page, site, 'KE 417');
     const before = await site.count('entry');
     await page.getByLabel('What the customer says').fill('Typed in a private window');
-    await page.getByRole('button', { name: 'Enter the complaint' }).click();
+    await page.getByRole('button', { name: 'Save the complaint' }).click();
     await page.getByRole('button', { name: 'nothing is kept here' }).click();
-    await expect(page.getByRole('dialog')).toContainText('This browser keeps no entries');
+    await expect(page.getByRole('dialog')).toContainText('This browser cannot store entries');
     await expect(page.getByRole('dialog')).toContainText('Storage is not allowed here');
     await page.keyboard.press('Escape');
     await expect.poll(() => site.count('entry')).toBe(before + 1);
@@ -104,7 +104,7 @@ test('a browser that keeps nothing says so, and an entry goes to the server at o
     await expect(page.getByLabel('What the customer says')).toBeVisible();
     await site.stop();
     await page.getByLabel('What the customer says').fill('Typed without a server');
-    await page.getByRole('button', { name: 'Enter the complaint' }).click();
+    await page.getByRole('button', { name: 'Save the complaint' }).click();
     await expect(page.getByText(/Not entered\. This browser cannot keep entries/)).toBeVisible();
     await expect(page.getByLabel('What the customer says')).toHaveValue('Typed without a server');
   } finally {
@@ -140,7 +140,7 @@ test('a session that ends while somebody is at work: they sign in again in place
     await db.connect();
     await db.query('DELETE FROM session');
     await db.end();
-    await page.getByRole('button', { name: 'Enter the complaint' }).click();
+    await page.getByRole('button', { name: 'Save the complaint' }).click();
     const dialog = page.getByRole('dialog', { name: 'Sign in again' });
     await expect(dialog).toBeVisible();
     await page.getByLabel('Password of wren').focus();

@@ -43,12 +43,12 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await page.getByText('Add a part').click();
   await page.getByLabel('Part', { exact: true }).fill('ΔP sensor');
   await page.getByLabel('It was', { exact: true }).selectOption('pattern');
-  await page.getByRole('button', { name: 'Enter the part' }).click();
+  await page.getByRole('button', { name: 'Save the part' }).click();
   await expect(page.getByText('pattern part · changed nothing')).toBeVisible();
-  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  await page.getByRole('button', { name: 'Save the complaint' }).click();
 
   await page.getByLabel('Scan of every module, before anything is cleared').fill('P2453');
-  await page.getByRole('button', { name: 'Enter the codes' }).click();
+  await page.getByRole('button', { name: 'Save the codes' }).click();
   await expect(page.getByRole('region', { name: 'May be the cause' })).toContainText('P2453');
 
   await stage(page, 'Baseline');
@@ -65,20 +65,18 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
 
   // The pump at the pipe: it holds.
   await stage(page, 'Checks');
-  const checks = page.getByRole('list', { name: 'Checks to make' });
+  const checks = page.getByRole('list', { name: 'Checks to do' });
   await expect(checks.getByText('Best next check')).toBeVisible();
-  await checks.getByRole('button', { name: /Pipes: hand pump, does it hold/ }).click();
+  await checks.getByRole('button', { name: /Pipes: hand pump hold test/ }).click();
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByText('What if this check says').click();
-  await expect(
-    page.getByText(/The pipe ahead of the filter to the ΔP sensor is blocked \d+ %/).first(),
-  ).toBeVisible();
+  await expect(page.getByText(/The high pipe to the ΔP sensor is blocked \d+ %/).first()).toBeVisible();
   await page.getByLabel('High pipe: pumped to').fill('400');
   await page.getByLabel('High pipe: after 2 s').fill('390');
   await expect(page.getByRole('status', { name: 'Judgement' })).toContainText(
     'High pipe holds: it is blocked',
   );
-  await page.getByRole('button', { name: 'Enter this check' }).click();
+  await page.getByRole('button', { name: 'Save this check' }).click();
   await expect(page.getByRole('list', { name: 'Found by checks' })).toContainText('The high pipe holds');
   const likely = page.getByRole('list', { name: 'Likely causes' });
   await expect(likely.getByRole('listitem').first()).toContainText('The pipe ahead of the filter');
@@ -86,7 +84,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await stage(page, 'Decide');
   await page.getByLabel('It is', { exact: true }).selectOption('high-pipe-blocked');
   await page.getByLabel('How you know').fill('Holds 390 of 400 mbar');
-  await page.getByRole('button', { name: 'Enter the cause' }).click();
+  await page.getByRole('button', { name: 'Save the cause' }).click();
   await expect(page.getByRole('list', { name: 'Causes', exact: true })).toContainText(
     'confirmed. Holds 390 of 400 mbar',
   );
@@ -97,17 +95,17 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByLabel('What exactly').fill('Soaked, rodded through the bend, blown with the sensor off');
   await page.getByLabel('Part', { exact: true }).first().selectOption('high-pipe');
-  await page.getByRole('button', { name: 'Enter the work' }).click();
+  await page.getByRole('button', { name: 'Save the work' }).click();
 
   // Put right: the panel leaves it out and wants what it hid read again; its check is open again.
   await stage(page, 'Decide');
-  await page.getByRole('button', { name: 'Put right: look for what it hid' }).click();
+  await page.getByRole('button', { name: 'Repaired: look for what it hid' }).click();
   await expect(page.getByRole('list', { name: 'Causes', exact: true })).toContainText('put right. Holds');
   await expect(page.getByText('Put right: The pipe ahead of the filter')).toBeVisible();
   await expect(page.getByRole('link', { name: /Read codes and baseline again/ })).toBeVisible();
   await expect(likely).not.toContainText('The pipe ahead of the filter');
   await stage(page, 'Checks');
-  await checks.getByRole('button', { name: /Pipes: hand pump, does it hold/ }).click();
+  await checks.getByRole('button', { name: /Pipes: hand pump hold test/ }).click();
   for (const [label, figure] of [
     ['High pipe: pumped to', '60'],
     ['High pipe: after 2 s', '0'],
@@ -116,7 +114,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   ] as const)
     await page.getByLabel(label, { exact: false }).fill(figure);
   await expect(page.getByText('The pipes are open')).toBeVisible();
-  await page.getByRole('button', { name: 'Enter this check' }).click();
+  await page.getByRole('button', { name: 'Save this check' }).click();
 
   await stage(page, 'Prove');
   await enterReading(
@@ -130,16 +128,16 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
     'Enter the after reading',
   );
   await expect(
-    page.getByRole('heading', { name: 'It was not the filter: read right, it is good' }),
+    page.getByRole('heading', { name: 'Not the filter: correctly read, it is within limits' }),
   ).toBeVisible();
   await proveSensorAndHoses(page);
   await stage(page, 'Prove');
-  await page.getByRole('button', { name: 'Enter the drive check' }).click();
+  await page.getByRole('button', { name: 'Save the drive check' }).click();
   await page.getByLabel('Distance').fill('11');
-  await page.getByRole('button', { name: 'Enter the drive', exact: true }).click();
+  await page.getByRole('button', { name: 'Save the drive', exact: true }).click();
   await page.getByRole('button', { name: 'No codes stored' }).click();
   await expect(
-    page.getByRole('heading', { name: 'Proved: it was not the filter, which reads good' }),
+    page.getByRole('heading', { name: 'Proved: not the filter; it is within limits' }),
   ).toBeVisible();
 });
 
@@ -154,9 +152,9 @@ test('an impossible value is asked back, decides nothing, and counts once it was
   await page.getByLabel('Supply pin').fill('12');
   await page.getByLabel('Battery positive to ground pin').fill('12,6');
   const judgement = page.getByRole('status', { name: 'Judgement' });
-  await expect(judgement).toContainText('Can that be?');
+  await expect(judgement).toContainText('Is that possible?');
   await expect(judgement).toContainText('12 V on a 5 V line');
-  await page.getByRole('button', { name: 'Enter this check' }).click();
+  await page.getByRole('button', { name: 'Save this check' }).click();
   const found = page.getByRole('list', { name: 'Found by checks' });
   await expect(found).toContainText('Not decided');
   await found.getByRole('button').click();
@@ -167,7 +165,7 @@ test('an impossible value is asked back, decides nothing, and counts once it was
   await expect(judgement).toContainText('Supply is not 5 V');
 });
 
-test('a check at the bench vehicle answers by its physics, and its figures are taken over', async ({
+test('a check at the simulated vehicle answers by its physics, and its figures are taken over', async ({
   page,
   site,
 }) => {
@@ -178,7 +176,7 @@ test('a check at the bench vehicle answers by its physics, and its figures are t
   await page
     .getByLabel('What is wrong with it')
     .selectOption({ label: 'High pipe of the ΔP sensor blocked' });
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.getByText('Ignition off').first().waitFor();
   // The session lives as long as the page: go on inside it.
   await page
@@ -187,10 +185,10 @@ test('a check at the bench vehicle answers by its physics, and its figures are t
     .click();
   await stage(page, 'Checks');
   await page
-    .getByRole('list', { name: 'Checks to make' })
-    .getByRole('button', { name: /Pipes: hand pump, does it hold/ })
+    .getByRole('list', { name: 'Checks to do' })
+    .getByRole('button', { name: /Pipes: hand pump hold test/ })
     .click();
-  await page.getByRole('button', { name: 'Make it at the bench vehicle' }).click();
+  await page.getByRole('button', { name: 'Run this check on the simulated vehicle' }).click();
   await expect(page.getByRole('status', { name: 'Judgement' })).toContainText(
     'High pipe holds: it is blocked',
   );
@@ -204,7 +202,7 @@ test('a job waits for the customer’s choice and for a part, and says so in the
   await signIn(page, site);
   await newJob(page, site, 'FL 012');
   await page.getByLabel('What the customer says').fill('Lamp');
-  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  await page.getByRole('button', { name: 'Save the complaint' }).click();
   // It leads to the codes by itself: who goes on before that is led back.
   await page.waitForURL(/stage=codes/);
   await stage(page, 'Decide');
@@ -232,10 +230,10 @@ test('a job waits for the customer’s choice and for a part, and says so in the
   await page.getByText('Enter a temporary repair').click();
   await page.getByLabel('What was done for now').fill('Duct taped');
   await page.getByLabel('On order').fill('Intake duct');
-  await page.getByRole('button', { name: 'Enter it, open until it is settled' }).click();
+  await page.getByRole('button', { name: 'Save, open until settled' }).click();
   await expect(page.getByText('on order: Intake duct')).toBeVisible();
   await page.getByLabel('Settled by').fill('New duct fitted');
-  await page.getByRole('button', { name: 'It is settled', exact: true }).click();
+  await page.getByRole('button', { name: 'Settled', exact: true }).click();
   await expect(page.getByText('None is open.')).toBeVisible();
 });
 
@@ -251,11 +249,11 @@ test('what was confirmed on one vehicle is proposed on the customer’s others o
   ]);
   await openJob(page, site, 'FL 003', 'intake');
   await expect(page.getByText(/Plug 4 from below, wing liner off/)).toBeVisible();
-  const proposed = page.getByRole('list', { name: 'Proposed for this vehicle' });
+  const proposed = page.getByRole('list', { name: 'Suggested for this vehicle' });
   // The latest of them is named.
   await expect(proposed).toContainText(/Glow plugs or their relay was confirmed on FL 0(07|19) TX/);
-  await proposed.getByRole('link', { name: 'Glow plugs and their relay' }).click();
-  await expect(page.getByRole('heading', { name: 'Glow plugs and their relay' })).toBeVisible();
+  await proposed.getByRole('link', { name: 'Glow plugs and relay' }).click();
+  await expect(page.getByRole('heading', { name: 'Glow plugs and relay' })).toBeVisible();
 });
 
 test('a photo is kept by its content, a file that only calls itself one is refused', async ({
@@ -301,8 +299,8 @@ test('a ΔP that never moves: nothing is offered for the filter, the sensor is f
   const next = page.getByRole('region', { name: 'Next step' });
   await expect(next.getByRole('button', { name: 'Start this check' })).toBeVisible();
   await stage(page, 'Decide');
-  await expect(page.getByText('Not to be decided yet')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Do it: chemical clean/ })).toBeHidden();
+  await expect(page.getByText('Cannot be decided yet')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Choose: chemical clean/ })).toBeHidden();
   await addEntries(page, site, id, [
     {
       kind: 'check',
@@ -325,8 +323,8 @@ test('a ΔP that never moves: nothing is offered for the filter, the sensor is f
     handReading(70),
   ]);
   await page.reload();
-  await expect(page.getByText('Not to be decided yet')).toBeHidden();
-  await page.getByRole('button', { name: /^Do it: chemical clean/ }).click();
+  await expect(page.getByText('Cannot be decided yet')).toBeHidden();
+  await page.getByRole('button', { name: /^Choose: chemical clean/ }).click();
   await expect(next).toContainText('Chemical clean');
   await addEntries(page, site, id, [
     { kind: 'work', work: 'chemical-clean', what: 'One fill', by: 'high-pipe' },

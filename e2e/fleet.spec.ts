@@ -6,10 +6,10 @@ test('who is next, who comes back and why: the fleet, and its list of what is to
 }) => {
   await signIn(page, site);
   await page.getByRole('link', { name: 'Fleet' }).click();
-  const next = page.getByRole('region', { name: 'Who is next' });
+  const next = page.getByRole('region', { name: 'Sort by' });
   // Every outlook is made in turns; the page asks again until all are there.
   await expect(next.getByRole('status')).toHaveText(
-    /^1\d vehicles with an outlook; of \d+ nothing can be said yet[^…]*$/,
+    /^1\d vehicles with an outlook; \d+ have no forecast yet[^…]*$/,
     {
       timeout: 60_000,
     },
@@ -23,21 +23,21 @@ test('who is next, who comes back and why: the fleet, and its list of what is to
   await page.keyboard.press('Enter');
   await expect(row).toHaveAttribute('aria-expanded', 'true');
   await expect(next.getByRole('img', { name: /Restriction over distance at 3 visits/ })).toBeVisible();
-  await expect(next.getByText(/^Regenerations come closer together: every 240 km/)).toBeVisible();
+  await expect(next.getByText(/^Regenerations more frequent: every 240 km/)).toBeVisible();
   await tabTo(page, next.getByText('The chart as a table'));
   await page.keyboard.press('Enter');
   await expect(next.getByRole('row')).toHaveCount(4);
 
-  await next.getByRole('button', { name: 'Likeliest back' }).click();
+  await next.getByRole('button', { name: 'Most likely to return' }).click();
   await expect(page).toHaveURL(/order=comes-back/);
   await expect(rows.first()).toContainText(/\d\d %/);
   await next.getByLabel('Engine family').selectOption('Corrin 1.5');
   await expect(rows).toHaveCount(2);
 
   // A clean that did not hold, and why: known and left.
-  const back = page.getByRole('region', { name: 'Who comes back, and why' });
+  const back = page.getByRole('region', { name: 'Returns and reasons' });
   await expect(back).toContainText(/FL 019 TX back after 1.800 km/);
-  await expect(back).toContainText('Glow plugs or their relay, known and left at the visit before.');
+  await expect(back).toContainText('Glow plugs or their relay, known and left at the previous visit.');
   await expect(page.getByRole('region', { name: 'Causes by family' })).toContainText(
     /Corrin 1.5[\s\S]*Glow plugs or their relay/,
   );

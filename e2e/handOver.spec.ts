@@ -9,7 +9,7 @@ test('a report is given away by a link and by a letter, seen without signing in,
 }) => {
   await signIn(page, site);
   const id = await openJob(page, site, 'KE 417 QR', 'hand-over');
-  const away = page.getByRole('region', { name: 'Give the report away' });
+  const away = page.getByRole('region', { name: 'Share the report' });
   await away.getByRole('button', { name: 'Make a link' }).click();
   const link = away.getByLabel(/^Link, made/);
   await expect(link).toHaveValue(new RegExp(`^${site.address}/shared/`));
@@ -39,7 +39,7 @@ test('a report is given away by a link and by a letter, seen without signing in,
   await away.getByRole('button', { name: 'Send the report' }).click();
   await expect(away.getByText('This is no mail address')).toBeVisible();
   await away.getByLabel('Send it by mail to').fill('wren@reed-barges.invalid');
-  await away.getByLabel('With these words').fill('As said on the phone.');
+  await away.getByLabel('Message').fill('As said on the phone.');
   await away.getByRole('button', { name: 'Send the report' }).click();
   await expect(away.getByRole('list', { name: 'Sent by mail' })).toContainText('wren@reed-barges.invalid');
   const letters = readdirSync(site.outbox);
@@ -50,8 +50,8 @@ test('a report is given away by a link and by a letter, seen without signing in,
     .getByRole('list', { name: 'Links' })
     .getByRole('listitem')
     .filter({ hasText: 'opened 1 ×' });
-  await first.getByRole('button', { name: 'Take it back' }).click();
-  await expect(first).toContainText(/taken back by Tobin/);
+  await first.getByRole('button', { name: 'Revoke' }).click();
+  await expect(first).toContainText(/revoked by Tobin/);
   await seen.reload();
   await expect(seen.getByRole('heading', { name: 'This link shows nothing' })).toBeVisible();
   await expect(seen.getByText('KE 417 QR')).toHaveCount(0);
@@ -70,7 +70,7 @@ test('where a lead signs off, nobody else does, and no report leaves before', as
   await page.goto(`${page.url().split('?')[0] ?? ''}?stage=hand-over`);
   await expect(page.getByText('A lead signs off in this workshop')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Sign off/ })).toHaveCount(0);
-  const away = page.getByRole('region', { name: 'Give the report away' });
+  const away = page.getByRole('region', { name: 'Share the report' });
   await expect(away.getByText(/a lead signs a job off before its report leaves/)).toBeVisible();
   await expect(away.getByRole('button', { name: 'Make a link' })).toHaveCount(0);
 
@@ -82,8 +82,8 @@ test('where a lead signs off, nobody else does, and no report leaves before', as
   await expect(away.getByRole('button', { name: 'Make a link' })).toBeVisible();
 
   await page.goto(`${site.address}/people`);
-  await choice.getByRole('button', { name: 'Whoever works on it' }).click();
-  await expect(choice.getByRole('button', { name: 'Whoever works on it' })).toHaveAttribute(
+  await choice.getByRole('button', { name: 'Any technician' }).click();
+  await expect(choice.getByRole('button', { name: 'Any technician' })).toHaveAttribute(
     'aria-pressed',
     'true',
   );

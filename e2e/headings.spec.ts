@@ -18,23 +18,23 @@ test('headings that were set right: added, changed, a word learned, handed on as
   await expect(channels).toHaveText(['ΔP across the filter', 'none of these']);
   await channels.first().press('Enter');
   await page.getByRole('button', { name: 'Remember' }).press('Enter');
-  const list = page.getByRole('list', { name: 'Headings set right' });
+  const list = page.getByRole('list', { name: 'Corrected headings' });
   await expect(list.getByRole('listitem')).toHaveCount(1);
   await expect(page.getByText('tlaakcheck: difference')).toBeVisible();
 
   const saved = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as a file' }).click();
+  await page.getByRole('button', { name: 'Export to a file' }).click();
   const path = await (await saved).path();
   await page.getByRole('button', { name: 'Forget “Tlaakcheck roetfilter”' }).click();
   await expect(list).toHaveCount(0);
-  await page.getByLabel('Take in from a file').setInputFiles({
+  await page.getByLabel('Import from a file').setInputFiles({
     name: 'broken.json',
     mimeType: 'application/json',
     buffer: Buffer.from('{"corrections":[{"heading":"A","role":"flux"}]}'),
   });
   await expect(page.getByRole('alert')).toContainText('broken.json was not taken in');
   await expect(list).toHaveCount(0);
-  await page.getByLabel('Take in from a file').setInputFiles(path);
+  await page.getByLabel('Import from a file').setInputFiles(path);
   await expect(list.getByRole('listitem')).toHaveCount(1);
   await expect(page.getByText('1 heading taken in.')).toBeVisible();
   await chooseChannel(page, 'Tlaakcheck roetfilter', 'none of these');

@@ -61,13 +61,13 @@ test('an unknown unit is said and inferred, and a column can be set right', asyn
   await page
     .getByLabel('Recorded log file')
     .setInputFiles(csv('Time (s),RPM (rpm),Channel 7,MAF (furlong)', ...rows));
-  await expect(page.getByText('No column was recognised as pressure drop across the filter.')).toBeVisible();
+  await expect(page.getByText('No ΔP column recognised.')).toBeVisible();
   await expect(page.getByText(/unit “furlong” is unknown/)).toBeVisible();
   await chooseChannel(page, 'Channel 7', 'ΔP across the filter');
   await expect(page.getByText('set by hand; no unit stated; mbar fits the values')).toBeVisible();
   await expect(page.getByRole('row', { name: /hold, / })).toContainText('30');
   await page.getByRole('button', { name: 'Use as the before reading' }).click();
-  await expect(page.getByRole('heading', { name: 'What the before reading says' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
 });
 
 test('a negative rpm, text for a pressure: said at the row, and what was typed stays', async ({
@@ -107,7 +107,7 @@ test('an HTML name is refused for a vehicle and shown as text where free text ma
 
   await newJob(page, site, 'FL 012');
   await page.getByLabel('What the customer says').fill('<img src=x onerror="document.title=\'owned\'">');
-  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  await page.getByRole('button', { name: 'Save the complaint' }).click();
   await stage(page, 'Intake');
   await expect(page.getByText('<img src=x')).toBeVisible();
   expect(await page.title()).not.toBe('owned');

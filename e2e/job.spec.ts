@@ -18,9 +18,7 @@ test.describe('the ledger under the hand', () => {
     await deltaP('Hold 1').fill('12');
     await deltaP('Hold 2').fill('16');
     await page.getByRole('button', { name: 'Enter the after reading' }).click();
-    await expect(
-      page.getByRole('heading', { name: /At equal flow the pressure drop fell by 8\d %/ }),
-    ).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Pressure drop at equal flow down 8\d %/ })).toBeVisible();
     await expect.poll(() => site.count('entry')).toBe(before + 1);
     const { entries } = (await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as {
       entries: { id: string; supersedes?: string }[];
@@ -32,13 +30,13 @@ test.describe('the ledger under the hand', () => {
     await signIn(page, site);
     await newJobByHand(page, site, 'HW 52');
     await page.getByLabel('What the customer says').fill('Wrong van');
-    await page.getByRole('button', { name: 'Enter the complaint' }).click();
+    await page.getByRole('button', { name: 'Save the complaint' }).click();
     await page.getByRole('button', { name: 'Undo' }).click();
     await stage(page, 'Intake');
     await expect(page.getByRole('blockquote').filter({ hasText: 'Wrong van' })).toBeHidden();
 
     await page.getByLabel('Note for the record').fill('Clamp missing');
-    await page.getByRole('button', { name: 'Add the note' }).click();
+    await page.getByRole('button', { name: 'Add note' }).click();
     await page
       .getByRole('region', { name: 'Tape' })
       .getByRole('button', { name: 'note', exact: true })
@@ -62,9 +60,7 @@ test.describe('the ledger under the hand', () => {
     await slider.focus();
     await page.keyboard.press('Home');
     await expect(page.getByText(/As it was known on/)).toBeVisible();
-    await expect(page.getByRole('complementary', { name: 'What we know' })).toContainText(
-      'Nothing has been read yet.',
-    );
+    await expect(page.getByRole('complementary', { name: 'What we know' })).toContainText('No reading yet.');
     await expect(page.getByRole('heading', { name: /pressure drop fell by/ })).toBeHidden();
     await expect(page).toHaveURL(/at=\d+/);
     await page.getByRole('button', { name: 'Back to now' }).click();
@@ -73,7 +69,7 @@ test.describe('the ledger under the hand', () => {
 
   test('a viewer sees all of it and can enter nothing', async ({ page, site }) => {
     await signIn(page, site, 'Sorrel');
-    await expect(page.getByRole('button', { name: 'Open a job' })).toBeHidden();
+    await expect(page.getByRole('button', { name: 'New job' })).toBeHidden();
     await openJob(page, site, 'KE 417 QR');
     for (const name of ['Intake', 'Codes', 'Baseline', 'Checks', 'Treat', 'Prove', 'Hand over']) {
       await stage(page, name);
@@ -135,11 +131,11 @@ test.describe('limits', () => {
     const limit = page.getByRole('textbox', { name: /^ΔP at warm idle, good up to/ });
     await expect(limit).toHaveValue('12');
     await limit.fill('999');
-    await page.getByRole('button', { name: 'Put in force' }).click();
+    await page.getByRole('button', { name: 'Apply' }).click();
     await expect(page.getByText(/must lie between 0 and 200 mbar/)).toBeVisible();
     await limit.fill('14');
     await page.getByLabel('Source for: ΔP at warm idle, good up to').fill('Fourth tractor read');
-    await page.getByRole('button', { name: 'Put in force' }).click();
+    await page.getByRole('button', { name: 'Apply' }).click();
     await expect(page.getByText(/Version 2, Imke Vandersloot/)).toBeVisible();
     await openJob(page, site, 'BC 91 HV', 'decide');
     await expect(page.getByText(/14 mbar at idle/)).toBeVisible();
@@ -177,7 +173,7 @@ test('a vehicle shows its filter and customer, and keeps them when something els
   const filter = page.getByLabel('Filter', { exact: true });
   await expect(filter.locator('option:checked')).toHaveText(/Tarn 2\.0, first fitting/);
   await page.getByLabel('Vehicle', { exact: true }).fill('Tarn 2.0 long van, high roof');
-  await page.getByRole('button', { name: 'Store the changes' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/^Stored\./)).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Vehicle', { exact: true })).toHaveValue('Tarn 2.0 long van, high roof');

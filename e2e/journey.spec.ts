@@ -69,12 +69,12 @@ const handsOff = (page: Page): Promise<void> => page.getByRole('heading', { name
 
 /** One fill and its dwell, then warmed up until the steam is out. */
 async function fillAndDry(page: Page, stands: RegExp): Promise<void> {
-  await byHand(page, 'Leave it standing for an hour');
-  await expect(page.getByText('It stood for 1 h.')).toBeVisible();
+  await byHand(page, 'Leave it parked for an hour');
+  await expect(page.getByText('Parked only 1 h.')).toBeVisible();
   await byHand(page, 'Inject 0.5 L of fluid through the high pipe', 4);
   await expect(page.getByText('450 g reach the filter.')).toBeVisible();
-  await byHand(page, 'Leave it standing for an hour');
-  await expect(page.getByText('It stood for 1 h.')).toBeVisible();
+  await byHand(page, 'Leave it parked for an hour');
+  await expect(page.getByText('Parked only 1 h.')).toBeVisible();
   await handsOff(page);
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
@@ -95,11 +95,11 @@ async function enterClean(page: Page, what: string): Promise<void> {
   const caution = page.getByRole('button', { name: 'I have read this' });
   await page.getByLabel('What exactly').fill(what);
   if (await caution.count()) await caution.first().click();
-  await page.getByRole('button', { name: 'Enter the work' }).click();
+  await page.getByRole('button', { name: 'Save the work' }).click();
   await expect(page.getByText(what).first()).toBeVisible();
 }
 
-test('the whole job on the bench vehicle, from intake to PDF; and a second visit that shows the trend', async ({
+test('the whole job on the simulated vehicle, from intake to PDF; and a second visit that shows the trend', async ({
   page,
   site,
 }) => {
@@ -112,18 +112,18 @@ test('the whole job on the bench vehicle, from intake to PDF; and a second visit
   await page.getByLabel('What the customer says').fill('Lamp on, power limited, told to buy a filter');
   await page.getByLabel('Distance').fill('120000');
   await page.getByLabel('Power').selectOption('yes');
-  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  await page.getByRole('button', { name: 'Save the complaint' }).click();
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
 
   // On the bench: codes read and kept, the baseline recorded.
   await goTo(page, 'Live values of this job');
   await page.getByLabel('What is wrong with it').selectOption({ label: 'Filter loaded with soot' });
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await page.keyboard.press('c');
   await expect(page.getByText(/The tool takes it for Harrow 3.0/)).toBeVisible();
-  const computer = page.getByRole('region', { name: 'Engine computer' });
+  const computer = page.getByRole('region', { name: 'ECU' });
   await computer.getByRole('button', { name: 'Read codes' }).click();
   await computer.getByRole('button', { name: 'Keep this list with the job' }).click();
   await expect(computer).toContainText('Kept with the job.');
@@ -140,7 +140,7 @@ test('the whole job on the bench vehicle, from intake to PDF; and a second visit
     await enterClean(page, fill);
     await goTo(page, 'Live values of this job');
     const hands = page.getByLabel('What to do');
-    if (!(await hands.isVisible())) await page.getByText('Hands on', { exact: true }).click();
+    if (!(await hands.isVisible())) await page.getByText('At the vehicle, by hand', { exact: true }).click();
     await fillAndDry(page, stands);
     await toJob(page);
   }
@@ -158,25 +158,25 @@ test('the whole job on the bench vehicle, from intake to PDF; and a second visit
   await toJob(page);
   await stage(page, 'Prove');
   await expect(
-    page.getByRole('heading', { name: /At equal flow the pressure drop fell by [89]\d %/ }),
+    page.getByRole('heading', { name: /Pressure drop at equal flow down [89]\d %/ }),
   ).toBeVisible();
 
   // The counter, the drive and no codes after it.
   const counter = page
-    .getByRole('region', { name: 'Set back' })
-    .getByRole('form', { name: 'Soot counter set back' });
+    .getByRole('region', { name: 'Resets' })
+    .getByRole('form', { name: 'Soot counter reset' });
   await counter.getByLabel('Soot before').fill('92');
   await counter.getByLabel('Soot now').fill('0');
-  await counter.getByRole('button', { name: 'Enter it as done' }).click();
-  await expect(page.getByRole('region', { name: 'Set back' })).toContainText(
-    'It stood at 92.0 g. At 0 g now: that proves nothing, the drive does.',
+  await counter.getByRole('button', { name: 'Save as done' }).click();
+  await expect(page.getByRole('region', { name: 'Resets' })).toContainText(
+    'It stood at 92.0 g. At 0 g now: that proves nothing; the drive does.',
   );
-  await page.getByRole('button', { name: 'Enter the drive check' }).click();
+  await page.getByRole('button', { name: 'Save the drive check' }).click();
   await page.getByLabel('Distance').fill('18');
   await page.getByLabel('Soot counter at the start').fill('0');
   await page.getByLabel('Soot counter at the end').fill('0.9');
-  await page.getByLabel('Hottest before the filter').fill('388');
-  await page.getByRole('button', { name: 'Enter the drive', exact: true }).click();
+  await page.getByLabel('Highest before the filter').fill('388');
+  await page.getByRole('button', { name: 'Save the drive', exact: true }).click();
   await page.getByRole('button', { name: 'No codes stored' }).click();
   await expect(page.getByRole('heading', { name: /^Proved: at equal flow/ })).toBeVisible();
 
@@ -209,7 +209,7 @@ test('the whole job on the bench vehicle, from intake to PDF; and a second visit
   await newJobByHand(page, site, PLATE);
   await page.getByLabel('What the customer says').fill('Service; lamp not on');
   await page.getByLabel('Distance').fill('129000');
-  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  await page.getByRole('button', { name: 'Save the complaint' }).click();
   await stage(page, 'Baseline');
   const rows: Record<string, Record<string, string>> = {
     'Key on, engine off': { ΔP: '0' },
@@ -220,7 +220,7 @@ test('the whole job on the bench vehicle, from intake to PDF; and a second visit
     for (const [label, figure] of Object.entries(figures))
       await page.getByRole('group', { name: row, exact: true }).getByLabel(new RegExp(label)).fill(figure);
   await page.getByRole('button', { name: 'Enter the before reading' }).click();
-  await expect(page.getByRole('heading', { name: 'What the before reading says' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
   await page.goto(`${site.address}/vehicles/${vehicleId}`);
   await expect(ahead.getByText(/By 1 stretch of its own road/)).toBeVisible();
   await ahead.getByText('The chart as a table').click();

@@ -22,7 +22,7 @@ test('the guided baseline on a vehicle with a blocked pipe, by keyboard only', a
   await tabTo(page, fault);
   await page.keyboard.type('High pipe');
   await expect(fault).toHaveValue('high-pipe-blocked');
-  await tabTo(page, page.getByRole('button', { name: 'Put it on the bench' }));
+  await tabTo(page, page.getByRole('button', { name: 'Set up the simulated vehicle' }));
   await page.keyboard.press('Enter');
   await expect(page.getByText('Ignition off', { exact: true }).first()).toBeVisible();
 
@@ -87,7 +87,7 @@ test('a recording outlives the page: what was written is there after a crash, an
   await signIn(page, site);
   await benchOn(page, site, 'FL 012');
   await page.getByLabel('Scan tool').selectOption({ label: 'Generic, speaks OBD only' });
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await page.keyboard.press('c');
@@ -98,7 +98,7 @@ test('a recording outlives the page: what was written is there after a crash, an
   await page.reload();
   const kept = page.getByRole('list', { name: 'Recordings on this device' });
   await expect(kept).toContainText(/A recording was cut off: .*, 0:(1\d|0[6-9])/);
-  await kept.getByRole('button', { name: 'See what it shows' }).click();
+  await kept.getByRole('button', { name: 'See the result' }).click();
   await expect(page.getByText(/\d+ s, \d+ channels/)).toBeVisible();
 });
 
@@ -111,7 +111,7 @@ test('the server stops while it records: the recording goes on, and is kept when
     await signIn(page, own);
     await benchOn(page, own, 'FL 007');
     await page.getByLabel('Scan tool').selectOption({ label: 'Drops out after a minute' });
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
     await page.keyboard.press('k');
     await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
     await page.keyboard.press('c');
@@ -136,7 +136,7 @@ test('the server stops while it records: the recording goes on, and is kept when
   }
 });
 
-test('the engine computer: its codes kept, clearing held off until the load is known, hands at the vehicle', async ({
+test('the ECU: its codes kept, clearing held off until the load is known, hands at the vehicle', async ({
   page,
   site,
 }) => {
@@ -144,15 +144,15 @@ test('the engine computer: its codes kept, clearing held off until the load is k
   await signIn(page, site);
   await benchOn(page, site, 'FL 012');
   await page.getByLabel('What is wrong with it').selectOption({ label: 'EGT 3 failed' });
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await page.keyboard.press('c');
   await expect(page.getByText(/The tool takes it for/)).toBeVisible();
-  const computer = page.getByRole('region', { name: 'Engine computer' });
+  const computer = page.getByRole('region', { name: 'ECU' });
 
   // Nothing is cleared before the list is kept and the load is known.
-  await expect(computer).toContainText('The codes are not kept with the job: read and keep them first.');
+  await expect(computer).toContainText('The codes are not saved with the job: scan and save them first.');
   await expect(computer).toContainText('take a baseline with a hold first');
   await expect(computer.getByRole('button', { name: 'Do it' })).toBeDisabled();
   await computer.getByRole('button', { name: 'Read codes' }).click();
@@ -161,7 +161,7 @@ test('the engine computer: its codes kept, clearing held off until the load is k
   await expect(computer).not.toContainText('codes are not kept');
 
   // A hand at the vehicle: what cannot be done says why.
-  await page.getByText('Hands on', { exact: true }).click();
+  await page.getByText('At the vehicle, by hand', { exact: true }).click();
   await page.getByLabel('What to do').selectOption({ label: 'Pump on the high port' });
   await page.getByLabel(/Pressure of the pump/).fill('150');
   await page.getByRole('button', { name: 'Do it', exact: true }).first().click();
@@ -181,7 +181,7 @@ test('a device that slept says how long nothing was read, and the recording goes
   test.setTimeout(120_000);
   await signIn(page, site);
   const id = await benchOn(page, site, 'FL 007');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await page.keyboard.press('c');
@@ -210,7 +210,7 @@ test('a drive that recorded itself is read as a drive, not as a hold', async ({ 
   test.setTimeout(120_000);
   await signIn(page, site);
   await benchOn(page, site, 'HW 52');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await page.keyboard.press('c');

@@ -56,7 +56,7 @@ test('three dialects dropped, a column set right, a finding jumped to, before an
 
   // A column set right: at once in the findings, and remembered for the next log.
   await logs.getByRole('button', { name: /^own-names/ }).click();
-  await expect(page.getByText('No column was recognised as pressure drop across the filter.')).toBeVisible();
+  await expect(page.getByText('No ΔP column recognised.')).toBeVisible();
   await chooseChannel(page, 'Kanal 7', 'ΔP across the filter');
   await expect(page.getByText('100 %, set by hand')).toBeVisible();
   await expect(page.getByRole('row', { name: /hold, 1\d\d/ }).first()).toContainText('13');
@@ -156,9 +156,7 @@ test('keys move and zoom the traces; a viewer looks and enters nothing; the tidy
   const jobId = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
   await page.goto(`${site.address}/jobs/${jobId}/logs`);
   await page.getByLabel('Recorded log files').setInputFiles(sample('sample5-slow-back-pressure-pipe.csv'));
-  await expect(
-    page.getByText(/The pressure before the turbine follows the flow \d\.\d s late/),
-  ).toBeVisible();
+  await expect(page.getByText(/The pressure before the turbo follows the flow \d\.\d s late/)).toBeVisible();
   await expect(page.getByRole('button', { name: /Use these windows/ })).toHaveCount(0);
   const traces = page.getByRole('application', { name: /Traces over time/ });
   await traces.focus();
@@ -169,7 +167,7 @@ test('keys move and zoom the traces; a viewer looks and enters nothing; the tidy
   expect(Number(searchParams.get('to')) - Number(searchParams.get('from'))).toBeCloseTo(237.2 / 2, 0);
   await page.keyboard.press('0');
   await expect.poll(() => new URL(page.url()).searchParams.get('to')).toBeNull();
-  await page.getByLabel('Add a channel').selectOption({ label: 'EGT 1 (before turbine) (T exhaust 1)' });
+  await page.getByLabel('Add a channel').selectOption({ label: 'EGT 1 (before turbo) (T exhaust 1)' });
   await expect(page.getByRole('button', { name: /^EGT 1 \(before turbine\).*take out/ })).toBeVisible();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV', exact: true }).click();

@@ -33,7 +33,7 @@ try {
   const still = await page.evaluate<{ perS: number }>(FRAMES);
   await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`);
   await page.getByLabel('Scan tool').selectOption({ label: 'Fast, 280 values a second' });
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await page.getByText('Ignition on, engine off', { exact: true }).waitFor();
   await page.keyboard.press('c');

@@ -17,27 +17,27 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await page.getByLabel(/^Filter now/).fill('180');
   await page.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(
-    page.getByText('The filter is at 180 °C; up to 45 °C it may be worked on: let it cool.'),
+    page.getByText('The filter is at 180 °C; up to 45 °C is safe to work on: let it cool.'),
   ).toBeVisible();
   await page.getByLabel(/^Filter now/).fill('30');
   await page.getByRole('button', { name: 'Enter the answers' }).click();
   const offStep = page.getByRole('region', { name: 'Off', exact: true });
   await offStep.getByRole('button', { name: 'I have read this' }).click();
 
-  const form = page.getByRole('form', { name: 'A part comes off' });
+  const form = page.getByRole('form', { name: 'Remove a part' });
   await form.getByRole('button', { name: 'Engine mount' }).click();
   await form.getByLabel(/^Fasteners/).fill('2');
   await form.getByLabel(/^Torque/).fill('5000');
-  await form.getByRole('button', { name: 'It is off' }).click();
+  await form.getByRole('button', { name: 'Removed' }).click();
   await expect(form.getByText('✕ Torque: 0.5 to 600 N·m')).toBeVisible();
   await form.getByLabel(/^Torque/).fill('90');
-  await form.getByRole('button', { name: 'It is off' }).click();
+  await form.getByRole('button', { name: 'Removed' }).click();
   await expect(form).toContainText('Part 2 comes off');
   await form.getByRole('button', { name: 'EGT before the filter' }).click();
-  await form.getByRole('button', { name: 'It is off' }).click();
+  await form.getByRole('button', { name: 'Removed' }).click();
   await form.getByRole('button', { name: 'Front pipe' }).click();
   await form.getByLabel(/^Its number/).fill('QF-118');
-  await form.getByRole('button', { name: 'It is off' }).click();
+  await form.getByRole('button', { name: 'Removed' }).click();
   await expect(page.getByRole('list', { name: 'Off so far' }).getByRole('listitem')).toHaveText([
     /1\s*Engine mount, safety-critical/,
     /2\s*EGT before the filter/,
@@ -56,8 +56,8 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await expect(toBuy).toContainText('seal for Front pipe, no. QF-118');
   await expect(toBuy).toContainText('EGT sensor, long cable, on order');
   const on = page.getByRole('region', { name: 'On again' });
-  await expect(on).toContainText('EGT 3 broke and is not put right.');
-  await expect(on.getByRole('button', { name: 'It is on' })).toHaveCount(0);
+  await expect(on).toContainText('EGT 3 broke and is not repaired.');
+  await expect(on.getByRole('button', { name: 'Refitted' })).toHaveCount(0);
 
   // Weighed dry, cleaned, and wet it does not go back.
   const before = page.getByRole('form', { name: 'Filter before the clean' });
@@ -71,8 +71,8 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await wet.getByRole('button', { name: 'I have read this' }).click();
   await wet.getByRole('button', { name: 'Start the soak' }).click();
   await expect(page.getByText('Soak, the filter, off the vehicle')).toBeVisible();
-  await wet.getByRole('button', { name: 'It runs clear: cleaned' }).click();
-  await expect(on).toContainText('The filter is not weighed and looked at after the clean.');
+  await wet.getByRole('button', { name: 'Runs clear: cleaned' }).click();
+  await expect(on).toContainText('The filter has not been weighed and inspected after the clean.');
   const after = page.getByRole('form', { name: 'Filter after the clean' });
   await after.getByLabel(/^Mass/).fill('9.3');
   await after.getByLabel(/^It is/).selectOption('dry');
@@ -82,30 +82,30 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
 
   // Settled, it goes on again: the last off first.
   await page.getByLabel('Settled by').fill('New boss, long sensor');
-  await page.getByRole('button', { name: 'It is settled', exact: true }).click();
+  await page.getByRole('button', { name: 'Settled', exact: true }).click();
   const refit = page.getByRole('list', { name: 'Refit' });
   await expect(refit.getByRole('listitem').first()).toContainText('Front pipe came off as number 3');
-  await refit.getByRole('listitem').first().getByRole('button', { name: 'It is on' }).click();
+  await refit.getByRole('listitem').first().getByRole('button', { name: 'Refitted' }).click();
   await expect(refit.getByRole('listitem').first()).toContainText('single-use parts not renewed');
   await refit.getByLabel('New single-use parts').check();
   await refit.getByRole('button', { name: 'Enter it again' }).click();
   await refit.getByLabel('Plugged in: EGT 3').check();
-  await refit.getByRole('listitem').first().getByRole('button', { name: 'It is on' }).click();
+  await refit.getByRole('listitem').first().getByRole('button', { name: 'Refitted' }).click();
   const mount = refit.getByRole('listitem').first();
-  await expect(mount).toContainText('Safety-critical: each fastener is signed for.');
+  await expect(mount).toContainText('Safety-critical: sign off each fastener.');
   await expect(mount.getByRole('button', { name: 'Sign for 1' })).toBeDisabled();
-  await mount.getByRole('button', { name: 'It is on' }).click();
+  await mount.getByRole('button', { name: 'Refitted' }).click();
   await mount.getByRole('button', { name: 'Sign for 1' }).click();
-  await expect(mount).toContainText('torque not signed for: fastener 2 of 2');
+  await expect(mount).toContainText('torque not signed off: fastener 2 of 2');
   await mount.getByRole('button', { name: 'Sign for 2' }).click();
   await expect(page.getByText('Everything that came off is on again.')).toBeVisible();
 
   // The report has it.
   await page.goto(`${site.address}/jobs/${id}/report`);
-  await expect(page.getByText('3 parts came off and are on again in reverse order.')).toBeVisible();
+  await expect(page.getByText('3 parts removed and refitted in reverse order.')).toBeVisible();
   await expect(
     page.getByText(
-      /Safety-critical fasteners signed for: Engine mount 1: 90 N·m, .*; Engine mount 2: 90 N·m/,
+      /Safety-critical fasteners signed off: Engine mount 1: 90 N·m, .*; Engine mount 2: 90 N·m/,
     ),
   ).toBeVisible();
   await expect(page.getByText(/^The clean took out 120 g/)).toBeVisible();

@@ -18,13 +18,13 @@ test('a reading entered while the server is stopped is kept on the device, sent 
     await hold.getByLabel(/ΔP/).fill('131');
     await page.getByRole('button', { name: 'Enter the before reading' }).click();
     // It counts at once, and the mark says what waits.
-    await expect(page.getByRole('heading', { name: 'What the before reading says' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
     await expect(page.getByRole('button', { name: /entr(y|ies) waiting/ })).toBeVisible();
 
     // A second entry, and the page closed and opened again while there is still no server.
     await stage(page, 'Intake');
     await page.getByLabel('What the customer says').fill('Entered without a server');
-    await page.getByRole('button', { name: 'Enter the complaint' }).click();
+    await page.getByRole('button', { name: 'Save the complaint' }).click();
     await expect(page.getByRole('button', { name: /2 entries waiting/ })).toBeVisible();
 
     await site.start();
@@ -55,7 +55,7 @@ test('what is queued outlives the page, and half-typed forms too', async ({ page
     const before = await site.count('entry');
     await site.stop();
     await page.getByLabel('What the customer says').fill('Kept over a closed page');
-    await page.getByRole('button', { name: 'Enter the complaint' }).click();
+    await page.getByRole('button', { name: 'Save the complaint' }).click();
     await expect(page.getByRole('button', { name: /1 entry waiting/ })).toBeVisible();
     await page.close();
 
@@ -87,7 +87,7 @@ test('an entry that the server refuses is shown with the reason and kept until t
   await device.close();
 
   await page.getByLabel('What the customer says').fill('Too late');
-  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  await page.getByRole('button', { name: 'Save the complaint' }).click();
   await page.getByRole('button', { name: '1 refused' }).click();
   await expect(page.getByRole('dialog')).toContainText('This job is signed off');
   await page.getByRole('button', { name: 'Discard this entry' }).click();

@@ -153,7 +153,7 @@ test('a part is found wrong, then replaced: line, list and what we know say so b
 }) => {
   await signIn(page, site);
   await openJob(page, site, 'QP 308 LM', 'checks&part=dp-sensor');
-  await page.getByText('Say what was found at a part').click();
+  await page.getByText('Record a finding at a part').click();
   await page.getByText('failed', { exact: true }).click();
   await page.getByRole('button', { name: /Enter for/ }).click();
   await expect(page.getByText('The reason must not be empty')).toBeVisible();
@@ -168,10 +168,10 @@ test('a part is found wrong, then replaced: line, list and what we know say so b
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByLabel('What exactly').fill('New sensor, same part number');
   await page.getByLabel('Part', { exact: true }).first().selectOption({ label: 'ΔP sensor' });
-  await page.getByRole('button', { name: 'Enter the work' }).click();
+  await page.getByRole('button', { name: 'Save the work' }).click();
   await expect(page.getByRole('button', { name: /differential pressure sensor: replaced/ })).toBeVisible();
   // The reading from before the new sensor proves nothing about it.
   await expect(
-    page.getByText('The after reading is older than the last work on the filter or its sensor: read again'),
+    page.getByText('The after reading is older than the last work on filter or sensor: read again'),
   ).toBeVisible();
 });

@@ -15,17 +15,17 @@ test('a counter is set back by the link: what stood there is kept, what it would
     handReading(11, 'between'),
   ]);
   await page.goto(`${site.address}/jobs/${id}/live`);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await page.keyboard.press('c');
   await expect(page.getByText(/The tool takes it for/)).toBeVisible();
-  const computer = page.getByRole('region', { name: 'Engine computer' });
+  const computer = page.getByRole('region', { name: 'ECU' });
   const act = computer.getByRole('button', { name: 'Do it' });
 
   // Ash does not come out in place, and the oil was not changed: held off, each by its own reason.
   const ask = computer.getByLabel('Ask it to');
-  await ask.selectOption({ label: 'Tell the computer of a new filter' });
+  await ask.selectOption({ label: 'Register a new filter' });
   await expect(computer).toContainText('ash does not burn and does not come out in place');
   await expect(act).toBeDisabled();
   await ask.selectOption({ label: 'Reset the oil counter' });
@@ -38,26 +38,26 @@ test('a counter is set back by the link: what stood there is kept, what it would
   await computer.getByLabel('Why all the same').fill('The next burn would be misled');
   await act.click();
   await expect(computer).toContainText('Nothing in the filter has changed.');
-  await expect(page.getByText(/Soot counter set back, \d.* → \d.* g: entered/)).toBeVisible();
+  await expect(page.getByText(/Soot counter reset, \d.* → \d.* g: entered/)).toBeVisible();
 
   await addEntries(page, site, id, [handReading(11, 'after')]);
   await page.goto(`${site.address}/jobs/${id}?stage=prove`);
-  const resets = page.getByRole('region', { name: 'Set back' });
+  const resets = page.getByRole('region', { name: 'Resets' });
   await expect(resets).toContainText(
     /It stood at \d+\.\d g\. At 0 g now: that proves nothing, the drive does\./,
   );
 
   // Somebody did what is held off with a tool of their own: it is written down, with what had spoken against it.
   await resets.getByText(/^Not to be set back/).click();
-  const filter = resets.getByRole('listitem').filter({ hasText: 'Computer told of a new filter' });
-  await filter.getByText('Computer told of a new filter').click();
-  await filter.getByText('It was done all the same, with another tool').click();
-  const enter = filter.getByRole('button', { name: 'Enter that it was done all the same' });
+  const filter = resets.getByRole('listitem').filter({ hasText: 'New filter registered in the ECU' });
+  await filter.getByText('New filter registered in the ECU').click();
+  await filter.getByText('Done anyway, with another tool').click();
+  const enter = filter.getByRole('button', { name: 'Save: done anyway' });
   await enter.click();
-  await expect(filter).toContainText('Say why it is done all the same');
+  await expect(filter).toContainText('Reason for doing it anyway');
   await filter.getByLabel('Why all the same').fill('Done by the customer before');
   await enter.click();
-  await expect(resets.getByText('Computer told of a new filter.', { exact: true })).toBeVisible();
+  await expect(resets.getByText('New filter registered in the ECU.', { exact: true })).toBeVisible();
   const { entries } = (await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as {
     entries: { body: { kind: string; reset?: string; against?: string[] } }[];
   };
@@ -68,11 +68,11 @@ test('a counter is set back by the link: what stood there is kept, what it would
 test('a proof that the next visit contradicts is opened again, and says by which', async ({ page, site }) => {
   await signIn(page, site, 'Imke');
   await page.goto(`${site.address}/jobs?show=all&find=FL+019`);
-  const opened = page.getByRole('link', { name: /^FL 019 TX/ }).filter({ hasText: 'Opened again by job' });
+  const opened = page.getByRole('link', { name: /^FL 019 TX/ }).filter({ hasText: 'Reopened by job' });
   await expect(opened).toHaveCount(1);
   await opened.click();
   await stage(page, 'Prove');
-  const notice = page.getByRole('alert').filter({ hasText: 'The next visit contradicts it' });
+  const notice = page.getByRole('alert').filter({ hasText: 'Contradicted by the next visit' });
   await expect(notice).toContainText(/1800 km later \(within 2500 km it takes the proof back\)/);
   await notice.getByRole('link', { name: /Open job/ }).click();
   // The job of the next visit, by its distance in the head of the page.
@@ -89,7 +89,7 @@ test('a customer reports the drive and the lamps: it counts, is marked, and lowe
   const known = page.getByRole('complementary', { name: 'What we know' });
   await expect(known).toContainText('No lamp and no message after the drive, reported by the customer');
   await page.getByText('Why', { exact: true }).click();
-  await expect(page.getByText(/lamps are the customer’s word; no scan was made/)).toBeVisible();
+  await expect(page.getByText(/lamps reported by the customer; no scan/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(known).toContainText('Scan again after the drive');
 });

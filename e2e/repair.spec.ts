@@ -8,7 +8,7 @@ const DRIVEN: readonly EntryBody[] = [
   { kind: 'code-scan', when: 'after-drive', codes: [] },
 ];
 
-test('a blocked pipe behind a new sensor before the turbine: found by one reading, cleared, proved, and the filter never touched', async ({
+test('a blocked pipe behind a new sensor before the turbo: found by one reading, cleared, proved, and the filter never touched', async ({
   page,
   site,
 }) => {
@@ -18,7 +18,7 @@ test('a blocked pipe behind a new sensor before the turbine: found by one readin
     {
       kind: 'part-changed',
       where: 'elsewhere',
-      what: 'Sensor before the turbine',
+      what: 'Sensor before the turbo',
       part: 'back-pressure-sensor',
       condition: 'new',
       effect: 'none',
@@ -55,7 +55,7 @@ test('a blocked pipe behind a new sensor before the turbine: found by one readin
   ]);
   await page.reload();
   await expect(next).toContainText(
-    'Confirm and repair: the pipe of the pressure sensor before the turbine is blocked',
+    'Confirm and repair: the pipe of the pressure sensor before the turbo is blocked',
   );
   await next.getByRole('button', { name: 'Confirm it' }).click();
   await expect(next).toContainText('Repair: the pipe of the pressure sensor');
@@ -90,7 +90,7 @@ test('a filter whose size nobody knows goes from intake to proof', async ({ page
     handReading(190),
   ]);
   await page.goto(`${site.address}/jobs/${id}?stage=decide`);
-  await page.getByRole('button', { name: /^Do it: chemical clean/ }).click();
+  await page.getByRole('button', { name: /^Choose: chemical clean/ }).click();
   const next = page.getByRole('region', { name: 'Next step' });
   await expect(next).toContainText('Chemical clean');
   await addEntries(page, site, id, [

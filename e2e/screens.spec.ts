@@ -36,10 +36,10 @@ async function logDesk(page: Page, site: Site): Promise<void> {
   await page.getByText('The traces as a table').click();
 }
 
-/** The bench vehicle on the link, its engine idling; on a page of its own, as a vehicle stays on the link. */
+/** The simulated vehicle on the link, its engine idling; on a page of its own, as a vehicle stays on the link. */
 async function live(page: Page, site: Site): Promise<void> {
   await page.goto(`${site.address}/jobs/${await idOfJob(page, site, 'KE 417 QR')}/live`);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
   await page.keyboard.press('c');
@@ -86,7 +86,7 @@ const SCREENS: readonly Screen[] = [
     name: 'burn, before',
     open: async (page, site) => {
       await goTo(page, site, `/jobs/${await chosenJob(page, site, 'drive')}/burn`);
-      await expect(page.getByRole('region', { name: 'Two people on the road' })).toBeVisible();
+      await expect(page.getByRole('region', { name: 'Two people on the drive' })).toBeVisible();
     },
   },
   {
@@ -265,7 +265,7 @@ test('controls are large enough for a glove: 44 px, main actions 56 px', async (
       .filter(({ height }) => height < 44),
   );
   expect(small).toEqual([]);
-  const main = await page.getByRole('button', { name: 'Enter the work' }).boundingBox();
+  const main = await page.getByRole('button', { name: 'Save the work' }).boundingBox();
   expect(main?.height).toBeGreaterThanOrEqual(56);
 });
 

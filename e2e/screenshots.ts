@@ -38,11 +38,11 @@ async function logDesk(page: Page, site: Site, file: string, finding: RegExp): P
   await page.waitForTimeout(800);
 }
 
-/** A bench vehicle with a fault, connected, recorded and idling, at fifteen times the pace of the clock. */
+/** A simulated vehicle with a fault, connected, recorded and idling, at fifteen times the pace of the clock. */
 async function liveBench(page: Page, site: Site, fault: string): Promise<void> {
   await page.goto(`${site.address}/jobs/${await openJob(page, site, 'KE 417 QR')}/live`);
   await page.getByLabel('What is wrong with it').selectOption({ label: fault });
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await page.getByText('Ignition on, engine off', { exact: true }).waitFor();
   for (const key of ['c', '3', 'r']) {
@@ -73,7 +73,7 @@ async function watchedBurn(page: Page, site: Site): Promise<void> {
     { kind: 'caution-acknowledged', caution: 'burn', act: 'burn-1' },
   ]);
   await page.goto(`${site.address}/jobs/${id}/live`);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.keyboard.press('k');
   await page.getByText('Ignition on, engine off', { exact: true }).waitFor();
   await page.keyboard.press('c');
@@ -128,7 +128,7 @@ const SHOTS: readonly Shot[] = [
     open: async (page, site) => {
       await openJob(page, site, 'BC 91 HV', 'checks&check=dp-ladder');
       await page.getByRole('button', { name: 'I have read this' }).click();
-      await page.getByLabel('End of the sensor’s scale').fill('500');
+      await page.getByLabel('Full scale of the sensor').fill('500');
       const ladder = [
         [0, 4, 6],
         [100, 103, 108],
@@ -152,7 +152,7 @@ const SHOTS: readonly Shot[] = [
     height: 1100,
     open: async (page, site) => {
       await openJob(page, site, 'GT 73 WV', 'decide');
-      const planner = page.getByText('What a burn of this filter would do');
+      const planner = page.getByText('What a regeneration of this filter would do');
       await planner.click();
       await page.getByRole('checkbox', { name: 'The engine drops to idle in it' }).check();
       await page.getByText('Too hot for this bed').waitFor();
@@ -232,7 +232,7 @@ const SHOTS: readonly Shot[] = [
     name: 'fleet',
     open: async (page, site) => {
       await page.goto(`${site.address}/fleet`);
-      await page.getByText(/nothing can be said yet/).waitFor({ timeout: 60_000 });
+      await page.getByText(/no forecast yet/).waitFor({ timeout: 60_000 });
       await page.waitForTimeout(400);
     },
   },

@@ -11,7 +11,7 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await page.getByRole('button', { name: 'Tobin Ashgrove, technician' }).click();
 
   // The vehicle with its filter.
-  await page.getByRole('button', { name: 'Open a job' }).click();
+  await page.getByRole('button', { name: 'New job' }).click();
   await page.getByLabel('Plate or vehicle').fill('GR 22');
   await page.getByRole('dialog').getByText('Add a vehicle').click();
   await expect(page.getByRole('heading', { name: 'Add a vehicle' })).toBeVisible();
@@ -35,12 +35,12 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await page.waitForURL(/jobs\/[0-9a-f-]{36}\?stage=intake/);
   await page.getByLabel('What the customer says').fill('Filter lamp on, told to buy a new filter');
   await page.getByLabel('Distance').fill('142300');
-  await page.getByRole('button', { name: 'Enter the complaint' }).click();
+  await page.getByRole('button', { name: 'Save the complaint' }).click();
 
   // Codes, as the scan tool shows them.
   await page.getByLabel('Scan of every module, before anything is cleared').fill('P2463\nP244A');
-  await page.getByRole('button', { name: 'Enter the codes' }).click();
-  await expect(page.getByRole('region', { name: 'Come of something else' })).toContainText('P2463');
+  await page.getByRole('button', { name: 'Save the codes' }).click();
+  await expect(page.getByRole('region', { name: 'Consequences of another fault' })).toContainText('P2463');
   await expect(page.getByRole('region', { name: 'May be the cause' })).toContainText('P244A');
 
   // Before, from a recorded log: columns shown with how surely, windows found, findings said.
@@ -55,18 +55,18 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await page.getByText(/Columns: 14 recognised, 0 not/).click();
   await expect(page.getByRole('button', { name: /What “.*druck.*” is/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Use as the before reading' }).click();
-  await expect(page.getByRole('heading', { name: 'What the before reading says' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
   await expect(page.getByText('2500 rpm', { exact: true }).first()).toBeVisible();
 
   // What was done; the caution stands at the step.
-  await page.getByRole('button', { name: 'Go on to the work' }).click();
+  await page.getByRole('button', { name: 'Continue to the work' }).click();
   await page.getByLabel('What exactly').fill('One fill through the high pipe, cold');
-  await page.getByRole('button', { name: 'Enter the work' }).click();
+  await page.getByRole('button', { name: 'Save the work' }).click();
   await expect(page.getByText(/Read the caution first/)).toBeVisible();
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByLabel('Fluid', { exact: true }).fill('Fenwash D');
   await page.getByLabel('Quantity').fill('1,2');
-  await page.getByRole('button', { name: 'Enter the work' }).click();
+  await page.getByRole('button', { name: 'Save the work' }).click();
   await expect(page.getByText('One fill through the high pipe, cold')).toBeVisible();
 
   // After, typed in: other speeds than before, in kPa.
@@ -83,10 +83,8 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await fill('Hold 2', { rpm: '2960', ΔP: '1.92', 'Air mass': '56.5', Filter: '231' });
   await page.getByRole('button', { name: 'Enter the after reading' }).click();
 
-  await expect(
-    page.getByRole('heading', { name: /At equal flow the pressure drop fell by 9\d %/ }),
-  ).toBeVisible();
-  await expect(page.getByText(/confidence \w+, (over )?\d+ % · 5 still to show/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Pressure drop at equal flow down 9\d %/ })).toBeVisible();
+  await expect(page.getByText(/confidence \w+, (over )?\d+ %· 5 outstanding/)).toBeVisible();
   await expect(page.getByRole('row', { name: /3000 rpm/ })).toContainText('8.0');
   await page.getByText('Why', { exact: true }).click();
   await expect(page.getByText(/Restriction after: \d\.\d × clean, at most 2\.5 × clean/)).toBeVisible();

@@ -196,7 +196,7 @@ describe('verify', () => {
     expect(missing).toEqual([
       'A drive after the work',
       'No codes after the drive',
-      'The ΔP sensor proven right, its hoses on and whole',
+      'ΔP sensor proved good, hoses fitted and intact',
     ]);
     expect(reasons[0]).toMatch(/pressure drop went from/);
   });
@@ -367,6 +367,6 @@ describe('the shipped samples', () => {
     const { verdict, reasons } = await json<Verification>(...args);
     expect(verdict).toBe('better');
     expect(reasons.join()).toMatch(/ΔP after, 3000 rpm is 2\d mbar, wanted at most 6\.0 mbar/);
-    expect((await call(...args)).stdout).toMatch(/^Better, not there$/m);
+    expect((await call(...args)).stdout).toMatch(/^Improved, not within limits$/m);
   });
 });

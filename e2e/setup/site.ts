@@ -152,7 +152,7 @@ export async function newJob(page: Page, site: Site, plate: string): Promise<str
 /** A new job on a demo vehicle, by the buttons that a person uses. */
 export async function newJobByHand(page: Page, site: Site, plate: string): Promise<void> {
   await page.goto(`${site.address}/jobs`);
-  await page.getByRole('button', { name: 'Open a job' }).click();
+  await page.getByRole('button', { name: 'New job' }).click();
   await page.getByLabel('Plate or vehicle').fill(plate);
   const found = page.getByRole('list', { name: 'Vehicles' }).getByRole('button');
   // While what does not match still goes away, the one that is meant moves from under the finger.
@@ -225,7 +225,7 @@ export const handReading = (
 /** What the proof asks of sensor and hoses, by the cards and buttons that a person uses. */
 export async function proveSensorAndHoses(page: Page): Promise<void> {
   await stage(page, 'Checks');
-  const checks = page.getByRole('list', { name: 'Checks to make' });
+  const checks = page.getByRole('list', { name: 'Checks to do' });
   await checks.getByRole('button', { name: /ΔP sensor against a known-good one/ }).click();
   await readCaution(page);
   for (const [row, speed, old, good] of [
@@ -236,19 +236,19 @@ export async function proveSensorAndHoses(page: Page): Promise<void> {
     await page.getByLabel(new RegExp(`^Old.*row ${row}$`)).fill(old);
     await page.getByLabel(new RegExp(`^Known-good.*row ${row}$`)).fill(good);
   }
-  await page.getByRole('button', { name: 'Enter this check' }).click();
+  await page.getByRole('button', { name: 'Save this check' }).click();
   await checks.getByRole('button', { name: /Hoses and pipes/ }).click();
   await readCaution(page);
   await page.getByText('the high port', { exact: true }).click();
   await page.getByText('whole and tight', { exact: true }).click();
-  await page.getByRole('button', { name: 'Enter this check' }).click();
-  await expect(page.getByRole('button', { name: 'Enter this check' })).toBeHidden();
+  await page.getByRole('button', { name: 'Save this check' }).click();
+  await expect(page.getByRole('button', { name: 'Save this check' })).toBeHidden();
 }
 
 /** A caution at the step, if one still stands there. */
 async function readCaution(page: Page): Promise<void> {
   const read = page.getByRole('button', { name: 'I have read this' });
-  await expect(page.getByRole('button', { name: 'Enter this check' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save this check' })).toBeVisible();
   if (await read.isVisible()) await read.click();
 }
 

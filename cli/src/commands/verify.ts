@@ -76,7 +76,7 @@ function asDocument(comparison: Comparison, proof: Proof, missing: readonly stri
 
 const VERDICT_TEXT = {
   proved: 'Proved at equal flow',
-  better: 'Better, not there',
+  better: 'Improved, not within limits',
   'not-proved': 'Not proved',
   worse: 'Worse',
 } as const;

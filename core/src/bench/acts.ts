@@ -106,7 +106,7 @@ export function perform(vehicle: BenchVehicle, act: Act): ActResult {
       without(vehicle, SENSOR_FAULTS[act.sensor]);
       return done('A known-good sensor is in its place.');
     case 'pump':
-      if (running) return cannot('Stop the engine first: a hand is at the sensor.');
+      if (running) return cannot('Stop the engine first: your hand is at the sensor.');
       if (act.mbar === undefined) takePumpOff(vehicle, act.port);
       else vehicle.pumped.set(act.port, act.mbar);
       return done(act.mbar === undefined ? 'Pump off, hose on.' : `${act.mbar} mbar at the port.`);
@@ -119,7 +119,7 @@ export function perform(vehicle: BenchVehicle, act: Act): ActResult {
       return clearPipe(vehicle, act.do, act.pipe);
     case 'right-hoses':
       without(vehicle, ['dp-hoses-crossed', 'dp-hose-off']);
-      return done('Hoses sit where they belong.');
+      return done('Hoses correctly fitted.');
     case 'seal-duct':
       without(vehicle, ['intake-leak']);
       return done('The duct is taped: a temporary repair.');
@@ -138,7 +138,7 @@ export function perform(vehicle: BenchVehicle, act: Act): ActResult {
     case 'stand':
       if (running) return cannot('Stop the engine first.');
       stand(vehicle, act.hours);
-      return done(`It stood for ${act.hours} h.`);
+      return done(`Parked only ${act.hours} h.`);
     case 'change-oil':
       plant.oil.fuelG = 0;
       plant.oil.kmSinceChange = 0;
@@ -221,7 +221,7 @@ function clearPipe(
   if (how === 'soak-pipe') {
     lessen(vehicle, id, 0.8);
     vehicle.soaked.add(pipe);
-    return done(severity > 0.95 ? 'The cleaner stands in the pipe.' : 'The cleaner drains slowly.');
+    return done(severity > 0.95 ? 'The cleaner stays in the pipe.' : 'The cleaner drains slowly.');
   }
   if (how === 'rod-pipe') {
     if (severity > 0.95 && !vehicle.soaked.has(pipe))
@@ -234,10 +234,10 @@ function clearPipe(
     // Compressed air into a connected sensor is the end of it.
     vehicle.faults = [...vehicle.faults, { id: 'dp-sensor-failed', severity: 1, form: 'stuck' }];
     vehicle.refreshWear();
-    return done('Blown with the sensor on: its value does not move any more.');
+    return done('Blown with the sensor on: its value no longer moves.');
   }
   lessen(vehicle, id, severity > 0.95 ? 0.97 : 0.5);
-  return done(severity > 0.95 ? 'Hardly any air comes through.' : 'Soot comes out, then air.');
+  return done(severity > 0.95 ? 'Hardly any air passes.' : 'Soot comes out, then air.');
 }
 
 function inject(
@@ -247,8 +247,7 @@ function inject(
 ): ActResult {
   const { plant } = vehicle;
   if (vehicle.filterOff) return cannot('The filter is off.');
-  if (by === 'high-pipe' && vehicle.wear.highPipeOpen < 0.15)
-    return cannot('Nothing goes through the high pipe.');
+  if (by === 'high-pipe' && vehicle.wear.highPipeOpen < 0.15) return cannot('Nothing passes the high pipe.');
   const arrives = grams * (by === 'before-turbine' ? 0.55 : by === 'high-pipe' ? 0.9 : 0.95);
   let boiled = 0;
   for (let i = 0; i < FILTER_CELLS; i++) {
@@ -262,7 +261,7 @@ function inject(
   plant.filter.wetG += Math.max(0, arrives - boiled);
   return done(
     boiled > 20
-      ? 'It boils off as it arrives: the filter is too hot.'
+      ? 'It boils off on contact: the filter is too hot.'
       : `${Math.round(arrives)} g reach the filter.`,
   );
 }
@@ -291,7 +290,7 @@ function offVehicle(
       filter.shutShare *= 0.15;
       filter.sootG.fill((0.06 * totalSootG(filter)) / FILTER_CELLS);
       filter.wetG = 260 * volumeL;
-      return weighed(vehicle, 'Flushed against its direction until the water ran clear; it drips.');
+      return weighed(vehicle, 'Back-flushed until the water ran clear; it drips.');
     case 'dry-filter':
       filter.wetG = 0;
       return weighed(vehicle, 'Dry.');
@@ -307,7 +306,7 @@ function offVehicle(
       filter.sootG.fill(0);
       without(vehicle, ['filter-cracked']);
       vehicle.filterOff = false;
-      return done('Another filter is in.');
+      return done('Replacement filter fitted.');
   }
 }
 

@@ -68,7 +68,7 @@ const TELLS: readonly (readonly [fault: Fault, check: CheckId, finding: string])
   [{ id: 'injector-over-fuelling', severity: 0.7 }, 'injectors', 'injector-leaks'],
 ];
 
-describe('checks at the bench vehicle', () => {
+describe('checks at the simulated vehicle', () => {
   it.each(
     TELLS.map(
       ([fault, check, finding]) => [`${fault.id} ${fault.form ?? ''}`, check, finding, fault] as const,

@@ -68,16 +68,16 @@ export interface BenchOptions {
   readonly faults?: readonly Fault[];
   readonly start?: Partial<PlantStart>;
   readonly km?: number;
-  /** What this air meter shows of what passes it, though in order: meters of one make differ by some 3 %. */
+  /** What this MAF sensor shows of what passes it, though in order: meters of one make differ by some 3 %. */
   readonly airMeterTolerance?: number;
-  /** What kind of engine computer it has; absent: the strictest. */
+  /** What kind of ECU it has; absent: the strictest. */
   readonly temper?: TemperId;
   /** Another step than the usual one, for tests of the method itself. */
   readonly stepS?: number;
 }
 
 /**
- * A simulated vehicle: plant, sensors, engine computer, and what is wrong with them. Deterministic by its seed and by
+ * A simulated vehicle: plant, sensors, ECU, and what is wrong with them. Deterministic by its seed and by
  * what is done to it; it knows no clock but its own.
  */
 export class BenchVehicle {

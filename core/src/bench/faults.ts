@@ -117,7 +117,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'downstream-restricted': {
-    label: 'Restriction behind the filter',
+    label: 'Restriction after the filter',
     wears: (wear, severity) => {
       wear.downstreamResistance = 1 + 14 * severity;
     },
@@ -133,7 +133,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'dp-sensor-wrong': {
-    label: 'ΔP sensor of another range',
+    label: 'Wrong-range ΔP sensor',
     wears: (wear, severity) => {
       wear.deltaP.gain = 1 - 0.75 * severity;
     },
@@ -201,7 +201,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'intake-leak': {
-    label: 'Leak between air meter and compressor',
+    label: 'Leak between MAF sensor and compressor',
     wears: (wear, severity) => {
       wear.unmeteredShare = 0.55 * severity;
     },
@@ -213,7 +213,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'air-meter-failed': {
-    label: 'Air meter reads wrong',
+    label: 'MAF sensor reads wrong',
     forms: ['low', 'high'],
     wears: (wear, severity, form) => {
       wear.airMeter.gain = form === 'low' ? 1 - 0.6 * severity : 1 + 0.8 * severity;
@@ -226,14 +226,14 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'vanes-stuck': {
-    label: 'Vanes of the turbine stuck',
+    label: 'Turbo vanes stuck',
     forms: ['open', 'shut'],
     wears: (wear, severity, form) => {
       wear.vanesStuckAt = severity < 0.3 ? undefined : form === 'open' ? 0 : 0.75 + 0.25 * severity;
     },
   },
   'egr-stuck-open': {
-    label: 'Recirculation valve stuck open',
+    label: 'EGR valve stuck open',
     wears: (wear, severity) => {
       wear.egrOpenAtLeast = severity;
     },
@@ -245,7 +245,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'injector-over-fuelling': {
-    label: 'An injector gives too much',
+    label: 'An injector over-delivers',
     wears: (wear, severity) => {
       wear.overFuelling = 0.5 * severity;
     },
@@ -257,7 +257,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'glow-plugs-failed': {
-    label: 'Glow plugs or their relay',
+    label: 'Glow plugs or their relay have failed',
     forms: ['plugs', 'relay'],
     wears: (wear, severity, form, family) => {
       if (form === 'relay') wear.glowRelayDead = severity > 0.3;
@@ -265,7 +265,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'oil-counter': {
-    label: 'Oil counter at its end, or fuel in the oil',
+    label: 'Oil life used up, or fuel in the oil',
     forms: ['counter', 'diluted'],
     began: (plant, computer, severity, family) => {
       plant.oil.kmSinceChange = 20_000 * (0.6 + 0.6 * severity);
@@ -280,7 +280,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'oil-in-exhaust': {
-    label: 'Oil gets into the exhaust',
+    label: 'Oil entering the exhaust',
     wears: (wear, severity) => {
       wear.oilIntoExhaustGPerS = 0.02 * severity;
     },

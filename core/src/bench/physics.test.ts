@@ -84,7 +84,7 @@ describe('balances', () => {
     everything(driver, () => {
       const port = air.cylinderGPerS + air.egrGPerS + engine.fuelGPerS;
       into += (port * EXHAUST_CP * exhaust.portC + exhaust.reactionW) * stepS;
-      // Recirculated gas leaves before the turbine; dosed fuel comes in as warm as the gas there.
+      // Recirculated gas leaves before the turbo; dosed fuel comes in as warm as the gas there.
       const line = exhaust.gPerS + exhaust.dosedGPerS;
       out +=
         (air.egrGPerS * EXHAUST_CP * exhaust.gasC[0] +

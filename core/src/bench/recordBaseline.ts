@@ -33,7 +33,7 @@ export interface BaselineRun {
 const LONGEST_S = 3 * 3600;
 
 /**
- * Drives a bench vehicle through the guided baseline, doing at every moment what the guide asks for, and records what its
+ * Drives a simulated vehicle through the guided baseline, doing at every moment what the guide asks for, and records what its
  * sensors show at so many readings a second.
  */
 export function recordBaseline(

@@ -128,7 +128,7 @@ describe('what no single log shows, the vehicle does', () => {
     expect([...vehicle.computer.codes.keys()]).toContain('P0299');
   });
 
-  it('vanes stuck shut: choked, far more pressure before the turbine', () => {
+  it('vanes stuck shut: choked, far more pressure before the turbo', () => {
     const { vehicle } = driven([fault('vanes-stuck', 'shut')], HOLD);
     expect(vehicle.plant.exhaust.beforeTurbineMbar).toBeGreaterThan(
       healthy.plant.exhaust.beforeTurbineMbar + 150,
@@ -207,7 +207,7 @@ describe('what no single log shows, the vehicle does', () => {
   });
 
   it.each([
-    ['oil-counter', 'counter', /oil life stands at 0/],
+    ['oil-counter', 'counter', /oil life is at 0/],
     ['oil-counter', 'diluted', /fuel in the oil/],
     ['fuel-low', undefined, /fuel is at/],
     ['soot-loaded', undefined, /soot is counted at/],

@@ -42,7 +42,7 @@ export function doubtsText(doubts: typeof USUAL_DOUBTS, sootShare = SOOT_DOUBT_S
     `flow ±${within(100 * doubts.flowShare)} %`,
     `oxygen ±${within(doubts.oxygenPercent, 1)} %`,
     `rates within a factor of ${Math.exp(Z90 * doubts.rateShare).toFixed(1)}`,
-    `heat of the bed ±${within(100 * doubts.capacityShare)} %, nine in ten.`,
+    `bed heat ±${within(100 * doubts.capacityShare)} %, nine in ten.`,
   ].join(', ');
 }
 

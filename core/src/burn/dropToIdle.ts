@@ -116,7 +116,7 @@ const SEARCH_G_PER_L = 0.05;
 const SEARCH_FINER = 2;
 
 /**
- * The most soot with which the worst drop to idle stays under what the bed stands, by halving: a bed with more soot
+ * The most soot with which the worst drop to idle stays under the bed limit, by halving: a bed with more soot
  * gets hotter (a property that the tests check). The planned soot is left aside.
  */
 export function safeSootLimit(plan: BurnPlan, idle: IdleExhaust, limits: Limits): Result<SafeSoot> {

@@ -2,7 +2,7 @@ import type { Limits } from '../limits/index.ts';
 import { kelvin } from '../quantities/index.ts';
 
 export const CATALYSTS = ['none', 'coated', 'fuel-borne'] as const;
-/** What helps the soot to burn: nothing, a wash-coat on the wall, an additive in the fuel. */
+/** What helps soot oxidation: nothing, a wash-coat on the wall, an additive in the fuel. */
 export type Catalyst = (typeof CATALYSTS)[number];
 
 /** One Arrhenius rate, k = A·exp(−E/RT), 1/s per unit mole fraction of what the soot burns with. */

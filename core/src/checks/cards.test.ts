@@ -370,16 +370,21 @@ describe('guided checks', () => {
           [400, 400],
         ],
       },
-      /not sucked/,
+      /not vacuum/,
     ],
-    ['a vacuum below nothing', 'pipe-pump', { highStartMbar: -1300, highLeftMbar: -1200 }, /below nothing/],
+    [
+      'a vacuum below nothing',
+      'pipe-pump',
+      { highStartMbar: -1300, highLeftMbar: -1200 },
+      /Impossible vacuum/,
+    ],
     [
       'a gauge pressure as an absolute one',
       'absolute-agree',
       { barometerMbar: 1009, manifoldMbar: 4 },
       /gauge pressure/,
     ],
-    ['a barometer from no place on earth', 'absolute-agree', { barometerMbar: 1460 }, /this earth/],
+    ['a barometer from no place on earth', 'absolute-agree', { barometerMbar: 1460 }, /Outside air is/],
   ] as const)('asks %s back and does not judge by it', (_what, check, values, text) => {
     const { questions, outcome } = judge(check, values);
     expect(questions.map((question) => question.text).join()).toMatch(text);
@@ -419,7 +424,7 @@ describe('guided checks', () => {
     expect([rests(75), rests(81), rests(88)]).toEqual(['coolant-cool', undefined, 'coolant-warm']);
   });
 
-  it('judges before the turbine at warm idle only, and a snap before the filter', () => {
+  it('judges before the turbo at warm idle only, and a snap before the filter', () => {
     expect(judge('gauge', { port: 'before-turbine', rpm: 820, meanMbar: 390 }).outcome).toBe('gauge-high');
     expect(judge('gauge', { port: 'before-turbine', rpm: 820, meanMbar: 60 }).outcome).toBe('gauge-low');
     expect(judge('gauge', { port: 'before-filter', rpm: 820, meanMbar: 12, snapMbar: 480 }).outcome).toBe(

@@ -39,12 +39,12 @@ export const CAUTIONS = {
   turning: {
     id: 'turning',
     title: 'Hand at the engine',
-    text: 'Engine off and key out before a hand is at turbine, fan or belt. Hot parts cold first. Rest a moment after switching off: fans start by themselves.',
+    text: 'Engine off and key out before a hand is at turbo, fan or belt. Let hot parts cool. Wait after switching off: fans start by themselves.',
   },
   sensor: {
     id: 'sensor',
     title: 'Sensor under the pump',
-    text: 'Engine off, hose off the sensor. Never beyond the end of its scale, never compressed air: both end the sensor.',
+    text: 'Engine off, hose off the sensor. Never above full scale, never compressed air: both destroy the sensor.',
   },
 } as const satisfies Record<string, Caution>;
 

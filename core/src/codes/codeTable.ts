@@ -8,7 +8,7 @@ export type CodeRole = (typeof CODE_ROLES)[number];
 
 export interface CodeMeaning {
   readonly role: CodeRole;
-  /** Whether the engine computer regenerates while this code is active. */
+  /** Whether the ECU regenerates while this code is active. */
   readonly holdsRegenerationOff: boolean;
   readonly checks: readonly CheckId[];
   readonly meaning: string;

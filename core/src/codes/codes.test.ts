@@ -158,7 +158,7 @@ describe('a scan', () => {
       ['P1457', 'unknown'],
     ]);
     expect(sorted.find(({ code }) => code === 'P2463')?.reason).toContain('look at P0101, P2453 first');
-    expect(sortCodes([{ code: 'P2463' }])[0]?.reason).toContain('live values must');
+    expect(sortCodes([{ code: 'P2463' }])[0]?.reason).toContain('use live values');
   });
 
   it('holds a regeneration off by what is active alone', () => {

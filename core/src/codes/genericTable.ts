@@ -11,11 +11,11 @@ P0048 | cause       | holds | vane-sweep supply             | Actuator of the bo
 P0069 | cause       | holds | absolute-agree                | Manifold pressure and barometer do not agree with the engine off
 P0087 | bystander   | holds | injectors                     | Fuel rail pressure too low
 P0088 | bystander   | holds | injectors                     | Fuel rail pressure too high
-P0100 | cause       | holds | air-mass supply               | Air meter: its circuit
-P0101 | cause       | holds | air-mass intake-smoke egr     | Air meter: does not fit engine speed and load
-P0102 | cause       | holds | air-mass intake-smoke supply  | Air meter: signal low
-P0103 | cause       | holds | air-mass supply               | Air meter: signal high
-P0104 | cause       | holds | air-mass supply               | Air meter: signal comes and goes
+P0100 | cause       | holds | air-mass supply               | MAF sensor: its circuit
+P0101 | cause       | holds | air-mass intake-smoke egr     | MAF sensor: does not fit engine speed and load
+P0102 | cause       | holds | air-mass intake-smoke supply  | MAF sensor: signal low
+P0103 | cause       | holds | air-mass supply               | MAF sensor: signal high
+P0104 | cause       | holds | air-mass supply               | MAF sensor: signal comes and goes
 P0105 | cause       | holds | absolute-agree supply         | Manifold pressure sensor: its circuit
 P0106 | cause       | holds | absolute-agree sensor-compare | Manifold pressure sensor: does not fit
 P0107 | cause       | holds | absolute-agree supply         | Manifold pressure sensor: signal low
@@ -54,14 +54,14 @@ P0384 | cause       | holds | glow                          | Glow control: circ
 P0400 | cause       | holds | egr air-mass                  | Recirculation: flow does not fit
 P0401 | cause       | holds | egr air-mass                  | Recirculation: too little flow
 P0402 | cause       | holds | egr air-mass                  | Recirculation: too much flow
-P0403 | cause       | holds | egr supply                    | Recirculation valve: its circuit
-P0404 | cause       | holds | egr                           | Recirculation valve: not where it should be
+P0403 | cause       | holds | egr supply                    | EGR valve: its circuit
+P0404 | cause       | holds | egr                           | EGR valve: not where it should be
 P0405 | cause       | holds | egr supply                    | Recirculation position: signal low
 P0406 | cause       | holds | egr supply                    | Recirculation position: signal high
 P0409 | cause       | holds | egr supply                    | Recirculation position: its circuit
 P0420 | consequence | free  | sections filter-look          | Catalyst converts too little
-P042E | cause       | holds | egr                           | Recirculation valve stuck open
-P042F | cause       | holds | egr                           | Recirculation valve stuck shut
+P042E | cause       | holds | egr                           | EGR valve stuck open
+P042F | cause       | holds | egr                           | EGR valve stuck shut
 P0460 | bystander   | holds | fuel-level                    | Fuel level: its circuit
 P0461 | bystander   | holds | fuel-level                    | Fuel level: does not fit
 P0462 | bystander   | holds | fuel-level                    | Fuel level: signal low
@@ -73,8 +73,8 @@ P0473 | cause       | holds | absolute-agree gauge supply   | Exhaust pressure s
 P0474 | cause       | holds | supply                        | Exhaust pressure sensor: signal comes and goes
 P0475 | bystander   | holds | gauge                         | Exhaust pressure valve: its circuit
 P0476 | cause       | holds | gauge sections                | Exhaust pressure valve: does not do what it is told
-P0489 | cause       | holds | egr supply                    | Recirculation valve: control circuit low
-P0490 | cause       | holds | egr supply                    | Recirculation valve: control circuit high
+P0489 | cause       | holds | egr supply                    | EGR valve: control circuit low
+P0490 | cause       | holds | egr supply                    | EGR valve: control circuit high
 P0500 | bystander   | holds | supply                        | Vehicle speed: its circuit
 P0504 | bystander   | free  | supply                        | Brake switches do not agree
 P0524 | bystander   | holds | oil                           | Oil pressure too low
@@ -91,7 +91,7 @@ P0571 | bystander   | free  | supply                        | Brake switch: its 
 P0597 | cause       | holds | thermostat supply             | Heated thermostat: circuit open
 P0598 | cause       | holds | thermostat supply             | Heated thermostat: circuit low
 P0599 | cause       | holds | thermostat supply             | Heated thermostat: circuit high
-P0606 | bystander   | holds | supply                        | Engine computer: its processor
+P0606 | bystander   | holds | supply                        | ECU: its processor
 P0641 | cause       | holds | supply dp-electrical          | Sensor supply A: open
 P0642 | cause       | holds | supply dp-electrical          | Sensor supply A: low
 P0643 | cause       | holds | supply dp-electrical          | Sensor supply A: high
@@ -170,7 +170,7 @@ P2563 | cause       | holds | vane-sweep                    | Position of the va
 P2564 | cause       | holds | vane-sweep supply             | Position of the vanes: signal low
 P2565 | cause       | holds | vane-sweep supply             | Position of the vanes: signal high
 U0001 | bystander   | free  | supply                        | Fast data line between the modules
-U0100 | bystander   | holds | supply                        | A module hears nothing of the engine computer
+U0100 | bystander   | holds | supply                        | A module hears nothing of the ECU
 U0101 | bystander   | free  | supply                        | A module hears nothing of the gearbox
 U0121 | bystander   | free  | supply                        | A module hears nothing of the brakes
 `;

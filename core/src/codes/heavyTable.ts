@@ -3,7 +3,7 @@
  * A line: number | role | does it hold a regeneration off | checks | name.
  */
 export const SUSPECT_PARAMETERS = `
-27   | cause       | holds | egr                          | Recirculation valve, position
+27   | cause       | holds | egr                          | EGR valve, position
 91   | bystander   | free  | supply                       | Pedal
 94   | bystander   | holds | injectors                    | Fuel supply pressure
 98   | bystander   | holds | oil                          | Oil level
@@ -32,7 +32,7 @@ export const SUSPECT_PARAMETERS = `
 676  | cause       | holds | glow                         | Cold start aid, relay
 1209 | cause       | holds | absolute-agree gauge         | Exhaust gas pressure
 2659 | cause       | holds | egr air-mass                 | Recirculation, mass flow
-2791 | cause       | holds | egr                          | Recirculation valve, control
+2791 | cause       | holds | egr                          | EGR valve, control
 3216 | bystander   | free  | supply                       | Nitrogen oxides before the aftertreatment
 3226 | bystander   | free  | supply                       | Nitrogen oxides behind the aftertreatment
 3242 | cause       | holds | egt-position egt-resistance  | Gas temperature before the filter
@@ -55,15 +55,15 @@ export const SUSPECT_PARAMETERS = `
 export const FAILURE_MODES: Readonly<Record<number, string>> = {
   0: 'far too high',
   1: 'far too low',
-  2: 'comes and goes, or does not fit',
+  2: 'intermittent or implausible',
   3: 'voltage high, or shorted to supply',
   4: 'voltage low, or shorted to ground',
   5: 'current low, or circuit open',
   6: 'current high, or circuit to ground',
-  7: 'does not move as it is told',
+  7: 'does not follow its command',
   8: 'frequency or pulse out of order',
-  9: 'message comes too seldom',
-  10: 'changes faster than it can',
+  9: 'message too infrequent',
+  10: 'changes faster than possible',
   11: 'cause not known',
   12: 'the device itself is faulty',
   13: 'out of calibration',

@@ -14,7 +14,7 @@ const NOTHING: CodeMeaning = {
   role: 'unknown',
   holdsRegenerationOff: false,
   checks: [],
-  meaning: 'Not in our tables: the maker’s data say what it means',
+  meaning: 'Not in the tables: see the maker’s data',
 };
 
 /** In the order of the standard's digits, which are hexadecimal. */
@@ -28,7 +28,7 @@ function ofParameter(read: ReadCode): CodeMeaning & { certainty: Certainty } {
     return {
       ...NOTHING,
       certainty: mode === undefined ? 'none' : 'by-range',
-      meaning: mode === undefined ? NOTHING.meaning : `A parameter that is not in our tables: ${mode}`,
+      meaning: mode === undefined ? NOTHING.meaning : `Parameter not in the tables: ${mode}`,
     };
   }
   const circuit = read.fmi !== undefined && [2, 3, 4, 5, 6, 8, 9, 12, 13, 19, 20, 21].includes(read.fmi);
@@ -37,7 +37,7 @@ function ofParameter(read: ReadCode): CodeMeaning & { certainty: Certainty } {
     // A load that is measured by a broken circuit is no load: then the circuit is the cause.
     role: circuit && parameter.role === 'consequence' ? 'cause' : parameter.role,
     certainty: mode === undefined ? 'by-range' : 'exact',
-    meaning: `${parameter.meaning}: ${mode ?? 'failure mode not in our tables'}`,
+    meaning: `${parameter.meaning}: ${mode ?? 'failure mode not in the tables'}`,
   };
 }
 
@@ -55,7 +55,7 @@ function ofGeneric({ code }: ReadCode): CodeMeaning & { certainty: Certainty } {
       meaning: `${meaning} (by its range)`,
     };
   }
-  return { ...NOTHING, certainty: 'none', meaning: 'A code of the maker’s own: its data say what it means' };
+  return { ...NOTHING, certainty: 'none', meaning: 'Maker-specific code: see the maker’s data' };
 }
 
 /** Reads a code and says what is known of it; nothing is invented where the tables are silent. */

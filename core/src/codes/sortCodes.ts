@@ -25,11 +25,11 @@ function groupOf({ role, holdsRegenerationOff }: KnownCode): CodeGroup {
 }
 
 const REASONS: Readonly<Record<CodeGroup, string>> = {
-  cause: 'May be what started it: it names a circuit or something that does not fit, not a part',
-  'holds-regeneration-off': 'Has its own reason, and no regeneration comes while it is active',
-  consequence: 'Comes of something else: what made it is to be found first',
-  bystander: 'Has nothing to do with the filter',
-  unknown: 'Our tables do not know it; it is kept as it is',
+  cause: 'May be the root cause: it names a circuit or a mismatch, not a part',
+  'holds-regeneration-off': 'Has its own cause, and inhibits regeneration while active',
+  consequence: 'Consequence: find what caused it first',
+  bystander: 'Unrelated to the filter',
+  unknown: 'Not in the tables; kept as it is',
 };
 
 /** What a consequence most likely comes of, among the codes of the same scan. */
@@ -37,7 +37,7 @@ function causeBehind(known: KnownCode, all: readonly KnownCode[]): string {
   if (known.role !== 'consequence') return '';
   const behind = all.filter(({ role }) => role === 'cause').map(({ code }) => code);
   return behind.length === 0
-    ? '; no code tells what, so live values must'
+    ? '; no code says which, so use live values'
     : `; look at ${behind.slice(0, 3).join(', ')} first`;
 }
 
@@ -49,7 +49,7 @@ export function sortCodes(listed: readonly ListedCode[]): SortedCode[] {
     const group = groupOf(meaning);
     const active = isActive(one);
     const off =
-      meaning.holdsRegenerationOff && group === 'cause' ? '; while active it holds a regeneration off' : '';
+      meaning.holdsRegenerationOff && group === 'cause' ? '; while active it inhibits regeneration' : '';
     return {
       ...meaning,
       ...(one.status === undefined ? {} : { status: one.status }),

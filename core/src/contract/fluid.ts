@@ -15,7 +15,7 @@ export const newFluidSchema = z.object({
   id: idSchema,
   name: nameText('Name', 80),
   kind: z.enum(['soak', 'rinse']),
-  waterParts: number('Water to one of concentrate', 0, 50, 'parts'),
+  waterParts: number('Water per part of concentrate', 0, 50, 'parts'),
   filterUpToC: number('Filter, up to', 5, 250, '°C'),
   coatedFilters: z.boolean(),
   laterBricks: z.boolean(),

@@ -184,8 +184,8 @@ export function factsOfIntake(intake: Intake): Record<string, boolean> {
 /** From this chance on a cause is said to hold a regeneration off. */
 const HOLDS_FROM = 0.5;
 const HOLDS_OFF: Readonly<Record<string, string>> = {
-  'glow-plugs-failed': 'Glow plugs or their relay: the preheat fault holds it off',
-  'oil-counter': 'Fuel in the oil, or its counter at zero',
+  'glow-plugs-failed': 'Glow plugs or their relay: the preheat fault inhibits it',
+  'oil-counter': 'Fuel in the oil, or oil life used up',
   'thermostat-stuck-open': 'The coolant stays too cool',
   'fuel-low': 'The tank is nearly empty',
 };
@@ -201,9 +201,9 @@ export function inhibitorsOf(
     ['coolant-cool', 'The coolant stays too cool'],
     ['fuel-lamp', 'The tank is nearly empty'],
     ['fuel-under', 'The tank is nearly empty'],
-    ['oil-counter-zero', 'The oil counter stands at zero'],
-    ['counter-zero', 'The oil counter stands at zero'],
-    ['oil-diluted', 'There is fuel in the oil'],
+    ['oil-counter-zero', 'Oil life is used up'],
+    ['counter-zero', 'Oil life is used up'],
+    ['oil-diluted', 'Fuel in the oil'],
   ];
   const codes = holdingOff(sortCodes(facts.codes ?? [])).map(({ code, meaning }) => `${code}: ${meaning}`);
   const seen = held.filter(([finding]) => evidence[finding] === true).map(([, sentence]) => sentence);
@@ -211,6 +211,6 @@ export function inhibitorsOf(
     const sentence = HOLDS_OFF[id];
     if (sentence !== undefined && probability >= HOLDS_FROM) seen.push(sentence);
   }
-  if (overFull || evidence['soot-high'] === true) seen.push('More soot is counted than may be burnt');
+  if (overFull || evidence['soot-high'] === true) seen.push('Soot counter above the regeneration limit');
   return [...new Set([...codes, ...seen])];
 }

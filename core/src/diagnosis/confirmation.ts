@@ -12,5 +12,5 @@ export function confirmation({ posterior, evidence }: Diagnosis, cause: string):
     .filter(({ finding, weight }) => weight >= LEAST_WEIGHT && evidence[finding] === true)
     .slice(0, SHOWN)
     .map(({ finding }) => sentenceOf(finding));
-  return [...seen, `${Math.round(100 * (its?.probability ?? 0))} % by what was known`].join('; ');
+  return [...seen, `${Math.round(100 * (its?.probability ?? 0))} % on the evidence then`].join('; ');
 }

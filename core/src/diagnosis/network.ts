@@ -25,7 +25,7 @@ export interface FindingNode {
   /** Chance that something beside the causes here hides it, 0–1; absent: nothing does. */
   readonly hidden?: number;
   readonly links: readonly Link[];
-  /** It is a code: whether it is missing depends on the engine computer, too. */
+  /** It is a code: whether it is missing depends on the ECU, too. */
   readonly code?: true;
 }
 

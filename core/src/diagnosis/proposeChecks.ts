@@ -27,11 +27,10 @@ const HOLDS_REVS: ReadonlySet<string> = new Set<CheckId>([
 /** What stands against holding the engine at raised speed, by what is known now: in a check, or for a reading. */
 export function revsHeldOff(evidence: Evidence): string | undefined {
   if (evidence['oil-diluted'] === true)
-    return 'There is fuel in the oil: no held revs before it is changed and the level is right. An overfull engine can run away on it.';
+    return 'Fuel in the oil: no held revs until the oil is changed and the level is right. An overfull engine can run away.';
   if (evidence['inlet-oily'] === true)
-    return 'Oil stands in the filter: no held revs before it is out. Hot, it burns without end.';
-  if (oilToldOf(evidence))
-    return 'The oil is said to stand over full: no held revs before somebody has looked at it.';
+    return 'Oil in the filter: no held revs until it is out. Once hot it keeps burning.';
+  if (oilToldOf(evidence)) return 'The oil is reported over full: no held revs until the level is checked.';
   return undefined;
 }
 

@@ -9,7 +9,7 @@ export interface PutRight {
 
 /**
  * The network of a vehicle on which causes were put right. What was seen before the repair is explained by them, or hidden, as it
- * was while they were there; what was looked for since owes them nothing, but for what the engine computer remembers of them. They
+ * was while they were there; what was looked for since owes them nothing, but for what the ECU remembers of them. They
  * themselves are not in question any more.
  */
 export function withPutRight(network: Network, putRight: readonly PutRight[]): Network {

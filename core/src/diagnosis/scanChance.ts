@@ -2,7 +2,7 @@ import type { FaultSets } from './faultSets.ts';
 import { bounded, linksFrom, type FindingNode, type Form, type Network } from './network.ts';
 
 /**
- * How readily an engine computer sets and keeps codes: strict limits, a clearing last week, a tool that skips modules. Hidden, and
+ * How readily an ECU sets and keeps codes: strict limits, a clearing last week, a tool that skips modules. Hidden, and
  * never asked about: it only decides what a missing code is worth. With a silent one no missing code means anything, so that all
  * absent codes together move a cause’s odds by no more than about 1 / its share. Shares and strengths from practice.
  */

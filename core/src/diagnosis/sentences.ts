@@ -3,13 +3,13 @@ import { KNOWN_CAUSES, KNOWN_FINDINGS } from './vocabulary.ts';
 
 /** Measured values, which stand by their size. */
 const MEASURED: readonly (readonly [id: string, sentence: string])[] = [
-  ['dp-measured', 'ΔP as it was read'],
-  ['soot-measured', 'Soot as it is counted'],
-  ['back-pressure-measured', 'Pressure before the turbine as it was read'],
+  ['dp-measured', 'ΔP as read'],
+  ['soot-measured', 'Soot as counted'],
+  ['back-pressure-measured', 'Pressure before the turbo as read'],
   ['air-measured', 'Air mass against speed and manifold pressure'],
-  ['manifold-measured', 'Manifold pressure as it was read'],
-  ['temperatures-measured', 'EGTs as they were read'],
-  ['coolant-measured', 'Coolant as it was read'],
+  ['manifold-measured', 'Manifold pressure as read'],
+  ['temperatures-measured', 'EGTs as read'],
+  ['coolant-measured', 'Coolant as read'],
 ];
 const SENTENCES = new Map<string, string>([
   ...[...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence }) => [id, sentence] as const),

@@ -211,7 +211,7 @@ const FIELD: readonly (readonly [string, string, CaseFacts, VehicleUse?])[] = [
     },
   ],
   [
-    'a recirculation valve that does not shut',
+    'a EGR valve that does not shut',
     'egr-stuck-open',
     { codes: [{ code: 'P042E' }], checks: { egr: 'egr-open' }, findings: seen('maf-low-for-speed') },
   ],
@@ -298,7 +298,7 @@ describe('what to do and what is held off', () => {
     expect(inhibitorsOf(facts, evidenceOfCase(facts, DEFAULT_LIMITS))).toEqual([
       'P0380: Glow plugs or heater: their circuit',
       'The tank is nearly empty',
-      'The oil counter stands at zero',
+      'Oil life is used up',
     ]);
   });
 

@@ -44,7 +44,7 @@ describe('the next step of a job', () => {
       'pipe-pump',
       'pipe-response',
     ]).toContain(dead.next?.id);
-    expect(dead.notJudged?.text).toMatch(/look at sensor and pipes first/);
+    expect(dead.notJudged?.text).toMatch(/check sensor and pipes first/);
     expect(dead.choice.filter(({ allowed }) => allowed)).toEqual([]);
   });
 

@@ -36,7 +36,7 @@ export interface GuideFacts {
   readonly seen: ReadonlySet<string>;
   /** Sensor or pipes of ΔP were looked at. */
   readonly pathProven: boolean;
-  /** The sensor before the turbine shows what no line holds. */
+  /** The sensor before the turbo shows what no line holds. */
   readonly sensorKilled: boolean;
   /** Why the engine must not be held at raised speed. */
   readonly noRevs?: string | undefined;
@@ -119,18 +119,21 @@ export function nextSteps(facts: GuideFacts): Step[] {
     why,
   });
   const oil = facts.oilToldOf ? checks.find(({ check }) => check === 'oil') : undefined;
-  if (oil) steps.push(asCheck(oil, 'It is said to stand over full: look before the engine is held at speed'));
+  if (oil)
+    steps.push(
+      asCheck(oil, 'The oil is reported over full: check the level before holding the engine at speed'),
+    );
   if (!known.anything) {
-    steps.push({ do: 'scan', minutes: 5, why: 'Nothing is known yet: the codes say where to look' });
+    steps.push({ do: 'scan', minutes: 5, why: 'Nothing is known yet: the codes show where to look' });
     if (noRevs === undefined)
-      steps.push({ do: 'read', minutes: 8, why: 'The pressure says what the filter is' });
+      steps.push({ do: 'read', minutes: 8, why: 'The pressure shows what state the filter is in' });
     return steps;
   }
   if (facts.sensorKilled) {
     const gauge = checks.find(({ check }) => check === 'gauge' || check === 'sections');
     if (gauge)
       steps.push(
-        asCheck(gauge, 'A sensor that shows several bar at rest is dead: find out first what killed it'),
+        asCheck(gauge, 'A sensor that shows several bar at rest is dead: find out what killed it first'),
       );
   }
   const certain = likely.filter(
@@ -138,16 +141,16 @@ export function nextSteps(facts: GuideFacts): Step[] {
   );
   // What was seen is repaired; what only follows from figures and codes is confirmed by its quickest look first.
   for (const { id } of certain.filter((one) => facts.seen.has(one.id) || facts.open.includes(one.id)))
-    steps.push({ do: 'repair', id, why: `${sentence(id)}: it was seen, so put it right` });
+    steps.push({ do: 'repair', id, why: `${sentence(id)}: it was seen, so repair it` });
   for (const id of facts.open)
     if (!steps.some((step) => step.id === id))
-      steps.push({ do: 'repair', id, why: `${sentence(id)}: said to be there and not put right yet` });
+      steps.push({ do: 'repair', id, why: `${sentence(id)}: reported and not repaired yet` });
   for (const { id } of certain.filter((one) => !facts.seen.has(one.id) && !facts.open.includes(one.id))) {
     const look = lookFor(id, checks);
     steps.push(
       look
         ? asCheck(look, `${sentence(id)}: nearly certain, so confirm it`)
-        : { do: 'repair', id, why: `${sentence(id)}: nearly certain, so put it right` },
+        : { do: 'repair', id, why: `${sentence(id)}: nearly certain, so repair it` },
     );
   }
   const cracked = likely.find(({ id }) => id === 'filter-cracked');
@@ -159,7 +162,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
     !facts.seen.has('filter-cracked')
   )
     steps.push(
-      asCheck(look, `${sentence('filter-cracked')}: nearly certain, so see it before it is exchanged`),
+      asCheck(look, `${sentence('filter-cracked')}: nearly certain, so look at it before replacing it`),
     );
   const reset = (which: (id: string) => boolean): void => {
     for (const { id, why } of facts.resets)
@@ -175,18 +178,18 @@ export function nextSteps(facts: GuideFacts): Step[] {
             do: 'prove',
             id: 'after',
             ...minutesFor('after'),
-            why: 'The pressure arrives now: what the filter is was not read yet',
+            why: 'The sensor path is repaired: read the filter again',
           });
         reset((one) => !OF_THE_REPAIR.has(one));
       }
-      steps.push({ do: 'prove', id, ...minutesFor(id), why: 'What was done has to be shown' });
+      steps.push({ do: 'prove', id, ...minutesFor(id), why: 'The work has to be proved' });
     }
   };
   // Once it is treated and nothing speaks against it, it is proved: other looks come after.
   if (facts.stage === 'treated' && !facts.notCured) prove();
   const warmUp = (): void => {
     if (known.warm === false)
-      steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine tells little of the filter' });
+      steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine says little about the filter' });
   };
   // What a person chose is done before other looks.
   if (facts.stage === 'before' && facts.chosen !== undefined)
@@ -203,7 +206,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
   const point = (): void => {
     if (pointed && suspect && !steps.some(({ id }) => id === pointed.check))
       steps.push(
-        asCheck(pointed, `${sentence(suspect.id)}: the likeliest of what can be repaired, so look there`),
+        asCheck(pointed, `${sentence(suspect.id)}: the most likely repairable cause, so look there`),
       );
   };
   if (
@@ -222,25 +225,25 @@ export function nextSteps(facts: GuideFacts): Step[] {
       asCheck(
         settle[0],
         100 * pathLies > limits.settlePathPercent
-          ? 'The pressure shown may not be that of the filter: settle that first'
-          : 'Before the filter is treated by this pressure, see that it is right',
+          ? 'The pressure shown may not come from the filter: settle that first'
+          : 'Verify this pressure before treating the filter',
       ),
     );
   point();
   if (!known.pressure && noRevs === undefined)
-    steps.push({ do: 'read', minutes: 8, why: 'The pressure says what the filter is' });
+    steps.push({ do: 'read', minutes: 8, why: 'The pressure shows what state the filter is in' });
   if (!known.scan) steps.push({ do: 'scan', minutes: 5, why: 'The codes say where to look' });
   for (const one of worth)
-    if (!steps.some(({ id }) => id === one.check)) steps.push(asCheck(one, 'It changes what would be done'));
+    if (!steps.some(({ id }) => id === one.check)) steps.push(asCheck(one, 'It would change what to do'));
   if (facts.stage === 'treated') {
     if (facts.notCured) prove();
   } else if (toTreat && facts.chosen === undefined)
-    steps.push({ do: 'treat', id: treatment, why: 'What is known decides it' });
+    steps.push({ do: 'treat', id: treatment, why: 'The evidence decides it' });
   if (steps.length === 0)
     steps.push(
       facts.stage === 'before' && treatment === 'nothing'
-        ? { do: 'hand-over', why: 'The filter is sound and nothing else stands out' }
-        : { do: 'ask', why: 'What was seen and done before would tell more' },
+        ? { do: 'hand-over', why: 'The filter is sound; nothing else stands out' }
+        : { do: 'ask', why: 'Asking what was seen and done before would help more' },
     );
   return steps;
 }

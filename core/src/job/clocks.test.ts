@@ -18,7 +18,7 @@ const outcomes = (...entries: Parameters<typeof clocksOf>[0][number][]): (string
 describe('a wait of a job', () => {
   it('runs from its entry on, by the time at which that happened, until somebody ends it', () => {
     const [clock] = clocksOf([madeEntry(1, dwell, 5)]);
-    expect(clock).toMatchObject({ clock: 'dwell', what: 'One fill', next: 'flush and read' });
+    expect(clock).toMatchObject({ clock: 'dwell', what: 'One fill', next: 'flush, then read' });
     expect((clock?.endMs ?? 0) - (clock?.startMs ?? 0)).toBe(30 * 60_000);
     expect(clock).not.toHaveProperty('endedMs');
     expect(outcomes(madeEntry(1, dwell, 5))).toEqual([undefined]);
@@ -32,7 +32,7 @@ describe('a wait of a job', () => {
       'Dwell, One fill: cut short after 12 of 30 min (rain)',
     ]);
     expect(outcomes(madeEntry(1, cooling, 0), madeEntry(2, ended(1), 55))).toEqual([
-      'Cooling down, the filter: stood 55 min, 35 min longer than meant',
+      'Cooling down, the filter: stood 55 min, 35 min longer than planned',
     ]);
   });
 

@@ -23,8 +23,8 @@ export const CLOCK_LABELS: Readonly<Record<ClockKind, string>> = {
   drying: 'Drying',
   cooling: 'Cooling down',
   'warm-up': 'Warm-up',
-  steam: 'Steaming out',
-  site: 'On the way to another site',
+  steam: 'Boiling off',
+  site: 'At another site',
 };
 
 const MINUTE_MS = 60_000;
@@ -54,7 +54,7 @@ export function clocksOf(entries: readonly Entry[]): JobClock[] {
           entryId: entry.id,
           clock: 'dwell',
           what: body.what,
-          next: 'flush and read',
+          next: 'flush, then read',
           startMs,
           endMs: startMs + body.dwellMin * MINUTE_MS,
         },
@@ -109,7 +109,7 @@ export function clockOutcome(
   const words = {
     'on-time': `took its ${minutes(meant)} min`,
     short: `cut short after ${minutes(was)} of ${minutes(meant)} min`,
-    late: `stood ${minutes(was)} min, ${minutes(off)} min longer than meant`,
+    late: `stood ${minutes(was)} min, ${minutes(off)} min longer than planned`,
   }[state];
   return { state, text: `${CLOCK_LABELS[clock]}, ${what}: ${words}${why ? ` (${why})` : ''}` };
 }

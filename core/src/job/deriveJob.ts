@@ -97,10 +97,10 @@ export interface DerivedJob {
 
 const repairHeadline = (verdict: JobVerdict): string =>
   verdict === 'proved'
-    ? 'Proved: what was repaired is shown good'
+    ? 'Proved: the repair passed its check'
     : verdict === 'not-proved'
-      ? 'Not proved: the check of the repair is not good'
-      : 'Repaired: its check, a drive or a scan is still to come';
+      ? 'Not proved: the repair failed its check'
+      : 'Repaired: check, drive or scan outstanding';
 
 const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
 
@@ -112,29 +112,30 @@ function headlineOf(
   has: { before: boolean; after: boolean },
 ): string {
   const removed = comparison?.removedPercent;
-  if (proof?.newFilter && verdict === 'proved') return 'Proved: the new filter reads good';
-  if (proof?.newFilter && verdict === 'equal-flow') return 'The new filter reads good';
-  if (proof?.falseAlarm && verdict === 'proved') return 'Proved: it was not the filter, which reads good';
-  if (proof?.falseAlarm && verdict === 'equal-flow') return 'It was not the filter: read right, it is good';
+  if (proof?.newFilter && verdict === 'proved') return 'Proved: the new filter is within limits';
+  if (proof?.newFilter && verdict === 'equal-flow') return 'The new filter is within limits';
+  if (proof?.falseAlarm && verdict === 'proved') return 'Proved: not the filter; it is within limits';
+  if (proof?.falseAlarm && verdict === 'equal-flow')
+    return 'Not the filter: correctly read, it is within limits';
   switch (verdict) {
     case 'proved':
-      return removed ? `Proved: at equal flow the pressure drop fell by ${percent(removed.value)}` : 'Proved';
+      return removed ? `Proved: pressure drop at equal flow down ${percent(removed.value)}` : 'Proved';
     case 'equal-flow':
-      return `At equal flow the pressure drop fell by ${percent(removed?.value ?? 0)}`;
+      return `Pressure drop at equal flow down ${percent(removed?.value ?? 0)}`;
     case 'better':
-      return `Better, not there: the pressure drop fell by ${percent(removed?.value ?? 0)}`;
+      return `Improved, not within limits: pressure drop down ${percent(removed?.value ?? 0)}`;
     case 'worse':
-      return `Worse: at equal flow the pressure drop rose by ${percent(removed?.value ?? 0)}`;
+      return `Worse: pressure drop at equal flow up ${percent(removed?.value ?? 0)}`;
     case 'not-proved':
-      return proof?.nothingToRemove ? 'Nothing to remove: the filter read good before' : 'Not proved';
+      return proof?.nothingToRemove ? 'Nothing to remove: the filter was within limits before' : 'Not proved';
     case 'reopened':
-      return contradiction ? `Opened again by job ${contradiction.number}` : 'Opened again';
+      return contradiction ? `Reopened by job ${contradiction.number}` : 'Reopened';
     case 'open':
       return !has.before
         ? 'No before reading yet'
         : has.after
           ? 'Not proved'
-          : 'Before is read; after is still to come';
+          : 'Before reading taken; after reading outstanding';
   }
 }
 

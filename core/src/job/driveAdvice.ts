@@ -47,38 +47,38 @@ export function driveAdvice({
     else if (100 * likely > from)
       to.push(`${text} (${Math.round(100 * likely)} % likely, decides over ${from} %)`);
   };
-  say(no, 'Oil comes into the exhaust: hot, it burns without end', chance('oil-in-exhaust'), {
+  say(no, 'Oil is entering the exhaust: once hot it keeps burning', chance('oil-in-exhaust'), {
     seen: evidence['inlet-oily'] === true,
   });
   const heldBack = 1 - RESTRICTIONS.reduce((free, id) => free * (1 - chance(id)), 1);
-  if (evidence['choked-high-revs'] === true) say(no, 'The gas can hardly leave: the engine chokes', heldBack);
+  if (evidence['choked-high-revs'] === true)
+    say(no, 'The exhaust is nearly closed: the engine chokes', heldBack);
   const usesOil = evidence['blue-smoke'] === true || evidence['oil-used'] === true;
   const worn = chance('turbocharger-worn');
-  if (usesOil)
-    say(no, 'A worn turbocharger that loses oil feeds it to the exhaust, and may run the engine away', worn);
+  if (usesOil) say(no, 'A worn turbo that leaks oil feeds it to the exhaust; the engine may run away', worn);
   if (derived.verdict !== 'proved') {
     say(
       limited,
       pressureRead
-        ? 'The pressure shown is not that of the filter: its load is not known'
-        : 'The ΔP sensor or its pipes are not to be believed: the load of the filter is not known',
+        ? 'The pressure shown is not the filter’s: its load is unknown'
+        : 'The ΔP sensor or its pipes cannot be trusted: the filter’s load is unknown',
       pathLies,
     );
     if (no.length === 0 && usesOil)
-      say(limited, 'Oil may come into the exhaust: look before a long drive', chance('oil-in-exhaust'), {
+      say(limited, 'Oil may be entering the exhaust: check before a long drive', chance('oil-in-exhaust'), {
         from: doubtDrivePercent,
       });
-    if (!usesOil) say(limited, 'The turbocharger is worn: no load, no high revs', worn);
-    if (overFull) limited.push('More soot than it may burn: no long pull, no load');
+    if (!usesOil) say(limited, 'The turbo is worn: no load, no high revs', worn);
+    if (overFull) limited.push('Soot above the regeneration limit: no long pulls, no load');
     else say(limited, 'The filter is full of soot', chance('soot-loaded'));
     if (evidence['power-limited'] === true) limited.push('Power is limited');
-    say(limited, 'Fuel in the oil, or its counter at zero: change it first', chance('oil-counter'), {
+    say(limited, 'Fuel in the oil, or oil life used up: change the oil first', chance('oil-counter'), {
       seen: evidence['oil-diluted'] === true,
     });
   }
   if (entriesOfKind(derived.entries, 'temporary-repair').length > 0 || derived.open.length > 0)
-    limited.push('A repair for the time being, or something that is still open');
+    limited.push('A temporary repair, or something still open');
   if (no.length > 0) return { verdict: 'no', reasons: no };
   if (limited.length > 0) return { verdict: 'limited', reasons: limited };
-  return { verdict: 'drive', reasons: ['Nothing that is known speaks against it'] };
+  return { verdict: 'drive', reasons: ['Nothing known speaks against it'] };
 }

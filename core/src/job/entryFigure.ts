@@ -6,7 +6,7 @@ import { CLOCK_LABELS } from './clocks.ts';
 export const WORK_LABELS: Record<WorkType, string> = {
   'chemical-clean': 'Chemical clean in place',
   'drive-regeneration': 'Drive regeneration',
-  'standing-regeneration': 'Standing regeneration',
+  'standing-regeneration': 'Parked regeneration',
   'off-vehicle-clean': 'Off-vehicle back-flush',
   'filter-exchanged': 'Filter exchanged',
   'pipe-cleared': 'Pipe cleared',
@@ -20,17 +20,17 @@ export const WORK_LABELS: Record<WorkType, string> = {
 export const TREATMENT_LABELS: Readonly<Record<Treatment, string>> = {
   nothing: 'Leave the filter alone',
   drive: 'Drive regeneration',
-  standing: 'Standing regeneration',
+  standing: 'Parked regeneration',
   chemical: 'Chemical clean in place',
-  'off-vehicle': 'Off-vehicle clean, flushed backwards',
-  exchange: 'Another filter',
+  'off-vehicle': 'Off-vehicle clean, back-flushed',
+  exchange: 'Replacement filter',
 };
 
 export const BURN_END_WORDS: Readonly<Record<BurnEnd, string>> = {
-  'by-itself': 'ended by itself',
+  'by-itself': 'finished by itself',
   stopped: 'stopped',
   fire: 'ended in a fire',
-  unknown: 'ended unseen',
+  unknown: 'end not seen',
 };
 
 export const FACE_WORDS: Readonly<Record<Face, string>> = {
@@ -45,11 +45,11 @@ export const FACE_WORDS: Readonly<Record<Face, string>> = {
 };
 
 export const RESET_LABELS: Readonly<Record<Reset, string>> = {
-  'adapt-delta-p': 'Zero of the ΔP sensor learned',
-  'reset-oil': 'Oil life set back',
-  'reset-soot': 'Soot counter set back',
-  'new-filter': 'Computer told of a new filter',
-  'learned-values': 'Learned values set back',
+  'adapt-delta-p': 'ΔP sensor zero learned',
+  'reset-oil': 'Oil life reset',
+  'reset-soot': 'Soot counter reset',
+  'new-filter': 'New filter registered in the ECU',
+  'learned-values': 'Learned values reset',
   'clear-codes': 'Codes cleared',
 };
 
@@ -102,17 +102,19 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
     case 'clock-started':
       return `${CLOCK_LABELS[body.clock].toLowerCase()} ${body.minutes} min`;
     case 'clock-ended':
-      return 'clock ended';
+      return 'timer ended';
     case 'made-ready':
       return `ready for: ${TREATMENT_LABELS[body.treatment].toLowerCase()}`;
     case 'burn-reading':
-      return body.egt3C === undefined ? 'read in the burn' : `${Math.round(body.egt3C)} °C before the filter`;
+      return body.egt3C === undefined
+        ? 'read during the regeneration'
+        : `${Math.round(body.egt3C)} °C before the filter`;
     case 'burn-ended':
       return `burn ${BURN_END_WORDS[body.how]}, ${Math.round(body.minutes)} min`;
     case 'part-off':
       return `off: ${body.what}`;
     case 'part-back':
-      return 'a part is on again';
+      return 'a part refitted';
     case 'fastener-signed':
       return `fastener ${body.number}: ${body.torqueNm} N·m`;
     case 'part-broke':
@@ -133,7 +135,7 @@ export function entryFigure(entry: Pick<Entry, 'body'>): string {
     case 'choice-made':
       return 'customer’s choice';
     case 'family-note':
-      return 'noted for the family';
+      return 'noted for the engine family';
     case 'follow-up':
       return `to do: ${body.what}`;
     case 'follow-up-done':

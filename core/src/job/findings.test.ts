@@ -88,12 +88,12 @@ describe('a filter that was blamed for its pipe', () => {
     const story = [complaint, before, holds, cleared, after];
     expect(derive(...story)).toMatchObject({
       verdict: 'equal-flow',
-      headline: 'It was not the filter: read right, it is good',
+      headline: 'Not the filter: correctly read, it is within limits',
     });
     expect(derive(...story, drive, noCodes).evidence.find(({ id }) => id === 'response')?.state).toBe('open');
     expect(derive(...story, open, ...PROVEN_PATH, drive, noCodes)).toMatchObject({
       verdict: 'proved',
-      headline: 'Proved: it was not the filter, which reads good',
+      headline: 'Proved: not the filter; it is within limits',
     });
   });
 
@@ -231,7 +231,7 @@ describe('the intake', () => {
     const vehicle = { model: 'Tarn van', family: 'Tarn 2.0', displacementL: 2 };
     expect(identityMismatch({ vehicle: 'Tarn 2.0 TX', displacementL: 1.968 }, vehicle)).toBeUndefined();
     expect(identityMismatch({ vehicle: 'Tarn 2.2', displacementL: 2.2 }, vehicle)).toMatch(/2\.2 L/);
-    expect(identityMismatch({ vehicle: 'Corrin estate' }, vehicle)).toMatch(/check what was chosen/);
+    expect(identityMismatch({ vehicle: 'Corrin estate' }, vehicle)).toMatch(/check the selection/);
   });
 });
 

@@ -60,13 +60,9 @@ describe('follow-ups', () => {
   });
 
   it.each([
-    [
-      'it was signed off before it was proved',
-      [...cleaned, { kind: 'sign-off' }],
-      /before the cure was proved/,
-    ],
-    ['a cause was found and left', [...proved, cause('confirmed')], /not put right/],
-    ['a repair holds for now', [...proved, temporary], /for now only/],
+    ['it was signed off before it was proved', [...cleaned, { kind: 'sign-off' }], /before it was proved/],
+    ['a cause was found and left', [...proved, cause('confirmed')], /not repaired/],
+    ['a repair holds for now', [...proved, temporary], /temporary/],
   ] as const)('want it read again after some distance where %s', (_why, bodies, why) => {
     const recheck = of(bodies).find(({ kind }) => kind === 'recheck');
     expect(recheck?.dueKm).toBe(142_300 + DEFAULT_LIMITS.recheckAfterKm);
@@ -98,7 +94,11 @@ describe('follow-ups', () => {
         why: 'Hose clamped',
         due: '2026-05-20',
       },
-      { key: `choice:${madeId(2)}`, kind: 'choice', what: 'Ask for the choice: Clean or exchange?' },
+      {
+        key: `choice:${madeId(2)}`,
+        kind: 'choice',
+        what: 'Ask for the customer’s choice: Clean or exchange?',
+      },
     ]);
     expect(of([temporary, offer, { kind: 'settled', entry: madeId(1), how: 'Fitted' }])).toHaveLength(1);
   });

@@ -16,10 +16,10 @@ function whyRecheck({ entries, after, verdict, causes, open, signedOff }: Derive
   const worked = entriesOfKind(entries, 'work').some(({ body }) => FILTER_WORK.has(body.work));
   if (!worked || !after) return undefined;
   if (causes.some((said) => wasFound(said) && said.state !== 'put-right'))
-    return 'A cause was found and not put right: it fills again.';
-  if (open.some(({ kind }) => kind !== 'choice')) return 'A repair holds for now only.';
+    return 'A cause was found and not repaired: the filter will fill again.';
+  if (open.some(({ kind }) => kind !== 'choice')) return 'A repair is temporary.';
   // While a job is open it goes on to prove itself.
-  return verdict === 'proved' || !signedOff ? undefined : 'It was handed over before the cure was proved.';
+  return verdict === 'proved' || !signedOff ? undefined : 'Handed over before it was proved.';
 }
 
 /**
@@ -35,11 +35,11 @@ export function followUpsOf(
   const ends = new Map(entriesOfKind(entries, 'follow-up-done').map((entry) => [entry.body.task, entry]));
   const matters = derived.open.map(({ kind, entry, text, waitsFor, due }): FollowUp =>
     kind === 'choice'
-      ? { key: `choice:${idOf(entry)}`, kind: 'choice', what: `Ask for the choice: ${text}` }
+      ? { key: `choice:${idOf(entry)}`, kind: 'choice', what: `Ask for the customer’s choice: ${text}` }
       : {
           key: `part:${idOf(entry)}`,
           kind: 'part',
-          what: waitsFor ? `Fit ${waitsFor}` : 'Make the repair a lasting one',
+          what: waitsFor ? `Fit ${waitsFor}` : 'Make the repair permanent',
           why: text,
           ...(due === undefined ? {} : { due }),
         },

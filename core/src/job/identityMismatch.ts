@@ -20,10 +20,10 @@ export function identityMismatch(
     vehicle.displacementL !== undefined &&
     Math.abs(tool.displacementL - vehicle.displacementL) > SAME_SIZE_L
   )
-    return `It shows ${tool.displacementL} L, the vehicle has ${vehicle.displacementL} L: its channels and limits may be those of another engine.`;
+    return `It shows ${tool.displacementL} L, the vehicle has ${vehicle.displacementL} L: channels and limits may belong to another engine.`;
   const known = new Set([...wordsOf(vehicle.model), ...wordsOf(vehicle.family)]);
   const seen = wordsOf(tool.vehicle);
   if (seen.length > 0 && known.size > 0 && !seen.some((word) => known.has(word)))
-    return `It shows “${tool.vehicle}”, the vehicle is ${vehicle.model} (${vehicle.family}): check what was chosen in the tool before its values are believed.`;
+    return `It shows “${tool.vehicle}”, the vehicle is ${vehicle.model} (${vehicle.family}): check the selection in the tool before trusting its values.`;
   return undefined;
 }

@@ -312,7 +312,7 @@ function uselessFor(
     return {
       id: 'cause-open',
       cause: 'filter-cracked',
-      text: 'A cracked filter cannot be cleaned or burnt whole',
+      text: 'A cracked filter cannot be repaired by cleaning or regenerating',
     };
   // One that is only due for a regeneration is burnt free; it needs no clean.
   const full = treatment === 'drive' || treatment === 'standing' ? soot : chance('soot-loaded');
@@ -321,7 +321,7 @@ function uselessFor(
   if (100 * Math.max(inIt, treatment === 'exchange' ? cracked : 0) >= least) return undefined;
   return {
     id: 'nothing-in-it',
-    text: `Something to take out of it is only ${Math.round(100 * inIt)} % likely, and has to be at least ${least} %`,
+    text: `Only ${Math.round(100 * inIt)} % likely that there is something to remove; at least ${least} %`,
   };
 }
 
@@ -348,21 +348,20 @@ function notJudged(
   warm: boolean | undefined,
   { pathDoubtPercent, coldEngineC }: Limits,
 ): Interlock {
-  if (!pressureRead)
-    return { id: 'no-reading', text: 'No ΔP is read yet: what the filter holds is not known' };
+  if (!pressureRead) return { id: 'no-reading', text: 'No ΔP read yet: the filter’s load is unknown' };
   if (warm === false)
     return {
       id: 'no-reading',
-      text: `It was read under ${coldEngineC} °C of coolant: warm it up and read again before the filter is treated`,
+      text: `Read below ${coldEngineC} °C coolant: warm up and read again before treating the filter`,
     };
   if (100 * pathLies < pathDoubtPercent)
     return {
       id: 'pressure-unproven',
-      text: `With ${Math.round(100 * notTheFilter)} % the filter is cracked or its pressure does not arrive: look at pipes, sensor and outlet first`,
+      text: `With ${Math.round(100 * notTheFilter)} % likely the filter is cracked or its pressure does not reach the sensor: check pipes, sensor and outlet first`,
     };
   return {
     id: 'pressure-unproven',
-    text: `The pressure shown is that of the filter with ${Math.round(100 * (1 - pathLies))} % only: look at sensor and pipes first`,
+    text: `Only ${Math.round(100 * (1 - pathLies))} % likely that the pressure shown is the filter’s: check sensor and pipes first`,
   };
 }
 
@@ -373,7 +372,7 @@ const withCounter = (resets: readonly ResetStep[], leftHigh: boolean, readMs: nu
       ? {
           ...step,
           need: 'due',
-          why: 'It was cleaned before and the computer was not told: the pressure shows no soot.',
+          why: 'It was cleaned before without a reset: the pressure shows no soot.',
           held: [],
         }
       : step,

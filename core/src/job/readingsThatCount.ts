@@ -56,13 +56,13 @@ function pathChangedBetween(
 
 /** What a cause of the way that was put right says of the reading before. */
 const PUT_RIGHT_WORDS: Readonly<Record<string, string>> = {
-  'dp-sensor-failed': 'the ΔP sensor was put right',
-  'dp-sensor-wrong': 'the ΔP sensor was put right',
-  'high-pipe-blocked': 'its high pipe was put right',
-  'low-pipe-blocked': 'its low pipe was put right',
-  'dp-hose-off': 'its hoses were put right',
-  'dp-hoses-crossed': 'its hoses were put right',
-  'sensor-wiring': 'its wiring was put right',
+  'dp-sensor-failed': 'the ΔP sensor was repaired',
+  'dp-sensor-wrong': 'the ΔP sensor was repaired',
+  'high-pipe-blocked': 'its high pipe was repaired',
+  'low-pipe-blocked': 'its low pipe was repaired',
+  'dp-hose-off': 'its hoses were repaired',
+  'dp-hoses-crossed': 'its hoses were repaired',
+  'sensor-wiring': 'its wiring was repaired',
 };
 
 /** A cause of the way of the pressure that was put right between two readings: the first was read through it. */
@@ -101,7 +101,7 @@ export function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount 
     chosen &&
     happenedAt(loose) > happenedAt(chosen) &&
     happenedAt(loose) < (changing[0] ? happenedAt(changing[0]) : Number.POSITIVE_INFINITY)
-      ? 'its hoses were put right'
+      ? 'its hoses were repaired'
       : undefined;
   const pathChanged =
     pathChangedBetween(works, chosen, after) ?? wrongBefore ?? putRightBetween(entries, chosen, after);

@@ -12,11 +12,11 @@ export const toShowOf = (id: string | undefined): ToShow | undefined =>
   id !== undefined && Object.hasOwn(TO_SHOW, id) ? TO_SHOW[id as EvidenceId] : undefined;
 
 const RESET_TITLES: Readonly<Record<Reset, string>> = {
-  'adapt-delta-p': 'Learn the zero of the ΔP sensor',
-  'reset-oil': 'Set the oil life back',
-  'reset-soot': 'Set the soot counter back',
-  'new-filter': 'Tell the computer of the new filter',
-  'learned-values': 'Set learned values back',
+  'adapt-delta-p': 'Learn the ΔP sensor zero',
+  'reset-oil': 'Reset the oil life',
+  'reset-soot': 'Reset the soot counter',
+  'new-filter': 'Register the new filter in the ECU',
+  'learned-values': 'Reset learned values',
   'clear-codes': 'Clear the codes',
 };
 

@@ -23,13 +23,13 @@ export const TO_SHOW: Readonly<Record<EvidenceId, ToShow>> = {
     stage: 'prove',
   },
   'equal-flow': {
-    title: 'Look at why it is not proved',
-    why: 'The reasons stand beside the verdict.',
+    title: 'Find out why it is not proved',
+    why: 'The reasons are listed with the verdict.',
     stage: 'prove',
   },
   sensor: {
     title: 'Prove the ΔP sensor',
-    why: 'Pump ladder or a known-good one: a sensor that lies looks like a cure.',
+    why: 'Pump test or a known-good sensor: a faulty sensor can make a failed clean look successful.',
     stage: 'checks',
   },
   hoses: {
@@ -40,34 +40,34 @@ export const TO_SHOW: Readonly<Record<EvidenceId, ToShow>> = {
   },
   response: {
     title: 'Check sensor and pipes again',
-    why: 'Does the value come back at once, does the pipe let go?',
+    why: 'Does the value return at once, does the pipe vent?',
     check: 'pipe-response',
     stage: 'checks',
   },
   repair: {
     title: 'Check what was repaired',
-    why: 'The check that found it, made again: good now?',
+    why: 'Repeat the check that found it: good now?',
     stage: 'checks',
   },
   egt: {
-    title: 'See whether the exhaust gets hot',
+    title: 'Check that the exhaust gets hot',
     why: 'The temperature before the filter in the hold, or the hottest on the drive.',
     stage: 'prove',
   },
   soot: {
     title: 'Watch the soot counter on the drive',
-    why: 'When you set out and when you are back: it falls, or stays low.',
+    why: 'Note it before and after the drive: it should fall or stay low.',
     stage: 'prove',
   },
   drive: {
     title: 'Drive it',
-    why: 'A light that is off is no proof; soot and codes show on the road.',
+    why: 'A lamp that is off proves nothing; soot and codes show on the road.',
     stage: 'prove',
   },
   'no-codes': {
     title: 'Scan again after the drive',
-    why: 'Codes made by unplugging parts are cleared first.',
+    why: 'Clear codes caused by unplugging first.',
     stage: 'prove',
   },
-  'power-limit': { title: 'See whether full power is back', why: 'On the drive.', stage: 'prove' },
+  'power-limit': { title: 'Check for full power', why: 'On the drive.', stage: 'prove' },
 };

@@ -15,6 +15,6 @@ export function verdictLine({ comparison, confidence, evidence, verdict }: Deriv
     ...(comparison ? [`from ${comparison.before.readings} and ${comparison.after.readings} readings`] : []),
     ...(comparison?.equalFlow ? [`at ${Math.round(comparison.equalFlow.flowM3PerH)} m³/h`] : []),
     ...(confidence ? [`confidence ${confidence.level}, ${chanceText(confidence.percent)}`] : []),
-    ...(verdict === 'equal-flow' || (byRepair && open > 0) ? [`${open} still to show`] : []),
+    ...(verdict === 'equal-flow' || (byRepair && open > 0) ? [`${open} outstanding`] : []),
   ].join(' · ');
 }

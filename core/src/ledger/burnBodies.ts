@@ -54,8 +54,8 @@ export const burnEndedBodySchema = z.object({
   why: freeText('The reason', 600).optional(),
   source: z.enum(['live', 'hand']),
   minutes: figure('Length of the burn', 0, 600, 'min'),
-  peakInletC: figure('Hottest before the filter', -60, 1300, '°C').optional(),
-  peakOutletC: figure('Hottest behind the filter', -60, 1300, '°C').optional(),
+  peakInletC: figure('Highest before the filter', -60, 1300, '°C').optional(),
+  peakOutletC: figure('Highest after the filter', -60, 1300, '°C').optional(),
   /** By the burn model from what was read. */
   peakBedC: figure('Hottest bed', -60, 3000, '°C').optional(),
   sootBeforeG: figure('Soot before', 0, 1000, 'g').optional(),

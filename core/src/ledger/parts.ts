@@ -40,7 +40,7 @@ export const PART_LABELS: Readonly<Record<PartId, string>> = {
   'high-pipe': 'High pipe',
   'low-pipe': 'Low pipe',
   'back-pressure-sensor': 'Back-pressure sensor',
-  egt1: 'EGT 1, before turbine',
+  egt1: 'EGT 1, before turbo',
   egt2: 'EGT 2, before catalyst',
   egt3: 'EGT 3, before filter',
   egt4: 'EGT 4, after filter',

@@ -58,8 +58,8 @@ export const readingSampleSchema = steadySampleSchema
   .extend({
     kind: z.enum(READING_KINDS),
     dpMbar: steadySampleSchema.shape.dpMbar.optional(),
-    /** Before the turbine. A dead sensor shows several bar: that is a finding, and no slip of the pen. */
-    backPressureMbar: number('Pressure before the turbine', 0, 10_000, 'mbar absolute').optional(),
+    /** Before the turbo. A dead sensor shows several bar: that is a finding, and no slip of the pen. */
+    backPressureMbar: number('Pressure before the turbo', 0, 10_000, 'mbar absolute').optional(),
   })
   .refine(
     ({ kind: _kind, rpm: _rpm, ...read }) => Object.values(read).some((value) => value !== undefined),

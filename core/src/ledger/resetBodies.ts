@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { freeText } from '../text/index.ts';
 
-/** What can be set back or learned anew in an engine computer, in the order in which it is done. */
+/** What can be set back or learned anew in an ECU, in the order in which it is done. */
 export const RESETS = [
   'adapt-delta-p',
   'reset-oil',

@@ -36,7 +36,7 @@ export const clockStartedBodySchema = z.object({
   kind: z.literal('clock-started'),
   clock: z.enum(CLOCKS),
   minutes: minutesSchema,
-  what: requiredText('What waits', 200),
+  what: requiredText('What for', 200),
   /** What comes when it rings. */
   next: freeText('What comes next', 200).optional(),
 });

@@ -3,7 +3,7 @@ import type { LimitDefinition } from './limitDefinition.ts';
 /** What must hold before anything is judged, and what is assumed where nothing was read. */
 export const ASSUMPTIONS = {
   coolantRegenMinC: {
-    label: 'Coolant at its plateau, holds regeneration off below',
+    label: 'Coolant plateau that inhibits regeneration, below',
     unit: '°C',
     value: 65,
     low: 30,
@@ -111,7 +111,7 @@ export const ASSUMPTIONS = {
     high: 10,
     group: 'assumption',
     reason:
-      'The same air meter: its own error is in both and falls out. Drift, pulsation, recirculation and the warmth of the bed are not.',
+      'The same MAF sensor: its own error is in both and falls out. Drift, pulsation, recirculation and the warmth of the bed are not.',
   },
   handSpreadPercent: {
     label: 'Doubt of a figure read by eye, ±',

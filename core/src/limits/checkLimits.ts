@@ -3,7 +3,7 @@ import type { LimitDefinition } from './limitDefinition.ts';
 /** What the guided checks with meter, pump and gauge are judged by. */
 export const CHECK_LIMITS = {
   ladderZeroMbar: {
-    label: 'Pump ladder: zero of the ΔP sensor, off beyond ±',
+    label: 'Pump test: zero of the ΔP sensor, off beyond ±',
     unit: 'mbar',
     value: 20,
     low: 1,
@@ -12,7 +12,7 @@ export const CHECK_LIMITS = {
     reason: 'Common specification of a differential sensor at rest: ±2 kPa.',
   },
   ladderPercent: {
-    label: 'Pump ladder: off beyond ±, of full scale',
+    label: 'Pump test: off beyond ±, of full scale',
     unit: '%',
     value: 3.5,
     low: 0.5,
@@ -21,7 +21,7 @@ export const CHECK_LIMITS = {
     reason: 'Common specification of a differential sensor above its zero.',
   },
   ladderHysteresisPercent: {
-    label: 'Pump ladder: up and down differ beyond, of full scale',
+    label: 'Pump test: up and down differ beyond, of full scale',
     unit: '%',
     value: 2,
     low: 0.2,
@@ -148,7 +148,7 @@ export const CHECK_LIMITS = {
     reason: 'Classes of the sensors, the meter and its leads together; tighter than a wrong one ever is.',
   },
   deadBackPressureMbar: {
-    label: 'Pressure before the turbine at rest that only a dead sensor shows, above',
+    label: 'Pressure before the turbo at rest that only a dead sensor shows, above',
     unit: 'mbar',
     value: 2500,
     low: 1200,
@@ -167,14 +167,14 @@ export const CHECK_LIMITS = {
       'In a standing hold a clear line shows some 30–50 mbar, a hot one of a large engine up to 80. Under load on the road 200–300 are usual: raise it where the gauge is read there.',
   },
   gaugeTurbineIdleMbar: {
-    label: 'Gauge before the turbine at warm idle, high above',
+    label: 'Gauge before the turbo at warm idle, high above',
     unit: 'mbar',
     value: 175,
     low: 50,
     high: 600,
     group: 'check',
     reason:
-      'At idle without load little stands before the turbine. Over 150–200 the gas is held back somewhere behind it.',
+      'At idle without load little stands before the turbo. Over 150–200 the gas is held back somewhere behind it.',
   },
   gaugeSnapMbar: {
     label: 'Gauge before the filter in a snap, high above',
@@ -196,7 +196,7 @@ export const CHECK_LIMITS = {
     reason: 'Of less the two sensors may differ by themselves.',
   },
   comparisonBlindPercent: {
-    label: 'Running comparison: before the turbine it rises by at least this share of the manifold’s rise',
+    label: 'Running comparison: before the turbo it rises by at least this share of the manifold’s rise',
     unit: '%',
     value: 35,
     low: 5,
@@ -276,7 +276,7 @@ export const CHECK_LIMITS = {
     low: 0,
     high: 20,
     group: 'check',
-    reason: 'Some engine computers hold regeneration off when it has run out.',
+    reason: 'Some ECUs hold regeneration off when it has run out.',
   },
   glowPlugOhm: {
     label: 'Glow plug, dead above',
@@ -297,7 +297,7 @@ export const CHECK_LIMITS = {
     reason: 'Battery voltage less what the lead loses; far below it the relay does not switch.',
   },
   oilLevelHigh: {
-    label: 'Oil on the stick, above full beyond',
+    label: 'Oil on the dipstick, above full beyond',
     unit: 'of min to max',
     value: 1.05,
     low: 1,
@@ -324,7 +324,7 @@ export const CHECK_LIMITS = {
     reason: 'A sweep from stop to stop covers most of the scale; hanging vanes cover some of it.',
   },
   egrShutPercent: {
-    label: 'Recirculation valve commanded shut, open above',
+    label: 'EGR valve commanded shut, open above',
     unit: '%',
     value: 10,
     low: 2,
@@ -334,7 +334,7 @@ export const CHECK_LIMITS = {
       'A sound valve rests within a few per cent of its learned stop; open further, its gas takes the place of air and looks like a leak.',
   },
   egrOpenPercent: {
-    label: 'Recirculation valve commanded open, stuck below',
+    label: 'EGR valve commanded open, stuck below',
     unit: '%',
     value: 60,
     low: 20,
@@ -359,7 +359,7 @@ export const CHECK_LIMITS = {
     low: 2,
     high: 40,
     group: 'check',
-    reason: 'An eighth: under it many engine computers do not start one.',
+    reason: 'An eighth: under it many ECUs do not start one.',
   },
   counterLeastGPer100KmL: {
     label: 'Soot counter: least that an engine makes on 100 km for each litre of its size',
@@ -380,7 +380,7 @@ export const CHECK_LIMITS = {
     reason: 'Mixed use lies at 35–50; town and short trips at half of it.',
   },
   injectorTrimPercent: {
-    label: 'Injector: quantity or leak-off against the middle of all, off beyond',
+    label: 'Injector: quantity or leak-off against the median of all, off beyond',
     unit: '%',
     value: 20,
     low: 5,

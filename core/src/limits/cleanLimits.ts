@@ -111,7 +111,7 @@ export const CLEAN_LIMITS = {
     'Penetrating fluid, soak, flared spanner, refit with paste.',
   ),
   beforeTurbineMinutes: access(
-    'In by the pipe before the turbine',
+    'In by the pipe before the turbo',
     'min',
     40,
     240,
@@ -147,7 +147,7 @@ export const CLEAN_LIMITS = {
     'Costs more than the job.',
   ),
   turbineHarmPercent: access(
-    'Fluid before the turbine does harm',
+    'Fluid before the turbo does harm',
     '%',
     3,
     100,

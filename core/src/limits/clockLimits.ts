@@ -39,11 +39,11 @@ export const CLOCK_LIMITS = {
   clockBurnCoolingMin: usual(
     'Flow kept up after a burn',
     8,
-    'The bed goes from 600 °C to where soot burns no more; the model or the sensor behind it tells better.',
+    'The bed goes from 600 °C to where soot burns no more; the model or the sensor after it tells better.',
   ),
   clockWarmUpMin: usual('Warm-up', 15, 'Coolant warm and the pressure standing.'),
-  clockSteamMin: usual('Steaming out', 10, 'Steam and smoke after a wet clean.'),
-  clockSiteMin: usual('On the way to another site', 30, 'To where smoke is no nuisance.'),
+  clockSteamMin: usual('Boiling off', 10, 'Steam and smoke after a wet clean.'),
+  clockSiteMin: usual('At another site', 30, 'To where smoke is no nuisance.'),
   clockLateMin: apart('A wait counts as late beyond', 3, 'It takes a while to get to the vehicle.'),
   clockShortMin: apart(
     'A wait counts as cut short by more than',

@@ -39,7 +39,7 @@ export const OUTLOOK_LIMITS = {
     reason: 'Season, use, a fault that came and went. What the workshop reads takes its place.',
   },
   growthWithCauseFactor: {
-    label: 'A cause that is not put right makes it grow faster, in the middle by',
+    label: 'An unrepaired cause speeds up loading by, typically',
     unit: '×',
     value: 3,
     low: 1,

@@ -109,7 +109,7 @@ export const RUN_LIMITS = {
     high: 120,
     group: 'run',
     reason:
-      'Heating and twenty minutes do; longer only heats the vehicle. Rather a second run, after a look.',
+      'Heating and twenty minutes do; longer only heats the vehicle. Stop, inspect, then run again if needed.',
   },
   cooledBedC: {
     label: 'Flow may be let go when the bed is down to',

@@ -185,7 +185,7 @@ export const SENSOR_LIMITS = {
     reason: 'In a steady hold without regeneration gas only loses heat along the line.',
   },
   mafToSpeedDensityLow: {
-    label: 'Air meter against speed–density, low below',
+    label: 'MAF sensor against speed–density, low below',
     unit: 'ratio',
     value: 0.7,
     low: 0.1,
@@ -194,12 +194,12 @@ export const SENSOR_LIMITS = {
     reason: 'Recirculation and breathing explain up to some 25 %; more is air that passes the meter by.',
   },
   mafToSpeedDensityHigh: {
-    label: 'Air meter against speed–density, high above',
+    label: 'MAF sensor against speed–density, high above',
     unit: 'ratio',
     value: 1.3,
     low: 1,
     high: 5,
     group: 'sensor',
-    reason: 'More air metered than the engine can take in at this manifold pressure: lost after the meter.',
+    reason: 'More MAF sensored than the engine can take in at this manifold pressure: lost after the meter.',
   },
 } as const satisfies Record<string, LimitDefinition>;

@@ -79,7 +79,7 @@ export const TREATMENT_LIMITS = {
     low: 1,
     high: 15,
     group: 'treatment',
-    reason: 'Engine computers begin one at 3–5 g/L.',
+    reason: 'ECUs begin one at 3–5 g/L.',
   },
   worthAnotherPercent: {
     label: 'Another flush is worth it if it should take off at least',
@@ -176,7 +176,7 @@ export const TREATMENT_LIMITS = {
   exchangeFilter: price('Another filter with seals', '€', 1150, 'Made-up starting value.'),
   driveMinutes: minutes('Drive regeneration', 40, 'Two people, 15–20 min at speed and the way there.'),
   standingMinutes: minutes(
-    'Standing regeneration with cool-down',
+    'Parked regeneration with cool-down',
     50,
     'Heating, holding and cooling, watched.',
   ),

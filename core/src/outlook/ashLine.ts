@@ -35,7 +35,7 @@ export function ashLine(visits: readonly Visit[], limits: Limits): AshLine {
   if (points.length < 2)
     return {
       known: false,
-      why: 'Two cleans that were read afterwards are wanted, with the distance of each.',
+      why: 'Two cleans with an after reading and their distances are needed.',
     };
   let [w, wx, wy, wxx, wxy] = [0, 0, 0, 0, 0];
   const zero = (points[0] as { km: number }).km;
@@ -50,7 +50,10 @@ export function ashLine(visits: readonly Visit[], limits: Limits): AshLine {
   }
   const determinant = w * wxx - wx * wx;
   if (determinant <= 1e-9 * w * w)
-    return { known: false, why: 'All cleans stand at the same distance: a line wants road between them.' };
+    return {
+      known: false,
+      why: 'All cleans are at the same distance: no trend without distance between them.',
+    };
   const slope = (w * wxy - wx * wy) / determinant;
   const sd = Math.sqrt(w / determinant);
   const last = points.at(-1) as { km: number };

@@ -15,7 +15,7 @@ export interface ComeBack {
 
 const DAY_MS = 86_400_000;
 
-/** Visits in the order of time. Within the distance of the limits, or within their days where the distance is not known. */
+/** Visits in the order of time. Within the distance of the limits, or within their days if the distance is unknown. */
 export function comeBacksOf(visits: readonly Visit[], limits: Limits): ComeBack[] {
   return visits.slice(1).flatMap((to, i): ComeBack[] => {
     const from = visits[i] as Visit;

@@ -93,7 +93,7 @@ const bell = (x: number, mean: number, sd: number): number => Math.exp(-0.5 * ((
 
 export const spreadOf = ({ low, high }: Interval): number => (high - low) / (2 * Z90);
 
-/** A stretch with the likelihood of what was read at its ends, for each growth. */
+/** A stretch with the likelihood of the reading at its ends, for each growth. */
 interface ReadStretch {
   readonly cause: Stretch['cause'];
   readonly length: number;

@@ -63,7 +63,7 @@ describe('the outlook of a vehicle', () => {
     expect(outlookOf([], KIND, LIMITS)).toMatchObject({ known: false });
     const outlook = outlookOf([visit(0, 50_000, undefined)], KIND, LIMITS);
     expect(outlook.known).toBe(false);
-    expect(!outlook.known && outlook.why).toMatch(/size of its filter/);
+    expect(!outlook.known && outlook.why).toMatch(/filter size/);
   });
 
   it('waits for a reading where the filter was worked on since the last one', () => {
@@ -240,7 +240,7 @@ describe('the ash line', () => {
   it('wants two cleans with road between them', () => {
     expect(ashLine([visit(0, 100_000, 4, 1.3)], LIMITS)).toMatchObject({ known: false });
     const same = ashLine([visit(0, 100_000, 4, 1.3), visit(1, 100_000, 2, 1.2)], LIMITS);
-    expect(!same.known && same.why).toMatch(/road between/);
+    expect(!same.known && same.why).toMatch(/distance between/);
   });
 
   it('rises through what the cleans left, and says where a clean is no longer enough', () => {

@@ -15,7 +15,7 @@ export type Outlook =
       readonly now: Interval;
       /** Growth on the road ahead, × on 1000 km, on average until it is due. */
       readonly growth: Interval80;
-      /** Distance from that visit at which it is due again, km; `FARTHEST_KM` stands for farther than is foreseen. */
+      /** Distance from that visit at which it is due again, km; `FARTHEST_KM` stands for beyond the forecast. */
       readonly dueKm: Interval80;
       readonly limitRatio: number;
       /** Stretches of its own that it rests on; none: on vehicles of its kind alone. */
@@ -63,12 +63,12 @@ export function outlookOf(visits: readonly Visit[], prior: GrowthPrior, limits: 
   if (from && !left)
     return {
       known: false,
-      why: `Its filter was worked on (job ${from.number}) and not read since: read it, and it is told.`,
+      why: `Its filter was worked on (job ${from.number}) and not read since: read it to get a forecast.`,
     };
   if (!from || !left)
     return {
       known: false,
-      why: 'No reading yet that tells its restriction: the size of its filter and a hold at speed are wanted.',
+      why: 'No restriction known yet: the filter size and a hold at speed are needed.',
     };
   const swing = limits.restrictionSwing;
   const now = from.filter === 'as-it-was' ? withoutSwing(left, swing) : left;

@@ -148,7 +148,7 @@ function soot(
 }
 
 const MORE_FLOW =
-  'After was read at more flow than before, and shows less all the same: what is said of it at the flow of before is at least that.';
+  'After was read at more flow than before and still shows less: the true fall is at least this.';
 
 /**
  * Without a flow in common: pressure never falls as the flow rises, so that less at more flow surely fell. At the flow of before the
@@ -303,7 +303,7 @@ export function compareReadings(before: Readings, after: Readings, context: Proo
       ...base,
       rows,
       obstacles: [
-        `The two readings have no flow in common: before up to ${Math.round(strongBefore.flow.flowM3PerH)} m³/h, after up to ${Math.round(strongAfter.flow.flowM3PerH)} m³/h. Read both at the same speeds.`,
+        `The two readings share no flow: before up to ${Math.round(strongBefore.flow.flowM3PerH)} m³/h, after up to ${Math.round(strongAfter.flow.flowM3PerH)} m³/h. Read both at the same speeds.`,
       ],
     };
   }

@@ -60,8 +60,8 @@ export function confidenceOf(
     ...(comparison.before.zeroRead && comparison.after.zeroRead
       ? []
       : ['the zero of ΔP was not read on both sides']),
-    ...(hand ? ['figures read off by eye, one each'] : []),
-    ...(restrictionAfter ? [] : ['the size of the filter is not known']),
+    ...(hand ? ['single figures read by eye'] : []),
+    ...(restrictionAfter ? [] : ['filter size unknown']),
     ...evidence.flatMap(({ state, weak }) => (state === 'shown' && weak ? [weak] : [])),
   ];
   const byFigures =

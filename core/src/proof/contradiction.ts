@@ -47,8 +47,8 @@ export function contradictionBy(
   if (stillGood) return undefined;
   const when =
     next.km === undefined
-      ? `${next.days} days later (within ${limits.comesBackWithinDays} days it takes the proof back)`
-      : `${Math.round(next.km)} km later (within ${limits.comesBackWithinKm} km it takes the proof back)`;
+      ? `${next.days} days later (within ${limits.comesBackWithinDays} days it cancels the proof)`
+      : `${Math.round(next.km)} km later (within ${limits.comesBackWithinKm} km it cancels the proof)`;
   const ratio = restrictionAfter
     ? `, ${restrictionAfter.value.toFixed(1)} × clean, good up to ${limits.restrictionGoodRatio}`
     : '';

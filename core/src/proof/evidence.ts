@@ -126,15 +126,15 @@ export function evidenceOf(facts: EvidenceFacts): Evidence[] {
       id: 'before',
       state: !before ? 'open' : beforeTooLate ? 'failed' : 'shown',
       text: beforeTooLate
-        ? 'The before reading was taken after the work: it cannot show what was there before'
+        ? 'The before reading was taken after the work: it cannot show the state before'
         : 'A before reading',
-      ...(before ? {} : { ask: 'Read before anything is done to the filter' }),
+      ...(before ? {} : { ask: 'Read before any work on the filter' }),
     },
     {
       id: 'after',
       state: after.length === 0 ? 'open' : afterTooEarly ? 'failed' : 'shown',
       text: afterTooEarly
-        ? 'The after reading is older than the last work on the filter or its sensor: read again'
+        ? 'The after reading is older than the last work on filter or sensor: read again'
         : 'An after reading',
       ...(after.length === 0 ? { ask: 'Read again at the same speeds, warm' } : {}),
     },
@@ -142,10 +142,10 @@ export function evidenceOf(facts: EvidenceFacts): Evidence[] {
       id: 'equal-flow',
       state: proof?.verdict === 'proved' ? 'shown' : proof ? 'failed' : 'open',
       text: proof?.falseAlarm
-        ? 'With sensor and pipes put right the pressure is within its limits'
+        ? 'With sensor and pipes repaired, the pressure is within limits'
         : proof?.newFilter
-          ? 'The new filter’s pressure is within its limits'
-          : 'Pressure fell at equal flow and is within its limits',
+          ? 'The new filter’s pressure is within limits'
+          : 'Pressure lower at equal flow and within limits',
     },
     ...pathEvidence({ ...facts, pathRepaired: kind === 'pressure-path' }),
     ...(egt ? [egt] : []),
@@ -177,7 +177,7 @@ function egtEvidence(
           id: 'egt',
           state: 'open',
           text: `Exhaust temperature rises past ${limit} °C`,
-          ask: 'Note the temperature before the filter in the hold, or the hottest on the drive',
+          ask: 'Note the temperature before the filter in the hold, or the highest on the drive',
         }
       : undefined;
   }
@@ -194,8 +194,8 @@ function egtEvidence(
   return {
     id: 'egt',
     state: driven ? 'failed' : 'open',
-    text: `Exhaust gets no hotter than ${read}, at least ${limit} is wanted: the engine may hold regeneration off`,
-    ...(driven ? {} : { ask: 'Note the hottest before the filter on the drive' }),
+    text: `Exhaust gets no hotter than ${read}, at least ${limit} is wanted: regeneration may be inhibited`,
+    ...(driven ? {} : { ask: 'Note the highest temperature before the filter on the drive' }),
   };
 }
 
@@ -212,14 +212,14 @@ function driveEvidence(drive: EntryOf<'drive'> | undefined, { driveLeastKm }: Li
     return {
       id: 'drive',
       state: 'open',
-      text: `A drive of ${distanceKm} km is too short to show anything (at least ${driveLeastKm} km)`,
+      text: `A drive of ${distanceKm} km is too short to prove anything (at least ${driveLeastKm} km)`,
       ask: `Drive at least ${driveLeastKm} km`,
     };
   return {
     id: 'drive',
     state: 'shown',
     text: `Drive of ${distanceKm} km${reportedBy === 'customer' ? ', reported by the customer' : ''}`,
-    ...(reportedBy === 'customer' ? { weak: 'the drive is the customer’s word' } : {}),
+    ...(reportedBy === 'customer' ? { weak: 'drive reported by the customer only' } : {}),
   };
 }
 
@@ -234,7 +234,7 @@ function codesEvidence(entries: readonly Entry[], since: number): Evidence {
       id: 'no-codes',
       state: 'open',
       text: 'No codes after the drive',
-      ask: 'Scan again after the drive; the customer may report lamps where no tool is at hand',
+      ask: 'Scan again after the drive; the customer may report lamps if no tool is at hand',
     };
   const byCustomer = scan.body.reportedBy === 'customer';
   const sorted = sortCodes(scan.body.codes);
@@ -251,8 +251,8 @@ function codesEvidence(entries: readonly Entry[], since: number): Evidence {
     state: 'shown',
     text: byCustomer
       ? 'No lamp and no message after the drive, reported by the customer'
-      : `No codes after the drive${beside === '' ? '' : `, but for ${beside}, which has nothing to do with the filter`}`,
-    ...(byCustomer ? { weak: 'lamps are the customer’s word; no scan was made' } : {}),
+      : `No codes after the drive${beside === '' ? '' : `, but for ${beside}, unrelated to the filter`}`,
+    ...(byCustomer ? { weak: 'lamps reported by the customer; no scan' } : {}),
   };
 }
 
@@ -275,5 +275,5 @@ function powerEvidence(entries: readonly Entry[], drive: EntryOf<'drive'> | unde
 export const BEYOND_THE_READINGS: readonly string[] = [
   'A drive after the work',
   'No codes after the drive',
-  'The ΔP sensor proven right, its hoses on and whole',
+  'ΔP sensor proved good, hoses fitted and intact',
 ];

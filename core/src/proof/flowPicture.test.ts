@@ -51,7 +51,7 @@ describe('the chart of flow against pressure', () => {
     const [side] =
       flowPicture(job({ ...read, samples: [...idles, ...idles, ...samples] }), facts)?.sides ?? [];
     expect(side?.misses).toHaveLength(1);
-    expect(side?.misses[0]).toMatch(/above what was read at idle/);
+    expect(side?.misses[0]).toMatch(/above the reading at idle/);
     const hold = side?.reading.samples.at(-1);
     const near = side?.curve?.points.find(({ flowM3PerH }) => flowM3PerH >= (hold?.flow.flowM3PerH ?? 0));
     expect(Math.abs((near?.dpMbar ?? 0) / (hold?.dpMbar ?? 1) - 1)).toBeLessThan(0.1);

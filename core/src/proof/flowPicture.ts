@@ -23,7 +23,7 @@ const LEAST_MISS_MBAR = 1;
 /** Speeds within this of each other are one place on the curve, rpm. */
 const ONE_PLACE_RPM = 150;
 
-/** How far a curve lies beside what was read at one place, as a share; the worst of what was read there. */
+/** How far a curve lies beside the reading at one place, as a share; the worst of what was read there. */
 interface Miss {
   readonly rpm: number;
   readonly idles: boolean;
@@ -51,8 +51,8 @@ function missesOf({ samples, points }: JudgedReading, fit: FlowFit, { lawOffPerc
     else if (Math.abs(miss.share) > Math.abs(misses[at]?.share ?? 0)) misses[at] = miss;
   }
   return misses.map(({ rpm, idles, share }) => {
-    const why = idles ? 'how much gas was recirculated is not known' : 'the points count, not the line';
-    return `The curve lies ${Math.round(100 * Math.abs(share))} % ${share > 0 ? 'above' : 'below'} what was read at ${idles ? 'idle' : `${Math.round(rpm)} rpm`}: ${why}.`;
+    const why = idles ? 'EGR flow is unknown' : 'trust the points, not the curve';
+    return `The curve is ${Math.round(100 * Math.abs(share))} % ${share > 0 ? 'above' : 'below'} the reading at ${idles ? 'idle' : `${Math.round(rpm)} rpm`}: ${why}.`;
   });
 }
 

@@ -58,11 +58,11 @@ export function pathEvidence(facts: PathFacts): Evidence[] {
   return [sensorEvidence(facts), hosesEvidence(facts, since), responseEvidence(facts, since)];
 }
 
-const SENSOR_ASK = 'Pump ladder, or a known-good sensor in its place';
+const SENSOR_ASK = 'Pump test, or a known-good sensor in its place';
 
 function sensorEvidence({ parts, entries }: PathFacts): Evidence {
   const status = parts.get('dp-sensor');
-  const text = 'The ΔP sensor is right';
+  const text = 'ΔP sensor good';
   switch (status?.state) {
     case 'sound':
     case 'replaced':
@@ -73,7 +73,7 @@ function sensorEvidence({ parts, entries }: PathFacts): Evidence {
         return {
           id: 'sensor',
           state: 'failed',
-          text: 'The ΔP sensor that is fitted is not for this vehicle',
+          text: 'The ΔP sensor fitted is not for this vehicle',
         };
       const measured =
         status.state === 'replaced' ||
@@ -83,7 +83,7 @@ function sensorEvidence({ parts, entries }: PathFacts): Evidence {
         id: 'sensor',
         state: 'shown',
         text: `${text}: ${status.state === 'replaced' ? 'a new one' : status.why || 'looked at'}`,
-        ...(!measured ? { weak: 'the ΔP sensor was not measured against a pump or a known-good one' } : {}),
+        ...(!measured ? { weak: 'ΔP sensor not compared with a pump or a known-good sensor' } : {}),
       };
     }
     case 'doubtful':
@@ -98,7 +98,7 @@ function sensorEvidence({ parts, entries }: PathFacts): Evidence {
 const PROVES_SENSOR: ReadonlySet<string> = new Set<CheckId>(['dp-ladder', 'dp-swap']);
 
 function hosesEvidence({ checks, entries }: PathFacts, since: number): Evidence {
-  const text = since === 0 ? 'Hoses of the sensor looked at' : 'Hoses on again, whole and not crossed';
+  const text = since === 0 ? 'Sensor hoses checked' : 'Hoses refitted, intact and not crossed';
   const made = checks.find(({ entry }) => entry.body.check === 'hoses');
   const counts = made && happenedAt(made.entry) >= since ? made : undefined;
   const word = entriesOfKind(entries, 'part-state').findLast(
@@ -111,16 +111,16 @@ function hosesEvidence({ checks, entries }: PathFacts, since: number): Evidence 
       return {
         id: 'hoses',
         state: 'failed',
-        text: `The hoses of the sensor are ${order === 'low' ? 'crossed' : state === 'whole' ? 'not looked at to the end' : String(state)}`,
+        text: `Sensor hoses ${order === 'low' ? 'crossed' : state === 'whole' ? 'check not finished' : String(state)}`,
       };
   }
   if (word?.body.state === 'sound' || word?.body.state === 'proven-clear')
-    return { id: 'hoses', state: 'shown', text, weak: 'the hoses are sound by word, not by the guided look' };
+    return { id: 'hoses', state: 'shown', text, weak: 'hoses reported sound, without the guided check' };
   return {
     id: 'hoses',
     state: 'open',
     text,
-    ask: 'Hoses, a look of a minute: each on its port, whole, clipped',
+    ask: 'Hoses, one minute: each on its port, intact, clipped',
   };
 }
 
@@ -161,8 +161,8 @@ function responseEvidence(facts: PathFacts, since: number): Evidence {
   const bad = made.some(({ entry, judgement }) =>
     (own(SHOWS_RESPONSE, entry.body.check) ?? []).some((id) => judgement.findings[id] === true),
   );
-  if (bad) return { id: 'response', state: 'failed', text: 'A pipe to the sensor is not open' };
-  if (made.length > 0) return { id: 'response', state: 'shown', text: 'The pipes to the sensor are open' };
+  if (bad) return { id: 'response', state: 'failed', text: 'A sensor pipe is blocked' };
+  if (made.length > 0) return { id: 'response', state: 'shown', text: 'Sensor pipes open' };
   const said = after
     .map((reading) => followed(reading, limits, facts.pressureUnit))
     .filter((one) => one !== undefined);
@@ -172,20 +172,20 @@ function responseEvidence(facts: PathFacts, since: number): Evidence {
     said.find(({ state }) => state === 'shown') ??
     said[0];
   if (best?.state === 'shown' && newSensorShown(facts, since))
-    return { id: 'response', state: 'shown', text: `${best.text}; the new sensor is shown by its own check` };
+    return { id: 'response', state: 'shown', text: `${best.text}; the new sensor needs its own check` };
   if (best?.weak !== undefined && facts.pathRepaired)
     return {
       id: 'response',
       state: 'open',
       text: 'Sensor and pipes checked again after the repair',
-      ask: 'Pipe response or pump test once more, or a log with a snap',
+      ask: 'Repeat the pipe response or pump test, or log a snap',
     };
   return (
     best ?? {
       id: 'response',
       state: 'open',
       text: 'ΔP follows the flow',
-      ask: 'Read at idle and in a hold, record a snap, or put the pump to the pipes',
+      ask: 'Read at idle and in a hold, record a snap, or pump the pipes',
     }
   );
 }
@@ -200,7 +200,7 @@ function followed(
   if (origin.type === 'log') {
     const { follows } = origin;
     if (origin.findings.includes('dp-slow-response'))
-      return { id, state: 'failed', text: 'ΔP follows the flow too late: a pipe is restricted' };
+      return { id, state: 'failed', text: 'ΔP lags the flow: a pipe is restricted' };
     if (!follows) return { id, state: 'shown', text: 'ΔP follows the flow in the log' };
     const { correlation, lagS, resolutionS } = follows;
     const enough = correlation >= limits.pathFollowsCorrelation;
@@ -214,7 +214,7 @@ function followed(
       id,
       state: 'shown',
       text: `ΔP follows the flow in the log (${shows}${lag})`,
-      ...(lagS === undefined ? { weak: 'the log shows no quick change, so not how fast ΔP follows' } : {}),
+      ...(lagS === undefined ? { weak: 'no quick change in the log, so lag unknown' } : {}),
     };
   }
   const mean = (kind: string): number | undefined => {
@@ -228,6 +228,6 @@ function followed(
   if (high === undefined || low === undefined) return undefined;
   const text = `ΔP rises with the flow: ${pressureText(low, pressureUnit)} to ${pressureText(high, pressureUnit)} by hand (at least ${pressureText(limits.pathRisesMbar, pressureUnit)})`;
   return high - low >= limits.pathRisesMbar
-    ? { id, state: 'shown', text, weak: 'figures by hand do not show how fast ΔP follows' }
+    ? { id, state: 'shown', text, weak: 'hand figures do not show the lag' }
     : { id, state: 'failed', text: text.replace('rises', 'does not rise') };
 }

@@ -153,7 +153,7 @@ export function poolReadings(readings: Readings, context: FlowContext, side: 'be
     const off = apart(reading, latest.reading, context.limits);
     if (off)
       leftOut.push(
-        `An earlier ${side} reading does not agree with the latest (${pressureText(off.earlierMbar)} against ${pressureText(off.latestMbar)} at ${Math.round(off.flowM3PerH)} m³/h): the latest counts.`,
+        `An earlier ${side} reading disagrees with the latest (${pressureText(off.earlierMbar)} against ${pressureText(off.latestMbar)} at ${Math.round(off.flowM3PerH)} m³/h): the latest counts.`,
       );
     return off === undefined;
   });

@@ -126,7 +126,7 @@ describe('comparison at equal flow', () => {
     const { comparison, proof } = judge({ sootG: 30, rpm: [820] }, { sootG: 3, rpm: [3000] });
     expect(comparison.removedPercent).toBeUndefined();
     expect(proof.verdict).toBe('not-proved');
-    expect(proof.missing[0]).toMatch(/no flow in common: before up to \d+ m³\/h, after up to \d+ m³\/h/);
+    expect(proof.missing[0]).toMatch(/share no flow: before up to \d+ m³\/h, after up to \d+ m³\/h/);
   });
 
   it('takes less at more flow for what surely fell, by at least what it says', () => {
@@ -154,7 +154,7 @@ describe('comparison at equal flow', () => {
     );
   });
 
-  it('states each row at one flow and never sets side by side what was read at different ones', () => {
+  it('states each row at one flow and never sets side by side the reading at different ones', () => {
     const { comparison } = judge({ sootG: 30, rpm: [820, 2900] }, { sootG: 4, rpm: [820, 3100] });
     const row = comparison.rows.find(({ label }) => label === '3000 rpm');
     expect(row?.beforeMbar).toBeGreaterThan(row?.beforeReadMbar ?? 0);
@@ -221,7 +221,7 @@ describe('verdict', () => {
   it('calls nobody’s work worse because the sensor lied before: an old sensor, crossed hoses, a cracked filter', () => {
     const lied = judge({ sootG: 30 }, { sootG: 8 }, { changeBefore: fromLog('dp-reversed') });
     expect(lied.proof.verdict).toBe('not-proved');
-    expect(lied.proof.missing[0]).toMatch(/^A before reading that can be believed/);
+    expect(lied.proof.missing[0]).toMatch(/^A plausible before reading/);
     const lower = (reading: ReadingBody): ReadingBody => ({
       ...reading,
       samples: steadySamplesOf(reading.samples).map((sample) => ({
@@ -241,7 +241,7 @@ describe('verdict', () => {
     expect(proof.missing[0]).toMatch(
       /reads 0\.\d\d × clean, less than a clean filter can show \(limit 0\.5\)/,
     );
-    expect(proof.reasons).toContain('What is read now is within its limits.');
+    expect(proof.reasons).toContain('The reading is now within limits.');
   });
 
   it('works without the filter’s size, by the fitted curves and the bare limits', () => {

@@ -165,9 +165,9 @@ export function repairEvidence(
       state: bad ? 'failed' : good ? 'shown' : 'open',
       text:
         good && !bad
-          ? `Put right, and its own check is good since: ${nameOf(cause)}`
-          : `Its own check, good after the repair: ${nameOf(cause)}`,
-      ...(good || bad ? {} : { ask: 'Make the check that found it again' }),
+          ? `Repaired, and its check passed since: ${nameOf(cause)}`
+          : `Its own check passed after the repair: ${nameOf(cause)}`,
+      ...(good || bad ? {} : { ask: 'Repeat the check that found it' }),
     };
   });
   return { items: [...items, ...seenToo(entries, checks, known, since)], since };
@@ -198,12 +198,8 @@ function seenToo(
         id: 'hoses',
         state,
         text:
-          state === 'shown'
-            ? 'Its pipe is whole, looked at since'
-            : 'Its pipe looked at whole after the repair',
-        ...(state === 'open'
-          ? { ask: 'Look along the pipe: a cracked one lets a pump’s air through, too' }
-          : {}),
+          state === 'shown' ? 'Its pipe checked since: intact' : 'Its pipe checked intact after the repair',
+        ...(state === 'open' ? { ask: 'Look along the pipe: a cracked one also passes a pump’s air' } : {}),
       },
     ];
   });

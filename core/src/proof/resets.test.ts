@@ -94,25 +94,25 @@ describe('what a reset would hide', () => {
 
   it('before the proof it may be done, with the figures of before beside it', () => {
     const early = step('reset-soot', [counted, work('chemical-clean')], { shownAtEqualFlow: false });
-    expect(early.warnings.join()).toMatch(/proof first/);
+    expect(early.warnings.join()).toMatch(/prove it first/);
     expect(early.held).toEqual([]);
   });
 
   it('ash: only for a filter that was off', () => {
-    expect(step('new-filter', [work('chemical-clean')]).held.join()).toMatch(/ash does not burn/);
+    expect(step('new-filter', [work('chemical-clean')]).held.join()).toMatch(/ash neither burns/);
     expect(step('new-filter', [work('filter-exchanged')]).held).toEqual([]);
-    expect(step('new-filter', [work('off-vehicle-clean')]).warnings.join()).toMatch(/ash is left in it/);
+    expect(step('new-filter', [work('off-vehicle-clean')]).warnings.join()).toMatch(/ash still in it/);
   });
 
   it('oil: not without an oil change on the job', () => {
-    expect(step('reset-oil', []).held.join()).toMatch(/No oil change is entered/);
+    expect(step('reset-oil', []).held.join()).toMatch(/No oil change on this job/);
     expect(step('reset-oil', [work('oil-changed')]).held).toEqual([]);
   });
 
   it('a drifting sensor, and gas that stands in a pipe', () => {
     const off = madeReading('before', { sootG: 5, zeroMbar: 34 });
     expect(step('adapt-delta-p', [off]).warnings.join()).toMatch(
-      /34 mbar, good is ±10 mbar: learning that hides/,
+      /34 mbar, good is ±10 mbar: learning this would hide/,
     );
     expect(step('adapt-delta-p', [off, sensor]).warnings).toEqual([]);
     const parts = new Map<PartId, { state: PartState }>([['high-pipe', { state: 'failed' }]]);
@@ -123,7 +123,7 @@ describe('what a reset would hide', () => {
 
   it('a fault whose code is active and that nobody repaired', () => {
     const cleaned = [codes, work('chemical-clean')];
-    expect(step('clear-codes', cleaned).warnings.join()).toMatch(/P2453 is active and nothing was repaired/);
+    expect(step('clear-codes', cleaned).warnings.join()).toMatch(/P2453 is active and nothing repaired/);
     expect(step('clear-codes', [...cleaned, sensor]).warnings.join()).not.toMatch(/nothing was repaired/);
   });
 
@@ -148,10 +148,10 @@ describe('what a reset would hide', () => {
 describe('figures after a reset', () => {
   it('prove nothing, whether they stand at 0 or at where the computer begins to count', () => {
     expect(step('reset-soot', [counted, work('chemical-clean'), reset('reset-soot', 0)]).worth).toMatch(
-      /stood at 36.0 g. At 0 g now: that proves nothing/,
+      /was at 36.0 g. At 0 g now: that proves nothing/,
     );
     expect(step('reset-soot', [counted, work('chemical-clean'), reset('reset-soot', 4)]).worth).toMatch(
-      /4.0 g now, where this computer begins to count/,
+      /4.0 g now, where this ECU starts counting/,
     );
     expect(step('clear-codes', [codes, reset('clear-codes')]).worth).toMatch(/proves nothing/);
   });

@@ -15,7 +15,7 @@ import type { Limits } from '../limits/index.ts';
 import { pressureText, type Unit } from '../quantities/index.ts';
 import { proofKind, type ProofKind } from './evidence.ts';
 
-/** What the engine computer is asked for by a reset; what can release or mislead a regeneration has interlocks. */
+/** What the ECU is asked for by a reset; what can release or mislead a regeneration has interlocks. */
 export const RESET_COMMANDS: Readonly<Partial<Record<Reset, 'reset-counter' | 'clear-codes'>>> = {
   'reset-oil': 'reset-counter',
   'reset-soot': 'reset-counter',
@@ -41,7 +41,7 @@ export interface ResetStep {
   readonly need: 'due' | 'not-due' | 'done';
   /** Why it is due or not. */
   readonly why: string;
-  /** What holds it off; nothing where it may be done. */
+  /** What blocks it; nothing where it may be done. */
   readonly held: readonly string[];
   /** What it would hide; it may be done all the same, with the reason written down. */
   readonly warnings: readonly string[];
@@ -93,7 +93,7 @@ const AIR_CAUSES: ReadonlySet<string> = new Set([
 ]);
 
 const off = ({ resetKeyOffS }: Limits, cycles: number): string =>
-  `Then ignition off for ${resetKeyOffS} s and on again${cycles > 1 ? `, ${cycles} times` : ''}, and read it back.`;
+  `Then ignition off for ${resetKeyOffS} s and on again${cycles > 1 ? `, ${cycles} times` : ''}, and check it.`;
 const KEY_ON = 'Engine off, ignition on, battery support on.';
 
 /** Zero that the last reading shows at rest, mbar. */
@@ -112,33 +112,33 @@ const lastScan = (entries: readonly Entry[]): EntryOf<'code-scan'> | undefined =
   entriesOfKind(entries, 'code-scan').at(-1);
 
 const BEFORE_PROOF =
-  'The pressure is not shown to be good at equal flow yet: proof first. Set back early, the figures of before are kept beside it.';
+  'Not yet proved at equal flow: prove it first. If reset early, the figures before it are kept.';
 
 const RULES: Readonly<Record<Reset, Rule>> = {
   'adapt-delta-p': {
     keep: ['deltaPZeroMbar'],
     how: (limits) => [
-      `Engine off for at least ${limits.resetRestMin} min, so that no gas stands in the pipes; both hoses on.`,
+      `Engine off for at least ${limits.resetRestMin} min so no gas stays in the pipes; both hoses on.`,
       KEY_ON,
       off(limits, 1),
     ],
     due: ({ workedAt, doneAt }) =>
       workedAt(SENSOR_REPLACED, 'dp-sensor') > doneAt('adapt-delta-p')
-        ? { due: true, why: 'The ΔP sensor was replaced: its zero is not known to the computer.' }
-        : { due: false, why: 'Only after another ΔP sensor; an offset is taken off every reading anyway.' },
+        ? { due: true, why: 'The ΔP sensor was replaced: the ECU does not know its zero.' }
+        : { due: false, why: 'Only after a new ΔP sensor; every reading has its offset removed anyway.' },
     held: ({ parts }) =>
       (['high-pipe', 'low-pipe'] as const)
         .filter((part) => ['doubtful', 'failed'].includes(parts.get(part)?.state ?? ''))
         .map(
           (part) =>
-            `The ${part.replace('-', ' ')} is ${parts.get(part)?.state ?? ''}: gas that stands in it would be learned as zero.`,
+            `The ${part.replace('-', ' ')} is ${parts.get(part)?.state ?? ''}: trapped gas would be learned as zero.`,
         ),
     warnings: ({ entries, limits, workedAt, pressureUnit }) => {
       const zero = zeroNow(entries);
       if (zero === undefined || Math.abs(zero) <= limits.dpZeroOffsetMbar) return [];
       if (workedAt(SENSOR_REPLACED, 'dp-sensor') > 0) return [];
       return [
-        `At rest it shows ${pressureText(zero, pressureUnit)}, good is ±${pressureText(limits.dpZeroOffsetMbar, pressureUnit)}: learning that hides a sensor that drifts.`,
+        `At rest it shows ${pressureText(zero, pressureUnit)}, good is ±${pressureText(limits.dpZeroOffsetMbar, pressureUnit)}: learning this would hide a drifting sensor.`,
       ];
     },
   },
@@ -148,23 +148,23 @@ const RULES: Readonly<Record<Reset, Rule>> = {
     due: ({ workedAt, doneAt }) =>
       workedAt(OIL_CHANGED) > doneAt('reset-oil')
         ? { due: true, why: 'The oil was changed on this job.' }
-        : { due: false, why: 'Only when the oil was really changed.' },
+        : { due: false, why: 'Only after a real oil change.' },
     held: ({ workedAt }) =>
       workedAt(OIL_CHANGED) > 0
         ? []
-        : ['No oil change is entered on this job: the counter would hide old oil, or fuel in it.'],
+        : ['No oil change on this job: a reset would hide old oil, or fuel in it.'],
   },
   'reset-soot': {
     keep: ['sootG'],
-    how: (limits) => ['Note soot and ash as they stand.', KEY_ON, off(limits, 1)],
+    how: (limits) => ['Note the soot and ash values first.', KEY_ON, off(limits, 1)],
     due: ({ workedAt, doneAt, entries, limits, kind }) => {
       const out = workedAt(SOOT_OUT);
       const counter = lastCounter(entries);
-      if (kind === 'exchange') return { due: false, why: 'The computer is told of the new filter instead.' };
+      if (kind === 'exchange') return { due: false, why: 'Register the new filter in the ECU instead.' };
       if (out === 0)
         return {
           due: false,
-          why: 'No soot was taken out: a burn brings the counter down by itself, and one that is set back hides what is there.',
+          why: 'No soot was removed by hand: a regeneration lowers the counter itself; a reset would hide what is there.',
         };
       if (doneAt('reset-soot') >= out || doneAt('new-filter') >= out)
         return { due: false, why: 'Done since the last clean.' };
@@ -172,78 +172,75 @@ const RULES: Readonly<Record<Reset, Rule>> = {
         ? { due: false, why: `The counter stands at ${counter.toFixed(1)} g already.` }
         : {
             due: true,
-            why: `Soot was taken out that the computer does not know of${counter === undefined ? '' : `: it stands at ${counter.toFixed(1)} g`}.`,
+            why: `Soot was removed without the ECU knowing${counter === undefined ? '' : `: it stands at ${counter.toFixed(1)} g`}.`,
           };
     },
     warnings: ({ shownAtEqualFlow, workedAt, entries }) => [
       ...(shownAtEqualFlow ? [] : [BEFORE_PROOF]),
       ...(workedAt(SOOT_OUT) === 0 && entriesOfKind(entries, 'work').length > 0
-        ? ['Nothing took soot out on this job: the counter at 0 would hide what is in the filter.']
+        ? ['No soot was removed on this job: a reset would hide what is in the filter.']
         : []),
     ],
   },
   'new-filter': {
     keep: ['sootG', 'ashG'],
-    how: (limits) => ['Number of the filter noted; soot and ash as they stand.', KEY_ON, off(limits, 1)],
+    how: (limits) => ['Note the filter’s number, and soot and ash values.', KEY_ON, off(limits, 1)],
     due: ({ workedAt, doneAt }) => {
       const exchanged = workedAt(EXCHANGED);
       return exchanged > doneAt('new-filter')
-        ? { due: true, why: 'Another filter is in: its ash starts anew.' }
-        : { due: false, why: 'Only for another filter, or one that was flushed of its ash off the vehicle.' };
+        ? { due: true, why: 'A replacement filter is fitted: its ash starts at zero.' }
+        : {
+            due: false,
+            why: 'Only for a replacement filter, or one whose ash was flushed out off the vehicle.',
+          };
     },
     held: ({ workedAt }) =>
       workedAt(ASH_OUT) > 0
         ? []
         : [
-            'The filter that is in was not off: ash does not burn and does not come out in place, and its counter at 0 would hide it.',
+            'The filter was not off the vehicle: ash neither burns nor comes out in place; a reset would hide it.',
           ],
     warnings: ({ shownAtEqualFlow, workedAt }) => [
       ...(shownAtEqualFlow ? [] : [BEFORE_PROOF]),
       ...(workedAt(EXCHANGED) === 0
-        ? ['The old filter is in again: what ash is left in it by its weight is not counted any more.']
+        ? ['The old filter is refitted: the ash still in it is no longer counted.']
         : []),
     ],
   },
   'learned-values': {
     keep: [],
-    how: (limits) => [
-      KEY_ON,
-      off(limits, 1),
-      'Idle for two minutes, warm, everything off; then a quiet drive.',
-    ],
+    how: (limits) => [KEY_ON, off(limits, 1), 'Idle two minutes, warm, all loads off; then a gentle drive.'],
     due: ({ causes, doneAt }) => {
       const air = causes.some(({ cause, state }) => AIR_CAUSES.has(cause) && state === 'put-right');
       return air && doneAt('learned-values') === 0
-        ? { due: true, why: 'The way of the air was repaired: what the engine learned of it is wrong now.' }
-        : { due: false, why: 'Only after a repair on the way of the air.' };
+        ? { due: true, why: 'The air path was repaired: the learned values are wrong now.' }
+        : { due: false, why: 'Only after a repair to the air path.' };
     },
     warnings: ({ causes }) =>
       causes.some(({ cause, state }) => AIR_CAUSES.has(cause) && state === 'confirmed')
-        ? [
-            'A fault on the way of the air is found and not repaired: it would be learned again, and hidden until then.',
-          ]
+        ? ['An air path fault is not repaired: it would be learned again and hidden.']
         : [],
   },
   'clear-codes': {
     keep: ['codes'],
     how: (limits) => [
-      'The whole list and its freeze frames kept with the job.',
+      'Save the whole list and its freeze frames with the job.',
       KEY_ON,
       off(limits, limits.resetKeyCycles),
-      'Self-tests start anew: scan again after the drive, not before.',
+      'Self-tests restart: scan again after the drive, not before.',
     ],
     due: ({ entries, doneAt }) => {
       const scan = lastScan(entries);
       const worked = entriesOfKind(entries, 'work').length > 0;
-      if (!scan) return { due: false, why: 'No codes are kept with the job.' };
-      if (scan.body.codes.length === 0) return { due: false, why: 'No codes were there in the last scan.' };
+      if (!scan) return { due: false, why: 'No codes saved with the job.' };
+      if (scan.body.codes.length === 0) return { due: false, why: 'No codes in the last scan.' };
       if (doneAt('clear-codes') >= happenedAt(scan)) return { due: false, why: 'Done since the last scan.' };
       return worked
         ? {
             due: true,
-            why: `${scan.body.codes.length} ${scan.body.codes.length === 1 ? 'code' : 'codes'} in the last scan, from before the work or made by unplugging.`,
+            why: `${scan.body.codes.length} ${scan.body.codes.length === 1 ? 'code' : 'codes'} in the last scan, from before the work or from unplugging.`,
           }
-        : { due: false, why: 'Nothing was repaired yet: codes are the trace.' };
+        : { due: false, why: 'Nothing repaired yet: the codes are your evidence.' };
     },
     warnings: ({ entries, shownAtEqualFlow }) => {
       const scan = lastScan(entries);
@@ -255,7 +252,7 @@ const RULES: Readonly<Record<Reset, Rule>> = {
       return [
         ...(hidden.length > 0 && !repaired
           ? [
-              `${hidden.join(', ')} ${hidden.length === 1 ? 'is' : 'are'} active and nothing was repaired on this job: cleared, the fault is hidden until its self-test has run.`,
+              `${hidden.join(', ')} ${hidden.length === 1 ? 'is' : 'are'} active and nothing repaired: clearing hides the fault until its self-test has run.`,
             ]
           : []),
         ...(shownAtEqualFlow ? [] : [BEFORE_PROOF]),
@@ -268,17 +265,17 @@ const RULES: Readonly<Record<Reset, Rule>> = {
 function worthOf({ body: { reset, before, after } }: EntryOf<'reset'>): string {
   const grams = after?.sootG;
   if (reset === 'reset-soot' || reset === 'new-filter') {
-    const was = before.sootG === undefined ? '' : `It stood at ${before.sootG.toFixed(1)} g. `;
-    if (grams === undefined) return `${was}What it stands at now was not noted.`;
+    const was = before.sootG === undefined ? '' : `It was at ${before.sootG.toFixed(1)} g. `;
+    if (grams === undefined) return `${was}The value now was not noted.`;
     return grams === 0
-      ? `${was}At 0 g now: that proves nothing, the drive does.`
-      : `${was}At ${grams.toFixed(1)} g now, where this computer begins to count: that is no soot, and no proof.`;
+      ? `${was}At 0 g now: that proves nothing; the drive does.`
+      : `${was}At ${grams.toFixed(1)} g now, where this ECU starts counting: no soot, and no proof.`;
   }
   if (reset === 'clear-codes')
-    return 'No codes right after clearing proves nothing: their self-tests have not run.';
+    return 'No codes right after clearing proves nothing: the self-tests have not run.';
   if (reset === 'reset-oil')
-    return `${before.oilLifePercent === undefined ? '' : `It stood at ${before.oilLifePercent.toFixed(0)} %. `}The counter says nothing of the oil itself.`;
-  return 'Read it again before it is relied on.';
+    return `${before.oilLifePercent === undefined ? '' : `It was at ${before.oilLifePercent.toFixed(0)} %. `}The counter says nothing about the oil itself.`;
+  return 'Read it again before relying on it.';
 }
 
 /**

@@ -49,15 +49,12 @@ export function sootOnDrive(
   const id = 'soot' as const;
   const open = (text: string, ask: string): Evidence => ({ id, state: 'open', text, ask });
   if (!drive || end === undefined)
-    return open(
-      'The soot counter over the drive',
-      'Note the soot counter when you set out and when you are back',
-    );
+    return open('The soot counter over the drive', 'Note the soot counter before and after the drive');
   const before = counters.filter(({ atMs }) => atMs >= since && atMs <= happenedAt(drive)).at(-1);
   const from = start ?? before?.grams;
   if (from === undefined)
     return open(
-      `The soot counter after the drive is ${end.toFixed(1)} g; where it began is not known`,
+      `The soot counter after the drive is ${end.toFixed(1)} g; its start value is unknown`,
       'Drive again and note both',
     );
   const out = entriesOfKind(entries, 'work').findLast(({ body }) => TAKES_SOOT_OUT.has(body.work));
@@ -73,8 +70,8 @@ export function sootOnDrive(
     return { id, state: 'shown', text: `Soot fell on the drive: ${moved} by the counter` };
   if (end > limits.sootAfterCleanG && out && !told)
     return open(
-      `The soot counter still stands at ${end.toFixed(1)} g: it does not know of the clean`,
-      'Set the counter back, where nothing holds that off, and drive',
+      `The soot counter still stands at ${end.toFixed(1)} g: it was not reset after the clean`,
+      'Reset the counter if nothing blocks it, then drive',
     );
   const reset = before?.justReset === true;
   const made = (limits.sootRiseGPerLPer100Km * volumeL * drive.body.distanceKm) / 100;
@@ -85,7 +82,7 @@ export function sootOnDrive(
     return {
       id,
       state: 'failed',
-      text: `Soot counter rose on the drive: ${moved}, ${expected}: it has found soot again`,
+      text: `Soot counter rose on the drive: ${moved}, ${expected}: soot is building up again`,
     };
   // Without work on soot the counter need not be low, only not run up.
   if (end > limits.sootAfterCleanG + made && out)
@@ -98,7 +95,7 @@ export function sootOnDrive(
     id,
     state: 'shown',
     text: `Soot counter over the drive: ${moved}, ${expected}${
-      reset && from > 0 ? `; ${from.toFixed(1)} g is where the reset puts it` : ''
+      reset && from > 0 ? `; ${from.toFixed(1)} g is the reset value` : ''
     }`,
   };
 }

@@ -103,14 +103,14 @@ const shows = (readings: Readings, is: (finding: string) => boolean): boolean =>
 function unbelievable(comparison: Comparison, after: Readings, limits: Limits, pressureUnit: Unit): string[] {
   const missing: string[] = [];
   if (shows(after, (id) => SENSOR_UNPROVEN.has(id)))
-    missing.push('An after reading from a sensor that answers to flow: this log shows one that does not.');
+    missing.push('An after reading from a sensor that follows flow: in this log it does not.');
   if (shows(after, (id) => id === 'dp-falling')) {
     missing.push('An after reading on the plateau: the pressure was still falling during this hold.');
   }
   const { restrictionAfter, equalFlow } = comparison;
   if (restrictionAfter && restrictionAfter.high < limits.restrictionImplausibleRatio) {
     missing.push(
-      `A reading that can be believed: after reads ${restrictionAfter.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}). Check sensor, hoses and filter size; a cracked filter reads so too.`,
+      `A plausible reading: after reads ${restrictionAfter.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}). Check sensor, hoses and filter size; a cracked filter reads so too.`,
     );
   } else if (
     !restrictionAfter &&
@@ -119,7 +119,7 @@ function unbelievable(comparison: Comparison, after: Readings, limits: Limits, p
     equalFlow.afterMbar < limits.dpLowForFlowMbar
   ) {
     missing.push(
-      `A reading that can be believed: ${pressureText(equalFlow.afterMbar, pressureUnit)} at ${Math.round(equalFlow.flowM3PerH)} m³/h is under ${pressureText(limits.dpLowForFlowMbar, pressureUnit)}. Check sensor and hoses.`,
+      `A plausible reading: ${pressureText(equalFlow.afterMbar, pressureUnit)} at ${Math.round(equalFlow.flowM3PerH)} m³/h is under ${pressureText(limits.dpLowForFlowMbar, pressureUnit)}. Check sensor and hoses.`,
     );
   }
   return missing;
@@ -133,15 +133,15 @@ function beforeUnbelievable(
 ): string[] {
   if (pathChanged !== undefined)
     return [
-      `A before reading by the sensor and pipes of now: since the one that there is, ${pathChanged}, so how much was removed cannot be said. Next time read again after such a repair, before the filter is touched.`,
+      `A before reading with the present sensor and lines: ${pathChanged} after the existing one, so the amount removed is unknown. Next time read again before touching the filter.`,
     ];
   if (shows(before, (id) => SENSOR_UNPROVEN.has(id)))
     return [
-      'A before reading that can be believed: this log shows a sensor or pipe that does not follow the flow, so how much was removed cannot be said.',
+      'A plausible before reading: in this log sensor or pipe do not follow the flow, so the amount removed is unknown.',
     ];
   if (!restrictionBefore || restrictionBefore.high >= limits.restrictionImplausibleRatio) return [];
   return [
-    `A before reading that can be believed: it reads ${restrictionBefore.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}): sensor, hoses, size, or a cracked filter. How much was removed cannot be said.`,
+    `A plausible before reading: it reads ${restrictionBefore.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}): sensor, hoses, size, or a cracked filter. The amount removed is unknown.`,
   ];
 }
 
@@ -158,7 +158,7 @@ const notTheFilter = ({ pathChanged = '' }: ProofReadings, judgements: readonly 
   falseAlarm: true,
   missing: [],
   reasons: [
-    `The filter was not touched. Since the before reading ${pathChanged}, and what is read now is within its limits: it was not the filter.`,
+    `The filter was not touched. Since the before reading ${pathChanged} and the reading is now within limits: it was not the filter.`,
   ],
   judgements,
 });
@@ -212,9 +212,7 @@ export function judgeProof(
       nothingToRemove: false,
       newFilter: true,
       missing: [],
-      reasons: [
-        `Another filter was put in: what counts is what it reads, and that is within its limits. ${fall}`,
-      ],
+      reasons: [`A replacement filter was fitted: its reading counts, and is within limits. ${fall}`],
       judgements: state,
     };
   const noBefore = beforeUnbelievable(comparison, readings, limits);
@@ -224,7 +222,7 @@ export function judgeProof(
       verdict: 'not-proved',
       nothingToRemove: false,
       missing: noBefore,
-      reasons: good ? [fall, 'What is read now is within its limits.'] : [fall],
+      reasons: good ? [fall, 'The reading is now within limits.'] : [fall],
       judgements,
     };
   }
@@ -234,15 +232,15 @@ export function judgeProof(
       verdict: 'worse',
       nothingToRemove: false,
       missing: [],
-      reasons: [fall, 'The pressure rose by more than the readings spread.'],
+      reasons: [fall, 'The pressure rose by more than the scatter of the readings.'],
       judgements,
     };
   }
   if (removedPercent.low <= 0) {
     const nothingToRemove = beforeWasGood(comparison, limits);
     const why = nothingToRemove
-      ? 'The before reading was already within its limits: there was nothing to remove from the filter.'
-      : 'The difference is not larger than the doubt of the two readings.';
+      ? 'The before reading was already within limits: nothing to remove.'
+      : 'The difference is within the uncertainty of the two readings.';
     return {
       verdict: 'not-proved',
       nothingToRemove,
@@ -255,7 +253,7 @@ export function judgeProof(
     return {
       verdict: 'better',
       nothingToRemove: false,
-      missing: ['The holds of before, read again: idle alone shows little of what a filter holds back.'],
+      missing: ['Repeat the holds of the before reading: idle alone says little about a filter.'],
       reasons: [fall],
       judgements,
     };

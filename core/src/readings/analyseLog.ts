@@ -163,19 +163,19 @@ export function analyseRaw(raw: RawLog, options: AnalyseOptions = {}): AnalysedL
   if (!recording.channels.has('engineSpeed')) {
     warnings.push({
       code: 'engine-speed-missing',
-      text: 'No column was recognised as engine speed, so no idle or hold can be found. Say which column it is.',
+      text: 'No engine speed column recognised, so no idle or hold can be found. Select the column.',
     });
   }
   if (!recording.channels.has('dpfDeltaP')) {
     warnings.push({
       code: 'dp-missing',
-      text: 'No column was recognised as pressure drop across the filter.',
+      text: 'No ΔP column recognised.',
     });
   }
   if (displacementL === undefined && recording.channels.has('massAirFlow')) {
     warnings.push({
       code: 'displacement-unknown',
-      text: 'The engine size is not known, so the air meter cannot be compared with engine speed and an intake leak cannot be judged.',
+      text: 'Engine size unknown: the MAF sensor cannot be compared with engine speed, so no intake leak can be judged.',
     });
   }
   warnings.push(...samplingWarnings(features, limits));
@@ -372,7 +372,7 @@ function samplingWarnings(features: LogFeatures, limits: Limits): LogWarning[] {
   return [
     {
       code: 'response-not-shown',
-      text: `ΔP is read every ${dp.response.intervalS.toFixed(1)} s: too seldom to show whether it follows the flow within ${limits.slowResponseS} s.`,
+      text: `ΔP is read every ${dp.response.intervalS.toFixed(1)} s: too slow to show whether it follows the flow within ${limits.slowResponseS} s.`,
     },
   ];
 }

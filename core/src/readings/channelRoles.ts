@@ -24,18 +24,18 @@ const plain = of('fraction', 'percent');
 
 /**
  * Every role a channel can have, in the order in which they are shown: speed, pressures, air and temperatures, which are judged in every
- * log; then what the engine computer counts, and what tells how the vehicle was used. What a heading has to say of each stands in the lexicon.
+ * log; then what the ECU counts, and what tells how the vehicle was used. What a heading has to say of each stands in the lexicon.
  */
 export const CHANNEL_ROLES = {
   engineSpeed: of('rotation', 'rpm')('Engine speed', 0, 8000),
   dpfDeltaP: pressure('ΔP across the filter', -600, 3000),
   dpfInletPressure: pressure('Pressure before the filter', -200, 6000),
   dpfOutletPressure: pressure('Pressure after the filter', -200, 6000),
-  exhaustBackPressure: pressure('Back-pressure before the turbine', -200, 6000),
+  exhaustBackPressure: pressure('Back-pressure before the turbo', -200, 6000),
   manifoldPressure: pressure('Manifold pressure', -950, 6000),
   barometricPressure: pressure('Barometer', 500, 1110),
   massAirFlow: of('massFlow', 'gPerS')('Air mass', -2, 1500),
-  egt1: egt('EGT 1 (before turbine)'),
+  egt1: egt('EGT 1 (before turbo)'),
   egt2: egt('EGT 2 (before catalyst)'),
   egt3: egt('EGT 3 (before filter)'),
   egt4: egt('EGT 4 (after filter)'),
@@ -54,7 +54,7 @@ export const CHANNEL_ROLES = {
   fuelLevel: share('Fuel level'),
   oilDilution: share('Fuel in the oil'),
   batteryVoltage: of('voltage', 'V')('Battery', 0, 40),
-  egrPosition: share('Recirculation valve'),
+  egrPosition: share('EGR valve'),
   turboVanePosition: share('Turbine vanes'),
   fuelRate: of('fuelFlow', 'lPerH')('Fuel rate', 0, 300),
   lambda: plain('Lambda', 0, 20),

@@ -3,7 +3,7 @@ import { indexAt } from './indexAt.ts';
 import { seriesOf, type Recording, type Series } from './recording.ts';
 
 /**
- * What stands for the flow when responses are judged: the air meter where it follows engine speed, else engine speed.
+ * What stands for the flow when responses are judged: the MAF sensor where it follows engine speed, else engine speed.
  * Undefined without engine speed.
  */
 export interface FlowSignal {

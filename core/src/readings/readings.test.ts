@@ -59,7 +59,7 @@ describe('findings of the samples', () => {
     expect(await idsOf('sample6-cleaning-warm-up.csv')).toContain('dp-falling');
   });
 
-  it('cannot judge the air meter without the engine size, and says so', async () => {
+  it('cannot judge the MAF sensor without the engine size, and says so', async () => {
     const withoutSize = await analyse(sampleBytes('sample1-healthy.csv'));
     expect(withoutSize.warnings.map((warning) => warning.code)).toContain('displacement-unknown');
     expect(withoutSize.findings).toEqual([]);

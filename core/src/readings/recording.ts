@@ -52,7 +52,7 @@ export function toRecording(
     if (barometer === undefined) {
       warnings.push({
         code: 'barometer-assumed',
-        text: `“${column}” is recorded against the barometer, which the file does not hold: ${STANDARD_BAROMETER_MBAR} mbar is assumed.`,
+        text: `“${column}” is a gauge pressure and the file has no barometer: ${STANDARD_BAROMETER_MBAR} mbar is assumed.`,
       });
     }
   }
@@ -75,7 +75,7 @@ function withoutGlitches(series: Series, role: ChannelRole, name: string, warnin
   const kept = Int32Array.from([...series.values.keys()].filter((i) => possible(series.values[i] as number)));
   warnings.push({
     code: 'reading-implausible',
-    text: `${wrong} ${wrong === 1 ? 'reading' : 'readings'} of “${name}” lie outside what the channel can have (${low} to ${high} ${unitLabel(unit)}) and were left out.`,
+    text: `${wrong} ${wrong === 1 ? 'reading' : 'readings'} of “${name}” are outside the channel’s range (${low} to ${high} ${unitLabel(unit)}) and were left out.`,
   });
   return {
     timeS: Float64Array.from(kept, (i) => series.timeS[i] as number),

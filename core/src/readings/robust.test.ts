@@ -116,7 +116,7 @@ describe('each limit decides on its own side', () => {
     expect(await findingsUnder(file, { [limit]: silences })).not.toContain(id);
   });
 
-  it('the air meter’s, at both ends', async () => {
+  it('the MAF sensor’s, at both ends', async () => {
     const leak = async (changed: Partial<Limits>): Promise<string[]> =>
       valueOf(
         await analyseLog(sampleBytes('sample3-intake-leak.tsv'), {

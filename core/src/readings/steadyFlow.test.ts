@@ -9,7 +9,7 @@ const limits = DEFAULT_LIMITS;
 const hold: SteadySample = { kind: 'hold', rpm: 3000, dpMbar: 40 };
 
 describe('flow at a steady sample', () => {
-  it('takes the air meter where it can be believed', () => {
+  it('takes the MAF sensor where it can be believed', () => {
     const flow = valueOf(steadyFlow(madeSample({ sootG: 5 }, 3000), { limits, displacementL: 2 }));
     expect(flow.airSource).toBe('air-meter');
     expect(flow.flowDoubt).toBeLessThan(0.06);
@@ -20,7 +20,7 @@ describe('flow at a steady sample', () => {
     const flow = valueOf(steadyFlow(sample, { limits, displacementL: 2 }));
     expect(flow.airSource).toBe('speed-density');
     expect(flow.assumptions.join()).toMatch(
-      /air meter not used: it shows 25.0 g\/s .*\(ratio 0\.4\d, limits 0.7–1.3\)/,
+      /MAF sensor not used: it shows 25.0 g\/s .*\(ratio 0\.4\d, limits 0.7–1.3\)/,
     );
   });
 

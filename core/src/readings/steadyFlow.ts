@@ -22,7 +22,7 @@ export interface SteadyFlow extends FilterFlow {
 
 const ASSUMED_INTAKE_C = 25;
 const ASSUMED_BAROMETER_MBAR = 1013;
-/** Doubts of the air figure (90 %): an air meter in order, speed–density with read pressure, and with assumed pressure. */
+/** Doubts of the air figure (90 %): an MAF sensor in order, speed–density with read pressure, and with assumed pressure. */
 const AIR_DOUBT = {
   meter: 0.05,
   speedDensity: 0.1,
@@ -94,7 +94,7 @@ function chooseAir(sample: SteadySample, context: FlowContext, barometerMbar: nu
     ...computed,
     assumptions: [
       ...computed.assumptions,
-      `air meter not used: it shows ${metered.toFixed(1)} g/s where engine speed and manifold pressure call for ${computed.gPerS.toFixed(1)} g/s (ratio ${ratio.toFixed(2)}, limits ${low}–${high})`,
+      `MAF sensor not used: it shows ${metered.toFixed(1)} g/s where engine speed and manifold pressure call for ${computed.gPerS.toFixed(1)} g/s (ratio ${ratio.toFixed(2)}, limits ${low}–${high})`,
     ],
   };
 }

@@ -11,7 +11,7 @@ export interface LogWindow {
   readonly rpm: { readonly mean: number; readonly sd: number };
 }
 
-/** Below this the engine does not run; cranking lies above it. */
+/** Below this the engine is not running; cranking lies above it. */
 export const OFF_RPM = 50;
 export const RUNNING_RPM = 450;
 /** A pedal hold wanders by 60–150 rpm; a segment goes on while the speed stays within this of its own mean. */

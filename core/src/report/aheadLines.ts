@@ -29,20 +29,18 @@ export function aheadLines({ told, job }: ReportFacts, words: ReportWords): Repo
   const { outlook, dueDate } = told;
   const { dueKm, openCauses, comeBack, limitRatio } = outlook;
   const back = openCauses.map((cause): ReportLine => ({
-    lead: 'Not put right yet:',
-    text: `${sentenceOf(cause)}. It is back within ${words.distance(comeBack.withinKm)} with a chance of ${Math.round(100 * comeBack.chance)} %.`,
+    lead: 'Not repaired yet:',
+    text: `${sentenceOf(cause)}. Back within ${words.distance(comeBack.withinKm)}, chance ${Math.round(100 * comeBack.chance)} %.`,
   }));
-  if (dueKm.value === 0)
-    return [...back, { text: `It is due now: over ${limitRatio} times what a clean one holds back.` }];
-  if (dueKm.value >= FARTHEST_KM) return [...back, { text: 'Not within the distance that can be foreseen.' }];
-  const far = (km: number): string =>
-    km >= FARTHEST_KM ? 'farther than is foreseen' : words.roundDistance(km);
+  if (dueKm.value === 0) return [...back, { text: `Due now: over ${limitRatio} × a clean filter.` }];
+  if (dueKm.value >= FARTHEST_KM) return [...back, { text: 'Not within the forecast distance.' }];
+  const far = (km: number): string => (km >= FARTHEST_KM ? 'beyond the forecast' : words.roundDistance(km));
   return [
     ...back,
     {
-      text: `By how it has filled so far it is due again in about ${far(dueKm.value)}${
+      text: `At its loading rate so far, due again in about ${far(dueKm.value)}${
         dueDate ? `, around ${words.date(dueDate.value)}` : ''
-      }. Eight in ten come between ${far(dueKm.low)} and ${far(dueKm.high)}; due means ${limitRatio} times what a clean one holds back.`,
+      } (80 % range ${far(dueKm.low)} to ${far(dueKm.high)}); due at ${limitRatio} × a clean filter.`,
     },
   ];
 }

@@ -17,57 +17,57 @@ const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
 /** The verdict as a customer asks for it: is it fixed? */
 function inShort({ verdict, comparison, proof }: DerivedJob): { headline: string; text: string } {
   const fell = comparison?.removedPercent
-    ? `At the same flow of exhaust the filter holds back ${percent(comparison.removedPercent.value)} less than before.`
+    ? `At the same exhaust flow the filter holds back ${percent(comparison.removedPercent.value)} less than before.`
     : '';
   switch (verdict) {
     case 'proved':
       if (proof?.falseAlarm)
         return {
-          headline: 'It was not the filter, and it is put right',
-          text: 'What measures the filter was wrong. It is repaired, and read right the filter is good. A drive and a scan after it showed nothing more.',
+          headline: 'It was not the filter, and it is repaired',
+          text: 'The sensor or its pipes were at fault and are repaired. Correctly read, the filter is good. A drive and a scan found nothing more.',
         };
       if (proof?.newFilter)
         return {
           headline: 'The new filter is in order',
-          text: 'What it holds back is as it should be, and a drive and a scan after it showed nothing more.',
+          text: 'Its pressure is as it should be. A drive and a scan found nothing more.',
         };
       return {
-        headline: 'It is cured, and that is shown',
-        text: `${fell} A drive and a scan after it showed nothing more.`,
+        headline: 'Fixed, and proved',
+        text: `${fell} A drive and a scan found nothing more.`,
       };
     case 'equal-flow':
       return {
-        headline: 'The filter is free again; something is still to be shown',
+        headline: 'The filter is free again; final checks are outstanding',
         text: proof?.falseAlarm
-          ? 'What measures the filter was wrong. Read right the filter is good. What is still to be shown stands below.'
-          : `${fell} What is still to be shown stands below.`,
+          ? 'The sensor or its pipes were at fault. Correctly read, the filter is good. Outstanding checks are listed below.'
+          : `${fell} Outstanding checks are listed below.`,
       };
     case 'reopened':
       return {
-        headline: 'It has come back',
-        text: 'The work had helped, but the next visit found the filter full again so soon that its cause is still there.',
+        headline: 'The problem has come back',
+        text: 'The work helped, but the filter was full again so soon that the cause must still be there.',
       };
     case 'better':
-      return { headline: 'It is better, and not yet good', text: `${fell} That is not enough yet.` };
+      return { headline: 'Better, but not good yet', text: `${fell} That is not enough yet.` };
     case 'worse':
       return {
-        headline: 'It is not better',
-        text: 'The filter holds back more than before. It is not finished.',
+        headline: 'Not better',
+        text: 'The filter is more blocked than before. The work is not finished.',
       };
     case 'not-proved':
       return proof?.nothingToRemove
         ? {
             headline: 'The filter is good',
-            text: 'It was good when it came: there was nothing to clean.',
+            text: 'It was good on arrival: nothing to clean.',
           }
         : {
-            headline: 'It cannot be said yet whether it helped',
-            text: 'What is missing stands below.',
+            headline: 'Result not known yet',
+            text: 'What is missing is listed below.',
           };
     case 'open':
       return {
         headline: 'The work is not finished',
-        text: 'Whether it helped is shown by a reading before and one after the work.',
+        text: 'A reading before and one after the work will show whether it helped.',
       };
   }
 }
@@ -103,12 +103,12 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
             ...complaints.map(({ body }) => ({ text: `“${body.text}”` })),
             ...(causes.length > 0
               ? causes.map(({ cause, state }) => ({
-                  lead: state === 'put-right' ? 'Found and put right:' : 'Found:',
+                  lead: state === 'put-right' ? 'Found and repaired:' : 'Found:',
                   text: `${sentenceOf(cause)}.`,
                 }))
               : repaired
                 ? []
-                : [{ text: 'No other cause was found than what is in the filter.' }]),
+                : [{ text: 'No cause was found other than the filter’s load.' }]),
           ]),
         ],
       },
@@ -116,14 +116,14 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
       ...(picture
         ? [
             {
-              title: 'What the filter holds back, before and after',
+              title: 'How blocked the filter was, before and after',
               blocks: [
                 { kind: 'chart', picture } as const,
                 ...(equal
                   ? [
                       lines([
                         {
-                          text: `At one and the same flow: ${words.pressure(equal.beforeMbar)} before, ${words.pressure(equal.afterMbar)} after.`,
+                          text: `At the same flow: ${words.pressure(equal.beforeMbar)} before, ${words.pressure(equal.afterMbar)} after.`,
                         },
                       ]),
                     ]
@@ -132,10 +132,10 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
             },
           ]
         : []),
-      ...(open.length > 0 ? [{ title: 'Still to be shown', blocks: [lines(open)] }] : []),
+      ...(open.length > 0 ? [{ title: 'Outstanding checks', blocks: [lines(open)] }] : []),
       ...(photos.length > 0 ? [{ title: 'Photos', blocks: [{ kind: 'photos', photos } as const] }] : []),
       { title: 'What remains', blocks: [lines(remainsLines(facts, words))] },
-      ...(ahead.length > 0 ? [{ title: 'When it will be back', blocks: [lines(ahead)] }] : []),
+      ...(ahead.length > 0 ? [{ title: 'When it is due again', blocks: [lines(ahead)] }] : []),
       { title: 'Please note', blocks: [lines([{ text: LAMP_CAUTION }])] },
     ],
   };

@@ -44,7 +44,7 @@ const USED_LIMITS: readonly LimitId[] = [
 ];
 
 export const LAMP_CAUTION =
-  'A lamp that is off and a counter at zero prove nothing by themselves. If the lamp comes back, do not go on driving under load: the filter can overheat. Removing or gutting a filter is illegal in most places.';
+  'A lamp that is off and a counter at zero prove nothing by themselves. If the lamp comes back, do not keep driving under load: the filter can overheat. Removing or gutting a filter is illegal in most places.';
 
 const EVIDENCE_MARKS: Readonly<Record<Evidence['state'], PartState>> = {
   shown: 'sound',
@@ -84,7 +84,7 @@ function compareBlock({ derived, limits }: ReportFacts, words: ReportWords): Rep
             ]
           : []),
       ],
-      note: `ΔP in ${words.pressureUnit}, zero taken off; a dash: not read near this flow.`,
+      note: `ΔP in ${words.pressureUnit}, zero removed; dash: not read near this flow.`,
     },
   ];
 }
@@ -101,7 +101,7 @@ const resetLines = ({ derived }: ReportFacts): ReportLine[] =>
       text: [
         soot.replace(/^: /, ''),
         body.why ?? '',
-        ...(body.against?.length ? [`Done although it was held off: ${body.against.join(' ')}`] : []),
+        ...(body.against?.length ? [`Done although blocked: ${body.against.join(' ')}`] : []),
       ]
         .filter(Boolean)
         .join(' '),
@@ -116,7 +116,7 @@ export function workLines({ derived }: ReportFacts): ReportLine[] {
       body.sootBeforeG === undefined
         ? ''
         : `Soot counted: ${body.sootBeforeG.toFixed(1)} → ${body.sootAfterG?.toFixed(1) ?? '?'} g`,
-      body.against?.length ? `Done although it was held off: ${body.against.join(' ')}` : '',
+      body.against?.length ? `Done although blocked: ${body.against.join(' ')}` : '',
     ]
       .filter(Boolean)
       .join('. '),
@@ -132,7 +132,7 @@ function standsLines({ advice, derived }: ReportFacts): ReportLine[] {
       ? [
           {
             lead: 'Most likely:',
-            text: `${sentenceOf(likely.cause)}, ${Math.round(100 * likely.probability)} % by what is known so far`,
+            text: `${sentenceOf(likely.cause)}, ${Math.round(100 * likely.probability)} % on present evidence`,
           },
         ]
       : []),
@@ -161,7 +161,7 @@ export function remainsLines(facts: ReportFacts, words: ReportWords): ReportLine
     })),
     ...followUpLines(facts, words),
   ];
-  return lines.length > 0 ? lines : [{ text: 'Nothing was noted.' }];
+  return lines.length > 0 ? lines : [{ text: 'Nothing noted.' }];
 }
 
 /** For the next technician: what was found and done, every figure with its limit, what is on record. */
@@ -183,39 +183,39 @@ export function technicalSections({ facts, words, picture, photos }: ReportParts
     under: verdictLine(derived),
     sections: [
       {
-        title: 'What the readings say',
+        title: 'Readings',
         blocks: [
           said(
             ...(contradiction ? [contradiction.text] : []),
             ...(proof ? [...proof.missing.map((text) => `Missing: ${text}`), ...proof.reasons] : []),
             ...(confidence && confidence.reasons.length > 0
-              ? [`Less sure by this: ${confidence.reasons.join('; ')}.`]
+              ? [`Confidence lowered by: ${confidence.reasons.join('; ')}.`]
               : []),
           ),
           ...(picture ? [{ kind: 'chart', picture } as const] : []),
         ],
       },
-      { title: 'Before and after, each row at one flow', blocks: compareBlock(facts, words), half: true },
+      { title: 'Before and after at equal flow', blocks: compareBlock(facts, words), half: true },
       {
-        title: 'Shown, and still to show',
+        title: 'Evidence: outstanding and complete',
         half: true,
         blocks: [
           lines(
             derived.evidence.map(({ state, text }) => ({
               mark: EVIDENCE_MARKS[state],
-              text: `${text}${state === 'open' ? ' (still to show)' : state === 'failed' ? ' (not so)' : ''}`,
+              text: `${text}${state === 'open' ? ' (outstanding)' : state === 'failed' ? ' (failed)' : ''}`,
             })),
           ),
         ],
       },
       {
-        title: 'Why it came, what was done',
+        title: 'Complaint and work done',
         half: true,
         blocks: [
           lines([
             ...complaints.map(({ body }) => ({ text: `“${body.text}”` })),
             ...derived.causes.filter(wasFound).map(({ cause, state, why }) => ({
-              lead: `Cause${state === 'put-right' ? ', put right' : ''}: ${sentenceOf(cause)}.`,
+              lead: `Cause${state === 'put-right' ? ', repaired' : ''}: ${sentenceOf(cause)}.`,
               text: why,
             })),
             ...workLines(facts),

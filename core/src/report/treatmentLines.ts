@@ -15,7 +15,7 @@ export function treatmentLines({ derived, limits }: ReportFacts, words: ReportWo
   return [
     ...burnsOf(entries).flatMap(({ ended, goesOn }, i) => {
       // One that was entered as done stands among the work.
-      if (!ended) return goesOn ? [`Burn ${i + 1}: its end was not entered.`] : [];
+      if (!ended) return goesOn ? [`Burn ${i + 1}: end not entered.`] : [];
       const { how, why, minutes, peakInletC, peakBedC, counterBeforeG, counterAfterG } = ended.body;
       return [
         `Burn ${i + 1} ${BURN_END_WORDS[how]}${why ? ` (${why})` : ''} after ${minutes.toFixed(0)} min`,
@@ -32,11 +32,11 @@ export function treatmentLines({ derived, limits }: ReportFacts, words: ReportWo
     ...(off.parts.length > 0
       ? [
           off.complete
-            ? `${off.parts.length} parts came off and are on again in reverse order.`
-            : `${off.parts.length} parts came off; still to go on: ${off.refit.map(({ off: { body } }) => body.what).join(', ')}.`,
+            ? `${off.parts.length} parts removed and refitted in reverse order.`
+            : `${off.parts.length} parts removed; still to refit: ${off.refit.map(({ off: { body } }) => body.what).join(', ')}.`,
         ]
       : []),
-    ...(signed.length > 0 ? [`Safety-critical fasteners signed for: ${signed.join('; ')}.`] : []),
+    ...(signed.length > 0 ? [`Safety-critical fasteners signed off: ${signed.join('; ')}.`] : []),
     ...off.broken.map(
       ({ body }) => `Broke: ${body.what}${body.order ? `; on order: ${body.order.name}` : ''}.`,
     ),

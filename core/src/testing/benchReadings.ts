@@ -44,7 +44,7 @@ export function profileOf(family: BenchFamily): Limits {
   return profile;
 }
 
-/** The guided baseline of a bench vehicle as a reading of the ledger. */
+/** The guided baseline of a simulated vehicle as a reading of the ledger. */
 export function readingOf(vehicle: BenchVehicle, purpose: ReadingBody['purpose']): ReadingBody {
   const { log } = recordBaseline(vehicle);
   const { recording, analysis, samples } = analyseRaw(log, { geometry: vehicle.family.filter });

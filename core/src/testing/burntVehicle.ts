@@ -1,7 +1,7 @@
 import type { BenchVehicle, Driver, Wish } from '../bench/index.ts';
 import { BURN_CHANNELS, type BurnMoment } from '../treatment/index.ts';
 
-/** What a tool reads of a bench vehicle in a burn at this moment. */
+/** What a tool reads of a simulated vehicle in a burn at this moment. */
 export function burnMomentOf(vehicle: BenchVehicle, fromS: number): BurnMoment {
   const read = BURN_CHANNELS.flatMap(([name, role]) => {
     const value = vehicle.read(role);
@@ -10,7 +10,7 @@ export function burnMomentOf(vehicle: BenchVehicle, fromS: number): BurnMoment {
   return { atS: vehicle.timeS - fromS, ...Object.fromEntries(read) };
 }
 
-/** Drives a bench vehicle on by seconds, each read, until told to end. */
+/** Drives a simulated vehicle on by seconds, each read, until told to end. */
 export function watchBench(
   vehicle: BenchVehicle,
   driver: Driver,

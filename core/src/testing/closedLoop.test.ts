@@ -17,8 +17,8 @@ describe('what holds revs off', () => {
     expect(revved('hoses', ['filter-look'])).toBe(false);
   });
 
-  it('stands against every check in which the bench vehicle is really revved', () => {
-    // The second has a pressure sensor before the turbine.
+  it('stands against every check in which the simulated vehicle is really revved', () => {
+    // The second has a pressure sensor before the turbo.
     const oily = [
       arrived,
       arrive(faultyVehicle(WITH_BACK_PRESSURE, [{ id: 'oil-in-exhaust', severity: 0.9 }]), 5),

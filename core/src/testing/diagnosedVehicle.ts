@@ -13,7 +13,7 @@ import { scanBy, type Customer, type Life } from './life.ts';
 import { madeId } from './madeEntries.ts';
 import { dice, type Dice } from './madeLog.ts';
 
-/** A bench vehicle that comes to a workshop, and all that is known of it before the first check. */
+/** A simulated vehicle that comes to a workshop, and all that is known of it before the first check. */
 export interface ArrivedVehicle {
   readonly vehicle: BenchVehicle;
   readonly facts: CaseFacts;

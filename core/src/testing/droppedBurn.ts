@@ -8,7 +8,7 @@ import { TreatedJob } from './treatedVehicle.ts';
 
 export interface DroppedBurn {
   readonly about: string;
-  /** Whether the choice allowed a burn at all, and whether the engine computer began it. */
+  /** Whether the choice allowed a burn at all, and whether the ECU began it. */
   readonly allowed: boolean;
   readonly began: boolean;
   /** Hottest slice of the true bed, with the engine dropped to idle in the middle of the burn, and what it stands, °C. */

@@ -59,7 +59,7 @@ const LIES_MBAR = 3;
 /** Standard deviation of a figure read off by eye; 4 % at 90 %. */
 const BY_EYE = 0.0243;
 const ZERO_BY_EYE_MBAR = 0.3;
-/** Air meters differ by this from one another, and one from itself on another visit (standard deviations). */
+/** MAF sensors differ by this from one another, and one from itself on another visit (standard deviations). */
 const METER_SPREAD = 0.03;
 const METER_DRIFT = 0.012;
 
@@ -120,7 +120,7 @@ class ProvingHand {
     this.visit(vehicle);
   }
 
-  /** Another time at the vehicle: its air meter has drifted a little. */
+  /** Another time at the vehicle: its MAF sensor has drifted a little. */
   visit(vehicle: BenchVehicle): void {
     this.vehicle = vehicle;
     this.#hand = new BenchHand(vehicle);

@@ -189,7 +189,7 @@ const INJECTIONS: readonly Injection[] = [
     make: (d) => ({ faults: { airShare: d.between(0.4, 0.58) }, injected: ['maf-low-for-speed'] }),
   },
   {
-    name: 'air meter high',
+    name: 'MAF sensor high',
     drills: STANDING,
     make: (d) => ({ faults: { airShare: d.between(1.5, 1.9) }, injected: ['maf-high-for-speed'] }),
   },

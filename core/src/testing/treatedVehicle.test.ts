@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { droppedBurn } from './droppedBurn.ts';
 import { treatedVehicle } from './treatedVehicle.ts';
 
-describe('a bench vehicle that is treated by what the choice puts first', () => {
+describe('a simulated vehicle that is treated by what the choice puts first', () => {
   it.each(someOf([1, 3, 4]))(
     'ends proved where it is curable, cool enough, with no burn that was held off (%i)',
     (seed) => {

@@ -56,7 +56,7 @@ const BURN_LONGEST_S = 45 * 60;
 const LOADED_SOOT_G_PER_L = 4;
 const LOADED_ASH_G_PER_L = 40;
 
-/** A technician at one bench vehicle: reads, looks, chooses what stands first, does it, reads again. */
+/** A technician at one simulated vehicle: reads, looks, chooses what stands first, does it, reads again. */
 export class TreatedJob {
   readonly #vehicle: BenchVehicle;
   readonly #hand: BenchHand;

@@ -84,7 +84,7 @@ function optionOf(entry: FluidEntry, { fitted, parts, seat, limits }: AccessQues
         reasons: [
           `${limits.beforeTurbineMinutes} min`,
           `${limits.turbineHarmPercent} % to do harm to turbine or engine, ${money(limits.turbineHarmCost)} if it does`,
-          'The catalyst ahead takes its part of the fluid',
+          'The catalyst before the filter absorbs some of the fluid',
         ],
       };
   }

@@ -194,7 +194,7 @@ describe('rules that stop a burn', () => {
     );
     const fire = judged(moments, { seen: { oilSmoke: true, fire: true } });
     expect(fire.broken?.act).toBe('leave');
-    expect(fire.text).toMatch(/Away from the vehicle.*emergency services/);
+    expect(fire.text).toMatch(/away from the vehicle.*emergency services/);
     expect(fire.text).not.toMatch(/keep the flow up/);
   });
 

@@ -129,7 +129,7 @@ export function judgeBurnRun(moments: readonly BurnMoment[], watch: BurnWatch): 
     ...(bedC === undefined ? {} : { bedC }),
     ...(apart
       ? {
-          doubt: `The model says ${estimate.outletLowC.toFixed(0)} to ${estimate.outletHighC.toFixed(0)} °C behind the filter, the sensor ${degrees(sensorC)}; over ${limits.modelOffC} °C apart the model is not believed.`,
+          doubt: `Model: ${estimate.outletLowC.toFixed(0)} to ${estimate.outletHighC.toFixed(0)} °C after the filter; sensor: ${degrees(sensorC)}; over ${limits.modelOffC} °C difference the model is not trusted.`,
         }
       : {}),
     text: broken ? actText(broken) : phaseText(phase, watch, bedC, stoppedAtS, now?.atS ?? 0),
@@ -163,7 +163,7 @@ function phaseText(
     case 'cooling':
       return bedC === undefined
         ? `Dosing off for ${minutes(nowS - (stoppedAtS ?? nowS))}. The bed’s temperature is not read: keep the flow up for at least ${limits.clockBurnCoolingMin} min.`
-        : `Dosing off. Keep the flow up: the bed is at ${bedC.toFixed(0)} °C, it may be let go at ${limits.cooledBedC} °C.`;
+        : `Keep the revs up: bed at ${bedC.toFixed(0)} °C. Do not drop to idle above ${limits.cooledBedC} °C.`;
     case 'cold':
       return `Cooled: the bed is at ${degrees(bedC)}, under ${limits.cooledBedC} °C. Idle a while, then it may be switched off.`;
   }
@@ -172,7 +172,7 @@ function phaseText(
 const actText = ({ act, label, value, limit }: BurnRule): string => {
   switch (act) {
     case 'leave':
-      return 'Away from the vehicle, everybody. Call the emergency services. Use the extinguisher only from a distance and with the way out behind you.';
+      return 'Everybody away from the vehicle. Call the emergency services. Use the extinguisher only from a distance, your exit behind you.';
     case 'flow-up':
       return `${label}: ${value}, ${limit}. Get the revs back up now; never idle, never off, until the bed is cool.`;
     case 'stop':
@@ -215,7 +215,7 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
   return [
     rule(
       'fire',
-      'Flames outside, or a fire that oil feeds',
+      'Flames outside, or an oil-fed fire',
       seen?.fire ? 'broken' : 'kept',
       seen?.fire ? 'seen' : 'none seen',
       'none',
@@ -236,17 +236,17 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
       against(bedC, bedLimitC, (limits.bedNearPercent / 100) * bedLimitC),
       degrees(bedC),
       `at most ${bedLimitC} °C`,
-      'By the burn model from what is read, or the sensor behind the filter if that is hotter. Beyond it the brick cracks or melts.',
+      'From the burn model, or the sensor after the filter if hotter. Above it the brick cracks or melts.',
     ),
     rule(
       'egt-rate',
-      'Rise behind the filter',
+      'Rise after the filter',
       rate === undefined
         ? 'not-read'
         : against((now?.egt4C ?? 0) > limits.egtRateFromC ? rate : 0, limits.egtRateCPerS),
       rate === undefined ? 'not read' : `${rate.toFixed(1)} °C/s`,
       `at most ${limits.egtRateCPerS} °C/s over ${limits.egtRateFromC} °C`,
-      'A bed that runs away is faster than the heating.',
+      'A runaway bed heats faster than the dosing can.',
     ),
     rule(
       'inlet',
@@ -254,7 +254,7 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
       against(now?.egt3C, limits.inletMostC),
       degrees(now?.egt3C),
       `at most ${limits.inletMostC} °C`,
-      'More than the target is a fault of the dosing.',
+      'Above target means a dosing fault.',
     ),
     rule(
       'flow',
@@ -303,7 +303,7 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
     ),
     rule(
       'soot',
-      'Soot falls',
+      'Soot falling',
       burnt === undefined
         ? 'not-read'
         : dosing && hotS > 60 * limits.sootFallsWithinMin && !burnt.fell
@@ -311,15 +311,15 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
           : 'kept',
       burnt === undefined ? 'not read' : burnt.text,
       `less after ${limits.sootFallsWithinMin} min over ${limits.regenEgt3C} °C`,
-      'A burn that burns nothing only heats: ash, or the counter does not know the filter.',
+      'If nothing burns, it is ash, or the counter is wrong.',
     ),
     rule(
       'too-long',
-      'Length of this burn',
+      'Length of this regeneration',
       dosing ? against(nowS, 60 * limits.burnLongestMin) : 'kept',
       minutes(stoppedAtS ?? nowS),
       `at most ${limits.burnLongestMin} min`,
-      'Rather a second run after a look.',
+      'Stop, inspect, then run again if needed.',
     ),
   ];
 }

@@ -100,11 +100,11 @@ describe('whether another flush is worth it', () => {
     expect(ask().another).toBe('cannot-tell');
     expect(ask(11).another).toBe('yes');
     expect(ask(11, 6)).toMatchObject({ another: 'yes' });
-    expect(ask(11, 6).reason).toMatch(/some 21 %.*from 8 %/);
+    expect(ask(11, 6).reason).toMatch(/about 21 %.*from 8 %/);
     expect(ask(11, 2).another).toBe('no');
     expect(ask(11, 2).reason).toMatch(/2\.0 × clean, good up to 2\.5/);
     expect(ask(11, 6, 5, 4.5).another).toBe('no');
-    expect(ask(11, 6, 5, 4.5).reason).toMatch(/Think of off the vehicle/);
+    expect(ask(11, 6, 5, 4.5).reason).toMatch(/Consider off-vehicle/);
   });
 
   it('cannot tell where the fall is within the doubt of the readings', () => {
@@ -118,7 +118,7 @@ describe('whether another flush is worth it', () => {
     const left = (gPerL: number) => adviseFlush(readings, DEFAULT_LIMITS, { gPerL, limitGPerL: 5 });
     expect(left(4.9).another).toBe('no');
     expect(left(5.7).another).toBe('yes');
-    expect(left(5.7).reason).toMatch(/reads good, but up to 5\.7 g\/L.*; 5 g\/L may be there/);
+    expect(left(5.7).reason).toMatch(/limits, but up to 5\.7 g\/L.*; 5 g\/L allowed/);
     const hot = (peakC: number) =>
       adviseFlush(readings, DEFAULT_LIMITS, { gPerL: 4.9, limitGPerL: 5, drop: { peakC, limitC: 950 } });
     expect(hot(940).another).toBe('no');

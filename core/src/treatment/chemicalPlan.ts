@@ -61,15 +61,15 @@ const FLUID_C = 15;
 
 const ENTRY_MINDS: Readonly<Record<FluidEntry, readonly string[]>> = {
   'high-pipe': [
-    'ΔP sensor off its hose: no fluid into it. The fluid goes into the filter by the pipe, so the pipe must be open.',
+    'ΔP sensor off its hose: no fluid into it. The fluid enters by the pipe, so the pipe must be open.',
   ],
   'sensor-port': [
     'A seized sensor can snap or strip its boss: soak, gentle heat where safe, flared spanner. The high pipe costs less.',
-    'Sensor out and dry; its port is the way in.',
+    'Sensor out and dry; fluid goes in through its port.',
   ],
   'before-turbine': [
-    'Small metered bursts, engine off, with waits between: nothing may collect in manifold, cylinders or turbine.',
-    'Turn the engine by hand before it is started. The catalyst ahead takes its part of the fluid.',
+    'Small metered bursts, engine off, pauses between: nothing may collect in manifold, cylinders or turbine.',
+    'Turn the engine by hand before it is started. The catalyst before the filter absorbs some of the fluid.',
   ],
 };
 
@@ -102,11 +102,11 @@ export function chemicalPlan(question: ChemicalQuestion): Result<ChemicalPlan> {
     held: heldBy(question, concentrateL),
     minds: [
       ...ENTRY_MINDS[entry],
-      ...(filterC === undefined ? ['The filter’s temperature is not read: touch it, with care.'] : []),
+      ...(filterC === undefined ? ['Filter temperature unknown: touch it with care.'] : []),
       ...(laterBrick && sheet.laterBricks
-        ? ['A brick behind the filter gets what runs through: the sheet allows it.']
+        ? ['A brick after the filter gets the run-through: the data sheet allows it.']
         : []),
-      'Run-off is hazardous waste: collect it, and enter how much.',
+      'Run-off is hazardous waste: collect it and enter the volume.',
     ],
   });
 }
@@ -123,16 +123,16 @@ function heldBy(
       : []),
     ...(!sheet.coatedFilters && filter.catalyst !== 'none' && filter.catalyst !== 'fuel-borne'
       ? [
-          `The sheet of ${sheet.name} does not allow coated filters; this one ${filter.catalyst === 'coated' ? 'is coated' : 'is not known to be bare, and most are coated'}.`,
+          `The data sheet of ${sheet.name} does not allow coated filters; this one ${filter.catalyst === 'coated' ? 'is coated' : 'may be coated, as most are'}.`,
         ]
       : []),
     ...(laterBrick && !sheet.laterBricks
-      ? [`The sheet of ${sheet.name} does not allow bricks behind the filter; there is one on this line.`]
+      ? [
+          `The data sheet of ${sheet.name} does not allow bricks behind the filter; there is one on this line.`,
+        ]
       : []),
     ...(stockL !== undefined && stockL < concentrateL
-      ? [
-          `${concentrateL.toFixed(2)} L of ${sheet.name} are wanted for a fill; ${stockL.toFixed(2)} L are left.`,
-        ]
+      ? [`${concentrateL.toFixed(2)} L of ${sheet.name} needed for a fill;  ${stockL.toFixed(2)} L are left.`]
       : []),
     ...(lineBar !== undefined && lineBar > sheet.lineUpToBar
       ? [`The line is at ${lineBar} bar; ${sheet.name} and its gun take up to ${sheet.lineUpToBar} bar.`]

@@ -133,7 +133,7 @@ describe('what holds a burn off, beyond the load', () => {
     expect(heldIds(ranked([SENSOR_SOUND, few, said('put-right')], { causes }), 'drive')).toEqual([]);
   });
 
-  it('what the engine computer waits for', () => {
+  it('what the ECU waits for', () => {
     const inhibitors = ['The tank is nearly empty'];
     const [held] = option(ranked([SENSOR_SOUND, few], { inhibitors }), 'drive').held;
     expect(held).toMatchObject({ id: 'inhibited', text: expect.stringContaining('tank') as string });

@@ -151,7 +151,7 @@ function chanceAndReasons(
     case 'nothing':
       return {
         chance: sound,
-        reasons: [`${percent(sound)} likely that neither soot, ash, oil nor a crack is in the way`, ...told],
+        reasons: [`${percent(sound)} likely that soot, ash, oil or a crack will not get in the way`, ...told],
       };
     case 'drive':
     case 'standing': {
@@ -167,7 +167,7 @@ function chanceAndReasons(
           ...told,
           ...(load
             ? [
-                `${load.gPerL.toFixed(1)} g/L of soot by the pressure (${load.lowG.toFixed(0)}–${load.highG.toFixed(0)} g)${treatment === 'drive' ? `; a drive takes off up to ${limits.driveLoadGPerL} g/L` : ''}`,
+                `${load.gPerL.toFixed(1)} g/L of soot by the pressure (${load.lowG.toFixed(0)}–${load.highG.toFixed(0)} g)${treatment === 'drive' ? `; a drive removes up to ${limits.driveLoadGPerL} g/L` : ''}`,
               ]
             : []),
           ...(forecast
@@ -187,9 +187,11 @@ function chanceAndReasons(
           ((sootAlone * limits.curesChemicalPercent + withAsh * limits.chemicalWithAshPercent) / 100) * again,
         reasons: [
           ...told,
-          'Loosens soot cold: it asks nothing of the bed, whatever the load',
+          'Loosens soot cold: no heat in the bed, whatever the load',
           ...(before > 0
-            ? [`Done ${before === 1 ? 'once' : `${before} times`} on this job already; each time does less`]
+            ? [
+                `Done ${before === 1 ? 'once' : `${before} times`} on this job already; each repeat removes less`,
+              ]
             : []),
         ],
       };
@@ -201,7 +203,7 @@ function chanceAndReasons(
           (1 - sound) *
             (1 - cracked) *
             ((withAsh > sootAlone ? limits.offVehicleWithAshPercent : limits.curesOffVehiclePercent) / 100),
-        reasons: [...told, 'Takes ash and oil out too, and is weighed before and after'],
+        reasons: [...told, 'Also removes ash and oil; weighed before and after'],
       };
     case 'exchange':
       return {
@@ -264,16 +266,16 @@ function effortOf(
 function risksOf(treatment: Treatment, { forecast }: TreatmentQuestion): string[] {
   const hot = forecast
     ? [
-        `The bed comes to ${forecast.plannedPeakC.toFixed(0)} °C, and to ${forecast.dropPeakC.toFixed(0)} °C if the engine drops to idle; it stands ${forecast.limitC} °C`,
+        `The bed comes to ${forecast.plannedPeakC.toFixed(0)} °C, and to ${forecast.dropPeakC.toFixed(0)} °C if the engine drops to idle; limit ${forecast.limitC} °C`,
       ]
     : ['The bed overheats if the engine drops to idle in the burn'];
   switch (treatment) {
     case 'nothing':
-      return ['What is left of the cause fills it again'];
+      return ['An unrepaired cause will fill it again'];
     case 'drive':
       return [...hot, 'Two people: one drives, one reads'];
     case 'standing':
-      return [...hot, 'The vehicle stands hot: outdoors, watched, extinguisher at hand'];
+      return [...hot, 'The parked vehicle gets hot: outdoors, watched, extinguisher at hand'];
     case 'chemical':
       return [
         'Smoke, steam and run-off: the site must allow them',
@@ -282,10 +284,10 @@ function risksOf(treatment: Treatment, { forecast }: TreatmentQuestion): string[
     case 'off-vehicle':
       return [
         'Seized sensors and stripped threads',
-        'Axle, mount and steering fasteners that come off are safety-critical',
+        'Axle, mount and steering fasteners removed are safety-critical',
       ];
     case 'exchange':
-      return ['The dearest; an unrepaired cause fills the new one too'];
+      return ['Most expensive; an unrepaired cause fills the new one too'];
   }
 }
 
@@ -294,21 +296,21 @@ function otherSchool(treatment: Treatment): { otherSchool?: string } {
     case 'drive':
       return {
         otherSchool:
-          'Others burn standing, with a rig beside the vehicle. Driving cools the filter and is preferred here.',
+          'Some regenerate parked, with a rig beside the vehicle. Here a drive is preferred: moving air cools the filter.',
       };
     case 'standing':
       return {
-        otherSchool: 'Others drive, as the air cools the filter: preferred here where a drive is possible.',
+        otherSchool: 'Some drive, as moving air cools the filter. Here that is preferred where possible.',
       };
     case 'chemical':
       return {
         otherSchool:
-          'Others flush backwards off the vehicle, so that no dirt goes through. After the clean some burn at once: here held revs and a drive come first.',
+          'Some back-flush off the vehicle so no dirt passes through, or regenerate right after. Here held revs and a drive come first.',
       };
     case 'off-vehicle':
       return {
         otherSchool:
-          'Others find a clean in place enough for soot; some use a water jet alone. Here fluid and soak, low pressure.',
+          'Some clean soot in place only, or use a water jet alone. Here: fluid, soak, low pressure.',
       };
     case 'nothing':
     case 'exchange':

@@ -51,7 +51,7 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
   const last = readings.at(-1);
   const good = limits.restrictionGoodRatio;
   if (!last)
-    return { steps, another: 'cannot-tell', reason: 'Nothing is read yet: take the before reading first.' };
+    return { steps, another: 'cannot-tell', reason: 'No reading yet: take the before reading first.' };
   const overLimit = left !== undefined && left.gPerL > left.limitGPerL;
   const tooHot = left?.drop !== undefined && left.drop.peakC > left.drop.limitC;
   const tooMuch = overLimit || tooHot;
@@ -65,7 +65,7 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
     return {
       steps,
       another: 'yes',
-      reason: `It reads ${last.ratio.toFixed(1)} × clean, good up to ${good} × clean: the first flush shows what it gives.`,
+      reason: `It reads ${last.ratio.toFixed(1)} × clean, good up to ${good} × clean: the first flush will show what it gains.`,
     };
   const shares = readings.slice(1).map((reading, i) => {
     const before = readings[i] as FlushReading;
@@ -82,15 +82,15 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
       steps,
       nextPercent,
       another: 'cannot-tell',
-      reason: `The last flush took ${(lastStep.fellPercent ?? 0).toFixed(0)} % by the readings, which is within their doubt: read again, steadier, before another fill.`,
+      reason: `The last flush removed ${(lastStep.fellPercent ?? 0).toFixed(0)} %, within the uncertainty of the readings: read again, steadier, before another fill.`,
     };
   const worth = nextPercent >= limits.worthAnotherPercent;
   const why =
     left && tooMuch && last.ratio <= good
-      ? ` It reads good, but up to ${left.gPerL.toFixed(1)} g/L of soot may be left; ${
+      ? ` Within limits, but up to ${left.gPerL.toFixed(1)} g/L of soot may be left; ${
           overLimit || !left.drop
-            ? `${left.limitGPerL} g/L may be there when codes are cleared`
-            : `a drop to idle would bring that to ${left.drop.peakC.toFixed(0)} °C, it stands ${left.drop.limitC} °C: codes are not cleared on it`
+            ? `${left.limitGPerL} g/L allowed when clearing codes`
+            : `a drop to idle would bring that to ${left.drop.peakC.toFixed(0)} °C, it stands ${left.drop.limitC} °C: do not clear codes on it`
         }.`
       : '';
   return {
@@ -98,7 +98,7 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
     nextPercent,
     another: worth ? 'yes' : 'no',
     reason: worth
-      ? `Another should take off some ${nextPercent.toFixed(0)} % of what is left; worth it from ${limits.worthAnotherPercent} % on.${why}`
-      : `Another should take off some ${nextPercent.toFixed(0)} % of what is left, under ${limits.worthAnotherPercent} %: in place this is what it gives. Think of off the vehicle.${why}`,
+      ? `Another should remove about ${nextPercent.toFixed(0)} % of what is left; worth it from ${limits.worthAnotherPercent} % on.${why}`
+      : `Another should remove about ${nextPercent.toFixed(0)} % of what is left, under ${limits.worthAnotherPercent} %: no more to gain in place. Consider off-vehicle.${why}`,
   };
 }

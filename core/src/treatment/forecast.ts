@@ -60,12 +60,10 @@ export function burnOfJob(
     },
     displacementL: engineL,
     assumptions: [
-      ...(material === 'unknown'
-        ? ['Material not known: taken for the lighter one, which runs hotter.']
-        : []),
-      ...(filter.catalyst === undefined ? ['Coating not known: taken for coated.'] : []),
+      ...(material === 'unknown' ? ['Material unknown: the lighter one assumed, which runs hotter.'] : []),
+      ...(filter.catalyst === undefined ? ['Coating unknown: coated assumed.'] : []),
       ...(displacementL === undefined
-        ? [`Engine size not known: idle of ${USUAL_DISPLACEMENT_L} L assumed.`]
+        ? [`Engine size unknown: idle of ${USUAL_DISPLACEMENT_L} L assumed.`]
         : []),
       'No ash, soot evenly along the filter.',
       `${limits.burnOxygenPercent} % oxygen, ${limits.burnTargetC} °C before the filter, from the limits profile.`,

@@ -14,7 +14,7 @@ import { describeFailure } from '../quantities/index.ts';
 import { readinessOf, type ReadyHold } from './readiness.ts';
 import { mostSoot, type KnownFilter } from './sootLoad.ts';
 
-/** What is asked of the engine computer, sorted by what it can do harm to. */
+/** What is asked of the ECU, sorted by what it can do harm to. */
 export type LinkCommand = 'burn' | 'clear-codes' | 'reset-counter';
 
 export interface Interlock {
@@ -90,7 +90,7 @@ const TAKES_SOOT_OUT: ReadonlySet<WorkType> = new Set<WorkType>([
   'filter-exchanged',
 ]);
 
-/** Whether soot was taken out, not burnt, before this moment: the engine computer does not know of it. */
+/** Whether soot was taken out, not burnt, before this moment: the ECU does not know of it. */
 const sootWasTakenOut = ({ entries }: InterlockFacts['derived'], before: number): boolean =>
   entriesOfKind(entries, 'work').some(
     (entry) => TAKES_SOOT_OUT.has(entry.body.work) && happenedAt(entry) < before,
@@ -115,9 +115,7 @@ function unproven(reading: EntryOf<'reading'>, { parts }: InterlockFacts['derive
     return finding === undefined ? undefined : `the last log shows ${finding}`;
   }
   const seen = ['sound', 'replaced'].includes(parts.get('dp-sensor')?.state ?? '');
-  return seen
-    ? undefined
-    : 'the last reading was written down by hand and the ΔP sensor has not been checked';
+  return seen ? undefined : 'the last reading was by hand and the ΔP sensor is unchecked';
 }
 
 /** Most soot for a burn by the limits profile, g/L: by the material, the weaker where it is not known. */
@@ -138,7 +136,7 @@ export function commandInterlocks(
   if (command === 'clear-codes' && entriesOfKind(derived.entries, 'code-scan').length === 0) {
     held.push({
       id: 'codes-not-kept',
-      text: 'The codes are not kept with the job: read and keep them first.',
+      text: 'The codes are not saved with the job: scan and save them first.',
     });
   }
   held.push(...oilInterlocks(facts), ...dropInterlock(forecast), ...dilutedInterlock(facts));
@@ -148,7 +146,7 @@ export function commandInterlocks(
   if (!reading) {
     held.push({
       id: 'no-reading',
-      text: 'How much soot there is, is not known: take a baseline with a hold first. A full filter burns itself.',
+      text: 'Soot load unknown: take a baseline with a hold first. A full filter can burn up.',
     });
     return held;
   }
@@ -156,13 +154,13 @@ export function commandInterlocks(
   if (doubt !== undefined) {
     held.push({
       id: 'pressure-unproven',
-      text: `No soot estimate is to be believed: ${doubt}. Prove sensor and pipes, and read again.`,
+      text: `No soot estimate can be trusted: ${doubt}. Prove sensor and pipes, and read again.`,
     });
   }
   if (!filter) {
     held.push({
       id: 'size-unknown',
-      text: 'The filter’s size is not known, so its load per litre is not: enter diameter and length.',
+      text: 'Filter size unknown, so its load per litre is too: enter diameter and length.',
     });
     return held;
   }
@@ -178,7 +176,7 @@ export function commandInterlocks(
     const { gPerL, grams, by } = load.value;
     held.push({
       id: 'over-full',
-      text: `Up to ${gPerL.toFixed(1)} g/L of soot (${grams.toFixed(0)} g, ${by}); at most ${limit} g/L may burn in ${filter.material === 'silicon-carbide' ? 'silicon carbide' : filter.material === 'cordierite' ? 'cordierite' : 'a filter of this or unknown material'}. Clean it chemically first.`,
+      text: `Up to ${gPerL.toFixed(1)} g/L of soot (${grams.toFixed(0)} g, ${by}); at most ${limit} g/L allowed in ${filter.material === 'silicon-carbide' ? 'silicon carbide' : filter.material === 'cordierite' ? 'cordierite' : 'a filter of this or unknown material'}. Clean it chemically first.`,
     });
   }
   return held;
@@ -199,7 +197,7 @@ function oilInterlocks(facts: InterlockFacts): Interlock[] {
     return [
       {
         id: 'oil-in-exhaust',
-        text: 'Oil comes into the exhaust: it would feed a fire that nothing stops. Repair that, and clean the filter off the vehicle.',
+        text: 'Oil is entering the exhaust: it would feed a fire nothing stops. Repair it; clean the filter off the vehicle.',
       },
     ];
   const chance = 100 * (likely?.get('oil-in-exhaust') ?? 0);
@@ -207,7 +205,7 @@ function oilInterlocks(facts: InterlockFacts): Interlock[] {
     ? [
         {
           id: 'oil-in-exhaust',
-          text: `Oil in the exhaust is ${chance.toFixed(0)} % likely; over ${limits.oilHoldsBurnPercent} % nothing may burn. Look at the inlet face of the filter and the turbocharger.`,
+          text: `Oil in the exhaust is ${chance.toFixed(0)} % likely; over ${limits.oilHoldsBurnPercent} % no regeneration is allowed. Inspect the filter’s inlet face and the turbo.`,
         },
       ]
     : [];
@@ -229,7 +227,7 @@ const dilutedInterlock = (facts: InterlockFacts): Interlock[] =>
     ? [
         {
           id: 'oil-diluted',
-          text: 'There is fuel in the oil: more would come, and a hot engine runs on it. Change the oil first.',
+          text: 'Fuel in the oil: more would follow, and a hot engine can run on it. Change the oil first.',
         },
       ]
     : [];
@@ -243,7 +241,7 @@ const shortOf = (facts: InterlockFacts): Interlock[] => {
   return readinessOf(asked, facts).held.filter(({ id }) => id === 'fuel-low' || id === 'oil-low');
 };
 
-/** What holds a burn off: all that holds a reset off, what the engine computer waits for, and the drop to idle by the model. */
+/** What holds a burn off: all that holds a reset off, what the ECU waits for, and the drop to idle by the model. */
 export function burnInterlocks(
   facts: InterlockFacts & {
     readonly inhibitors?: readonly string[];
@@ -254,7 +252,7 @@ export function burnInterlocks(
   return [
     ...commandInterlocks('burn', facts),
     ...(inhibitors.length > 0
-      ? [{ id: 'inhibited' as const, text: `The engine computer holds it off: ${inhibitors.join('; ')}.` }]
+      ? [{ id: 'inhibited' as const, text: `Regeneration is inhibited by: ${inhibitors.join('; ')}.` }]
       : []),
   ];
 }
@@ -285,7 +283,7 @@ export function outstandingCauses({ derived }: InterlockFacts): readonly Interlo
     )
     .map(({ cause }) => ({
       id: 'cause-open' as const,
-      text: `A cause is found and not repaired: ${sentenceOf(cause)}. The filter fills again until it is.`,
+      text: `A cause is found but not repaired: ${sentenceOf(cause)}. The filter will fill again.`,
       cause,
       overridable: true,
     }));

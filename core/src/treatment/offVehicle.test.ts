@@ -64,7 +64,7 @@ describe('what came off goes on again', () => {
     expect(work(front, back(1)).refit[0]?.missing).toEqual([
       'single-use parts not renewed',
       'not plugged in: EGT 3',
-      'torque of 45 N·m not said',
+      'torque of 45 N·m not given',
     ]);
     const done = work(front, back(1, { renewed: true, plugged: true, torqueNm: 45 }));
     expect(done).toMatchObject({ complete: true, toBuy: [] });
@@ -79,10 +79,10 @@ describe('what came off goes on again', () => {
       torqueNm: 90,
     });
     expect(work(mount, back(1, { torqueNm: 90 })).refit[0]?.missing).toEqual([
-      'torque not signed for: fastener 1, 2, 3 of 3',
+      'torque not signed off: fastener 1, 2, 3 of 3',
     ]);
     expect(work(mount, back(1), sign(1), sign(3)).refit[0]?.missing).toEqual([
-      'torque not signed for: fastener 2 of 3',
+      'torque not signed off: fastener 2 of 3',
     ]);
     expect(work(mount, back(1), sign(1), sign(2), sign(3)).complete).toBe(true);
   });
@@ -104,7 +104,7 @@ describe('the filter on the scales', () => {
     expect(scale.ashG?.g).toBeCloseTo(105, 6);
     expect(scale.ashG?.lowG).toBeCloseTo(93, 6);
     expect(scale.ashG?.highG).toBeCloseTo(115, 6);
-    expect(scale.sentences.join(' ')).toMatch(/took out 120 g.*105 g \(93–115 g\) are not soot/);
+    expect(scale.sentences.join(' ')).toMatch(/took out 120 g.*105 g \(93–115 g\) is not soot/);
   });
   it('what is left against a new one', () => {
     const { weighed: scale } = work(
@@ -120,7 +120,7 @@ describe('the filter on the scales', () => {
     expect(wet.sentences).toEqual([expect.stringMatching(/After the clean it was weighed wet/)]);
     const heavier = work(weighed('before', 9.4), clean, weighed('after', 9.6)).weighed;
     expect(heavier.ashG).toBeUndefined();
-    expect(heavier.sentences[0]).toMatch(/200 g more than before: it is not dry/);
+    expect(heavier.sentences[0]).toMatch(/200 g more than before: not dry/);
   });
   it('never takes more ash out than was weighed, nor less than none', () => {
     fc.assert(
@@ -140,11 +140,11 @@ describe('the filter on the scales', () => {
 
 describe('what holds the refit off', () => {
   it('a filter that was not looked at, or is wet, cracked or melted', () => {
-    expect(work(off('Filter'), clean).held[0]).toMatch(/not weighed and looked at/);
+    expect(work(off('Filter'), clean).held[0]).toMatch(/not been weighed and inspected/);
     expect(work(off('Filter'), clean, weighed('after', 9, false)).held[0]).toMatch(/not dry/);
     const cracked: EntryBody = { kind: 'filter-off', when: 'after', outlet: 'cracked' };
     expect(work(off('Filter'), clean, cracked).held).toEqual([
-      'The filter is cracked: it is not refitted but exchanged.',
+      'The filter is cracked: replace it, do not refit it.',
     ]);
     expect(work(off('Filter'), clean, weighed('after', 9)).held).toEqual([]);
   });
@@ -157,7 +157,7 @@ describe('what holds the refit off', () => {
       order: { name: 'EGT sensor, long cable', supplier: 'Fenwick Spares', due: '2026-12-01' },
     };
     const before = work(snapped);
-    expect(before.held).toEqual(['EGT 3 broke and is not put right.']);
+    expect(before.held).toEqual(['EGT 3 broke and is not repaired.']);
     expect(before.toBuy).toMatchObject([
       { what: 'broken', name: 'EGT sensor, long cable', onOrder: 'Fenwick Spares, due 2026-12-01' },
     ]);

@@ -122,9 +122,9 @@ function missingOf(
   if (body.safetyCritical) {
     const count = Math.max(1, body.fasteners?.count ?? 1);
     const left = Array.from({ length: count }, (_, i) => i + 1).filter((n) => !signed.has(n));
-    if (left.length > 0) missing.push(`torque not signed for: fastener ${left.join(', ')} of ${count}`);
+    if (left.length > 0) missing.push(`torque not signed off: fastener ${left.join(', ')} of ${count}`);
   } else if (back && body.torqueNm !== undefined && back.body.torqueNm === undefined)
-    missing.push(`torque of ${body.torqueNm} N·m not said`);
+    missing.push(`torque of ${body.torqueNm} N·m not given`);
   return missing;
 }
 
@@ -171,13 +171,13 @@ function weighedFilter({ entries, soot, limits: { scalesG } }: OffVehicleFacts):
     [after, 'After'],
   ] as const)
     if (entry && !entry.body.dry)
-      sentences.push(`${when} the clean it was weighed wet: that says nothing, dry it and weigh again.`);
+      sentences.push(`${when} the clean it was weighed wet: no use; dry it and weigh again.`);
   const removedG = beforeKg !== undefined && afterKg !== undefined ? 1000 * (beforeKg - afterKg) : undefined;
   const figures: { ashG?: NonNullable<WeighedFilter['ashG']>; leftG?: number } = {};
   if (removedG !== undefined) {
     if (removedG < -scalesG)
       sentences.push(
-        `It weighs ${(-removedG).toFixed(0)} g more than before: it is not dry, or it was not weighed with the same parts.`,
+        `It weighs ${(-removedG).toFixed(0)} g more than before: not dry, or weighed with different parts.`,
       );
     else {
       sentences.push(`The clean took out ${removedG.toFixed(0)} g, weighed dry to ± ${scalesG} g.`);
@@ -189,7 +189,7 @@ function weighedFilter({ entries, soot, limits: { scalesG } }: OffVehicleFacts):
           highG: ash(soot.lowG) + scalesG,
         };
         sentences.push(
-          `Of that ${figures.ashG.g.toFixed(0)} g (${figures.ashG.lowG.toFixed(0)}–${figures.ashG.highG.toFixed(0)} g) are not soot by the last reading: ash and oil.`,
+          `Of that ${figures.ashG.g.toFixed(0)} g (${figures.ashG.lowG.toFixed(0)}–${figures.ashG.highG.toFixed(0)} g) is not soot by the last reading: ash and oil.`,
         );
       }
     }
@@ -198,8 +198,8 @@ function weighedFilter({ entries, soot, limits: { scalesG } }: OffVehicleFacts):
     figures.leftG = 1000 * (afterKg - newKg);
     sentences.push(
       figures.leftG > scalesG
-        ? `${figures.leftG.toFixed(0)} g more than a new one are still in it.`
-        : 'It weighs what a new one weighs.',
+        ? `${figures.leftG.toFixed(0)} g more than a new one: that is still in it.`
+        : 'It weighs the same as a new one.',
     );
   }
   return {
@@ -211,7 +211,7 @@ function weighedFilter({ entries, soot, limits: { scalesG } }: OffVehicleFacts):
   };
 }
 
-/** What holds the refit off: a wet filter, a drying that still goes on, a part that broke and is not put right. */
+/** What holds the refit off: a wet filter, a drying that still goes on, a part that broke and is not repaired. */
 function heldRefit(entries: readonly Entry[], broken: readonly EntryOf<'part-broke'>[]): string[] {
   const held: string[] = [];
   const cleaned = entriesOfKind(entries, 'work').findLast(({ body }) => body.work === 'off-vehicle-clean');
@@ -219,30 +219,30 @@ function heldRefit(entries: readonly Entry[], broken: readonly EntryOf<'part-bro
     const since = happenedAt(cleaned);
     const looks = entriesOfKind(entries, 'filter-off').filter(({ body }) => body.when === 'after');
     const after = looks.findLast((entry) => happenedAt(entry) >= since);
-    if (!after) held.push('The filter is not weighed and looked at after the clean.');
+    if (!after) held.push('The filter has not been weighed and inspected after the clean.');
     else if (after.body.dry === false)
-      held.push('The filter is not dry: water in it cracks the brick in the first heat.');
+      held.push('The filter is not dry: water cracks the brick in the first heat.');
     const face = [after?.body.inlet, after?.body.outlet].find(
       (look) => look === 'cracked' || look === 'melted',
     );
-    if (face) held.push(`The filter is ${face}: it is not refitted but exchanged.`);
+    if (face) held.push(`The filter is ${face}: replace it, do not refit it.`);
   }
-  for (const { body } of broken) held.push(`${body.what} broke and is not put right.`);
+  for (const { body } of broken) held.push(`${body.what} broke and is not repaired.`);
   return held;
 }
 
 /** What to do about a part that broke, by what broke. */
 export const BREAK_ADVICE: Readonly<Record<EntryOf<'part-broke'>['body']['broke'], readonly string[]>> = {
   'snapped-sensor': [
-    'The rest is drilled out and the thread cut again, or the boss renewed: check the thread’s pitch first.',
-    'Note where the boss sits and how far the new cable reaches: sensors of one family differ in length.',
+    'Drill out the rest and recut the thread, or renew the boss: check the thread pitch first.',
+    'Note the boss position and cable reach: sensors of one family differ in length.',
   ],
   'stripped-thread': [
-    'Check the thread’s pitch; an insert holds where the boss is thick enough, else it is renewed.',
-    'Before any welding: battery off, computers and sensors near it unplugged. Licensed work where it is required.',
+    'Check the thread pitch; fit an insert if the boss is thick enough, else renew it.',
+    'Before welding: battery off, ECUs and sensors nearby unplugged. Licensed work where required.',
   ],
   'snapped-fastener': [
-    'Heat where it is safe, no flame near fuel lines; else drill it out. The new one of the same strength.',
+    'Heat where safe, no flame near fuel lines; else drill it out. Replace with the same strength grade.',
   ],
-  other: ['Note what it was and what it needs.'],
+  other: ['Note what broke and what it needs.'],
 };

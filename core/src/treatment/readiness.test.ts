@@ -91,7 +91,7 @@ describe('what stands ready before a treatment', () => {
     const at = happenedAt(facts.derived.entries[0] as never);
     expect(readinessOf('standing', facts, at + 59 * 60_000).missing).toEqual([]);
     expect(readinessOf('standing', facts, at + 61 * 60_000).missing).toMatchObject([
-      /61 min ago; it holds for 60 min/,
+      /61 min ago; valid for 60 min/,
     ]);
     expect(readinessOf('drive', facts, at).missing.length).toBeGreaterThan(0);
   });
@@ -127,11 +127,11 @@ describe('another run', () => {
   it('is no matter before the first', () => expect(advice(sound, before)).toBeUndefined());
   it('waits for the end of the last, and for a reading after it', () => {
     expect(advice(sound, before, burn)).toMatchObject({ another: 'read-first' });
-    expect(advice(sound, before, burn, end(3))?.reasons[0]).toMatch(/Nothing was read since the last burn/);
+    expect(advice(sound, before, burn, end(3))?.reasons[0]).toMatch(/No reading since the last regeneration/);
   });
   it('takes a burn that was entered as done for what it is', () => {
     const done: EntryBody = { kind: 'work', work: 'standing-regeneration', what: 'Done by another workshop' };
-    expect(advice(sound, before, done)?.reasons[0]).toMatch(/Nothing was read since the last burn/);
+    expect(advice(sound, before, done)?.reasons[0]).toMatch(/No reading since the last regeneration/);
     expect(advice(sound, before, done, madeReading('between', { sootG: 7 }))).toMatchObject({
       another: 'yes',
     });
@@ -139,12 +139,12 @@ describe('another run', () => {
   it('is not needed where it is clean', () => {
     const done = advice(sound, before, burn, end(3), madeReading('between', { sootG: 0.5 }));
     expect(done).toMatchObject({ another: 'no' });
-    expect(done?.reasons[0]).toMatch(/g are left by the pressure.*it is enough/);
+    expect(done?.reasons[0]).toMatch(/g are left by the pressure.*: enough/);
   });
   it('is worth it while soot is left, with everything asked again', () => {
     const more = advice(sound, before, burn, end(3), madeReading('between', { sootG: 7 }));
     expect(more).toMatchObject({ another: 'yes' });
-    expect(more?.reasons.at(-1)).toMatch(/cautions are read again/);
+    expect(more?.reasons.at(-1)).toMatch(/read its cautions/);
   });
   it('says that what stopped the last is to be put right first', () => {
     const more = advice(
@@ -154,20 +154,20 @@ describe('another run', () => {
       end(3, { how: 'stopped', why: 'coolant' }),
       madeReading('between', { sootG: 7 }),
     );
-    expect(more?.reasons.join(' ')).toMatch(/stopped: coolant\. Put that right first/);
+    expect(more?.reasons.join(' ')).toMatch(/stopped: coolant\. Fix that first/);
   });
   it('does no more where the last did next to nothing', () => {
     const no = advice(sound, before, burn, end(3), madeReading('between', { sootG: 11.5 }));
     expect(no).toMatchObject({ another: 'no' });
-    expect(no?.reasons.join(' ')).toMatch(/under 15 % another does no more/);
+    expect(no?.reasons.join(' ')).toMatch(/under 15 % another gains nothing/);
   });
   it('is no third', () => {
     const no = advice(sound, before, burn, end(3), burn, end(5), madeReading('between', { sootG: 7 }));
-    expect(no?.reasons[0]).toMatch(/2 burns were made; at most 2/);
+    expect(no?.reasons[0]).toMatch(/2 regenerations done; at most 2/);
   });
   it('is held off by all that holds a burn off, and after a fire', () => {
     expect(advice(sound, before, burn, end(3), madeReading('between', { sootG: 40 }))?.reasons[0]).toMatch(
-      /at most 7 g\/L may burn/,
+      /at most 7 g\/L allowed/,
     );
     expect(advice(sound, before, burn, end(3, { how: 'fire' }))).toMatchObject({ another: 'no' });
   });

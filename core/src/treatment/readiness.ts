@@ -4,21 +4,21 @@ import type { Limits } from '../limits/index.ts';
 export const READY_QUESTIONS = {
   outdoors: {
     label: 'Outdoors, or the tailpipe under extraction',
-    no: 'Gas and smoke have nowhere to go: outdoors, or extraction at the tailpipe.',
+    no: 'Gas and smoke are trapped: go outdoors, or fit extraction at the tailpipe.',
   },
   clear: {
-    label: 'Nothing within reach of the exhaust that burns: dry grass, fuel, cartons, other vehicles',
-    no: 'Something that burns is within reach of the exhaust: move it or the vehicle.',
+    label: 'Nothing flammable near the exhaust: dry grass, fuel, cartons, other vehicles',
+    no: 'Something flammable is near the exhaust: move it or the vehicle.',
   },
   extinguisher: { label: 'Fire extinguisher at hand', no: 'No extinguisher at hand.' },
   parked: { label: 'Neutral or park, brake on, wheels chocked', no: 'The vehicle is not secured.' },
   watched: { label: 'Somebody stays with it until it has cooled', no: 'Nobody stays with it.' },
   smoke: {
     label: 'Smoke, steam and noise are no nuisance here',
-    no: 'Smoke, steam and noise are a nuisance here: change the site for the dosing.',
+    no: 'Smoke, steam and noise are a nuisance here: dose at another site.',
   },
   runOff: { label: 'Run-off can be collected', no: 'Run-off cannot be collected: it is hazardous waste.' },
-  stands: { label: 'On stands, never a jack alone', no: 'The vehicle does not stand on stands.' },
+  stands: { label: 'On axle stands, never a jack alone', no: 'The vehicle is not on axle stands.' },
   supported: {
     label: 'Engine supported, if a mount or cross-member comes off',
     no: 'The engine is not supported.',
@@ -29,7 +29,7 @@ export type ReadyQuestion = keyof typeof READY_QUESTIONS;
 /** Figures that are asked for, by the name under which they are answered. */
 export const READY_FIGURES = {
   fuelPercent: { label: 'Fuel', unit: '%', hint: 'By the gauge or a channel' },
-  oilPercent: { label: 'Oil on the stick', unit: '%', hint: '0 is the lower mark, 100 the upper' },
+  oilPercent: { label: 'Oil on the dipstick', unit: '%', hint: '0 is the lower mark, 100 the upper' },
   filterC: { label: 'Filter now', unit: '°C', hint: 'By its EGTs or a contact thermometer' },
 } as const satisfies Record<string, { readonly label: string; readonly unit: string; readonly hint: string }>;
 export type ReadyFigure = keyof typeof READY_FIGURES;
@@ -117,17 +117,15 @@ export function readinessOf(treatment: Treatment, facts: ReadinessFacts, nowMs?:
   )
     held.push({
       id: 'fuel-low',
-      text: `Fuel is under ${limits.fuelLowPercent} % by the check of the tank: fill up first.`,
+      text: `Fuel is below ${limits.fuelLowPercent} % by the tank check: fill up first.`,
     });
   if (asked.helper && entry && (helper ?? '').trim() === '')
-    held.push({ id: 'no-helper', text: 'One drives, one reads: a second person is wanted on the road.' });
+    held.push({ id: 'no-helper', text: 'One drives, one reads: a second person is needed on the road.' });
   if (asked.helper && !entry) missing.push('The second person');
   if (entry && nowMs !== undefined) {
     const ageMin = (nowMs - happenedAt(entry)) / 60_000;
     if (ageMin > limits.readyForMin)
-      missing.push(
-        `Answered ${ageMin.toFixed(0)} min ago; it holds for ${limits.readyForMin} min: look again`,
-      );
+      missing.push(`Answered ${ageMin.toFixed(0)} min ago; valid for ${limits.readyForMin} min: check again`);
   }
   return { held, missing, ...(entry ? { entry } : {}) };
 }
@@ -139,14 +137,14 @@ function figureHold(id: ReadyFigure, value: number, facts: ReadinessFacts): Read
       return value < limits.fuelLowPercent
         ? {
             id: 'fuel-low',
-            text: `Fuel is at ${value.toFixed(0)} %; at least ${limits.fuelLowPercent} % for a burn: fill up first.`,
+            text: `Fuel is at ${value.toFixed(0)} %; at least ${limits.fuelLowPercent} % for a regeneration: fill up first.`,
           }
         : undefined;
     case 'oilPercent':
       return value < limits.oilLevelLowPercent
         ? {
             id: 'oil-low',
-            text: `Oil stands at ${value.toFixed(0)} % between the marks; at least ${limits.oilLevelLowPercent} % for half an hour at raised revs.`,
+            text: `Oil is at ${value.toFixed(0)} % between the marks; at least ${limits.oilLevelLowPercent} % for half an hour at raised revs.`,
           }
         : undefined;
     case 'filterC': {
@@ -154,7 +152,7 @@ function figureHold(id: ReadyFigure, value: number, facts: ReadinessFacts): Read
       return value > upToC
         ? {
             id: 'filter-hot',
-            text: `The filter is at ${value.toFixed(0)} °C; up to ${upToC} °C it may be worked on: let it cool.`,
+            text: `The filter is at ${value.toFixed(0)} °C; up to ${upToC} °C is safe to work on: let it cool.`,
           }
         : undefined;
     }

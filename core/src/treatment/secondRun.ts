@@ -47,16 +47,14 @@ export function adviseSecondRun(
   const last = burns.at(-1);
   if (!last) return undefined;
   if (last.goesOn)
-    return { another: 'read-first', reasons: ['The last burn has no end yet: say how it ended.'] };
+    return { another: 'read-first', reasons: ['The last regeneration has no end yet: enter how it ended.'] };
   const { how, why, sootBeforeG } = last.ended?.body ?? {};
   if (how === 'fire') return { another: 'no', reasons: ['The last one ended in a fire.'] };
   const reading = latestReading(derived);
   if (!reading || happenedAt(reading) < happenedAt(last.ended ?? last.begun))
     return {
       another: 'read-first',
-      reasons: [
-        'Nothing was read since the last burn: a hold at the flow of the before reading comes first.',
-      ],
+      reasons: ['No reading since the last regeneration: take a hold at the before reading’s flow first.'],
     };
   const held = burnInterlocks(facts);
   if (held.length > 0) return { another: 'no', reasons: held.map(({ text }) => text) };
@@ -64,7 +62,7 @@ export function adviseSecondRun(
     return {
       another: 'no',
       reasons: [
-        `${burns.length} burns were made; at most ${limits.mostRuns} one after the other. What is left is not soot that burns: clean it chemically, or off the vehicle.`,
+        `${burns.length} regenerations done; at most ${limits.mostRuns} in a row. What is left does not burn: clean it chemically, or off the vehicle.`,
       ],
     };
   const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
@@ -72,11 +70,11 @@ export function adviseSecondRun(
   if (!filter || !estimate?.ok)
     return {
       another: 'read-first',
-      reasons: ['The soot that is left cannot be told from the last reading.'],
+      reasons: ['The remaining soot cannot be estimated from the last reading.'],
     };
   const { sootG, highG } = estimate.value;
   const left = `${sootG.toFixed(1)} g are left by the pressure, at most ${highG.toFixed(1)} g (${(highG / filterVolumeL(filter)).toFixed(1)} g/L); clean is up to ${limits.sootAfterCleanG} g`;
-  if (sootG <= limits.sootAfterCleanG) return { another: 'no', reasons: [`${left}: it is enough.`] };
+  if (sootG <= limits.sootAfterCleanG) return { another: 'no', reasons: [`${left}: enough.`] };
   const burntPercent =
     sootBeforeG !== undefined && sootBeforeG > 0 ? 100 * (1 - sootG / sootBeforeG) : undefined;
   if (burntPercent !== undefined && burntPercent < limits.secondRunPercent)
@@ -84,17 +82,15 @@ export function adviseSecondRun(
       another: 'no',
       reasons: [
         `${left}.`,
-        `The last one took off ${Math.max(0, burntPercent).toFixed(0)} % of ${sootBeforeG?.toFixed(0) ?? ''} g; under ${limits.secondRunPercent} % another does no more. It is likely ash, or the sensor.`,
+        `The last one removed ${Math.max(0, burntPercent).toFixed(0)} % of ${sootBeforeG?.toFixed(0) ?? ''} g; under ${limits.secondRunPercent} % another gains nothing. Likely ash, or the sensor.`,
       ],
     };
   return {
     another: 'yes',
     reasons: [
       `${left}.`,
-      ...(how === 'stopped'
-        ? [`The last one was stopped${why ? `: ${why}` : ''}. Put that right first.`]
-        : []),
-      'It is another burn: its cautions are read again, and everything is asked again.',
+      ...(how === 'stopped' ? [`The last one was stopped${why ? `: ${why}` : ''}. Fix that first.`] : []),
+      'This is a new regeneration: read its cautions and answer everything again.',
     ],
   };
 }

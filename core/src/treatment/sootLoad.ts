@@ -20,7 +20,7 @@ export interface SootLoad {
 
 /**
  * The most soot that a reading leaves room for, g and g/L: the upper end (90 %) of the estimate by pressure in its
- * hold of most flow, or the engine computer's figure if that is more and not left aside.
+ * hold of most flow, or the ECU's figure if that is more and not left aside.
  */
 export function mostSoot(
   reading: ReadingBody,
@@ -37,12 +37,12 @@ export function mostSoot(
   const most = (1 + context.limits.counterTooLowPercent / 100) * counter;
   if (counter > 0 && most >= lowG && counter <= highG) {
     const grams = Math.min(highG, most);
-    return success({ grams, gPerL: grams / volumeL, by: 'pressure and counter, which agree' });
+    return success({ grams, gPerL: grams / volumeL, by: 'pressure and counter, in agreement' });
   }
   return success(
     counter > highG
-      ? { grams: counter, gPerL: counter / volumeL, by: 'the engine computer’s figure' }
-      : { grams: highG, gPerL: highG / volumeL, by: 'the upper end of what the pressure leaves room for' },
+      ? { grams: counter, gPerL: counter / volumeL, by: 'the ECU’s figure' }
+      : { grams: highG, gPerL: highG / volumeL, by: 'the upper end of the pressure estimate' },
   );
 }
 
@@ -62,7 +62,7 @@ export function sootByPressure(
     return failed({
       code: 'not-enough-data',
       field: 'The reading',
-      requirement: 'needs a hold with its flow, for an estimate of the soot',
+      requirement: 'needs a hold with flow to estimate soot',
     });
   }
   return sootFromPressure({

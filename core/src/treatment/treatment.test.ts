@@ -90,7 +90,7 @@ describe('what holds a command off', () => {
 
   it('is the counter where it says more than the pressure, but not one from before the clean', () => {
     const counted = { ...fewGrams, sootCounterG: 50 };
-    expect(heldBy('burn', [sensorSound, counted])[0]?.text).toContain('engine computer’s figure');
+    expect(heldBy('burn', [sensorSound, counted])[0]?.text).toContain('ECU’s figure');
     expect(ids('reset-counter', [sensorSound, counted])).toEqual(['over-full']);
     const after: EntryBody = { ...counted, purpose: 'after' };
     expect(ids('reset-counter', [sensorSound, manyGrams, clean, after])).toEqual([]);

@@ -43,7 +43,7 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
   if (!last || !first || recent.length < LEAST_POINTS || last.atS - first.atS < 0.6 * windowS)
     return {
       phase: 'too-short',
-      text: `Not told yet: it takes ${windowS} s at even revs.`,
+      text: `Not known yet: it takes ${windowS} s at steady revs.`,
       advice: 'Hold on.',
     };
   const slope = medianSlope(
@@ -71,22 +71,22 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
     return {
       phase: 'wet-rise',
       ...figures,
-      text: `Still rising, ${ratio}: it is wet.`,
-      advice: 'Keep the revs.',
+      text: `Still rising, ${ratio}: the filter is wet.`,
+      advice: 'Hold the revs.',
     };
   if (percentPerMin < -stillPercent)
     return {
       phase: 'drying',
       ...figures,
       text: `Falling by ${(-percentPerMin).toFixed(0)} % a minute, ${ratio}.`,
-      advice: 'Keep the revs until it stands.',
+      advice: 'Hold the revs until it is steady.',
     };
   if (last.afterFilterC !== undefined && last.afterFilterC < dryC)
     return {
       phase: 'drying',
       ...figures,
-      text: `Stands at ${ratio}, but the gas behind the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${dryC} °C it still boils water off.`,
-      advice: 'Keep the revs.',
+      text: `Stands at ${ratio}, but the gas behind the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${dryC} °C water is still boiling off.`,
+      advice: 'Hold the revs.',
     };
   const cool = last.coolantC !== undefined && last.coolantC < limits.coolantWarmC;
   return cool
@@ -94,7 +94,7 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
         phase: 'drying',
         ...figures,
         text: `Stands at ${ratio}, but the coolant is at ${(last.coolantC ?? 0).toFixed(0)} °C; warm is from ${limits.coolantWarmC} °C.`,
-        advice: 'Not yet: keep the revs.',
+        advice: 'Not yet: hold the revs.',
       }
     : {
         phase: 'plateau',

@@ -18,7 +18,7 @@ export async function measureArrival(): Promise<Row[]> {
   const about = clear.filter(({ inFamily }) => inFamily).length;
   return [
     {
-      what: `Over ${JOBS} jobs of bench vehicles as in life, told, scanned and read: causes over 90 % that are really there`,
+      what: `Over ${JOBS} jobs of simulated vehicles as in life, told, scanned and read: causes over 90 % that are really there`,
       measured: `${so} of ${sure.length}, ${((100 * so) / sure.length).toFixed(1)} %`,
       against: `at least ${100 * TRUE_SHARE} %`,
       ratio: TRUE_SHARE / (so / sure.length),

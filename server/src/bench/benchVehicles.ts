@@ -43,7 +43,7 @@ function measureMemory(): Row {
   driver.follow({ do: 'cruise', kmPerH: 70 }, 7200);
   const grown = Math.max(0, alive() - before);
   return {
-    what: 'Memory of a bench vehicle over two simulated hours',
+    what: 'Memory of a simulated vehicle over two simulated hours',
     measured: `${grown.toFixed(2)} MB more alive`,
     against: 'flat: at most 1 MB more',
     ratio: grown,
@@ -71,7 +71,7 @@ function measureClosedLoop(): Row[] {
   const share = found / required;
   return [
     {
-      what: `Findings that the faults of ${VEHICLES} random bench vehicles must cause in a guided baseline`,
+      what: `Findings that the faults of ${VEHICLES} random simulated vehicles must cause in a guided baseline`,
       measured: `${found} of ${required}, ${(100 * share).toFixed(1)} %; ${incomplete} baselines not completed`,
       against: 'at least 95 %',
       ratio: 0.95 / share,

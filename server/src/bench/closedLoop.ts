@@ -24,7 +24,7 @@ class Counted {
   }
 }
 
-/** What bench vehicles came to that were diagnosed by the recommended checks, and by the fixed checklist. */
+/** What simulated vehicles came to that were diagnosed by the recommended checks, and by the fixed checklist. */
 type Diagnosed = Awaited<ReturnType<typeof shareVehicles<'ordinary'>>>[number];
 
 function rowsOf(what: string, all: readonly Diagnosed[], least: number, by: string): Row[] {
@@ -68,7 +68,7 @@ function rowsOf(what: string, all: readonly Diagnosed[], least: number, by: stri
 /** Bench vehicles with faults as in life, an ordinary computer, and a whole scan. */
 export async function measureClosedLoop(): Promise<Row[]> {
   return rowsOf(
-    'bench vehicles with ordinary computers and whole scans',
+    'simulated vehicles with ordinary computers and whole scans',
     await shareVehicles('ordinary', VEHICLES),
     RIGHT.ordinary,
     '',
@@ -88,7 +88,7 @@ export async function measureLife(): Promise<Row[]> {
     ])
       counted.add(name, right);
   return rowsOf(
-    'bench vehicles as in life, over all tempers and memories',
+    'simulated vehicles as in life, over all tempers and memories',
     all,
     RIGHT.inLife,
     `${counted.sentences.join(', ')}; `,

@@ -4,7 +4,7 @@ import { shareVehicles } from './shareVehicles.ts';
 const VEHICLES = 200;
 const PROVED = 0.9;
 
-/** Random bench vehicles with soot and ash, treated by what the choice puts first, until proved or three treatments were done. */
+/** Random simulated vehicles with soot and ash, treated by what the choice puts first, until proved or three treatments were done. */
 export async function measureTreatments(): Promise<Row[]> {
   const all = await shareVehicles('treated', VEHICLES);
   const curable = all.filter((one) => one.curable);
@@ -26,7 +26,7 @@ export async function measureTreatments(): Promise<Row[]> {
   });
   return [
     {
-      what: `Of ${VEHICLES} random bench vehicles with soot and ash the curable ones that end proved, by what the choice of treatment puts first, at most three of them`,
+      what: `Of ${VEHICLES} random simulated vehicles with soot and ash the curable ones that end proved, by what the choice of treatment puts first, at most three of them`,
       measured: `${proved.length} of ${curable.length}, ${((100 * proved.length) / curable.length).toFixed(1)} %`,
       against: `at least ${100 * PROVED} %`,
       ratio: PROVED / (proved.length / curable.length),

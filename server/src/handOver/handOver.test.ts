@@ -258,7 +258,7 @@ describe('a workshop in which a lead signs off', () => {
     expect((await mine.technician.get<HandOver>(jobPath('hand-over'))).body.heldOff).toBeUndefined();
     const { path } = await makeShare();
     expect((await allBy(path)).statuses.slice(0, 2)).toEqual([200, 200]);
-    const back = entry({ kind: 'withdrawn', why: 'Opened again' }, { supersedes: signOff.id });
+    const back = entry({ kind: 'withdrawn', why: 'Reopened' }, { supersedes: signOff.id });
     expect((await mine.technician.post(jobPath('entries'), back)).status).toBe(403);
     expect((await mine.lead.post(jobPath('entries'), back)).status).toBe(201);
     // What may not leave is not shown by a link that is open either.

@@ -124,7 +124,7 @@ export const jobRoutes: Route[] = [
     method: 'post',
     path: '/api/jobs',
     access: 'technician',
-    summary: 'Open a job on a vehicle',
+    summary: 'New job on a vehicle',
     body: newJobSchema,
     answer: jobSchema,
     status: 201,

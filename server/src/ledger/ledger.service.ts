@@ -146,7 +146,7 @@ async function checkMaySignOff(
     throw new Refusal(
       403,
       'In this workshop a lead signs off',
-      'Leave the job open, and tell a lead that it is ready.',
+      'Leave the job open and tell a lead it is ready.',
     );
   }
 }
@@ -174,7 +174,7 @@ function checkFits(job: StoredJob, entries: readonly Entry[], input: NewEntry): 
     )
   ) {
     throw conflict(
-      'This job is signed off. Take the sign-off back first; notes and follow-ups can still be added.',
+      'This job is signed off. Withdraw the sign-off first; notes and follow-ups can still be added.',
     );
   }
 }

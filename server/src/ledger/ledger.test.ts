@@ -159,7 +159,7 @@ describe('what the list shows of a job', () => {
       (await workshop.viewer.get<RunningClocks>('/api/clocks')).body.clocks.filter(
         ({ jobId }) => jobId === job,
       );
-    expect(await clocks()).toMatchObject([{ clock: 'dwell', next: 'flush and read' }]);
+    expect(await clocks()).toMatchObject([{ clock: 'dwell', next: 'flush, then read' }]);
     await append(job, { ...entry(madeReading('after', { sootG: 3 })), ...at(50) });
     // The engine ran: nothing stands in the filter any more.
     expect(await clocks()).toEqual([]);

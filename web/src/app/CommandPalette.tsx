@@ -46,7 +46,7 @@ export function CommandPalette({
     ['Fleet: who is due next', go('/fleet')],
     ['Add a vehicle', go('/vehicles/new')],
     ['Limits', go('/limits')],
-    ['Headings of logs', go('/headings')],
+    ['Log headings', go('/headings')],
     ['Your account', go('/account')],
     ...(role === 'lead' ? ([['People and data', go('/people')]] as [string, () => void][]) : []),
     [
@@ -76,7 +76,7 @@ export function CommandPalette({
           className="input-box mb-2"
         />
         <Command.List className="max-h-[50vh] overflow-auto">
-          <Command.Empty className="p-3">Nothing by that name.</Command.Empty>
+          <Command.Empty className="p-3">Nothing found.</Command.Empty>
           {jobs.map((job) => (
             <Command.Item key={job.id} value={job.id} onSelect={go(`/jobs/${job.id}`)} className={ITEM}>
               <span className="figure-text">{job.plate}</span> job {job.number} · {job.summary.headline}

@@ -120,7 +120,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
               Limits
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/headings')}>
-              Headings of logs
+              Log headings
             </DropdownMenu.Item>
             {member.role === 'lead' ? (
               <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/people')}>
@@ -141,7 +141,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       {units ? <UnitsSheet onClose={() => setUnits(false)} /> : null}
-      <Sheet open={leaving} onOpenChange={setLeaving} title="Sign out with entries waiting?">
+      <Sheet open={leaving} onOpenChange={setLeaving} title="Sign out with unsent entries?">
         <div className="grid gap-4">
           <p>
             {waiting.length === 1 ? 'One entry is' : `${waiting.length} entries are`} not with the server yet.

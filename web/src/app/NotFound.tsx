@@ -7,7 +7,7 @@ export function NotFound() {
       <h1 className="text-3xl mb-2">{error ? 'This page stopped working' : 'There is no such page'}</h1>
       <p className="mb-4">
         {error
-          ? 'Nothing that you entered is lost: it is kept on this device. Reload the page to go on.'
+          ? 'Nothing you entered is lost: it is kept on this device. Reload the page to continue.'
           : 'The address may be old, or mistyped.'}
       </p>
       <Link to="/jobs" className="font-head font-semibold underline" reloadDocument={Boolean(error)}>

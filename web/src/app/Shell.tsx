@@ -64,7 +64,7 @@ export function Shell() {
     return (
       <main className="p-8 max-w-xl">
         <h1 className="text-3xl mb-2">{problem.title}</h1>
-        <p className="mb-4">What was entered on this device is kept and sent when the server is back.</p>
+        <p className="mb-4">Entries on this device are kept and sent when the server is back.</p>
         <Button weight="main" onClick={() => void session.refetch()}>
           Try again
         </Button>
@@ -89,7 +89,7 @@ export function Shell() {
   return (
     <div className="min-h-dvh flex flex-col">
       <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-card focus:p-3">
-        Skip to the work
+        Skip to content
       </a>
       <Header member={session.data.member} onPalette={() => setPalette(true)} />
       <ClockRinger />

@@ -130,6 +130,6 @@ export function problemOf(error: unknown): Problem {
   return {
     type: 'about:blank',
     status: typeof status === 'number' ? status : 0,
-    title: 'The server gave no clear answer',
+    title: 'The server’s answer was not understood',
   };
 }

@@ -4,7 +4,7 @@ import { preferred } from './preferences.ts';
 import { store } from './store.ts';
 
 export const KEYS: readonly (readonly [string, string])[] = [
-  ['Ctrl or ⌘ K', 'Find a job, a view, a command'],
+  ['Ctrl or ⌘ K', 'Find a job, page or command'],
   ['?', 'This sheet'],
   ['G then J', 'Jobs'],
   ['G then V', 'Vehicles'],
@@ -13,10 +13,10 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['T', 'Daylight or Bay'],
   ['N', 'On a job: do the next step'],
   ['1 … 8', 'On a job: work at that stage'],
-  ['K S I J H N O', 'Live, bench vehicle: key on, start, idle, holds, snap, off'],
+  ['K S I J H N O', 'Live, simulated vehicle: key on, start, idle, holds, snap, off'],
   ['C R F, space', 'Live: connect, record, arm’s length, mark a moment'],
-  ['+ and −, ← and →, 0', 'On traces of a log: zoom, move, whole log'],
-  ['Escape', 'Close what is open'],
+  ['+ and −, ← and →, 0', 'On log traces: zoom, move, whole log'],
+  ['Escape', 'Close the open sheet'],
 ];
 
 const isTyping = (target: EventTarget | null): boolean =>

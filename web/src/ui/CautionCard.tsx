@@ -24,7 +24,7 @@ export function CautionCard({
     return (
       <details className="border-t-4 border-ink bg-card px-3">
         <summary className="font-head font-semibold min-h-10 content-center">
-          {title} <span className="text-sm text-ink2 font-medium">· read for this act</span>
+          {title} <span className="text-sm text-ink2 font-medium">· read for this step</span>
         </summary>
         <p className="text-[15px] pb-2">{caution.text}</p>
       </details>

@@ -140,7 +140,7 @@ function tell({ plant, controls }: BenchVehicle): void {
 }
 
 const connected = (): ScanLink => {
-  if (!link) throw new Error('No bench vehicle is set up');
+  if (!link) throw new Error('No simulated vehicle is set up');
   return link;
 };
 
@@ -160,11 +160,11 @@ function plugIn(on: BenchVehicle, tool: BenchSetup['tool'], listen: LinkListener
   }
 }
 
-/** A bench vehicle with its scan link, run by its own clock away from the main thread. */
+/** A simulated vehicle with its scan link, run by its own clock away from the main thread. */
 const worker = {
   setUp({ family: name, seed, faults, cold, tool }: BenchSetup, to: BenchListener): void {
     const family = benchFamily(name);
-    if (!family) throw new Error(`There is no bench vehicle “${name}”`);
+    if (!family) throw new Error(`There is no simulated vehicle “${name}”`);
     listener = to;
     wish = { do: 'off' };
     waiting = [];
@@ -189,12 +189,12 @@ const worker = {
     if (vehicle) vehicle.controls.grade = grade;
   },
   perform: (act: Act): ActResult => {
-    if (!vehicle) throw new Error('No bench vehicle is set up');
+    if (!vehicle) throw new Error('No simulated vehicle is set up');
     return perform(vehicle, act);
   },
   /** Makes a check by hand and by tool, as fast as it can be worked out; the engine is off after it. */
   answerCheck: (check: CheckId): CheckValues => {
-    if (!vehicle) throw new Error('No bench vehicle is set up');
+    if (!vehicle) throw new Error('No simulated vehicle is set up');
     const values = answerCheck(vehicle, check);
     wish = { do: 'key-on' };
     lastAliveMs = Date.now();

@@ -5,7 +5,7 @@ import * as line from './line.ts';
 import * as looks from './looks.ts';
 import * as sensors from './sensors.ts';
 
-/** Makes a check at the bench vehicle and gives what a person would enter. */
+/** Makes a check at the simulated vehicle and gives what a person would enter. */
 export type Answer = (hand: BenchHand) => CheckValues;
 
 const ANSWERS: Readonly<Record<CheckId, Answer>> = {
@@ -47,7 +47,7 @@ const ANSWERS: Readonly<Record<CheckId, Answer>> = {
 };
 
 /**
- * What a check at the bench vehicle shows, as a person would enter it: it is driven, pumped, metered and looked at as the card
+ * What a check at the simulated vehicle shows, as a person would enter it: it is driven, pumped, metered and looked at as the card
  * says, and what its plant and its sensors then show is what is entered. It ends with the engine off.
  */
 export function answerCheck(vehicle: BenchVehicle, check: CheckId): CheckValues {

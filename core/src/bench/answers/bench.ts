@@ -7,7 +7,7 @@ import { baselinePlan } from '../../readings/index.ts';
 const ALL_OFF_S = 2.5;
 const READ_S = 1;
 
-/** A person at the bench vehicle with a scan tool: drives it, waits, reads means. */
+/** A person at the simulated vehicle with a scan tool: drives it, waits, reads means. */
 export class BenchHand {
   readonly vehicle: BenchVehicle;
   readonly #driver: Driver;

@@ -32,11 +32,11 @@ export interface Regeneration {
   lastKm: number;
   /** Distances between the last regenerations, km. */
   readonly distances: number[];
-  /** What holds it off at this moment, in words. */
+  /** What blocks it at this moment, in words. */
   inhibitors: string[];
 }
 
-/** The engine computer: what it believes, learned and wants. Plain values, so that it is copied with the vehicle. */
+/** The ECU: what it believes, learned and wants. Plain values, so that it is copied with the vehicle. */
 export interface Computer {
   /** How readily it sets codes, and what it shows of a dead sensor. */
   readonly temper: Temper;

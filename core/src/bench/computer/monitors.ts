@@ -255,7 +255,7 @@ export const MONITORS: readonly Monitor[] = [
   ...egtCircuit(1, 'P2032', 'P2033'),
   ...egtCircuit(2, 'P242C', 'P242D'),
   ...egtCircuit(3, 'P2470', 'P2471'),
-  // Before the turbine it is hotter than the rest of the line, the more the larger the engine.
+  // Before the turbo it is hotter than the rest of the line, the more the larger the engine.
   egtRange(0, 'P2080', 190),
   egtRange(2, 'P242B'),
   egtRange(3, 'P246F'),
@@ -345,7 +345,7 @@ function heal(computer: Computer, stored: StoredCode, monitor: Monitor, seconds:
   else stored.status = 'stored';
 }
 
-/** The engine computer of one vehicle among those of a kind. */
+/** The ECU of one vehicle among those of a kind. */
 export const computerOf = (id: TemperId, seed: number): Temper =>
   temperOf(
     id,

@@ -62,15 +62,15 @@ export function inhibitors(family: BenchFamily, computer: Computer, seen: RegenS
     ...(code === undefined ? [] : [`code ${codeAsWritten(family, code)} is active`]),
     ...(seen.coolantC < 70 ? [`coolant is at ${seen.coolantC.toFixed(0)} °C, under 70 °C`] : []),
     ...(seen.fuelPercent < 12 ? [`fuel is at ${seen.fuelPercent.toFixed(0)} %, under 12 %`] : []),
-    ...(computer.oilLifePercent <= 0 ? ['oil life stands at 0 %'] : []),
+    ...(computer.oilLifePercent <= 0 ? ['oil life is at 0 %'] : []),
     ...(seen.oilFuelPercent > 8
       ? [`fuel in the oil is counted at ${seen.oilFuelPercent.toFixed(1)} %, over 8 %`]
       : []),
     ...(computer.sootG > sootRefuseG(family)
       ? [`soot is counted at ${computer.sootG.toFixed(0)} g, over ${sootRefuseG(family).toFixed(0)} g`]
       : []),
-    ...(!seen.running ? ['the engine does not run'] : []),
-    ...(seen.running && forced === undefined && seen.kmPerH < 25 ? ['the vehicle does not move'] : []),
+    ...(!seen.running ? ['the engine is not running'] : []),
+    ...(seen.running && forced === undefined && seen.kmPerH < 25 ? ['the vehicle is not moving'] : []),
   ];
 }
 

@@ -17,13 +17,13 @@ export type RoutineId = (typeof ROUTINE_IDS)[number];
 export const ROUTINE_LABELS: Readonly<Record<RoutineId, string>> = {
   'clear-codes': 'Clear codes',
   'reset-soot': 'Set the soot counter to 0',
-  'new-filter': 'Tell the computer of a new filter',
-  'adapt-delta-p': 'Learn the zero of the ΔP sensor',
+  'new-filter': 'Register a new filter',
+  'adapt-delta-p': 'Learn the ΔP sensor zero',
   'reset-oil': 'Reset the oil counter',
   'regenerate-standing': 'Regeneration, standing',
   'regenerate-driving': 'Regeneration, on the road',
-  'vane-sweep': 'Sweep the turbine’s vanes',
-  stop: 'Stop what is running',
+  'vane-sweep': 'Sweep the turbo vanes',
+  stop: 'Stop the running routine',
 };
 
 export interface RoutineState {
@@ -66,7 +66,7 @@ export function startRoutine(
       for (const name of READINESS) computer.readiness.set(name, 0);
       computer.regeneration.failures = 0;
       computer.powerLimit = 1;
-      return done(id, 'Codes cleared; self-tests start anew.');
+      return done(id, 'Codes cleared; self-tests restart.');
     case 'reset-soot':
       computer.sootG = family.resetSootG;
       computer.modelSootG = family.resetSootG;
@@ -79,7 +79,7 @@ export function startRoutine(
       computer.pressureSootG = undefined;
       computer.ashG = 0;
       computer.adaptations.filterSinceKm = seen.km;
-      return done(id, 'Soot and ash counters set back; the filter counts as new from this distance on.');
+      return done(id, 'Soot and ash counters reset; the filter counts as new from this distance.');
     case 'adapt-delta-p':
       if (Math.abs(seen.deltaPMbar) > 60)
         return refused(
@@ -90,16 +90,16 @@ export function startRoutine(
       computer.adaptations.deltaPLearnedAtKm = seen.km;
       return done(
         id,
-        `Zero learned: ${computer.adaptations.deltaPZeroMbar.toFixed(1)} mbar is taken off from now on.`,
+        `Zero learned: ${computer.adaptations.deltaPZeroMbar.toFixed(1)} mbar is subtracted from now on.`,
       );
     case 'reset-oil':
       computer.oilLifePercent = 100;
       return done(id, 'Oil life at 100 %.');
     case 'regenerate-standing':
     case 'regenerate-driving': {
-      if (!seen.running) return refused(id, 'Refused: the engine does not run.');
+      if (!seen.running) return refused(id, 'Refused: the engine is not running.');
       if (id === 'regenerate-standing' && seen.kmPerH > 0.5)
-        return refused(id, 'Refused: the vehicle moves.');
+        return refused(id, 'Refused: the vehicle is moving.');
       const against = computer.regeneration.inhibitors.filter(
         (text) => !text.startsWith('the vehicle') && !text.startsWith('the engine'),
       );
@@ -115,7 +115,7 @@ export function startRoutine(
         // Dosing ends at once; the raised speed stays until the bed has cooled.
         regeneration.phase = 'cooling';
         regeneration.elapsedS = 0;
-        return done(id, 'Dosing stopped; the speed is kept up until the filter has cooled.');
+        return done(id, 'Dosing stopped; revs kept up until the filter has cooled.');
       }
       return done(id, 'Nothing was running.');
     }
@@ -141,7 +141,7 @@ export function stepRoutine(computer: Computer, seconds: number): void {
     wanted: 'Held off',
     heating: 'Heating.',
     burning: 'Burning.',
-    cooling: 'Cooling; the speed is kept up.',
+    cooling: 'Cooling; revs kept up.',
   };
   routine.text =
     regeneration.phase === 'wanted'

@@ -4,7 +4,7 @@ import { TEMPER_IDS, temperOf } from './temper.ts';
 
 const CODES = Array.from({ length: 40 }, (_, i) => ({ code: `P${2000 + i}`, circuit: i % 4 === 0 }));
 
-describe('the temper of an engine computer', () => {
+describe('the temper of an ECU', () => {
   it('lacks no self-test of a circuit, none at all where it is strict, and the same ones for the same vehicle', () => {
     const circuits = new Set(CODES.filter(({ circuit }) => circuit).map(({ code }) => code));
     fc.assert(

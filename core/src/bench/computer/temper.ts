@@ -1,7 +1,7 @@
 import { share } from '../../quantities/index.ts';
 
 /**
- * What kind of engine computer it is. Makers set limits as they like: one tells of everything within seconds, another tolerates
+ * What kind of ECU it is. Makers set limits as they like: one tells of everything within seconds, another tolerates
  * for a whole trip what the first would have limited the power for.
  */
 export interface Temper {

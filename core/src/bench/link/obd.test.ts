@@ -91,7 +91,7 @@ describe('ISO 15765-2', () => {
   });
 });
 
-describe('the engine computer at the plug', () => {
+describe('the ECU at the plug', () => {
   it('writes codes as two bytes and back', () => {
     expect(codeBytes('P2463')).toEqual([0x24, 0x63]);
     expect(codeBytes('U0100')).toEqual([0xc1, 0x00]);

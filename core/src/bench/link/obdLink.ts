@@ -176,7 +176,7 @@ export class ObdLink implements ScanLink {
     this.#require();
     const answer = await this.#ask(0x04);
     return answer[0] === 0x44
-      ? { done: true, text: 'Codes cleared; self-tests start anew.' }
+      ? { done: true, text: 'Codes cleared; self-tests restart.' }
       : { done: false, text: 'Refused: only with the engine off and the ignition on.' };
   };
 
@@ -291,6 +291,6 @@ export class ObdLink implements ScanLink {
     this.#connected = false;
     this.#streaming = [];
     this.#groups = [];
-    this.#listener.onState({ status: 'lost', text: 'The link to the vehicle was lost. Connect again.' });
+    this.#listener.onState({ status: 'lost', text: 'The link to the vehicle was lost. Reconnect.' });
   }
 }

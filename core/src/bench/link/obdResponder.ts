@@ -73,7 +73,7 @@ function supported(vehicle: BenchVehicle, from: number): Uint8Array {
 
 const ascii = (text: string): number[] => [...text].map((letter) => letter.charCodeAt(0));
 
-/** The engine computer at the diagnostic plug: answers services 01, 03, 04, 07 and 09 (SAE J1979 over ISO 15765-4). */
+/** The ECU at the diagnostic plug: answers services 01, 03, 04, 07 and 09 (SAE J1979 over ISO 15765-4). */
 export function obdAnswer(vehicle: BenchVehicle, request: Uint8Array): Uint8Array | undefined {
   const [service] = request;
   if (service === undefined || vehicle.controls.ignition === 'off') return undefined;

@@ -36,7 +36,7 @@ const LONGEST_LAG_S = 1;
 const MOST_HZ = 20;
 
 /**
- * A scan tool on the bench vehicle. It has no clock: whoever runs the vehicle calls {@link advance} after every step, and
+ * A scan tool on the simulated vehicle. It has no clock: whoever runs the vehicle calls {@link advance} after every step, and
  * readings come when, by the vehicle's own time, they are due.
  */
 export class SimulatedAdapter implements ScanLink {
@@ -165,7 +165,7 @@ export class SimulatedAdapter implements ScanLink {
     if (dropsOutAfterS !== undefined && timeS - this.#connectedAtS >= dropsOutAfterS) {
       this.#dropped = true;
       this.#streaming = [];
-      this.#listener.onState({ status: 'lost', text: 'The link to the vehicle was lost. Connect again.' });
+      this.#listener.onState({ status: 'lost', text: 'The link to the vehicle was lost. Reconnect.' });
       return;
     }
     const count = this.#streaming.length;

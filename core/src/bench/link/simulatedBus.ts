@@ -3,10 +3,10 @@ import { IsoTpEnd, type CanFrame } from './isoTp.ts';
 import type { CanTransport } from './obdLink.ts';
 import { OBD_ANSWER_ID, OBD_REQUEST_ID, obdAnswer } from './obdResponder.ts';
 
-/** How long the engine computer takes to answer, s. */
+/** How long the ECU takes to answer, s. */
 const ANSWER_S = 0.02;
 
-/** The wires of the diagnostic plug: frames between the tool and the bench vehicle's engine computer. */
+/** The wires of the diagnostic plug: frames between the tool and the simulated vehicle's ECU. */
 export class SimulatedBus implements CanTransport {
   readonly #vehicle: BenchVehicle;
   readonly #computer: IsoTpEnd;

@@ -90,7 +90,7 @@ export function stepAirPath(
 }
 
 /**
- * Pressure before the turbine by the isothermal nozzle p3² = p4² + K·ṁ²·T3, and the work it takes from the gas
+ * Pressure before the turbo by the isothermal nozzle p3² = p4² + K·ṁ²·T3, and the work it takes from the gas
  * (isentropic with γ = 1.35, efficiency 0.62). K goes with the vanes. mbar, kg/s, K.
  */
 export function turbine(scale: Scale, plant: Plant, stepS: number): void {

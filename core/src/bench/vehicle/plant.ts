@@ -23,7 +23,7 @@ export const atRest = (): Controls => ({
   grade: 0,
 });
 
-/** What the engine computer sets, followed by the plant through its actuators. */
+/** What the ECU sets, followed by the plant through its actuators. */
 export interface Commands {
   /** Main fuel wanted, mg per litre of displacement and working cycle. */
   fuelMgPerLCycle: number;
@@ -73,7 +73,7 @@ export interface Plant {
     /** Absolute, mbar. */
     manifoldMbar: number;
     manifoldC: number;
-    /** Past the air meter. */
+    /** Past the MAF sensor. */
     meteredGPerS: number;
     unmeteredGPerS: number;
     /** Through the compressor. */

@@ -69,7 +69,7 @@ const catalystDropMbar = (family: BenchFamily, flow: number, gasC: number, press
 
 /**
  * What a sound line puts between the taps beside the filter, mbar: the catalyst where it lies between them, all that
- * follows where the low side is open to the air. The engine computer knows it; a person has to note it.
+ * follows where the low side is open to the air. The ECU knows it; a person has to note it.
  */
 export function besideFilterMbar(
   family: BenchFamily,

@@ -27,17 +27,17 @@ export const sound = (): SensorWear => ({
 
 /** What wear and faults have made of the vehicle; a sound one has these as {@link newWear} gives them. */
 export interface Wear {
-  /** Share of the intake air that gets in behind the air meter. */
+  /** Share of the intake air that gets in behind the MAF sensor. */
   unmeteredShare: number;
-  /** Hole behind the compressor as a share of what the engine breathes at 100 mbar of boost. */
+  /** Hole after the compressor as a share of what the engine breathes at 100 mbar of boost. */
   chargeLeak: number;
   /** Share of the turbine's work that reaches the compressor, of a sound one. */
   turboEfficiency: number;
   /** Vanes stand here (0 open … 1 shut) whatever is asked. */
   vanesStuckAt: number | undefined;
-  /** The recirculation valve does not shut below this. */
+  /** The EGR valve does not shut below this. */
   egrOpenAtLeast: number;
-  /** How much of the recirculation cooler's duty is lost, 0–1. */
+  /** How much of the EGR cooler's duty is lost, 0–1. */
   egrCoolerFouled: number;
   /** Share of fuel that is injected beyond what is asked, badly mixed. */
   overFuelling: number;

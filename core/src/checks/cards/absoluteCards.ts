@@ -5,9 +5,9 @@ const ABSOLUTE = between(
   200,
   // A broken element shows its end of scale, which is far above what any line holds.
   10_000,
-  'Absolute pressures start near 1000 at rest: is it a gauge pressure? Add the barometer.',
+  'Absolute pressures are near 1000 at rest: is this a gauge pressure? Add the barometer.',
 );
-const AIR = between(500, 1100, 'The air of this earth has 500 to 1100 mbar: which channel is it?');
+const AIR = between(500, 1100, 'Outside air is 500 to 1100 mbar: which channel is this?');
 
 /** Key on, engine off: all absolute sensors show the air outside; again hot, or cold. */
 const agree: CheckCard = {
@@ -20,9 +20,9 @@ const agree: CheckCard = {
   needs: ['scan-tool'],
   cautions: [],
   steps: [
-    'Ignition on, engine off for a minute. Read manifold, back-pressure and barometer side by side.',
-    'A module that offers volts only: note the transfer line of the sensor and work it out.',
-    'Repeat when the engine is hot, or the next morning cold: drift may show in one of them only.',
+    'Ignition on, engine off for a minute. Read manifold, back-pressure and barometer together.',
+    'If only volts are offered, note the sensor’s characteristic and convert.',
+    'Repeat hot, or cold the next morning: drift may show in only one.',
   ],
   fields: [
     {
@@ -36,9 +36,9 @@ const agree: CheckCard = {
     {
       kind: 'number',
       id: 'altitudeM',
-      label: 'Height of the place',
+      label: 'Altitude',
       suffix: 'm',
-      hint: 'Tells whether the barometer itself may be right',
+      hint: 'Checks the barometer itself',
       possible: between(-450, 5500, 'Is it in metres?'),
     },
     {
@@ -52,7 +52,7 @@ const agree: CheckCard = {
     {
       kind: 'number',
       id: 'backPressureMbar',
-      label: 'Pressure before the turbine',
+      label: 'Pressure before the turbo',
       unit: 'mbar',
       live: 'exhaustBackPressure',
       possible: ABSOLUTE,
@@ -68,7 +68,7 @@ const agree: CheckCard = {
     {
       kind: 'number',
       id: 'backPressureAgainMbar',
-      label: 'Before the turbine, again hot or cold',
+      label: 'Before the turbo, again hot or cold',
       unit: 'mbar',
       live: 'exhaustBackPressure',
       possible: ABSOLUTE,
@@ -96,7 +96,7 @@ const agree: CheckCard = {
       );
       if (strange)
         sentences.push(
-          `At ${altitude.toFixed(0)} m the air stands near ${pressureText(standard, pressureUnit)}: the barometer itself is in doubt.`,
+          `At ${altitude.toFixed(0)} m the air is about ${pressureText(standard, pressureUnit)}: the barometer itself is doubtful.`,
         );
     }
     const offOf = (ids: readonly string[], label: string): boolean | undefined => {
@@ -114,15 +114,15 @@ const agree: CheckCard = {
       const wrong = Math.abs(off(worst)) > percent;
       const first = read_[0];
       if (wrong && read_.length > 1 && first !== undefined && Math.abs(off(first)) <= percent)
-        sentences.push(`${label}: right once and wrong once: it drifts with heat.`);
+        sentences.push(`${label}: right once, wrong once: it drifts with heat.`);
       return wrong;
     };
     const manifold = offOf(['manifoldMbar', 'manifoldAgainMbar'], 'Manifold');
-    const back = offOf(['backPressureMbar', 'backPressureAgainMbar'], 'Before the turbine');
+    const back = offOf(['backPressureMbar', 'backPressureAgainMbar'], 'Before the turbo');
     const all = manifold === true && back === true;
-    if (all) sentences.push('All are off alike: look at their supply and ground before any of them.');
+    if (all) sentences.push('All are off alike: check their supply and ground first.');
     else if (back)
-      sentences.push('Only the one before the turbine is off: the sensor, or gas shut in its pipe.');
+      sentences.push('Only the one before the turbo is off: the sensor, or gas trapped in its pipe.');
     else if (manifold) sentences.push('Only the manifold sensor is off.');
     return {
       findings: {
@@ -149,14 +149,14 @@ const compare: CheckCard = {
   needs: ['known-good-sensor', 'scan-tool'],
   cautions: ['running-engine', 'hot'],
   steps: [
-    'Old sensor: read it with the engine off, at idle and in a hold; then the known-good one in its place, the same.',
-    'Once cold and once hot: some drift in one of them only.',
+    'Read the old sensor with the engine off, at idle and in a hold; then the same with the known-good one.',
+    'Once cold and once hot: some drift only in one.',
   ],
   fields: [
     {
       kind: 'rows',
       id: 'pairs',
-      label: 'Old and known-good, before the turbine',
+      label: 'Old and known-good, before the turbo',
       columns: [
         {
           label: 'Engine speed',
@@ -199,10 +199,10 @@ const compare: CheckCard = {
       ],
       sentences: [
         differs
-          ? 'The known-good one reads otherwise: it is the sensor.'
+          ? 'The known-good one reads differently: the sensor is faulty.'
           : held
-            ? 'Both read the same: it is not the sensor.'
-            : 'Alike at rest only: a hold is needed.',
+            ? 'Both read the same: not the sensor.'
+            : 'Equal at rest only: a hold is needed.',
       ],
       ...(differs || held
         ? { parts: { 'back-pressure-sensor': differs ? ('failed' as const) : ('sound' as const) } }

@@ -12,9 +12,9 @@ const smoke: CheckCard = {
   needs: ['smoke-generator'],
   cautions: ['turning'],
   steps: [
-    'Engine off. Smoke in behind the air meter, at little pressure; look along the duct to the compressor, then the charge pipes and the cooler.',
-    'Between meter and compressor the engine gets air that is not counted; behind the compressor counted air is lost.',
-    'A duct that is taped is a temporary repair: enter it as one.',
+    'Engine off. Blow smoke in after the MAF sensor at low pressure. Follow the duct to the compressor, then charge pipes and intercooler.',
+    'Between MAF sensor and compressor, uncounted air gets in; after the compressor, counted air is lost.',
+    'A taped duct is a temporary repair: enter it as one.',
   ],
   fields: [
     {
@@ -23,8 +23,8 @@ const smoke: CheckCard = {
       label: 'Smoke comes out',
       options: [
         ['nowhere', 'nowhere'],
-        ['before', 'between air meter and compressor'],
-        ['behind', 'behind the compressor'],
+        ['before', 'between MAF sensor and compressor'],
+        ['behind', 'after the compressor'],
         ['both', 'in both'],
       ],
     },
@@ -55,7 +55,7 @@ const airMass: CheckCard = {
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
-    'Warm, in a hold of 2500 rpm, recirculation shut (command it, or unplug its valve and clear the code after).',
+    'Warm, hold 2500 rpm, EGR shut (command it, or unplug the valve and clear the code afterwards).',
     'Read engine speed, manifold pressure, intake air and air mass at the same moment.',
   ],
   fields: [
@@ -73,7 +73,7 @@ const airMass: CheckCard = {
       label: 'Manifold pressure, absolute',
       unit: 'mbar',
       live: 'manifoldPressure',
-      possible: between(500, 4500, 'Is it absolute? A gauge pressure wants the barometer added.'),
+      possible: between(500, 4500, 'Is it absolute? Add the barometer to a gauge pressure.'),
     },
     {
       kind: 'number',
@@ -94,7 +94,7 @@ const airMass: CheckCard = {
     {
       kind: 'number',
       id: 'egrPercent',
-      label: 'Recirculation valve',
+      label: 'EGR valve',
       unit: 'percent',
       live: 'egrPosition',
       possible: between(0, 100, 'Is it its position?'),
@@ -104,7 +104,7 @@ const airMass: CheckCard = {
     const [rpm, manifoldMbar, airGPerS] = ['rpm', 'manifoldMbar', 'airGPerS'].map((id) => read.number(id));
     if (rpm === undefined || manifoldMbar === undefined || airGPerS === undefined) return NOTHING;
     if (displacementL === undefined)
-      return { ...NOTHING, sentences: ['The engine’s size is not known: enter it with the vehicle.'] };
+      return { ...NOTHING, sentences: ['Engine size unknown: enter it with the vehicle.'] };
     const expected = speedDensityGPerS({
       displacementL,
       rpm,
@@ -121,24 +121,22 @@ const airMass: CheckCard = {
     return {
       findings: undecided ? {} : { 'air-low': ratio < low, 'air-high': ratio > high },
       figures: [
-        { label: 'Called for by speed and density', value: expected.value, unit: 'gPerS', state: 'plain' },
-        against('Read over called for', ratio, { suffix: '×', low, high }),
+        { label: 'Expected by speed and density', value: expected.value, unit: 'gPerS', state: 'plain' },
+        against('Read ÷ expected', ratio, { suffix: '×', low, high }),
       ],
       sentences: [
         ...(undecided
-          ? [
-              'Recirculation is open: its gas takes the place of air and looks like a leak. Shut it and read again.',
-            ]
+          ? ['EGR is open: its gas displaces air and looks like a leak. Shut it and read again.']
           : ratio < low
             ? [
-                'Less air than the engine takes in: it gets in behind the meter, the meter reads low, or exhaust gas takes its place.',
+                'Less air than the engine takes in: a leak after the MAF sensor, a low-reading MAF sensor, or EGR.',
               ]
             : ratio > high
               ? [
-                  'More air than the engine takes in: it is lost behind the compressor, or the meter reads high.',
+                  'More air than the engine takes in: it is lost after the compressor, or the meter reads high.',
                 ]
               : ['Air mass and manifold pressure agree.']),
-        ...(egr === undefined ? ['Whether recirculation was shut is not said.'] : []),
+        ...(egr === undefined ? ['Not stated whether EGR was shut.'] : []),
       ],
     };
   },
@@ -154,8 +152,8 @@ const turbo: CheckCard = {
   needs: ['spanners'],
   cautions: ['turning'],
   steps: [
-    'Engine off, cold, duct off the compressor. Turn the shaft by hand: it spins on by itself.',
-    'Feel for play: a little sideways is oil film, in and out there must be none. Look for oil and rubbed blades.',
+    'Engine off, cold, duct off the compressor. Turn the shaft by hand: it must spin freely.',
+    'Feel for play: slight sideways is normal, none in and out. Look for oil and rubbed blades.',
   ],
   fields: [
     {
@@ -186,8 +184,8 @@ const turbo: CheckCard = {
       findings: { 'shaft-worn': worn },
       figures: [],
       sentences: [
-        worn ? 'Worn: it makes less boost than it should.' : 'The shaft is sound.',
-        ...(read.choice('oil') === 'wet' ? ['Oil stands in the duct: look where it comes from.'] : []),
+        worn ? 'Worn: less boost than it should make.' : 'The shaft is sound.',
+        ...(read.choice('oil') === 'wet' ? ['Oil in the duct: find its source.'] : []),
       ],
       parts: { turbine: worn ? 'failed' : 'sound' },
     };
@@ -204,14 +202,14 @@ const vanes: CheckCard = {
   needs: ['scan-tool'],
   cautions: ['turning'],
   steps: [
-    'Ignition on, engine off. Command the sweep and read the least and the most that the position shows.',
-    'Where no position is offered: watch the rod of the actuator, or listen for the note at a raised idle.',
+    'Ignition on, engine off. Command the sweep; read the lowest and highest position.',
+    'No position offered: watch the actuator rod, or listen at a raised idle.',
   ],
   fields: [
     {
       kind: 'number',
       id: 'leastPercent',
-      label: 'Least position in the sweep',
+      label: 'Lowest position in the sweep',
       unit: 'percent',
       live: 'turboVanePosition',
       possible: between(-5, 105, 'Is it in per cent?'),
@@ -229,8 +227,8 @@ const vanes: CheckCard = {
       id: 'seen',
       label: 'or seen and heard',
       options: [
-        ['moves', 'the rod goes its whole way, the note changes'],
-        ['sticks', 'it hangs, or goes part of its way'],
+        ['moves', 'full rod travel, note changes'],
+        ['sticks', 'sticks or moves partly'],
         ['still', 'nothing moves'],
       ],
     },
@@ -248,10 +246,10 @@ const vanes: CheckCard = {
         figures: [against('Travel', travel, { unit: 'percent', low: limit })],
         sentences: [
           !still
-            ? 'They move from stop to stop.'
+            ? 'Vanes move from stop to stop.'
             : at < 50
-              ? 'They hang open: slow to pull away, a deep note.'
-              : 'They hang shut: boost comes early, choked at high revs.',
+              ? 'Vanes stuck open: slow to pull away, deep note.'
+              : 'Vanes stuck shut: early boost, choked at high revs.',
         ],
         parts: { turbine: still ? 'failed' : 'sound' },
       };
@@ -260,7 +258,7 @@ const vanes: CheckCard = {
     return {
       findings: { 'vanes-still': seen !== 'moves' },
       figures: [],
-      sentences: [seen === 'moves' ? 'They move, as seen.' : 'They do not go their whole way.'],
+      sentences: [seen === 'moves' ? 'Vanes move, as seen.' : 'Vanes do not reach full travel.'],
       parts: { turbine: seen === 'moves' ? 'sound' : 'failed' },
     };
   },
@@ -280,7 +278,7 @@ const egr: CheckCard = {
   steps: [
     'Warm idle: command the valve shut and read its position.',
     'Command it wide open and read its position again.',
-    'Then at 2000 rpm for two minutes; contact thermometer on the pipe behind the cooler, and coolant.',
+    'Then 2000 rpm for two minutes; contact thermometer on the pipe after the EGR cooler, and coolant.',
   ],
   fields: [
     {
@@ -302,7 +300,7 @@ const egr: CheckCard = {
     {
       kind: 'number',
       id: 'behindC',
-      label: 'Gas behind the cooler, commanded open',
+      label: 'Gas after the EGR cooler, commanded open',
       unit: 'degC',
       possible: between(-40, 700, 'Is it in °C?'),
     },
@@ -317,7 +315,7 @@ const egr: CheckCard = {
     {
       kind: 'number',
       id: 'gasC',
-      label: 'Gas ahead of the cooler: EGT before the turbine',
+      label: 'Gas before the EGR cooler: EGT before the turbo',
       unit: 'degC',
       live: 'egt1',
       possible: between(-40, 1100, 'Is it in °C?'),
@@ -349,19 +347,17 @@ const egr: CheckCard = {
         ...(left === undefined
           ? []
           : [
-              against('Heat that the cooler leaves', left, {
+              against('Heat left by the EGR cooler', left, {
                 unit: 'percent' as const,
                 high: limits.egrCooledPercent,
               }),
             ]),
       ],
       sentences: [
-        ...(open ? ['The valve does not shut: exhaust gas takes the place of air all the time.'] : []),
+        ...(open ? ['The valve does not shut: exhaust gas displaces air all the time.'] : []),
         ...(stuckShut ? ['The valve does not open, or stays near its stop.'] : []),
-        ...(hot ? ['The cooler takes too little heat out: it is fouled.'] : []),
-        ...(open === false && stuckShut !== true && hot === false
-          ? ['Valve and cooler do what they should.']
-          : []),
+        ...(hot ? ['The EGR cooler removes too little heat: it is fouled.'] : []),
+        ...(open === false && stuckShut !== true && hot === false ? ['EGR valve and cooler work.'] : []),
       ],
     };
   },

@@ -12,9 +12,9 @@ const dosing: CheckCard = {
   by: 'looked',
   needs: ['spanners'],
   cautions: ['hot', 'fuel'],
-  harm: 'It can seize in its seat: penetrating fluid and patience.',
+  harm: 'It can seize in its seat: use penetrating fluid and time.',
   steps: [
-    'Cold. Take the injector or vaporiser off the line and look into its passage: a drill of its bore goes through, by hand.',
+    'Cold. Remove the doser and look into its passage: a drill of bore size must pass by hand.',
     'Where it can be commanded: spray into a glass, away from anything hot.',
     'Clean it off the vehicle by solvent or ultrasonic bath, never by flame.',
   ],
@@ -39,8 +39,8 @@ const dosing: CheckCard = {
       figures: [],
       sentences: [
         blocked
-          ? 'Too little fuel comes into the exhaust: a regeneration does not get hot.'
-          : 'Fuel comes into the exhaust as it should.',
+          ? 'Too little fuel reaches the exhaust: a regeneration cannot get hot.'
+          : 'The fuel doser works.',
       ],
     };
   },
@@ -63,13 +63,13 @@ const glow: CheckCard = {
   steps: [
     'Engine off. Lead off each plug, Ω to engine ground.',
     'Leads on, ignition on, cold engine: volts at the plugs while it preheats. Nothing: the relay, its fuse, or no command.',
-    'Plugs are not forced out: warm engine, penetrating fluid, the maker’s torque.',
+    'Do not force plugs: warm engine, penetrating fluid, maker’s torque.',
   ],
   fields: [
     {
       kind: 'rows',
       id: 'plugs',
-      label: 'Plugs; nothing at all is entered as 99999',
+      label: 'Plugs; open circuit: enter 99999',
       columns: [
         CYLINDER,
         { label: 'Resistance', unit: 'ohm', possible: between(0, 1e6, 'Is the meter on Ω?') },
@@ -103,12 +103,12 @@ const glow: CheckCard = {
       ],
       sentences: [
         ...(dead.length > 0 ? [`Dead: ${dead.map(({ cylinder }) => `plug ${cylinder}`).join(', ')}.`] : []),
-        ...(relay ? ['No voltage arrives at the plugs: relay, fuse, or it is not commanded.'] : []),
+        ...(relay ? ['No voltage at the plugs: relay, fuse, or not commanded.'] : []),
         ...(bad
-          ? ['On many engines it holds regeneration off, though the engine starts all the same.']
+          ? ['On many engines this inhibits regeneration, even if the engine starts.']
           : plugs.length > 0 && volts !== undefined
             ? ['Plugs and relay work.']
-            : ['The other half is still to measure: plugs, or the voltage that arrives.']),
+            : ['Measure the other half: plugs, or the voltage arriving.']),
       ],
     };
   },
@@ -127,15 +127,15 @@ const oil: CheckCard = {
   needs: [],
   cautions: [],
   steps: [
-    'Level ground, engine off for five minutes: read the stick; smell it.',
-    'Read the oil-life counter and when the oil was last changed, and whether its specification is a low-ash one.',
-    'The counter is set back only when the oil really was changed.',
+    'Level ground, engine off five minutes: read the dipstick and smell it.',
+    'Read the oil-life counter, the last change, and whether the oil is low-ash.',
+    'Reset the counter only after a real oil change.',
   ],
   fields: [
     {
       kind: 'number',
       id: 'level',
-      label: 'Level on the stick',
+      label: 'Dipstick level',
       suffix: 'of the way from min to max',
       hint: '0 is min, 1 is max, 1.5 is half as much again',
       possible: between(-1, 4, '0 is the min mark and 1 the max mark.'),
@@ -152,13 +152,13 @@ const oil: CheckCard = {
       id: 'spanL',
       label: 'Between the marks',
       suffix: 'L',
-      hint: '1 L where the maker says nothing',
+      hint: '1 L if the maker gives none',
       possible: between(0.2, 20, 'Litres from min to max?'),
     },
     {
       kind: 'number',
       id: 'dilutionPercent',
-      label: 'Fuel in the oil, where a channel or a test says it',
+      label: 'Fuel in the oil, if a channel or test gives it',
       unit: 'percent',
       live: 'oilDilution',
       possible: between(0, 60, 'Is it per cent?'),
@@ -218,20 +218,19 @@ const oil: CheckCard = {
     if (level !== undefined || stated !== undefined) {
       findings['oil-diluted'] = most > limits.dilutionPercent || (smells && (level ?? 0) >= AT_THE_MARK);
       if (findings['oil-diluted'])
-        sentences.push('Fuel of failed regenerations is in the oil: no regeneration before it is changed.');
+        sentences.push('Fuel from failed regenerations is in the oil: no regeneration before an oil change.');
     }
     if (level !== undefined && level < 0)
-      sentences.push('Below min: no regeneration and no high revs before it is filled up.');
+      sentences.push('Below min: no regeneration or high revs before topping up.');
     if (life !== undefined) {
       figures.push(
         against('Oil-life counter', life, { unit: 'percent', low: limits.oilLifeEndPercent + 1e-9 }),
       );
       findings['counter-zero'] = life <= limits.oilLifeEndPercent;
-      if (findings['counter-zero'])
-        sentences.push('The counter has run out: some engine computers hold regeneration off by it.');
+      if (findings['counter-zero']) sentences.push('Oil life is used up: some ECUs inhibit regeneration.');
     }
     if (read.choice('lowAsh') === 'no')
-      sentences.push('Oil that is not low in ash fills the filter with ash: change it.');
+      sentences.push('Oil that is not low-ash fills the filter with ash: change it.');
     if (sentences.length === 0 && figures.length > 0) sentences.push('Level and counter are good.');
     return { findings, figures, sentences };
   },
@@ -247,8 +246,8 @@ const injectors: CheckCard = {
   needs: ['spanners', 'scan-tool'],
   cautions: ['fuel', 'running-engine'],
   steps: [
-    'Warm idle. Leak-off of each injector into its own glass for the same time; or the corrections that the engine computer makes to each.',
-    'Enter the one or the other, in one unit for all.',
+    'Warm idle. Leak-off of each injector into its own glass for equal time; or the ECU’s correction for each.',
+    'Enter one or the other, one unit for all.',
   ],
   fields: [
     {
@@ -257,7 +256,7 @@ const injectors: CheckCard = {
       label: 'Each injector',
       columns: [
         CYLINDER,
-        { label: 'Leak-off or quantity', possible: between(0, 10_000, 'A quantity is above nothing.') },
+        { label: 'Leak-off or quantity', possible: between(0, 10_000, 'A quantity is above zero.') },
       ],
       start: [1, 2, 3, 4],
     },
@@ -268,7 +267,7 @@ const injectors: CheckCard = {
     if (rows.length < 3 || middle === undefined || middle <= 0)
       return {
         ...NOTHING,
-        sentences: rows.length > 0 ? ['Three injectors or more, to tell which is off.'] : [],
+        sentences: rows.length > 0 ? ['Three injectors or more are needed to find the odd one.'] : [],
       };
     const limit = limits.injectorTrimPercent;
     const off = rows.map(({ cylinder, quantity }) => ({
@@ -279,7 +278,7 @@ const injectors: CheckCard = {
     return {
       findings: { 'injector-leaks': bad.length > 0 },
       figures: off.map(({ cylinder, percent }) =>
-        against(`Injector ${cylinder} against the middle`, percent, { unit: 'percent', high: limit }),
+        against(`Injector ${cylinder} against the median`, percent, { unit: 'percent', high: limit }),
       ),
       sentences: [
         bad.length > 0
@@ -317,7 +316,7 @@ const fuelLevel: CheckCard = {
     return {
       findings: { 'fuel-under': fuel < low },
       figures: [against('Fuel', fuel, { unit: 'percent', low })],
-      sentences: [fuel < low ? 'Too little: many engine computers do not start a regeneration.' : 'Enough.'],
+      sentences: [fuel < low ? 'Too little: many ECUs will not start a regeneration.' : 'Enough.'],
     };
   },
 };
@@ -332,8 +331,8 @@ const useHistory: CheckCard = {
   needs: ['scan-tool'],
   cautions: [],
   steps: [
-    'Read distance and engine hours of the engine computer, or of the body.',
-    'Distance over hours is the average speed: below some 28 km/h an engine seldom gets hot enough for long enough.',
+    'Read distance and engine hours from the ECU or body module.',
+    'Distance over hours is the average speed: below some 28 km/h an engine seldom gets hot enough.',
   ],
   fields: [
     {
@@ -362,8 +361,8 @@ const useHistory: CheckCard = {
       figures: [against('Average speed', average, { unit: 'kmPerH', low })],
       sentences: [
         slow
-          ? 'Short and slow trips, or long idling: soot is made and not burnt off. A clean alone will not last.'
-          : 'It is driven far and fast enough, on average.',
+          ? 'Short, slow trips or long idling: soot builds up. A clean alone will not last.'
+          : 'Driven far and fast enough, on average.',
       ],
     };
   },

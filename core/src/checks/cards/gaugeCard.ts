@@ -19,11 +19,11 @@ export const gauge: CheckCard = {
   by: 'gauged',
   needs: ['gauge', 'spanners'],
   cautions: ['running-engine', 'hot'],
-  harm: 'A sensor that is turned out seized takes its thread with it: weigh that first, and have a thread repair kit.',
+  harm: 'A seized sensor takes its thread with it: consider first, and have a thread repair kit.',
   steps: [
-    'Engine cold: take an oxygen or temperature sensor out ahead of the filter, gauge in its port. Note the port.',
-    'Warm, hold 2500–3000 rpm. The needle pulses: damp it, or note the mean and how far it swings.',
-    'Standing under-reads the road. The engine fuels otherwise with an oxygen sensor out.',
+    'Engine cold: remove an oxygen or temperature sensor before the filter, fit the gauge. Note the port.',
+    'Warm, hold 2500–3000 rpm. If the needle pulses, damp it, or note mean and swing.',
+    'Stationary readings are lower than on the road. Fuelling changes with an oxygen sensor out.',
   ],
   fields: [
     {
@@ -31,9 +31,9 @@ export const gauge: CheckCard = {
       id: 'port',
       label: 'Port',
       options: [
-        ['after-turbine', 'after the turbine, before catalyst and filter'],
-        ['before-filter', 'between catalyst and filter'],
-        ['before-turbine', 'before the turbine'],
+        ['after-turbine', 'after turbo, before DOC and DPF'],
+        ['before-filter', 'between DOC and DPF'],
+        ['before-turbine', 'before the turbo'],
       ],
     },
     {
@@ -45,9 +45,9 @@ export const gauge: CheckCard = {
       possible: between(400, 6000, 'Is the engine running?'),
     },
     { kind: 'number', id: 'meanMbar', label: 'Needle, mean', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'lowMbar', label: 'Needle, least of its swing', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'highMbar', label: 'Needle, most of its swing', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'snapMbar', label: 'Needle, most in a snap', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'lowMbar', label: 'Needle, lowest', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'highMbar', label: 'Needle, highest', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'snapMbar', label: 'Needle, peak in a snap', unit: 'mbar', possible: GAUGE },
     {
       kind: 'number',
       id: 'sensorMbar',
@@ -70,7 +70,7 @@ export const gauge: CheckCard = {
     const idle = rpm !== undefined && rpm < limits.gaugeLeastRpm;
     const snap = read.number('snapMbar');
     const turbine = port === 'before-turbine';
-    // Before the turbine a warm idle decides; under load it is far more in any engine.
+    // Before the turbo a warm idle decides; under load it is far more in any engine.
     const limit = turbine
       ? rpm !== undefined && rpm < WARM_IDLE_RPM
         ? limits.gaugeTurbineIdleMbar
@@ -92,7 +92,7 @@ export const gauge: CheckCard = {
         ...(snap === undefined
           ? []
           : [
-              against('Most in a snap', snap, {
+              against('Peak in a snap', snap, {
                 unit: 'mbar',
                 ...(turbine ? {} : { high: limits.gaugeSnapMbar }),
               }),
@@ -113,27 +113,23 @@ export const gauge: CheckCard = {
       ],
       sentences: [
         ...(turbine && limit === undefined
-          ? ['Before the turbine it is far more under load: read it at warm idle, there it decides.']
+          ? ['Before the turbo it is much higher under load: decide at warm idle.']
           : isHigh
             ? [
                 turbine
-                  ? 'At idle without load so much stands before the turbine only where the gas is held back behind it.'
-                  : 'The gas is held back, whatever a sensor says.',
+                  ? 'At idle, this much before the turbo means a restriction after it.'
+                  : 'The exhaust is restricted, whatever a sensor says.',
               ]
             : idle && !turbine
               ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
               : clear
-                ? ['The gas goes through freely.']
-                : [
-                    'Less than the limit and more than a clear line shows: it neither blames nor clears. Judge by ΔP at the same flow.',
-                  ]),
+                ? ['The exhaust flows freely.']
+                : ['Between a clear line and the limit: inconclusive. Judge by ΔP at the same flow.']),
         ...(swing !== undefined && mean > 0 && swing > mean
-          ? ['The needle swings by more than its mean: damp it and read again.']
+          ? ['The needle swings more than its mean: damp it and read again.']
           : []),
         ...(sensor !== undefined && !turbine && mean > high && sensor < 0.4 * mean
-          ? [
-              'The sensor shows far less than the gauge: it is piped wrong, blocked, or has failed because of it.',
-            ]
+          ? ['The sensor shows far less than the gauge: wrong piping, blocked, or failed.']
           : []),
       ],
     };

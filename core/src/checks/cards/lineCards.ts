@@ -7,7 +7,7 @@ const SECTION_PART: Record<Section, PartId> = { catalyst: 'catalyst', filter: 'f
 const SECTION_WORDS: Record<Section, string> = {
   catalyst: 'across the catalyst',
   filter: 'across the filter',
-  behind: 'behind the filter',
+  behind: 'after the filter',
 };
 const placeOf = (sections: readonly Section[]): string =>
   sections.length === 3
@@ -26,8 +26,8 @@ const sections: CheckCard = {
   harm: 'Clamps and seals that come off are single-use on many lines.',
   steps: [
     'Gauge after the turbine, one engine speed for all readings, warm.',
-    'Line closed; then open it at one joint after the other from the tail forward, engine off and cold between.',
-    'The section across which the pressure disappears is the one that holds the gas back.',
+    'Line closed; then open one joint after another from the tail forward, engine off and cold each time.',
+    'The section where the pressure disappears is the restriction.',
   ],
   fields: [
     {
@@ -67,8 +67,7 @@ const sections: CheckCard = {
       closedMbar: closed,
       ...Object.fromEntries(given.filter(([, value]) => value !== undefined)),
     });
-    if (shares.length === 0)
-      return { ...NOTHING, sentences: ['The line has to be opened at one joint or more.'] };
+    if (shares.length === 0) return { ...NOTHING, sentences: ['Open the line at one joint or more.'] };
     const high = limits.sectionHighMbar;
     const rpm = read.number('rpm');
     const idle = rpm !== undefined && rpm < limits.gaugeLeastRpm;
@@ -99,7 +98,7 @@ const sections: CheckCard = {
       ],
       sentences: [
         ...(restricted.length === 0
-          ? ['No section takes more than a clear one does.']
+          ? ['No section is restricted.']
           : restricted.map(({ sections: between, percent }) =>
               between.length === 1
                 ? `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: that section is restricted.`
@@ -109,7 +108,7 @@ const sections: CheckCard = {
           ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
           : []),
         ...(rpm === undefined
-          ? ['At which speed is not said: at different flows the readings would not compare.']
+          ? ['Engine speed missing: readings at different flows cannot be compared.']
           : []),
       ],
       parts,
@@ -127,7 +126,7 @@ const look: CheckCard = {
   needs: ['spanners'],
   cautions: ['hot'],
   steps: [
-    'Filter cold and off, or a camera through a sensor’s port. Mask on: soot and ash harm.',
+    'Filter cold and off, or a camera through a sensor port. Mask on: soot and ash are harmful.',
     'Outlet face: clean ceramic, or soot? Inlet face: dry, or oily? Grey or white powder deep in the channels is ash.',
   ],
   fields: [
@@ -170,10 +169,10 @@ const look: CheckCard = {
       figures: [],
       sentences: [
         ...(outlet === 'sooty'
-          ? ['Soot on the outlet face: the filter is cracked. No clean will mend it.']
+          ? ['Soot on the outlet face: the filter is cracked. Cleaning cannot repair it.']
           : []),
-        ...(inlet === 'oily' ? ['Oil on the inlet face: no regeneration; find where it comes from.'] : []),
-        ...(powder === 'much' ? ['Ash does not burn: off-vehicle cleaning, or another filter.'] : []),
+        ...(inlet === 'oily' ? ['Oil on the inlet face: no regeneration; find its source.'] : []),
+        ...(powder === 'much' ? ['Ash does not burn: off-vehicle clean or replacement filter.'] : []),
         ...(outlet === 'clean' && inlet === 'dry' && powder === 'little'
           ? ['Both faces look as they should.']
           : []),
@@ -197,14 +196,14 @@ const counter: CheckCard = {
   needs: ['scan-tool'],
   cautions: [],
   steps: [
-    'Read the soot value of the engine computer; it is set against what the pressure leaves room for, by the last reading with a hold.',
+    'Read the ECU’s soot value; it is compared with the pressure estimate from the last hold.',
     'A counter at 0, or at a round default, after a visit elsewhere proves nothing.',
   ],
   fields: [
     {
       kind: 'number',
       id: 'counterG',
-      label: 'Soot value of the engine computer',
+      label: 'ECU soot value',
       unit: 'g',
       live: 'sootMass',
       possible: between(0, 2000, 'Is it grams?'),
@@ -220,9 +219,9 @@ const counter: CheckCard = {
     {
       kind: 'number',
       id: 'sinceResetKm',
-      label: 'Distance since it was set back',
+      label: 'Distance since its reset',
       unit: 'km',
-      hint: 'Where the module keeps it',
+      hint: 'If the module stores it',
       possible: between(0, 3e6, 'Is it a distance?'),
     },
     {
@@ -267,17 +266,17 @@ const counter: CheckCard = {
     const told = sinceReset !== undefined && leastKm !== undefined;
     const reset = stands || setBack ? { 'counter-reset': true } : told ? { 'counter-reset': false } : {};
     const resetFigure: readonly Figure[] = told
-      ? [against('Distance since it was set back', sinceReset, { unit: 'km', low: leastKm })]
+      ? [against('Distance since its reset', sinceReset, { unit: 'km', low: leastKm })]
       : [];
     const resetSentences = [
       ...(stands
         ? [
-            `${counted.toFixed(1)} g on ${km?.toFixed(0) ?? ''} km without a regeneration: no engine makes so little. It was set back.`,
+            `${counted.toFixed(1)} g on ${km?.toFixed(0) ?? ''} km without a regeneration: implausibly little. It was reset.`,
           ]
         : []),
       ...(setBack
         ? [
-            `It was set back ${sinceReset.toFixed(0)} km ago, and the last regeneration is ${km?.toFixed(0) ?? ''} km ago: nothing had burnt. What it counts now says little.`,
+            `It was reset ${sinceReset.toFixed(0)} km ago, and the last regeneration is ${km?.toFixed(0) ?? ''} km ago: no regeneration before the reset. Its count says little.`,
           ]
         : []),
     ];
@@ -287,7 +286,7 @@ const counter: CheckCard = {
         figures: [...distance, ...resetFigure],
         sentences: [
           ...resetSentences,
-          'What the pressure says is not known: a reading with a hold and the filter’s size come first.',
+          'Pressure estimate missing: take a reading with a hold and enter the filter size first.',
         ],
       };
     const room = Math.max(limits.counterRoomG, (limits.counterRoomPercent / 100) * counted);
@@ -314,9 +313,9 @@ const counter: CheckCard = {
       sentences: [
         ...resetSentences,
         counted < least
-          ? `It counts ${counted.toFixed(0)} g where the pressure leaves room for no less than ${low.toFixed(0)} g: set back, or ash, another restriction, or a sensor that reads high.`
+          ? `It counts ${counted.toFixed(0)} g; the pressure says at least ${low.toFixed(0)} g: reset, ash, another restriction, or a high-reading sensor.`
           : counted > most
-            ? `It counts ${counted.toFixed(0)} g where the pressure leaves room for ${high.toFixed(0)} g at most: not set back after a clean, or the pressure does not arrive.`
+            ? `It counts ${counted.toFixed(0)} g; the pressure says ${high.toFixed(0)} g at most: not reset after a clean, or the pressure does not reach the sensor.`
             : 'Counter and pressure agree.',
       ],
     };

@@ -11,14 +11,14 @@ const intakeLook: CheckCard = {
   needs: [],
   cautions: [],
   steps: [
-    'Engine off. Follow the duct from the air meter to the compressor: bend each fold, look under clips and at its underside.',
-    'Follow the charge hoses behind the compressor: wet with oil at a clip, a split, a hose that slips?',
+    'Engine off. Follow the duct from MAF sensor to compressor: bend each fold, check under clips and the underside.',
+    'Follow the charge hoses after the compressor: wet with oil at a clip, a split, a hose that slips?',
   ],
   fields: [
     {
       kind: 'choice',
       id: 'duct',
-      label: 'Duct from air meter to compressor',
+      label: 'Duct from MAF sensor to compressor',
       options: [
         ['whole', 'whole and tight'],
         ['split', 'split, loose or off'],
@@ -27,7 +27,7 @@ const intakeLook: CheckCard = {
     {
       kind: 'choice',
       id: 'charge',
-      label: 'Charge hoses behind the compressor',
+      label: 'Charge hoses after the compressor',
       options: [
         ['whole', 'whole and dry'],
         ['split', 'split, off, or wet with oil at a clip'],
@@ -43,10 +43,10 @@ const intakeLook: CheckCard = {
       },
       figures: [],
       sentences: [
-        ...(duct === 'split' ? ['Air comes in here that the meter does not count.'] : []),
+        ...(duct === 'split' ? ['Uncounted air enters here.'] : []),
         ...(charge === 'split' ? ['Counted air is lost here: little boost, much smoke.'] : []),
         ...(duct === 'whole' || charge === 'whole'
-          ? ['What a look misses, a crack in a fold or under a clip, smoke finds.']
+          ? ['Smoke finds what the eye misses, such as a crack in a fold.']
           : []),
       ],
     };
@@ -63,9 +63,9 @@ const fuses: CheckCard = {
   needs: [],
   cautions: [],
   steps: [
-    'Find the box and its plan in the maker’s data: fuses of the engine computer, sensors, glow plugs and fuel into the exhaust.',
-    'Pull the relay of the glow plugs: is its foot or its place burnt, brown, melted?',
-    'A fuse that is blown has blown for a reason: find that before a new one goes in.',
+    'Find the box and its plan in the maker’s data: fuses of ECU, sensors, glow plugs and fuel doser.',
+    'Pull the glow plug relay: pins or socket burnt, brown, melted?',
+    'A blown fuse has a reason: find it before fitting a new one.',
   ],
   fields: [
     {
@@ -80,7 +80,7 @@ const fuses: CheckCard = {
     {
       kind: 'choice',
       id: 'relay',
-      label: 'Relay of the glow plugs and its place',
+      label: 'Glow plug relay and socket',
       options: [
         ['sound', 'sound'],
         ['burnt', 'burnt, brown or melted'],
@@ -96,9 +96,9 @@ const fuses: CheckCard = {
       },
       figures: [],
       sentences: [
-        ...(relay === 'burnt' ? ['No preheat, and no regeneration while its fault is there.'] : []),
-        ...(fuse === 'blown' ? ['Look for what it feeds and where that wire chafes.'] : []),
-        ...(fuse === 'whole' && relay !== 'burnt' ? ['The box is in order.'] : []),
+        ...(relay === 'burnt' ? ['No preheating, and no regeneration while the fault is present.'] : []),
+        ...(fuse === 'blown' ? ['Find what it feeds and where the wire chafes.'] : []),
+        ...(fuse === 'whole' && relay !== 'burnt' ? ['Fuse box good.'] : []),
       ],
     };
   },
@@ -136,10 +136,10 @@ const tailpipe: CheckCard = {
       figures: [],
       sentences: [
         inside === 'sooty'
-          ? 'Soot gets past the filter, or did before it was exchanged.'
+          ? 'Soot passes the filter, or did before it was replaced.'
           : inside === 'oily'
-            ? 'Oil comes through the whole line: no regeneration before it is found.'
-            : 'A whole filter keeps it so.',
+            ? 'Oil passes the whole line: no regeneration before its source is found.'
+            : 'Clean, as with a sound filter.',
       ],
     };
   },
@@ -155,7 +155,7 @@ const oilFilm: CheckCard = {
   needs: ['spanners'],
   cautions: ['hot'],
   steps: [
-    'Cold. Look into the turbine’s outlet, through the port of a temperature sensor or at the loosened joint.',
+    'Cold. Look into the turbo outlet, through a temperature sensor port or at the loosened joint.',
     'Wipe it: dry soot, or a film of oil?',
   ],
   fields: [
@@ -177,8 +177,8 @@ const oilFilm: CheckCard = {
       figures: [],
       sentences: [
         film === 'wet'
-          ? 'Oil feeds the exhaust ahead of the filter: no held revs and no burn before it is stopped.'
-          : 'No oil comes from the turbine.',
+          ? 'Oil is entering before the filter: no held revs or regeneration until stopped.'
+          : 'No oil from the turbo.',
       ],
     };
   },
@@ -187,7 +187,7 @@ const oilFilm: CheckCard = {
 const ABSOLUTE = between(
   200,
   10_000,
-  'Absolute pressures start near 1000 at rest: is it a gauge pressure? Add the barometer.',
+  'Absolute pressures are near 1000 at rest: is this a gauge pressure? Add the barometer.',
 );
 
 const comparison: CheckCard = {
@@ -200,9 +200,9 @@ const comparison: CheckCard = {
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
-    'Key on, engine off: manifold and pressure before the turbine side by side.',
+    'Key on, engine off: manifold and pressure before the turbo together.',
     'Warm, no load, a hold high enough that the manifold rises: both again.',
-    'Before the turbine it rises at least as far as in the manifold: what stays at the air’s pressure is blind.',
+    'Before the turbo it must rise at least as much as in the manifold; if it stays at ambient, it is blind.',
   ],
   fields: [
     {
@@ -216,7 +216,7 @@ const comparison: CheckCard = {
     {
       kind: 'number',
       id: 'backRestMbar',
-      label: 'Before the turbine, engine off',
+      label: 'Before the turbo, engine off',
       unit: 'mbar',
       live: 'exhaustBackPressure',
       possible: ABSOLUTE,
@@ -232,7 +232,7 @@ const comparison: CheckCard = {
     {
       kind: 'number',
       id: 'backHoldMbar',
-      label: 'Before the turbine in the hold',
+      label: 'Before the turbo in the hold',
       unit: 'mbar',
       live: 'exhaustBackPressure',
       possible: ABSOLUTE,
@@ -258,7 +258,7 @@ const comparison: CheckCard = {
       return {
         ...NOTHING,
         sentences: [
-          `The manifold rose by ${boost.toFixed(0)} mbar only, and ${comparisonRiseMbar} are needed: hold a higher speed.`,
+          `The manifold rose by ${boost.toFixed(0)} mbar only; ${comparisonRiseMbar} needed: hold a higher speed.`,
         ],
       };
     const blind = back < least;
@@ -266,11 +266,11 @@ const comparison: CheckCard = {
       findings: { 'back-pressure-blind': blind },
       figures: [
         { label: 'Manifold rose by', value: boost, unit: 'mbar', state: 'plain' },
-        against('Before the turbine rose by', back, { unit: 'mbar', low: least }),
+        against('Before the turbo rose by', back, { unit: 'mbar', low: least }),
       ],
       sentences: [
         blind
-          ? 'It does not see the pressure: sensor or pipe. Where a new sensor changed nothing it is the pipe.'
+          ? 'The pressure does not reach it: sensor or pipe. If a new sensor changed nothing, the pipe.'
           : 'Both rise together, as they should.',
       ],
       parts: { 'back-pressure-sensor': blind ? 'doubtful' : 'sound' },
@@ -286,7 +286,7 @@ const PIECES = {
 const PIECE_LABELS: readonly (readonly [keyof typeof PIECES, string])[] = [
   ['high', 'High pipe or hose'],
   ['low', 'Low pipe or hose'],
-  ['back-pressure', 'Pipe of the sensor before the turbine'],
+  ['back-pressure', 'Pipe of the sensor before the turbo'],
 ];
 
 const singlePiece: CheckCard = {
@@ -301,8 +301,8 @@ const singlePiece: CheckCard = {
   harm: 'A seized pipe nut snaps: soak it first, and do not force it.',
   steps: [
     'Take the piece off at both ends, cold. Blow air through it, or push a soft wire through.',
-    'Into the line too: the boss it stands in may be grown shut.',
-    'Each piece alone: a chain that is open in all its pieces is open.',
+    'Also into the line: the boss may be blocked.',
+    'Each piece alone: if all are open, the path is open.',
   ],
   fields: PIECE_LABELS.map(([id, label]) => ({
     kind: 'choice' as const,
@@ -310,7 +310,7 @@ const singlePiece: CheckCard = {
     label,
     options: [
       ['open', 'air passes freely'],
-      ['shut', 'hardly any or none passes'],
+      ['shut', 'little or none passes'],
     ] as const,
   })),
   judge: (read) => {

@@ -111,7 +111,7 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
   if (Math.abs(fell) < LEAST_MOVE_MBAR && Math.abs(left) < LEAST_MOVE_MBAR)
     return {
       ...unknown(
-        `${name}: it moved by ${pressureText(Math.abs(fell), pressureUnit)} only; nothing can be said of the pipe. Hold a higher speed.`,
+        `${name}: it moved only ${pressureText(Math.abs(fell), pressureUnit)}; too little to judge the pipe. Hold a higher speed.`,
       ),
       ...(held === undefined ? {} : { moves: false }),
     };
@@ -121,7 +121,7 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
       moves: true,
       falls: true,
       figures: figure(0),
-      sentences: [`${name}: it was back when the engine stood.`],
+      sentences: [`${name}: back when the engine stopped.`],
     };
   const fit = fitDecay(
     rows.map(([at = 0]) => at),
@@ -137,15 +137,15 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
     figures: figure(timeS),
     sentences: [
       atMost
-        ? `${name}: readings every ${intervalS.toFixed(2)} s show no more than “within ${intervalS.toFixed(2)} s”.`
+        ? `${name}: readings every ${intervalS.toFixed(2)} s can only show “within ${intervalS.toFixed(2)} s”.`
         : atLeast
-          ? `${name}: it was not back when the reading ended, so ${timeS.toFixed(0)} s or more.`
+          ? `${name}: not back at the end of the reading: ${timeS.toFixed(0)} s or more.`
           : `${name}: fitted ${timeS.toFixed(2)} s from readings every ${intervalS.toFixed(2)} s.`,
     ],
   };
 }
 
-/** The live value after release: a restricted pipe is a slow one. */
+/** The live value after release: a restricted pipe responds slowly. */
 const response: CheckCard = {
   id: 'pipe-response',
   outcomes: [
@@ -163,31 +163,31 @@ const response: CheckCard = {
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
-    'Hold 2500–3000 rpm until the value stands; note it. Switch the engine off.',
-    'From the moment at which the engine stands: an open pipe is back by then or within half a second, over 2 s is a restricted pipe.',
-    'A value that goes below zero and comes back from there shows the low pipe.',
+    'Hold 2500–3000 rpm until steady; note it. Switch the engine off.',
+    'Time from engine stop: an open pipe is back within half a second; over 2 s means restricted.',
+    'A value that dips below zero and recovers points to the low pipe.',
   ],
   fields: [
     held('dpHoldMbar', 'ΔP in the hold', 'dpfDeltaP'),
-    release('dpRelease', 'ΔP, from when the engine stands', 'dpfDeltaP'),
+    release('dpRelease', 'ΔP, from engine stop', 'dpfDeltaP'),
     {
       kind: 'number',
       id: 'dpByEyeS',
-      label: 'or ΔP by eye: seconds until it was back',
+      label: 'or ΔP by eye: seconds to return',
       unit: 's',
       possible: between(0, 600, 'Seconds?'),
     },
-    held('backPressureHoldMbar', 'Pressure before the turbine in the hold', 'exhaustBackPressure'),
-    release('backPressureRelease', 'Before the turbine, from when the engine stands', 'exhaustBackPressure'),
+    held('backPressureHoldMbar', 'Pressure before the turbo in the hold', 'exhaustBackPressure'),
+    release('backPressureRelease', 'Before the turbo, from engine stop', 'exhaustBackPressure'),
     {
       kind: 'number',
       id: 'backPressureByEyeS',
-      label: 'or by eye: seconds until it was back',
+      label: 'or by eye: seconds to return',
       unit: 's',
       possible: between(0, 600, 'Seconds?'),
     },
     held('manifoldHoldMbar', 'Manifold pressure in the hold', 'manifoldPressure'),
-    release('manifoldRelease', 'Manifold, from when the engine stands', 'manifoldPressure'),
+    release('manifoldRelease', 'Manifold, from engine stop', 'manifoldPressure'),
   ],
   judge: (read, context) => {
     const high = pipeOf(read, context, { hold: 'dpHoldMbar', rows: 'dpRelease', eye: 'dpByEyeS' }, 'ΔP');
@@ -195,7 +195,7 @@ const response: CheckCard = {
       read,
       context,
       { hold: 'backPressureHoldMbar', rows: 'backPressureRelease', eye: 'backPressureByEyeS' },
-      'Before the turbine',
+      'Before the turbo',
     );
     const manifold = pipeOf(read, context, { hold: 'manifoldHoldMbar', rows: 'manifoldRelease' }, 'Manifold');
     const isSlow = high.speed === 'slow';
@@ -218,11 +218,11 @@ const response: CheckCard = {
           ? [
               high.falls
                 ? 'The high pipe is restricted.'
-                : 'It comes back from below zero: the low pipe is restricted.',
+                : 'It recovers from below zero: the low pipe is restricted.',
             ]
           : []),
         ...(back.moves === false
-          ? ['Before the turbine nothing moves from a hold to rest: no pressure does so.']
+          ? ['Before the turbo nothing changes from hold to rest: a real pressure would.']
           : []),
         ...(manifold.moves === false ? ['The manifold sensor shows the same in a hold and at rest.'] : []),
         ...(manifold.speed === 'slow' ? ['The pipe of the manifold sensor is restricted.'] : []),
@@ -260,8 +260,8 @@ const pump: CheckCard = {
   harm: 'Pump into the pipe, never into a connected sensor.',
   steps: [
     'Engine off and cold enough to touch. Hose off the sensor, pump on the hose: pressure or vacuum, 300–500 mbar.',
-    'Note what stands at once and two seconds later.',
-    'The other pipe the same. Where nothing holds, gas goes through.',
+    'Note the pressure at once and two seconds later.',
+    'The other pipe likewise. If nothing holds, the pipe is open.',
   ],
   fields: PIPES.flatMap(([id, label]): CheckCard['fields'][number][] => [
     {
@@ -269,14 +269,14 @@ const pump: CheckCard = {
       id: `${id}StartMbar`,
       label: `${label}: pumped to`,
       unit: 'mbar',
-      possible: between(-1000, 4000, 'No pump sucks below nothing: read it again.'),
+      possible: between(-1000, 4000, 'Impossible vacuum: read it again.'),
     },
     {
       kind: 'number',
       id: `${id}LeftMbar`,
       label: `${label}: after 2 s`,
       unit: 'mbar',
-      possible: between(-1000, 4000, 'No pump sucks below nothing: read it again.'),
+      possible: between(-1000, 4000, 'Impossible vacuum: read it again.'),
     },
   ]),
   judge: (read, { limits }) => {
@@ -289,9 +289,7 @@ const pump: CheckCard = {
       const left = read.number(`${id}LeftMbar`);
       if (start === undefined || left === undefined) continue;
       if (Math.abs(start) < 50) {
-        sentences.push(
-          `${label}: nothing could be built up in it, so it is open, or the pump is not tight on it.`,
-        );
+        sentences.push(`${label}: no pressure built up: open, or the pump does not seal.`);
       }
       const share = Math.abs(start) < 50 ? 0 : Math.max(0, (100 * left) / start);
       const holds = share > limits.pipeHoldsPercent;
@@ -299,7 +297,7 @@ const pump: CheckCard = {
         against(`${label}: left after 2 s`, share, { unit: 'percent', high: limits.pipeHoldsPercent }),
       );
       findings[finding] = holds;
-      if (holds) sentences.push(`${label} holds: it is blocked, wholly or nearly.`);
+      if (holds) sentences.push(`${label} holds: blocked or nearly.`);
       if (part) parts[part] = holds ? 'failed' : 'proven-clear';
     }
     const notAsked = PIPES.map(([, , finding]) => finding).filter((id) => findings[id] === undefined);
@@ -317,7 +315,7 @@ const hoses: CheckCard = {
   needs: [],
   cautions: ['hot'],
   steps: [
-    'Follow each hose from the sensor to its pipe: the one from ahead of the filter is the high one, usually of larger bore, and goes to the port marked high.',
+    'Follow each hose from sensor to pipe. The one from before the filter is high, usually larger, to the port marked high.',
     'Bend each along its length: split, pinched, melted at its end, loose, a clip missing?',
   ],
   fields: [
@@ -364,13 +362,13 @@ const hoses: CheckCard = {
       notAsked: backPipe === undefined ? ['pipe-cracked'] : [],
       figures: [],
       sentences: [
-        ...(order === 'low' ? ['Crossed hoses read below zero; a sensor that ends at zero looks dead.'] : []),
+        ...(order === 'low' ? ['Crossed hoses read below zero; a sensor that cannot looks dead.'] : []),
         ...(state === 'pinched' ? ['A pinched hose is a blocked pipe: free it and read again.'] : []),
         ...(backPipe === 'cracked'
-          ? ['Through the crack the pressure before the turbine is lost: its sensor reads low under load.']
+          ? ['The crack loses pressure before the turbo: its sensor reads low under load.']
           : []),
-        ...(sound ? ['Each where it belongs, whole and tight.'] : []),
-        ...(state === 'split' || state === 'off' ? ['What is lost here the sensor does not see.'] : []),
+        ...(sound ? ['All correctly fitted and tight.'] : []),
+        ...(state === 'split' || state === 'off' ? ['What leaks here never reaches the sensor.'] : []),
       ],
     };
   },

@@ -3,7 +3,7 @@ import { against, between, NOTHING, type CheckCard, type Figure } from '../card.
 import { readLadder } from '../measuring/pumpLadder.ts';
 
 const VOLTS_5 = {
-  ...between(-0.3, 6.5, 'Is the probe on the right pin? 12 V on a 5 V line ends the sensor.'),
+  ...between(-0.3, 6.5, 'Is the probe on the right pin? 12 V on a 5 V line destroys the sensor.'),
   // A wire that touches battery voltage does so: measured again, it counts.
   ifSure: [-1, 32],
 } as const;
@@ -21,7 +21,7 @@ const zero: CheckCard = {
   cautions: [],
   steps: [
     'Ignition on, engine off for a minute, so that no gas is left in the pipes.',
-    'Read ΔP. If it is not near zero, pull both hoses off the sensor and read again: that parts sensor from pipe.',
+    'Read ΔP. If not near zero, pull both hoses and read again: that separates sensor from pipe.',
   ],
   fields: [
     {
@@ -58,12 +58,12 @@ const zero: CheckCard = {
       ],
       sentences: [
         !isOff
-          ? `At rest ${pressureText(rest, pressureUnit)}, within ±${pressureText(limit, pressureUnit)}: it is taken off every reading.`
+          ? `At rest ${pressureText(rest, pressureUnit)}, within ±${pressureText(limit, pressureUnit)}: removed from every reading.`
           : inPipe
-            ? 'Zero with the hoses off: gas stands in a pipe that lets none out.'
+            ? 'Zero with the hoses off: gas is trapped in a pipe.'
             : off !== undefined
-              ? 'Off with the hoses off as well: the sensor, its supply or its ground.'
-              : 'Off at rest: pull the hoses to part sensor from pipe.',
+              ? 'Wrong with the hoses off too: sensor, supply or ground.'
+              : 'Wrong at rest: pull the hoses to separate sensor from pipe.',
       ],
       ...(isOff && off !== undefined && !inPipe ? { parts: { 'dp-sensor': 'doubtful' as const } } : {}),
     };
@@ -121,7 +121,7 @@ const electrical: CheckCard = {
         sentences.push(
           supply < 0.5
             ? 'No supply: an open wire, or another sensor on the same 5 V pulls it down. Unplug them one by one.'
-            : 'The supply is off: every value of this sensor is off in proportion, and so are the others on this line.',
+            : 'The supply is off: this sensor and others on the line read wrong in proportion.',
         );
     }
     if (battery !== undefined && fromPlus !== undefined) {
@@ -132,12 +132,10 @@ const electrical: CheckCard = {
         sentences.push(
           fromPlus < 1
             ? 'The ground is open: to earth it would show 0 V and look good.'
-            : 'The ground loses voltage: all readings stand too high by it.',
+            : 'The ground loses voltage: all readings are too high.',
         );
     } else if (fromPlus !== undefined || battery !== undefined) {
-      sentences.push(
-        'The ground is proven by both: battery voltage, and battery positive to the ground pin.',
-      );
+      sentences.push('The ground needs both: battery voltage, and battery positive to ground pin.');
     }
     if (signal !== undefined) {
       const { signalRestLowV: low, signalRestHighV: high } = limits;
@@ -147,7 +145,7 @@ const electrical: CheckCard = {
       else if (findings['supply-bad'] === true || findings['ground-bad'] === true)
         findings['signal-dead'] = false;
       if (findings['signal-dead'])
-        sentences.push('Fed and grounded, and the signal is wrong with nothing on it: the sensor itself.');
+        sentences.push('Supply and ground good, signal wrong with no pressure: the sensor itself.');
     }
     return {
       findings,
@@ -161,7 +159,7 @@ const electrical: CheckCard = {
 const LADDER_POSSIBLE = between(
   0,
   4500,
-  'The ladder is pumped up, not sucked: read the gauge again, with its sign.',
+  'The pump test uses pressure, not vacuum: read the gauge again, with its sign.',
 );
 
 /** Applied by pump against indicated: zero, gain, linearity, hysteresis, worst point. */
@@ -174,18 +172,18 @@ const ladder: CheckCard = {
   by: 'measured',
   needs: ['hand-pump', 'scan-tool'],
   cautions: ['sensor'],
-  harm: 'Beyond the end of its scale the membrane tears.',
+  harm: 'Above full scale the membrane tears.',
   steps: [
-    'Engine off, ignition on. Note what the pump’s own gauge shows with nothing on it.',
+    'Engine off, ignition on. Note the pump gauge’s reading at no pressure.',
     'High hose off the sensor, pump on its high port, low port open to the air.',
-    'Pump up step by step to the end of the sensor’s scale; note pump and value at each. Then let it down over the same steps.',
+    'Pump up in steps to full scale; note pump and value at each. Then down over the same steps.',
     'Pump on the low port: it must read 0 or below. Above 0 is a fault.',
   ],
   fields: [
     {
       kind: 'number',
       id: 'fullScaleMbar',
-      label: 'End of the sensor’s scale',
+      label: 'Full scale of the sensor',
       unit: 'mbar',
       hint: 'On its label; 100 kPa is common',
       possible: between(20, 5000, 'Is the unit right?'),
@@ -193,9 +191,9 @@ const ladder: CheckCard = {
     {
       kind: 'number',
       id: 'gaugeZeroMbar',
-      label: 'Pump’s gauge with nothing on it',
+      label: 'Pump gauge at no pressure',
       unit: 'mbar',
-      possible: between(-150, 150, 'A gauge so far off is no gauge: take another.'),
+      possible: between(-150, 150, 'This gauge is too far off: use another.'),
     },
     {
       kind: 'rows',
@@ -277,20 +275,20 @@ const ladder: CheckCard = {
       ],
       sentences: [
         dead
-          ? 'It does not follow the pump: with supply and ground good the sensor is dead.'
+          ? 'It does not follow the pump: with supply and ground good, the sensor is dead.'
           : lowWrong
             ? 'Pressure on the low port reads above zero: the sensor is wrong inside.'
             : wrongGain
               ? `It follows with ${(100 * gain).toFixed(0)} % of the slope: worn, or a sensor of another range.`
               : offset
-                ? 'Off by the same everywhere: its zero, or the ground.'
+                ? 'Constant offset: its zero, or the ground.'
                 : 'Within tolerance at every rung: the sensor is sound.',
         ...(gaugeZeroMbar === 0
           ? []
           : [`The gauge’s own zero of ${pressureText(gaugeZeroMbar, pressureUnit)} is taken off.`]),
         ...(saturated.length === 0
           ? []
-          : ['Rungs beyond full scale stand at its end, as they should; they are left out of the line.']),
+          : ['Rungs above full scale are limited, as they should be, and left out.']),
       ],
       parts: { 'dp-sensor': good ? 'sound' : dead || wrongGain ? 'failed' : 'doubtful' },
     };
@@ -309,8 +307,8 @@ const swap: CheckCard = {
   cautions: ['running-engine'],
   steps: [
     'Read ΔP at rest and in a hold with the old sensor.',
-    'Hold the known-good one in its place, plugged in and hosed, and read the same again at the same engine speed.',
-    'A pattern part may plug in and be of another range: note its number.',
+    'Fit the known-good one, plugged in and hosed; read the same at the same engine speed.',
+    'A pattern part may plug in but have another range: note its number.',
   ],
   fields: [
     {
@@ -352,10 +350,10 @@ const swap: CheckCard = {
       ],
       sentences: [
         differs
-          ? `The known-good one shows ${pressureText(worst.good, pressureUnit)} where the old one shows ${pressureText(worst.old, pressureUnit)}: it is the sensor.`
+          ? `The known-good one shows ${pressureText(worst.good, pressureUnit)} where the old one shows ${pressureText(worst.old, pressureUnit)}: the sensor is faulty.`
           : held
-            ? 'Both show the same: it is not the sensor.'
-            : 'The same at rest only: a hold is needed, with nothing on them both read zero.',
+            ? 'Both show the same: not the sensor.'
+            : 'Equal at rest only: a hold is needed; without pressure both read zero.',
       ],
       ...(differs || held
         ? { parts: { 'dp-sensor': differs ? ('failed' as const) : ('sound' as const) } }
@@ -374,7 +372,7 @@ const supply: CheckCard = {
   needs: ['multimeter'],
   cautions: [],
   steps: [
-    'Ignition on, battery support on. Battery first, then the 5 V at two sensors of the exhaust, plugs on.',
+    'Ignition on, battery support on. Battery first, then the 5 V at two exhaust sensors, plugs on.',
     'Ground pin of each: from battery positive.',
   ],
   fields: [
@@ -417,11 +415,11 @@ const supply: CheckCard = {
       ],
       sentences: [
         railOff
-          ? 'The 5 V is off at the sensors: one of them or its wire pulls it down. Unplug one by one.'
+          ? 'The 5 V is off: one sensor or wire pulls it down. Unplug one by one.'
           : groundOff
-            ? 'The common ground loses voltage: every sensor on it reads high alike.'
+            ? 'The common ground loses voltage: every sensor on it reads high.'
             : drop === undefined
-              ? 'The ground is still to prove.'
+              ? 'Ground not yet proved.'
               : 'Supply and ground are good.',
       ],
     };

@@ -82,7 +82,7 @@ const coldSoak: CheckCard = {
     if (egts.length === 0 || middle === undefined || all.length < 3)
       return {
         ...NOTHING,
-        sentences: egts.length === 0 ? [] : ['Three temperatures or more, to tell which is off.'],
+        sentences: egts.length === 0 ? [] : ['Three temperatures or more are needed to find the odd one.'],
       };
     const limit = limits.egtColdMismatchC;
     const hours = read.number('hours');
@@ -101,15 +101,15 @@ const coldSoak: CheckCard = {
             (number) => `soak-egt${number}`,
           ),
       figures: off.map(({ number, by }) =>
-        against(`EGT ${number} off the middle of all`, by, { unit: 'degC', low: -limit, high: limit }),
+        against(`EGT ${number} off the median`, by, { unit: 'degC', low: -limit, high: limit }),
       ),
       sentences: [
         short
-          ? `It stood for ${hours.toFixed(0)} h only: the pipes are not through yet. Nothing is decided by it.`
+          ? `Parked only ${hours.toFixed(0)} h: the exhaust has not cooled through. No result.`
           : warm
-            ? 'The coolant is not at the others’ temperature: the engine was not cold. Nothing is decided by it.'
+            ? 'The coolant differs from the others: the engine was not cold. No result.'
             : off.some(({ by }) => Math.abs(by) > limit)
-              ? 'What is far off the others on a cold vehicle reads wrong, whatever the code says.'
+              ? 'On a cold vehicle, the odd one out reads wrong, whatever the code says.'
               : 'All alike.',
       ],
       ...(undecided
@@ -142,11 +142,11 @@ const resistance: CheckCard = {
   by: 'measured',
   needs: ['multimeter', 'contact-thermometer'],
   cautions: ['hot'],
-  harm: 'Work at the plug. A seized sensor is not turned for a measurement: a snapped one costs more than the job.',
+  harm: 'Measure at the plug. Do not turn a seized sensor for this: snapping it costs more than the job.',
   steps: [
-    'Find its kind first: Ω that rise when warmed by hand are platinum, Ω that fall are NTC, some tenths of a mV are a thermocouple.',
-    'Plug off, meter across its two pins. Temperature beside its boss by contact thermometer; best on a cold vehicle.',
-    'An NTC has its maker’s table; the curve here is of a common one.',
+    'Find its type first: Ω rising when warmed is platinum, Ω falling is NTC, tenths of a mV a thermocouple.',
+    'Plug off, meter across its two pins. Contact thermometer beside the boss; best on a cold vehicle.',
+    'An NTC has a maker’s table; this curve is a common one.',
   ],
   fields: [
     {
@@ -179,7 +179,7 @@ const resistance: CheckCard = {
     const kind = read.choice('kind');
     const rows = read.rows('readings');
     if (!isKind(kind) || rows.length === 0)
-      return { ...NOTHING, sentences: rows.length > 0 ? ['Which kind it is comes first.'] : [] };
+      return { ...NOTHING, sentences: rows.length > 0 ? ['State the sensor type first.'] : [] };
     const ambient = read.number('ambientC') ?? 20;
     const limit = limits.egtCurveC;
     const findings: Record<string, boolean> = {};
@@ -201,7 +201,7 @@ const resistance: CheckCard = {
             high: limit,
           }),
         );
-      else sentences.push(`EGT ${its}: ${reading.toPrecision(3)} lies off the whole curve: open or shorted.`);
+      else sentences.push(`EGT ${its}: ${reading.toPrecision(3)} is off the whole curve: open or shorted.`);
     }
     const notAsked = NUMBERS.filter((number) => findings[`egt${number}-bad`] === undefined).map(
       (number) => `egt${number}-bad`,
@@ -221,8 +221,8 @@ const position: CheckCard = {
   needs: ['scan-tool', 'cold-engine'],
   cautions: ['running-engine'],
   steps: [
-    'Start cold. Heat comes from the engine: the channels rise in the order in which they sit along the line.',
-    'Note for each channel when it has risen by 20 °C.',
+    'Start cold. Heat comes from the engine: channels rise in their order along the line.',
+    'For each channel, note when it has risen by 20 °C.',
     'Or unplug one sensor, ignition on, and see which channel jumps.',
   ],
   fields: [
@@ -256,8 +256,8 @@ const position: CheckCard = {
       })),
       sentences: [
         swapped.length === 0
-          ? 'The numbers run outward from the engine.'
-          : 'The numbers do not run outward: a code for one of them means the place shown here.',
+          ? 'Numbering runs outward from the engine.'
+          : 'Numbering does not run outward: a code for one means the position shown here.',
       ],
     };
   },

@@ -11,8 +11,8 @@ export const thermostat: CheckCard = {
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
-    'Warm it by driving or by a raised speed, heater off, until the coolant does not rise any more; then record two minutes or more.',
-    'Judge where it comes to rest, never a warm-up.',
+    'Warm up by driving or raised revs, heater off, until the coolant stops rising; then record two minutes or more.',
+    'Judge the final temperature, never the warm-up.',
   ],
   fields: [
     {
@@ -50,7 +50,7 @@ export const thermostat: CheckCard = {
     return {
       findings: rising || between ? {} : { 'coolant-cool': cool },
       figures: [
-        against(reached ? 'Comes to rest at' : 'Stands at', value, { unit: 'degC', low: blamed }),
+        against(reached ? 'Settles at' : 'Stands at', value, { unit: 'degC', low: blamed }),
         { label: 'Rises in a minute by', value: perMinute, unit: 'degC', state: 'plain' },
         ...(reached
           ? []
@@ -58,11 +58,11 @@ export const thermostat: CheckCard = {
       ],
       sentences: [
         rising
-          ? 'It still rises: a thermostat is blamed from where it comes to rest, not from a warm-up. Go on.'
+          ? 'Still rising: judge the thermostat at its final temperature. Continue.'
           : cool
-            ? `It comes to rest below ${blamed} °C: the thermostat does not close, and a regeneration is held off.`
+            ? `Settles below ${blamed} °C: the thermostat does not close, and regeneration is inhibited.`
             : between
-              ? `Between ${blamed} and ${cleared} °C it is neither blamed nor cleared: look again after a drive under load.`
+              ? `Between ${blamed} and ${cleared} °C: inconclusive; repeat after a drive under load.`
               : 'Warm enough.',
       ],
     };

@@ -2,12 +2,12 @@ import { failed, firstFailure, outOfRange, success, type Result } from '../../qu
 
 /**
  * Fuel in the oil by its level, %: what stands above full over all that is in the sump, if nothing was topped up. Level as a share of
- * the way from min (0) to max (1) on the stick, `spanL` the litres between the two marks (1 L where the maker says nothing),
+ * the way from min (0) to max (1) on the stick, `spanL` the litres between the two marks (1 L if the maker gives none),
  * `sumpL` the fill to max. A lower bound: used oil takes the place of fuel. Worked value: 1.5 on the stick, 1 L, 6 L → 7.7 %.
  */
 export function dilutionByLevel(level: number, sumpL: number, spanL = 1): Result<number> {
   const bad = firstFailure(
-    outOfRange('Level on the stick', level, -1, 4, '(0 is min, 1 is max)'),
+    outOfRange('Dipstick level', level, -1, 4, '(0 is min, 1 is max)'),
     outOfRange('Oil fill', sumpL, 1, 80, 'L'),
     outOfRange('Oil between the marks', spanL, 0.2, 20, 'L'),
   );

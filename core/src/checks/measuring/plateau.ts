@@ -17,7 +17,7 @@ const STILL_PER_MINUTE = 0.8;
 const FORESEEN = 3;
 
 /**
- * Whether a slow value has come to rest, and where it is going if not: a thermostat is blamed from a plateau, never from a warm-up.
+ * Whether a slow value settled, and where it is going if not: a thermostat is blamed from a plateau, never from a warm-up.
  * Times in s, values in °C; needs two minutes. Worked value: 85 °C kept over 4 min → reached, 85.
  */
 export function findPlateau(times: readonly number[], values: readonly number[]): Result<Plateau> {

@@ -15,26 +15,22 @@ export const CONSEQUENCE_CHAINS: readonly Chain[] = [
   {
     cause: 'short-trips',
     consequence: 'soot-loaded',
-    steps: ['it never gets hot enough to burn off what it collects'],
+    steps: ['it never gets hot enough to regenerate'],
   },
   {
     cause: 'charge-leak',
     consequence: 'soot-loaded',
-    steps: ['air is lost behind the compressor', 'too little air', 'soot'],
+    steps: ['air is lost after the compressor', 'too little air', 'soot'],
   },
   {
     cause: 'intake-leak',
     consequence: 'soot-loaded',
-    steps: [
-      'air that is not counted',
-      'recirculation and fuel are set wrongly',
-      'soot, and the code holds regeneration off',
-    ],
+    steps: ['uncounted air', 'EGR and fuelling are set wrong', 'soot, and the code inhibits regeneration'],
   },
   {
     cause: 'air-meter-failed',
     consequence: 'soot-loaded',
-    steps: ['the air is counted wrongly', 'recirculation and fuel are set wrongly', 'soot'],
+    steps: ['the air is counted wrong', 'EGR and fuelling are set wrong', 'soot'],
   },
   {
     cause: 'turbocharger-worn',
@@ -49,12 +45,12 @@ export const CONSEQUENCE_CHAINS: readonly Chain[] = [
   {
     cause: 'egr-stuck-open',
     consequence: 'soot-loaded',
-    steps: ['exhaust gas takes the place of air', 'too little oxygen', 'soot'],
+    steps: ['exhaust gas displaces air', 'too little oxygen', 'soot'],
   },
   {
     cause: 'egr-cooler-fouled',
     consequence: 'soot-loaded',
-    steps: ['recirculated gas comes back hot and thin', 'less air', 'soot'],
+    steps: ['EGR gas returns hot and thin', 'less air', 'soot'],
   },
   {
     cause: 'injector-over-fuelling',
@@ -66,122 +62,122 @@ export const CONSEQUENCE_CHAINS: readonly Chain[] = [
   {
     cause: 'dosing-injector-blocked',
     consequence: 'soot-loaded',
-    steps: ['no fuel comes into the exhaust', 'a regeneration does not get hot', 'soot stays'],
+    steps: ['no fuel reaches the exhaust', 'a regeneration does not get hot', 'soot stays'],
   },
   {
     cause: 'glow-plugs-failed',
     consequence: 'soot-loaded',
-    steps: ['the preheat fault holds regeneration off', 'soot stays'],
+    steps: ['the preheat fault inhibits regeneration', 'soot stays'],
   },
   {
     cause: 'thermostat-stuck-open',
     consequence: 'soot-loaded',
-    steps: ['the coolant stays too cool', 'regeneration is held off', 'soot stays'],
+    steps: ['the coolant stays too cool', 'regeneration is inhibited', 'soot stays'],
   },
   {
     cause: 'oil-counter',
     consequence: 'soot-loaded',
-    steps: ['the counter or the diluted oil holds regeneration off', 'soot stays'],
+    steps: ['the counter or the diluted oil inhibits regeneration', 'soot stays'],
   },
   {
     cause: 'fuel-low',
     consequence: 'soot-loaded',
-    steps: ['too little fuel in the tank holds regeneration off', 'soot stays'],
+    steps: ['too little fuel in the tank inhibits regeneration', 'soot stays'],
   },
   {
     cause: 'egt1-failed',
     consequence: 'soot-loaded',
-    steps: ['the temperature is not known', 'regeneration is held off', 'soot stays'],
+    steps: ['the temperature is not known', 'regeneration is inhibited', 'soot stays'],
   },
   {
     cause: 'egt2-failed',
     consequence: 'soot-loaded',
-    steps: ['the temperature is not known', 'regeneration is held off', 'soot stays'],
+    steps: ['the temperature is not known', 'regeneration is inhibited', 'soot stays'],
   },
   {
     cause: 'egt3-failed',
     consequence: 'soot-loaded',
-    steps: ['the temperature before the filter is not known', 'regeneration is held off', 'soot stays'],
+    steps: ['the temperature before the filter is not known', 'regeneration is inhibited', 'soot stays'],
   },
   {
     cause: 'egt4-failed',
     consequence: 'soot-loaded',
-    steps: ['the temperature is not known', 'regeneration is held off', 'soot stays'],
+    steps: ['the temperature is not known', 'regeneration is inhibited', 'soot stays'],
   },
   {
     cause: 'sensor-wiring',
     consequence: 'soot-loaded',
-    steps: ['sensors read wrong together', 'regeneration is held off', 'soot stays'],
+    steps: ['sensors read wrong together', 'regeneration is inhibited', 'soot stays'],
   },
   {
     cause: 'dp-sensor-failed',
     consequence: 'soot-loaded',
-    steps: ['the pressure is not believed', 'regeneration is held off', 'soot stays'],
+    steps: ['the pressure is not trusted', 'regeneration is inhibited', 'soot stays'],
   },
   {
     cause: 'manifold-sensor-failed',
     consequence: 'soot-loaded',
-    steps: ['the air is reckoned wrongly', 'soot'],
+    steps: ['the air is calculated wrong', 'soot'],
   },
   {
     cause: 'back-pressure-sensor-failed',
     consequence: 'soot-loaded',
-    steps: ['its code holds regeneration off', 'soot stays'],
+    steps: ['its code inhibits regeneration', 'soot stays'],
   },
   {
     cause: 'dp-sensor-failed',
     consequence: 'counter-not-reset',
-    steps: ['the computer counts by a pressure that is not there', 'the counter stands too high'],
+    steps: ['the ECU counts by a false pressure', 'the counter is too high'],
   },
   {
     cause: 'sensor-wiring',
     consequence: 'counter-not-reset',
-    steps: ['the computer counts by a pressure that is not there', 'the counter stands too high'],
+    steps: ['the ECU counts by a false pressure', 'the counter is too high'],
   },
   {
     cause: 'soot-loaded',
     consequence: 'oil-counter',
-    steps: ['one failed regeneration after the other puts fuel into the oil'],
+    steps: ['repeated failed regenerations put fuel into the oil'],
   },
   {
     cause: 'dosing-injector-blocked',
     consequence: 'oil-counter',
-    steps: ['regenerations that do not end put fuel into the oil'],
+    steps: ['regenerations that never finish put fuel into the oil'],
   },
   {
     cause: 'downstream-restricted',
     consequence: 'back-pressure-sensor-failed',
-    steps: ['more stands before the turbine than the sensor is made for'],
+    steps: ['pressure before the turbo exceeds the sensor’s range'],
   },
   {
     cause: 'catalyst-restricted',
     consequence: 'back-pressure-sensor-failed',
-    steps: ['more stands before the turbine than the sensor is made for'],
+    steps: ['pressure before the turbo exceeds the sensor’s range'],
   },
   {
     cause: 'soot-loaded',
     consequence: 'back-pressure-sensor-failed',
-    steps: ['more stands before the turbine than the sensor is made for'],
+    steps: ['pressure before the turbo exceeds the sensor’s range'],
   },
   {
     cause: 'back-pressure-pipe-blocked',
     consequence: 'vanes-stuck',
-    steps: ['the computer does not see the pressure; the vanes are hardly moved and soot up'],
+    steps: ['the ECU does not see the pressure; the vanes hardly move and soot up'],
   },
   {
     cause: 'back-pressure-sensor-failed',
     consequence: 'vanes-stuck',
-    steps: ['the computer does not see the pressure; the vanes are hardly moved and soot up'],
+    steps: ['the ECU does not see the pressure; the vanes hardly move and soot up'],
   },
   {
     cause: 'back-pressure-pipe-blocked',
     consequence: 'soot-loaded',
-    steps: ['boost and recirculation are set blindly; soot'],
+    steps: ['boost and EGR are set blindly; soot'],
   },
   {
     cause: 'injector-over-fuelling',
     consequence: 'oil-counter',
-    steps: ['fuel that does not burn runs down the cylinder into the oil'],
+    steps: ['unburnt fuel runs down the cylinder into the oil'],
   },
 ];
 
@@ -189,6 +185,6 @@ export const CONSEQUENCE_CHAINS: readonly Chain[] = [
 export const ALIKE: readonly { readonly causes: readonly [CauseId, ...CauseId[]]; readonly why: string }[] = [
   {
     causes: ['dp-sensor-failed', 'dp-sensor-wrong'],
-    why: 'a worn slope and a wrong range read alike at the pump; another sensor ends both',
+    why: 'a worn slope and a wrong range look alike at the pump; a new sensor fixes both',
   },
 ];

@@ -17,7 +17,7 @@ export interface CodeFindingEntry extends FindingEntry {
  */
 export const CODE_FINDINGS = {
   'code-soot-high': {
-    sentence: 'Code for much soot or pressure',
+    sentence: 'Code: soot load or pressure too high',
     why: 'counted, or by pressure',
     leak: 0.004,
     shows: {
@@ -34,8 +34,8 @@ export const CODE_FINDINGS = {
     codes: ['P2463', 'P244B', 'P246C', 'P252F', 'SPN3719'],
   },
   'code-dp-too-low': {
-    sentence: 'Code for too little pressure',
-    why: 'nothing reaches the sensor, or nothing holds the gas',
+    sentence: 'Code: pressure too low',
+    why: 'nothing reaches the sensor, or nothing restricts the gas',
     leak: 0.003,
     shows: {
       'dp-hose-off': atTimes,
@@ -57,7 +57,7 @@ export const CODE_FINDINGS = {
     codes: ['P242F', 'SPN3720'],
   },
   'code-efficiency': {
-    sentence: 'Code for a filter that holds back too little',
+    sentence: 'Code: filter efficiency too low',
     why: 'low pressure for its flow',
     leak: 0.004,
     shows: {
@@ -73,7 +73,7 @@ export const CODE_FINDINGS = {
     codes: ['P2002', 'P2003', 'SPN3936'],
   },
   'code-dp-circuit': {
-    sentence: 'Code for the circuit of the ΔP sensor',
+    sentence: 'Code: ΔP sensor circuit',
     why: 'volts out of range',
     leak: 0.003,
     shows: {
@@ -85,7 +85,7 @@ export const CODE_FINDINGS = {
     codes: ['P2452', 'P2454', 'P2455', 'P2456'],
   },
   'code-dp-plausible': {
-    sentence: 'Code for a ΔP that does not fit',
+    sentence: 'Code: ΔP implausible',
     why: 'tests at rest and under load',
     leak: 0.003,
     shows: {
@@ -107,8 +107,8 @@ export const CODE_FINDINGS = {
     tooHigh: 'code-soot-high',
   },
   'code-back-pressure': {
-    sentence: 'Code for a pressure before the turbine that does not fit',
-    why: 'slow, still, or off the air at rest',
+    sentence: 'Code: back-pressure implausible',
+    why: 'slow, stuck, or wrong at rest',
     leak: 0.003,
     shows: {
       'back-pressure-pipe-blocked': often,
@@ -120,7 +120,7 @@ export const CODE_FINDINGS = {
     circuit: 'code-back-pressure-circuit',
   },
   'code-back-pressure-circuit': {
-    sentence: 'Code for the circuit of the back-pressure sensor',
+    sentence: 'Code: back-pressure sensor circuit',
     why: 'volts out of range',
     leak: 0.003,
     shows: {
@@ -131,8 +131,8 @@ export const CODE_FINDINGS = {
     codes: ['P0470', 'P0472', 'P0473'],
   },
   'code-manifold': {
-    sentence: 'Code for a manifold pressure that does not fit',
-    why: 'off the air at rest, or off what is called for',
+    sentence: 'Code: manifold pressure implausible',
+    why: 'wrong at rest, or against the target',
     leak: 0.004,
     shows: {
       'manifold-sensor-failed': often,
@@ -145,7 +145,7 @@ export const CODE_FINDINGS = {
     circuit: 'code-manifold-circuit',
   },
   'code-manifold-circuit': {
-    sentence: 'Code for the circuit of the manifold pressure sensor',
+    sentence: 'Code: manifold pressure sensor circuit',
     why: 'volts out of range',
     leak: 0.003,
     shows: {
@@ -156,8 +156,8 @@ export const CODE_FINDINGS = {
     codes: ['P0105', 'P0107', 'P0108', 'P0237', 'P0238'],
   },
   'code-air-mass': {
-    sentence: 'Code for an air mass that does not fit',
-    why: 'against speed, load and recirculation',
+    sentence: 'Code: air mass implausible',
+    why: 'against speed, load and EGR',
     leak: 0.005,
     shows: {
       'intake-leak': often,
@@ -173,15 +173,15 @@ export const CODE_FINDINGS = {
     circuit: 'code-air-mass-circuit',
   },
   'code-air-mass-circuit': {
-    sentence: 'Code for the circuit of the air meter',
+    sentence: 'Code: MAF sensor circuit',
     why: 'volts or pulses out of range',
     leak: 0.003,
     shows: { 'air-meter-failed': often, 'sensor-wiring': atTimes },
     codes: ['P0100', 'P0102', 'P0103', 'P0104'],
   },
   'code-boost-low': {
-    sentence: 'Code for too little boost',
-    why: 'lost, not made, not measured, or the vanes are driven blind',
+    sentence: 'Code: boost too low',
+    why: 'lost, not made, not measured, or vanes driven blind',
     leak: 0.005,
     shows: {
       'charge-leak': often,
@@ -198,7 +198,7 @@ export const CODE_FINDINGS = {
     codes: ['P0299', 'P2263'],
   },
   'code-boost-high': {
-    sentence: 'Code for too much boost',
+    sentence: 'Code: boost too high',
     why: 'vanes shut',
     leak: 0.003,
     shows: {
@@ -209,8 +209,8 @@ export const CODE_FINDINGS = {
     codes: ['P0234'],
   },
   'code-vanes': {
-    sentence: 'Code for the turbine’s vanes',
-    why: 'position and wish do not agree',
+    sentence: 'Code: turbo vanes',
+    why: 'position and target disagree',
     leak: 0.003,
     shows: {
       'vanes-stuck': often,
@@ -221,8 +221,8 @@ export const CODE_FINDINGS = {
     codes: ['P0045', 'P0046', 'P0047', 'P0048', 'P2562', 'P2563', 'P2564', 'P2565', 'SPN641'],
   },
   'code-egr-low': {
-    sentence: 'Code for too little recirculation',
-    why: 'shut, or its way is narrow',
+    sentence: 'Code: EGR flow too low',
+    why: 'shut, or its passage is narrow',
     leak: 0.005,
     shows: {
       'egr-stuck-shut': often,
@@ -236,56 +236,56 @@ export const CODE_FINDINGS = {
     codes: ['P0400', 'P0401', 'P042F', 'SPN2791'],
   },
   'code-egr-high': {
-    sentence: 'Code for too much recirculation',
+    sentence: 'Code: EGR flow too high',
     why: 'it does not shut',
     leak: 0.003,
     shows: { 'egr-stuck-open': often, 'air-meter-failed:low': sometimes, 'intake-leak': sometimes },
     codes: ['P0402', 'P042E'],
   },
   'code-egr-position': {
-    sentence: 'Code for the recirculation valve’s position',
-    why: 'it does not go where it is sent',
+    sentence: 'Code: EGR valve position',
+    why: 'it does not reach the target',
     leak: 0.003,
     shows: { 'egr-stuck-open': atTimes, 'egr-stuck-shut': atTimes, 'sensor-wiring': sometimes },
     codes: ['P0403', 'P0404', 'P0405', 'P0406', 'P0409', 'P2413', 'SPN27', 'SPN411'],
   },
   'code-egr-cooling': {
-    sentence: 'Code for the cooling of recirculation',
-    why: 'too hot behind it',
+    sentence: 'Code: EGR cooling',
+    why: 'too hot after it',
     leak: 0.003,
     shows: { 'egr-cooler-fouled': often },
     codes: ['P2457', 'P2425', 'SPN4752'],
   },
   'code-egt1': {
-    sentence: 'Code for EGT 1',
+    sentence: 'Code: EGT 1',
     why: 'its own circuit, or fit',
     leak: 0.003,
     shows: { 'egt1-failed': mostly, 'sensor-wiring': seldom },
     codes: ['P0544', 'P0545', 'P0546', 'P2080', 'P2081', 'SPN173'],
   },
   'code-egt2': {
-    sentence: 'Code for EGT 2',
+    sentence: 'Code: EGT 2',
     why: 'its own circuit, or fit',
     leak: 0.003,
     shows: { 'egt2-failed': mostly, 'sensor-wiring': seldom },
     codes: ['P2031', 'P2032', 'P2033', 'P2084', 'P2085', 'SPN4765'],
   },
   'code-egt3': {
-    sentence: 'Code for EGT 3',
+    sentence: 'Code: EGT 3',
     why: 'its own circuit, or fit',
     leak: 0.003,
     shows: { 'egt3-failed': mostly, 'sensor-wiring': seldom },
     codes: ['P242A', 'P242B', 'P242C', 'P242D', 'P242E', 'SPN3242'],
   },
   'code-egt4': {
-    sentence: 'Code for EGT 4',
+    sentence: 'Code: EGT 4',
     why: 'its own circuit, or fit',
     leak: 0.003,
     shows: { 'egt4-failed': mostly, 'sensor-wiring': seldom },
     codes: ['P246E', 'P246F', 'P2470', 'P2471', 'P2472', 'SPN3246'],
   },
   'code-glow': {
-    sentence: 'Code for glow plugs',
+    sentence: 'Code: glow plugs',
     why: 'their own circuit, by cylinder or whole',
     leak: 0.003,
     shows: { 'glow-plugs-failed': mostly },
@@ -308,7 +308,7 @@ export const CODE_FINDINGS = {
     ],
   },
   'code-coolant': {
-    sentence: 'Code for a coolant that stays cool',
+    sentence: 'Code: coolant too cool',
     why: 'after a time at load',
     leak: 0.003,
     shows: { 'thermostat-stuck-open': often },
@@ -316,21 +316,21 @@ export const CODE_FINDINGS = {
     circuit: 'code-coolant-circuit',
   },
   'code-coolant-circuit': {
-    sentence: 'Code for the circuit of the coolant sensor',
+    sentence: 'Code: coolant sensor circuit',
     why: 'the sensor or its wire, not the coolant',
     leak: 0.02,
     shows: { 'sensor-wiring': seldom },
     codes: ['P0115', 'P0116', 'P0117', 'P0118', 'P0119'],
   },
   'code-dosing': {
-    sentence: 'Code for fuel into the exhaust',
+    sentence: 'Code: fuel doser',
     why: 'circuit or flow',
     leak: 0.003,
     shows: { 'dosing-injector-blocked': often, 'sensor-wiring': seldom },
     codes: ['P20CB', 'P20CC', 'P20CD', 'P20CE', 'SPN3556'],
   },
   'code-too-cool': {
-    sentence: 'Code for an exhaust too cool to regenerate',
+    sentence: 'Code: exhaust too cool to regenerate',
     why: 'no heat, or not seen',
     leak: 0.004,
     shows: {
@@ -343,7 +343,7 @@ export const CODE_FINDINGS = {
     codes: ['P244C'],
   },
   'code-not-finished': {
-    sentence: 'Code for a regeneration that was not finished',
+    sentence: 'Code: regeneration not completed',
     why: 'time or heat ran out',
     leak: 0.005,
     shows: {
@@ -357,7 +357,7 @@ export const CODE_FINDINGS = {
     codes: ['P2458', 'P24A2', 'SPN5319'],
   },
   'code-too-often': {
-    sentence: 'Code for regenerations that come too often',
+    sentence: 'Code: regenerations too frequent',
     why: 'less room, or more soot',
     leak: 0.004,
     shows: {
@@ -373,14 +373,14 @@ export const CODE_FINDINGS = {
     codes: ['P2459'],
   },
   'code-oil-diluted': {
-    sentence: 'Code for the oil’s quality or level',
+    sentence: 'Code: oil quality or level',
     why: 'counted, or fuel in it',
     leak: 0.003,
     shows: { 'oil-counter': often, 'dosing-injector-blocked': seldom, 'injector-over-fuelling': seldom },
     codes: ['P252C', 'P252F', 'P250B', 'SPN5317'],
   },
   'code-supply': {
-    sentence: 'Code for the supply of sensors',
+    sentence: 'Code: sensor supply',
     why: '5 V out of range',
     leak: 0.003,
     shows: { 'sensor-wiring': mostly, 'dp-sensor-failed:dead': hardly },

@@ -4,26 +4,26 @@ import type { FindingEntry } from './finding.ts';
 /** What checks of air, engine, line and filter find. */
 export const LINE_OUTCOMES = {
   'smoke-before': {
-    sentence: 'Smoke comes out between meter and compressor',
+    sentence: 'Smoke escapes between MAF sensor and compressor',
     why: 'leak',
     leak: 0.0002,
     shows: { 'intake-leak': itself },
   },
   'smoke-behind': {
-    sentence: 'Smoke comes out behind the compressor',
+    sentence: 'Smoke escapes after the compressor',
     why: 'leak',
     leak: 0.0002,
     shows: { 'charge-leak': itself },
   },
   'air-low': {
-    sentence: 'Less air than speed and pressure call for',
-    why: 'not counted, or gas in its place',
+    sentence: 'Less air than speed and pressure demand',
+    why: 'not counted, or displaced by EGR',
     leak: 0.0002,
     shows: { 'intake-leak': itself, 'air-meter-failed:low': itself, 'egr-stuck-open': often },
   },
   'air-high': {
-    sentence: 'More air than speed and pressure call for',
-    why: 'lost behind, or reads high',
+    sentence: 'More air than speed and pressure demand',
+    why: 'lost downstream, or reads high',
     leak: 0.0015,
     shows: {
       'charge-leak': itself,
@@ -52,19 +52,19 @@ export const LINE_OUTCOMES = {
     shows: { 'egr-stuck-open': itself },
   },
   'egr-shut': {
-    sentence: 'The valve does not open, or nothing passes it',
+    sentence: 'The valve does not open, or nothing passes',
     why: 'stuck, or blocked',
     leak: 0.0002,
     shows: { 'egr-stuck-shut': itself },
   },
   'egr-hot': {
-    sentence: 'Gas behind the cooler stays hot',
+    sentence: 'Gas after the EGR cooler stays hot',
     why: 'fouled',
     leak: 0.0002,
     shows: { 'egr-cooler-fouled': itself },
   },
   'dosing-blocked': {
-    sentence: 'Its passage is shut with carbon',
+    sentence: 'Its passage is blocked with carbon',
     why: 'as seen',
     leak: 0.0002,
     shows: { 'dosing-injector-blocked': itself },
@@ -82,26 +82,26 @@ export const LINE_OUTCOMES = {
     shows: { 'oil-counter:diluted': itself },
   },
   'counter-zero': {
-    sentence: 'The counter stands at zero',
+    sentence: 'Oil life used up',
     why: 'not set back',
     leak: 0.0002,
     shows: { 'oil-counter:counter': itself },
   },
   'coolant-cool': {
-    sentence: 'Comes to rest under 78 °C on a hold',
+    sentence: 'Settles below 78 °C on a hold',
     why: 'stuck open',
     leak: 0.0002,
     shows: { 'thermostat-stuck-open': itself },
   },
   'section-catalyst': {
     sentence: 'The restriction is across the catalyst',
-    why: 'it goes when the line is open before it',
+    why: 'gone with the line open before it',
     leak: 0.0002,
     shows: { 'catalyst-restricted': itself },
   },
   'section-behind': {
-    sentence: 'The restriction is behind the filter',
-    why: 'it goes when the line is open there',
+    sentence: 'The restriction is after the filter',
+    why: 'gone with the line open there',
     leak: 0.0015,
     shows: {
       'downstream-restricted': itself,
@@ -115,7 +115,7 @@ export const LINE_OUTCOMES = {
   },
   'section-filter': {
     sentence: 'The restriction is across the filter',
-    why: 'it goes when the line is open before it, not behind',
+    why: 'gone with the line open before it, not after',
     leak: 0.0015,
     shows: {
       'soot-loaded': itself,
@@ -152,20 +152,20 @@ export const LINE_OUTCOMES = {
     shows: { 'oil-in-exhaust': itself },
   },
   'inlet-ash': {
-    sentence: 'Grey powder stands in the channels',
+    sentence: 'Grey powder in the channels',
     why: 'ash',
     leak: 0.0002,
     shows: { 'ash-full': itself },
   },
   'counter-reset': {
-    sentence: 'The soot counter was set back',
-    why: 'it counts less than any engine makes, or keeps the distance of it',
+    sentence: 'The soot counter was reset',
+    why: 'it counts less than any engine makes, or stores the reset distance',
     leak: 0.0002,
     shows: { 'soot-counter-reset': itself },
   },
   'counter-low': {
-    sentence: 'Counts little where the pressure is high',
-    why: 'set back, or ash, or a pressure that is not there',
+    sentence: 'Counts little while the pressure is high',
+    why: 'reset, or ash, or a false pressure',
     leak: 0.03,
     shows: {
       'ash-full': often,
@@ -177,8 +177,8 @@ export const LINE_OUTCOMES = {
     },
   },
   'counter-high': {
-    sentence: 'Counts much where the pressure is low',
-    why: 'not set back, the pressure does not arrive, or its model counts what the engine does not make',
+    sentence: 'Counts much while the pressure is low',
+    why: 'not reset, the pressure does not reach the sensor, or the model overcounts',
     leak: 0.03,
     shows: {
       'counter-not-reset': mostly,
@@ -205,7 +205,7 @@ export const LINE_OUTCOMES = {
     shows: { 'sensor-wiring': itself },
   },
   'use-slow': {
-    sentence: 'Slow on average by its engine hours',
+    sentence: 'Slow average speed by engine hours',
     why: 'short trips, or idling',
     leak: 0.0002,
     shows: { 'short-trips': itself },
@@ -217,20 +217,20 @@ export const LINE_OUTCOMES = {
     shows: { 'intake-leak': often },
   },
   'charge-split': {
-    sentence: 'A charge hose is split, off, or wet with oil at a clip',
+    sentence: 'A charge hose is split, off, or oily at a clip',
     why: 'as seen',
     leak: 0.0005,
     shows: { 'charge-leak': often },
   },
   'relay-burnt': {
-    sentence: 'A relay is burnt in its box',
+    sentence: 'A relay is burnt',
     why: 'as seen; plugs fail more often',
     leak: 0.0005,
     shows: { 'glow-plugs-failed': atTimes },
   },
   'fuse-blown': {
     sentence: 'A fuse is blown or loose',
-    why: 'a wire that chafes, or what it feeds',
+    why: 'a chafed wire, or the load',
     leak: 0.002,
     shows: {
       'sensor-wiring:supply': sometimes,
@@ -240,7 +240,7 @@ export const LINE_OUTCOMES = {
   },
   'tailpipe-sooty': {
     sentence: 'The inside of the tailpipe is black',
-    why: 'soot comes past the filter, or did before it was exchanged',
+    why: 'soot passes the filter, or did before it was replaced',
     leak: 0.08,
     shows: { 'filter-cracked': mostly },
   },
@@ -251,14 +251,14 @@ export const LINE_OUTCOMES = {
     shows: { 'oil-in-exhaust': sometimes },
   },
   'turbine-oily': {
-    sentence: 'The turbine’s outlet is wet with oil',
+    sentence: 'The turbo outlet is wet with oil',
     why: 'seals, or oil from the engine',
     leak: 0.004,
     shows: { 'oil-in-exhaust': mostly, 'turbocharger-worn': atTimes },
   },
   'back-pressure-blind': {
-    sentence: 'Pressure before the turbine stays while the manifold’s rises',
-    why: 'it does not see it',
+    sentence: 'Pressure before the turbo stays while the manifold’s rises',
+    why: 'it does not see the pressure',
     leak: 0.002,
     shows: {
       'back-pressure-sensor-failed:stuck': surely,
@@ -267,25 +267,25 @@ export const LINE_OUTCOMES = {
     },
   },
   'piece-high-shut': {
-    sentence: 'No air goes through the high pipe',
+    sentence: 'No air passes the high pipe',
     why: 'shut',
     leak: 0.0002,
     shows: { 'high-pipe-blocked': surely },
   },
   'piece-low-shut': {
-    sentence: 'No air goes through the low pipe',
+    sentence: 'No air passes the low pipe',
     why: 'shut',
     leak: 0.0002,
     shows: { 'low-pipe-blocked': surely },
   },
   'piece-back-pressure-shut': {
-    sentence: 'No air goes through the pipe of the sensor before the turbine',
+    sentence: 'No air passes the back-pressure pipe',
     why: 'shut',
     leak: 0.0002,
     shows: { 'back-pressure-pipe-blocked:blocked': surely },
   },
   'injector-leaks': {
-    sentence: 'One leaks or trims far off',
+    sentence: 'One leaks or its trim is far off',
     why: 'measured',
     leak: 0.0002,
     shows: { 'injector-over-fuelling': itself },

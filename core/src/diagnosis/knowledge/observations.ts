@@ -5,7 +5,7 @@ import type { FindingEntry } from './finding.ts';
 export const OBSERVATIONS = {
   'power-limited': {
     sentence: 'Power is limited',
-    why: 'the computer protects, or there is no air',
+    why: 'the ECU protects, or air is missing',
     leak: 0.03,
     shows: {
       'soot-loaded': mostly,
@@ -49,7 +49,7 @@ export const OBSERVATIONS = {
   },
   'black-smoke': {
     sentence: 'Black smoke',
-    why: 'too little air, too much fuel, and a filter that lets it pass',
+    why: 'too little air, too much fuel, and a leaking filter',
     leak: 0.02,
     shows: {
       'charge-leak': atTimes,
@@ -77,7 +77,7 @@ export const OBSERVATIONS = {
   },
   'oil-level-high': {
     sentence: 'The oil level has risen',
-    why: 'fuel of failed regenerations',
+    why: 'fuel from failed regenerations',
     leak: 0.03,
     shows: {
       'oil-counter:diluted': mostly,
@@ -87,8 +87,8 @@ export const OBSERVATIONS = {
     },
   },
   'oil-counter-zero': {
-    sentence: 'The oil counter stands at zero',
-    why: 'it was not set back',
+    sentence: 'Oil life is used up',
+    why: 'it was not reset',
     leak: 0.01,
     shows: { 'oil-counter:counter': surely },
   },
@@ -100,13 +100,13 @@ export const OBSERVATIONS = {
   },
   'short-trips-told': {
     sentence: 'Mostly short or slow trips',
-    why: 'as the customer tells',
+    why: 'reported by the customer',
     leak: 0.25,
     shows: { 'short-trips': mostly },
   },
   'high-distance': {
     sentence: 'Over 200 000 km with this filter',
-    why: 'ash goes with distance',
+    why: 'ash grows with distance',
     leak: 0.25,
     shows: { 'ash-full': often, 'dosing-injector-blocked': seldom, 'oil-in-exhaust': seldom },
   },
@@ -117,7 +117,7 @@ export const OBSERVATIONS = {
     shows: { 'charge-leak': often, 'intake-leak': atTimes, 'turbocharger-worn': sometimes },
   },
   lag: {
-    sentence: 'It is slow to pull away',
+    sentence: 'Slow to pull away',
     why: 'boost comes late',
     leak: 0.03,
     shows: {
@@ -132,7 +132,7 @@ export const OBSERVATIONS = {
     },
   },
   'choked-high-revs': {
-    sentence: 'It chokes at high revs',
+    sentence: 'Chokes at high revs',
     why: 'gas cannot leave',
     leak: 0.03,
     shows: {
@@ -143,19 +143,19 @@ export const OBSERVATIONS = {
     },
   },
   'slow-to-warm': {
-    sentence: 'It is slow to warm, the heater is weak',
-    why: 'coolant goes round at once',
+    sentence: 'Slow to warm up, weak heater',
+    why: 'coolant circulates at once',
     leak: 0.03,
     shows: { 'thermostat-stuck-open': mostly },
   },
   'rough-idle': {
-    sentence: 'It idles roughly, or knocks',
+    sentence: 'Rough idle or knocking',
     why: 'one cylinder gets more than the others',
     leak: 0.03,
     shows: { 'injector-over-fuelling': often, 'egr-stuck-open': seldom },
   },
   'hard-cold-start': {
-    sentence: 'It starts badly when cold',
+    sentence: 'Poor cold start',
     why: 'no preheat',
     leak: 0.03,
     shows: { 'glow-plugs-failed': often },
@@ -176,7 +176,7 @@ export const OBSERVATIONS = {
   },
   'no-regens': {
     sentence: 'Has not regenerated for a long time',
-    why: 'something holds it off',
+    why: 'something inhibits it',
     leak: 0.08,
     shows: {
       'glow-plugs-failed': atTimes,
@@ -209,7 +209,7 @@ export const OBSERVATIONS = {
   },
   'burn-refused': {
     sentence: 'A commanded regeneration was refused',
-    why: 'a condition of the computer',
+    why: 'an ECU condition',
     leak: 0.03,
     shows: {
       'soot-loaded': atTimes,
@@ -221,7 +221,7 @@ export const OBSERVATIONS = {
     },
   },
   'back-soon': {
-    sentence: 'Came back soon after a clean or burn',
+    sentence: 'Came back soon after a clean or regeneration',
     why: 'the cause was left',
     leak: 0.04,
     shows: {
@@ -237,7 +237,7 @@ export const OBSERVATIONS = {
     },
   },
   'sensor-changed': {
-    sentence: 'The ΔP sensor was changed before',
+    sentence: 'The ΔP sensor was replaced before',
     why: 'and something was left or done wrong',
     leak: 0.08,
     shows: {
@@ -248,14 +248,14 @@ export const OBSERVATIONS = {
     },
   },
   'counter-set-back': {
-    sentence: 'The soot counter was set back elsewhere',
-    why: 'as told, or seen at 0',
+    sentence: 'The soot counter was reset elsewhere',
+    why: 'as reported, or seen at 0',
     leak: 0.03,
     shows: { 'soot-counter-reset': mostly },
   },
   'cleaned-elsewhere': {
     sentence: 'It was cleaned elsewhere',
-    why: 'and the computer was not told',
+    why: 'without a reset',
     leak: 0.05,
     shows: { 'counter-not-reset': mostly, 'dp-hose-off': seldom },
   },
@@ -267,7 +267,7 @@ export const OBSERVATIONS = {
   },
   'clean-tailpipe': {
     sentence: 'The inside of the tailpipe is clean',
-    why: 'a whole filter keeps it so',
+    why: 'typical of a sound filter',
     leak: 0.6,
     shows: {},
     hides: { 'filter-cracked': mostly },

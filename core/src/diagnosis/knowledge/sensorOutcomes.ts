@@ -5,7 +5,7 @@ import type { FindingEntry } from './finding.ts';
 export const SENSOR_OUTCOMES = {
   'zero-off': {
     sentence: 'Zero is off',
-    why: 'drift, ground, or gas shut in',
+    why: 'drift, ground, or trapped gas',
     leak: 0.0015,
     shows: {
       'dp-sensor-failed:stuck': itself,
@@ -21,7 +21,7 @@ export const SENSOR_OUTCOMES = {
     shows: { 'sensor-wiring:supply': itself },
   },
   'ground-bad': {
-    sentence: 'Ground is not ground',
+    sentence: 'Ground is bad',
     why: 'wiring',
     leak: 0.0002,
     shows: { 'sensor-wiring:ground': itself, 'sensor-wiring:supply': hardly },
@@ -62,7 +62,7 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'ladder-offset': {
-    sentence: 'Off by the same everywhere',
+    sentence: 'Constant offset',
     why: 'zero',
     leak: 0.0015,
     shows: {
@@ -72,8 +72,8 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'swap-differs': {
-    sentence: 'The known-good one reads otherwise',
-    why: 'then it is the sensor',
+    sentence: 'A known-good one reads differently',
+    why: 'so the sensor is faulty',
     leak: 0.0015,
     shows: {
       'dp-sensor-failed:stuck': itself,
@@ -105,21 +105,21 @@ export const SENSOR_OUTCOMES = {
     shows: { 'back-pressure-pipe-blocked:broken': itself },
   },
   'high-slow': {
-    sentence: 'ΔP takes over 2 s to fall after release',
+    sentence: 'ΔP takes over 2 s to return after release',
     why: 'the high pipe',
     leak: 0.0002,
     shows: { 'high-pipe-blocked': atTimes },
     hides: { 'dp-sensor-failed': mostly, 'dp-hose-off': atTimes },
   },
   'low-slow': {
-    sentence: 'ΔP goes below zero after release and takes over 2 s to come back',
+    sentence: 'ΔP dips below zero after release and takes over 2 s to recover',
     why: 'the low pipe',
     leak: 0.0002,
     shows: { 'low-pipe-blocked': atTimes },
     hides: { 'dp-sensor-failed': mostly },
   },
   'back-pressure-slow': {
-    sentence: 'Pressure before the turbine takes over 2 s to fall',
+    sentence: 'Pressure before the turbo takes over 2 s to fall',
     why: 'its pipe',
     leak: 0.0002,
     shows: { 'back-pressure-pipe-blocked:blocked': atTimes },
@@ -132,7 +132,7 @@ export const SENSOR_OUTCOMES = {
     shows: { 'manifold-sensor-failed:slow': surely, 'manifold-sensor-failed:stuck': sometimes },
   },
   'back-pressure-still': {
-    sentence: 'Pressure before the turbine is the same in a hold and at rest',
+    sentence: 'Pressure before the turbo is the same in a hold and at rest',
     why: 'no pressure is',
     leak: 0.0015,
     shows: {
@@ -148,32 +148,32 @@ export const SENSOR_OUTCOMES = {
     shows: { 'manifold-sensor-failed:stuck': itself, 'manifold-sensor-failed:slow': hardly },
   },
   'high-holds': {
-    sentence: 'The high pipe holds what is pumped in',
+    sentence: 'The high pipe holds pump pressure',
     why: 'shut',
     leak: 0.0002,
     shows: { 'high-pipe-blocked': itself },
   },
   'low-holds': {
-    sentence: 'The low pipe holds what is pumped in',
+    sentence: 'The low pipe holds pump pressure',
     why: 'shut',
     leak: 0.0002,
     shows: { 'low-pipe-blocked': itself },
   },
   'back-pressure-holds': {
-    sentence: 'The pipe of the back-pressure sensor holds',
+    sentence: 'The back-pressure pipe holds pump pressure',
     why: 'shut',
     leak: 0.0002,
     shows: { 'back-pressure-pipe-blocked:blocked': itself, 'back-pressure-pipe-blocked:broken': hardly },
   },
   'all-off': {
-    sentence: 'All are off alike',
+    sentence: 'All wrong alike',
     why: 'supply or ground',
     leak: 0.0002,
     shows: { 'sensor-wiring': atTimes },
   },
   'back-pressure-off': {
-    sentence: 'Pressure before the turbine is off',
-    why: 'sensor, or gas shut in',
+    sentence: 'Pressure before the turbo is off',
+    why: 'sensor, or trapped gas',
     leak: 0.0015,
     shows: {
       'back-pressure-sensor-failed:off': itself,
@@ -193,31 +193,31 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'back-pressure-differs': {
-    sentence: 'A known-good back-pressure sensor reads otherwise',
-    why: 'then it is the sensor',
+    sentence: 'A known-good back-pressure sensor reads differently',
+    why: 'so the sensor is faulty',
     leak: 0.0015,
     shows: { 'back-pressure-sensor-failed': itself, 'back-pressure-pipe-blocked:blocked': seldom },
   },
   'soak-egt1': {
-    sentence: 'EGT 1 is off the others',
+    sentence: 'EGT 1 differs from the others',
     why: 'it reads wrong',
     leak: 0.004,
     shows: { 'egt1-failed': mostly },
   },
   'soak-egt2': {
-    sentence: 'EGT 2 is off the others',
+    sentence: 'EGT 2 differs from the others',
     why: 'it reads wrong',
     leak: 0.004,
     shows: { 'egt2-failed': mostly },
   },
   'soak-egt3': {
-    sentence: 'EGT 3 is off the others',
+    sentence: 'EGT 3 differs from the others',
     why: 'it reads wrong',
     leak: 0.004,
     shows: { 'egt3-failed': mostly },
   },
   'soak-egt4': {
-    sentence: 'EGT 4 is off the others',
+    sentence: 'EGT 4 differs from the others',
     why: 'it reads wrong',
     leak: 0.004,
     shows: { 'egt4-failed': mostly },

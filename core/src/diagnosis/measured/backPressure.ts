@@ -1,7 +1,7 @@
 import { logDensity, normal, withSlip, type LogPart } from './density.ts';
 import type { CauseSet } from './states.ts';
 
-/** A row with a pressure before the turbine, mbar absolute. */
+/** A row with a pressure before the turbo, mbar absolute. */
 export interface BackPressureRow {
   readonly running: boolean;
   readonly held: boolean;
@@ -23,7 +23,7 @@ const sensorOf = (set: CauseSet): Sensor => {
   return 'good';
 };
 
-/** Whether something holds the gas back behind the turbine: then pressure stands before it also at idle. */
+/** Whether something holds the gas back after the turbo: then pressure stands before it also at idle. */
 const heldBack = (set: CauseSet): boolean =>
   set.some(({ cause }) =>
     ['soot-loaded', 'ash-full', 'catalyst-restricted', 'downstream-restricted'].includes(cause),
@@ -89,7 +89,7 @@ function idleDensity(sensor: Sensor, rise: number, back: boolean, doubt: number)
 }
 
 /**
- * The chance of pressures before the turbine, against the air and the manifold, under a set of causes.
+ * The chance of pressures before the turbo, against the air and the manifold, under a set of causes.
  * @param barometerMbar air pressure; its doubt is larger where it was assumed
  */
 export function backPressureChance(

@@ -7,7 +7,7 @@ const NOT_YET_RANGE_C = 110;
 
 /**
  * The chance of the warmest coolant that was read with the engine running. In order it comes to rest at 80–95 °C; a thermostat that stands
- * open leaves it some twenty degrees lower. That it has come to rest is not known: a cool engine by itself says nothing.
+ * open leaves it some twenty degrees lower. That it settled is not known: a cool engine by itself says nothing.
  */
 export function coolantChance(coolantC: number): (set: CauseSet) => number {
   const cold = NOT_YET / NOT_YET_RANGE_C;

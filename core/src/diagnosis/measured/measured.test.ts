@@ -121,7 +121,7 @@ describe('codes that are not there', () => {
   });
 });
 
-describe('pressures before the turbine', () => {
+describe('pressures before the turbo', () => {
   const running = (backPressureMbar: number): CaseFacts => ({
     reading: {
       barometerMbar: 1010,

@@ -112,7 +112,7 @@ function sootPerLitre(
   return undefined;
 }
 
-/** Pressures before the turbine, against the air: as it was read, or as the manifold shows it at rest. */
+/** Pressures before the turbo, against the air: as it was read, or as the manifold shows it at rest. */
 function backPressureRows({ samples, barometerMbar }: MeasuredReading): {
   readonly rows: readonly BackPressureRow[];
   readonly airMbar: number;
@@ -138,7 +138,7 @@ function backPressureRows({ samples, barometerMbar }: MeasuredReading): {
   };
 }
 
-/** Manifold pressures against the air: as it was read, or as the sensor before the turbine shows it at rest. */
+/** Manifold pressures against the air: as it was read, or as the sensor before the turbo shows it at rest. */
 function manifoldRows({ samples, barometerMbar }: MeasuredReading): {
   readonly rows: readonly ManifoldRow[];
   readonly airMbar: number;

@@ -31,7 +31,7 @@ export interface GaugeSeen {
 export interface DropReading {
   readonly samples: readonly DropSample[];
   readonly gauge?: GaugeSeen | undefined;
-  /** What is off in all rows alike: the size of the filter, the air meter; spread of the logarithm. */
+  /** What is off in all rows alike: the size of the filter, the MAF sensor; spread of the logarithm. */
   readonly doubt: number;
 }
 

@@ -15,7 +15,7 @@ interface Absolute {
 const BACK_PRESSURE: Absolute = {
   prefix: 'ebp',
   channel: 'exhaustBackPressure',
-  what: 'The pressure before the turbine',
+  what: 'The pressure before the turbo',
   pipe: 'its pipe is blocked or the sensor has failed',
 };
 const MANIFOLD: Absolute = {
@@ -66,7 +66,7 @@ function atmosphere(context: FindingContext, channel: ChannelRole): { mbar: numb
   if (manifold === undefined || manifold < 650 || manifold > 1080) return undefined;
   return {
     mbar: manifold,
-    by: other === 'manifoldPressure' ? 'manifold pressure' : 'the pressure before the turbine',
+    by: other === 'manifoldPressure' ? 'manifold pressure' : 'the pressure before the turbo',
   };
 }
 
@@ -129,12 +129,12 @@ const lowForBoost: Detector = (context) => {
       startS: times[0] ?? 0,
       endS: times.at(-1) ?? 0,
       evidence: { belowMbar: gap, limitMbar: limit, readings: gaps.length },
-      text: `At full load the pressure before the turbine lies ${inUnit(context, gap)} below manifold pressure (limit ${inUnit(context, limit)}): a turbine that makes this boost has more before it; look for a cracked or clogged tube, also without a code.`,
+      text: `At full load the pressure before the turbo is ${inUnit(context, gap)} below manifold pressure (limit ${inUnit(context, limit)}): a turbo making this boost must have more before it. Look for a cracked or clogged pipe, even without a code.`,
     },
   ];
 };
 
-/** Whether manifold pressure can be used in a comparison with the air meter. */
+/** Whether manifold pressure can be used in a comparison with the MAF sensor. */
 export const manifoldBelievable = (context: FindingContext): boolean =>
   [noResponse, slow, keyOnMismatch].every((detect) => detect(context, MANIFOLD).length === 0);
 

@@ -6,7 +6,7 @@ import { meanIn, windowsOf, type Detector } from './finding.ts';
 
 const ASSUMED_INTAKE_C = 30;
 
-/** The air meter against what engine speed, manifold pressure and engine size call for, at the highest hold. */
+/** The MAF sensor against what engine speed, manifold pressure and engine size call for, at the highest hold. */
 const airMeter: Detector = (context) => {
   const { recording, limits } = context;
   const hold = windowsOf(context, 'hold').sort((a, b) => b.rpm.mean - a.rpm.mean)[0];
@@ -36,7 +36,7 @@ const airMeter: Detector = (context) => {
       startS: hold.startS,
       endS: hold.endS,
       evidence: { meteredGPerS: metered, expectedGPerS: expected.value, ratio, limitRatio },
-      text: `At ${Math.round(hold.rpm.mean)} rpm the air meter shows ${metered.toFixed(1)} g/s; engine speed and manifold pressure call for ${expected.value.toFixed(1)} g/s (ratio ${ratio.toFixed(2)}, limit ${limitRatio}): ${low ? 'air gets in after the meter, or the meter reads low' : 'air is lost after the meter, or the meter reads high'}.`,
+      text: `At ${Math.round(hold.rpm.mean)} rpm the MAF sensor shows ${metered.toFixed(1)} g/s; engine speed and manifold pressure call for ${expected.value.toFixed(1)} g/s (ratio ${ratio.toFixed(2)}, limit ${limitRatio}): ${low ? 'air gets in after the MAF sensor, or it reads low' : 'air is lost after the MAF sensor, or it reads high'}.`,
     },
   ];
 };

@@ -36,7 +36,7 @@ const noResponse: Detector = (context) => {
         correlation: dp.correlation,
         limitCorrelation: flowCorrelationNone,
       },
-      text: `ΔP stays at ${inUnit(context, dp.mean)} while engine speed moves by ${Math.round(flow.speedRangeRpm)} rpm: sensor, wiring or both pipes; nothing can be said about the filter.`,
+      text: `ΔP stays at ${inUnit(context, dp.mean)} while engine speed moves by ${Math.round(flow.speedRangeRpm)} rpm: sensor, wiring or both pipes. The filter cannot be judged.`,
     },
   ];
 };
@@ -52,7 +52,7 @@ const stuckHigh: Detector = (context) => {
       id: 'dp-stuck-high',
       level: 'fault',
       evidence: { meanMbar: dp.mean, rangeMbar: dp.range, limitMbar: limit },
-      text: `ΔP is frozen at ${inUnit(context, dp.mean)} (range ${inUnit(context, dp.range)}) whatever the engine does, above ${inUnit(context, limit)}: no pressure behaves so.`,
+      text: `ΔP is frozen at ${inUnit(context, dp.mean)} (range ${inUnit(context, dp.range)}) whatever the engine does, above ${inUnit(context, limit)}: no real pressure does that.`,
     },
   ];
 };
@@ -72,7 +72,7 @@ const reversed: Detector = (context) => {
       id: 'dp-reversed',
       level: 'fault',
       evidence: { holdMbar: hold, correlation: dp.correlation, limitCorrelation: limit },
-      text: `ΔP falls to ${inUnit(context, hold)} as the flow rises (correlation ${dp.correlation.toFixed(2)}, limit ${limit}): the hoses are crossed, the sensor is fitted the wrong way round, or the high pipe is shut and only the pressure behind the filter arrives.`,
+      text: `ΔP falls to ${inUnit(context, hold)} as the flow rises (correlation ${dp.correlation.toFixed(2)}, limit ${limit}): hoses crossed, sensor fitted the wrong way round, or high pipe blocked so only the low side arrives.`,
     },
   ];
 };
@@ -130,7 +130,7 @@ const saturated: Detector = (context) => {
       startS: first,
       endS: last,
       evidence: { readings: count, limitMbar: limit, limitReadings: SATURATED_READINGS },
-      text: `${count} readings stand at the end of the sensor’s scale, ${inUnit(context, limit)}: the true pressure is at least that, and by how much more cannot be said.`,
+      text: `${count} readings are at full scale, ${inUnit(context, limit)}: the true pressure is at least that.`,
     },
   ];
 };
@@ -148,7 +148,7 @@ const believable = (context: FindingContext): boolean =>
   [noResponse, stuckHigh, reversed].every((detect) => detect(context).length === 0);
 
 const lessZero = (context: FindingContext, zeroMbar: number): string =>
-  Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${inUnit(context, zeroMbar)} taken off`;
+  Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${inUnit(context, zeroMbar)} removed`;
 
 /** Gas this hot is a regeneration: its volume is twice that of a warm hold, and so is the pressure. */
 const HOT_FILTER_C = 420;
@@ -260,7 +260,7 @@ const lowForFlow: Detector = (context) => {
         rpm: highest.rpm.mean,
         ...(clean === undefined ? {} : { cleanMbar: clean, limitPercent: dpLowForFlowPercent }),
       },
-      text: `ΔP follows the flow but is only ${inUnit(context, value)} at ${Math.round(highest.rpm.mean)} rpm; less than ${inUnit(context, limit)} is not to be believed${against}: a split or leaking hose, a part-blocked pipe, or a filter without its core.`,
+      text: `ΔP follows the flow but is only ${inUnit(context, value)} at ${Math.round(highest.rpm.mean)} rpm; less than ${inUnit(context, limit)} is implausible${against}: a split or leaking hose, a part-blocked pipe, or a filter without its core.`,
     },
   ];
 };
@@ -325,7 +325,7 @@ const sootHigh: Detector = (context) => {
       level: 'fault',
       channel: 'sootMass',
       evidence: { sootG: value, limitG: limit, ...(volume === undefined ? {} : { volumeL: volume }) },
-      text: `The engine computer counts ${value.toFixed(0)} g of soot, high above ${limit.toFixed(0)} g${by}.`,
+      text: `The ECU counts ${value.toFixed(0)} g of soot, high above ${limit.toFixed(0)} g${by}.`,
     },
   ];
 };
@@ -341,7 +341,7 @@ const sootDisagrees: Detector = (context) => {
       level: 'watch',
       channel: 'sootMass',
       evidence: { sootG: value, limitG: limit, dpMbar: first.evidence['meanMbar'] ?? 0 },
-      text: `The soot value is ${value.toFixed(0)} g, under ${limit} g, although the pressure is that of a blocked filter: the counter was reset, or ash, a pipe or a sensor is behind it.`,
+      text: `The soot value is ${value.toFixed(0)} g, under ${limit} g, although the pressure is that of a blocked filter: the counter was reset, or the cause is ash, a pipe or a sensor.`,
     },
   ];
 };

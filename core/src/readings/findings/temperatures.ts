@@ -220,7 +220,7 @@ const coolantCold: Detector = (context) => {
       startS: running.startS,
       endS: running.endS,
       evidence: { coolantC: end, limitC: limit, ranS },
-      text: `Coolant ${plateau ? 'has come to rest' : `is`} at ${end.toFixed(0)} °C after ${Math.round(ranS / 60)} min of running; ${fault ? 'regeneration is held off' : 'not warm enough to judge from'} below ${limit} °C: look at the thermostat.`,
+      text: `Coolant ${plateau ? 'settled' : `is`} at ${end.toFixed(0)} °C after ${Math.round(ranS / 60)} min of running; ${fault ? 'regeneration is inhibited' : 'not warm enough to judge'} below ${limit} °C: check the thermostat.`,
     },
   ];
 };

@@ -172,7 +172,7 @@ export class BaselineGuide {
     if (id === 'snaps') {
       return done
         ? `${this.#snaps} snaps read.`
-        : `Three snaps: tread down quickly, let go, wait 5 s. ${this.#snaps} of ${SNAPS} so far.`;
+        : `Three snaps: full throttle briefly, release, wait 5 s. ${this.#snaps} of ${SNAPS} so far.`;
     }
     const left = Math.max(0, Math.ceil(NEEDED_S[id] - this.#have[id]));
     if (done) return `Read, ${Math.round(this.#have[id])} s.`;

@@ -28,9 +28,9 @@ const PIPE_HZ = 2;
 export function rateAdvice(hz: number): string | undefined {
   if (hz <= 0) return undefined;
   if (hz < 1 / LONGEST_GAP_S)
-    return `A reading every ${(1 / hz).toFixed(0)} s: too slow for steady stretches to be seen. Choose fewer channels.`;
+    return `A reading every ${(1 / hz).toFixed(0)} s: too slow to find steady holds. Choose fewer channels.`;
   if (hz < PIPE_HZ)
-    return `At ${hz.toFixed(1)} readings a second a restricted pipe cannot be told from an open one. Choose fewer channels for the snaps.`;
+    return `At ${hz.toFixed(1)} readings a second a restricted pipe looks like an open one. Choose fewer channels for the snaps.`;
   return undefined;
 }
 

@@ -297,7 +297,7 @@ describe('a mapping', () => {
       );
     const still = two([0, 0, 0, 0, 0]);
     expect(still.channels).toMatchObject([{ role: 'dpfDeltaP', column: 'DPF differential pressure 1' }]);
-    expect(still.channels[0]?.reason).toMatch(/the other column of that name stands still/);
+    expect(still.channels[0]?.reason).toMatch(/the other column of that name does not move/);
     expect(still.questions).toEqual([]);
     expect(two([0, 9, 2, 30, 11]).questions).toMatchObject([{ role: 'dpfDeltaP' }]);
   });

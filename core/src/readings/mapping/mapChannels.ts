@@ -242,7 +242,7 @@ export function mapChannels(
   if (inferred.length > 0) {
     warnings.push({
       code: 'unit-inferred',
-      text: `Units taken from the values, as the file states none that fits: ${inferred.map(({ column, unitLabel: label }) => `“${column}” ${label}`).join(', ')}.`,
+      text: `Units inferred from the values: ${inferred.map(({ column, unitLabel: label }) => `“${column}” ${label}`).join(', ')}.`,
     });
   }
   const byRole = new Map(settled.map((channel) => [channel.role, channel]));
@@ -312,7 +312,7 @@ function askAbout(
     const moving = [best, ...rivals].filter(({ column }) => !standsStill(rangeFor(column)));
     const [alone] = moving;
     if (alone && moving.length === 1) {
-      take(alone, 'the other column of that name stands still');
+      take(alone, 'the other column of that name does not move');
       continue;
     }
     const asked = [best, ...rivals];
@@ -324,7 +324,7 @@ function askAbout(
     questions.push({ role, columns, shows });
     warnings.push({
       code: 'channel-ambiguous',
-      text: `${columns.map((name) => `“${name}”`).join(' and ')} both look like ${definitionOf(role).label}; neither is used until you say which it is.`,
+      text: `${columns.map((name) => `“${name}”`).join(' and ')} both look like ${definitionOf(role).label}; neither is used until you choose one.`,
     });
   }
   return questions;

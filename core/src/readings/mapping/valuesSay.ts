@@ -156,7 +156,7 @@ function sayOfSteps({ role, column }: ReadAs): Saying {
     return seen === 3;
   };
   if (quantity !== 'fraction' && values.length >= LEAST_FOR_STATE && two())
-    return contradicts('it shows only 0 and 1, as a state does');
+    return contradicts('only 0 and 1, like a state');
   if (role === 'regenActive' && values.some((value) => value !== Math.round(value)))
     return contradicts('a state has no values in between');
   if (role !== 'distanceSinceRegen') return NOTHING;

@@ -23,7 +23,7 @@ export interface Drill {
   readonly filter: FilterState;
   readonly seed: number;
   readonly faults?: readonly Fault[];
-  /** What the engine computer counts, whatever is in the filter. */
+  /** What the ECU counts, whatever is in the filter. */
   readonly sootCounterG: number;
   /** Coolant as it came from the road, °C; that of a warm engine where it is not said. */
   readonly coolantC?: number;
@@ -32,7 +32,7 @@ export interface Drill {
 /** Enough for the line to be as warm as a drive leaves it. */
 const WARM_UP_S = 120;
 
-/** A bench vehicle that came warm from the road, its filter as the drill wants it; and who stands on its pedal. */
+/** A simulated vehicle that came warm from the road, its filter as the drill wants it; and who stands on its pedal. */
 function fromTheRoad(drill: Drill): { vehicle: BenchVehicle; driver: Driver; plan: BaselinePlan } {
   const its = family(drill.family);
   const vehicle = new BenchVehicle({
@@ -62,7 +62,7 @@ function fromTheRoad(drill: Drill): { vehicle: BenchVehicle; driver: Driver; pla
 const BASELINE = CHANNEL_PRESETS.find(({ id }) => id === 'baseline')?.roles ?? [];
 
 /**
- * A baseline as a scan tool records it from a bench vehicle that came warm from the road: key on, idle, two holds, snaps,
+ * A baseline as a scan tool records it from a simulated vehicle that came warm from the road: key on, idle, two holds, snaps,
  * idle, key off. Text as the live page writes it.
  */
 export async function drillRecording(drill: Drill): Promise<string> {
@@ -100,7 +100,7 @@ export async function drillRecording(drill: Drill): Promise<string> {
 /** As a person writes it down: no finer than it can be read from a jumping figure, and never a minus zero. */
 const byEye = (value: number, digits: number): number => Number(value.toFixed(digits)) + 0;
 
-/** A reading by hand: key on, idle and two holds on a bench vehicle, figures read off when they have settled. */
+/** A reading by hand: key on, idle and two holds on a simulated vehicle, figures read off when they have settled. */
 export function handReading(drill: Drill, purpose: ReadingBody['purpose'], note?: string): ReadingBody {
   const { vehicle, driver, plan } = fromTheRoad(drill);
   const roles: readonly ChannelRole[] = ['engineSpeed', 'dpfDeltaP', 'massAirFlow', 'egt3', 'egt4'];

@@ -10,9 +10,9 @@ type BodyOf<K extends EntryBody['kind']> = Extract<EntryBody, { kind: K }>;
 /** One happening of a job, minutes after its opening. */
 export type DemoStep = { readonly min: number; readonly by?: 'imke' | 'tobin' } & (
   | { readonly body: EntryBody }
-  /** Read off the bench vehicle by eye, and written down. */
+  /** Read off the simulated vehicle by eye, and written down. */
   | { readonly gauge: Omit<Drill, 'family'>; readonly purpose: Purpose; readonly note?: string }
-  /** Recorded from the bench vehicle through the scan link. */
+  /** Recorded from the simulated vehicle through the scan link. */
   | { readonly log: Omit<Drill, 'family'>; readonly purpose: Purpose; readonly fileName: string }
 );
 

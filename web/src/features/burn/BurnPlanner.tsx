@@ -34,7 +34,7 @@ interface Shown {
   readonly judged: JudgedBurn;
 }
 
-/** What a burn of this filter would do: target, flow and soot by sliders, the bed as a heat picture, many doubtful runs. */
+/** What a regeneration of this filter would do: target, flow and soot by sliders, the bed as a heat picture, many doubtful runs. */
 export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
   const { limits } = open;
   const volumeL = filterVolumeL(burn.plan.filter);
@@ -62,7 +62,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
   }, [key]);
   const told = shown?.told;
   return (
-    <section className="grid gap-4" aria-label="What this burn would do">
+    <section className="grid gap-4" aria-label="What this regeneration would do">
       <div className="grid gap-4 sm:grid-cols-2">
         <Slide
           label="Before the filter"
@@ -91,7 +91,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
           step={0.5}
           onValue={setSoot}
         />
-        <Field label="What helps the soot to burn">
+        <Field label="What helps soot oxidation">
           <select
             className="input-box"
             value={catalyst}
@@ -174,8 +174,8 @@ function Slide({
 }
 
 const VERDICT_WORDS = {
-  clean: 'Burns clean and keeps the bed’s limits',
-  'soot-left': 'Keeps the bed’s limits and leaves soot',
+  clean: 'Regenerates fully within bed limits',
+  'soot-left': 'Within bed limits, soot left',
   'too-hot': 'Too hot for this bed',
 } as const;
 
@@ -272,7 +272,7 @@ function Doubts({ wish }: { wish: BurnWish }) {
     <div className="border-t-2 border-rule pt-3 grid gap-2">
       {progress === undefined ? (
         <Button className="justify-self-start" onClick={() => void start()}>
-          How sure is that? Run it {RUNS} times
+          How certain? Run it {RUNS} times
         </Button>
       ) : (
         <div className="flex items-center gap-3">
@@ -300,9 +300,8 @@ function Doubts({ wish }: { wish: BurnWish }) {
       {batch?.ok ? (
         <ul className="grid gap-1">
           <li>
-            Nine in ten runs: hottest {batch.value.peakBedC.low.toFixed(0)}–
-            {batch.value.peakBedC.high.toFixed(0)} °C, soot left {batch.value.sootLeftG.low.toFixed(1)}–
-            {batch.value.sootLeftG.high.toFixed(1)} g.
+            90 % of runs: hottest {batch.value.peakBedC.low.toFixed(0)}–{batch.value.peakBedC.high.toFixed(0)}{' '}
+            °C, soot left {batch.value.sootLeftG.low.toFixed(1)}–{batch.value.sootLeftG.high.toFixed(1)} g.
           </li>
           <li>
             In {(100 * batch.value.overLimitShare).toFixed(0)} % the bed passes the {batch.value.limitC} °C
@@ -326,7 +325,7 @@ function SafeLoad({ wish, displacementL }: { wish: BurnWish; displacementL: numb
   if (told === undefined || told === 'searching')
     return (
       <Button className="justify-self-start" disabled={told === 'searching'} onClick={() => void search()}>
-        {told === 'searching' ? 'Searching …' : 'Find the most soot that is safe'}
+        {told === 'searching' ? 'Searching …' : 'Find the highest safe soot load'}
       </Button>
     );
   return (
@@ -338,7 +337,7 @@ function SafeLoad({ wish, displacementL }: { wish: BurnWish; displacementL: numb
             {told.value.gPerL.toFixed(1)} g/L, {told.value.grams.toFixed(0)} g
           </span>{' '}
           the bed keeps its {told.value.limitC} °C even if the engine drops to idle at the worst moment
-          {told.value.capped ? '; more was not searched' : ''}.
+          {told.value.capped ? '; higher loads not searched' : ''}.
         </>
       ) : (
         told.text

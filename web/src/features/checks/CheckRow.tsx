@@ -50,14 +50,14 @@ export function CheckRow({
               : []),
             ...(proposed?.heldOff ? [proposed.heldOff] : []),
             ...(proposed && proposed.lacking.length > 0
-              ? [`Not along: ${proposed.lacking.map((kit) => KIT[kit]).join(', ')}`]
+              ? [`Not on the van: ${proposed.lacking.map((kit) => KIT[kit]).join(', ')}`]
               : card.needs.length > 0
                 ? [card.needs.map((kit) => KIT[kit]).join(', ')]
                 : ['needs nothing']),
             ...(likely
               ? [`${Math.round(100 * likely.probability)} %: ${withinSentence(outcomeWords(likely.outcome))}`]
               : proposed && proposed.bits < PROMPT_BITS
-                ? ['would hardly tell anything now']
+                ? ['little to learn from this now']
                 : []),
           ].join(' · ')}
         </span>

@@ -146,7 +146,7 @@ function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkPro
         <CorrectingNotice correcting={correcting} />
         {session && canEnter ? (
           <Button onClick={() => void onBench()} disabled={working}>
-            {working ? 'At the bench vehicle …' : 'Make it at the bench vehicle'}
+            {working ? 'On the simulated vehicle …' : 'Run this check on the simulated vehicle'}
           </Button>
         ) : null}
         {canEnter
@@ -181,7 +181,7 @@ function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkPro
                   className="size-6 accent-[var(--ember-button)]"
                   {...form.register('sure')}
                 />
-                I measured it again: it is so
+                Measured again: confirmed
               </label>
             ) : null}
             <label className="grid gap-1">
@@ -190,7 +190,7 @@ function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkPro
             </label>
             {problem ? <p className="text-ember-text font-bold">✕ {problem}</p> : null}
             <Button type="submit" weight="main">
-              Enter this check
+              Save this check
             </Button>
           </>
         ) : null}

@@ -82,11 +82,11 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
         ) : (
           <p className="text-ink2">
             {ranked.length > 0
-              ? 'In the order of what they tell for each minute and their cost, by what is known now.'
-              : 'Codes, a reading or the intake put them in order.'}
+              ? 'Ranked by what they would settle, per minute.'
+              : 'Codes, a reading or the intake will rank them.'}
           </p>
         )}
-        <ul className="border-t-2 border-ink" aria-label="Checks to make">
+        <ul className="border-t-2 border-ink" aria-label="Checks to do">
           {rows.map(({ card: its, proposed }, i) => (
             <CheckRow
               key={its.id}
@@ -105,10 +105,10 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
         <PartStates open={open} part={part} onPart={(id) => onStage('checks', id)} />
         {canEnter ? (
           <>
-            <Folded title="Say what was found at a part" start={params.has('correct')}>
+            <Folded title="Record a finding at a part" start={params.has('correct')}>
               <PartForm open={open} part={part} />
             </Folded>
-            <Folded title="Known-good part put in">
+            <Folded title="Known-good part fitted">
               <SubstitutionForm open={open} part={part} />
             </Folded>
           </>
@@ -163,7 +163,7 @@ function MadeChecks({
               >
                 <span className="text-sm text-ink2 block">
                   {known ? CHECK_LABELS[known.id] : entry.body.check}
-                  {known ? '' : ' · not a check that is known here: kept, without a say'}
+                  {known ? '' : ' · unknown check: kept on record, not used in the diagnosis'}
                 </span>
                 <span className="font-head font-semibold text-lg">
                   {outcome === undefined ? 'Not decided' : outcomeWords(outcome)}

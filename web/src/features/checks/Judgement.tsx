@@ -12,15 +12,13 @@ export function Judgement({ judgement, shown }: { judgement: CheckJudgement; sho
     <div className="grid gap-3" role="status" aria-label="Judgement">
       {questions.length > 0 ? (
         <div className="border-l-8 border-ember bg-card p-3">
-          <p className="font-head font-semibold">Can that be?</p>
+          <p className="font-head font-semibold">Is that possible?</p>
           <ul className="grid gap-1">
             {questions.map(({ field, text }) => (
               <li key={`${field} ${text}`}>{text}</li>
             ))}
           </ul>
-          <p className="text-sm text-ink2 mt-1">
-            Nothing is decided by it. Measure again and enter what you find.
-          </p>
+          <p className="text-sm text-ink2 mt-1">No result from it. Measure again and enter the value.</p>
         </div>
       ) : (
         <p className="font-head font-semibold text-xl">

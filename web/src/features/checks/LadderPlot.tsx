@@ -35,7 +35,7 @@ export function LadderPlot({ values, limits, unit }: { values: CheckValues; limi
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full max-w-lg border-2 border-rule bg-card"
         role="img"
-        aria-label={`Pump ladder: ${points.length} readings, off by at most ${figure(Math.max(...points.map(({ off }) => Math.abs(off))))} ${label}; the band is ±${figure(allowed)} ${label}`}
+        aria-label={`Pump test: ${points.length} readings, off by at most ${figure(Math.max(...points.map(({ off }) => Math.abs(off))))} ${label}; the band is ±${figure(allowed)} ${label}`}
       >
         <path d={band} fill="var(--rule)" opacity={0.6} />
         <line x1={EDGE} x2={WIDTH - 8} y1={toY(0)} y2={toY(0)} stroke="var(--ink)" strokeWidth={2} />

@@ -31,7 +31,7 @@ function LinkedTake({
   return (
     <button type="button" className="min-h-11 text-left text-steel" onClick={() => onTake(value)}>
       <span className="figure-text">{shownAs(value)}</span>{' '}
-      <span className="underline underline-offset-4">live, take it</span>
+      <span className="underline underline-offset-4">use live value</span>
     </button>
   );
 }

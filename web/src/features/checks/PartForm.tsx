@@ -81,7 +81,7 @@ export function PartForm({ open, part }: { open: OpenJob; part: PartId | undefin
             ))}
           </div>
         </fieldset>
-        <Field label="How you know" hint="A figure with its unit says most" error={problem}>
+        <Field label="How you know" hint="A figure with its unit is best" error={problem}>
           <textarea className="input-box" rows={2} {...form.register('why')} />
         </Field>
         <Button type="submit" weight="main">

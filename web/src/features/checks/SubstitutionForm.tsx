@@ -41,8 +41,8 @@ export function SubstitutionForm({ open, part }: { open: OpenJob; part: PartId |
       </Field>
       <Field label="Did it change anything?">
         <select className="input-box" {...form.register('changed')}>
-          <option value="no">no: the old one is not to blame</option>
-          <option value="yes">yes: it is the old one</option>
+          <option value="no">no: the old one is not at fault</option>
+          <option value="yes">yes: the old one is at fault</option>
           <option value="unclear">not clear</option>
         </select>
       </Field>
@@ -55,9 +55,9 @@ export function SubstitutionForm({ open, part }: { open: OpenJob; part: PartId |
           className="size-6 accent-[var(--ember-button)]"
           {...form.register('putBack')}
         />
-        The old one is back in
+        Old part refitted
       </label>
-      <Button type="submit">Enter the test</Button>
+      <Button type="submit">Save the test</Button>
     </form>
   );
 }

@@ -30,9 +30,7 @@ export function WhatIfList({ open, check }: { open: OpenJob; check: string }) {
         ))}
       </ul>
       {asked && answers.length === 0 ? (
-        <p className="px-3 pb-2 text-ink2">
-          Something has to be known first: codes, a reading or the intake.
-        </p>
+        <p className="px-3 pb-2 text-ink2">Needs codes, a reading or the intake first.</p>
       ) : null}
     </details>
   );

@@ -4,23 +4,23 @@ import { KNOWN_FINDINGS } from '@white-ember/core/diagnosis';
 const SENTENCES = new Map(KNOWN_FINDINGS.map(({ id, sentence }) => [id, sentence]));
 
 const GOOD_WORDS: Readonly<Record<string, string>> = {
-  'zero-good': 'Zero is good',
+  'zero-good': 'Zero good',
   'volts-good': 'Supply, ground and signal are good',
-  'ladder-good': 'The sensor follows the pump as it should',
+  'ladder-good': 'The sensor follows the pump',
   'swap-same': 'The same with a known-good sensor',
   'hoses-good': 'Hoses are good',
-  'response-quick': 'The pipes let the value back at once',
+  'response-quick': 'The pipes respond at once',
   'pipes-open': 'The pipes are open',
   'absolutes-agree': 'The absolute sensors agree',
   'compare-same': 'Both sensors read the same',
-  'soak-alike': 'All alike after a cold soak',
+  'soak-alike': 'All equal after a cold soak',
   'egt-good': 'All EGTs are on their curve',
   'intake-tight': 'Intake and charge pipes are tight',
   'air-fits': 'Air mass fits speed and pressure',
   'shaft-good': 'The shaft is good',
   'vanes-move': 'The vanes move',
   'egr-good': 'Valve and cooler are good',
-  'dosing-sprays': 'Fuel comes into the exhaust as it should',
+  'dosing-sprays': 'The fuel doser works',
   'glow-good': 'Glow plugs and relay are good',
   'oil-good': 'The oil is good',
   'coolant-warm': 'The coolant gets warm',
@@ -31,7 +31,7 @@ const GOOD_WORDS: Readonly<Record<string, string>> = {
   'fuel-enough': 'Fuel enough',
   'use-fits': 'Driven far and fast enough',
   'supply-good': 'The 5 V and its ground are good',
-  'injectors-good': 'The injectors are alike',
+  'injectors-good': 'The injectors are equal',
 };
 
 /** An outcome in words; one that no table knows is said as it was named. */

@@ -60,7 +60,7 @@ function Running({ clock, open, canEnter }: { clock: JobClock; open: OpenJob; ca
       {canEnter ? (
         <div className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
           {early ? (
-            <Field label="Why before its time" hint="Stands in the report">
+            <Field label="Reason for ending early" hint="Shown in the report">
               <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
             </Field>
           ) : (
@@ -110,7 +110,7 @@ function StartForm({ open }: { open: OpenJob }) {
   };
   return (
     <details className="border-2 border-rule bg-card">
-      <summary className="font-head font-semibold min-h-12 px-3 content-center">Start a clock</summary>
+      <summary className="font-head font-semibold min-h-12 px-3 content-center">Start a timer</summary>
       <div className="grid grid-cols-[1fr_7rem] gap-3 p-3 pt-0">
         <Field label="Wait">
           <select
@@ -136,7 +136,7 @@ function StartForm({ open }: { open: OpenJob }) {
             onChange={(event) => setMinutes(event.target.value)}
           />
         </Field>
-        <Field label="What waits" hint="The filter, if left empty" error={problems['what']}>
+        <Field label="What for" hint="The filter, if left empty" error={problems['what']}>
           <input className="input-box" value={what} onChange={(event) => setWhat(event.target.value)} />
         </Field>
         <span />

@@ -52,7 +52,7 @@ export function CodeScanForm({
   const typed = codesIn(form.watch('text'));
   const submit = form.handleSubmit(async ({ text }) => {
     const { codes } = codesIn(text);
-    if (codes.length === 0) setProblem('Enter the codes, or say that there are none');
+    if (codes.length === 0) setProblem('Type the codes, or tick that there are none');
     else await store(codes);
   });
   return (
@@ -77,7 +77,7 @@ export function CodeScanForm({
       ) : null}
       <Field
         label={title}
-        hint="As the tool prints them, or one a line: any notation, the status behind, the module’s name above"
+        hint="As the tool prints them, or one per line: any notation, status after, module name above"
         error={problem}
       >
         <textarea className="input-box font-head" rows={4} {...form.register('text')} />
@@ -93,7 +93,7 @@ export function CodeScanForm({
         </div>
       ) : null}
       <div className="flex flex-wrap gap-3">
-        <Button type="submit">Enter the codes</Button>
+        <Button type="submit">Save the codes</Button>
         <Button onClick={() => void store([])}>No codes stored</Button>
         {when === 'after-drive' ? (
           <Button onClick={() => void store([], true)}>Customer reports: no lamp, no message</Button>

@@ -10,7 +10,7 @@ export function CodesPanel({ open, canEnter }: StageProps) {
     <div className="max-w-2xl grid gap-5">
       <h2 className="text-2xl">Codes</h2>
       <p className="text-[15px]">
-        A code names a circuit or something that does not fit, not a part. No code does not mean no fault.{' '}
+        A code names a circuit or a mismatch, not a part. No code does not mean no fault.{' '}
         <Link to={`/jobs/${open.job.id}/live`} className="underline underline-offset-4">
           Read them from the vehicle
         </Link>

@@ -9,10 +9,10 @@ import {
 
 const GROUP_WORDS: Readonly<Record<CodeGroup, string>> = {
   cause: 'May be the cause',
-  'holds-regeneration-off': 'Hold a regeneration off',
-  consequence: 'Come of something else',
-  bystander: 'Stand by',
-  unknown: 'Not in our tables',
+  'holds-regeneration-off': 'Inhibit regeneration',
+  consequence: 'Consequences of another fault',
+  bystander: 'Unrelated',
+  unknown: 'Not in the tables',
 };
 
 /** The codes of a scan in the order in which they matter, each with why it stands there. */
@@ -38,7 +38,7 @@ export function SortedCodes({ codes }: { codes: readonly ListedCode[] }) {
   );
 }
 
-const CERTAINTY = { exact: '', 'by-range': ', known by its range only', none: '' } as const;
+const CERTAINTY = { exact: '', 'by-range': ', only its range is known', none: '' } as const;
 
 function Code({ code }: { code: SortedCode }) {
   const about = [code.status, code.module].filter((text) => text !== undefined).join(' · ');
@@ -58,9 +58,9 @@ function Code({ code }: { code: SortedCode }) {
             {code.reason}
             {CERTAINTY[code.certainty]}.
           </p>
-          {code.couldBe === undefined ? null : <p>The same figures could be {code.couldBe}.</p>}
+          {code.couldBe === undefined ? null : <p>The same digits could be {code.couldBe}.</p>}
           {code.checks.length === 0 ? null : (
-            <p>Checks that it calls for: {code.checks.map((id) => CHECK_LABELS[id]).join('; ')}.</p>
+            <p>Checks it calls for: {code.checks.map((id) => CHECK_LABELS[id]).join('; ')}.</p>
           )}
         </div>
       </details>

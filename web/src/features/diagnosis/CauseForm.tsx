@@ -17,7 +17,7 @@ const STATE_WORDS: Record<CauseState, string> = {
   confirmed: 'confirmed',
   suspected: 'suspected',
   'ruled-out': 'ruled out',
-  'put-right': 'put right',
+  'put-right': 'repaired',
 };
 const STATE_MARKS = {
   confirmed: 'failed',
@@ -57,7 +57,7 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
           <li key={entry.id} className="flex gap-3 items-start">
             <StateMark state={STATE_MARKS[state]} size={20} />
             <span>
-              <b>{sentenceOf(cause)}</b>: {forNow ? 'put right for now' : STATE_WORDS[state]}. {why}
+              <b>{sentenceOf(cause)}</b>: {forNow ? 'repaired for now' : STATE_WORDS[state]}. {why}
               {state === 'confirmed' || state === 'put-right' ? <OnOthers open={open} /> : null}
               {state === 'confirmed' && canEnter ? (
                 <Button
@@ -65,7 +65,7 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
                   weight="quiet"
                   onClick={() => void addEntry({ kind: 'cause', cause, state: 'put-right', why })}
                 >
-                  Put right: look for what it hid
+                  Repaired: look for what it hid
                 </Button>
               ) : null}
             </span>
@@ -106,7 +106,7 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
             <textarea className="input-box" rows={2} {...form.register('why')} />
           </Field>
           <Button type="submit" className="sm:col-span-2">
-            Enter the cause
+            Save the cause
           </Button>
         </form>
       ) : null}
@@ -120,7 +120,7 @@ function OnOthers({ open }: { open: OpenJob }) {
   if (!data || data.others.length === 0) return null;
   return (
     <span className="block text-sm text-ink2">
-      Proposed as a quick check on {data.others.map(({ plate }) => plate).join(', ')}, of the same customer
+      Suggested as a quick check on {data.others.map(({ plate }) => plate).join(', ')}, of the same customer
       and family.
     </span>
   );

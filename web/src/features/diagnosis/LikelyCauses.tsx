@@ -23,7 +23,7 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
   const [best] = diagnosis.explanations;
   return (
     <section>
-      <h2 className="text-lg mb-1">Most likely, as it came</h2>
+      <h2 className="text-lg mb-1">Most likely on arrival</h2>
       <ul aria-label="Likely causes" className="grid gap-1">
         {likely.map((cause) => (
           <Likely
@@ -98,7 +98,7 @@ function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefine
           to={`/jobs/${open.job.id}?stage=baseline`}
           className="underline decoration-2 underline-offset-4 min-h-11 inline-flex items-center"
         >
-          Read codes and baseline again: it may have hidden something else
+          Repeat codes and baseline: it may have hidden something else
         </Link>
       )}
     </div>

@@ -13,9 +13,7 @@ export function CausesByFamily({ causes: { families } }: { causes: FleetCauses }
   return (
     <section aria-label="Causes by family" className="grid gap-3 content-start min-w-0">
       <h2 className="text-2xl border-b-2 border-ink">Causes by family</h2>
-      {told.length === 0 ? (
-        <p className="text-ink2">None yet: a cause that is confirmed on a job is counted here.</p>
-      ) : null}
+      {told.length === 0 ? <p className="text-ink2">None yet: confirmed causes are counted here.</p> : null}
       {told.map(({ family, vehicles, jobs, causes }) => (
         <table key={family} className="w-full text-left">
           <caption className="text-left">
@@ -55,12 +53,12 @@ export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: {
   const unit = useAppSelector((state) => state.preferences.distanceUnit);
   const distance = (km: number): string => `${spacedNumber(fromBase(km, unit))} ${unitLabel(unit)}`;
   return (
-    <section aria-label="Who comes back, and why" className="grid gap-3 content-start min-w-0">
-      <h2 className="text-2xl border-b-2 border-ink">Who comes back, and why</h2>
+    <section aria-label="Returns and reasons" className="grid gap-3 content-start min-w-0">
+      <h2 className="text-2xl border-b-2 border-ink">Returns and reasons</h2>
       <p>
         {cleaned === 0
-          ? 'No filter was worked on yet.'
-          : `${cameBack} of ${cleaned} filters that were worked on were full again within ${distance(within.km)}, or ${within.days} days where the distance is not known.`}
+          ? 'No filter work yet.'
+          : `${cameBack} of ${cleaned} treated filters were full again within ${distance(within.km)}, or ${within.days} days if the distance is unknown.`}
       </p>
       {why.length > 0 ? (
         <ul className="grid gap-1">
@@ -87,7 +85,7 @@ export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: {
             <p className="text-sm text-ink2">
               {causes.length === 0
                 ? 'No cause was found at either visit.'
-                : `${causes.map(sentenceOf).join('; ')}${leftOpen ? ', known and left at the visit before' : ''}.`}
+                : `${causes.map(sentenceOf).join('; ')}${leftOpen ? ', known and left at the previous visit' : ''}.`}
             </p>
           </li>
         ))}

@@ -10,7 +10,7 @@ import { CameBack, CausesByFamily } from './CausesByFamily.tsx';
 import { FLEET_GRID, FleetRow } from './FleetRow.tsx';
 import { MonthRuler, monthsAbout } from './RoadAhead.tsx';
 
-const ORDER_WORDS = { due: 'Due next', 'comes-back': 'Likeliest back' } as const;
+const ORDER_WORDS = { due: 'Due next', 'comes-back': 'Most likely to return' } as const;
 const PAGE = 25;
 /** While outlooks are worked out anew the list is asked for again after so long, ms. */
 const ASK_AGAIN_MS = 1500;
@@ -76,9 +76,9 @@ export function FleetPage() {
           {fleet.data
             ? `${known} ${known === 1 ? 'vehicle' : 'vehicles'} with an outlook${
                 waiting > 0
-                  ? `; ${waiting} more are being worked out …`
+                  ? `; ${waiting} more being calculated …`
                   : unknown > 0
-                    ? `; of ${unknown} nothing can be said yet: not read, or not since the last work.`
+                    ? `; ${unknown} have no forecast yet: no reading since the last work.`
                     : '.'
               }`
             : 'Looking ahead …'}
@@ -108,9 +108,8 @@ export function FleetPage() {
           </nav>
         ) : null}
         <p className="text-sm text-ink2 mt-3 max-w-3xl">
-          ✕ found, ● left, dashed: the limit and the road to it. The bar holds eight in ten, its post the
-          middle, the upright line today. Back soon: the chance to be due again within the distance of the
-          limits.
+          ✕ found, ● left, dashed: the limit and the forecast to it. Bar: 80 % range; post: median; upright
+          line: today. Back soon: chance to be due within the limit distance.
         </p>
       </section>
       <div className="grid gap-8 content-start min-w-0">

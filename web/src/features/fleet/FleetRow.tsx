@@ -54,10 +54,10 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
           </div>
           <p className={`text-sm mt-0.5 ${late || dueKm.value === 0 ? 'text-ember-text font-bold' : ''}`}>
             {dueKm.value === 0
-              ? `Due now: it was over the limit on ${dateOf(outlook.from.at)}`
+              ? `Due now: over the limit on ${dateOf(outlook.from.at)}`
               : dueDate
                 ? `${late ? 'Late: due by its trend' : 'Due'} around ${dateOf(dueDate.value)}, ${km} after ${dateOf(outlook.from.at)}`
-                : `Due ${km} after ${dateOf(outlook.from.at)}; how much it is driven is not known`}
+                : `Due ${km} after ${dateOf(outlook.from.at)}; mileage per year unknown`}
           </p>
         </div>
         <p

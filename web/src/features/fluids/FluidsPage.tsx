@@ -34,7 +34,7 @@ const formSchema = z.object({
 type Typed = z.input<typeof formSchema>;
 
 const NUMBERS = [
-  ['waterParts', 'Water to one of concentrate', 'parts'],
+  ['waterParts', 'Water per part of concentrate', 'parts'],
   ['filterUpToC', 'Filter, up to', '°C'],
   ['dwellMin', 'Dwell', 'min'],
   ['burstS', 'Burst', 's'],
@@ -76,8 +76,7 @@ export function FluidsPage() {
       <div>
         <h1 className="text-3xl mb-1">Fluids on the shelf</h1>
         <p className="text-ink2 max-w-[70ch]">
-          What the data sheet says is what the fluid plan goes by. What a job uses goes off the stock by
-          itself.
+          The fluid plan follows the data sheet. Use on jobs is deducted from stock automatically.
         </p>
       </div>
       {fluids.error ? <ProblemNotice problem={problemOf(fluids.error)} /> : null}
@@ -113,9 +112,7 @@ export function FluidsPage() {
           </li>
         ))}
       </ul>
-      {fluids.data?.length === 0 ? (
-        <p>No fluid yet. Put the first one on the shelf with its data sheet.</p>
-      ) : null}
+      {fluids.data?.length === 0 ? <p>No fluid yet. Add the first one with its data sheet.</p> : null}
       {mayEdit ? (
         <section className="grid gap-3">
           <h2 className="text-xl border-b-2 border-ink">Another fluid</h2>
@@ -182,10 +179,10 @@ function FluidForm({ fluid, onDone }: { fluid?: Fluid; onDone: () => void }) {
         </div>
       ) : null}
       <div className="sm:col-span-3 flex gap-3">
-        <Button type="submit">{fluid ? 'Keep it, counted now' : 'Put it on the shelf'}</Button>
+        <Button type="submit">{fluid ? 'Save, counted now' : 'Add to the shelf'}</Button>
         {fluid ? (
           <Button weight="quiet" onClick={onDone}>
-            Leave it as it was
+            Cancel
           </Button>
         ) : null}
       </div>

@@ -120,7 +120,7 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
         control={form.control}
         name="seen"
         render={({ field }) => (
-          <ChipRow title="Seen and heard" hint="One tap: yes. Another: asked, and no. A third: not asked.">
+          <ChipRow title="Seen and heard" hint="Tap once: yes. Twice: no. Three times: not asked.">
             {ASKED.map(({ id, sentence }) => (
               <ThreeWayChip
                 key={id}
@@ -172,7 +172,7 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
               </span>
             </summary>
             <div className="p-3 pt-0">
-              <ChipRow title="" hint="Checks that need what is not here come last.">
+              <ChipRow title="" hint="Checks needing missing tools come last.">
                 {KIT_IDS.map((id) => (
                   <Chip
                     key={id}
@@ -209,7 +209,7 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
                 );
               }}
             >
-              Take what the link shows
+              Use the link's data
             </Button>
           ) : null}
         </div>
@@ -222,7 +222,7 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
         ) : null}
       </details>
       <Button type="submit" weight="main">
-        Enter the complaint
+        Save the complaint
       </Button>
     </form>
   );

@@ -24,7 +24,7 @@ const EFFECT_WORDS: Record<Changed['effect'], string> = {
 const FITS_WORDS: Record<NonNullable<Changed['fits']>, string> = {
   fits: 'fits',
   superseded: 'superseded',
-  incompatible: 'does not belong on it',
+  incompatible: 'wrong part for this vehicle',
 };
 
 const EMPTY = {
@@ -160,7 +160,7 @@ export function PartsBefore({
               <input className="input-box" {...form.register('supersededBy')} />
             </Field>
             <Button type="submit" className="col-span-2">
-              Enter the part
+              Save the part
             </Button>
           </form>
         </details>

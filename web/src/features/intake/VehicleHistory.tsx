@@ -11,7 +11,7 @@ export function VehicleHistory({ open }: { open: OpenJob }) {
   if (earlier.length === 0) return null;
   return (
     <div>
-      <h2 className="text-xl mb-1">Here before</h2>
+      <h2 className="text-xl mb-1">Previous visits</h2>
       <JobLines jobs={earlier} />
     </div>
   );

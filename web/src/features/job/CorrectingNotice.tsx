@@ -14,9 +14,9 @@ export function CorrectingNotice({
   });
   return (
     <Notice title={`Correcting the entry of ${at}`}>
-      What you enter takes its place and its time; the first one stays in the history.{' '}
+      Your entry replaces it at its time; the original stays in the history.{' '}
       <Button weight="quiet" className="px-0" onClick={correcting.leave}>
-        Leave it as it is
+        Cancel
       </Button>
     </Notice>
   );

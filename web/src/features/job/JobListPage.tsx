@@ -43,7 +43,7 @@ export function JobListPage() {
         </div>
         {canWork ? (
           <Button weight="main" onClick={() => setOpening(true)}>
-            Open a job
+            New job
           </Button>
         ) : null}
       </div>
@@ -72,9 +72,7 @@ export function JobListPage() {
       {jobs.error ? <ProblemNotice problem={problemOf(jobs.error)} /> : null}
       {list.length === 0 && jobs.isSuccess ? (
         <div className="border-2 border-ink p-6">
-          <p className="text-xl font-head font-semibold mb-3">
-            {find ? 'No job by that name.' : 'No jobs here.'}
-          </p>
+          <p className="text-xl font-head font-semibold mb-3">{find ? 'No job found.' : 'No jobs here.'}</p>
           {canWork ? <Button onClick={() => setOpening(true)}>Open the first one</Button> : null}
         </div>
       ) : null}

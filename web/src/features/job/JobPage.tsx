@@ -123,7 +123,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           {at === undefined ? null : (
             <div className="mb-4">
               <Notice
-                title={`As it was known on ${new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}`}
+                title={`As known on ${new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}`}
               >
                 Nothing can be entered here.{' '}
                 <Button weight="quiet" className="px-0" onClick={() => lookAt(undefined)}>

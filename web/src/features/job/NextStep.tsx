@@ -63,7 +63,7 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
       return {
         title,
         why: its?.why ?? why,
-        act: its?.check ? 'Start this check' : 'Go there',
+        act: its?.check ? 'Start this check' : 'Open it',
         stage: its?.stage ?? 'prove',
         ...(its?.check ? { check: its.check } : {}),
       };
@@ -116,7 +116,7 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
         aria-label="Next step"
         className="bg-paper border-b-2 border-rule px-3 sm:px-4 min-h-16 content-center"
       >
-        <p className="text-ink2">{judgement ? 'Nothing is left to do.' : 'Working out the next step …'}</p>
+        <p className="text-ink2">{judgement ? 'Nothing left to do.' : 'Working out the next step …'}</p>
       </section>
     );
   const minutes = step?.minutes;

@@ -24,7 +24,7 @@ export function OpenJobSheet({
     if (made.data) void navigate(`/jobs/${made.data.id}?stage=intake`);
   };
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Open a job">
+    <Sheet open={open} onOpenChange={onOpenChange} title="New job">
       <Field label="Plate or vehicle">
         <input
           className="input-box"

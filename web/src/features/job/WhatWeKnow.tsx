@@ -26,11 +26,11 @@ export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean 
       {derived.signedOff || derived.after ? null : <LikelyCauses open={open} canWork={canWork} />}
       <HeldOff open={open} />
       <section>
-        <h2 className="text-lg mb-2">What the readings say</h2>
+        <h2 className="text-lg mb-2">Readings</h2>
         <ReadingFacts open={open} />
       </section>
       <section>
-        <h2 className="text-lg mb-1">Still to show, and shown</h2>
+        <h2 className="text-lg mb-1">Evidence: outstanding and complete</h2>
         <ul className="divide-y-2 divide-rule">
           {[...derived.evidence].sort(openFirst).map((item) => (
             <li key={item.id} className="py-1.5 flex gap-2 items-start text-[15px] leading-snug">
@@ -66,14 +66,14 @@ export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean 
   );
 }
 
-/** What keeps the engine computer from regenerating, by the codes of the last scan. */
+/** What keeps the ECU from regenerating, by the codes of the last scan. */
 function HeldOff({ open }: { open: OpenJob }) {
   const scan = entriesOfKind(open.derived.entries, 'code-scan').at(-1);
   const holding = holdingOff(sortCodes(scan?.body.codes ?? []));
   if (holding.length === 0) return null;
   return (
     <section>
-      <h2 className="text-lg mb-1">Holds a regeneration off</h2>
+      <h2 className="text-lg mb-1">Inhibits regeneration</h2>
       <ul className="grid gap-1 text-[15px] leading-snug">
         {holding.map(({ code, meaning }) => (
           <li key={code}>
@@ -107,13 +107,13 @@ function ReadingFacts({ open }: { open: OpenJob }) {
     facts.push(
       <Fact key="soot" name="Soot by pressure, after" value={`${comparison.sootAfter.sootG.toFixed(0)} g`}>
         {comparison.sootAfter.lowG.toFixed(0)}–{comparison.sootAfter.highG.toFixed(0)} g if there is no ash ·
-        good to {limits.sootAfterCleanG} g
+        limit {limits.sootAfterCleanG} g
       </Fact>,
     );
   }
   if (facts.length > 0) return <ul className="grid gap-2">{facts}</ul>;
   const reading = derived.before ?? derived.after;
-  if (!reading) return <p className="text-ink2">Nothing has been read yet.</p>;
+  if (!reading) return <p className="text-ink2">No reading yet.</p>;
   return (
     <ul className="grid gap-1">
       {steadySamplesOf(reading.body.samples).map((sample, i) => (
@@ -137,7 +137,7 @@ function Ratio({
 }) {
   return (
     <Fact name={`${name}: restriction`} value={`${value.value.toFixed(1)} × clean`}>
-      {value.low.toFixed(1)}–{value.high.toFixed(1)} · good to {limit} ×
+      {value.low.toFixed(1)}–{value.high.toFixed(1)} · limit {limit} ×
     </Fact>
   );
 }

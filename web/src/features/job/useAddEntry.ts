@@ -62,7 +62,7 @@ export function useAddEntry(jobId: string): AddEntry {
               void dispatch(
                 addEntry({
                   jobId,
-                  body: { kind: 'withdrawn', why: 'Taken back at once' },
+                  body: { kind: 'withdrawn', why: 'Undone' },
                   supersedes: entry.id,
                 }),
               ),

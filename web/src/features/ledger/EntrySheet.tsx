@@ -69,7 +69,7 @@ export function EntrySheet({
             <p>
               From the file “{log.fileName}”.{' '}
               <a className="underline underline-offset-4" href={`/api/logs/${log.logId}/raw`} download>
-                Fetch the file as it came
+                Download the original file
               </a>
             </p>
           ) : null}
@@ -92,7 +92,10 @@ export function EntrySheet({
                   Correct this entry
                 </Button>
               ) : null}
-              <Field label="Wrong? Say why; it stays in the history and counts no more" error={problem}>
+              <Field
+                label="Wrong? Give the reason; it stays in the history but no longer counts"
+                error={problem}
+              >
                 <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
               </Field>
               <Button onClick={() => void withdraw()}>Withdraw this entry</Button>
@@ -139,7 +142,7 @@ function EntryText({ entry }: { entry: Entry }) {
     case 'substitution':
       return (
         <p className="text-lg">
-          {body.what}. {body.putBack ? 'The old one is back in.' : 'It stayed in.'} {body.note}
+          {body.what}. {body.putBack ? 'Old part refitted.' : 'New part kept.'} {body.note}
         </p>
       );
     case 'part-changed':

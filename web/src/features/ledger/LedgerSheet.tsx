@@ -27,7 +27,7 @@ export function LedgerSheet({
     entries.flatMap((entry) => (entry.supersedes ? [[entry.supersedes, entry]] : [])),
   );
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="The ledger of this job" wide>
+    <Sheet open={open} onOpenChange={onOpenChange} title="Entries of this job" wide>
       <ol className="border-t-2 border-ink">
         {entries.map((entry) => {
           const next = successor.get(entry.id);

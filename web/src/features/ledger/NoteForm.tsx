@@ -21,7 +21,7 @@ export function NoteForm({ jobId }: { jobId: string }) {
       <Field label="Note for the record" error={problem}>
         <textarea className="input-box" rows={2} {...form.register('text')} />
       </Field>
-      <Button type="submit">Add the note</Button>
+      <Button type="submit">Add note</Button>
     </form>
   );
 }

@@ -16,7 +16,7 @@ export function WaitingEntry({ item: { entry, refused, failed } }: { item: Waiti
       {why === undefined ? null : (
         <>
           <p className="text-ember-text font-bold">
-            {refused === undefined ? 'The server failed at it' : 'Refused'}: {why}
+            {refused === undefined ? 'The server could not process it' : 'Refused'}: {why}
           </p>
           <details className="my-1">
             <summary className="min-h-11 content-center cursor-pointer">What is in it</summary>
@@ -24,7 +24,7 @@ export function WaitingEntry({ item: { entry, refused, failed } }: { item: Waiti
           </details>
           <p className="text-sm text-ink2">
             {refused === undefined
-              ? 'It is tried again by itself; the others go on. '
+              ? 'It is retried automatically; the others continue. '
               : 'To correct it, enter it anew and discard this one.'}
           </p>
           <div className="flex flex-wrap gap-x-5">

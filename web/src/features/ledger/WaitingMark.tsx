@@ -47,11 +47,11 @@ export function WaitingMark() {
       >
         {text}
       </button>
-      <Sheet open={open} onOpenChange={setOpen} title="On this device, not with the server yet">
+      <Sheet open={open} onOpenChange={setOpen} title="On this device, not sent yet">
         {storeFault === undefined ? null : (
-          <Notice title="This browser keeps no entries" tone="alarm">
-            Each is sent to the server at once, and is not entered while that cannot be reached. A private
-            window or a full disk may be why. The browser says: {storeFault}
+          <Notice title="This browser cannot store entries" tone="alarm">
+            Each is sent to the server at once and cannot be saved while it is unreachable. A private window
+            or a full disk may be the reason. The browser says: {storeFault}
           </Notice>
         )}
         {offline ? (
@@ -66,8 +66,8 @@ export function WaitingMark() {
         </ul>
         {others > 0 ? (
           <p className="mb-3 text-ink2">
-            {entries(others)} of somebody else wait here, too. They are sent when that person signs in on this
-            device.
+            {entries(others)} of another person are waiting here. They are sent when that person signs in on
+            this device.
           </p>
         ) : null}
         <Button onClick={() => void dispatch(sendWaiting())}>Send now</Button>

@@ -30,16 +30,16 @@ const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
   ['outlook', 'When it is due again'],
   ['sensor', 'Sensors'],
   ['treatment', 'Before a treatment'],
-  ['choice', 'Chances of a treatment'],
-  ['burn', 'Burning soot'],
+  ['choice', 'Treatment chances'],
+  ['burn', 'Regeneration'],
   ['run', 'A regeneration, watched'],
   ['clean', 'Cleaning in place'],
   ['price', 'Time and price'],
   ['clock', 'Waits'],
   ['check', 'Guided checks'],
-  ['readiness', 'Before judging'],
-  ['judgement', 'What is likely enough, and for what'],
-  ['assumption', 'Assumed where nothing was read'],
+  ['readiness', 'Conditions for judging'],
+  ['judgement', 'Likelihood thresholds'],
+  ['assumption', 'Assumed without a reading'],
 ];
 
 export function LimitsPage() {
@@ -67,8 +67,8 @@ export function LimitsPage() {
     <main className="p-4 sm:p-6 max-w-5xl w-full mx-auto">
       <h1 className="text-3xl mb-1">Limits</h1>
       <p className="text-ink2 mb-4 max-w-[70ch]">
-        Every judgement uses these. The starting values are working rules; the vehicle maker’s data come
-        first. A change is kept as a new version, so signed-off jobs keep the limits they were judged by.
+        Every judgement uses these. Starting values are working rules; the vehicle maker’s data come first.
+        Changes make a new version; signed-off jobs keep their limits.
       </p>
       <Field label="Profile" className="max-w-md mb-6">
         <select
@@ -239,9 +239,9 @@ function ProfileForm({
             <Notice title="Some values are not right; they are marked above." tone="alarm" />
           ) : null}
           {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
-          {state.isSuccess ? <Notice title="In force. Open jobs are judged by it from now on." /> : null}
+          {state.isSuccess ? <Notice title="Applied. Open jobs now use these limits." /> : null}
           <Button type="submit" weight="main" disabled={state.isLoading}>
-            Put in force
+            Apply
           </Button>
         </div>
       ) : null}

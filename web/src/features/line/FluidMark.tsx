@@ -5,7 +5,7 @@ import { AXIS_Y, type Body } from './lineLayout.ts';
 const ENTRY_NAMES: Readonly<Record<FluidEntry, string>> = {
   'high-pipe': 'by the high pipe',
   'sensor-port': 'by the sensor’s port',
-  'before-turbine': 'before the turbine',
+  'before-turbine': 'before the turbo',
 };
 
 /** Where on the line the fluid goes in. */

@@ -115,7 +115,7 @@ export function ArmsLength({
             <span className="text-[0.25em]"> {unitLabel(pressureUnit)}</span>
           </p>
           <p className={`font-head font-semibold text-2xl ${limit?.over ? 'text-ember-text' : 'text-ink2'}`}>
-            {limit?.over ? 'too high or not to be believed: ' : ''}
+            {limit?.over ? 'too high or implausible: ' : ''}
             {limit?.text ?? 'no limit at this speed'}
             {clean === undefined ? '' : ` · clean would read ${withUnit(clean, pressureUnit)} at this flow`}
           </p>
@@ -179,7 +179,7 @@ export function ArmsLength({
       <p className="sr-only" role="status">
         {last
           ? `Taken: ${withUnit(last.deltaPMbar, pressureUnit)} at ${Math.round(last.rpm)} rpm`
-          : 'Nothing taken yet'}
+          : 'No readings yet'}
       </p>
     </div>
   );

@@ -76,8 +76,8 @@ export function BenchSetupForm({
       }}
     >
       <p className="max-w-prose">
-        A simulated vehicle stands on the bench behind the same link as a real one: it behaves by the same
-        physics, with faults whose truth is known. For trying out, demonstrating and practising.
+        A simulated vehicle on the same link as a real one: same physics, known faults. For trying out,
+        demonstrating and practising.
       </p>
       <label className="grid gap-1">
         <span className="font-head font-semibold">Vehicle</span>
@@ -91,7 +91,7 @@ export function BenchSetupForm({
         <span className="font-head font-semibold">What is wrong with it</span>
         <select className="input-box" value={fault} onChange={(event) => setFault(event.target.value)}>
           <option value="">Nothing</option>
-          <option value="hidden">Something, not told</option>
+          <option value="hidden">Hidden fault</option>
           {FAULT_IDS.map((id) => (
             <option key={id} value={id}>
               {FAULTS[id].label}
@@ -106,7 +106,7 @@ export function BenchSetupForm({
           value={cold ? 'cold' : 'warm'}
           onChange={(event) => setCold(event.target.value === 'cold')}
         >
-          <option value="warm">Warm from the drive here</option>
+          <option value="warm">Warm from driving</option>
           <option value="cold">Cold, stood overnight at 12 °C</option>
         </select>
       </label>
@@ -121,7 +121,7 @@ export function BenchSetupForm({
         </select>
       </label>
       <Button weight="main" type="submit" className="justify-self-start">
-        Put it on the bench
+        Set up the simulated vehicle
       </Button>
     </form>
   );

@@ -36,7 +36,7 @@ export function ChannelPicker({ session, state }: { session: LiveSession; state:
             if (next) void session.choose(next.roles);
           }}
         >
-          {preset === OWN ? <option value={OWN}>Own choice</option> : null}
+          {preset === OWN ? <option value={OWN}>Custom</option> : null}
           {CHANNEL_PRESETS.map(({ id, label }) => (
             <option key={id} value={id}>
               {label}

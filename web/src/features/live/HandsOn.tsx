@@ -18,7 +18,9 @@ export function HandsOn({ session, state }: { session: LiveSession; state: LiveS
   const value = typedNumber(pumped);
   return (
     <details className="border-2 border-rule bg-card">
-      <summary className="font-head font-semibold text-xl min-h-12 content-center px-3">Hands on</summary>
+      <summary className="font-head font-semibold text-xl min-h-12 content-center px-3">
+        At the vehicle, by hand
+      </summary>
       <form
         className="grid gap-2 p-3 pt-0"
         onSubmit={(event) => {

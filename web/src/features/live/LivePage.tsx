@@ -83,9 +83,9 @@ function OnThisDevice({ open, session }: { open: OpenJob; session: LiveSession |
             title={`${recording.ended ? 'Recorded' : 'A recording was cut off'}: ${new Date(recording.startedAt).toLocaleString()}, ${clockText(recording.seconds)} are here.`}
           >
             <span className="flex gap-2">
-              <Button onClick={() => void look(recording)}>See what it shows</Button>
+              <Button onClick={() => void look(recording)}>See the result</Button>
               <Button weight="quiet" onClick={() => remove(recording.id)}>
-                Throw it away
+                Delete it
               </Button>
             </span>
           </Notice>
@@ -168,24 +168,24 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
         <VehicleControls session={session} state={state} plan={plan} />
         <HandsOn session={session} state={state} />
         <Button weight="quiet" className="justify-self-start" onClick={endSession}>
-          Take it off the bench
+          Remove the simulated vehicle
         </Button>
       </div>
       <div className="[grid-area:values] grid gap-3 content-start min-w-0">
         {state.problem ? <Notice title={state.problem} tone="alarm" /> : null}
         {state.link.status === 'lost' ? (
           <Notice
-            title={`${state.link.text}${state.recording ? ' What was recorded is kept; the recording goes on when the link is back.' : ''}`}
+            title={`${state.link.text}${state.recording ? ' The recording so far is kept and continues when the link is back.' : ''}`}
             tone="alarm"
           />
         ) : null}
         {state.sleptS === undefined ? null : (
           <Notice
-            title={`The device slept for ${clockText(state.sleptS)}: nothing was read in that time.${state.recording ? ' The recording goes on, with a gap of that length.' : ''}`}
+            title={`The device slept for ${clockText(state.sleptS)}: no values in that time.${state.recording ? ' The recording continues with a gap.' : ''}`}
             tone="alarm"
           >
             <Button weight="quiet" onClick={session.sleepSeen}>
-              I have seen it
+              OK
             </Button>
           </Notice>
         )}

@@ -22,7 +22,7 @@ import { clockText } from '../readings/logs/traceLanes.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
 import { shownLive } from './shownLive.ts';
 
-/** The engine computer: its codes, and what can be asked of it, with what holds that off. */
+/** The ECU: its codes, and what can be asked of it, with what holds that off. */
 export function ModulePanel({
   open,
   session,
@@ -36,8 +36,8 @@ export function ModulePanel({
 }) {
   const connected = state.link.status === 'connected';
   return (
-    <section aria-label="Engine computer" className="grid gap-3 border-t-2 border-ink pt-2">
-      <h2 className="text-xl">Engine computer</h2>
+    <section aria-label="ECU" className="grid gap-3 border-t-2 border-ink pt-2">
+      <h2 className="text-xl">ECU</h2>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2 items-start">
         <Codes open={open} session={session} state={state} canKeep={canCommand} />
         {canCommand && connected ? <Routines open={open} session={session} state={state} /> : null}

@@ -38,7 +38,7 @@ export const HANDS_ON: readonly { readonly at: string; readonly acts: readonly H
       ...sensor('dpfDeltaP', 'ΔP sensor'),
       ...port('dp-high', 'high port'),
       ...port('dp-low', 'low port'),
-      { label: 'Put its hoses right', act: () => ({ do: 'right-hoses' }) },
+      { label: 'Fit its hoses correctly', act: () => ({ do: 'right-hoses' }) },
     ],
   },
   { at: 'Pipes', acts: [...pipe('high', 'high pipe'), ...pipe('low', 'low pipe')] },
@@ -53,7 +53,7 @@ export const HANDS_ON: readonly { readonly at: string; readonly acts: readonly H
   {
     at: 'Intake',
     acts: [
-      ...sensor('massAirFlow', 'air meter'),
+      ...sensor('massAirFlow', 'MAF sensor'),
       ...sensor('manifoldPressure', 'manifold pressure sensor'),
       { label: 'Tape the intake duct', act: () => ({ do: 'seal-duct' }) },
       { label: 'Make the charge pipe tight', act: () => ({ do: 'seal-charge-pipe' }) },
@@ -82,10 +82,10 @@ export const HANDS_ON: readonly { readonly at: string; readonly acts: readonly H
         act: () => ({ do: 'inject-fluid', grams: 500, by: 'sensor-port' }),
       },
       { label: 'Take the filter off and weigh it', act: () => ({ do: 'take-filter-off' }) },
-      { label: 'Flush it against its direction', act: () => ({ do: 'back-flush' }) },
+      { label: 'Back-flush it', act: () => ({ do: 'back-flush' }) },
       { label: 'Dry it and weigh it', act: () => ({ do: 'dry-filter' }) },
       { label: 'Refit it', act: () => ({ do: 'refit-filter' }) },
-      { label: 'Put another filter in', act: () => ({ do: 'exchange-filter' }) },
+      { label: 'Fit a replacement filter', act: () => ({ do: 'exchange-filter' }) },
     ],
   },
   {
@@ -94,7 +94,7 @@ export const HANDS_ON: readonly { readonly at: string; readonly acts: readonly H
       { label: 'Change the oil', act: () => ({ do: 'change-oil' }) },
       { label: 'Change the glow plugs and their relay', act: () => ({ do: 'change-glow-plugs' }) },
       { label: 'Fill the tank', act: () => ({ do: 'refuel' }) },
-      { label: 'Leave it standing for an hour', act: () => ({ do: 'stand', hours: 1 }) },
+      { label: 'Leave it parked for an hour', act: () => ({ do: 'stand', hours: 1 }) },
     ],
   },
 ];

@@ -21,7 +21,7 @@ const TOPIC_WORDS: Record<Topic, string> = {
   time: 'Time',
   tool: 'Tool',
   'pipe-route': 'Where the pipe runs',
-  'good-reading': 'A good reading',
+  'good-reading': 'Good reading',
   'weak-spot': 'Weak spot',
   other: 'Other',
 };
@@ -65,7 +65,7 @@ export function FamilyBook({ open }: { open: OpenJob }) {
 
 function Proposals({ proposals, jobId }: { proposals: Book['proposals']; jobId: string }) {
   return (
-    <ul className="grid gap-2 mb-2" aria-label="Proposed for this vehicle">
+    <ul className="grid gap-2 mb-2" aria-label="Suggested for this vehicle">
       {proposals.map(({ cause, check, plate, jobNumber }) => (
         <li key={cause} className="border-l-8 border-ink bg-card p-2 text-[15px]">
           {sentenceOf(cause)} was confirmed on {plate} (job {jobNumber}), of the same customer and family.
@@ -88,7 +88,7 @@ function GoodReadings({ readings }: { readings: Book['goodReadings'] }) {
   if (readings.length === 0) return null;
   return (
     <p className="text-[15px] text-ink2 pt-1">
-      ΔP when it was good:{' '}
+      ΔP when good:{' '}
       {readings
         .slice(0, 6)
         .map(
@@ -136,12 +136,12 @@ export function FamilyNoteForm({ open }: { open: OpenJob }) {
         label={`For the next ${open.vehicle.family}`}
         className="col-span-2"
         error={problem}
-        hint="Where the pipe runs, which tool, what it read when it was good"
+        hint="Pipe routing, tool, good readings"
       >
         <textarea className="input-box" rows={2} {...form.register('text')} />
       </Field>
       <Button type="submit" className="col-span-2">
-        Keep it for the family
+        Save for the family
       </Button>
     </form>
   );

@@ -66,7 +66,7 @@ function Sessions() {
           </li>
         ))}
       </ul>
-      <p className="text-sm text-ink2 mt-2">A session that nobody uses for some days ends by itself.</p>
+      <p className="text-sm text-ink2 mt-2">An unused session ends by itself after some days.</p>
     </section>
   );
 }

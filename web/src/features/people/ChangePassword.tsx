@@ -61,7 +61,7 @@ export function FirstPassword({ member }: { member: Member }) {
         <EmberMark /> White Ember
       </p>
       <h1 className="text-3xl">Choose your own password, {member.name}</h1>
-      <p className="text-ink2">The one that you have was set by a lead, who knows it.</p>
+      <p className="text-ink2">Your present one was set by a lead, who knows it.</p>
       <ChangePassword current="The password that you were given" />
       <Button weight="quiet" className="px-0 justify-self-start" onClick={() => void signOut()}>
         Sign out

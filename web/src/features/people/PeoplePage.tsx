@@ -131,7 +131,7 @@ function Person({ member, own }: { member: Member; own: boolean }) {
             disabled={changed.isLoading}
             onClick={() => void change({ id: member.id, suspended: !member.suspended })}
           >
-            {member.suspended ? 'Let in again' : 'Suspend'}
+            {member.suspended ? 'Reinstate' : 'Suspend'}
             <span className="sr-only"> {member.name}</span>
           </Button>
           <Button weight="quiet" className="px-0!" onClick={() => setLeaving(true)}>
@@ -160,8 +160,8 @@ function RemovePerson({
     <Sheet open={open} onOpenChange={onOpenChange} title={`Remove ${member.name}`}>
       <div className="grid gap-4">
         <p>
-          They sign in no more, and are signed out now. What they entered stays, with their name. To keep them
-          out for a while only, suspend them.
+          They are signed out and can no longer sign in. Their entries stay under their name. To block them
+          temporarily, suspend them.
         </p>
         {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
         <Button
@@ -181,7 +181,7 @@ function RemovePerson({
   );
 }
 
-const SIGN_OFF = { technician: 'Whoever works on it', lead: 'A lead only' } as const;
+const SIGN_OFF = { technician: 'Any technician', lead: 'A lead only' } as const;
 
 /** Who signs jobs off here. With a lead, no report leaves before. */
 function SignOffChoice() {
@@ -204,9 +204,7 @@ function SignOffChoice() {
           </Button>
         ))}
       </div>
-      <p className="text-sm text-ink2">
-        Where a lead signs off, no link and no letter leaves the workshop before that.
-      </p>
+      <p className="text-sm text-ink2">If a lead signs off, no link or mail goes out before that.</p>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
     </section>
   );
@@ -252,8 +250,7 @@ function NewPassword({ member }: { member: Member }) {
             />
           </Field>
           <p className="text-sm text-ink2">
-            They choose their own with it. Where they are signed in now, they are signed out; a second factor
-            ends.
+            They choose their own with it. They are signed out everywhere; a second factor ends.
           </p>
           {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
           <Button type="submit" weight="main" disabled={state.isLoading}>

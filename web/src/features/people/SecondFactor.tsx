@@ -31,8 +31,8 @@ function SetUp({ onSet }: { onSet: (codes: readonly string[]) => void }) {
     return (
       <div className="grid gap-3 justify-items-start">
         <p className="text-ink2">
-          A code of an authenticator on your phone, beside the password. Who guesses or sees your password
-          does not get in.
+          A code from an authenticator on your phone, beside the password. A guessed or seen password alone
+          does not let anyone in.
         </p>
         {offered.error ? <ProblemNotice problem={problemOf(offered.error)} /> : null}
         <Button disabled={offered.isLoading} onClick={() => void offer()}>
@@ -85,7 +85,7 @@ function Offered({ offer: { secret, uri } }: { offer: SecondFactorOffer }) {
   }, [uri]);
   return (
     <div className="grid gap-2">
-      <p>Point the authenticator at this, or type the key in.</p>
+      <p>Scan this with the authenticator, or type the key.</p>
       {image ? (
         <img
           src={image}
@@ -103,7 +103,7 @@ function Offered({ offer: { secret, uri } }: { offer: SecondFactorOffer }) {
 function RecoveryCodes({ codes, onKept }: { codes: readonly string[]; onKept: () => void }) {
   return (
     <Notice title="Write these down now: they are not shown again">
-      <p>Each signs you in once, on the day on which the phone is lost.</p>
+      <p>Each signs you in once if the phone is lost.</p>
       <ul className="font-mono columns-1 sm:columns-2 my-2 text-ink">
         {codes.map((code) => (
           <li key={code}>{code}</li>
@@ -126,7 +126,7 @@ function End() {
         void end({ current });
       }}
     >
-      <p className="text-ink2">A code is asked for when you sign in. To end that, enter your password.</p>
+      <p className="text-ink2">A code is required at sign-in. To end this, enter your password.</p>
       <Field label="Password">
         <input
           className="input-box"

@@ -33,10 +33,7 @@ export function SignInAgain({ member }: { member: Member }) {
           void submit();
         }}
       >
-        <p>
-          Your session has ended. What you typed is still on this page, and what you entered waits on this
-          device.
-        </p>
+        <p>Your session has ended. What you typed is still on this page; your entries wait on this device.</p>
         <Field label={`Password of ${member.signInName}`}>
           <input
             className="input-box"
@@ -65,7 +62,7 @@ export function SignInAgain({ member }: { member: Member }) {
           className="px-0! justify-self-start"
           onClick={() => window.location.assign('/')}
         >
-          Sign in as somebody else
+          Sign in as another person
         </Button>
       </form>
     </Sheet>

@@ -22,8 +22,7 @@ export function SignInPage({ session }: { session: Session }) {
         <div>
           <h1 className="text-4xl sm:text-5xl leading-tight max-w-[16ch]">Before, clean, after, proved.</h1>
           <p className="mt-4 max-w-[44ch] text-lg text-tape-ink2">
-            Reads what the filter’s pressure says at the flow it was read at, and tells whether the work on it
-            worked.
+            Judges the filter’s pressure at its flow, and shows whether the work worked.
           </p>
         </div>
         <ClaimPicture />
@@ -33,7 +32,7 @@ export function SignInPage({ session }: { session: Session }) {
         {settingUp ? <FirstRun /> : <SignIn />}
         {session.firstRun && demo.length > 0 ? (
           <Button weight="quiet" className="mt-4 px-0" onClick={() => setSettingUp(!settingUp)}>
-            {settingUp ? 'Back to signing in' : 'Set up your own workshop'}
+            {settingUp ? 'Back to sign-in' : 'Set up your own workshop'}
           </Button>
         ) : null}
       </section>
@@ -57,8 +56,8 @@ function DemoSignIn({ people }: { people: NonNullable<Session['demo']> }) {
   const [signIn, state] = useDemoSignInMutation();
   return (
     <div className="mb-8">
-      <h2 className="text-2xl mb-1">Look around in the demo workshop</h2>
-      <p className="text-ink2 mb-3">One tap. Everything in it is made up.</p>
+      <h2 className="text-2xl mb-1">Open the demo workshop</h2>
+      <p className="text-ink2 mb-3">One tap. All data are made up.</p>
       <div className="grid gap-2">
         {people.map((person) => (
           <Button

@@ -23,19 +23,18 @@ export function WorkshopData() {
       <h2 className="text-2xl">The workshop’s data</h2>
       <div className="flex flex-wrap gap-3">
         <a href="/api/workshop/archive" download className={DOWNLOAD}>
-          Fetch the whole workshop
+          Export the whole workshop
         </a>
         <a href="/api/readings.csv" download className={DOWNLOAD}>
           Readings as a table
         </a>
       </div>
       <p className="text-sm text-ink2">
-        The archive is a zip of plain text and the files as they came: vehicles, jobs with every entry, logs,
-        photos, limits, fluids, people. Passwords are not in it. It can be taken in here or on another
-        installation; what is there already stays as it is.
+        The archive is a zip of plain text and original files: vehicles, jobs with every entry, logs, photos,
+        limits, fluids, people. No passwords. Import it here or on another installation; existing data stay.
       </p>
       <label className="grid gap-1">
-        <span className="font-head font-semibold">Take an archive in</span>
+        <span className="font-head font-semibold">Import an archive</span>
         <input
           ref={input}
           type="file"
@@ -47,7 +46,7 @@ export function WorkshopData() {
       </label>
       {state.isLoading ? (
         <p role="status">
-          Taking {name} in: all of it, or nothing. With many jobs this takes minutes; leave the page open …
+          Taking {name} : all or nothing. With many jobs this takes minutes; leave the page open …
         </p>
       ) : null}
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}

@@ -14,7 +14,7 @@ export function CompareTable({ derived, limits }: { derived: DerivedJob; limits:
     <div>
       <table className="w-full text-left">
         <caption className="text-left font-head font-semibold text-lg pb-1">
-          Before and after, each row at one flow
+          Before and after at equal flow
         </caption>
         <thead className="border-b-2 border-ink text-[15px]">
           <tr>
@@ -50,7 +50,7 @@ export function CompareTable({ derived, limits }: { derived: DerivedJob; limits:
         </tbody>
       </table>
       <p className="text-sm text-ink2 mt-1">
-        ΔP in {unitLabel(unit)}, zero taken off; a dash: not read near this flow.
+        ΔP in {unitLabel(unit)}, zero removed; dash: not read near this flow.
       </p>
     </div>
   );

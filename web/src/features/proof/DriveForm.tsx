@@ -72,14 +72,14 @@ export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean })
   if (!open) {
     return (
       <Button weight={main ? 'main' : 'plain'} onClick={() => setOpen(true)}>
-        Enter the drive check
+        Save the drive check
       </Button>
     );
   }
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-3 border-2 border-ink p-3">
       <CorrectingNotice correcting={correcting} />
-      <p className="text-sm text-ink2">Two people for readings on the road: one drives, one reads.</p>
+      <p className="text-sm text-ink2">Readings on the road need two people: one drives, one reads.</p>
       <div className="grid grid-cols-2 gap-3">
         <Field
           label="Distance"
@@ -99,7 +99,7 @@ export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean })
           <input className="input-box" inputMode="decimal" {...form.register('sootEnd')} />
         </Field>
         <Field
-          label="Hottest before the filter"
+          label="Highest before the filter"
           unit={unitLabel(temperatureUnit)}
           hint="On a pull, by the scan tool"
           error={problems['egtPeakC']}
@@ -113,7 +113,7 @@ export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean })
           className="size-6 accent-[var(--ember-button)]"
           {...form.register('powerLimitGone')}
         />
-        Full power is there
+        Full power available
       </label>
       <label className="flex items-center gap-3 min-h-11">
         <input
@@ -124,7 +124,7 @@ export function DriveForm({ open: job, main }: { open: OpenJob; main: boolean })
         Reported by the customer
       </label>
       <Button type="submit" weight="main">
-        Enter the drive
+        Save the drive
       </Button>
     </form>
   );

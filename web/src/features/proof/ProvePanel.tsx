@@ -68,7 +68,7 @@ export function ProvePanel(props: StageProps) {
         <h2 className="text-2xl leading-tight">{derived.headline}</h2>
         <p className="text-[15px] text-ink2">{verdictLine(derived)}</p>
         {derived.contradiction ? (
-          <Notice title="The next visit contradicts it" tone="alarm">
+          <Notice title="Contradicted by the next visit" tone="alarm">
             {derived.contradiction.text}{' '}
             <Link to={`/jobs/${derived.contradiction.jobId}`} className="underline underline-offset-4">
               Open job {derived.contradiction.number}
@@ -89,7 +89,7 @@ export function ProvePanel(props: StageProps) {
             ) : null}
             <ScanList scans={scans} />
             <Button onClick={() => setAdding(true)}>
-              {derived.after ? 'Take another after reading' : 'Take an after reading as well'}
+              {derived.after ? 'Take another after reading' : 'Take an after reading too'}
             </Button>
           </>
         ) : null}

@@ -11,9 +11,9 @@ export function ConfidenceReasons({ derived, limits }: { derived: DerivedJob; li
   const { level, percent: chance, reasons } = confidence;
   return (
     <p className="text-[15px] mt-2">
-      Confidence <b>{level}</b>: {chanceText(chance)} by the spread of the readings, high from{' '}
+      Confidence <b>{level}</b>: {chanceText(chance)} from the scatter of the readings; high from{' '}
       {limits.confidenceHighPercent} %, fair from {limits.confidenceFairPercent} %
-      {reasons.length > 0 ? `; less by this: ${reasons.join('; ')}` : ''}.
+      {reasons.length > 0 ? `; lowered by: ${reasons.join('; ')}` : ''}.
     </p>
   );
 }

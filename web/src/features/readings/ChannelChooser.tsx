@@ -28,7 +28,7 @@ export const channelName = (role: string): string =>
 /** What each word of a heading was taken for; nothing where none is known. */
 export function HeadingRead({ heading, role }: { heading: string; role?: string }) {
   const words = spellOut(heading, role !== undefined && isChannelRole(role) ? role : undefined);
-  if (!words.some(({ means }) => means !== '')) return <span>no word of it is known</span>;
+  if (!words.some(({ means }) => means !== '')) return <span>no known word</span>;
   return (
     <span>
       {words.map(({ word, means }, at) => (

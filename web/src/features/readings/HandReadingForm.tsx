@@ -137,7 +137,7 @@ export function HandReadingForm({
                       ),
                     )}
                   <span className="text-sm text-ink2 col-span-full leading-tight">
-                    The zero of the ΔP sensor: taken off every reading.
+                    The ΔP sensor's zero is removed from every reading.
                   </span>
                 </>
               ) : (
@@ -192,8 +192,8 @@ export function HandReadingForm({
           </Button>
         )}
         <p className="text-sm text-ink2">
-          Any speed will do: readings are compared at equal flow. Air mass says the flow best; without it the
-          engine size does.
+          Any speed will do: readings are compared at equal flow. Air mass gives the best flow; otherwise
+          engine size is used.
         </p>
       </div>
       <div className="grid sm:grid-cols-[1fr_1fr_1fr_2fr] gap-4">
@@ -211,7 +211,7 @@ export function HandReadingForm({
         </Field>
       </div>
       {listed.length > 0 ? (
-        <Notice title="Not entered yet; what you typed is kept" tone="alarm">
+        <Notice title="Not saved yet; what you typed is kept" tone="alarm">
           <ul>
             {listed.map(([field, text]) => (
               <li key={field}>

@@ -25,7 +25,7 @@ function listIn(text: string): { readonly corrections: ChannelCorrection[] } | {
   const parsed = channelCorrectionListSchema.safeParse(said);
   return parsed.success
     ? parsed.data
-    : { wrong: `${parsed.error.issues[0]?.message ?? 'It is no list of headings'}.` };
+    : { wrong: `${parsed.error.issues[0]?.message ?? 'It is not a list of headings'}.` };
 }
 
 /** What the workshop said of headings of recorded logs: seen, changed, forgotten, handed on; and the words that this taught. */
@@ -45,7 +45,7 @@ export function HeadingsPage() {
     if (!file) return;
     const read = listIn(await file.text());
     if ('wrong' in read) {
-      setWrong(`${file.name} was not taken in: ${read.wrong}`);
+      setWrong(`${file.name} was not imported: ${read.wrong}`);
       return;
     }
     setWrong(undefined);
@@ -55,9 +55,10 @@ export function HeadingsPage() {
   return (
     <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto grid gap-6 content-start">
       <div>
-        <h1 className="text-3xl">Headings of logs</h1>
+        <h1 className="text-3xl">Log headings</h1>
         <p className="text-ink2 mt-1">
-          What your workshop said a column is. It holds for every later log, however the heading is written.
+          What your workshop set each column to. It applies to every later log, however the heading is
+          written.
         </p>
       </div>
       {list.error ? <ProblemNotice problem={problemOf(list.error)} /> : null}
@@ -100,9 +101,9 @@ export function HeadingsPage() {
         </form>
       ) : null}
       {list.data && corrections.length === 0 ? (
-        <p>Nothing was set right yet: every column was read by its heading, or asked about.</p>
+        <p>Nothing corrected yet: every column was read by its heading, or asked about.</p>
       ) : (
-        <ul aria-label="Headings set right" className="border-t-2 border-ink">
+        <ul aria-label="Corrected headings" className="border-t-2 border-ink">
           {corrections.map((one) => (
             <li
               key={one.heading}
@@ -160,7 +161,7 @@ export function HeadingsPage() {
         </Button>
         {canWork ? (
           <label className="font-head font-semibold rounded-sm px-4 min-h-12 bg-card border-2 border-ink content-center cursor-pointer has-focus-visible:outline-4">
-            Take in from a file
+            Import from a file
             <input
               type="file"
               accept="application/json,.json"

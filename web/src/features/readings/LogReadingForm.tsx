@@ -115,8 +115,8 @@ function ChosenLog({
       </Button>
       {read.samples.length === 0 ? (
         <p>
-          No steady idle or hold with a filter pressure was found. Correct the columns above, or record a hold
-          of at least 5 s.
+          No steady idle or hold with filter pressure found. Correct the columns above, or record a hold of at
+          least 5 s.
         </p>
       ) : null}
     </>

@@ -96,7 +96,7 @@ function CountsNow({ open, purpose }: Pick<StageProps, 'open'> & { purpose: Read
   return (
     <p className="text-[15px]">
       Counts now: {figures.join(' · ')}
-      {origin.type === 'log' ? ` · from “${origin.fileName}”` : ' · by hand'}. A new one takes its place.
+      {origin.type === 'log' ? ` · from “${origin.fileName}”` : ' · by hand'}. A new one replaces it.
     </p>
   );
 }

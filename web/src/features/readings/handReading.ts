@@ -9,7 +9,7 @@ export interface HandRow {
   readonly air: string;
   readonly manifold: string;
   readonly temperature: string;
-  /** Before the turbine, absolute; a draft of an earlier version has no such fields. */
+  /** Before the turbo, absolute; a draft of an earlier version has no such fields. */
   readonly back?: string;
   readonly coolant?: string;
 }

@@ -48,16 +48,16 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
           </Notice>
           {canEnter && maySignOff ? (
             <Button
-              onClick={() => void addEntry({ kind: 'withdrawn', why: 'Opened again' }, derived.signedOff?.id)}
+              onClick={() => void addEntry({ kind: 'withdrawn', why: 'Reopened' }, derived.signedOff?.id)}
             >
-              Take the sign-off back
+              Withdraw the sign-off
             </Button>
           ) : null}
         </>
       ) : canEnter ? (
         <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
           {notShown.length > 0 ? (
-            <Notice title="Signing off now leaves this open">
+            <Notice title="Still open if signed off now">
               <ul className="list-disc pl-5">
                 {notShown.map((item) => (
                   <li key={item.id}>{item.text}</li>
@@ -79,7 +79,7 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
           ) : null}
           {maySignOff ? null : (
             <Notice title="A lead signs off in this workshop">
-              Leave the job open, and tell a lead that it is ready.
+              Leave the job open and tell a lead it is ready.
             </Notice>
           )}
           {maySignOff ? (

@@ -66,8 +66,8 @@ export function SendReport({ jobId }: { jobId: string }) {
     if (sent.data) done();
   });
   return (
-    <section className="grid gap-4" aria-label="Give the report away">
-      <h3 className="text-xl border-b-2 border-ink">Give the report away</h3>
+    <section className="grid gap-4" aria-label="Share the report">
+      <h3 className="text-xl border-b-2 border-ink">Share the report</h3>
       {heldOff ? (
         <Notice title="Not yet">{heldOff}</Notice>
       ) : (
@@ -115,7 +115,7 @@ export function SendReport({ jobId }: { jobId: string }) {
             >
               <input className="input-box" type="email" autoComplete="off" {...form.register('to')} />
             </Field>
-            <Field label="With these words" error={form.formState.errors.message?.message}>
+            <Field label="Message" error={form.formState.errors.message?.message}>
               <textarea className="input-box" rows={2} {...form.register('message')} />
             </Field>
             {sending.error ? <ProblemNotice problem={problemOf(sending.error)} /> : null}
@@ -149,7 +149,7 @@ export function SendReport({ jobId }: { jobId: string }) {
 const STATES: Readonly<Record<Share['state'], (share: Share) => string>> = {
   open: ({ expiresAt }) => `open until ${dateOf(expiresAt)}`,
   expired: ({ expiresAt }) => `ended on ${dateOf(expiresAt)}`,
-  revoked: ({ revokedBy }) => `taken back by ${revokedBy ?? 'somebody'}`,
+  revoked: ({ revokedBy }) => `revoked by ${revokedBy ?? 'somebody'}`,
 };
 
 function ShareLine({ share }: { share: Share }) {
@@ -182,10 +182,10 @@ function ShareLine({ share }: { share: Share }) {
           <div className="flex flex-wrap gap-3 items-center">
             <Button onClick={() => void copy()}>Copy the link</Button>
             <Button weight="quiet" disabled={revoking.isLoading} onClick={() => void revoke(share.id)}>
-              Take it back
+              Revoke
             </Button>
             <span role="status" className="text-sm">
-              {copied === undefined ? '' : copied ? 'Copied.' : 'This browser does not copy: mark it above.'}
+              {copied === undefined ? '' : copied ? 'Copied.' : 'This browser cannot copy: select it above.'}
             </span>
           </div>
         </>

@@ -39,7 +39,7 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
         <h3 className="text-xl grow">Follow-ups</h3>
         {tasks.length > 0 ? <CalendarLink vehicleId={vehicle.id} /> : null}
       </div>
-      {tasks.length === 0 ? <p className="text-ink2">None by what was found and done.</p> : null}
+      {tasks.length === 0 ? <p className="text-ink2">None suggested.</p> : null}
       <ul className="grid gap-2">
         {tasks.map(({ key, what, why, done, ...when }) => (
           <li key={key} className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 items-center">

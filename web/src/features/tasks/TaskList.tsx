@@ -57,8 +57,8 @@ export function TaskList({
       {query.error ? <ProblemNotice problem={problemOf(query.error)} /> : null}
       {query.isSuccess && total === 0 ? (
         <p className="text-ink2">
-          {withinDays === undefined ? 'Nothing is open.' : `Nothing falls due within ${withinDays} days.`}{' '}
-          Parts on order, rechecks, oil and what is set at the hand-over of a job come here.
+          {withinDays === undefined ? 'Nothing is open.' : `Nothing due within ${withinDays} days.`} Parts on
+          order, rechecks, oil and follow-ups appear here.
         </p>
       ) : null}
       <ul>

@@ -9,19 +9,19 @@ export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'stan
   const running = last?.goesOn === true;
   return (
     <section aria-label="Regeneration" className="grid gap-2 border-2 border-ink bg-card p-3">
-      <h2 className="text-2xl">{kind === 'drive' ? 'Drive regeneration' : 'Standing regeneration'}</h2>
+      <h2 className="text-2xl">{kind === 'drive' ? 'Drive regeneration' : 'Parked regeneration'}</h2>
       <p>
         {running
-          ? 'A burn was begun and has no end yet.'
+          ? 'A regeneration was started and has no end yet.'
           : last?.ended
             ? `The last burn ${BURN_END_WORDS[last.ended.body.how]} after ${last.ended.body.minutes.toFixed(0)} min.`
-            : 'What has to be so before it, the temperatures in their order, the bed by the burn model, and what stops it: on a page of its own.'}
+            : 'Preconditions, temperatures, bed estimate and stop rules, on a page of their own.'}
       </p>
       <Link
         to={`/jobs/${open.job.id}/burn?kind=${kind}`}
         className="font-head font-semibold min-h-14 px-4 rounded-sm inline-flex items-center justify-center text-lg bg-ember-button text-ember-button-text justify-self-start"
       >
-        {running ? 'Go to the burn' : last ? 'See what it came to' : 'Get the burn ready'}
+        {running ? 'Go to the regeneration' : last ? 'See the result' : 'Prepare the regeneration'}
       </Link>
     </section>
   );

@@ -78,14 +78,14 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
   const plan = filter && fluid ? planOf(open, fluid, by, { filterC, lineBar, answered }) : undefined;
   if (!filter)
     return (
-      <Notice title="The filter’s size is not known">Enter it with the vehicle: the plan goes by it.</Notice>
+      <Notice title="The filter’s size is not known">Enter it with the vehicle: the plan needs it.</Notice>
     );
   if (fluids.isSuccess && all.length === 0)
     return (
       <Notice title="No fluid on the shelf">
-        The plan goes by its data sheet.{' '}
+        The plan needs its data sheet.{' '}
         <Link className="underline underline-offset-4" to="/fluids">
-          Put one there
+          Add one
         </Link>
       </Notice>
     );
@@ -266,12 +266,12 @@ function Fill({
           : ` ${fluid.name} as it is`}
         , {plan.bursts} bursts of {plan.burstS} s at {plan.lineBar} bar
         {rinses
-          ? ', straight through: nothing stands.'
+          ? ', straight through: nothing stays.'
           : `, then ${plan.dwellMin} min of dwell. Such a load usually takes ${plan.fills === 1 ? 'one fill' : `${plan.fills} fills`}.`}
       </p>
       {plan.dropPerBurstC === undefined ? null : (
         <p>
-          Each burst that arrives cools the filter by some {plan.dropPerBurstC.toFixed(0)} °C: watch it fall.
+          Each burst that arrives cools the filter by about {plan.dropPerBurstC.toFixed(0)} °C: watch it fall.
         </p>
       )}
       {plan.held.map((text) => (
@@ -307,11 +307,9 @@ function Fill({
       </div>
       <div className="flex flex-wrap items-center gap-3">
         <Button disabled={held || bursts === 0 || !caution.acknowledged} onClick={() => void start()}>
-          {rinses ? 'It is through: enter the rinse' : 'It is in: start the dwell'}
+          {rinses ? 'Done: save the rinse' : 'Fluid in: start the dwell'}
         </Button>
-        {held ? (
-          <span className="text-ink2">Not before what stands above is answered and put right.</span>
-        ) : null}
+        {held ? <span className="text-ink2">Answer and fix the items above first.</span> : null}
         {problem ? <span className="text-ember-text font-bold">✕ {problem}</span> : null}
       </div>
     </div>

@@ -11,7 +11,7 @@ import { ChoiceForm } from './ChoiceForm.tsx';
 import { TreatmentChoice } from './TreatmentChoice.tsx';
 import { DrivableForm } from './DrivableForm.tsx';
 
-/** What the before reading says about the filter, against the limits, before anything is done to it. */
+/** Before reading about the filter, against the limits, before anything is done to it. */
 export function DecidePanel({ open, canEnter, onStage }: StageProps) {
   return (
     <div className="max-w-4xl grid gap-8">
@@ -33,7 +33,7 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
     return (
       <div className="max-w-2xl grid gap-4">
         <h2 className="text-2xl">Decide</h2>
-        <p>Nothing can be decided before something is read: not from a code, not from a lamp.</p>
+        <p>Nothing can be decided without a reading: not from a code, not from a lamp.</p>
         <Button weight="main" onClick={() => onStage('baseline')}>
           Take the before reading
         </Button>
@@ -43,15 +43,15 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
   const reading = judgeReading(derived.before.body, { limits, ...vehicleFactsOf(vehicle) });
   return (
     <div className="grid gap-5">
-      <h2 className="text-2xl">What the before reading says</h2>
+      <h2 className="text-2xl">Before reading</h2>
       <table className="w-full text-left [&_th]:align-bottom [&_th:not(:first-child)]:pl-3 [&_td:not(:first-child)]:pl-3">
         <thead className="border-b-2 border-ink">
           <tr>
             <th className="py-1">at</th>
             <th className="text-right">flow</th>
-            <th className="text-right">ΔP, zero off</th>
+            <th className="text-right">ΔP, zero removed</th>
             <th className="text-right">× clean</th>
-            <th className="text-right">soot, if no ash</th>
+            <th className="text-right">soot load, no ash</th>
           </tr>
         </thead>
         <tbody>
@@ -77,7 +77,7 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
                 <td className="text-right">{ratio?.ok ? ratio.value.ratio.toFixed(1) : '–'}</td>
                 <td className="text-right">
                   {soot?.ok && soot.value.capped
-                    ? `over ${soot.value.lowG.toFixed(0)} g; more may be ash, another restriction or the sensor`
+                    ? `over ${soot.value.lowG.toFixed(0)} g; above that it may be ash, another restriction or the sensor`
                     : soot?.ok
                       ? `${soot.value.sootG.toFixed(0)} g (${soot.value.lowG.toFixed(0)}–${soot.value.highG.toFixed(0)})`
                       : '–'}
@@ -94,15 +94,15 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
         {withUnit(limits.dp3000BlockedMbar, pressureUnit)} at 3000 rpm.
         {derived.before.body.sootCounterG === undefined
           ? ''
-          : ` The engine computer counts ${derived.before.body.sootCounterG.toFixed(0)} g of soot.`}
+          : ` The ECU counts ${derived.before.body.sootCounterG.toFixed(0)} g of soot.`}
       </p>
       {vehicle.filter ? null : (
         <Notice title="The filter’s size is not known">
-          Restriction ratio and soot need it. Before and after are still compared by their fitted curves.
+          Restriction and soot load need it. Before and after are still compared by fitted curves.
         </Notice>
       )}
       {reading.assumptions.length > 0 || reading.unplaced.length > 0 ? (
-        <Notice title="Assumed, because it was not read">
+        <Notice title="Assumed, not read">
           <ul className="list-disc pl-5">
             {[...reading.assumptions, ...reading.unplaced].map((sentence) => (
               <li key={sentence}>{sentence}</li>
@@ -110,7 +110,7 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
           </ul>
         </Notice>
       ) : null}
-      <Button onClick={() => onStage('treat')}>Go on to the work</Button>
+      <Button onClick={() => onStage('treat')}>Continue to the work</Button>
     </div>
   );
 }

@@ -13,16 +13,16 @@ import type { OpenJob } from '../job/useJob.ts';
 import { ReadingPanel } from '../readings/ReadingPanel.tsx';
 
 const WHILE_IT_DWELLS = [
-  'Read and keep the counters: soot, distance since the last regeneration, oil.',
-  'Scan again and keep what unplugging has set.',
+  'Read and save the counters: soot, distance since regeneration, oil.',
+  'Scan again and save codes set by unplugging.',
   'Clean the sensor’s ports and hoses; look at the clips.',
   'Collect the run-off.',
 ];
 
 /** What is waited for once the engine runs again, with the limit that says how long. */
 const WARM_WAITS = [
-  ['warm-up', 'clockWarmUpMin', 'Warm it up', 'read when the pressure stands'],
-  ['steam', 'clockSteamMin', 'It steams', 'look whether it has ended'],
+  ['warm-up', 'clockWarmUpMin', 'Warm it up', 'read when the pressure is steady'],
+  ['steam', 'clockSteamMin', 'Boiling off', 'check whether it has ended'],
 ] as const satisfies readonly (readonly [ClockKind, LimitId, string, string])[];
 
 /** After each fill a reading, and from the gain curve whether another fill is worth it. */
@@ -104,7 +104,7 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
                 </td>
                 <td>
                   {fellPercent === undefined ? '' : `${fellPercent.toFixed(0)} %`}
-                  {told === false ? ', within doubt' : ''}
+                  {told === false ? ', within uncertainty' : ''}
                 </td>
               </tr>
             ))}
@@ -124,8 +124,8 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
       {fills > 0 ? (
         <>
           <p className="text-ink2">
-            Refit, start, idle, then warm to {limits.coolantWarmC} °C and hold 2500–3000: the pressure first
-            rises while it is wet, then falls. Read when it stands. Steam and smoke for some ten minutes.
+            Refit, start, idle, then warm to {limits.coolantWarmC} °C and hold 2500–3000: pressure rises while
+            wet, then falls. Read when steady. Steam and smoke for about ten minutes.
           </p>
           <div className="flex flex-wrap gap-3">
             {WARM_WAITS.map(([clock, limit, label, next]) =>
@@ -138,7 +138,7 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
             <Button onClick={() => setReading((old) => !old)}>
               {reading ? 'Not now' : `Read after fill ${fills}`}
             </Button>
-            <Button onClick={() => onStage('prove')}>Go on to the proof</Button>
+            <Button onClick={() => onStage('prove')}>Continue to the proof</Button>
           </div>
           {reading ? (
             <ReadingPanel

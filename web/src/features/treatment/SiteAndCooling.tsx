@@ -30,9 +30,9 @@ export function SiteAndCooling({
       {elsewhere && !running.has('site') ? <OtherSite open={open} /> : null}
       {running.has('cooling') || running.has('site') ? (
         <p className="border-l-8 border-steel pl-3">
-          {running.has('cooling') ? 'It cools. ' : ''}
-          {running.has('site') ? 'On the way to another site. ' : ''}
-          When the clock rings, answer again.
+          {running.has('cooling') ? 'Cooling. ' : ''}
+          {running.has('site') ? 'At another site. ' : ''}
+          When the timer rings, answer again.
         </p>
       ) : null}
     </>
@@ -45,8 +45,8 @@ function Cooling({ open, fromC, upToC }: { open: OpenJob; fromC: number; upToC: 
   return (
     <p className="flex flex-wrap gap-3 items-center border-l-8 border-steel bg-card p-3">
       <span className="grow">
-        From {fromC.toFixed(0)} to {upToC} °C a standing filter takes about{' '}
-        <b className="figure-text">{minutes} min</b>: two thirds of its heat go in{' '}
+        From {fromC.toFixed(0)} to {upToC} °C a parked filter takes about{' '}
+        <b className="figure-text">{minutes} min</b>: two thirds of its heat are gone in{' '}
         {open.limits.filterCoolsMin} min.
       </span>
       <Button
@@ -79,7 +79,7 @@ function OtherSite({ open }: { open: OpenJob }) {
       clock: 'site',
       minutes: typedNumber(minutes) ?? Number.NaN,
       what: where,
-      next: 'look at the site, then dose',
+      next: 'check the site, then dose',
     });
     setProblems(wrong ?? {});
   };

@@ -71,9 +71,9 @@ export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: 
             <Field label="What was done for now" className="sm:col-span-2" error={problems['what']}>
               <input className="input-box" {...form.register('what')} />
             </Field>
-            <Field label="What it ends for now" hint="What that held off is released">
+            <Field label="Cause fixed for now" hint="Lifts what this cause blocked">
               <select className="input-box" {...form.register('cause')}>
-                <option value="">no cause that is known</option>
+                <option value="">no known cause</option>
                 {causes.map((id) => (
                   <option key={id} value={id}>
                     {sentenceOf(id)}
@@ -104,7 +104,7 @@ export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: 
               <input className="input-box" type="date" {...form.register('due')} />
             </Field>
             <Button type="submit" className="sm:col-span-2">
-              Enter it, open until it is settled
+              Save, open until settled
             </Button>
           </form>
         </details>
@@ -136,14 +136,14 @@ function OpenRepair({ matter, open, canEnter }: { matter: OpenMatter; open: Open
           ].join(' · ')}
         </p>
       ) : (
-        <p className="text-sm text-ink2">No part is on order for it.</p>
+        <p className="text-sm text-ink2">No part on order for it.</p>
       )}
       {canEnter ? (
         <div className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
           <Field label="Settled by" error={problem}>
             <input className="input-box" value={how} onChange={(event) => setHow(event.target.value)} />
           </Field>
-          <Button onClick={() => void settle()}>It is settled</Button>
+          <Button onClick={() => void settle()}>Settled</Button>
         </div>
       ) : null}
     </div>

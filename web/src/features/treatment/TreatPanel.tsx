@@ -29,8 +29,8 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
           <BurnEntry open={open} kind={treatment} />
         ) : null}
         {!derived.before ? (
-          <Notice title="There is no before reading">
-            Work that is done now cannot be proved later. Five minutes of reading come before any fluid.{' '}
+          <Notice title="No before reading">
+            Work done now cannot be proved later. Take five minutes to read before any fluid.{' '}
             <button className="underline underline-offset-4" onClick={() => onStage('baseline')}>
               Take it
             </button>
@@ -38,9 +38,7 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
         ) : null}
         {guided ? (
           <details className="border-2 border-rule bg-card" open={correcting !== undefined}>
-            <summary className="font-head font-semibold min-h-12 px-3 content-center">
-              Enter other work
-            </summary>
+            <summary className="font-head font-semibold min-h-12 px-3 content-center">Add other work</summary>
             <div className="p-3 pt-0">
               <WorkForm open={open} />
             </div>

@@ -26,17 +26,17 @@ export function TreatmentChoice({
   if (open.sealed)
     return chosen === undefined ? null : (
       <section className="grid gap-3">
-        <h3 className="text-xl border-b-2 border-ink">What to do to the filter</h3>
+        <h3 className="text-xl border-b-2 border-ink">Filter treatment</h3>
         <p>Chosen: {TREATMENT_LABELS[chosen]}. The job is signed off.</p>
       </section>
     );
   return (
     <section className="grid gap-3">
-      <h3 className="text-xl border-b-2 border-ink">What to do to the filter</h3>
+      <h3 className="text-xl border-b-2 border-ink">Filter treatment</h3>
       {notJudged === undefined ? null : (
         <Notice title="Not to be decided yet">{notJudged}. The next step stands above.</Notice>
       )}
-      {forecasting ? <p className="text-sm text-ink2">The burn model is still at it …</p> : null}
+      {forecasting ? <p className="text-sm text-ink2">Calculating …</p> : null}
       <ol className="grid gap-3">
         {options.map((option, i) => (
           <li key={option.treatment}>
@@ -59,7 +59,7 @@ export function TreatmentChoice({
           onToggle={(event) => setPlanning(event.currentTarget.open)}
         >
           <summary className="font-head font-semibold min-h-12 px-3 content-center">
-            What a burn of this filter would do
+            What a regeneration of this filter would do
           </summary>
           <div className="p-3 pt-0">{planning ? <BurnPlanner open={open} burn={burn} /> : null}</div>
         </details>
@@ -120,7 +120,7 @@ function Option({
         {otherSchool ? <p className="text-sm text-ink2">{otherSchool}</p> : null}
         {canEnter && !chosen && !refused ? (
           waits ? (
-            <p className="text-ink2">It can be chosen when the burn model has answered.</p>
+            <p className="text-ink2">Selectable once the calculation is done.</p>
           ) : (
             <Choose treatment={treatment} held={heldBy} first={first} open={open} onChosen={onChosen} />
           )
@@ -174,12 +174,12 @@ function Choose({
   return (
     <div className="grid gap-2">
       {outstanding.length > 0 ? (
-        <Field label="Why with the cause still open" hint="Stands in the report" error={problem}>
+        <Field label="Reason with the cause still open" hint="Shown in the report" error={problem}>
           <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
         </Field>
       ) : null}
       <Button weight={first ? 'main' : 'plain'} className="justify-self-start" onClick={() => void choose()}>
-        {treatment === 'nothing' ? 'Leave it alone' : `Do it: ${TREATMENT_LABELS[treatment].toLowerCase()}`}
+        {treatment === 'nothing' ? 'Leave it alone' : `Choose: ${TREATMENT_LABELS[treatment].toLowerCase()}`}
       </Button>
     </div>
   );

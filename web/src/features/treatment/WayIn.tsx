@@ -4,7 +4,7 @@ import { SENSOR_SEATS, type AccessOption, type SensorSeat } from '@white-ember/c
 export const ENTRY_LABELS: Readonly<Record<FluidEntry, string>> = {
   'high-pipe': 'the high pipe of the ΔP sensor',
   'sensor-port': 'a sensor’s port',
-  'before-turbine': 'the pipe before the turbine',
+  'before-turbine': 'the pipe before the turbo',
 };
 const SEAT_LABELS: Readonly<Record<SensorSeat, string>> = {
   untried: 'not tried',
@@ -29,7 +29,7 @@ export function WayIn({
   const cheapest = access.find(({ fits }) => fits)?.entry;
   return (
     <fieldset className="grid gap-2">
-      <legend className="font-head font-semibold text-lg">The way in</legend>
+      <legend className="font-head font-semibold text-lg">Way in</legend>
       <div className="grid sm:grid-cols-3 gap-2">
         {access.map(({ entry, fits, expectedCost, reasons }) => (
           <button

@@ -97,7 +97,7 @@ export function WorkForm({ open }: { open: OpenJob }) {
   ].map(({ text }) => text);
   const submit = form.handleSubmit(async (values) => {
     if (!caution.acknowledged) {
-      setProblems({ work: 'Read the caution first; it stands above' });
+      setProblems({ work: 'Read the caution above first' });
       return;
     }
     const fluidL = WITH_FLUID.has(work) ? typedNumber(values.fluidL) : undefined;
@@ -152,13 +152,13 @@ export function WorkForm({ open }: { open: OpenJob }) {
       ) : null}
       {heldBy.length > 0 ? (
         <div className="sm:col-span-2">
-          <Notice title="Not advised as it stands">
+          <Notice title="Not advised">
             <ul className="list-disc pl-5 mb-1">
               {heldBy.map((text) => (
                 <li key={text}>{text}</li>
               ))}
             </ul>
-            Enter it only if it was done all the same, with whatever tool: the advice is kept with it.
+            Save it only if it was done anyway, with any tool: the advice is kept with it.
           </Notice>
         </div>
       ) : null}
@@ -204,7 +204,7 @@ export function WorkForm({ open }: { open: OpenJob }) {
       ) : null}
       <div className="sm:col-span-2">
         <Button type="submit" weight="main" className="w-full">
-          Enter the work
+          Save the work
         </Button>
       </div>
     </form>

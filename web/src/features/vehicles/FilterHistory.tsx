@@ -10,7 +10,7 @@ import { FATE_WORDS, ratioWords } from './VehicleRoad.tsx';
 export function FilterHistory({ visits }: { visits: VehicleOutlook['visits'] }) {
   const unit = useAppSelector((state) => state.preferences.distanceUnit);
   const worked = visits.filter(({ filter, weighed }) => filter !== 'as-it-was' || weighed).toReversed();
-  if (worked.length === 0) return <p className="text-ink2">It was not worked on yet.</p>;
+  if (worked.length === 0) return <p className="text-ink2">No filter work yet.</p>;
   return (
     <div className="overflow-x-auto">
       <table className="w-full text-left text-sm">

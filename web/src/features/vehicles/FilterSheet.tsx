@@ -90,7 +90,7 @@ export function FilterSheet({
             ))}
           </select>
         </Field>
-        <Field label="Coating" hint="Says how soot burns and which fluid may go in">
+        <Field label="Coating" hint="Decides how soot burns and which fluid is allowed">
           <select className="input-box" {...form.register('catalyst')}>
             <option value="">not known</option>
             <option value="coated">coated</option>

@@ -32,7 +32,7 @@ export function Told({ told }: { told: VehicleOutlook }) {
   if (!outlook.known) return <p className="text-ink2">{outlook.why}</p>;
   const distance = (km: number): string =>
     km >= FARTHEST_KM
-      ? 'farther than is foreseen'
+      ? 'beyond the forecast'
       : `${spacedNumber(fromBase(rounded(km), distanceUnit))} ${unitLabel(distanceUnit)}`;
   const between = (km: number): string =>
     `${spacedNumber(Math.round(fromBase(km, distanceUnit) / 10) * 10)} ${unitLabel(distanceUnit)}`;
@@ -52,7 +52,7 @@ export function Told({ told }: { told: VehicleOutlook }) {
             {dueDate ? `, around ${dateOf(dueDate.value)}` : ''}
           </p>
           <p>
-            Eight in ten come between {distance(dueKm.low)} and {distance(dueKm.high)}
+            80 % range: {distance(dueKm.low)} to {distance(dueKm.high)}
             {dueDate ? `, ${dateOf(dueDate.low)} and ${dateOf(dueDate.high)}` : ''}, counted from job{' '}
             {from.number}.
           </p>
@@ -62,7 +62,7 @@ export function Told({ told }: { told: VehicleOutlook }) {
         {shortNumber(now.value)} × clean then, due at {limitRatio} ×.{' '}
         {stretches > 0
           ? `By ${stretches} ${stretches === 1 ? 'stretch' : 'stretches'} of its own road`
-          : 'It has no road of its own between two readings yet: by its kind alone'}
+          : 'No distance between two readings yet: by vehicle type alone'}
         {kind.vehicles > 0
           ? `, and ${kind.vehicles} other ${kind.family}`
           : `, and what is assumed, as no other ${kind.family} was read twice`}
@@ -70,9 +70,9 @@ export function Told({ told }: { told: VehicleOutlook }) {
       </p>
       {openCauses.length > 0 ? (
         <Notice
-          title={`Back within ${distance(comeBack.withinKm)} with a chance of ${Math.round(100 * comeBack.chance)} %`}
+          title={`Back within ${distance(comeBack.withinKm)}, chance ${Math.round(100 * comeBack.chance)} %`}
         >
-          {openCauses.map((cause) => `${sentenceOf(cause)}: not put right yet.`).join(' ')}
+          {openCauses.map((cause) => `${sentenceOf(cause)}: not repaired yet.`).join(' ')}
         </Notice>
       ) : (
         <p>
@@ -89,9 +89,9 @@ export function Told({ told }: { told: VehicleOutlook }) {
       ) : null}
       {told.regenerations ? (
         told.regenerations.closer ? (
-          <Notice title={`Regenerations come closer together: every ${between(told.regenerations.lastKm)}`}>
+          <Notice title={`Regenerations more frequent: every ${between(told.regenerations.lastKm)}`}>
             {between(told.regenerations.earlierKm)} before, so {Math.round(told.regenerations.percent)} %;
-            warned of below {told.regenerations.limitPercent} %.
+            warning below {told.regenerations.limitPercent} %.
           </Notice>
         ) : (
           <p>
@@ -103,9 +103,9 @@ export function Told({ told }: { told: VehicleOutlook }) {
       <RestrictionTrend told={told} />
       <p className="text-sm text-ink2">
         {ash.known
-          ? `Ash: what a clean leaves rises by ${ash.rise.value.toFixed(2)} × on ${distance(10_000)} (${ash.rise.low.toFixed(2)} to ${ash.rise.high.toFixed(2)}).${
+          ? `Ash: the residual after a clean rises by ${ash.rise.value.toFixed(2)} × on ${distance(10_000)} (${ash.rise.low.toFixed(2)} to ${ash.rise.high.toFixed(2)}).${
               ash.reachesKm
-                ? ` From about ${distance(ash.reachesKm.value)} on the clock a clean no longer brings it under ${ash.limitRatio} ×${ash.reachesKm.high === undefined ? ', if it rises at all' : ''}.`
+                ? ` From about ${distance(ash.reachesKm.value)} a clean no longer brings it below ${ash.limitRatio} ×${ash.reachesKm.high === undefined ? ', if it rises at all' : ''}.`
                 : ''
             }`
           : `Ash line: ${ash.why}`}

@@ -156,7 +156,7 @@ export function RestrictionTrend({ told }: { told: VehicleOutlook }) {
         />
       </div>
       <figcaption className="text-sm text-ink2">
-        ✕ found, ● left. From the last visit on: the middle and the ends of eight in ten, to the limit.
+        ✕ found, ● left. From the last visit: median and 80 % range, to the limit.
       </figcaption>
       <details className="text-sm">
         <summary className="min-h-11 content-center underline underline-offset-4">

@@ -121,20 +121,20 @@ export function VehicleForm({
       <Field label="Vehicle" error={errors.model?.message}>
         <input className="input-box" {...form.register('model')} />
       </Field>
-      <Field label="Engine family" hint="Limits are kept by it" error={errors.family?.message}>
+      <Field label="Engine family" hint="Limits are kept per family" error={errors.family?.message}>
         <input className="input-box" {...form.register('family')} />
       </Field>
       <Field
         label="Engine size"
         unit="L"
-        hint="For the flow where no air mass is read"
+        hint="For the flow if no air mass is read"
         error={errors.displacement?.message}
       >
         <input className="input-box" inputMode="decimal" {...form.register('displacement')} />
       </Field>
       <Field
         label="Filter"
-        hint="Without it before and after are compared by their fitted curves"
+        hint="Without it, before and after are compared by fitted curves"
         className="sm:col-span-2"
       >
         <select className="input-box" {...form.register('filterModelId')}>
@@ -183,7 +183,7 @@ export function VehicleForm({
       <div className="sm:col-span-2 grid gap-3">
         {failure ? <ProblemNotice problem={problemOf(failure)} /> : null}
         <Button type="submit" weight="main" disabled={adding.isLoading || changing.isLoading}>
-          {stored ? 'Store the changes' : 'Add the vehicle'}
+          {stored ? 'Save' : 'Add the vehicle'}
         </Button>
       </div>
       <FilterSheet

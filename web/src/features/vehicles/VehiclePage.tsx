@@ -86,7 +86,7 @@ export function VehiclePage() {
         />
         {saved ? (
           <div className="mt-4">
-            <Notice title="Stored. Open jobs of this vehicle are judged by it from now on." />
+            <Notice title="Saved. Open jobs of this vehicle now use it." />
           </div>
         ) : null}
       </section>

@@ -31,7 +31,7 @@ export const CARS: readonly DemoJob[] = [
       },
       {
         min: 35,
-        body: part('engine', 'failed', 'Duct split between air meter and compressor, seen with smoke'),
+        body: part('engine', 'failed', 'Duct split between MAF sensor and compressor, seen with smoke'),
       },
       { min: 70, body: work('cause-repaired', 'Intake duct replaced, smoke test tight') },
       { min: 95, body: clean('One fill through the high pipe, cold', 1.2) },
@@ -53,7 +53,7 @@ export const CARS: readonly DemoJob[] = [
       },
       {
         min: 38,
-        body: part('dp-sensor', 'failed', 'Pump ladder: a quarter of what is pumped. Part of another range'),
+        body: part('dp-sensor', 'failed', 'Pump test: a quarter of what is pumped. Part of another range'),
       },
       { min: 60, body: work('sensor-replaced', 'Sensor by part number, maker’s part', 'dp-sensor') },
       { min: 72, purpose: 'after', fileName: 'VX60-after.csv', log: filter(8, 13, 78) },

@@ -47,7 +47,7 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
           kind: 'clock-started',
           clock: 'cooling',
           minutes: open.limits.clockBurnCoolingMin,
-          what: 'flow kept up after the burn',
+          what: 'revs kept up after the regeneration',
           next: `idle, when the bed is under ${open.limits.cooledBedC} °C`,
         }),
       );
@@ -78,7 +78,7 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
       {state.judged.broken
         ? state.judged.broken.label
         : state.away
-          ? 'Burn: nothing is read'
+          ? 'Regeneration: no live values'
           : `Burn, ${phase ?? ''}`}
       <span className="figure-text text-lg">
         {clockText(state.moments.at(-1)?.atS ?? 0)}

@@ -41,7 +41,7 @@ function Desk({ open }: { open: OpenJob }) {
   return (
     <main className="p-3 sm:p-4 grid gap-4 min-w-0 content-start max-w-[1600px]">
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="text-2xl">{kind === 'drive' ? 'Drive regeneration' : 'Standing regeneration'}</h1>
+        <h1 className="text-2xl">{kind === 'drive' ? 'Drive regeneration' : 'Parked regeneration'}</h1>
         <Link
           to={`/jobs/${job.id}?stage=treat`}
           className="underline underline-offset-4 min-h-11 inline-flex items-center"
@@ -53,7 +53,7 @@ function Desk({ open }: { open: OpenJob }) {
             weight="quiet"
             onClick={() => setParams({ kind: kind === 'drive' ? 'standing' : 'drive' }, { replace: true })}
           >
-            {kind === 'drive' ? 'Standing instead' : 'On the road instead'}
+            {kind === 'drive' ? 'Parked instead' : 'On a drive instead'}
           </Button>
         )}
       </div>
@@ -65,8 +65,8 @@ function Desk({ open }: { open: OpenJob }) {
         <>
           <BurnsBefore open={open} treatments={treatments} onAnother={() => setAnother(true)} />
           {!canEnter ? (
-            <Notice title="Nothing can be begun here">
-              {derived.signedOff ? 'The job is signed off.' : 'You may look and not enter.'}
+            <Notice title="Nothing can be started here">
+              {derived.signedOff ? 'The job is signed off.' : 'You may view but not edit.'}
             </Notice>
           ) : burns.length === 0 || another ? (
             <RunBefore

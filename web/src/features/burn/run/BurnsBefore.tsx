@@ -10,9 +10,9 @@ import type { Treatments } from '../useTreatments.ts';
 import { CourseChart } from './CourseChart.tsx';
 
 const ANSWERS = {
-  yes: 'Another run is worth it.',
+  yes: 'Another run is worthwhile.',
   no: 'No other run.',
-  'read-first': 'First read, then decide on another.',
+  'read-first': 'Read first, then decide on another run.',
 } as const;
 
 /** The burns of this job so far, what each came to, and whether another is worth it. */
@@ -40,7 +40,7 @@ export function BurnsBefore({
   });
   if (!advice) return null;
   return (
-    <section aria-label="Burns of this job" className="grid gap-4">
+    <section aria-label="Regenerations on this job" className="grid gap-4">
       {burns.map((run, i) => (
         <Burn key={run.begun.id} run={run} number={i + 1} />
       ))}
@@ -54,14 +54,14 @@ export function BurnsBefore({
         <div className="flex flex-wrap gap-2">
           {advice.another === 'yes' ? (
             <Button weight="main" onClick={onAnother}>
-              Get another run ready
+              Prepare another run
             </Button>
           ) : null}
           <Link
             to={`/jobs/${job.id}?stage=prove`}
             className="font-head font-semibold min-h-12 px-4 border-2 border-ink rounded-sm inline-flex items-center"
           >
-            {advice.another === 'read-first' ? 'Take the reading' : 'Go on to the proof'}
+            {advice.another === 'read-first' ? 'Take the reading' : 'Continue to the proof'}
           </Link>
         </div>
       </div>
@@ -75,7 +75,7 @@ function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; numb
   if (!ended)
     return (
       <p>
-        Burn {number}, {at}: {goesOn ? 'no end stored.' : begun.body.what}
+        Burn {number}, {at}: {goesOn ? 'no end recorded.' : begun.body.what}
       </p>
     );
   const {
@@ -119,7 +119,7 @@ function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; numb
         {course && course.length > 2 ? (
           <CourseChart course={course} />
         ) : (
-          <p className="text-ink2">Nothing was read in it.</p>
+          <p className="text-ink2">No values recorded.</p>
         )}
         <dl className="grid grid-cols-2 sm:grid-cols-3 gap-x-4 gap-y-2">
           {figures.map(([label, figure]) =>

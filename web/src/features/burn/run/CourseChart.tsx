@@ -10,7 +10,7 @@ type Course = NonNullable<BodyOf<'burn-ended'>['course']>;
 const LINES = [
   { name: 'bedC', label: 'bed, by the model', tone: '--ember', dash: [], axis: 'y' },
   { name: 'egt3C', label: 'before the filter', tone: '--ink', dash: [], axis: 'y' },
-  { name: 'egt4C', label: 'behind the filter', tone: '--ink', dash: [6, 4], axis: 'y' },
+  { name: 'egt4C', label: 'after the filter', tone: '--ink', dash: [6, 4], axis: 'y' },
   { name: 'sootG', label: 'soot, by the counter', tone: '--steel', dash: [2, 3], axis: 'soot' },
 ] as const;
 

@@ -21,10 +21,10 @@ import { WatchDesk } from './WatchDesk.tsx';
 
 const FIELDS = [
   ['rpm', 'Engine speed', 'rpm'],
-  ['egt1C', 'EGT 1, before turbine', '°C'],
+  ['egt1C', 'EGT 1, before turbo', '°C'],
   ['egt2C', 'EGT 2, before catalyst', '°C'],
   ['egt3C', 'EGT 3, before filter', '°C'],
-  ['egt4C', 'EGT 4, behind filter', '°C'],
+  ['egt4C', 'EGT 4, after filter', '°C'],
   ['coolantC', 'Coolant', '°C'],
   ['sootG', 'Soot counter', 'g'],
   ['airGPerS', 'Air mass', 'g/s'],
@@ -98,8 +98,8 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
       kind: 'clock-started',
       clock: 'cooling',
       minutes: limits.clockBurnCoolingMin,
-      what: 'flow kept up after the burn',
-      next: `idle, when the sensor behind the filter is under ${limits.cooledBedC} °C`,
+      what: 'revs kept up after the regeneration',
+      next: `idle, when the sensor after the filter is below ${limits.cooledBedC} °C`,
     });
   };
   // What is shown as the last moment is as old as it is: the clock goes on beyond it.
@@ -114,7 +114,7 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
       actions={
         <>
           <Button weight="main" onClick={() => void end('by-itself')}>
-            The tool says it has ended
+            The tool reports the end
           </Button>
           <Field label="Stopped, why" hint="Dosing off, flow kept up">
             <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
@@ -164,7 +164,7 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
             </Field>
           ))}
         </div>
-        <Button onClick={() => void enter()}>Enter what it shows</Button>
+        <Button onClick={() => void enter()}>Save these values</Button>
       </section>
     </WatchDesk>
   );

@@ -35,26 +35,26 @@ export function LiveBurn({
           <>
             {state.refused ? (
               <p className="text-ember-text font-bold">
-                Not stopped: {state.refused} Stop it with the tool or at the vehicle; the flow stays up.
+                Not stopped: {state.refused} Stop it with the tool or at the vehicle; keep the revs up.
               </p>
             ) : null}
             <Button
               weight="main"
               onClick={() => watch.stop(judged.broken ? judged.broken.label : 'Stopped by hand')}
             >
-              {watch.facts.byLink ? 'Stop the dosing, keep the flow up' : 'I have stopped the dosing'}
+              {watch.facts.byLink ? 'Stop dosing, keep the revs up' : 'I have stopped the dosing'}
             </Button>
             {watch.facts.byLink && (state.refused !== undefined || state.away) ? (
               <Button onClick={() => watch.stopped('Stopped at the vehicle')}>
                 I have stopped it at the vehicle
               </Button>
             ) : null}
-            {watch.facts.byLink ? null : <Button onClick={watch.ended}>The tool says it has ended</Button>}
+            {watch.facts.byLink ? null : <Button onClick={watch.ended}>The tool reports the end</Button>}
             <Seen watch={watch} />
           </>
         ) : judged.phase === 'cold' ? (
           <Button weight="main" onClick={onDone}>
-            The watch is over: see what it came to
+            Watch ended: see the result
           </Button>
         ) : (
           <Seen watch={watch} />
@@ -62,7 +62,7 @@ export function LiveBurn({
       }
     >
       {!session ? (
-        <Notice title="The vehicle is off the bench: nothing is read any more" tone="alarm">
+        <Notice title="The simulated vehicle was removed: no live values" tone="alarm">
           <Button onClick={onDone}>End the watch</Button>
         </Notice>
       ) : (
@@ -91,15 +91,15 @@ function LinkState({ session, open }: { session: LiveSession; open: OpenJob }) {
     <>
       {state.link.status === 'connected' ? null : (
         <Notice
-          title={`${state.link.status === 'lost' ? state.link.text : 'The link is away.'} Nothing is read and nothing can be stopped from here: keep the revs up, stop the dosing with the tool.`}
+          title={`${state.link.status === 'lost' ? state.link.text : 'Link lost.'} No live values and no remote stop: keep the revs up, stop dosing with the tool.`}
           tone="alarm"
         >
-          <Button onClick={() => void session.connect([])}>Connect again</Button>
+          <Button onClick={() => void session.connect([])}>Reconnect</Button>
         </Notice>
       )}
       {state.routine && state.link.status === 'connected' ? (
         <p className="text-ink2" role="status">
-          The engine computer says: {state.routine.text}
+          The ECU reports: {state.routine.text}
         </p>
       ) : null}
       <details className="border-2 border-rule bg-card">

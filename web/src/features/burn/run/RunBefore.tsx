@@ -38,7 +38,7 @@ export function RunBefore({ session, ...props }: BeforeProps & { session: LiveSe
   return session ? <WithLink session={session} {...props} /> : <WithoutLink {...props} />;
 }
 
-/** What holds it off whatever the tool: the choice of treatment, the answers, the caution. */
+/** What blocks it whatever the tool: the choice of treatment, the answers, the caution. */
 function useHolds({ open, kind, treatments, count }: BeforeProps) {
   const readiness = useReadiness(open, kind);
   // Another burn is another act: its caution is read again.
@@ -64,7 +64,7 @@ function Holds({
   const { forecast, forecasting, burn } = treatments;
   return (
     <div className="grid gap-4 content-start min-w-0">
-      <section aria-label="What holds it off" className="grid gap-2">
+      <section aria-label="What blocks it" className="grid gap-2">
         <h2 className="text-xl border-b-2 border-ink">Filter and soot</h2>
         {held.map(({ id, text }) => (
           <p key={`${id} ${text}`} className="border-l-8 border-ember pl-3 font-bold">
@@ -73,10 +73,10 @@ function Holds({
         ))}
         {held.length === 0 && !forecasting ? (
           <p className="flex gap-2 items-center">
-            <StateMark state="sound" /> Nothing in the filter holds it off.
+            <StateMark state="sound" /> Nothing in the filter blocks it.
           </p>
         ) : null}
-        {forecasting ? <p className="text-ink2">The burn model is still at it …</p> : null}
+        {forecasting ? <p className="text-ink2">Calculating …</p> : null}
         {forecast && burn ? (
           <p>
             Up to <b className="figure-text">{forecast.sootG.toFixed(0)} g</b> of soot: the bed comes to{' '}
@@ -177,13 +177,13 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
           disabled={!holds.free || !connected}
           onClick={() => void begin(false)}
         >
-          Another tool has started it: watch it here
+          Another tool started it: watch it here
         </Button>
         {holds.free && unmet.length === 0 ? null : (
           <p className="text-ink2">
             {unmet.length > 0
               ? `Not yet: ${unmet.map(({ label }) => label.toLowerCase()).join(', ')}.`
-              : 'Not before everything on this page is answered, read and in order.'}
+              : 'First answer, read and fix everything on this page.'}
           </p>
         )}
         {state.routine?.status === 'refused' ? <Notice title={state.routine.text} tone="alarm" /> : null}
@@ -241,8 +241,7 @@ function WithoutLink(props: BeforeProps) {
       <div className="grid gap-4 content-start min-w-0">
         <h2 className="text-xl border-b-2 border-ink">Who reads</h2>
         <p>
-          With live values the bed is estimated all the time, and the dosing is stopped by itself where a rule
-          is broken.
+          With live values the bed is estimated continuously, and dosing stops by itself if a rule is broken.
         </p>
         <Link
           to={`/jobs/${open.job.id}/live`}
@@ -251,18 +250,16 @@ function WithoutLink(props: BeforeProps) {
           Connect to the vehicle
         </Link>
         <p>
-          Or command it with another tool and type what it shows, every few minutes. Engine warm,{' '}
+          Or command it with another tool and type its values every few minutes. Engine warm,{' '}
           {kind === 'standing'
             ? 'standing'
             : `at ${open.limits.driveLowKmPerH}–${open.limits.driveHighKmPerH} km/h`}
           , no code that holds it off: the tool tells.
         </p>
         <Button weight="main" disabled={!holds.free} onClick={() => void begin()}>
-          It has been started: read by hand
+          Started: read by hand
         </Button>
-        {holds.free ? null : (
-          <p className="text-ink2">Not before everything on this page is answered, read and in order.</p>
-        )}
+        {holds.free ? null : <p className="text-ink2">First answer, read and fix everything on this page.</p>}
       </div>
     </div>
   );

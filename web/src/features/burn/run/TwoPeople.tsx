@@ -3,8 +3,8 @@ import type { Limits } from '@white-ember/core/limits';
 /** The card for the road: who does what, in the words that they use. */
 export function TwoPeople({ limits }: { limits: Limits }) {
   return (
-    <section aria-label="Two people on the road" className="border-2 border-steel bg-card">
-      <h3 className="text-xl bg-steel text-card px-3 py-1">Two people on the road</h3>
+    <section aria-label="Two people on the drive" className="border-2 border-steel bg-card">
+      <h3 className="text-xl bg-steel text-card px-3 py-1">Two people on the drive</h3>
       <div className="grid sm:grid-cols-2">
         <div className="p-3">
           <p className="font-head font-semibold">Drives</p>
@@ -13,7 +13,7 @@ export function TwoPeople({ limits }: { limits: Limits }) {
               {limits.driveLowKmPerH}–{limits.driveHighKmPerH} km/h in one gear, even pedal, for 15–20 min
             </li>
             <li>Eyes on the road: the screen is the other one’s</li>
-            <li>At a stop: neutral, revs held at 2000, never idle while it burns</li>
+            <li>At a stop: neutral, hold 2000 rpm, never idle during regeneration</li>
             <li>Parks only when the reader says “cool”; never over dry grass</li>
           </ul>
         </div>

@@ -19,7 +19,7 @@ const EGTS = [
   ['egt1C', 'EGT 1', 'before turbine'],
   ['egt2C', 'EGT 2', 'before catalyst'],
   ['egt3C', 'EGT 3', 'before filter'],
-  ['egt4C', 'EGT 4', 'behind filter'],
+  ['egt4C', 'EGT 4', 'after filter'],
 ] as const;
 
 interface Watched {
@@ -120,7 +120,7 @@ function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
       judged.bedC === undefined ? '–' : withUnit(judged.bedC, unit),
       judged.bedC === undefined
         ? 'nothing read behind the filter'
-        : `by ${bed && bed.bedC >= (now?.egt4C ?? -60) ? 'the burn model' : 'the sensor behind it'}; stands ${withUnit(limitC, unit)}`,
+        : `by ${bed && bed.bedC >= (now?.egt4C ?? -60) ? 'the burn model' : 'the sensor after it'}; stands ${withUnit(limitC, unit)}`,
     ],
     [
       'Soot',
@@ -131,7 +131,7 @@ function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
       ? [
           'Still takes',
           bed?.cleanInS === undefined ? '–' : clockText(bed.cleanInS),
-          bed?.cleanInS === undefined ? 'not told at this temperature' : 'by the model, if it stays so',
+          bed?.cleanInS === undefined ? 'unknown at this temperature' : 'by the model, at this rate',
         ]
       : [
           'Dosing off for',
@@ -143,8 +143,8 @@ function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
       bed ? withUnit(bed.dropNowC, unit) : '–',
       bed
         ? bed.dropNowC > limitC
-          ? 'over what the bed stands: keep the flow'
-          : 'under what the bed stands'
+          ? 'over the bed limit: keep the revs up'
+          : 'under the bed limit'
         : 'not known',
     ],
   ];
@@ -176,7 +176,7 @@ function Bed({ open, estimate }: { open: OpenJob; estimate: RunEstimate }) {
           className="absolute top-0 h-[150px] right-0 border-l-4 border-ink bg-card/55"
           style={{ left: `${(100 * estimate.nowS) / untilS}%` }}
         >
-          <span className="bg-card px-1 text-sm">now; what comes if nothing changes</span>
+          <span className="bg-card px-1 text-sm">now, and ahead if nothing changes</span>
         </div>
       </div>
       <BedScale limitC={limitC} />

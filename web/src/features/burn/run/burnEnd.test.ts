@@ -72,7 +72,7 @@ describe('what the link says of the vehicle before a burn', () => {
   it('wants the speed of the profile on the road, and says both', () => {
     expect(states('drive', { ...WARM, vehicleSpeed: 70 })[2]).toBe('met');
     const slow = livePreconditions('drive', DEFAULT_LIMITS, read({ ...WARM, vehicleSpeed: 30 }), [])[2];
-    expect(slow).toMatchObject({ state: 'not-met', text: '30 km/h, 50 to 80 km/h is wanted' });
+    expect(slow).toMatchObject({ state: 'not-met', text: '30 km/h, 50 to 80 km/h needed' });
   });
   it('minds an active code and leaves a stored one', () => {
     const code = (present: boolean) =>

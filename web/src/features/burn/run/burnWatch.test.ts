@@ -106,7 +106,7 @@ describe('who stops a burn', () => {
     const watch = watchOf(session, true);
     run(10);
     watch.see('fire');
-    expect(watch.get().judged.text).toMatch(/Away from the vehicle/);
+    expect(watch.get().judged.text).toMatch(/Everybody away/);
     await answered();
     expect(commands).toEqual(['stop']);
     expect(watch.get()).toMatchObject({ how: 'fire' });

@@ -25,7 +25,7 @@ const ESTIMATE_EVERY_MS = 1500;
 /** Broken for so many moments on end: one wild answer of the model stops nothing. */
 const BROKEN_FOR = 3;
 
-export const SEEN = { oilSmoke: 'Blue smoke', fire: 'Flames, or a fire that oil feeds' } as const;
+export const SEEN = { oilSmoke: 'Blue smoke', fire: 'Flames, or an oil-fed fire' } as const;
 
 export interface WatchState {
   readonly version: number;
@@ -33,7 +33,7 @@ export interface WatchState {
   readonly estimate: RunEstimate | undefined;
   readonly judged: BurnState;
   readonly stoppedAtS: number | undefined;
-  /** Whether it ended by itself, or was stopped and why. */
+  /** Whether it finished by itself, or was stopped and why. */
   readonly how: 'by-itself' | 'stopped' | 'fire' | undefined;
   readonly why: string | undefined;
   /** What the module said when it did not stop. */

@@ -31,7 +31,7 @@ export function livePreconditions(
   const active = codes?.filter(({ present, status }) => present && status !== 'pending');
   return [
     judged(
-      'Engine runs',
+      'Engine running',
       latest('engineSpeed'),
       (rpm) => rpm > 400,
       (rpm) => `${rpm.toFixed(0)} rpm`,
@@ -43,7 +43,7 @@ export function livePreconditions(
       (c) => `${c.toFixed(0)} °C, from ${limits.coolantWarmC} to ${limits.coolantMostC} °C`,
     ),
     judged(
-      kind === 'standing' ? 'The vehicle stands' : 'On the road',
+      kind === 'standing' ? 'Vehicle stationary' : 'On the road',
       latest('vehicleSpeed'),
       (kmPerH) =>
         kind === 'standing'
@@ -52,14 +52,14 @@ export function livePreconditions(
       (kmPerH) =>
         kind === 'standing'
           ? `${kmPerH.toFixed(0)} km/h`
-          : `${kmPerH.toFixed(0)} km/h, ${limits.driveLowKmPerH} to ${limits.driveHighKmPerH} km/h is wanted`,
+          : `${kmPerH.toFixed(0)} km/h, ${limits.driveLowKmPerH} to ${limits.driveHighKmPerH} km/h needed`,
     ),
     {
       label: 'EGT before the filter read',
       state: latest('egt3') === undefined ? 'not-read' : 'met',
       text:
         latest('egt3') === undefined
-          ? 'not read: neither the bed nor the rules can be judged'
+          ? 'not read: bed and rules cannot be judged'
           : `${(latest('egt3') as number).toFixed(0)} °C`,
     },
     {
@@ -70,7 +70,7 @@ export function livePreconditions(
           ? 'codes not read in this session'
           : active.length === 0
             ? 'none'
-            : `${active.map(({ code }) => code).join(', ')}: the engine computer says itself whether it burns with them`,
+            : `${active.map(({ code }) => code).join(', ')}: the ECU decides whether it regenerates with them`,
     },
   ];
 }

@@ -58,11 +58,11 @@ export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
     const [before, after] = [read('before'), read('after')];
     const missing = keep.find((value) => before[value] === undefined);
     if (missing && !against) {
-      setProblems({ [`before.${missing}`]: 'Read it first: it is gone afterwards' });
+      setProblems({ [`before.${missing}`]: 'Read it first: it is lost afterwards' });
       return;
     }
     if ((against || warnings.length > 0) && (typed['why'] ?? '').trim() === '') {
-      setProblems({ why: 'Say why it is done all the same' });
+      setProblems({ why: 'Reason for doing it anyway' });
       return;
     }
     const cycles = typedNumber(typed['cycles'] ?? '');
@@ -109,7 +109,7 @@ export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
         </Field>
       ) : null}
       <Button type="submit" className="col-span-2">
-        {against ? 'Enter that it was done all the same' : 'Enter it as done'}
+        {against ? 'Save: done anyway' : 'Save as done'}
       </Button>
     </form>
   );

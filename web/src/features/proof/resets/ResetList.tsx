@@ -15,8 +15,8 @@ export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const rest = steps.filter(({ need }) => need === 'not-due');
   return (
     <section aria-label="Set back" className="grid gap-3">
-      <h3 className="text-xl border-b-2 border-ink">Set back, in this order</h3>
-      {due.length === 0 ? <p className="text-[15px]">Nothing is to be set back now.</p> : null}
+      <h3 className="text-xl border-b-2 border-ink">Resets, in this order</h3>
+      {due.length === 0 ? <p className="text-[15px]">No resets due.</p> : null}
       <ol className="grid gap-4">
         {due.map((step, i) => (
           <li key={step.reset}>
@@ -34,7 +34,7 @@ export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean
       ))}
       <details>
         <summary className="min-h-11 content-center font-head font-semibold">
-          Not to be set back ({rest.length})
+          No reset ( {rest.length})
         </summary>
         <ul className="grid gap-2">
           {rest.map((step) => (
@@ -78,7 +78,7 @@ function Due({
         {canEnter && held.length > 0 ? (
           <details>
             <summary className="min-h-11 content-center underline underline-offset-4">
-              It was done all the same, with another tool
+              Done anyway, with another tool
             </summary>
             <ResetForm open={open} step={step} />
           </details>
@@ -90,7 +90,7 @@ function Due({
               to={`/jobs/${open.job.id}/live`}
               className="underline underline-offset-4 min-h-11 content-center"
             >
-              Do it by the scan link: it notes the figures by itself
+              Do it by the scan link: it records the figures itself
             </Link>
           </>
         ) : null}

@@ -28,7 +28,7 @@ export function LogCloud({
   if (!picture) {
     return (
       <p className="text-[15px] text-ink2">
-        No cloud of flow and pressure: it needs steady windows with ΔP, and the air mass or the engine size.
+        No flow–pressure plot: it needs steady windows with ΔP, and air mass or engine size.
       </p>
     );
   }

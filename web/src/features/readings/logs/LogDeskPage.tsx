@@ -96,8 +96,8 @@ function LogDesk({ open }: { open: OpenJob }) {
               {chosen === undefined ? (
                 <p className="text-lg max-w-prose">
                   {asked !== undefined && !keptAsked
-                    ? 'The log of this address is not open here and is not kept with the job. Choose its file again.'
-                    : 'Choose a recorded log: within a second you see which channels it holds, when the engine idled or was held, what each sensor did and what is wrong.'}
+                    ? 'This log is not open here and not saved with the job. Choose its file again.'
+                    : 'Choose a recorded log to see its channels, idles and holds, each sensor and the faults, within a second.'}
                 </p>
               ) : chosen.state.status === 'failed' ? (
                 <Notice

@@ -16,7 +16,7 @@ export function LogFindings({
 }) {
   const { findings } = analysis;
   if (findings.length === 0) {
-    return <p>No fault seen by the tests that this log allows.</p>;
+    return <p>No fault found by the tests this log allows.</p>;
   }
   return (
     <ol className="grid gap-1.5">

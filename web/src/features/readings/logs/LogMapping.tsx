@@ -51,7 +51,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
 
 /** What a heading was read as, and why that is no channel that is judged; the column is kept, and can be plotted. */
 const notRecognised = (one: WithoutRole | undefined): string =>
-  one === undefined ? 'not recognised; kept, and can be plotted' : one.why;
+  one === undefined ? 'not recognised; kept and can be plotted' : one.why;
 
 /** Which column is what, with how surely and why; any of it can be set right, and is then remembered for the workshop. */
 export function LogMapping({
@@ -75,9 +75,9 @@ export function LogMapping({
         {questions > 0 ? `, ${questions} to be answered` : ''}
       </summary>
       <p className="text-sm text-ink2 mb-1">
-        What you set here is remembered for every later log of the workshop;{' '}
+        What you set here applies to every later log of the workshop;{' '}
         <Link className="underline underline-offset-4" to="/headings">
-          all that is remembered
+          all corrections
         </Link>
         .
       </p>

@@ -123,7 +123,7 @@ export function BrokeForm({ open }: { open: OpenJob }) {
           <input className="input-box" type="date" {...form.register('due')} />
         </Field>
         <Button type="submit" className="sm:col-span-2">
-          Enter it; open until it is settled
+          Save; open until settled
         </Button>
       </form>
     </details>

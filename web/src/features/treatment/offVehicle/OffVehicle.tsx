@@ -56,7 +56,7 @@ export function OffVehicle({
         {ready || begun ? (
           <PartOffForm open={open} number={work.parts.length + 1} />
         ) : (
-          <p className="text-ink2">Nothing comes off before the answers are in and the caution is read.</p>
+          <p className="text-ink2">Answer the questions and read the caution before removing anything.</p>
         )}
         <BrokeForm open={open} />
       </Step>
@@ -81,7 +81,7 @@ export function OffVehicle({
       {exchange ? <Exchanged open={open} /> : null}
       {begun ? (
         <>
-          <Step title="To have before it goes on" note={work.toBuy.length === 0 ? 'nothing' : undefined}>
+          <Step title="Needed before refitting" note={work.toBuy.length === 0 ? 'nothing' : undefined}>
             <ToBuy work={work} />
           </Step>
           <Step
@@ -101,8 +101,8 @@ export function OffVehicle({
             />
             {work.complete ? (
               <div className="grid gap-3 justify-items-start">
-                <p>Everything that came off is on again. Start it, look for leaks, and read.</p>
-                <Button onClick={() => onStage('prove')}>Go on to the proof</Button>
+                <p>Everything is refitted. Start it, check for leaks, and read.</p>
+                <Button onClick={() => onStage('prove')}>Continue to the proof</Button>
               </div>
             ) : null}
           </Step>
@@ -152,7 +152,7 @@ function ToBuy({ work: { toBuy } }: { work: OffVehicleWork }) {
 }
 
 const WAITS: readonly (readonly [ClockKind, LimitId, string, string])[] = [
-  ['soak', 'clockSoakMin', 'Start the soak', 'rinse backwards until clear'],
+  ['soak', 'clockSoakMin', 'Start the soak', 'back-flush until clear'],
   ['rinse', 'clockRinseMin', 'Start the rinse', 'dry it'],
   ['drying', 'clockDryingMin', 'Start the drying', 'weigh it dry'],
 ];
@@ -190,7 +190,7 @@ function Wet({ open }: { open: OpenJob }) {
     const wrong = await addEntry({
       kind: 'work',
       work: 'off-vehicle-clean',
-      what: 'Soaked, rinsed against the working direction until clear',
+      what: 'Soaked, back-flushed until clear',
       ...(fluid ? { fluid: fluid.name, fluidId: fluid.id } : {}),
       ...(fluidL === undefined ? {} : { fluidL, ...concentrateOf(fluid, fluidL) }),
       ...(waste === undefined ? {} : { wasteL: waste }),
@@ -204,7 +204,7 @@ function Wet({ open }: { open: OpenJob }) {
       <ul className="list-disc pl-5">
         <li>Flow against the working direction: in at the outlet face. No lance against the face.</li>
         <li>Low pressure, from a distance; until it runs clear.</li>
-        <li>Everything that runs off is hazardous waste: collect it.</li>
+        <li>All run-off is hazardous waste: collect it.</li>
       </ul>
       <div className="grid sm:grid-cols-3 gap-3">
         {WAITS.map(([clock, limit, label, next]) => (
@@ -257,7 +257,7 @@ function Wet({ open }: { open: OpenJob }) {
           />
         </Field>
         <Button disabled={!caution.acknowledged} onClick={() => void enter()}>
-          {cleaned ? 'Cleaned once more' : 'It runs clear: cleaned'}
+          {cleaned ? 'Cleaned once more' : 'Runs clear: cleaned'}
         </Button>
       </div>
       {problems['minutes'] ? <p className="text-ember-text font-bold">✕ {problems['minutes']}</p> : null}
@@ -287,7 +287,7 @@ function Exchanged({ open }: { open: OpenJob }) {
         <Field label="Which one" hint="Number, new or reconditioned, where from" error={problem}>
           <input className="input-box" value={what} onChange={(event) => setWhat(event.target.value)} />
         </Field>
-        <Button onClick={() => void enter()}>It is in its place</Button>
+        <Button onClick={() => void enter()}>Fitted</Button>
       </div>
     </Step>
   );

@@ -107,7 +107,7 @@ export function PartOffForm({ open, number }: { open: OpenJob; number: number })
       noValidate
       onSubmit={(event) => void submit(event)}
       className="grid gap-3 border-2 border-ink bg-card p-3"
-      aria-label="A part comes off"
+      aria-label="Remove a part"
     >
       <p className="font-head font-semibold text-lg">Part {number} comes off</p>
       <div className="flex flex-wrap gap-1.5" role="group" aria-label="Usual parts">
@@ -172,8 +172,7 @@ export function PartOffForm({ open, number }: { open: OpenJob; number: number })
       </div>
       {typed.critical ? (
         <p className="border-l-8 border-ink pl-3">
-          Engine supported before it is loosened. Every fastener is signed for by itself when it goes on
-          again.
+          Support the engine before loosening. Sign off each fastener when refitting.
         </p>
       ) : null}
       <Field label="Note">

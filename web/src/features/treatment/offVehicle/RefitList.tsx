@@ -49,7 +49,7 @@ export function RefitList({
           <StateMark state="sound" />
           {part.off.body.what} is on
           {part.off.body.safetyCritical
-            ? `, ${part.signed.size} of ${part.signed.size} fasteners signed for`
+            ? `, ${part.signed.size} of ${part.signed.size} fasteners signed off`
             : part.back?.body.torqueNm === undefined
               ? ''
               : `, ${part.back.body.torqueNm} N·m`}
@@ -80,7 +80,7 @@ function Title({ part: { off, number } }: { part: RemovedPart }) {
           .filter((text) => text !== undefined && text !== '')
           .join(' · ')}
       </p>
-      {safetyCritical ? <p className="font-bold">Safety-critical: each fastener is signed for.</p> : null}
+      {safetyCritical ? <p className="font-bold">Safety-critical: sign off each fastener.</p> : null}
     </div>
   );
 }
@@ -153,7 +153,7 @@ function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: Remo
             />
           </Field>
         ) : null}
-        <Button onClick={() => void put()}>{back ? 'Enter it again' : 'It is on'}</Button>
+        <Button onClick={() => void put()}>{back ? 'Enter it again' : 'Refitted'}</Button>
       </div>
       {body.safetyCritical ? (
         <div className="flex flex-wrap gap-2" role="group" aria-label={`Fasteners of ${body.what}`}>

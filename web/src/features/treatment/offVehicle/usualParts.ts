@@ -14,7 +14,7 @@ export const USUAL_PARTS: readonly UsualPart[] = [
   { what: 'Heat shield' },
   { what: 'ΔP hoses', part: 'dp-sensor' },
   { what: 'EGT before the filter', part: 'egt3', connectors: ['EGT 3'] },
-  { what: 'EGT behind the filter', part: 'egt4', connectors: ['EGT 4'] },
+  { what: 'EGT after the filter', part: 'egt4', connectors: ['EGT 4'] },
   { what: 'Front pipe', singleUse: [{ what: 'seal', count: 1 }] },
   { what: 'Rear pipe', singleUse: [{ what: 'seal', count: 1 }] },
   { what: 'Band clamp', singleUse: [{ what: 'clamp', count: 1 }] },
