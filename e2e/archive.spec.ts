@@ -41,7 +41,7 @@ test('a whole workshop goes out, and in again on another installation, where its
     });
     await expect(into.getByRole('alert')).toContainText('This file cannot be read as an archive');
     await file.setInputFiles(archive);
-    const taken = into.getByText(/^workshop\.zip is taken in$/);
+    const taken = into.getByText(/^workshop\.zip imported$/);
     await expect(taken).toBeVisible({ timeout: 180_000 });
     // Whose sign-in name somebody has there already gets another one.
     await expect(

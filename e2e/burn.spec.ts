@@ -53,7 +53,7 @@ test('a standing burn on the simulated vehicle, from what is asked before it unt
   await page.getByRole('link', { name: 'Regeneration, standing: get it ready' }).click();
 
   // Nothing begins before it is answered, and a no holds it off with its reason.
-  const start = page.getByRole('button', { name: 'Start the burn' });
+  const start = page.getByRole('button', { name: 'Start the regeneration' });
   await expect(start).toBeDisabled();
   await expect(page.getByRole('list', { name: 'Preconditions' })).toContainText(/Engine runs 8\d\d rpm/);
   await expect(page.getByText(/g of soot: the bed comes to/)).toBeVisible({ timeout: 20_000 });

@@ -36,7 +36,7 @@ test('headings that were set right: added, changed, a word learned, handed on as
   await expect(list).toHaveCount(0);
   await page.getByLabel('Import from a file').setInputFiles(path);
   await expect(list.getByRole('listitem')).toHaveCount(1);
-  await expect(page.getByText('1 heading taken in.')).toBeVisible();
+  await expect(page.getByText('1 heading imported.')).toBeVisible();
   await chooseChannel(page, 'Tlaakcheck roetfilter', 'none of these');
   await expect(page.getByText('tlaakcheck: difference')).toHaveCount(0);
 });

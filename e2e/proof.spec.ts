@@ -35,7 +35,7 @@ test('a counter is set back by the link: what stood there is kept, what it would
   await ask.selectOption({ label: 'Set the soot counter to 0' });
   await expect(computer).toContainText('proof first');
   await expect(act).toBeDisabled();
-  await computer.getByLabel('Why all the same').fill('The next burn would be misled');
+  await computer.getByLabel('Reason for doing it anyway').fill('The next burn would be misled');
   await act.click();
   await expect(computer).toContainText('Nothing in the filter has changed.');
   await expect(page.getByText(/Soot counter reset, \d.* → \d.* g: entered/)).toBeVisible();
@@ -55,7 +55,7 @@ test('a counter is set back by the link: what stood there is kept, what it would
   const enter = filter.getByRole('button', { name: 'Save: done anyway' });
   await enter.click();
   await expect(filter).toContainText('Reason for doing it anyway');
-  await filter.getByLabel('Why all the same').fill('Done by the customer before');
+  await filter.getByLabel('Reason for doing it anyway').fill('Done by the customer before');
   await enter.click();
   await expect(resets.getByText('New filter registered in the ECU.', { exact: true })).toBeVisible();
   const { entries } = (await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as {

@@ -81,7 +81,7 @@ async function watchedBurn(page: Page, site: Site): Promise<void> {
   await page.keyboard.press('s');
   await page.getByText(/^Engine at 8\d0 rpm/).waitFor();
   await page.getByRole('link', { name: 'Regeneration, standing: get it ready' }).click();
-  await page.getByRole('button', { name: 'Start the burn' }).click({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Start the regeneration' }).click({ timeout: 30_000 });
   await page.getByText('Key, pedal and road').click();
   await page.getByRole('button', { name: '×15' }).click();
   await page.locator('[aria-label="Now"]').getByText('Burning').waitFor({ timeout: 60_000 });

@@ -12,7 +12,7 @@ const filterOptions = (command: Command): Command =>
     .requiredOption('--wall-mm <mm>', 'wall thickness')
     .requiredOption('--exhaust-kg-per-s <kg/s>', 'exhaust mass flow')
     .requiredOption('--temperature-c <°C>', 'gas temperature in the filter')
-    .option('--outlet-pressure-pa <Pa>', 'absolute pressure behind the filter (101325)')
+    .option('--outlet-pressure-pa <Pa>', 'absolute pressure after the filter (101325)')
     .option('--ash-g <g>', 'ash load (0)')
     .option('--json', 'print one JSON document');
 
@@ -100,7 +100,7 @@ function commands(): Command {
 
   program
     .command('burn')
-    .description('what a burn would do to a filter: soot left, hottest place and moment, energy')
+    .description('what a regeneration would do to a filter: soot left, hottest place and moment, energy')
     .argument('<scenario>', 'JSON file: {filter, sootG, ashG, catalyst, profile, ambientC, cells?, endS}')
     .option('--limits <name|file>', LIMITS_HELP, 'general')
     .option('--json', 'print one JSON document')
@@ -127,7 +127,7 @@ function commands(): Command {
   filterOptions(
     program.command('soot-from-pressure').description('soot load from a pressure drop, with its interval'),
   )
-    .requiredOption('--dp-mbar <mbar>', 'measured pressure drop, zero taken off')
+    .requiredOption('--dp-mbar <mbar>', 'measured pressure drop, zero removed')
     .action(async (options: Record<string, string>) =>
       (await import('./commands/sootFromPressure.ts')).sootFromPressureCommand(options),
     );

@@ -2,7 +2,7 @@ import { checkScenario, judgeBurn, simulateBurn } from '@white-ember/core/burn';
 import { orInputError, readJson, readLimits, type Options } from '../input.ts';
 import { print, printJson, table } from '../output.ts';
 
-/** What a burn would do to a filter: soot left, how hot and where, and the heat that went where. */
+/** What a regeneration would do to a filter: soot left, how hot and where, and the heat that went where. */
 export function burn(file: string, options: Options): void {
   const limits = readLimits(options['limits']);
   const scenario = orInputError(checkScenario(readJson(file, 'burn scenario')), file);

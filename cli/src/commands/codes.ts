@@ -45,7 +45,7 @@ export function codes(texts: readonly string[], options: Options): void {
   for (const one of known) {
     print(
       `${one.code}  ${one.meaning}${one.certainty === 'exact' ? '' : ` [${one.certainty === 'by-range' ? 'by its range' : 'not known'}]`}`,
-      `    ${one.role}${one.holdsRegenerationOff ? ', holds a regeneration off while active' : ''}`,
+      `    ${one.role}${one.holdsRegenerationOff ? ', inhibits regeneration while active' : ''}`,
       one.couldBe === undefined ? '' : `    could be ${one.couldBe}`,
       one.checks.length === 0 ? '' : `    check: ${one.checks.map((id) => CHECK_LABELS[id]).join('; ')}`,
     );

@@ -123,7 +123,7 @@ export function diagnose(file: string, options: Options): void {
   print('next');
   for (const { check, bits, minutes } of next.slice(0, 4))
     print(`  ${CHECK_LABELS[check as keyof typeof CHECK_LABELS]}: ${minutes} min, ${bits.toFixed(2)} bits`);
-  if (inhibitors.length > 0) print('holds a regeneration off', ...inhibitors.map((text) => `  ${text}`));
+  if (inhibitors.length > 0) print('inhibits regeneration', ...inhibitors.map((text) => `  ${text}`));
   if (posterior.unexplained.length > 0)
     print(
       'not explained',

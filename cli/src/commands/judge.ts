@@ -87,7 +87,7 @@ function toldEntries({ vehicle = {}, codes, checks = {}, readings, findings = {}
   return [
     {
       kind: 'complaint',
-      text: 'As told',
+      text: 'As reported',
       ...(vehicle.use === undefined ? {} : { use: vehicle.use }),
       ...(vehicle.distanceKm === undefined ? {} : { distanceKm: vehicle.distanceKm }),
       ...(Object.keys(observed).length > 0 ? { seen: observed } : {}),

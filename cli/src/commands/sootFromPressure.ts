@@ -17,6 +17,6 @@ export function sootFromPressureCommand(options: Options): void {
   print(
     `soot ${sootG.toFixed(1)} g (${lowG.toFixed(1)} to ${highG.toFixed(1)}, 90 %), ${perL.toFixed(1)} g/L`,
     capped ? 'capped: more than soot can explain; think of ash, another restriction or the sensor' : '',
-    estimate.belowClean ? 'below what this filter shows clean: doubt the reading, the flow or the size' : '',
+    estimate.belowClean ? 'below what this filter shows clean: check reading, flow and size' : '',
   );
 }

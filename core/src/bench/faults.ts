@@ -239,7 +239,7 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'egr-cooler-fouled': {
-    label: 'Recirculation cooler fouled',
+    label: 'EGR cooler fouled',
     wears: (wear, severity) => {
       wear.egrCoolerFouled = severity;
     },

@@ -18,7 +18,7 @@ export const CHECK_LABELS = {
   'air-mass': 'Air mass against speed–density',
   turbo: 'Turbo: shaft and oil',
   'vane-sweep': 'Turbo vanes: commanded sweep',
-  egr: 'Recirculation: valve, position, cooler',
+  egr: 'EGR: valve, position, cooler',
   'dosing-injector': 'Fuel doser: spray and passage',
   glow: 'Glow plugs and relay',
   oil: 'Oil: level, fuel dilution, counter, specification',

@@ -20,8 +20,8 @@ export const SUSPECT_PARAMETERS = `
 173  | cause       | holds | egt-position egt-resistance  | Exhaust gas temperature
 175  | bystander   | free  | oil                          | Oil temperature
 190  | bystander   | holds | supply                       | Engine speed
-411  | cause       | holds | egr air-mass                 | Recirculation, pressure difference
-412  | cause       | holds | egr                          | Recirculation, temperature
+411  | cause       | holds | egr air-mass                 | EGR, pressure difference
+412  | cause       | holds | egr                          | EGR, temperature
 641  | cause       | holds | vane-sweep turbo             | Turbine vanes, actuator
 651  | bystander   | holds | injectors                    | Injector of cylinder 1
 652  | bystander   | holds | injectors                    | Injector of cylinder 2
@@ -31,23 +31,23 @@ export const SUSPECT_PARAMETERS = `
 656  | bystander   | holds | injectors                    | Injector of cylinder 6
 676  | cause       | holds | glow                         | Cold start aid, relay
 1209 | cause       | holds | absolute-agree gauge         | Exhaust gas pressure
-2659 | cause       | holds | egr air-mass                 | Recirculation, mass flow
+2659 | cause       | holds | egr air-mass                 | EGR, mass flow
 2791 | cause       | holds | egr                          | EGR valve, control
 3216 | bystander   | free  | supply                       | Nitrogen oxides before the aftertreatment
-3226 | bystander   | free  | supply                       | Nitrogen oxides behind the aftertreatment
+3226 | bystander   | free  | supply                       | Nitrogen oxides after the aftertreatment
 3242 | cause       | holds | egt-position egt-resistance  | Gas temperature before the filter
-3246 | cause       | holds | egt-position egt-resistance  | Gas temperature behind the filter
+3246 | cause       | holds | egt-position egt-resistance  | Gas temperature after the filter
 3251 | cause       | holds | dp-zero hoses dp-electrical  | Pressure across the filter
 3556 | cause       | holds | dosing-injector              | Fuel into the exhaust
 3609 | cause       | holds | dp-zero hoses                | Pressure before the filter
-3610 | cause       | holds | dp-zero hoses                | Pressure behind the filter
+3610 | cause       | holds | dp-zero hoses                | Pressure after the filter
 3719 | consequence | free  | counter dp-zero              | Soot load of the filter
 3720 | consequence | free  | counter filter-look          | Ash load of the filter
 3936 | consequence | holds | filter-look dp-zero          | Filter system
 4364 | consequence | free  | sections                     | Conversion of nitrogen oxides
-4752 | cause       | holds | egr                          | Recirculation cooler
+4752 | cause       | holds | egr                          | EGR cooler
 4765 | cause       | holds | egt-position egt-resistance  | Gas temperature before the catalyst
-4766 | cause       | holds | egt-position egt-resistance  | Gas temperature behind the catalyst
+4766 | cause       | holds | egt-position egt-resistance  | Gas temperature after the catalyst
 5319 | consequence | free  | dosing-injector egt-position | Regeneration not finished
 `;
 

@@ -36,7 +36,7 @@ export const CODE_RANGES: readonly CodeRange[] = [
   range('P0251', 'P0299', 'Injection and boost', 'bystander', ['injectors'], true),
   range('P0380', 'P0389', 'Glow plugs', 'cause', ['glow']),
   range('P0300', 'P0399', 'Misfires and speed sensors', 'bystander', ['injectors'], true),
-  range('P0400', 'P0409', 'Recirculation', 'cause', ['egr', 'air-mass']),
+  range('P0400', 'P0409', 'EGR', 'cause', ['egr', 'air-mass']),
   range('P0410', 'P0419', 'Air into the exhaust'),
   range('P0420', 'P0439', 'Catalyst', 'consequence', ['sections']),
   range('P0440', 'P0459', 'Fuel vapour'),
@@ -64,7 +64,7 @@ export const CODE_RANGES: readonly CodeRange[] = [
   range('P2260', 'P226C', 'Boost', 'cause', ['vane-sweep', 'intake-smoke']),
   range('P2279', 'P2284', 'Air leaks in the intake', 'cause', ['intake-smoke']),
   range('P2200', 'P229F', 'Nitrogen oxides, boost and air'),
-  range('P2413', 'P2419', 'Recirculation', 'cause', ['egr']),
+  range('P2413', 'P2419', 'EGR', 'cause', ['egr']),
   range('P242A', 'P242E', 'EGT sensors', 'cause', ['egt-position', 'egt-resistance']),
   range('P244A', 'P246D', 'Filter: its pressure, soot and regeneration', 'consequence', [
     'dp-zero',

@@ -8,7 +8,7 @@ export const WORK_LABELS: Record<WorkType, string> = {
   'drive-regeneration': 'Drive regeneration',
   'standing-regeneration': 'Parked regeneration',
   'off-vehicle-clean': 'Off-vehicle back-flush',
-  'filter-exchanged': 'Filter exchanged',
+  'filter-exchanged': 'Filter replaced',
   'pipe-cleared': 'Pipe cleared',
   'sensor-replaced': 'Sensor replaced',
   'cause-repaired': 'Cause repaired',

@@ -166,7 +166,7 @@ describe('the history of a vehicle', () => {
     ).toEqual([
       [3, 'Hose fitted', 'settled', false],
       [3, 'Hose clamped', 'on order: the pressure hose', false],
-      [2, 'Filter exchanged', 'New, maker’s own', false],
+      [2, 'Filter replaced', 'New, maker’s own', false],
       [1, 'Hose clamped', 'on order: the pressure hose', true],
       [1, 'ΔP sensor', 'elsewhere (last spring), another maker’s, XK 11, changed nothing', false],
     ]);

@@ -53,7 +53,7 @@ export const burnEndedBodySchema = z.object({
   how: z.enum(BURN_ENDS),
   why: freeText('The reason', 600).optional(),
   source: z.enum(['live', 'hand']),
-  minutes: figure('Length of the burn', 0, 600, 'min'),
+  minutes: figure('Length of the regeneration', 0, 600, 'min'),
   peakInletC: figure('Highest before the filter', -60, 1300, '°C').optional(),
   peakOutletC: figure('Highest after the filter', -60, 1300, '°C').optional(),
   /** By the burn model from what was read. */

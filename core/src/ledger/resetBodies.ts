@@ -30,7 +30,7 @@ export const resetBodySchema = z.object({
   after: valuesSchema.optional(),
   /** Ignition off and on again so many times after it. */
   keyCycles: z.number().int().min(0).max(20).optional(),
-  answer: freeText('Answer of the computer', 400).optional(),
+  answer: freeText('Answer of the ECU', 400).optional(),
   /** Why it was done against a warning, or before the proof. */
   why: freeText('The reason', 600).optional(),
   /** What had held it off, where it was done all the same with another tool. */

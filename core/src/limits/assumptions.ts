@@ -94,7 +94,7 @@ export const ASSUMPTIONS = {
       'Two terms fitted over idle and holds while the filter warms up; readings at the flow itself correct it.',
   },
   tailHoldMbar: {
-    label: 'Pressure behind the filter above the air, in a hold',
+    label: 'Pressure after the filter above ambient, in a hold',
     unit: 'mbar',
     value: 18,
     low: 0,
@@ -110,11 +110,10 @@ export const ASSUMPTIONS = {
     low: 0.1,
     high: 10,
     group: 'assumption',
-    reason:
-      'The same MAF sensor: its own error is in both and falls out. Drift, pulsation, recirculation and the warmth of the bed are not.',
+    reason: 'Same MAF sensor: its own error cancels out. Drift, pulsation, EGR and bed temperature do not.',
   },
   handSpreadPercent: {
-    label: 'Doubt of a figure read by eye, ±',
+    label: 'Uncertainty of a figure read by eye, ±',
     unit: '%',
     value: 4,
     low: 0,

@@ -91,7 +91,7 @@ export const CHECK_LIMITS = {
     low: 0,
     high: 0.5,
     group: 'check',
-    reason: 'Usual sensors stand at 0.5 V with nothing on them.',
+    reason: 'Usual sensors show 0.5 V at no pressure.',
   },
   signalRestHighV: {
     label: 'Signal of a pressure sensor at rest, high above',
@@ -100,7 +100,7 @@ export const CHECK_LIMITS = {
     low: 0.5,
     high: 2,
     group: 'check',
-    reason: 'Usual sensors stand at 0.5 V with nothing on them.',
+    reason: 'Usual sensors show 0.5 V at no pressure.',
   },
   pipeHoldsPercent: {
     label: 'Pipe holds: share of the pumped pressure left after the wait, above',
@@ -174,7 +174,7 @@ export const CHECK_LIMITS = {
     high: 600,
     group: 'check',
     reason:
-      'At idle without load little stands before the turbo. Over 150–200 the gas is held back somewhere behind it.',
+      'At idle there is little pressure before the turbo. Above 150–200 there is a restriction after it.',
   },
   gaugeSnapMbar: {
     label: 'Gauge before the filter in a snap, high above',
@@ -233,14 +233,13 @@ export const CHECK_LIMITS = {
     reason: 'A deep low and a strong high; beyond, height or barometer is wrong.',
   },
   counterResetApartKm: {
-    label: 'Counter set back so much later than the last regeneration: nothing had burnt',
+    label: 'Counter reset this much later than the last regeneration: no soot had burnt',
     unit: 'km',
     value: 30,
     low: 1,
     high: 500,
     group: 'check',
-    reason:
-      'A counter goes to zero by itself in a regeneration; what is set back well after it is set back by hand.',
+    reason: 'A regeneration zeroes the counter itself; a reset well after it was done by hand.',
   },
   counterRoomG: {
     label: 'Counter and pressure may differ by, at least',
@@ -276,7 +275,7 @@ export const CHECK_LIMITS = {
     low: 0,
     high: 20,
     group: 'check',
-    reason: 'Some ECUs hold regeneration off when it has run out.',
+    reason: 'Some ECUs inhibit regeneration when it has run out.',
   },
   glowPlugOhm: {
     label: 'Glow plug, dead above',
@@ -312,10 +311,10 @@ export const CHECK_LIMITS = {
     low: 9,
     high: 26,
     group: 'check',
-    reason: 'Below it modules drop out and every figure is in doubt: battery support first.',
+    reason: 'Below it modules drop out and every figure is doubtful: battery support first.',
   },
   vaneTravelPercent: {
-    label: 'Vanes of the turbine: travel in a sweep, stuck below',
+    label: 'Turbo vanes: travel in a sweep, stuck below',
     unit: '%',
     value: 40,
     low: 5,
@@ -344,7 +343,7 @@ export const CHECK_LIMITS = {
       'Commanded wide open a sound valve goes most of its way; one that stays near its stop is stuck shut.',
   },
   egrCooledPercent: {
-    label: 'Recirculation cooler: heat of the gas that it leaves, fouled above',
+    label: 'EGR cooler: heat left in the gas, fouled above',
     unit: '%',
     value: 40,
     low: 10,
@@ -368,7 +367,7 @@ export const CHECK_LIMITS = {
     low: 0.02,
     high: 5,
     group: 'check',
-    reason: 'Engines make 1–3 g on 100 km for each litre; a counter far below has been set back since.',
+    reason: 'Engines make 1–3 g on 100 km for each litre; a counter far below was reset since.',
   },
   useAverageKmPerH: {
     label: 'Use: average speed by distance and engine hours, too slow below',

@@ -75,10 +75,10 @@ export const CLEAN_LIMITS = {
     low: 0.5,
     high: 20,
     group: 'clean',
-    reason: 'Nothing more comes of waiting.',
+    reason: 'Waiting longer gains nothing.',
   },
   warmUpDryC: {
-    label: 'Gas behind a dry filter, hotter than',
+    label: 'Gas after a dry filter, hotter than',
     unit: '°C',
     value: 110,
     low: 95,
@@ -151,7 +151,7 @@ export const CLEAN_LIMITS = {
     '%',
     3,
     100,
-    'Collected in manifold, cylinder or turbine.',
+    'Collected in manifold, cylinder or turbo.',
   ),
   turbineHarmCost: access('That harm', '€', 1800, 50_000, 'Made-up starting value: enter your own.'),
 } as const satisfies Record<string, LimitDefinition>;

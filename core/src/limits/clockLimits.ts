@@ -29,15 +29,15 @@ export const CLOCK_LIMITS = {
   clockDryingMin: usual(
     'Drying',
     480,
-    'Water left in it weighs more than the ash, and cracks the brick in the first burn.',
+    'Water left in it weighs more than the ash, and cracks the brick in the first regeneration.',
   ),
   clockCoolingMin: usual(
     'Cooling down',
     30,
-    'A filter from running warm to the touch; after a burn it takes longer.',
+    'A filter from running warm to the touch; after a regeneration it takes longer.',
   ),
   clockBurnCoolingMin: usual(
-    'Flow kept up after a burn',
+    'Revs kept up after a regeneration',
     8,
     'The bed goes from 600 °C to where soot burns no more; the model or the sensor after it tells better.',
   ),

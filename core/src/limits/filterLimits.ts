@@ -58,7 +58,7 @@ export const FILTER_LIMITS = {
     reason: 'A filter cleaned in place keeps some ash and a first soot layer; 1 is a filter without either.',
   },
   restrictionImplausibleRatio: {
-    label: 'Restriction ratio, not to be believed below',
+    label: 'Restriction ratio, implausible below',
     unit: '× clean',
     value: 0.5,
     low: 0.05,
@@ -92,8 +92,7 @@ export const FILTER_LIMITS = {
     low: 0,
     high: 100,
     group: 'pressure',
-    reason:
-      'With pressure above the blocked limit such a counter was reset, or ash or a sensor is behind it.',
+    reason: 'With pressure above the blocked limit, the counter was reset, or it is ash or a sensor.',
   },
   dpFallingDropMbar: {
     label: 'ΔP falling during one hold, by more than',
@@ -120,8 +119,7 @@ export const FILTER_LIMITS = {
     low: 1,
     high: 95,
     group: 'proof',
-    reason:
-      'Below a quarter the difference between two pedal holds and two temperatures is not told apart from a cure.',
+    reason: 'Below a quarter, a cure cannot be told from two different holds.',
   },
   sootAfterCleanG: {
     label: 'Soot by pressure after a good clean, up to',
@@ -133,17 +131,17 @@ export const FILTER_LIMITS = {
     reason: 'Working rule for light vehicle filters.',
   },
   burnLimitSiliconCarbideGPerL: {
-    label: 'Soot load for a burn, silicon carbide, up to',
+    label: 'Soot load for a regeneration, silicon carbide, up to',
     unit: 'g/L',
     value: 7,
     low: 0.5,
     high: 15,
     group: 'treatment',
     reason:
-      'Above it the bed can pass what it stands if the engine drops to idle mid-burn. The maker’s figure wins.',
+      'Above it the bed can exceed its limit if the engine drops to idle mid-regeneration. The maker’s figure wins.',
   },
   burnLimitOtherGPerL: {
-    label: 'Soot load for a burn, cordierite and unknown, up to',
+    label: 'Soot load for a regeneration, cordierite and unknown, up to',
     unit: 'g/L',
     value: 5,
     low: 0.5,

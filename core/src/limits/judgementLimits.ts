@@ -34,9 +34,9 @@ export const JUDGEMENT_LIMITS = {
     'Else the work is for nothing.',
   ),
   counterLeftHighPercent: chance(
-    'A soot counter that was left high is set back where soot and a false pressure are under',
+    'A soot counter left high is reset if soot and a false pressure are less likely than',
     30,
-    'What is set back must not hide what is there.',
+    'A reset must not hide what is there.',
   ),
   nearlyCertainPercent: chance(
     'A cause is confirmed and repaired, not looked for again, from',
@@ -60,7 +60,7 @@ export const JUDGEMENT_LIMITS = {
     'Advice on likelihood: what was seen is above it.',
   ),
   doubtDrivePercent: chance(
-    'Oil in the exhaust that somebody told of limits the drive, from',
+    'Reported oil in the exhaust limits the drive, from',
     30,
     'Hot, oil burns without end: look first.',
   ),
@@ -70,7 +70,7 @@ export const JUDGEMENT_LIMITS = {
     'Then repair, not more looks, is what brings the job on.',
   ),
   standsOutPercent: chance(
-    'A cause stands in the list of jobs from',
+    'A cause is shown in the job list from',
     50,
     'A line has room for one: it should be the likelier half.',
   ),

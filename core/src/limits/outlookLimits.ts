@@ -9,7 +9,7 @@ export const OUTLOOK_LIMITS = {
     low: 2,
     high: 20,
     group: 'outlook',
-    reason: 'Before the computer limits the power, and while a clean in place or a drive is still enough.',
+    reason: 'Before the ECU limits power, while a clean in place or a drive is still enough.',
   },
   growthPer1000Km: {
     label: 'Restriction grows, where nothing was read yet, in the middle of vehicles by',

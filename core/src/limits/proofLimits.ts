@@ -9,7 +9,7 @@ export const PROOF_LIMITS = {
     low: 100,
     high: 400,
     group: 'proof',
-    reason: 'An exhaust that stays cool means that the engine holds the regeneration off.',
+    reason: 'A cool exhaust means regeneration is inhibited.',
   },
   driveLeastKm: {
     label: 'Drive after the work, at least',
@@ -18,7 +18,7 @@ export const PROOF_LIMITS = {
     low: 1,
     high: 100,
     group: 'proof',
-    reason: 'Until the engine is warm and the self-tests of the computer have run once.',
+    reason: 'Until the engine is warm and the ECU’s self-tests have run once.',
   },
   sootRiseGPerLPer100Km: {
     label: 'Soot counter may rise on the drive by up to, for each litre of filter',
@@ -56,7 +56,7 @@ export const PROOF_LIMITS = {
     high: 50,
     group: 'proof',
     reason:
-      'More than the last digit and the doubt of the zero; it shows no lag, so the pipe stays open to doubt.',
+      'More than the last digit and the zero’s uncertainty; it shows no lag, so the pipe stays unproved.',
   },
   confidenceHighPercent: {
     label: 'Confidence high from',
@@ -84,7 +84,7 @@ export const PROOF_LIMITS = {
     low: 0.2,
     high: 30,
     group: 'proof',
-    reason: 'What stands in the pipes would be learned as zero; a narrow pipe takes longer.',
+    reason: 'Trapped pressure would be learned as zero; a narrow pipe takes longer.',
   },
   resetKeyOffS: {
     label: 'Ignition off after a reset for',
@@ -93,7 +93,7 @@ export const PROOF_LIMITS = {
     low: 5,
     high: 1800,
     group: 'proof',
-    reason: 'Computers store when they go to sleep; the maker’s figure wins.',
+    reason: 'ECUs store when they go to sleep; the maker’s figure wins.',
   },
   resetKeyCycles: {
     label: 'Ignition cycles after codes are cleared',

@@ -12,7 +12,7 @@ export const RUN_LIMITS = {
     reason: 'A vehicle is moved, a tank runs down, people walk off.',
   },
   oilLevelLowPercent: {
-    label: 'Oil before a burn, between the marks of the stick, at least',
+    label: 'Oil before a regeneration, between the dipstick marks, at least',
     unit: '%',
     value: 25,
     low: 0,
@@ -45,10 +45,10 @@ export const RUN_LIMITS = {
     low: 600,
     high: 850,
     group: 'run',
-    reason: 'A useful burn needs 550–650 °C; more is a fault of the dosing.',
+    reason: 'A useful regeneration needs 550–650 °C; more is a dosing fault.',
   },
   egtRateCPerS: {
-    label: 'Gas behind the filter rises, stop above',
+    label: 'Gas after the filter rises, stop above',
     unit: '°C/s',
     value: 5,
     low: 1,
@@ -57,7 +57,7 @@ export const RUN_LIMITS = {
     reason: 'Heating up takes 1–2 °C/s; a bed that runs away is faster.',
   },
   egtRateFromC: {
-    label: 'That rise counts from, behind the filter',
+    label: 'That rise counts from, after the filter',
     unit: '°C',
     value: 450,
     low: 250,
@@ -81,7 +81,7 @@ export const RUN_LIMITS = {
     low: 20,
     high: 95,
     group: 'run',
-    reason: 'The gas is what carries the heat away; revs stand for it where no air mass is read.',
+    reason: 'Gas flow carries the heat away; revs are used if no air mass is read.',
   },
   coolantMostC: {
     label: 'Coolant, stop above',
@@ -99,10 +99,10 @@ export const RUN_LIMITS = {
     low: 2,
     high: 30,
     group: 'run',
-    reason: 'A burn that burns nothing only heats.',
+    reason: 'If nothing burns, it only heats.',
   },
   burnLongestMin: {
-    label: 'One burn takes at most',
+    label: 'One regeneration takes at most',
     unit: 'min',
     value: 40,
     low: 10,
@@ -118,17 +118,16 @@ export const RUN_LIMITS = {
     low: 200,
     high: 500,
     group: 'run',
-    reason: 'Soot left in it does not burn any more by itself.',
+    reason: 'The soot left no longer burns by itself.',
   },
   modelOffC: {
-    label: 'Model and sensor behind the filter agree within',
+    label: 'Model and sensor after the filter agree within',
     unit: '°C',
     value: 120,
     low: 20,
     high: 400,
     group: 'run',
-    reason:
-      'Further apart the bed is not what the model was told, or a sensor lies: the estimate is not believed.',
+    reason: 'Further apart the model inputs or a sensor are wrong: the estimate is not used.',
   },
   driveLowKmPerH: {
     label: 'Drive regeneration, speed from',
@@ -155,7 +154,7 @@ export const RUN_LIMITS = {
     low: 1,
     high: 80,
     group: 'run',
-    reason: 'Of the soot that was there; what did not burn then does not burn the next time.',
+    reason: 'Share of the soot; what did not burn will not burn next time.',
   },
   mostRuns: {
     label: 'Runs one after the other, at most',

@@ -21,7 +21,7 @@ export const SENSOR_LIMITS = {
     reason: 'Common specification ±20, good practice ±5; the measured zero is always subtracted.',
   },
   dpZeroDoubtMbar: {
-    label: 'Doubt of the ΔP zero where none was read, ±',
+    label: 'Uncertainty of an unread ΔP zero, ±',
     unit: 'mbar',
     value: 5,
     low: 0,
@@ -39,7 +39,7 @@ export const SENSOR_LIMITS = {
     reason: 'A frozen value above the good idle limit, with the engine off too, is no pressure.',
   },
   dpLowForFlowMbar: {
-    label: 'ΔP in a hold, not to be believed below',
+    label: 'ΔP in a hold, implausible below',
     unit: 'mbar',
     value: 3,
     low: 0,
@@ -48,7 +48,7 @@ export const SENSOR_LIMITS = {
     reason: 'Where the filter size is unknown: no sound filter of a light vehicle reads less in a hold.',
   },
   dpLowForFlowPercent: {
-    label: 'ΔP in a hold, not to be believed below this share of a clean filter',
+    label: 'ΔP in a hold, implausible below this share of a clean filter',
     unit: '%',
     value: 25,
     low: 1,
@@ -127,8 +127,7 @@ export const SENSOR_LIMITS = {
     low: 50,
     high: 2000,
     group: 'sensor',
-    reason:
-      'A turbine that makes boost needs pressure before it: the tube to the sensor is cracked or clogged.',
+    reason: 'A turbo making boost needs pressure before it: the sensor pipe is cracked or clogged.',
   },
   egtOpenLowC: {
     label: 'EGT circuit open, at or below',
@@ -191,7 +190,7 @@ export const SENSOR_LIMITS = {
     low: 0.1,
     high: 1,
     group: 'sensor',
-    reason: 'Recirculation and breathing explain up to some 25 %; more is air that passes the meter by.',
+    reason: 'EGR and breathing explain up to about 25 %; more is uncounted air.',
   },
   mafToSpeedDensityHigh: {
     label: 'MAF sensor against speed–density, high above',
@@ -200,6 +199,6 @@ export const SENSOR_LIMITS = {
     low: 1,
     high: 5,
     group: 'sensor',
-    reason: 'More MAF sensored than the engine can take in at this manifold pressure: lost after the meter.',
+    reason: 'More air than the engine can take in at this manifold pressure: lost after the MAF sensor.',
   },
 } as const satisfies Record<string, LimitDefinition>;

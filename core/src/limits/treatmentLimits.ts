@@ -28,7 +28,7 @@ const price = (label: string, unit: string, value: number, reason: string) =>
 /** What a treatment is chosen by, and what it takes. */
 export const TREATMENT_LIMITS = {
   oilHoldsBurnPercent: {
-    label: 'Chance of oil in the exhaust that holds a burn off, above',
+    label: 'Chance of oil in the exhaust that blocks a regeneration, above',
     unit: '%',
     value: 20,
     low: 1,
@@ -43,10 +43,10 @@ export const TREATMENT_LIMITS = {
     low: 10,
     high: 400,
     group: 'treatment',
-    reason: 'It narrows what the pressure leaves room for, and a burn is judged by the upper end.',
+    reason: 'It narrows the pressure estimate; a regeneration is judged by the upper end.',
   },
   overFullPercent: {
-    label: 'Fill level of the scan tool that is too much to burn, from',
+    label: 'Scan tool fill level too high to regenerate, from',
     unit: '%',
     value: 200,
     low: 100,
@@ -82,7 +82,7 @@ export const TREATMENT_LIMITS = {
     reason: 'ECUs begin one at 3–5 g/L.',
   },
   worthAnotherPercent: {
-    label: 'Another flush is worth it if it should take off at least',
+    label: 'Another flush is worthwhile if it should remove at least',
     unit: '%',
     value: 8,
     low: 1,
@@ -97,19 +97,19 @@ export const TREATMENT_LIMITS = {
     low: 0.1,
     high: 100,
     group: 'treatment',
-    reason: 'Less than this is not told from nothing; write what your scales do.',
+    reason: 'Smaller changes cannot be measured; enter your scales’ resolution.',
   },
   burnTargetC: {
-    label: 'Temperature before the filter in a planned burn',
+    label: 'Temperature before the filter in a planned regeneration',
     unit: '°C',
     value: 600,
     low: 450,
     high: 700,
     group: 'treatment',
-    reason: 'A useful burn needs 550–650 °C before the filter.',
+    reason: 'A useful regeneration needs 550–650 °C before the filter.',
   },
   burnOxygenPercent: {
-    label: 'Oxygen before the filter in a planned burn',
+    label: 'Oxygen before the filter in a planned regeneration',
     unit: '%',
     value: 10,
     low: 1,
@@ -122,7 +122,11 @@ export const TREATMENT_LIMITS = {
     80,
     'Assumed; write what your jobs show.',
   ),
-  curesStandingPercent: chance('A standing burn cures soot in', 85, 'Assumed; write what your jobs show.'),
+  curesStandingPercent: chance(
+    'A parked regeneration cures soot in',
+    85,
+    'Assumed; write what your jobs show.',
+  ),
   curesChemicalPercent: chance(
     'A chemical clean in place cures soot in',
     88,
@@ -150,12 +154,12 @@ export const TREATMENT_LIMITS = {
     'What has not done it seldom does it the next time.',
   ),
   believedProvenPercent: chance(
-    'Soot by the pressure is believed, sensor proven',
+    'Uncertainty of soot by pressure, sensor proved',
     90,
     'It may be ash or a crack.',
   ),
   believedUnprovenPercent: chance(
-    'Soot by the pressure is believed, sensor not proven',
+    'Uncertainty of soot by pressure, sensor not proved',
     50,
     'The sensor may lie.',
   ),
@@ -171,7 +175,7 @@ export const TREATMENT_LIMITS = {
   ),
   labourPerHour: price('Labour', '€/h', 65, 'Made-up starting value: enter your own.'),
   fluidPerL: price('Cleaning fluid, mixed', '€/L', 14, 'Made-up starting value: enter your own.'),
-  fuelOfBurn: price('Fuel of a burn or drive', '€', 6, 'Three litres or so.'),
+  fuelOfBurn: price('Fuel for a regeneration', '€', 6, 'Three litres or so.'),
   offVehicleKit: price('Seals, clamps and fluid of an off-vehicle clean', '€', 85, 'Made-up starting value.'),
   exchangeFilter: price('Another filter with seals', '€', 1150, 'Made-up starting value.'),
   driveMinutes: minutes('Drive regeneration', 40, 'Two people, 15–20 min at speed and the way there.'),
@@ -184,5 +188,5 @@ export const TREATMENT_LIMITS = {
   chemicalDwellMin: minutes('Chemical clean, dwell', 30, 'Common; the fluid’s sheet wins.'),
   offVehicleMinutes: minutes('Off-vehicle clean, hands on', 210, 'Off, soaked, rinsed, dried, on again.'),
   offVehicleSoakMin: minutes('Off-vehicle clean, soak and dry', 720, 'Hours to overnight.'),
-  exchangeMinutes: minutes('Exchange, hands on', 150, 'Off, on again, adaptation.'),
+  exchangeMinutes: minutes('Replacement, hands on', 150, 'Off, on again, adaptation.'),
 } as const satisfies Record<string, LimitDefinition>;

@@ -194,7 +194,7 @@ function egtEvidence(
   return {
     id: 'egt',
     state: driven ? 'failed' : 'open',
-    text: `Exhaust gets no hotter than ${read}, at least ${limit} is wanted: regeneration may be inhibited`,
+    text: `Exhaust gets no hotter than ${read}, at least ${limit} needed: regeneration may be inhibited`,
     ...(driven ? {} : { ask: 'Note the highest temperature before the filter on the drive' }),
   };
 }

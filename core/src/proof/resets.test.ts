@@ -117,7 +117,7 @@ describe('what a reset would hide', () => {
     expect(step('adapt-delta-p', [off, sensor]).warnings).toEqual([]);
     const parts = new Map<PartId, { state: PartState }>([['high-pipe', { state: 'failed' }]]);
     expect(step('adapt-delta-p', [sensor], { parts }).held.join()).toMatch(
-      /high pipe is failed: gas that stands/,
+      /high pipe is failed: trapped gas/,
     );
   });
 

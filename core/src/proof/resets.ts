@@ -169,10 +169,10 @@ const RULES: Readonly<Record<Reset, Rule>> = {
       if (doneAt('reset-soot') >= out || doneAt('new-filter') >= out)
         return { due: false, why: 'Done since the last clean.' };
       return counter !== undefined && counter <= limits.sootRiseFreeG
-        ? { due: false, why: `The counter stands at ${counter.toFixed(1)} g already.` }
+        ? { due: false, why: `The counter is at ${counter.toFixed(1)} g already.` }
         : {
             due: true,
-            why: `Soot was removed without the ECU knowing${counter === undefined ? '' : `: it stands at ${counter.toFixed(1)} g`}.`,
+            why: `Soot was removed without the ECU knowing${counter === undefined ? '' : `: it is at ${counter.toFixed(1)} g`}.`,
           };
     },
     warnings: ({ shownAtEqualFlow, workedAt, entries }) => [

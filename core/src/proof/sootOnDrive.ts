@@ -70,7 +70,7 @@ export function sootOnDrive(
     return { id, state: 'shown', text: `Soot fell on the drive: ${moved} by the counter` };
   if (end > limits.sootAfterCleanG && out && !told)
     return open(
-      `The soot counter still stands at ${end.toFixed(1)} g: it was not reset after the clean`,
+      `The soot counter is still at ${end.toFixed(1)} g: it was not reset after the clean`,
       'Reset the counter if nothing blocks it, then drive',
     );
   const reset = before?.justReset === true;

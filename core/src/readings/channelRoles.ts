@@ -55,7 +55,7 @@ export const CHANNEL_ROLES = {
   oilDilution: share('Fuel in the oil'),
   batteryVoltage: of('voltage', 'V')('Battery', 0, 40),
   egrPosition: share('EGR valve'),
-  turboVanePosition: share('Turbine vanes'),
+  turboVanePosition: share('Turbo vanes'),
   fuelRate: of('fuelFlow', 'lPerH')('Fuel rate', 0, 300),
   lambda: plain('Lambda', 0, 20),
 } as const satisfies Record<string, ChannelRoleDefinition>;

@@ -94,7 +94,7 @@ export function arrivedJob(seed: number): ArrivedJob {
   const bodies: EntryBody[] = [
     {
       kind: 'complaint',
-      text: 'As told',
+      text: 'As reported',
       ...(use.distanceKm === undefined ? {} : { distanceKm: use.distanceKm }),
       seen: { ...seen },
     },

@@ -241,7 +241,7 @@ export function repairedJob(seed: number): RepairedJob {
   const vehicle = faultyVehicle(seed, [fault]);
   const arrived = arrive(vehicle, seed);
   const hand = new NextStepHand(vehicle, id);
-  hand.enter({ kind: 'complaint', text: 'As told', seen: { ...arrived.seen } });
+  hand.enter({ kind: 'complaint', text: 'As reported', seen: { ...arrived.seen } });
   hand.scan('before');
   hand.enter(arrived.reading);
   hand.enter({ kind: 'cause', cause: id, state: 'confirmed', why: 'It was found' });

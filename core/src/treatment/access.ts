@@ -83,7 +83,7 @@ function optionOf(entry: FluidEntry, { fitted, parts, seat, limits }: AccessQues
           labour(limits.beforeTurbineMinutes) + (limits.turbineHarmPercent / 100) * limits.turbineHarmCost,
         reasons: [
           `${limits.beforeTurbineMinutes} min`,
-          `${limits.turbineHarmPercent} % to do harm to turbine or engine, ${money(limits.turbineHarmCost)} if it does`,
+          `${limits.turbineHarmPercent} % to harm turbo or engine, ${money(limits.turbineHarmCost)} if it does`,
           'The catalyst before the filter absorbs some of the fluid',
         ],
       };

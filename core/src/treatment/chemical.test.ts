@@ -67,7 +67,7 @@ describe('the fluid plan', () => {
     // The sheet is stricter than what a hand can touch: it wins.
     ['a warm one', { sheet: { ...SHEET, filterUpToC: 30 }, filterC: 38 }, /38 °C.*up to 30 °C/],
     ['a sheet that does not allow coated filters', { sheet: { ...SHEET, coatedFilters: false } }, /coated/],
-    ['a brick behind', { sheet: { ...SHEET, laterBricks: false }, laterBrick: true }, /bricks behind/],
+    ['a brick behind', { sheet: { ...SHEET, laterBricks: false }, laterBrick: true }, /bricks after/],
     ['too little stock', { stockL: 0.2 }, /0\.20 L are left/],
     ['too much pressure', { lineBar: 12 }, /12 bar.*up to 9 bar/],
   ] as const)('is held by %s, with the figures', (_, change, words) => {
@@ -123,7 +123,7 @@ describe('whether another flush is worth it', () => {
       adviseFlush(readings, DEFAULT_LIMITS, { gPerL: 4.9, limitGPerL: 5, drop: { peakC, limitC: 950 } });
     expect(hot(940).another).toBe('no');
     expect(hot(990)).toMatchObject({ another: 'yes' });
-    expect(hot(990).reason).toMatch(/a drop to idle would bring that to 990 °C, it stands 950 °C/);
+    expect(hot(990).reason).toMatch(/a drop to idle would bring that to 990 °C, limit 950 °C/);
   });
 
   it('expects no more than there is, and less of each next one on a geometric curve', () => {

@@ -68,7 +68,7 @@ const ENTRY_MINDS: Readonly<Record<FluidEntry, readonly string[]>> = {
     'Sensor out and dry; fluid goes in through its port.',
   ],
   'before-turbine': [
-    'Small metered bursts, engine off, pauses between: nothing may collect in manifold, cylinders or turbine.',
+    'Small metered bursts, engine off, pauses between: nothing may collect in manifold, cylinders or turbo.',
     'Turn the engine by hand before it is started. The catalyst before the filter absorbs some of the fluid.',
   ],
 };
@@ -127,9 +127,7 @@ function heldBy(
         ]
       : []),
     ...(laterBrick && !sheet.laterBricks
-      ? [
-          `The data sheet of ${sheet.name} does not allow bricks behind the filter; there is one on this line.`,
-        ]
+      ? [`The data sheet of ${sheet.name} does not allow bricks after the filter; there is one on this line.`]
       : []),
     ...(stockL !== undefined && stockL < concentrateL
       ? [`${concentrateL.toFixed(2)} L of ${sheet.name} needed for a fill;  ${stockL.toFixed(2)} L are left.`]

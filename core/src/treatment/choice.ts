@@ -268,7 +268,7 @@ function risksOf(treatment: Treatment, { forecast }: TreatmentQuestion): string[
     ? [
         `The bed comes to ${forecast.plannedPeakC.toFixed(0)} °C, and to ${forecast.dropPeakC.toFixed(0)} °C if the engine drops to idle; limit ${forecast.limitC} °C`,
       ]
-    : ['The bed overheats if the engine drops to idle in the burn'];
+    : ['The bed overheats if the engine drops to idle during regeneration'];
   switch (treatment) {
     case 'nothing':
       return ['An unrepaired cause will fill it again'];

@@ -90,7 +90,7 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
       ? ` Within limits, but up to ${left.gPerL.toFixed(1)} g/L of soot may be left; ${
           overLimit || !left.drop
             ? `${left.limitGPerL} g/L allowed when clearing codes`
-            : `a drop to idle would bring that to ${left.drop.peakC.toFixed(0)} °C, it stands ${left.drop.limitC} °C: do not clear codes on it`
+            : `a drop to idle would bring that to ${left.drop.peakC.toFixed(0)} °C, limit ${left.drop.limitC} °C: do not clear codes on it`
         }.`
       : '';
   return {

@@ -217,7 +217,7 @@ const dropInterlock = (forecast: BurnForecast | undefined): Interlock[] =>
     ? [
         {
           id: 'drop-too-hot',
-          text: `With ${forecast.sootG.toFixed(0)} g of soot a drop to idle brings the bed to ${forecast.dropPeakC.toFixed(0)} °C by the burn model; it stands ${forecast.limitC} °C. Clean it chemically first.`,
+          text: `With ${forecast.sootG.toFixed(0)} g of soot a drop to idle brings the bed to ${forecast.dropPeakC.toFixed(0)} °C by the burn model; limit ${forecast.limitC} °C. Clean it chemically first.`,
         },
       ]
     : [];

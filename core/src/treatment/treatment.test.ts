@@ -135,7 +135,7 @@ describe('what holds a command off', () => {
         commandInterlocks(command, { derived, limits: DEFAULT_LIMITS, filter: SILICON, forecast }).map(
           ({ id, text }) => `${id}: ${text}`,
         ),
-      ).toEqual([expect.stringMatching(/^drop-too-hot: .*1100 °C by the burn model; it stands 1000 °C/)]);
+      ).toEqual([expect.stringMatching(/^drop-too-hot: .*1100 °C by the burn model; limit 1000 °C/)]);
   });
 
   it('goes by the latest reading: a clean that did nothing changes nothing', () => {

@@ -85,7 +85,7 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
     return {
       phase: 'drying',
       ...figures,
-      text: `Stands at ${ratio}, but the gas behind the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${dryC} °C water is still boiling off.`,
+      text: `Steady at ${ratio}, but the gas after the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${dryC} °C water is still boiling off.`,
       advice: 'Hold the revs.',
     };
   const cool = last.coolantC !== undefined && last.coolantC < limits.coolantWarmC;
@@ -93,13 +93,13 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
     ? {
         phase: 'drying',
         ...figures,
-        text: `Stands at ${ratio}, but the coolant is at ${(last.coolantC ?? 0).toFixed(0)} °C; warm is from ${limits.coolantWarmC} °C.`,
+        text: `Steady at ${ratio}, but the coolant is at ${(last.coolantC ?? 0).toFixed(0)} °C; warm is from ${limits.coolantWarmC} °C.`,
         advice: 'Not yet: hold the revs.',
       }
     : {
         phase: 'plateau',
         ...figures,
-        text: `Stands at ${ratio}, ${Math.abs(percentPerMin).toFixed(1)} % a minute; it stands under ${stillPercent} %.`,
+        text: `Steady at ${ratio}, ${Math.abs(percentPerMin).toFixed(1)} % a minute; steady is below ${stillPercent} %.`,
         advice: 'Take the reading now.',
       };
 }

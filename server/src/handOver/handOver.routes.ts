@@ -84,7 +84,7 @@ async function sendMail(
         ...(message ? [message, ''] : []),
         report.headline,
         '',
-        `The report is attached. Until ${expiresAt.slice(0, 10)} it is also here, as it stands then:`,
+        `The report is attached. Until ${expiresAt.slice(0, 10)} it is also here, as of that day:`,
         `${origin}${path}`,
         '',
         member.name,

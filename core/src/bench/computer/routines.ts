@@ -138,7 +138,7 @@ export function stepRoutine(computer: Computer, seconds: number): void {
   }
   const words = {
     none: 'Ended.',
-    wanted: 'Held off',
+    wanted: 'Blocked',
     heating: 'Heating.',
     burning: 'Burning.',
     cooling: 'Cooling; revs kept up.',

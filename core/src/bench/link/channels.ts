@@ -28,7 +28,7 @@ const NAMES: Readonly<Record<Tongue, Partial<Record<ChannelRole, string>>>> = {
   heavy: {
     engineSpeed: 'Engine speed',
     dpfDeltaP: 'Aftertreatment 1 DPF differential pressure',
-    exhaustBackPressure: 'Exhaust back pressure before turbine',
+    exhaustBackPressure: 'Exhaust back pressure before turbo',
     manifoldPressure: 'Intake manifold absolute pressure',
     egt1: 'Exhaust gas temperature 1',
     egt2: 'Exhaust gas temperature 2',

@@ -25,7 +25,7 @@ const sections: CheckCard = {
   cautions: ['hot', 'running-engine'],
   harm: 'Clamps and seals that come off are single-use on many lines.',
   steps: [
-    'Gauge after the turbine, one engine speed for all readings, warm.',
+    'Gauge after the turbo, one engine speed for all readings, warm.',
     'Line closed; then open one joint after another from the tail forward, engine off and cold each time.',
     'The section where the pressure disappears is the restriction.',
   ],

@@ -162,7 +162,7 @@ const oilFilm: CheckCard = {
     {
       kind: 'choice',
       id: 'film',
-      label: 'Outlet of the turbine',
+      label: 'Turbo outlet',
       options: [
         ['dry', 'dry soot'],
         ['wet', 'a film of oil'],

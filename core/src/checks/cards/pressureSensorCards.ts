@@ -285,7 +285,7 @@ const ladder: CheckCard = {
                 : 'Within tolerance at every rung: the sensor is sound.',
         ...(gaugeZeroMbar === 0
           ? []
-          : [`The gauge’s own zero of ${pressureText(gaugeZeroMbar, pressureUnit)} is taken off.`]),
+          : [`The gauge’s zero of ${pressureText(gaugeZeroMbar, pressureUnit)} is removed.`]),
         ...(saturated.length === 0
           ? []
           : ['Rungs above full scale are limited, as they should be, and left out.']),

@@ -50,7 +50,7 @@ export const thermostat: CheckCard = {
     return {
       findings: rising || between ? {} : { 'coolant-cool': cool },
       figures: [
-        against(reached ? 'Settles at' : 'Stands at', value, { unit: 'degC', low: blamed }),
+        against(reached ? 'Settles at' : 'Settled at', value, { unit: 'degC', low: blamed }),
         { label: 'Rises in a minute by', value: perMinute, unit: 'degC', state: 'plain' },
         ...(reached
           ? []

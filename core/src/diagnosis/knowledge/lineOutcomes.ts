@@ -83,7 +83,7 @@ export const LINE_OUTCOMES = {
   },
   'counter-zero': {
     sentence: 'Oil life used up',
-    why: 'not set back',
+    why: 'not reset',
     leak: 0.0002,
     shows: { 'oil-counter:counter': itself },
   },

@@ -207,8 +207,8 @@ describe('a slow link', () => {
     expect(rateAdvice(20)).toBeUndefined();
     expect(rateAdvice(2)).toBeUndefined();
     expect(rateAdvice(0)).toBeUndefined();
-    expect(rateAdvice(0.6)).toMatch(/^At 0\.6 readings a second a restricted pipe looks be told/);
-    expect(rateAdvice(0.25)).toMatch(/^A reading every 4 s: too slow for steady stretches/);
+    expect(rateAdvice(0.6)).toMatch(/^At 0\.6 readings a second a restricted pipe looks like/);
+    expect(rateAdvice(0.25)).toMatch(/^A reading every 4 s: too slow to find steady holds/);
   });
 
   it('gives no steady stretch where it is said to be too slow, and one where it is not', () => {

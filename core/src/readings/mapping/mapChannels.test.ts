@@ -81,7 +81,7 @@ const HEADINGS: readonly (readonly [string, string | undefined, ChannelRole])[] 
   ['MAF', 'g/s', 'massAirFlow'],
   ['Mass air flow', 'kg/h', 'massAirFlow'],
   ['Luftmassenstrom', 'kg/h', 'massAirFlow'],
-  ['EGT before turbine', '°C', 'egt1'],
+  ['EGT before turbo', '°C', 'egt1'],
   ['Exhaust gas temperature pre DOC', '°C', 'egt2'],
   ['EGT pre-DPF', 'degC', 'egt3'],
   ['Abgastemperatur vor Partikelfilter', '°C', 'egt3'],

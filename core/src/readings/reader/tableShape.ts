@@ -184,7 +184,9 @@ export function sniffTable(
     return unreadable(TOO_SHORT);
   }
   if (firstData < 0) {
-    return unreadable('has no heading line that names its columns; without names nothing can be told apart');
+    return unreadable(
+      'has no heading line that names its columns; without names the columns cannot be identified',
+    );
   }
   const count = headingsBefore(rows, firstData);
   const above = rows.slice(firstData - count, firstData).map(({ cells }) => [...cells]);
@@ -433,7 +435,7 @@ function wideShape(common: CommonShape, data: Data): Result<WideShape> {
   }
   if (hz === undefined) {
     return unreadable(
-      'has neither a time column nor a stated sample rate, so no duration or response can be told',
+      'has neither a time column nor a stated sample rate, so no duration or response is known',
     );
   }
   const sampleColumn = headings.findIndex((heading) => isSampleName(heading.name));

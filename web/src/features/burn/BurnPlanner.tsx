@@ -305,7 +305,7 @@ function Doubts({ wish }: { wish: BurnWish }) {
           </li>
           <li>
             In {(100 * batch.value.overLimitShare).toFixed(0)} % the bed passes the {batch.value.limitC} °C
-            that it stands.
+            bed limit.
           </li>
           <li className="text-sm text-ink2">{doubtsText(USUAL_DOUBTS)}</li>
         </ul>

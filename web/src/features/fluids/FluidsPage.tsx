@@ -97,7 +97,7 @@ export function FluidsPage() {
               {fluid.kind === 'soak' ? 'Soaks' : 'Rinses'},{' '}
               {fluid.waterParts === 0 ? 'used as it is' : `1 : ${fluid.waterParts} with water`}, filter up to{' '}
               {fluid.filterUpToC} °C, dwell {fluid.dwellMin} min, bursts of {fluid.burstS} s, line up to{' '}
-              {fluid.lineUpToBar} bar. Coated filters: {fluid.coatedFilters ? 'yes' : 'no'}. Bricks behind the
+              {fluid.lineUpToBar} bar. Coated filters: {fluid.coatedFilters ? 'yes' : 'no'}. Bricks after the
               filter: {fluid.laterBricks ? 'yes' : 'no'}.
             </p>
             {mayEdit ? (
@@ -171,7 +171,7 @@ function FluidForm({ fluid, onDone }: { fluid?: Fluid; onDone: () => void }) {
           className="size-5 accent-[var(--ember-button)]"
           {...form.register('laterBricks')}
         />
-        Allows bricks behind the filter
+        Allows bricks after the filter
       </label>
       {failure ? (
         <div className="sm:col-span-3">

@@ -209,7 +209,7 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
                 );
               }}
             >
-              Use the link's data
+              Use the link’s data
             </Button>
           ) : null}
         </div>

@@ -43,8 +43,8 @@ export function LiveWarmUp({
     <WarmUpLine warmUp={warmUp} live />
   ) : (
     <p className="text-ink2">
-      After the clean: start, idle, warm to {limits.coolantWarmC} °C, then hold 2500–3000. Where it stands is
-      told here.
+      After the clean: start, idle, warm to {limits.coolantWarmC} °C, then hold 2500–3000. Progress is shown
+      here.
     </p>
   );
 }

@@ -211,7 +211,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
       </label>
       <HeldOff held={held} warnings={held.length === 0 ? warnings : []} />
       {held.length === 0 && warnings.length > 0 ? (
-        <Field label="Why all the same">
+        <Field label="Reason for doing it anyway">
           <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
         </Field>
       ) : null}

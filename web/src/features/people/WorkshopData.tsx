@@ -51,7 +51,7 @@ export function WorkshopData() {
       ) : null}
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       {data ? (
-        <Notice title={data.added === 0 ? `All of ${name} was here already` : `${name} is taken in`}>
+        <Notice title={data.added === 0 ? `All of ${name} was here already` : `${name} imported`}>
           <p>
             {spacedNumber(data.added)} new: {data.vehicles} vehicles, {data.jobs} jobs, {data.files} files,{' '}
             {data.people} people; {spacedNumber(data.known)} were here already.

@@ -137,7 +137,7 @@ export function HandReadingForm({
                       ),
                     )}
                   <span className="text-sm text-ink2 col-span-full leading-tight">
-                    The ΔP sensor's zero is removed from every reading.
+                    The ΔP sensor’s zero is removed from every reading.
                   </span>
                 </>
               ) : (

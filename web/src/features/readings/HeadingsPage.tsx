@@ -66,7 +66,7 @@ export function HeadingsPage() {
       {taken.error ? <ProblemNotice problem={problemOf(taken.error)} /> : null}
       {wrong ? <Notice title={wrong} tone="alarm" /> : null}
       {taken.data ? (
-        <Notice title={`${taken.data.taken} ${taken.data.taken === 1 ? 'heading' : 'headings'} taken in.`} />
+        <Notice title={`${taken.data.taken} ${taken.data.taken === 1 ? 'heading' : 'headings'} imported.`} />
       ) : null}
       {canWork ? (
         <form

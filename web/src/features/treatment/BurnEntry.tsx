@@ -14,7 +14,7 @@ export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'stan
         {running
           ? 'A regeneration was started and has no end yet.'
           : last?.ended
-            ? `The last burn ${BURN_END_WORDS[last.ended.body.how]} after ${last.ended.body.minutes.toFixed(0)} min.`
+            ? `The last regeneration ${BURN_END_WORDS[last.ended.body.how]} after ${last.ended.body.minutes.toFixed(0)} min.`
             : 'Preconditions, temperatures, bed estimate and stop rules, on a page of their own.'}
       </p>
       <Link

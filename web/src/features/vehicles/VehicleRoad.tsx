@@ -113,8 +113,8 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
         </div>
       ) : null}
       <p className="text-sm text-ink2">
-        ○ cleaned in place, □ off the vehicle, ■ exchanged, ▲ regenerated, | not worked on; restriction found
-        → left, × clean.
+        ○ cleaned in place, □ off the vehicle, ■ replaced, ▲ regenerated, | not worked on; restriction found →
+        left, × clean.
         {without > 0
           ? ` ${without} ${without === 1 ? 'job has' : 'jobs have'} no distance and ${without === 1 ? 'stands' : 'stand'} only in the list.`
           : ''}

@@ -81,8 +81,8 @@ function Holds({
           <p>
             Up to <b className="figure-text">{forecast.sootG.toFixed(0)} g</b> of soot: the bed comes to{' '}
             <b className="figure-text">{forecast.plannedPeakC.toFixed(0)} °C</b>, and to{' '}
-            <b className="figure-text">{forecast.dropPeakC.toFixed(0)} °C</b> if the engine drops to idle; it
-            stands {forecast.limitC} °C. {forecast.sootLeftG.toFixed(1)} g are left.
+            <b className="figure-text">{forecast.dropPeakC.toFixed(0)} °C</b> if the engine drops to idle;
+            limit {forecast.limitC} °C. {forecast.sootLeftG.toFixed(1)} g are left.
           </p>
         ) : null}
       </section>
@@ -169,7 +169,7 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
             disabled={!holds.free || !connected || unmet.length > 0}
             onClick={() => void begin(true)}
           >
-            Start the burn
+            Start the regeneration
           </Button>
         ) : null}
         <Button
@@ -254,7 +254,7 @@ function WithoutLink(props: BeforeProps) {
           {kind === 'standing'
             ? 'standing'
             : `at ${open.limits.driveLowKmPerH}–${open.limits.driveHighKmPerH} km/h`}
-          , no code that holds it off: the tool tells.
+          , no blocking code: the tool tells.
         </p>
         <Button weight="main" disabled={!holds.free} onClick={() => void begin()}>
           Started: read by hand

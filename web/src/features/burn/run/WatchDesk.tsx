@@ -16,7 +16,7 @@ const AHEAD = 1.4;
 const LEAST_SHOWN_S = 600;
 /** From the engine outward. */
 const EGTS = [
-  ['egt1C', 'EGT 1', 'before turbine'],
+  ['egt1C', 'EGT 1', 'before turbo'],
   ['egt2C', 'EGT 2', 'before catalyst'],
   ['egt3C', 'EGT 3', 'before filter'],
   ['egt4C', 'EGT 4', 'after filter'],
@@ -119,7 +119,7 @@ function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
       'Hottest bed',
       judged.bedC === undefined ? '–' : withUnit(judged.bedC, unit),
       judged.bedC === undefined
-        ? 'nothing read behind the filter'
+        ? 'nothing read after the filter'
         : `by ${bed && bed.bedC >= (now?.egt4C ?? -60) ? 'the burn model' : 'the sensor after it'}; stands ${withUnit(limitC, unit)}`,
     ],
     [

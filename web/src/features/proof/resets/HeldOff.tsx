@@ -4,7 +4,7 @@ export function HeldOff({ held, warnings }: { held: readonly string[]; warnings:
     <>
       {held.length > 0 ? (
         <div className="border-l-8 border-ember pl-3">
-          <p className="font-head font-semibold">Held off</p>
+          <p className="font-head font-semibold">Blocked</p>
           <Sentences of={held} />
         </div>
       ) : null}

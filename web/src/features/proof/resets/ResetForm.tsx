@@ -104,7 +104,7 @@ export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
         <input className="input-box" inputMode="numeric" {...form.register('cycles')} />
       </Field>
       {against || warnings.length > 0 ? (
-        <Field label="Why all the same" error={problems['why']} className="col-span-2">
+        <Field label="Reason for doing it anyway" error={problems['why']} className="col-span-2">
           <input className="input-box" {...form.register('why')} />
         </Field>
       ) : null}

@@ -191,7 +191,7 @@ export function LogTraces({
                 <span className="figure-text text-base">
                   {figure} {unit === undefined ? column.unit : unitLabel(unit)}
                 </span>
-                <span className="sr-only">, take out</span>
+                <span className="sr-only">, remove</span>
                 <X aria-hidden size={14} />
               </button>
             </li>
