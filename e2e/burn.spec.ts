@@ -18,13 +18,7 @@ async function answer(page: Page, yes: readonly RegExp[], no: readonly RegExp[] 
     await asked.getByRole('group', { name }).getByRole('button', { name: 'Yes' }).click();
   for (const name of no) await asked.getByRole('group', { name }).getByRole('button', { name: 'No' }).click();
 }
-const ALL = [
-  /^Outdoors/,
-  /^Nothing within reach/,
-  /^Fire extinguisher/,
-  /^Neutral or park/,
-  /^Somebody stays/,
-];
+const ALL = [/^Outdoors/, /^Nothing flammable/, /^Fire extinguisher/, /^Neutral or park/, /^Somebody stays/];
 
 interface Stored {
   readonly id: string;
@@ -55,14 +49,14 @@ test('a standing burn on the simulated vehicle, from what is asked before it unt
   // Nothing begins before it is answered, and a no holds it off with its reason.
   const start = page.getByRole('button', { name: 'Start the regeneration' });
   await expect(start).toBeDisabled();
-  await expect(page.getByRole('list', { name: 'Preconditions' })).toContainText(/Engine runs 8\d\d rpm/);
+  await expect(page.getByRole('list', { name: 'Preconditions' })).toContainText(/Engine running 8\d\d rpm/);
   await expect(page.getByText(/g of soot: the bed comes to/)).toBeVisible({ timeout: 20_000 });
   await page.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(page.getByText('✕ Yes or no?').first()).toBeVisible();
   await answer(
     page,
     [/^Outdoors/, /^Fire extinguisher/, /^Neutral or park/, /^Somebody stays/],
-    [/^Nothing within/],
+    [/^Nothing flammable/],
   );
   await page.getByLabel(/^Oil on the dipstick/).fill('60');
   await page.getByLabel(/^Fuel/).fill('50');
@@ -71,7 +65,7 @@ test('a standing burn on the simulated vehicle, from what is asked before it unt
     page.getByText('Something flammable is near the exhaust: move it or the vehicle.'),
   ).toBeVisible();
   await expect(start).toBeDisabled();
-  await answer(page, [/^Nothing within/]);
+  await answer(page, [/^Nothing flammable/]);
   await page.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(page.getByText('Ready', { exact: true })).toBeVisible();
   await expect(start).toBeDisabled();
@@ -86,7 +80,7 @@ test('a standing burn on the simulated vehicle, from what is asked before it unt
   await expect(now).toContainText('Burning', { timeout: 60_000 });
   const egts = page.getByRole('list', { name: 'Exhaust temperatures from the engine outward' });
   await expect(egts.getByRole('listitem').nth(2)).toContainText(/[56]\d\d °C/);
-  await expect(page.getByText(/by the (burn model|sensor behind it); stands \d+ °C/)).toBeVisible();
+  await expect(page.getByText(/by the (burn model|sensor after it); limit \d+ °C/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'The bed by the burn model' })).toBeVisible();
   expect(await axeViolations(page)).toEqual([]);
 
@@ -202,7 +196,9 @@ test('a drive wants a second person and fuel: got ready and begun by keyboard on
   await tabTo(page, page.getByLabel(/^The second person/));
   await page.keyboard.type('Ida Brook');
   await press('Enter the answers');
-  await expect(page.getByText(/^Fuel is at 5 %; at least 12.5 % for a burn: fill up first\.$/)).toBeVisible();
+  await expect(
+    page.getByText(/^Fuel is at 5 %; at least 12.5 % for a regeneration: fill up first\.$/),
+  ).toBeVisible();
   await press('I have read this');
   await expect(page.getByRole('button', { name: 'Started: read by hand' })).toBeDisabled();
   await tabTo(page, page.getByLabel(/^Fuel/));

@@ -25,7 +25,7 @@ test('a scan in any notation is sorted as it is typed, kept, and set against the
     .getByRole('region', { name: 'Consequences of another fault' })
     .getByText(/Too much soot in the filter/)
     .click();
-  await expect(page.getByText(/Comes of something else.*look at P0101 first/)).toBeVisible();
+  await expect(page.getByText(/Consequence: find what caused it first.*look at P0101 first/)).toBeVisible();
 
   const likely = page.getByRole('list', { name: 'Likely causes' }).getByRole('listitem');
   await expect(page.getByRole('heading', { name: 'Most likely on arrival' })).toBeVisible();

@@ -79,7 +79,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await page.getByRole('button', { name: 'Save this check' }).click();
   await expect(page.getByRole('list', { name: 'Found by checks' })).toContainText('The high pipe holds');
   const likely = page.getByRole('list', { name: 'Likely causes' });
-  await expect(likely.getByRole('listitem').first()).toContainText('The pipe ahead of the filter');
+  await expect(likely.getByRole('listitem').first()).toContainText('The high pipe to the ΔP sensor');
 
   await stage(page, 'Decide');
   await page.getByLabel('It is', { exact: true }).selectOption('high-pipe-blocked');
@@ -100,10 +100,10 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   // Put right: the panel leaves it out and wants what it hid read again; its check is open again.
   await stage(page, 'Decide');
   await page.getByRole('button', { name: 'Repaired: look for what it hid' }).click();
-  await expect(page.getByRole('list', { name: 'Causes', exact: true })).toContainText('put right. Holds');
-  await expect(page.getByText('Put right: The pipe ahead of the filter')).toBeVisible();
-  await expect(page.getByRole('link', { name: /Read codes and baseline again/ })).toBeVisible();
-  await expect(likely).not.toContainText('The pipe ahead of the filter');
+  await expect(page.getByRole('list', { name: 'Causes', exact: true })).toContainText('repaired. Holds');
+  await expect(page.getByText('Repaired: The high pipe to the ΔP sensor')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Repeat codes and baseline/ })).toBeVisible();
+  await expect(likely).not.toContainText('The high pipe to the ΔP sensor');
   await stage(page, 'Checks');
   await checks.getByRole('button', { name: /Pipes: hand pump hold test/ }).click();
   for (const [label, figure] of [
@@ -161,7 +161,7 @@ test('an impossible value is asked back, decides nothing, and counts once it was
   await page.getByLabel('Battery, V').fill('12,6');
   await page.getByLabel('Supply pin').fill('12');
   await page.getByLabel('Battery positive to ground pin').fill('12,6');
-  await page.getByLabel('I measured it again').check();
+  await page.getByLabel('Measured again').check();
   await expect(judgement).toContainText('Supply is not 5 V');
 });
 

@@ -6,7 +6,7 @@ test('headings that were set right: added, changed, a word learned, handed on as
 }) => {
   await signIn(page, site);
   await goTo(page, site, '/headings');
-  await expect(page.getByText(/Nothing was set right yet/)).toBeVisible();
+  await expect(page.getByText(/Nothing corrected yet/)).toBeVisible();
   await page.getByLabel('Heading', { exact: true }).fill('Tlaakcheck roetfilter');
   await expect(page.getByText('tlaakcheck ? · roetfilter = filter')).toBeVisible();
   await page.getByRole('button', { name: /^Is:/ }).press('Enter');

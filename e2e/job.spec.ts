@@ -55,16 +55,16 @@ test.describe('the ledger under the hand', () => {
   test('the tape looks back: what was known then, and nothing to enter there', async ({ page, site }) => {
     await signIn(page, site);
     await openJob(page, site, 'KE 417 QR', 'prove');
-    await expect(page.getByRole('heading', { name: /pressure drop fell by/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /[Pp]ressure drop at equal flow down/ })).toBeVisible();
     const slider = page.getByRole('slider', { name: 'Look back along the tape' });
     await slider.focus();
     await page.keyboard.press('Home');
-    await expect(page.getByText(/As it was known on/)).toBeVisible();
+    await expect(page.getByText(/As known on/)).toBeVisible();
     await expect(page.getByRole('complementary', { name: 'What we know' })).toContainText('No reading yet.');
-    await expect(page.getByRole('heading', { name: /pressure drop fell by/ })).toBeHidden();
+    await expect(page.getByRole('heading', { name: /[Pp]ressure drop at equal flow down/ })).toBeHidden();
     await expect(page).toHaveURL(/at=\d+/);
     await page.getByRole('button', { name: 'Back to now' }).click();
-    await expect(page.getByRole('heading', { name: /pressure drop fell by/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /[Pp]ressure drop at equal flow down/ })).toBeVisible();
   });
 
   test('a viewer sees all of it and can enter nothing', async ({ page, site }) => {

@@ -134,8 +134,8 @@ test('the whole job on the simulated vehicle, from intake to PDF; and a second v
 
   // Two fills, each with its dwell, at the vehicle and in the ledger.
   for (const [fill, stands] of [
-    ['One fill through the high pipe, cold', /Stands at [1-9]\.\d × clean/],
-    ['Another fill, as much again', /Stands at [12]\.\d × clean/],
+    ['One fill through the high pipe, cold', /Steady at [1-9]\.\d × clean/],
+    ['Another fill, as much again', /Steady at [12]\.\d × clean/],
   ] as const) {
     await enterClean(page, fill);
     await goTo(page, 'Live values of this job');
@@ -194,7 +194,7 @@ test('the whole job on the simulated vehicle, from intake to PDF; and a second v
   await expect(report.getByText(/To do: ?Ring about the short trips/)).toBeVisible();
   await expect(report.getByText(/Limits used/)).toBeVisible();
   await expect(report.getByText(/White Ember 0\.1\.0/)).toBeVisible();
-  await expect(page.getByText(/By how it has filled so far it is due again in about/)).toBeVisible();
+  await expect(page.getByText(/At its loading rate so far, due again in about/)).toBeVisible();
   const href = (await page.getByRole('link', { name: 'PDF' }).getAttribute('href')) ?? '';
   const pdf = await page.request.get(`${site.address}${href}`);
   expect(pdf.headers()['content-type']).toBe('application/pdf');
@@ -203,7 +203,7 @@ test('the whole job on the simulated vehicle, from intake to PDF; and a second v
   // One visit is no trend yet.
   await page.goto(`${site.address}/vehicles/${vehicleId}`);
   const ahead = page.getByRole('region', { name: 'When it is due again' });
-  await expect(ahead.getByText(/It has no road of its own between two readings yet/)).toBeVisible();
+  await expect(ahead.getByText(/No distance between two readings yet/)).toBeVisible();
 
   // The second visit, 9000 km on, half full again.
   await newJobByHand(page, site, PLATE);

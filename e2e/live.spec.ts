@@ -158,7 +158,7 @@ test('the ECU: its codes kept, clearing held off until the load is known, hands 
   await computer.getByRole('button', { name: 'Read codes' }).click();
   await computer.getByRole('button', { name: 'Keep this list with the job' }).click();
   await expect(computer).toContainText('Kept with the job.');
-  await expect(computer).not.toContainText('codes are not kept');
+  await expect(computer).not.toContainText('codes are not saved');
 
   // A hand at the vehicle: what cannot be done says why.
   await page.getByText('At the vehicle, by hand', { exact: true }).click();
@@ -200,7 +200,7 @@ test('a device that slept says how long nothing was read, and the recording goes
     const until = Date.now() + 6000;
     while (Date.now() < until);
   });
-  await expect(page.getByText(/The device slept for 0:0[4-9]: nothing was read in that time/)).toBeVisible();
+  await expect(page.getByText(/The device slept for 0:0[4-9]: no values in that time/)).toBeVisible();
   await page.waitForTimeout(2000);
   await page.getByRole('button', { name: 'End the recording (R)' }).click();
   await expect(page).toHaveURL(/logs\?log=/);

@@ -91,7 +91,7 @@ test('a long log is read beside a page that stays quick, shows how far it is, an
   await signIn(page, site);
   const jobId = await newJob(page, site, 'FL 007');
   await page.goto(`${site.address}/jobs/${jobId}/logs`);
-  await expect(page.getByText('Choose a recorded log:')).toBeVisible();
+  await expect(page.getByText('Choose a recorded log to see')).toBeVisible();
   // Made in the page, before the watch begins: some 30 MB.
   await page.evaluate(() => {
     const header = `Time (s),Engine speed (rpm),DPF differential pressure (mbar),${Array.from({ length: 20 }, (_, i) => `Channel ${i}`).join(',')}\n`;
@@ -124,7 +124,7 @@ test('a long log is read beside a page that stays quick, shows how far it is, an
   await begin();
   await expect(page.getByText(/Reading \d+\.\d MB: \d+ %/)).toBeVisible();
   await page.getByRole('button', { name: 'Stop reading long.csv' }).click();
-  await expect(page.getByText('Choose a recorded log:')).toBeVisible();
+  await expect(page.getByText('Choose a recorded log to see')).toBeVisible();
 
   await page.waitForTimeout(500);
   await page.evaluate(() => {
@@ -168,7 +168,7 @@ test('keys move and zoom the traces; a viewer looks and enters nothing; the tidy
   await page.keyboard.press('0');
   await expect.poll(() => new URL(page.url()).searchParams.get('to')).toBeNull();
   await page.getByLabel('Add a channel').selectOption({ label: 'EGT 1 (before turbo) (T exhaust 1)' });
-  await expect(page.getByRole('button', { name: /^EGT 1 \(before turbine\).*take out/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^EGT 1 \(before turbo\).*remove/ })).toBeVisible();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV', exact: true }).click();
   expect((await saved).suggestedFilename()).toBe('sample5-slow-back-pressure-pipe-tidy.csv');

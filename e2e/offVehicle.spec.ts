@@ -10,7 +10,7 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await goTo(page, site, `/jobs/${id}?stage=treat`);
 
   // A hot filter keeps the spanners off.
-  await expect(page.getByText('Nothing comes off before the answers are in')).toBeVisible();
+  await expect(page.getByText('Answer the questions and read the caution')).toBeVisible();
   const asked = page.getByRole('region', { name: 'Before it begins' });
   for (const group of await asked.getByRole('group').all())
     await group.getByRole('button', { name: 'Yes' }).click();
@@ -47,7 +47,7 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   // The sensor snapped: a part on order, and nothing goes on again before it is put right.
   await page.getByText('Something broke', { exact: true }).click();
   const broke = page.getByRole('form', { name: 'Something broke' });
-  await expect(broke).toContainText('check the thread’s pitch first');
+  await expect(broke).toContainText('check the thread pitch first');
   await broke.getByLabel(/^Which/).fill('EGT 3');
   await broke.getByLabel(/^Thread/).fill('M14 × 1.5');
   await broke.getByLabel(/^On order/).fill('EGT sensor, long cable');
@@ -78,7 +78,7 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await after.getByLabel(/^It is/).selectOption('dry');
   await after.getByRole('button', { name: 'Enter it' }).click();
   await expect(page.getByText(/^The clean took out 120 g, weighed dry to ± 5 g\.$/)).toBeVisible();
-  await expect(page.getByText(/are not soot by the last reading: ash and oil/)).toBeVisible();
+  await expect(page.getByText(/is not soot by the last reading: ash and oil/)).toBeVisible();
 
   // Settled, it goes on again: the last off first.
   await page.getByLabel('Settled by').fill('New boss, long sensor');
@@ -98,7 +98,7 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await mount.getByRole('button', { name: 'Sign for 1' }).click();
   await expect(mount).toContainText('torque not signed off: fastener 2 of 2');
   await mount.getByRole('button', { name: 'Sign for 2' }).click();
-  await expect(page.getByText('Everything that came off is on again.')).toBeVisible();
+  await expect(page.getByText('Everything is refitted.')).toBeVisible();
 
   // The report has it.
   await page.goto(`${site.address}/jobs/${id}/report`);

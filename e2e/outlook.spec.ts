@@ -18,7 +18,7 @@ test('a vehicle says when its filter is due again, by what its jobs read, in the
   await expect(ahead.getByText(/^Back within 2.500 km/)).toBeVisible();
   await ahead.getByText('The chart as a table').click();
   await expect(ahead.getByRole('row')).toHaveCount(4);
-  await expect(ahead.getByText(/^Ash: what a clean leaves rises by/)).toBeVisible();
+  await expect(ahead.getByText(/^Ash: the residual after a clean rises by/)).toBeVisible();
 
   // One whose filter is being cleaned waits for its reading.
   await page.goto(`${site.address}/vehicles?find=FL%20007`);

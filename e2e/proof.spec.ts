@@ -26,14 +26,14 @@ test('a counter is set back by the link: what stood there is kept, what it would
   // Ash does not come out in place, and the oil was not changed: held off, each by its own reason.
   const ask = computer.getByLabel('Ask it to');
   await ask.selectOption({ label: 'Register a new filter' });
-  await expect(computer).toContainText('ash does not burn and does not come out in place');
+  await expect(computer).toContainText('ash neither burns nor comes out in place');
   await expect(act).toBeDisabled();
   await ask.selectOption({ label: 'Reset the oil counter' });
-  await expect(computer).toContainText('No oil change is entered on this job');
+  await expect(computer).toContainText('No oil change on this job');
 
   // Before the proof it may be done, with the reason.
   await ask.selectOption({ label: 'Set the soot counter to 0' });
-  await expect(computer).toContainText('proof first');
+  await expect(computer).toContainText('prove it first');
   await expect(act).toBeDisabled();
   await computer.getByLabel('Reason for doing it anyway').fill('The next burn would be misled');
   await act.click();
@@ -48,7 +48,7 @@ test('a counter is set back by the link: what stood there is kept, what it would
   );
 
   // Somebody did what is held off with a tool of their own: it is written down, with what had spoken against it.
-  await resets.getByText(/^Not to be set back/).click();
+  await resets.getByText(/^No reset/).click();
   const filter = resets.getByRole('listitem').filter({ hasText: 'New filter registered in the ECU' });
   await filter.getByText('New filter registered in the ECU').click();
   await filter.getByText('Done anyway, with another tool').click();
@@ -62,7 +62,7 @@ test('a counter is set back by the link: what stood there is kept, what it would
     entries: { body: { kind: string; reset?: string; against?: string[] } }[];
   };
   const kept = entries.find(({ body }) => body.reset === 'new-filter');
-  expect(kept?.body.against?.join(' ')).toContain('ash does not burn');
+  expect(kept?.body.against?.join(' ')).toContain('ash neither burns');
 });
 
 test('a proof that the next visit contradicts is opened again, and says by which', async ({ page, site }) => {
@@ -73,7 +73,7 @@ test('a proof that the next visit contradicts is opened again, and says by which
   await opened.click();
   await stage(page, 'Prove');
   const notice = page.getByRole('alert').filter({ hasText: 'Contradicted by the next visit' });
-  await expect(notice).toContainText(/1800 km later \(within 2500 km it takes the proof back\)/);
+  await expect(notice).toContainText(/1800 km later \(within 2500 km it cancels the proof\)/);
   await notice.getByRole('link', { name: /Open job/ }).click();
   // The job of the next visit, by its distance in the head of the page.
   await expect(page.getByText(/95\s600 km/).first()).toBeVisible();

@@ -58,7 +58,7 @@ test('a blocked pipe behind a new sensor before the turbo: found by one reading,
     'Confirm and repair: the pipe of the pressure sensor before the turbo is blocked',
   );
   await next.getByRole('button', { name: 'Confirm it' }).click();
-  await expect(next).toContainText('Repair: the pipe of the pressure sensor');
+  await expect(next).toContainText('Repair: the back-pressure pipe');
 
   await addEntries(page, site, id, [
     { kind: 'work', work: 'pipe-cleared', what: 'Soaked and rodded', part: 'back-pressure-sensor' },

@@ -127,7 +127,7 @@ const SCREENS: readonly Screen[] = [
     },
   },
   { name: 'limits', who: 'Imke', open: (page, site) => goTo(page, site, '/limits') },
-  { name: 'headings of logs', open: (page, site) => goTo(page, site, '/headings') },
+  { name: 'log headings', open: (page, site) => goTo(page, site, '/headings') },
   { name: 'people', who: 'Imke', open: (page, site) => goTo(page, site, '/people') },
   { name: 'no such page', open: (page, site) => goTo(page, site, '/nowhere') },
 ];

@@ -62,7 +62,7 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await page.getByRole('button', { name: 'Continue to the work' }).click();
   await page.getByLabel('What exactly').fill('One fill through the high pipe, cold');
   await page.getByRole('button', { name: 'Save the work' }).click();
-  await expect(page.getByText(/Read the caution first/)).toBeVisible();
+  await expect(page.getByText(/Read the caution above first/)).toBeVisible();
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByLabel('Fluid', { exact: true }).fill('Fenwash D');
   await page.getByLabel('Quantity').fill('1,2');

@@ -21,7 +21,7 @@ describe('codes', () => {
       { code: '18434', notation: 'maker', role: 'unknown', certainty: 'none', checks: [] },
     ]);
     expect((await call('codes', 'P2453')).stdout).toMatch(
-      /^P2453 {2}ΔP sensor: implausible\n {4}cause, holds a regeneration off/,
+      /^P2453 {2}ΔP sensor: implausible\n {4}cause, inhibits regeneration/,
     );
   });
 

@@ -109,7 +109,7 @@ export const handOverRoutes: Route[] = [
     method: 'get',
     path: '/api/jobs/:id/hand-over',
     access: 'technician',
-    summary: 'Links to the report of a job, mails that carried one, and what holds new ones off',
+    summary: 'Links to the report of a job, mails that carried one, and what blocks new ones',
     params: jobParams,
     answer: handOverSchema,
     handle: async ({ params, db, workshopId }) => {

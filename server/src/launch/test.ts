@@ -9,7 +9,7 @@ import { ensureChromium, LaunchError, postgresPrograms } from './debian.ts';
 const HELP = `bin/test [PART …] — runs every check, or only the parts named
 
   types     TypeScript in every workspace
-  lint      oxlint with types and React’s rules, format, and that imports go one way
+  lint      oxlint with types and React’s rules, format, that imports go one way, and the wording
   unit      core, command line and pages
   api       the server on a throw-away PostgreSQL, starting and being killed
   browser   whole jobs in Chromium
@@ -157,15 +157,17 @@ const oneProcess = (part: string, title: string, file: string, args: readonly st
 /** Whole jobs wait for what people would wait for, a third of their time: what has no such times fills that up, standing back. */
 const AHEAD: readonly Check[] = [{ part: 'browser', go: browser }];
 
+/** The api comes while the demo data that the browser's part made are still of today; what needs no database comes last. */
 const BEHIND: readonly Check[] = [
-  { part: 'unit', go: () => vitest('unit', ['core', 'web', 'cli']) },
   oneProcess('lint', 'format', program('oxfmt/bin/oxfmt'), ['--check', '.']),
   oneProcess('lint', 'oxlint', program('oxlint/bin/oxlint'), ['--type-aware', '--deny-warnings']),
   oneProcess('lint', 'imports', join(root, 'imports.check.mjs'), []),
+  oneProcess('lint', 'wording', join(root, 'wording.check.mjs'), []),
   ...['web', 'server', 'core', 'core/tsconfig.pure.json', 'bounded', 'cli', 'e2e'].map((project) =>
     oneProcess('types', `types ${project}`, program('typescript7/bin/tsc'), ['-p', project]),
   ),
   { part: 'api', go: () => vitest('api', ['server']) },
+  { part: 'unit', go: () => vitest('unit', ['core', 'web', 'cli']) },
 ];
 const ALL: readonly Check[] = [...AHEAD, ...BEHIND];
 

@@ -90,8 +90,8 @@ export const OBD_PARAMETERS: Readonly<Record<number, ObdParameter>> = {
   0x1f: one(2, value('run time', 0, 2, 1, { unit: 's' })),
   0x21: one(2, value('distance with lamp', 0, 2, 1, { unit: 'km' })),
   0x23: one(2, value('rail pressure', 0, 2, 100, { unit: 'mbar' })),
-  0x2c: one(1, percent('recirculation commanded')),
-  0x2d: one(1, value('recirculation error', 0, 1, 100 / 128, { unit: 'percent', offset: -100 })),
+  0x2c: one(1, percent('EGR commanded')),
+  0x2d: one(1, value('EGR error', 0, 1, 100 / 128, { unit: 'percent', offset: -100 })),
   0x2f: one(1, percent('', 0, { role: 'fuelLevel' })),
   0x30: one(1, value('warm-ups since clear', 0, 1, 1)),
   0x31: one(2, value('distance since clear', 0, 2, 1, { unit: 'km' })),
@@ -143,10 +143,10 @@ export const OBD_PARAMETERS: Readonly<Record<number, ObdParameter>> = {
   0x69: {
     length: 7,
     values: [
-      percent('recirculation A commanded', 1, { fittedBit: 0 }),
-      percent('recirculation A position', 2, { fittedBit: 1, role: 'egrPosition' }),
-      percent('recirculation B commanded', 4, { fittedBit: 3 }),
-      percent('recirculation B position', 5, { fittedBit: 4 }),
+      percent('EGR A commanded', 1, { fittedBit: 0 }),
+      percent('EGR A position', 2, { fittedBit: 1, role: 'egrPosition' }),
+      percent('EGR B commanded', 4, { fittedBit: 3 }),
+      percent('EGR B position', 5, { fittedBit: 4 }),
     ],
   },
   0x6b: {

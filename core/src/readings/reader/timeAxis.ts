@@ -80,7 +80,7 @@ export function settleTimes(timeS: Float64Array, lineOf: LineOf): SettledTimes {
       ),
       ...restarts.warning(
         'time-repaired',
-        (rows) => `The clock was set back at ${rows}; the log goes on from where it stood.`,
+        (rows) => `The clock jumped back at ${rows}; the log goes on from where it stood.`,
         lineOf,
       ),
       ...missing.warning('time-repaired', left, lineOf),

@@ -54,7 +54,7 @@ describe('the demo workshop', () => {
     ['QP 308 LM', 'better', /^Improved, not within limits/],
     ['MF 66 PL', 'not-proved', /^Not proved/],
     ['FL 012 TX', 'not-proved', /Nothing to remove/],
-    ['BC 91 HV', 'open', /after is still to come/],
+    ['BC 91 HV', 'open', /after reading outstanding/],
     ['LD 29 AE', 'open', /No before reading yet/],
     ['VX 60 ME', 'not-proved', /^Not proved/],
     ['FL 019 TX', 'proved', /^Proved/],

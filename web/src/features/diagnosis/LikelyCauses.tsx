@@ -82,7 +82,7 @@ function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefine
   return (
     <div className="text-[15px] mt-2">
       <p>
-        Put right:{' '}
+        Repaired:{' '}
         {putRight.map(({ cause }, i) => (
           <span key={cause}>
             {i > 0 ? '; ' : ''}

@@ -117,7 +117,7 @@ function Choice({
       {said.length > 0 ? (
         <div>
           <p id="said-so-far" className="font-bold mb-1">
-            Said so far; tap one to take it back
+            Said so far; tap one to remove it
           </p>
           <div role="group" aria-labelledby="said-so-far" className="flex flex-wrap gap-2">
             {said.map((one) => (

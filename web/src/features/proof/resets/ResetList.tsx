@@ -14,7 +14,7 @@ export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const done = steps.filter(({ need }) => need === 'done');
   const rest = steps.filter(({ need }) => need === 'not-due');
   return (
-    <section aria-label="Set back" className="grid gap-3">
+    <section aria-label="Resets" className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">Resets, in this order</h3>
       {due.length === 0 ? <p className="text-[15px]">No resets due.</p> : null}
       <ol className="grid gap-4">
