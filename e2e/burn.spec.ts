@@ -156,7 +156,7 @@ test('a burn by another tool is read by hand, judged by the same rules, and outl
   ).toBeVisible();
   // Flames have a rule of their own, which stands before what a burn is stopped by.
   await page.getByRole('button', { name: 'Flames' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Away from the vehicle, everybody' })).toContainText(
+  await expect(page.getByRole('alert').filter({ hasText: 'Everybody away from the vehicle' })).toContainText(
     'emergency services',
   );
   await page.getByRole('button', { name: 'I have stopped the dosing' }).click();

@@ -87,7 +87,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
     .first()
     .fill('120');
   await clean.getByRole('button', { name: 'Enter the answers' }).click();
-  await expect(clean.getByText(/are a nuisance here: change the site/)).toBeVisible();
+  await expect(clean.getByText(/are a nuisance here: dose at another site/)).toBeVisible();
   await expect(clean.getByText(/From 120 to 45 °C a parked filter takes about/)).toContainText(/4[34] min/);
   await clean.getByLabel(/^Another site/).fill('Gravel yard, Pump Lane');
   await clean.getByRole('button', { name: 'Change the site' }).click();

@@ -6,10 +6,10 @@ test('who is next, who comes back and why: the fleet, and its list of what is to
 }) => {
   await signIn(page, site);
   await page.getByRole('link', { name: 'Fleet' }).click();
-  const next = page.getByRole('region', { name: 'Sort by' });
+  const next = page.getByRole('region', { name: 'Due next', exact: true });
   // Every outlook is made in turns; the page asks again until all are there.
   await expect(next.getByRole('status')).toHaveText(
-    /^1\d vehicles with an outlook; \d+ have no forecast yet[^…]*$/,
+    /^1\d vehicles with a forecast; \d+ have no forecast yet[^…]*$/,
     {
       timeout: 60_000,
     },

@@ -174,7 +174,7 @@ test('a vehicle shows its filter and customer, and keeps them when something els
   await expect(filter.locator('option:checked')).toHaveText(/Tarn 2\.0, first fitting/);
   await page.getByLabel('Vehicle', { exact: true }).fill('Tarn 2.0 long van, high roof');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText(/^Stored\./)).toBeVisible();
+  await expect(page.getByText(/^Saved\./)).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Vehicle', { exact: true })).toHaveValue('Tarn 2.0 long van, high roof');
   await expect(filter.locator('option:checked')).toHaveText(/Tarn 2\.0, first fitting/);

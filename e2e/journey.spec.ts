@@ -169,7 +169,7 @@ test('the whole job on the simulated vehicle, from intake to PDF; and a second v
   await counter.getByLabel('Soot now').fill('0');
   await counter.getByRole('button', { name: 'Save as done' }).click();
   await expect(page.getByRole('region', { name: 'Resets' })).toContainText(
-    'It stood at 92.0 g. At 0 g now: that proves nothing; the drive does.',
+    'It was at 92.0 g. At 0 g now: that proves nothing; the drive does.',
   );
   await page.getByRole('button', { name: 'Save the drive check' }).click();
   await page.getByLabel('Distance').fill('18');

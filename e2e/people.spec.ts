@@ -103,7 +103,7 @@ test('units and theme are a person’s choice: kept, and used in every sentence'
   await expect(page.getByRole('button', { name: /ΔP \d\.\d+ kPa/ })).toBeVisible();
   await page.getByText('Why', { exact: true }).click();
   await expect(page.getByText(/went from \d+(\.\d+)? kPa to \d\.\d+ kPa/)).toBeVisible();
-  await expect(page.getByText('ΔP in kPa, zero taken off', { exact: false })).toBeVisible();
+  await expect(page.getByText('ΔP in kPa, zero removed', { exact: false })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: /ΔP \d\.\d+ kPa/ })).toBeVisible();
 });

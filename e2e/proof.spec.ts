@@ -44,7 +44,7 @@ test('a counter is set back by the link: what stood there is kept, what it would
   await page.goto(`${site.address}/jobs/${id}?stage=prove`);
   const resets = page.getByRole('region', { name: 'Resets' });
   await expect(resets).toContainText(
-    /It stood at \d+\.\d g\. At 0 g now: that proves nothing, the drive does\./,
+    /It was at \d+\.\d g\. At 0 g now: that proves nothing; the drive does\./,
   );
 
   // Somebody did what is held off with a tool of their own: it is written down, with what had spoken against it.

@@ -84,7 +84,7 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await page.getByRole('button', { name: 'Enter the after reading' }).click();
 
   await expect(page.getByRole('heading', { name: /Pressure drop at equal flow down 9\d %/ })).toBeVisible();
-  await expect(page.getByText(/confidence \w+, (over )?\d+ %· 5 outstanding/)).toBeVisible();
+  await expect(page.getByText(/confidence \w+, (over )?\d+ % · 5 outstanding/)).toBeVisible();
   await expect(page.getByRole('row', { name: /3000 rpm/ })).toContainText('8.0');
   await page.getByText('Why', { exact: true }).click();
   await expect(page.getByText(/Restriction after: \d\.\d × clean, at most 2\.5 × clean/)).toBeVisible();

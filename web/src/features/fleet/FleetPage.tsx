@@ -42,7 +42,7 @@ export function FleetPage() {
   const { vehicles = [], known = 0, unknown = 0 } = fleet.data ?? {};
   return (
     <main className="p-4 sm:p-6 max-w-[92rem] w-full mx-auto grid gap-8 xl:grid-cols-[minmax(0,1fr)_22rem] content-start">
-      <section aria-label="Who is next" className="min-w-0">
+      <section aria-label="Due next" className="min-w-0">
         <div className="flex flex-wrap items-end gap-3 mb-3">
           <h1 className="text-3xl grow">Fleet</h1>
           <div role="group" aria-label="Order" className="flex border-2 border-ink rounded-sm">
@@ -74,7 +74,7 @@ export function FleetPage() {
         {fleet.error ? <ProblemNotice problem={problemOf(fleet.error)} /> : null}
         <p className="text-ink2 mb-2" role="status">
           {fleet.data
-            ? `${known} ${known === 1 ? 'vehicle' : 'vehicles'} with an outlook${
+            ? `${known} ${known === 1 ? 'vehicle' : 'vehicles'} with a forecast${
                 waiting > 0
                   ? `; ${waiting} more being calculated …`
                   : unknown > 0

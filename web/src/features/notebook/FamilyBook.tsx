@@ -68,7 +68,7 @@ function Proposals({ proposals, jobId }: { proposals: Book['proposals']; jobId: 
     <ul className="grid gap-2 mb-2" aria-label="Suggested for this vehicle">
       {proposals.map(({ cause, check, plate, jobNumber }) => (
         <li key={cause} className="border-l-8 border-ink bg-card p-2 text-[15px]">
-          {sentenceOf(cause)} was confirmed on {plate} (job {jobNumber}), of the same customer and family.
+          Confirmed on {plate} (job {jobNumber}), same customer and family: {sentenceOf(cause)}.
           {check ? (
             <Link
               className="block underline underline-offset-4 font-head font-semibold min-h-11 content-center"

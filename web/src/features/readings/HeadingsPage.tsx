@@ -157,7 +157,7 @@ export function HeadingsPage() {
             )
           }
         >
-          Save as a file
+          Export to a file
         </Button>
         {canWork ? (
           <label className="font-head font-semibold rounded-sm px-4 min-h-12 bg-card border-2 border-ink content-center cursor-pointer has-focus-visible:outline-4">

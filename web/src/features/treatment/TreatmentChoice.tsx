@@ -34,7 +34,7 @@ export function TreatmentChoice({
     <section className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">Filter treatment</h3>
       {notJudged === undefined ? null : (
-        <Notice title="Not to be decided yet">{notJudged}. The next step stands above.</Notice>
+        <Notice title="Cannot be decided yet">{notJudged}. See the next step above.</Notice>
       )}
       {forecasting ? <p className="text-sm text-ink2">Calculating …</p> : null}
       <ol className="grid gap-3">

@@ -120,7 +120,7 @@ function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
       judged.bedC === undefined ? '–' : withUnit(judged.bedC, unit),
       judged.bedC === undefined
         ? 'nothing read after the filter'
-        : `by ${bed && bed.bedC >= (now?.egt4C ?? -60) ? 'the burn model' : 'the sensor after it'}; stands ${withUnit(limitC, unit)}`,
+        : `by ${bed && bed.bedC >= (now?.egt4C ?? -60) ? 'the burn model' : 'the sensor after it'}; limit ${withUnit(limitC, unit)}`,
     ],
     [
       'Soot',

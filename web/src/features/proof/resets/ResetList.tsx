@@ -34,7 +34,7 @@ export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean
       ))}
       <details>
         <summary className="min-h-11 content-center font-head font-semibold">
-          No reset ( {rest.length})
+          No reset ({rest.length})
         </summary>
         <ul className="grid gap-2">
           {rest.map((step) => (

@@ -180,7 +180,7 @@ export function PartOffForm({ open, number }: { open: OpenJob; number: number })
       </Field>
       <div className="flex flex-wrap gap-3 items-center">
         <Button type="submit" weight="main">
-          It is off
+          Removed
         </Button>
         <label className="border-2 border-ink bg-card min-h-12 px-4 content-center font-head font-semibold rounded-sm has-focus-visible:outline-3 has-focus-visible:outline-steel">
           {photoState.isLoading ? 'Keeping it …' : photo ? 'Photo kept; another' : 'Photo of it'}
