@@ -32,7 +32,7 @@ test('headings that were set right: added, changed, a word learned, handed on as
     mimeType: 'application/json',
     buffer: Buffer.from('{"corrections":[{"heading":"A","role":"flux"}]}'),
   });
-  await expect(page.getByRole('alert')).toContainText('broken.json was not taken in');
+  await expect(page.getByRole('alert')).toContainText('broken.json was not imported');
   await expect(list).toHaveCount(0);
   await page.getByLabel('Import from a file').setInputFiles(path);
   await expect(list.getByRole('listitem')).toHaveCount(1);

@@ -178,7 +178,7 @@ test('the whole job on the simulated vehicle, from intake to PDF; and a second v
   await page.getByLabel('Highest before the filter').fill('388');
   await page.getByRole('button', { name: 'Save the drive', exact: true }).click();
   await page.getByRole('button', { name: 'No codes stored' }).click();
-  await expect(page.getByRole('heading', { name: /^Proved: at equal flow/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Proved: pressure drop at equal flow/ })).toBeVisible();
 
   // Hand over: what is to be done, signed off, the PDF.
   await stage(page, 'Hand over');

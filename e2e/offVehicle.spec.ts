@@ -51,7 +51,7 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await broke.getByLabel(/^Which/).fill('EGT 3');
   await broke.getByLabel(/^Thread/).fill('M14 × 1.5');
   await broke.getByLabel(/^On order/).fill('EGT sensor, long cable');
-  await broke.getByRole('button', { name: /open until it is settled/ }).click();
+  await broke.getByRole('button', { name: /open until settled/ }).click();
   const toBuy = page.getByRole('list', { name: 'Parts to have' });
   await expect(toBuy).toContainText('seal for Front pipe, no. QF-118');
   await expect(toBuy).toContainText('EGT sensor, long cable, on order');

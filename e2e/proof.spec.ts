@@ -48,7 +48,7 @@ test('a counter is set back by the link: what stood there is kept, what it would
   );
 
   // Somebody did what is held off with a tool of their own: it is written down, with what had spoken against it.
-  await resets.getByText(/^No reset/).click();
+  await resets.getByText(/^No reset \(/).click();
   const filter = resets.getByRole('listitem').filter({ hasText: 'New filter registered in the ECU' });
   await filter.getByText('New filter registered in the ECU').click();
   await filter.getByText('Done anyway, with another tool').click();
