@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { realpathSync, rmSync, statSync, utimesSync } from 'node:fs';
+import { realpathSync, renameSync, rmSync, statSync, utimesSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
@@ -71,9 +71,17 @@ await build({
   entryPoints: [join(here, 'src/snapshot.ts')],
   plugins: [oneLanguage, besides(/^\.\/commands\/[^j]/, './not-in-the-snapshot')],
 });
-await promisify(execFile)(process.execPath, ['--snapshot-blob', snapshot, '--build-snapshot', source]).catch(
-  (/** @type {Error} */ error) => process.stderr.write(`No snapshot of the command line: ${error.message}\n`),
-);
+// Under its name only when it is whole: another call may look for it at any time.
+await promisify(execFile)(process.execPath, [
+  '--snapshot-blob',
+  `${snapshot}.part`,
+  '--build-snapshot',
+  source,
+])
+  .then(() => renameSync(`${snapshot}.part`, snapshot))
+  .catch((/** @type {Error} */ error) =>
+    process.stderr.write(`No snapshot of the command line: ${error.message}\n`),
+  );
 rmSync(source, { force: true });
 
 // Sources saved while it was building are newer than the bundle and build again next time.
