@@ -35,7 +35,7 @@ export const archiveRoutes: Route[] = [
     method: 'post',
     path: '/api/workshop/archive',
     access: 'lead',
-    summary: 'Import an archiveto this workshop, all of it or nothing; multipart with `file`',
+    summary: 'Import an archive into this workshop, all of it or nothing; multipart with `file`',
     answer: takenInSchema,
     upload: 'archive',
     handle: async ({ req, config, readers, workshopId, member }) => {

@@ -150,7 +150,7 @@ const BESIDE_P99_MS = 100;
 /** On so many jobs a workshop works meanwhile: a single one would grow to thousands of entries. */
 const BESIDE_JOBS = 40;
 
-/** How others fare at 100 requests a second while an archive imported: their p99, and answers that are none. */
+/** How others fare at 100 requests a second while an archive is imported: their p99, and answers that are none. */
 async function besideOthers(server: BenchServer, folder: string): Promise<Row[]> {
   const { address, client, db, workshopId } = server;
   const path = join(folder, 'beside.zip');

@@ -157,8 +157,9 @@ const oneProcess = (part: string, title: string, file: string, args: readonly st
 /** Whole jobs wait for what people would wait for, a third of their time: what has no such times fills that up, standing back. */
 const AHEAD: readonly Check[] = [{ part: 'browser', go: browser }];
 
-/** The api comes while the demo data that the browser's part made are still of today; what needs no database comes last. */
+/** The api comes last: it measures how long people wait, which the browser's part beside it would lengthen. */
 const BEHIND: readonly Check[] = [
+  { part: 'unit', go: () => vitest('unit', ['core', 'web', 'cli']) },
   oneProcess('lint', 'format', program('oxfmt/bin/oxfmt'), ['--check', '.']),
   oneProcess('lint', 'oxlint', program('oxlint/bin/oxlint'), ['--type-aware', '--deny-warnings']),
   oneProcess('lint', 'imports', join(root, 'imports.check.mjs'), []),
@@ -167,7 +168,6 @@ const BEHIND: readonly Check[] = [
     oneProcess('types', `types ${project}`, program('typescript7/bin/tsc'), ['-p', project]),
   ),
   { part: 'api', go: () => vitest('api', ['server']) },
-  { part: 'unit', go: () => vitest('unit', ['core', 'web', 'cli']) },
 ];
 const ALL: readonly Check[] = [...AHEAD, ...BEHIND];
 

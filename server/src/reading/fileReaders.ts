@@ -30,7 +30,7 @@ export class FileReaders {
   /**
    * @param person whose turn it is
    * @param work what is done with the pieces of the answer as they come; they end early where the program was ended
-   * @throws FileNotReadable where the program was ended or finished by itself; what the work or the input throws, as it is
+   * @throws FileNotReadable where the program was ended or ended by itself; what the work or the input throws, as it is
    */
   run<T>(
     person: string,

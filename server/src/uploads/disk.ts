@@ -21,7 +21,7 @@ export async function diskWarning(folder: string): Promise<string | undefined> {
     : undefined;
 }
 
-/** Refuses a file before it imported: it lies here first, and in the database after that. */
+/** Refuses a file before it is imported: it lies here first, and in the database after that. */
 export async function refuseWithoutRoom(folder: string, sizeBytes: number): Promise<void> {
   const missing = 2 * sizeBytes + LEAST_FREE_BYTES - (await freeBytes(folder));
   if (missing > 0)

@@ -50,7 +50,7 @@ export class LineRuns {
 
   push(piece: string): void {
     let from = 0;
-    // What for is completed to a line of its own, so that the piece itself is read where it stands: a string put
+    // What waits is completed to a line of its own, so that the piece itself is read where it stands: a string put
     // together from two is several times slower to look through.
     while (this.rest !== '') {
       const end = piece.indexOf(this.shape.newline, from) + 1;

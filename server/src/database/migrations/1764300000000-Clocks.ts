@@ -6,7 +6,7 @@ export class Clocks1764300000000 implements MigrationInterface {
     await runner.query(`
       UPDATE job SET summary = (summary - 'dwellUntil') || jsonb_build_object('clocks', COALESCE((
         SELECT jsonb_agg(jsonb_build_object(
-                 'entryId', e.id, 'clock', 'dwell', 'what', e.body->>'what', 'next', 'flush, then read',
+                 'entryId', e.id, 'clock', 'dwell', 'what', e.body->>'what', 'next', 'flush and read',
                  'until', job.summary->>'dwellUntil'))
           FROM (SELECT id, body FROM entry
                  WHERE job_id = job.id AND body->>'kind' = 'work' AND body ? 'dwellMin'

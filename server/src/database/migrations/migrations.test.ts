@@ -193,7 +193,7 @@ it('turn the one dwell of a job’s line into its clocks, and back', async () =>
   expect(await lines()).toEqual({
     [standing as string]: {
       ...summary,
-      clocks: [{ entryId: entry, clock: 'dwell', what: 'One fill', next: 'flush, then read', until }],
+      clocks: [{ entryId: entry, clock: 'dwell', what: 'One fill', next: 'flush and read', until }],
     },
     [idle as string]: { ...summary, clocks: [] },
   });

@@ -43,7 +43,7 @@ export function useForecast(
 
 const NONE: readonly OfferedTreatment[] = [];
 
-/** What may be done to the filter of a job, ranked; what the burn model says of it imported a moment later. */
+/** What may be done to the filter of a job, ranked; what the burn model says of it comes a moment later. */
 export function useTreatments(open: OpenJob): Treatments {
   const judgement = useJudgement(open);
   return {

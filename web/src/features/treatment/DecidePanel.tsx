@@ -11,7 +11,7 @@ import { ChoiceForm } from './ChoiceForm.tsx';
 import { TreatmentChoice } from './TreatmentChoice.tsx';
 import { DrivableForm } from './DrivableForm.tsx';
 
-/** Before reading about the filter, against the limits, before anything is done to it. */
+/** What the before reading says about the filter, against the limits, before anything is done to it. */
 export function DecidePanel({ open, canEnter, onStage }: StageProps) {
   return (
     <div className="max-w-4xl grid gap-8">
