@@ -25,8 +25,8 @@ export function judgeBurn(
   return {
     verdict: hot || steep ? 'too-hot' : left ? 'soot-left' : 'clean',
     reasons: [
-      `The bed reaches ${peakBedC.toFixed(0)} °C after ${minutes} min, ${peakAtMm.toFixed(0)} mm behind the inlet face;  ${hot ? 'limit only' : 'limit'} ${peakC} °C`,
-      `Steepest along it ${maxGradientCPerCm.toFixed(0)} °C/cm; ${steep ? 'limit only' : 'limit'} ${gradientCPerCm} °C/cm`,
+      `The bed reaches ${peakBedC.toFixed(0)} °C after ${minutes} min, ${peakAtMm.toFixed(0)} mm behind the inlet face; limit ${peakC} °C`,
+      `Steepest along it ${maxGradientCPerCm.toFixed(0)} °C/cm; limit ${gradientCPerCm} °C/cm`,
       `${sootLeftG.toFixed(1)} g of soot is left; ${left ? 'more than' : 'clean is up to'} ${limits.sootAfterCleanG} g`,
     ],
   };

@@ -159,7 +159,7 @@ function phaseText(
     case 'burning':
       return estimate?.cleanInS === undefined
         ? 'Keep it as it is.'
-        : `Clean in about ${minutes(estimate.cleanInS)} if it stays so.`;
+        : `Clean in about ${minutes(estimate.cleanInS)} at this rate.`;
     case 'cooling':
       return bedC === undefined
         ? `Dosing off for ${minutes(nowS - (stoppedAtS ?? nowS))}. The bed’s temperature is not read: keep the flow up for at least ${limits.clockBurnCoolingMin} min.`

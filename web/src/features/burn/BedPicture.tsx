@@ -89,7 +89,7 @@ export function BedScale({ limitC }: { limitC: number }) {
       </div>
       <div className="flex justify-between text-ink2">
         <span>{BED_LOW_C} °C</span>
-        <span>stands {limitC} °C</span>
+        <span>limit {limitC} °C</span>
       </div>
     </div>
   );

@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import type { ReadingBody } from '@white-ember/core/ledger';
+import { entriesOfKind, type ReadingBody } from '@white-ember/core/ledger';
 import { LOG_OUTPUTS, type LogOutput } from '@white-ember/core/readings';
 import { useSessionQuery } from '../../../app/api.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -243,13 +243,17 @@ function UseAsReading({
 }) {
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();
-  const [used, setUsed] = useState<readonly ReadingBody['purpose'][]>([]);
+  // By what the job holds: the desk may be set up anew at any time, as when a correction has it judged again.
+  const used = new Set(
+    entriesOfKind(open.derived.entries, 'reading').flatMap(({ body: { origin, purpose } }) =>
+      origin.type === 'log' && origin.logId === log.id ? [purpose] : [],
+    ),
+  );
   const use = async (purpose: ReadingBody['purpose']): Promise<void> => {
     setBusy(true);
     const wrong = await logs.use(log, purpose, left);
     setBusy(false);
     setProblem(wrong);
-    if (wrong === undefined) setUsed([...used.filter((one) => one !== purpose), purpose]);
   };
   const { before, after } = open.derived;
   return (
@@ -272,9 +276,9 @@ function UseAsReading({
       </div>
       {busy ? <p role="status">Keeping the file …</p> : null}
       {problem ? <Notice title={problem} tone="alarm" /> : null}
-      {used.length > 0 ? (
+      {used.size > 0 ? (
         <Notice
-          title={`Entered as the ${used.map((purpose) => SAID[purpose]).join(' and the ')} reading; the file is kept with the job.`}
+          title={`Entered as the ${[...used].map((purpose) => SAID[purpose]).join(' and the ')} reading; the file is kept with the job.`}
         >
           <Link
             to={`/jobs/${open.job.id}?stage=${before && after ? 'prove' : 'baseline'}`}
