@@ -26,8 +26,10 @@ export interface ArrivedJob {
   /** It has one fault, and a code or a finding points to it. */
   readonly clear: boolean;
   readonly next: string;
-  /** The next step is about what is really wrong. */
+  /** The next step is about what is really wrong, or sees that the pressure which says so is right. */
   readonly inFamily: boolean;
+  /** The same without looks at the way of the pressure before a filter is treated. */
+  readonly atFault: boolean;
 }
 
 const SURE = 0.9;
@@ -71,12 +73,13 @@ const pointsTo = (finding: string, causes: ReadonlySet<string>): boolean =>
  * Steps that are about what is wrong: a check that can see it, its repair; for the filter what is done to a filter, and seeing before that
  * that the pressure which says so is right.
  */
-function isAbout({ next }: JobJudgement, fault: FaultId): boolean {
+function isAbout({ next }: JobJudgement, fault: FaultId, wayOfPressureCounts: boolean): boolean {
   if (!next) return false;
   const family = alikeWith(fault);
   if (next.do === 'check') {
     const check = KNOWN_CHECKS.find(({ id }) => id === next.id);
-    const about = groupOf(fault) === 'filter' ? new Set([...family, ...PATH_CAUSES]) : family;
+    const about =
+      wayOfPressureCounts && groupOf(fault) === 'filter' ? new Set([...family, ...PATH_CAUSES]) : family;
     return check?.outcomes.some((outcome) => pointsTo(outcome, about)) ?? false;
   }
   if (next.do === 'repair') return next.id !== undefined && family.has(next.id);
@@ -132,6 +135,7 @@ export function arrivedJob(seed: number): ArrivedJob {
       .map(({ id, probability }) => ({ cause: id, probability, really: really.has(id) })),
     clear,
     next: `${judged.next?.do ?? 'nothing'} ${judged.next?.id ?? ''}`.trim(),
-    inFamily: only !== undefined && isAbout(judged, only.id),
+    inFamily: only !== undefined && isAbout(judged, only.id, true),
+    atFault: only !== undefined && isAbout(judged, only.id, false),
   };
 }
