@@ -2,7 +2,7 @@ import { failed, success, type Result } from './result.ts';
 
 /**
  * Units that people meet on scan tools and gauges, each as `base = (value + shift) · factor`.
- * Base units: mbar, °C, g/s, km, rpm, g, km/h, s, V, Ω, %.
+ * Base units: mbar, °C, g/s, km, rpm, g, km/h, s, V, Ω, %, m³/h, L/h, L, mm, N·m, g/L.
  */
 interface UnitDefinition {
   readonly quantity: Quantity;
@@ -26,9 +26,14 @@ export type Quantity =
   | 'percent'
   | 'volumeFlow'
   | 'fuelFlow'
-  | 'fraction';
+  | 'fraction'
+  | 'volume'
+  | 'length'
+  | 'torque'
+  | 'loading';
 
 const LB = 453.59237;
+const US_GALLON = 3.785411784;
 
 export const UNITS = {
   mbar: { quantity: 'pressure', label: 'mbar', factor: 1, spellings: ['mbar', 'millibar', 'mb', 'mbars'] },
@@ -131,6 +136,7 @@ export const UNITS = {
   km: { quantity: 'distance', label: 'km', factor: 1, spellings: ['km', 'kilometer', 'kilometre'] },
   m: { quantity: 'distance', label: 'm', factor: 0.001, spellings: ['m', 'meter', 'metre'] },
   mi: { quantity: 'distance', label: 'mi', factor: 1.609344, spellings: ['mi', 'mile', 'miles'] },
+  ft: { quantity: 'distance', label: 'ft', factor: 0.0003048, spellings: [] },
   kmPerH: {
     quantity: 'speed',
     label: 'km/h',
@@ -168,6 +174,8 @@ export const UNITS = {
   g: { quantity: 'mass', label: 'g', factor: 1, spellings: ['g', 'gram', 'grams', 'gr', 'gramm'] },
   mg: { quantity: 'mass', label: 'mg', factor: 0.001, spellings: ['mg'] },
   kg: { quantity: 'mass', label: 'kg', factor: 1000, spellings: ['kg'] },
+  oz: { quantity: 'mass', label: 'oz', factor: LB / 16, spellings: [] },
+  lb: { quantity: 'mass', label: 'lb', factor: LB, spellings: [] },
   s: { quantity: 'time', label: 's', factor: 1, spellings: ['s', 'sec', 'secs', 'second', 'seconds', 'sek'] },
   ms: { quantity: 'time', label: 'ms', factor: 0.001, spellings: ['ms', 'msec', 'millis', 'milliseconds'] },
   us: { quantity: 'time', label: 'µs', factor: 1e-6, spellings: ['us', 'µs', 'μs', 'usec', 'microseconds'] },
@@ -183,13 +191,30 @@ export const UNITS = {
     spellings: ['%', 'pct', 'percent', 'prozent', 'pourcent', 'procent', 'proc'],
   },
   m3PerH: { quantity: 'volumeFlow', label: 'm³/h', factor: 1, spellings: ['m3/h', 'm³/h'] },
+  ft3PerMin: { quantity: 'volumeFlow', label: 'ft³/min', factor: 1.6990108, spellings: [] },
   lPerH: {
     quantity: 'fuelFlow',
     label: 'L/h',
     factor: 1,
     spellings: ['l/h', 'l/hr', 'l/std', 'lph', 'lperh'],
   },
-  galPerH: { quantity: 'fuelFlow', label: 'gal/h', factor: 3.785412, spellings: ['gal/h', 'gph', 'gal/hr'] },
+  galPerH: {
+    quantity: 'fuelFlow',
+    label: 'gal/h',
+    factor: US_GALLON,
+    spellings: ['gal/h', 'gph', 'gal/hr'],
+  },
+  // What only people choose: no tool heads a column by these, and "in" or "l" would be read out of words.
+  L: { quantity: 'volume', label: 'L', factor: 1, spellings: [] },
+  gal: { quantity: 'volume', label: 'gal', factor: US_GALLON, spellings: [] },
+  in3: { quantity: 'volume', label: 'in³', factor: 0.016387064, spellings: [] },
+  mm: { quantity: 'length', label: 'mm', factor: 1, spellings: [] },
+  in: { quantity: 'length', label: 'in', factor: 25.4, spellings: [] },
+  Nm: { quantity: 'torque', label: 'N·m', factor: 1, spellings: [] },
+  lbFt: { quantity: 'torque', label: 'lb·ft', factor: 1.3558179, spellings: [] },
+  gPerL: { quantity: 'loading', label: 'g/L', factor: 1, spellings: [] },
+  // An avoirdupois ounce is 28.35 g and a cubic foot 28.32 L.
+  ozPerFt3: { quantity: 'loading', label: 'oz/ft³', factor: LB / 16 / 28.316847, spellings: [] },
 } as const satisfies Record<string, UnitDefinition>;
 
 export type Unit = keyof typeof UNITS;
@@ -197,7 +222,7 @@ export type Unit = keyof typeof UNITS;
 export const PRESSURE_UNITS = ['mbar', 'hPa', 'kPa', 'psi', 'inHg', 'bar'] as const satisfies readonly Unit[];
 export const TEMPERATURE_UNITS = ['degC', 'degF'] as const satisfies readonly Unit[];
 export const DISTANCE_UNITS = ['km', 'mi'] as const satisfies readonly Unit[];
-export const MASS_FLOW_UNITS = ['gPerS', 'kgPerH'] as const satisfies readonly Unit[];
+export const MASS_FLOW_UNITS = ['gPerS', 'kgPerH', 'lbPerMin'] as const satisfies readonly Unit[];
 
 export const unitLabel = (unit: Unit): string => UNITS[unit].label;
 /** The label in plain letters, as files carry it: "degC" for "°C". */

@@ -1,0 +1,199 @@
+import { fromBase, pressureFigure, unitLabel, withoutMinusZero, type Unit } from '../quantities/index.ts';
+import { METRIC, type UnitChoice } from './unitChoice.ts';
+
+/** How a person wants figures, dates and money written. */
+export interface Manner {
+  readonly units?: UnitChoice;
+  /** For thousands, decimals, dates and lists (BCP 47). */
+  readonly locale?: string;
+  readonly timeZone?: string;
+  /** The workshop's (ISO 4217); without one an amount stands bare. */
+  readonly currency?: string;
+}
+
+/** Writes figures: everything goes in in base units and comes out with the unit that was chosen. */
+export interface Measures {
+  readonly units: UnitChoice;
+  readonly locale: string;
+  /** A bare figure, by default with as many decimals as it needs up to two. */
+  readonly number: (value: number, decimals?: number) => string;
+  readonly percent: (value: number, decimals?: number) => string;
+  readonly pressure: (mbar: number) => string;
+  /** Without its unit, for a table that names it once. */
+  readonly pressureFigure: (mbar: number) => string;
+  readonly temperature: (celsius: number, decimals?: number) => string;
+  readonly temperatureChange: (kelvin: number, decimals?: number) => string;
+  readonly distance: (km: number, decimals?: number) => string;
+  /** With no more figures than a forecast has. */
+  readonly roughDistance: (km: number) => string;
+  readonly speed: (kmPerH: number) => string;
+  readonly altitude: (metres: number) => string;
+  readonly massFlow: (gPerS: number, decimals?: number) => string;
+  readonly volumeFlow: (m3PerH: number) => string;
+  /** Soot and ash. */
+  readonly soot: (g: number, decimals?: number) => string;
+  /** Soot and ash in each litre of filter. */
+  readonly loading: (gPerL: number, decimals?: number) => string;
+  readonly sootRate: (gPer100Km: number, decimals?: number) => string;
+  readonly weight: (kg: number, decimals?: number) => string;
+  readonly volume: (litres: number, decimals?: number) => string;
+  readonly engineSize: (litres: number, decimals?: number) => string;
+  readonly length: (mm: number, decimals?: number) => string;
+  readonly torque: (newtonMetres: number) => string;
+  /** A value of any unit that the tables know, in the unit chosen for its quantity. */
+  readonly inUnit: (value: number, unit: Unit, decimals?: number) => string;
+  /** The unit chosen for what is counted in this one. */
+  readonly chosen: (unit: Unit) => Unit;
+  readonly label: (of: keyof UnitChoice) => string;
+  readonly money: (amount: number) => string;
+  readonly date: (iso: string | number) => string;
+  readonly shortDate: (iso: string | number) => string;
+  readonly moment: (iso: string | number) => string;
+  readonly clock: (iso: string | number) => string;
+  readonly list: (parts: readonly string[]) => string;
+}
+
+/** Decimals that a quantity keeps in another unit, so that it is read as finely as it was meant. */
+const asFineAs = (decimals: number, baseUnit: Unit, unit: Unit): number => {
+  const step = Math.abs(fromBase(10 ** -decimals, unit) - fromBase(0, unit));
+  const base = Math.abs(fromBase(10 ** -decimals, baseUnit) - fromBase(0, baseUnit));
+  return Math.max(0, Math.min(6, decimals + Math.round(-Math.log10(step / base))));
+};
+
+const cached = <T>(make: (key: string) => T): ((key: string) => T) => {
+  const made = new Map<string, T>();
+  return (key) => {
+    const known = made.get(key) ?? make(key);
+    made.set(key, known);
+    return known;
+  };
+};
+
+/**
+ * Figures as one person reads them. Nothing is kept in these units: they are made at the edge, and another choice only writes anew.
+ * Worked values: 45.3 mbar → "45 mbar", in psi "0.66 psi"; 600 °C → "1,112 °F" (en); 12 g → "0.42 oz".
+ */
+export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }: Manner = {}): Measures {
+  const formatter = cached((decimals) => {
+    const fixed = Number(decimals);
+    return new Intl.NumberFormat(
+      locale,
+      Number.isNaN(fixed)
+        ? { maximumFractionDigits: 2 }
+        : { minimumFractionDigits: fixed, maximumFractionDigits: fixed },
+    );
+  });
+  const number = (value: number, decimals?: number): string =>
+    withoutMinusZero(formatter(decimals === undefined ? 'as needed' : String(decimals)).format(value));
+  const figure =
+    (base: Unit, unit: Unit, usual: number) =>
+    (value: number, decimals = usual): string =>
+      `${number(fromBase(value, unit), asFineAs(decimals, base, unit))} ${unitLabel(unit)}`;
+  const pressureIn = (mbar: number): string => {
+    const plain = pressureFigure(mbar, units.pressure);
+    const decimals = plain.includes('.') ? plain.length - plain.indexOf('.') - 1 : 0;
+    return number(fromBase(mbar, units.pressure), decimals);
+  };
+  const zone = timeZone === undefined ? {} : { timeZone };
+  // English dates stand in the order day, month, year unless a person's locale says otherwise.
+  const dates = locale === 'en' ? 'en-GB' : locale;
+  const style = cached(
+    (options) =>
+      new Intl.DateTimeFormat(dates, { ...(JSON.parse(options) as Intl.DateTimeFormatOptions), ...zone }),
+  );
+  const dated = (options: Intl.DateTimeFormatOptions) => {
+    const key = JSON.stringify(options);
+    return (at: string | number): string => style(key).format(new Date(at));
+  };
+  const miles = units.distance === 'mi';
+  const speedUnit = miles ? 'mph' : 'kmPerH';
+  const loadingUnit = units.soot === 'oz' ? 'ozPerFt3' : 'gPerL';
+  const chosen = (unit: Unit): Unit => CHOSEN_FOR[unit]?.(units) ?? unit;
+  return {
+    units,
+    locale,
+    number,
+    percent: (value, decimals = 0) => `${number(value, decimals)} %`,
+    pressure: (mbar) => `${pressureIn(mbar)} ${unitLabel(units.pressure)}`,
+    pressureFigure: pressureIn,
+    temperature: figure('degC', units.temperature, 0),
+    temperatureChange: (kelvin, decimals = 0) =>
+      `${number(kelvin * (units.temperature === 'degF' ? 1.8 : 1), decimals)} ${unitLabel(units.temperature)}`,
+    distance: (km, decimals = 0) => `${number(fromBase(km, units.distance), decimals)} ${unitLabel(units.distance)}`,
+    roughDistance: (km) => {
+      const value = fromBase(km, units.distance);
+      const step = value >= 10_000 ? 1000 : 100;
+      return `${number(Math.round(value / step) * step, 0)} ${unitLabel(units.distance)}`;
+    },
+    speed: (kmPerH) => `${number(fromBase(kmPerH, speedUnit), 0)} ${unitLabel(speedUnit)}`,
+    altitude: (metres) => {
+      const unit = miles ? 'ft' : 'm';
+      return `${number(fromBase(metres / 1000, unit), 0)} ${unitLabel(unit)}`;
+    },
+    massFlow: figure('gPerS', units.massFlow, 0),
+    volumeFlow: (m3PerH) =>
+      `${number(fromBase(m3PerH, units.volumeFlow), 0)} ${unitLabel(units.volumeFlow)}`,
+    soot: figure('g', units.soot, 0),
+    loading: figure('gPerL', loadingUnit, 1),
+    sootRate: (gPer100Km, decimals = 1) => {
+      const per100 = fromBase(gPer100Km, units.soot) * (miles ? 1.609344 : 1);
+      return `${number(per100, asFineAs(decimals, 'g', units.soot))} ${unitLabel(units.soot)}/100 ${unitLabel(units.distance)}`;
+    },
+    weight: (kg, decimals = 1) =>
+      `${number(fromBase(kg * 1000, units.weight), decimals)} ${unitLabel(units.weight)}`,
+    volume: figure('L', units.volume, 1),
+    engineSize: figure('L', units.engineSize, 1),
+    length: figure('mm', units.length, 0),
+    torque: figure('Nm', units.torque, 0),
+    inUnit: (value, unit, decimals) => {
+      const wanted = chosen(unit);
+      if (wanted in PRESSURES) return `${pressureIn(value)} ${unitLabel(wanted)}`;
+      const shown = fromBase(value, wanted);
+      const fine =
+        decimals === undefined ? (Math.abs(shown) >= 10 ? 0 : 1) : asFineAs(decimals, unit, wanted);
+      return `${number(shown, fine)} ${unitLabel(wanted)}`.trimEnd();
+    },
+    chosen,
+    label: (of) => unitLabel(units[of]),
+    money: (amount) =>
+      currency === undefined
+        ? number(amount, Number.isInteger(amount) ? 0 : 2)
+        : new Intl.NumberFormat(locale, {
+            style: 'currency',
+            currency,
+            ...(Number.isInteger(amount) ? { maximumFractionDigits: 0 } : {}),
+          }).format(amount),
+    date: dated({ day: 'numeric', month: 'long', year: 'numeric' }),
+    shortDate: dated({ day: 'numeric', month: 'short', year: 'numeric' }),
+    moment: dated({ day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
+    clock: dated({ hour: '2-digit', minute: '2-digit' }),
+    list: (parts) => new Intl.ListFormat(locale, { type: 'conjunction' }).format(parts),
+  };
+}
+
+const PRESSURES: Readonly<Partial<Record<Unit, true>>> = {
+  mbar: true,
+  hPa: true,
+  kPa: true,
+  psi: true,
+  inHg: true,
+  bar: true,
+};
+
+/** The choice that a unit of core falls under. */
+const CHOSEN_FOR: Readonly<Partial<Record<Unit, (units: UnitChoice) => Unit>>> = {
+  mbar: ({ pressure }) => pressure,
+  degC: ({ temperature }) => temperature,
+  km: ({ distance }) => distance,
+  m: ({ distance }) => (distance === 'mi' ? 'ft' : 'm'),
+  kmPerH: ({ distance }) => (distance === 'mi' ? 'mph' : 'kmPerH'),
+  gPerS: ({ massFlow }) => massFlow,
+  m3PerH: ({ volumeFlow }) => volumeFlow,
+  lPerH: ({ volume }) => (volume === 'gal' ? 'galPerH' : 'lPerH'),
+  g: ({ soot }) => soot,
+  kg: ({ weight }) => weight,
+  gPerL: ({ soot }) => (soot === 'oz' ? 'ozPerFt3' : 'gPerL'),
+  L: ({ volume }) => volume,
+  mm: ({ length }) => length,
+  Nm: ({ torque }) => torque,
+};
