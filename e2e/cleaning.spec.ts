@@ -88,7 +88,9 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
     .fill('120');
   await clean.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(clean.getByText(/are a nuisance here: dose at another site/)).toBeVisible();
-  await expect(clean.getByText(/From 120 to 45 °C a parked filter takes about/)).toContainText(/4[34] min/);
+  await expect(clean.getByText(/From 120 °C to 45 °C a parked filter takes about/)).toContainText(
+    /4[34] min/,
+  );
   await clean.getByLabel(/^Another site/).fill('Gravel yard, Pump Lane');
   await clean.getByRole('button', { name: 'Change the site' }).click();
   await expect(clean.getByText(/^At another site\. When/)).toBeVisible();
@@ -158,7 +160,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await page.goto(page.url().replace(/\?.*$/, '') + '/live');
   await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
   await page.getByText('At the vehicle, by hand', { exact: true }).click();
-  await page.getByLabel('What to do').selectOption({ label: 'Inject 0.5 L of fluid through the high pipe' });
+  await page.getByLabel('What to do').selectOption({ label: 'Inject a dose of fluid through the high pipe' });
   await page.getByRole('button', { name: 'Do it', exact: true }).first().click();
   await page.keyboard.press('Escape');
   await page.getByRole('heading', { name: 'Live values' }).click();

@@ -36,7 +36,7 @@ test('who is next, who comes back and why: the fleet, and its list of what is to
 
   // A clean that did not hold, and why: known and left.
   const back = page.getByRole('region', { name: 'Returns and reasons' });
-  await expect(back).toContainText(/FL 019 TX back after 1.800 km/);
+  await expect(back).toContainText(/FL 019 TX back after 1.?800 km/);
   await expect(back).toContainText(
     'Glow plugs or their relay have failed, known and left at the previous visit.',
   );

@@ -71,7 +71,7 @@ const handsOff = (page: Page): Promise<void> => page.getByRole('heading', { name
 async function fillAndDry(page: Page, stands: RegExp): Promise<void> {
   await byHand(page, 'Leave it parked for an hour');
   await expect(page.getByText('Parked only 1 h.')).toBeVisible();
-  await byHand(page, 'Inject 0.5 L of fluid through the high pipe', 4);
+  await byHand(page, 'Inject a dose of fluid through the high pipe', 4);
   await expect(page.getByText('450 g reach the filter.')).toBeVisible();
   await byHand(page, 'Leave it parked for an hour');
   await expect(page.getByText('Parked only 1 h.')).toBeVisible();

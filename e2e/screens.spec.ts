@@ -1,136 +1,17 @@
-import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
-import type { Treatment } from '@white-ember/core/ledger';
 import {
   axeViolations,
-  chosenJob,
   expect,
   goTo,
-  idOfJob,
   openJob,
   setTheme,
   signIn,
   stage as goToStage,
   test,
-  type Person,
-  type Site,
 } from './setup/site.ts';
+import { SCREENS } from './setup/everyScreen.ts';
 
 test.describe.configure({ mode: 'parallel' });
-
-interface Screen {
-  readonly name: string;
-  readonly who?: Person;
-  readonly open: (page: Page, site: Site) => Promise<unknown>;
-}
-
-const job = (plate: string, stage: string) => (page: Page, site: Site) => openJob(page, site, plate, stage);
-
-const samples = resolve(import.meta.dirname, '../samples');
-
-async function logDesk(page: Page, site: Site): Promise<void> {
-  await goTo(page, site, `/jobs/${await idOfJob(page, site, 'KE 417 QR')}/logs`);
-  await page.getByLabel('Recorded log files').setInputFiles(join(samples, 'sample2-soot-blocked.csv'));
-  await page.getByRole('button', { name: /^4 ΔP at/ }).click();
-  await page.getByText(/^Columns: /).click();
-  await page.getByText('The traces as a table').click();
-}
-
-/** The simulated vehicle on the link, its engine idling; on a page of its own, as a vehicle stays on the link. */
-async function live(page: Page, site: Site): Promise<void> {
-  await page.goto(`${site.address}/jobs/${await idOfJob(page, site, 'KE 417 QR')}/live`);
-  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
-  await page.keyboard.press('k');
-  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
-  await page.keyboard.press('c');
-  await expect(page.getByText(/The tool takes it for/)).toBeVisible();
-  await page.keyboard.press('s');
-  await expect(page.getByText(/^Engine at/)).toBeVisible();
-}
-
-/** A job with a treatment chosen, at its treatment. */
-const chosen = (treatment: Treatment) => async (page: Page, site: Site) =>
-  goTo(page, site, `/jobs/${await chosenJob(page, site, treatment)}?stage=treat`);
-
-/** Every screen there is, on demo data. */
-const SCREENS: readonly Screen[] = [
-  { name: 'job list', open: (page, site) => goTo(page, site, '/jobs?show=all') },
-  { name: 'intake', open: job('KE 417 QR', 'intake') },
-  { name: 'codes', open: job('KE 417 QR', 'codes') },
-  { name: 'baseline, typed in', open: job('KE 417 QR', 'baseline') },
-  { name: 'baseline, from a log', open: job('KE 417 QR', 'baseline&way=log') },
-  {
-    name: 'logs, none open',
-    open: async (page, site) => goTo(page, site, `/jobs/${await idOfJob(page, site, 'KE 417 QR')}/logs`),
-  },
-  { name: 'logs, one read', open: logDesk },
-  {
-    name: 'live, no vehicle yet',
-    open: async (page, site) => goTo(page, site, `/jobs/${await idOfJob(page, site, 'KE 417 QR')}/live`),
-  },
-  { name: 'live, idling', open: live },
-  {
-    name: 'live, at arm’s length',
-    open: async (page, site) => {
-      await live(page, site);
-      await page.keyboard.press('f');
-      await expect(page.getByRole('dialog', { name: 'Arm’s-length view' })).toBeVisible();
-    },
-  },
-  { name: 'checks', open: job('KE 417 QR', 'checks&part=high-pipe') },
-  { name: 'decide', open: job('BC 91 HV', 'decide') },
-  { name: 'treat', open: job('KE 417 QR', 'treat') },
-  { name: 'treat, off the vehicle', open: chosen('off-vehicle') },
-  { name: 'treat, clean in place', open: chosen('chemical') },
-  {
-    name: 'burn, before',
-    open: async (page, site) => {
-      await goTo(page, site, `/jobs/${await chosenJob(page, site, 'drive')}/burn`);
-      await expect(page.getByRole('region', { name: 'Two people on the drive' })).toBeVisible();
-    },
-  },
-  {
-    name: 'burn, by hand',
-    open: async (page, site) => {
-      const id = await chosenJob(page, site, 'standing', {
-        more: [
-          { kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool', begun: true },
-        ],
-      });
-      await goTo(page, site, `/jobs/${id}/burn`);
-      await expect(page.getByRole('region', { name: 'What the tool shows' })).toBeVisible();
-    },
-  },
-  { name: 'prove', open: job('KE 417 QR', 'prove') },
-  { name: 'prove, not proved', open: job('MF 66 PL', 'prove') },
-  { name: 'hand over', open: job('KE 417 QR', 'hand-over') },
-  {
-    name: 'report',
-    open: async (page, site) => goTo(page, site, `/jobs/${await idOfJob(page, site, 'KE 417 QR')}/report`),
-  },
-  { name: 'vehicles', open: (page, site) => goTo(page, site, '/vehicles') },
-  { name: 'add a vehicle', open: (page, site) => goTo(page, site, '/vehicles/new') },
-  {
-    name: 'vehicle',
-    open: async (page, site) => {
-      await goTo(page, site, '/vehicles');
-      await page.getByRole('link', { name: /KE 417 QR/ }).click();
-      await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
-    },
-  },
-  {
-    name: 'fleet',
-    open: async (page, site) => {
-      await goTo(page, site, '/fleet');
-      await page.getByRole('button', { name: /^FL 003 TX/ }).click();
-      await expect(page.getByRole('heading', { name: 'Causes by family' })).toBeVisible();
-    },
-  },
-  { name: 'limits', who: 'Imke', open: (page, site) => goTo(page, site, '/limits') },
-  { name: 'log headings', open: (page, site) => goTo(page, site, '/headings') },
-  { name: 'people', who: 'Imke', open: (page, site) => goTo(page, site, '/people') },
-  { name: 'no such page', open: (page, site) => goTo(page, site, '/nowhere') },
-];
 
 const settled = async (page: Page): Promise<void> => {
   await page.waitForLoadState('networkidle');

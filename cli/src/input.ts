@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { closeSync, openSync, readFileSync, readSync } from 'node:fs';
 import { filterCells, filterGeometrySchema, type FilterGeometry } from '@white-ember/core/filter';
 import {
@@ -17,7 +18,9 @@ export type Options = Readonly<Record<string, string | undefined>>;
 /** Takes the value of a result, or ends with its sentence and where it belongs to. */
 export function orInputError<T>(result: Result<T>, where?: string): T {
   if (result.ok) return result.value;
-  throw new InputError(`${where === undefined ? '' : `${where}: `}${describeFailure(result.failure)}`);
+  throw new InputError(
+    `${where === undefined ? '' : `${where}: `}${inEnglish(describeFailure(result.failure))}`,
+  );
 }
 
 /** A number given as an option, e.g. `number(options, 'sootG', '--soot-g')`. */

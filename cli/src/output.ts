@@ -1,7 +1,9 @@
-/** One JSON document and nothing else. A number that is none must never leave: that would be a fault of ours. */
+import { inEnglish } from '@white-ember/core/words';
+
+/** One JSON document and nothing else, in words and base units. A number that is none must never leave: that would be a fault of ours. */
 export function printJson(document: object): void {
   const text = JSON.stringify(
-    document,
+    inEnglish(document),
     (key, value: unknown) => {
       if (typeof value === 'number' && !Number.isFinite(value))
         throw new Error(`“${key}” is not a finite number`);

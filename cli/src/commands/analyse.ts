@@ -1,9 +1,10 @@
+import { inEnglish, type Spoken } from '@white-ember/core/words';
 import type { AnalysedWindow, LogAnalysis } from '@white-ember/core/readings';
 import { readLogFile, type Options } from '../input.ts';
 import { print, printJson, table } from '../output.ts';
 
 export async function analyse(file: string, options: Options): Promise<void> {
-  const { analysis } = await readLogFile(file, options);
+  const analysis = inEnglish((await readLogFile(file, options)).analysis);
   if (options['json']) printJson(analysis);
   else print(...asText(analysis));
 }
@@ -21,7 +22,7 @@ const windowRow = (window: AnalysedWindow): string[] => [
   window.soot ? `${window.soot.lowG.toFixed(0)}–${window.soot.highG.toFixed(0)}` : '–',
 ];
 
-function asText(analysis: LogAnalysis): string[] {
+function asText(analysis: Spoken<LogAnalysis>): string[] {
   const { format, durationS, channels, unmapped, without = [], warnings, windows, findings, fit } = analysis;
   return [
     `${format}, ${durationS.toFixed(0)} s, ${channels.length} channels recognised, ${unmapped.length} not`,

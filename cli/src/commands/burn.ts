@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { checkScenario, judgeBurn, simulateBurn } from '@white-ember/core/burn';
 import { orInputError, readJson, readLimits, type Options } from '../input.ts';
 import { print, printJson, table } from '../output.ts';
@@ -7,7 +8,7 @@ export function burn(file: string, options: Options): void {
   const limits = readLimits(options['limits']);
   const scenario = orInputError(checkScenario(readJson(file, 'burn scenario')), file);
   const run = orInputError(simulateBurn(scenario, limits), file);
-  const { verdict, reasons } = judgeBurn(run, scenario.filter.material, limits);
+  const { verdict, reasons } = inEnglish(judgeBurn(run, scenario.filter.material, limits));
   const { sootLeftG, peakBedC, peakAtS, peakAtMm, maxGradientCPerCm, durationS, energy, series } = run;
   if (options['json']) {
     const { timeS, sootG, inletC, outletC, peakC } = series;

@@ -1,5 +1,5 @@
+import { PLAIN_WORDS } from '@white-ember/core/words';
 import { codeMeaning } from '@white-ember/core/codes';
-import { CHECK_LABELS } from '@white-ember/core/checks';
 import type { Options } from '../input.ts';
 import { InputError } from '../InputError.ts';
 import { print, printJson } from '../output.ts';
@@ -47,7 +47,9 @@ export function codes(texts: readonly string[], options: Options): void {
       `${one.code}  ${one.meaning}${one.certainty === 'exact' ? '' : ` [${one.certainty === 'by-range' ? 'by its range' : 'not known'}]`}`,
       `    ${one.role}${one.holdsRegenerationOff ? ', inhibits regeneration while active' : ''}`,
       one.couldBe === undefined ? '' : `    could be ${one.couldBe}`,
-      one.checks.length === 0 ? '' : `    check: ${one.checks.map((id) => CHECK_LABELS[id]).join('; ')}`,
+      one.checks.length === 0
+        ? ''
+        : `    check: ${one.checks.map((id) => PLAIN_WORDS.name('checkNames', id)).join('; ')}`,
     );
   }
 }

@@ -1,12 +1,11 @@
+import { named, PLAIN_WORDS } from '@white-ember/core/words';
 import { z } from 'zod';
-import { CHECK_LABELS } from '@white-ember/core/checks';
 import {
   evidenceOfCase,
   infer,
   inhibitorsOf,
-  KNOWN_CAUSES,
   KNOWN_CHECKS,
-  KNOWN_FINDINGS,
+  sentenceOf,
   networkFor,
   weigh,
   rankChecks,
@@ -109,26 +108,22 @@ export function diagnose(file: string, options: Options): void {
     });
     return;
   }
-  const sentence = new Map(
-    [...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence: words }) => [id, words]),
-  );
+  const sentence = (id: string): string => PLAIN_WORDS.say(sentenceOf(id));
   print('likely');
   for (const { id, probability, reasons } of causes.slice(0, 5)) {
-    print(`  ${(100 * probability).toFixed(0).padStart(3)} %  ${sentence.get(id) ?? id}`);
+    print(`  ${(100 * probability).toFixed(0).padStart(3)} %  ${sentence(id)}`);
     for (const { finding, weight } of reasons.slice(0, 3)) {
       const seen = known.evidence[finding] === true ? '' : 'not ';
-      print(`         ${weight > 0 ? 'for' : 'against'}: ${seen}seen: ${sentence.get(finding) ?? finding}`);
+      print(`         ${weight > 0 ? 'for' : 'against'}: ${seen}seen: ${sentence(finding)}`);
     }
   }
   print('next');
   for (const { check, bits, minutes } of next.slice(0, 4))
-    print(`  ${CHECK_LABELS[check as keyof typeof CHECK_LABELS]}: ${minutes} min, ${bits.toFixed(2)} bits`);
-  if (inhibitors.length > 0) print('inhibits regeneration', ...inhibitors.map((text) => `  ${text}`));
+    print(`  ${PLAIN_WORDS.say(named('checkNames', check, check))}: ${minutes} min, ${bits.toFixed(2)} bits`);
+  if (inhibitors.length > 0)
+    print('inhibits regeneration', ...inhibitors.map((text) => `  ${PLAIN_WORDS.say(text)}`));
   if (posterior.unexplained.length > 0)
-    print(
-      'not explained',
-      ...posterior.unexplained.map(({ finding }) => `  ${sentence.get(finding) ?? finding}`),
-    );
+    print('not explained', ...posterior.unexplained.map(({ finding }) => `  ${sentence(finding)}`));
   if (known.unknown.length > 0)
     print('not in the vocabulary, left aside', ...known.unknown.map((id) => `  ${id}`));
 }

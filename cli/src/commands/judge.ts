@@ -1,3 +1,4 @@
+import { inEnglish, PLAIN_WORDS } from '@white-ember/core/words';
 import { z } from 'zod';
 import { namedFault } from '@white-ember/core/codes';
 import { KNOWN_FINDINGS, sentenceOf } from '@white-ember/core/diagnosis';
@@ -186,16 +187,17 @@ const LEAST_WEIGHT = 0.05;
 
 /** All that the job page says of a job, by the same function of core. */
 export function judge(file: string, options: Options): void {
-  const { derived, diagnosis, choice, notJudged, drive, worked, resets, ...steps } = judgement(
-    readJob(file),
-    readLimits(options['limits']),
+  const { derived, diagnosis, choice, notJudged, drive, worked, resets, ...steps } = inEnglish(
+    judgement(readJob(file), readLimits(options['limits'])),
   );
   // A file has no clock of its own: what was begun last runs, and what something came after is over.
   const last = derived.entries.at(-1);
-  const [next, ...then] = whileWaiting(
-    steps.next ? [steps.next, ...steps.then] : [],
-    derived.clocks.filter(({ entryId }) => entryId === last?.id),
-    last ? happenedAt(last) : 0,
+  const [next, ...then] = inEnglish(
+    whileWaiting(
+      steps.next ? [steps.next, ...steps.then] : [],
+      derived.clocks.filter(({ entryId }) => entryId === last?.id),
+      last ? happenedAt(last) : 0,
+    ),
   );
   const { posterior, inhibitors } = diagnosis;
   const { proof, comparison, proofKind, evidence } = derived;
@@ -243,9 +245,12 @@ export function judge(file: string, options: Options): void {
   }
   print('likely');
   for (const { id: cause, probability } of answer.likely.slice(0, 5))
-    print(`  ${(100 * probability).toFixed(0).padStart(3)} %  ${sentenceOf(cause)}`);
+    print(`  ${(100 * probability).toFixed(0).padStart(3)} %  ${PLAIN_WORDS.say(sentenceOf(cause))}`);
   if (next)
-    print('next', `  ${next.do}${next.id === undefined ? '' : `: ${sentenceOf(next.id)}`} – ${next.why}`);
+    print(
+      'next',
+      `  ${next.do}${next.id === undefined ? '' : `: ${PLAIN_WORDS.say(sentenceOf(next.id))}`} – ${next.why}`,
+    );
   print(
     'may be done to the filter',
     ...answer.choice

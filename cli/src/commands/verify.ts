@@ -1,3 +1,4 @@
+import { inEnglish, type Spoken } from '@white-ember/core/words';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import {
   BEYOND_THE_READINGS,
@@ -42,18 +43,24 @@ export async function verify(beforeFile: string, afterFile: string, options: Opt
     optionalNumber(options, 'displacementL', '--displacement-l') ??
     before.displacementL ??
     after.displacementL;
-  const comparison = compareReadings([before.reading], [after.reading], {
+  const compared = compareReadings([before.reading], [after.reading], {
     limits,
     ...(geometry === undefined ? {} : { geometry }),
     ...(displacementL === undefined ? {} : { displacementL }),
   });
-  const proof = judgeProof(comparison, { before: [before.reading], after: [after.reading] }, limits);
-  const missing = [...proof.missing, ...BEYOND_THE_READINGS];
+  const judged = judgeProof(compared, { before: [before.reading], after: [after.reading] }, limits);
+  const comparison = inEnglish(compared);
+  const proof = inEnglish(judged);
+  const missing = [...proof.missing, ...inEnglish(BEYOND_THE_READINGS)];
   if (options['json']) printJson(asDocument(comparison, proof, missing));
   else print(...asText(comparison, proof, missing));
 }
 
-function asDocument(comparison: Comparison, proof: Proof, missing: readonly string[]): object {
+function asDocument(
+  comparison: Spoken<Comparison>,
+  proof: Spoken<Proof>,
+  missing: readonly string[],
+): object {
   const { removedPercent, restrictionBefore, restrictionAfter, equalFlow, rows } = comparison;
   return {
     verdict: proof.verdict,
@@ -81,7 +88,7 @@ const VERDICT_TEXT = {
   worse: 'Worse',
 } as const;
 
-function asText(comparison: Comparison, proof: Proof, missing: readonly string[]): string[] {
+function asText(comparison: Spoken<Comparison>, proof: Spoken<Proof>, missing: readonly string[]): string[] {
   const show = (value: number | undefined): string => (value === undefined ? '–' : value.toFixed(1));
   return [
     VERDICT_TEXT[proof.verdict],

@@ -1,42 +1,41 @@
-import { CAUTIONS, CHECK_LABELS, KIT } from '@white-ember/core/checks';
-import { KNOWN_CAUSES, KNOWN_CHECKS, KNOWN_FINDINGS } from '@white-ember/core/diagnosis';
+import { PLAIN_WORDS } from '@white-ember/core/words';
+import { CAUTIONS } from '@white-ember/core/checks';
+import { KNOWN_CAUSES, KNOWN_CHECKS, KNOWN_FINDINGS, sentenceOf } from '@white-ember/core/diagnosis';
 import type { Options } from '../input.ts';
 import { print, printJson } from '../output.ts';
 
 /** Every cause, finding, check and outcome, with its id and a plain sentence. */
 export function vocabulary(options: Options): void {
-  const sentence = new Map(KNOWN_FINDINGS.map(({ id, sentence: words }) => [id, words]));
+  const sentence = (id: string): string => PLAIN_WORDS.say(sentenceOf(id));
   if (options['json']) {
     printJson({
-      causes: KNOWN_CAUSES.map(({ id, sentence: text }) => ({ id, text })),
-      findings: KNOWN_FINDINGS.map(({ id, sentence: text, from }) => ({ id, text, from })),
+      causes: KNOWN_CAUSES.map(({ id }) => ({ id, text: sentence(id) })),
+      findings: KNOWN_FINDINGS.map(({ id, from }) => ({ id, text: sentence(id), from })),
       checks: KNOWN_CHECKS.map(({ id, outcomes, otherwise, minutes, cost, needs, cautions }) => ({
         id,
-        text: CHECK_LABELS[id],
+        text: PLAIN_WORDS.name('checkNames', id),
         outcomes: [
-          ...outcomes.map((outcome) => ({ id: outcome, text: sentence.get(outcome) })),
+          ...outcomes.map((outcome) => ({ id: outcome, text: sentence(outcome) })),
           { id: otherwise, text: 'None of these' },
         ],
         minutes,
         cost,
-        needs: needs.map((kit) => KIT[kit]),
+        needs: needs.map((kit) => PLAIN_WORDS.name('kit', kit)),
         cautions: cautions.map((caution) => CAUTIONS[caution].text),
       })),
     });
     return;
   }
-  print('causes', ...KNOWN_CAUSES.map(({ id, sentence: text }) => `  ${id}  ${text}`));
+  print('causes', ...KNOWN_CAUSES.map(({ id }) => `  ${id}  ${sentence(id)}`));
   print(
     'findings',
-    ...KNOWN_FINDINGS.filter(({ from }) => from !== 'check').map(
-      ({ id, sentence: text }) => `  ${id}  ${text}`,
-    ),
+    ...KNOWN_FINDINGS.filter(({ from }) => from !== 'check').map(({ id }) => `  ${id}  ${sentence(id)}`),
   );
   print('checks');
   for (const { id, outcomes, otherwise, minutes, needs } of KNOWN_CHECKS)
     print(
-      `  ${id}  ${CHECK_LABELS[id]} (${[`${minutes} min`, ...needs.map((kit) => KIT[kit])].join(', ')})`,
-      ...outcomes.map((outcome) => `    ${outcome}  ${sentence.get(outcome) ?? ''}`),
+      `  ${id}  ${PLAIN_WORDS.name('checkNames', id)} (${[`${minutes} min`, ...needs.map((kit) => PLAIN_WORDS.name('kit', kit))].join(', ')})`,
+      ...outcomes.map((outcome) => `    ${outcome}  ${sentence(outcome)}`),
       `    ${otherwise}  None of these`,
     );
 }

@@ -311,7 +311,7 @@ describe('how much soot is safe', () => {
     const at = (bedLimitSiliconCarbideC: number) =>
       safeSootLimit(plan, idleExhaust(2), { ...DEFAULT_LIMITS, bedLimitSiliconCarbideC });
     expect(valueOf(at(800)).gPerL).toBeLessThan(valueOf(at(1000)).gPerL);
-    expect(at(600)).toMatchObject({ ok: false, failure: { field: 'The target' } });
+    expect(at(600)).toMatchObject({ ok: false, failure: { field: { say: 'burn.the-target' } } });
   });
 });
 

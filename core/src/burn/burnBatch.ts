@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { noise, quantile, share, type Result } from '../quantities/index.ts';
 import { bedLimits } from './bed.ts';
@@ -34,17 +35,15 @@ export const SOOT_DOUBT_SHARE = 0.3;
 const Z90 = 1.645;
 
 /** What a batch assumes, in words for whoever reads its answer: every figure as nine in ten lie. */
-export function doubtsText(doubts: typeof USUAL_DOUBTS, sootShare = SOOT_DOUBT_SHARE): string {
-  const within = (sd: number, digits = 0): string => (Z90 * sd).toFixed(digits);
-  return [
-    `Soot ±${(100 * sootShare).toFixed(0)} %`,
-    `temperature ±${within(doubts.inletC)} °C`,
-    `flow ±${within(100 * doubts.flowShare)} %`,
-    `oxygen ±${within(doubts.oxygenPercent, 1)} %`,
-    `rates within a factor of ${Math.exp(Z90 * doubts.rateShare).toFixed(1)}`,
-    `bed heat ±${within(100 * doubts.capacityShare)} %, nine in ten.`,
-  ].join(', ');
-}
+export const doubtsText = (doubts: typeof USUAL_DOUBTS, sootShare = SOOT_DOUBT_SHARE): Said =>
+  say('burn.assumes', {
+    sootPercent: 100 * sootShare,
+    inletC: Z90 * doubts.inletC,
+    flowPercent: 100 * Z90 * doubts.flowShare,
+    oxygenPercent: Z90 * doubts.oxygenPercent,
+    rateFactor: Math.exp(Z90 * doubts.rateShare),
+    heatPercent: 100 * Z90 * doubts.capacityShare,
+  });
 
 /** One figure over all runs: 5 %, half and 95 % of them lie below. */
 export interface Spread {

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { FilterMaterial } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { bedLimits } from './bed.ts';
@@ -9,7 +10,7 @@ export type BurnVerdict = 'clean' | 'soot-left' | 'too-hot';
 export interface JudgedBurn {
   readonly verdict: BurnVerdict;
   /** Each figure with the limit that it was judged by. */
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Said[];
 }
 
 /** Judges a run by what the bed stands and by what counts as clean. */
@@ -21,13 +22,12 @@ export function judgeBurn(
   const { peakC, gradientCPerCm } = bedLimits(limits, material);
   const [hot, steep] = [peakBedC > peakC, maxGradientCPerCm > gradientCPerCm];
   const left = sootLeftG > limits.sootAfterCleanG;
-  const minutes = (peakAtS / 60).toFixed(1);
   return {
     verdict: hot || steep ? 'too-hot' : left ? 'soot-left' : 'clean',
     reasons: [
-      `The bed reaches ${peakBedC.toFixed(0)} °C after ${minutes} min, ${peakAtMm.toFixed(0)} mm behind the inlet face; limit ${peakC} °C`,
-      `Steepest along it ${maxGradientCPerCm.toFixed(0)} °C/cm; limit ${gradientCPerCm} °C/cm`,
-      `${sootLeftG.toFixed(1)} g of soot is left; ${left ? 'more than' : 'clean is up to'} ${limits.sootAfterCleanG} g`,
+      say('burn.the-bed-reaches-c-after', { peakBedC, peakAtS, peakAtMm, peakC }),
+      say('burn.steepest-along-it-c-cm', { maxGradientCPerCm, gradientCPerCm }),
+      say('burn.soot-left', { sootLeftG, left, sootAfterCleanG: limits.sootAfterCleanG }),
     ],
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
@@ -132,8 +133,8 @@ export function safeSootLimit(plan: BurnPlan, idle: IdleExhaust, limits: Limits)
   if (bare.value > limitC)
     return failed({
       code: 'impossible',
-      field: 'The target',
-      requirement: `brings the bed above its limit of ${limitC} °C with no soot in it`,
+      field: say('burn.the-target'),
+      requirement: say('burn.brings-the-bed-above', { limitC }),
       value: plan.targetC,
     });
   let low = 0;

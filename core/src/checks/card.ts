@@ -1,3 +1,4 @@
+import type { Said, Spoken } from '../words/index.ts';
 import type { FilterGeometry } from '../filter/index.ts';
 import type { PartId, PartState } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -9,8 +10,8 @@ import type { KitId } from './kit.ts';
 
 interface FieldBase {
   readonly id: string;
-  readonly label: string;
-  readonly hint?: string;
+  readonly label: Said;
+  readonly hint?: Said;
 }
 
 /** Where a value can lie; beyond it something else was measured, and that is asked back. */
@@ -18,7 +19,7 @@ interface Possible {
   readonly low: number;
   readonly high: number;
   /** What was probably done instead, as a question. */
-  readonly otherwise: string;
+  readonly otherwise: Said;
   /** What can be after all, once it was measured again. */
   readonly ifSure?: readonly [low: number, high: number];
 }
@@ -28,7 +29,7 @@ export interface NumberField extends FieldBase {
   /** Base unit of the quantity; shown in the one that the person chose. */
   readonly unit?: Unit;
   /** For what no unit of ours measures: L, of full. */
-  readonly suffix?: string;
+  readonly suffix?: Said;
   readonly possible: Possible;
   /** Channel of a scan tool that shows it. */
   readonly live?: ChannelRole;
@@ -36,13 +37,13 @@ export interface NumberField extends FieldBase {
 
 export interface ChoiceField extends FieldBase {
   readonly kind: 'choice';
-  readonly options: readonly (readonly [value: string, label: string])[];
+  readonly options: readonly (readonly [value: string, label: Said])[];
 }
 
 export interface RowsField extends FieldBase {
   readonly kind: 'rows';
   readonly columns: readonly {
-    readonly label: string;
+    readonly label: Said;
     readonly unit?: Unit;
     readonly possible: Possible;
     readonly live?: ChannelRole;
@@ -61,10 +62,10 @@ export type CheckValues = Readonly<Record<string, CheckValue>>;
 
 /** One figure of a judgement with what it is judged by. */
 export interface Figure {
-  readonly label: string;
+  readonly label: Said;
   readonly value: number;
   readonly unit?: Unit;
-  readonly suffix?: string;
+  readonly suffix?: Said;
   readonly low?: number;
   readonly high?: number;
   readonly state: 'sound' | 'doubtful' | 'failed' | 'plain';
@@ -76,15 +77,13 @@ export interface CheckContext {
   readonly geometry?: FilterGeometry;
   /** What the last believed reading says of the soot by pressure, g; both ends of 90 %. */
   readonly sootByPressureG?: { readonly lowG: number; readonly highG: number };
-  /** Unit for pressures in sentences. */
-  readonly pressureUnit?: Unit;
 }
 
 /** What a card makes of its values. A finding that the values do not decide is left out. */
 export interface Judged {
   readonly findings: Readonly<Record<string, boolean>>;
   readonly figures: readonly Figure[];
-  readonly sentences: readonly string[];
+  readonly sentences: readonly Said[];
   readonly parts?: Readonly<Partial<Record<PartId, PartState>>>;
   /** Outcomes about what was not measured, as it need not be there: a pipe, a sensor. The rest decides without them. */
   readonly notAsked?: readonly string[];
@@ -113,8 +112,8 @@ export interface CheckCard {
   readonly needs: readonly KitId[];
   readonly cautions: readonly CautionId[];
   /** What it can do harm to. */
-  readonly harm?: string;
-  readonly steps: readonly string[];
+  readonly harm?: Said;
+  readonly steps: readonly Said[];
   readonly fields: readonly Field[];
   readonly judge: (read: Read, context: CheckContext) => Judged;
 }
@@ -123,7 +122,7 @@ export const NOTHING: Judged = { findings: {}, figures: [], sentences: [] };
 
 /** A figure against limits of which either may be missing. */
 export function against(
-  label: string,
+  label: Said,
   value: number,
   { unit, suffix, low, high, doubtful = false }: Partial<Figure> & { doubtful?: boolean },
 ): Figure {
@@ -148,7 +147,7 @@ export function against(
 /** A figure as people read it: three digits that count and its unit. */
 export function figureText(
   value: number,
-  { unit, suffix }: Pick<Figure, 'unit' | 'suffix'>,
+  { unit, suffix }: Pick<Spoken<Figure>, 'unit' | 'suffix'>,
   wanted: Unit | undefined = unit,
 ): string {
   const shown = wanted === undefined ? value : fromBase(value, wanted);
@@ -161,7 +160,7 @@ export function figureText(
   return label === '' ? text : `${text} ${label}`;
 }
 
-export const between = (low: number, high: number, otherwise: string): Possible => ({
+export const between = (low: number, high: number, otherwise: Said): Possible => ({
   low,
   high,
   otherwise,

@@ -1,7 +1,17 @@
+import { inEnglish, spoken } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { CAUTIONS, CHECK_CARDS, CHECK_IDS, judgeCheck, meterShows, type CheckValues } from './index.ts';
+import {
+  CAUTIONS,
+  CHECK_CARDS,
+  CHECK_IDS,
+  judgeCheck as judgeCheckInCodes,
+  meterShows,
+  type CheckValues,
+} from './index.ts';
+
+const judgeCheck = spoken(judgeCheckInCodes);
 
 const context = {
   limits: DEFAULT_LIMITS,
@@ -348,7 +358,7 @@ describe('guided checks', () => {
     for (const { steps, cautions, fields } of CHECK_CARDS) {
       expect(steps.length).toBeGreaterThan(0);
       expect(fields.length).toBeGreaterThan(0);
-      for (const caution of cautions) expect(CAUTIONS[caution].text.length).toBeGreaterThan(40);
+      for (const caution of cautions) expect(inEnglish(CAUTIONS[caution].text).length).toBeGreaterThan(40);
     }
   });
 

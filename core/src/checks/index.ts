@@ -1,4 +1,4 @@
-export { CHECK_ABOUT, CHECK_IDS, CHECK_LABELS, type CheckId } from './checkIds.ts';
+export { CHECK_ABOUT, CHECK_IDS, type CheckId } from './checkIds.ts';
 export {
   figureText,
   type CheckCard,
@@ -14,7 +14,7 @@ export {
 export { CAUTIONS, type Caution, type CautionId } from './cautions.ts';
 export { CHECK_CARDS } from './cards/index.ts';
 export { cardOf, judgeCheck, type CheckJudgement, type Question } from './judgeCheck.ts';
-export { KIT, KIT_IDS, type KitId } from './kit.ts';
+export { KIT_IDS, type KitId } from './kit.ts';
 export { fitDecay, type Decay } from './measuring/decay.ts';
 export { dilutionByLevel } from './measuring/oil.ts';
 export { findPlateau, type Plateau } from './measuring/plateau.ts';

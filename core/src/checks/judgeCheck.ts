@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { CHECK_CARDS } from './cards/index.ts';
 import type {
   CheckCard,
@@ -15,7 +16,7 @@ import { NOTHING } from './card.ts';
 /** A value that cannot be what it is entered as. */
 export interface Question {
   readonly field: string;
-  readonly text: string;
+  readonly text: Said;
 }
 
 export interface CheckJudgement extends Judged {
@@ -32,8 +33,8 @@ function isPossible({ possible }: Column, value: number, sure: boolean): boolean
   return value >= low && value <= high;
 }
 
-const askBack = (label: string, { possible }: Column, value: number): string =>
-  `${label}: ${Number(value.toPrecision(4))} cannot be. ${possible.otherwise}`;
+const askBack = (label: Said, { possible }: Column, value: number): Said =>
+  say('checks.cannot-be', { label, value: Number(value.toPrecision(4)), otherwise: possible.otherwise });
 
 function questionsOf(field: Field, value: CheckValue, sure: boolean): Question[] {
   if (field.kind === 'number' && typeof value === 'number' && !isPossible(field, value, sure))

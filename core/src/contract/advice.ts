@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { saidSchema } from '../words/index.ts';
 
 /** What is done next on a job, the kinds of it. */
 export const STEP_KINDS = [
@@ -23,8 +24,8 @@ export const adviceSchema = z.object({
       id: z.string().optional(),
       minutes: z.number().optional(),
       /** What it is called. */
-      title: z.string(),
-      why: z.string(),
+      title: saidSchema,
+      why: saidSchema,
     })
     .optional(),
   /** The likeliest cause, where one stands out. */

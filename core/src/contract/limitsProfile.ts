@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { idSchema, timeSchema } from '../ledger/index.ts';
 import { limitOverridesSchema } from '../limits/index.ts';
-import { freeText, nameText } from '../text/index.ts';
+import { freeText, nameText } from '../fields/index.ts';
 
 /**
  * Profiles are never edited in place: a change is a new version, so that a signed-off job keeps the limits by which it
@@ -10,9 +10,9 @@ import { freeText, nameText } from '../text/index.ts';
 export const newLimitsProfileSchema = z.object({
   id: idSchema,
   /** Engine family that it holds for; absent = all others. */
-  family: nameText('Engine family', 60).optional(),
+  family: nameText('engine-family', 60).optional(),
   overrides: limitOverridesSchema,
-  sourceNote: freeText('Source note', 1000).optional(),
+  sourceNote: freeText('source-note', 1000).optional(),
 });
 export type NewLimitsProfile = z.infer<typeof newLimitsProfileSchema>;
 

@@ -1,10 +1,14 @@
 import { z } from 'zod';
+import { fault, say } from '../words/index.ts';
 import { isChannelRole } from '../readings/index.ts';
 
-const heading = z.string().min(1, 'Heading: is missing').max(500, 'Heading: is longer than 500 characters');
+const heading = z
+  .string()
+  .min(1, fault(say('faults.missing', { field: say('fields.heading') })))
+  .max(500, fault(say('faults.too-long', { field: say('fields.heading'), most: 500 })));
 const role = z
   .string()
-  .refine((text): boolean => text === '' || isChannelRole(text), 'Role: is not one that is known');
+  .refine((text): boolean => text === '' || isChannelRole(text), fault(say('faults.role')));
 
 /** What a heading is for this workshop; an empty role says that it is none of the known ones. */
 export const channelCorrectionSchema = z.object({ heading, role });
@@ -14,8 +18,8 @@ export type ChannelCorrection = z.infer<typeof channelCorrectionSchema>;
 export const channelCorrectionListSchema = z.strictObject({
   corrections: z
     .array(z.strictObject({ heading, role }))
-    .min(1, 'Corrections: there are none')
-    .max(5000, 'Corrections: more than 5000'),
+    .min(1, fault(say('faults.missing', { field: say('fields.corrections') })))
+    .max(5000, fault(say('faults.too-many', { field: say('fields.corrections'), most: 5000 }))),
 });
 export type ChannelCorrectionList = z.infer<typeof channelCorrectionListSchema>;
 

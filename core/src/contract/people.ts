@@ -1,39 +1,49 @@
 import { z } from 'zod';
 import { idSchema } from '../ledger/index.ts';
-import { nameText } from '../text/index.ts';
+import { nameText, type FieldName } from '../fields/index.ts';
+import { fault, say } from '../words/index.ts';
 
 /** A viewer reads; a technician works on jobs; a lead also sets limits, people and signs off. */
 export const ROLES = ['viewer', 'technician', 'lead'] as const;
 export const roleSchema = z.enum(ROLES);
 export type Role = z.infer<typeof roleSchema>;
 
-const name = (what: string) => nameText(what, 80);
+const name = (what: FieldName) => nameText(what, 80);
+
+const PASSWORD = say('fields.password');
 
 export const signInSchema = z.object({
-  signInName: name('Sign-in name'),
-  password: z.string().min(1, 'Password must not be empty').max(200, 'Password: at most 200 characters'),
+  signInName: name('sign-in-name'),
+  password: z
+    .string()
+    .min(1, fault(say('faults.empty', { field: PASSWORD })))
+    .max(200, fault(say('faults.too-long', { field: PASSWORD, most: 200 }))),
   /** From the authenticator, or one of the recovery codes; asked for where a second factor is set up. */
-  code: z.string().trim().max(30, 'Code: at most 30 characters').optional(),
+  code: z
+    .string()
+    .trim()
+    .max(30, fault(say('faults.too-long', { field: say('fields.code'), most: 30 })))
+    .optional(),
 });
 
 export const newPasswordSchema = z
   .string()
-  .min(10, 'Password: at least 10 characters')
-  .max(200, 'Password: at most 200 characters');
+  .min(10, fault(say('faults.too-short', { field: PASSWORD, least: 10 })))
+  .max(200, fault(say('faults.too-long', { field: PASSWORD, most: 200 })));
 
 export const firstRunSchema = z.object({
   workshopId: idSchema,
   memberId: idSchema,
-  workshopName: name('Workshop'),
-  name: name('Your name'),
-  signInName: name('Sign-in name'),
+  workshopName: name('workshop'),
+  name: name('your-name'),
+  signInName: name('sign-in-name'),
   password: newPasswordSchema,
 });
 
 export const newMemberSchema = z.object({
   id: idSchema,
-  name: name('Name'),
-  signInName: name('Sign-in name'),
+  name: name('name'),
+  signInName: name('sign-in-name'),
   password: newPasswordSchema,
   role: roleSchema,
 });
@@ -56,9 +66,19 @@ export type Member = z.infer<typeof memberSchema>;
 
 /** Who may sign a job off: whoever works on it, or a lead only. */
 export const signOffBySchema = z.enum(['technician', 'lead']);
-export const workshopSchema = z.object({ id: idSchema, name: z.string(), signOffBy: signOffBySchema });
+/** Money of the workshop, as ISO 4217 names it. */
+export const currencySchema = z.string().regex(/^[A-Z]{3}$/, fault(say('faults.currency')));
+export const workshopSchema = z.object({
+  id: idSchema,
+  name: z.string(),
+  signOffBy: signOffBySchema,
+  currency: currencySchema,
+});
 export type Workshop = z.infer<typeof workshopSchema>;
-export const workshopUpdateSchema = z.object({ signOffBy: signOffBySchema });
+export const workshopUpdateSchema = z.object({
+  signOffBy: signOffBySchema.optional(),
+  currency: currencySchema.optional(),
+});
 
 export const sessionSchema = z.object({
   csrfToken: z.string(),
@@ -75,7 +95,7 @@ export const sessionSchema = z.object({
 });
 export type Session = z.infer<typeof sessionSchema>;
 
-export const demoSignInSchema = z.object({ signInName: name('Sign-in name') });
+export const demoSignInSchema = z.object({ signInName: name('sign-in-name') });
 
 /** What a lead changes of a person. */
 export const memberUpdateSchema = z.strictObject({
@@ -86,8 +106,8 @@ export type MemberUpdate = z.infer<typeof memberUpdateSchema>;
 
 const currentPassword = z
   .string()
-  .min(1, 'Your password must not be empty')
-  .max(200, 'Your password: at most 200 characters');
+  .min(1, fault(say('faults.empty', { field: say('fields.your-password') })))
+  .max(200, fault(say('faults.too-long', { field: say('fields.your-password'), most: 200 })));
 export const passwordChangeSchema = z.object({ current: currentPassword, password: newPasswordSchema });
 export type PasswordChange = z.infer<typeof passwordChangeSchema>;
 
@@ -109,7 +129,7 @@ export const secondFactorCodeSchema = z.object({
   code: z
     .string()
     .trim()
-    .regex(/^\d{6}$/, 'Code: six digits'),
+    .regex(/^\d{6}$/, fault(say('faults.digits', { field: say('fields.code'), count: 6 }))),
 });
 export const recoveryCodesSchema = z.object({ recoveryCodes: z.array(z.string()) });
 export type RecoveryCodes = z.infer<typeof recoveryCodesSchema>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { saidSchema } from '../words/index.ts';
 import { idSchema, timeSchema } from '../ledger/index.ts';
 
 /** `due`: the filter itself is due again, by the outlook of its vehicle; the others come from a job. */
@@ -9,8 +10,8 @@ export const followUpSchema = z.object({
   /** The same whenever it is worked out, so that it can be ended, and a calendar knows it again. */
   key: z.string(),
   kind: z.enum(TASK_KINDS),
-  what: z.string(),
-  why: z.string().optional(),
+  what: saidSchema,
+  why: saidSchema.optional(),
   /** Day, as 2026-06-01. */
   due: z.string().optional(),
   /** Distance on the clock, km. */

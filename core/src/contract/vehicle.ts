@@ -2,19 +2,19 @@ import { z } from 'zod';
 import { CATALYSTS } from '../burn/index.ts';
 import { FILTER_MATERIALS, filterGeometrySchema } from '../filter/index.ts';
 import { idSchema, PART_IDS } from '../ledger/index.ts';
-import { freeText, nameText } from '../text/index.ts';
+import { figure, freeText, nameText } from '../fields/index.ts';
 
 export const newCustomerSchema = z.object({
   id: idSchema,
-  name: nameText('Customer', 120),
-  contact: freeText('Contact', 200).optional(),
+  name: nameText('customer', 120),
+  contact: freeText('contact', 200).optional(),
 });
 export const customerSchema = newCustomerSchema;
 export type Customer = z.infer<typeof customerSchema>;
 
 export const newFilterModelSchema = filterGeometrySchema.extend({
   id: idSchema,
-  name: nameText('Name', 120),
+  name: nameText('name', 120),
   material: z.enum(FILTER_MATERIALS),
   /** Measured on the can or read off its label, or taken over from a similar vehicle. */
   basis: z.enum(['measured', 'assumed']),
@@ -26,20 +26,16 @@ export type FilterModel = z.infer<typeof filterModelSchema>;
 
 export const newVehicleSchema = z.object({
   id: idSchema,
-  plate: nameText('Plate', 20),
-  model: nameText('Vehicle', 120),
+  plate: nameText('plate', 20),
+  model: nameText('vehicle', 120),
   /** Engine family, as limits and notes are kept by it. */
-  family: nameText('Engine family', 60),
-  displacementL: z
-    .number()
-    .min(0.3, 'Engine size: 0.3 to 30 L')
-    .max(30, 'Engine size: 0.3 to 30 L')
-    .optional(),
+  family: nameText('engine-family', 60),
+  displacementL: figure('engine-size', 0.3, 30, 'L').optional(),
   filterModelId: idSchema.optional(),
   customerId: idSchema.optional(),
   /** Parts that stand on this vehicle's exhaust line. */
   fitted: z.array(z.enum(PART_IDS)).max(PART_IDS.length),
-  note: freeText('Note', 2000).optional(),
+  note: freeText('note', 2000).optional(),
 });
 export type NewVehicle = z.infer<typeof newVehicleSchema>;
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { saidSchema } from '../words/index.ts';
 import { idSchema, timeSchema } from '../ledger/index.ts';
 
 const from = { jobId: idSchema, number: z.number().int(), at: timeSchema };
@@ -8,9 +9,9 @@ export const vehicleHistorySchema = z.object({
   parts: z.array(
     z.object({
       ...from,
-      what: z.string(),
+      what: saidSchema,
       /** New, used, another maker’s; number and supplier; whether it helped: as far as it was written down. */
-      details: z.string(),
+      details: z.array(saidSchema),
       /** It holds for now only, and nobody has settled it. */
       temporary: z.boolean(),
     }),

@@ -3,6 +3,7 @@ import { entriesOfKind, type BodyOf, type Entry, type ReadingBody } from '../led
 import type { Limits } from '../limits/index.ts';
 import type { Posterior } from './inference.ts';
 import type { Beyond, Measured } from './weigh.ts';
+import { distinct, say, type Said } from '../words/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import {
   assumedFilter,
@@ -183,11 +184,11 @@ export function factsOfIntake(intake: Intake): Record<string, boolean> {
 
 /** From this chance on a cause is said to hold a regeneration off. */
 const HOLDS_FROM = 0.5;
-const HOLDS_OFF: Readonly<Record<string, string>> = {
-  'glow-plugs-failed': 'Glow plugs or their relay: the preheat fault inhibits it',
-  'oil-counter': 'Fuel in the oil, or oil life used up',
-  'thermostat-stuck-open': 'The coolant stays too cool',
-  'fuel-low': 'The tank is nearly empty',
+const HOLDS_OFF: Readonly<Record<string, Said>> = {
+  'glow-plugs-failed': say('diagnosis.preheat-inhibits'),
+  'oil-counter': say('diagnosis.oil-or-counter-inhibits'),
+  'thermostat-stuck-open': say('diagnosis.coolant-too-cool'),
+  'fuel-low': say('diagnosis.tank-nearly-empty'),
 };
 
 /** What keeps a regeneration from coming, as far as it is known, in sentences. */
@@ -195,22 +196,24 @@ export function inhibitorsOf(
   facts: CaseFacts,
   { evidence, overFull }: CaseEvidence,
   posterior?: Posterior,
-): string[] {
-  const held: readonly (readonly [finding: string, sentence: string])[] = [
-    ['coolant-below-regen-temperature', 'The coolant stays too cool'],
-    ['coolant-cool', 'The coolant stays too cool'],
-    ['fuel-lamp', 'The tank is nearly empty'],
-    ['fuel-under', 'The tank is nearly empty'],
-    ['oil-counter-zero', 'Oil life is used up'],
-    ['counter-zero', 'Oil life is used up'],
-    ['oil-diluted', 'Fuel in the oil'],
+): Said[] {
+  const held: readonly (readonly [finding: string, sentence: Said])[] = [
+    ['coolant-below-regen-temperature', say('diagnosis.coolant-too-cool')],
+    ['coolant-cool', say('diagnosis.coolant-too-cool')],
+    ['fuel-lamp', say('diagnosis.tank-nearly-empty')],
+    ['fuel-under', say('diagnosis.tank-nearly-empty')],
+    ['oil-counter-zero', say('diagnosis.oil-life-used-up')],
+    ['counter-zero', say('diagnosis.oil-life-used-up')],
+    ['oil-diluted', say('diagnosis.fuel-in-the-oil')],
   ];
-  const codes = holdingOff(sortCodes(facts.codes ?? [])).map(({ code, meaning }) => `${code}: ${meaning}`);
+  const codes = holdingOff(sortCodes(facts.codes ?? [])).map(({ code, meaning }) =>
+    say('text.because', { what: code, why: meaning }),
+  );
   const seen = held.filter(([finding]) => evidence[finding] === true).map(([, sentence]) => sentence);
   for (const { id, probability } of posterior?.causes ?? []) {
     const sentence = HOLDS_OFF[id];
     if (sentence !== undefined && probability >= HOLDS_FROM) seen.push(sentence);
   }
-  if (overFull || evidence['soot-high'] === true) seen.push('Soot counter above the regeneration limit');
-  return [...new Set([...codes, ...seen])];
+  if (overFull || evidence['soot-high'] === true) seen.push(say('diagnosis.soot-above-the-limit'));
+  return distinct([...codes, ...seen]);
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Diagnosis } from './diagnoseCase.ts';
 import { sentenceOf } from './sentences.ts';
 
@@ -6,11 +7,11 @@ const LEAST_WEIGHT = 0.3;
 const SHOWN = 3;
 
 /** Why a cause is confirmed, as it is written down: what was seen that speaks for it most, and how likely it stands. */
-export function confirmation({ posterior, evidence }: Diagnosis, cause: string): string {
+export function confirmation({ posterior, evidence }: Diagnosis, cause: string): Said {
   const its = posterior.causes.find(({ id }) => id === cause);
   const seen = (its?.reasons ?? [])
     .filter(({ finding, weight }) => weight >= LEAST_WEIGHT && evidence[finding] === true)
     .slice(0, SHOWN)
     .map(({ finding }) => sentenceOf(finding));
-  return [...seen, `${Math.round(100 * (its?.probability ?? 0))} % on the evidence then`].join('; ');
+  return say('diagnosis.on-the-evidence-then', { seen, percent: 100 * (its?.probability ?? 0) });
 }

@@ -1,3 +1,4 @@
+import type { Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { evidenceOfCase, inhibitorsOf, type CaseEvidence, type CaseFacts } from './caseEvidence.ts';
 import { chainsAmong, explanationsOf, type Explanation } from './explanations.ts';
@@ -6,7 +7,7 @@ import { infer, posteriorSets, type Posterior } from './inference.ts';
 import type { Evidence } from './network.ts';
 import { rankChecks } from './nextChecks.ts';
 import { proposeChecks, type ProposedCheck } from './proposeChecks.ts';
-import { checksFor, KNOWN_CAUSES, networkFor, type VehicleUse } from './vocabulary.ts';
+import { checksFor, networkFor, type VehicleUse } from './vocabulary.ts';
 import { weigh, type Weighed } from './weigh.ts';
 
 /** All that a diagnosis is asked from. */
@@ -26,11 +27,10 @@ export interface Diagnosis {
   readonly posterior: Posterior;
   readonly explanations: readonly Explanation[];
   readonly next: readonly ProposedCheck[];
-  readonly inhibitors: readonly string[];
-  readonly chains: readonly string[];
+  readonly inhibitors: readonly Said[];
+  readonly chains: readonly Said[];
 }
 
-const sentences = new Map<string, string>(KNOWN_CAUSES.map(({ id, sentence }) => [id, sentence]));
 /** From this probability on a cause is likely enough to say what it leads to. */
 const CHAINED_FROM = 0.3;
 
@@ -84,9 +84,6 @@ export function diagnoseCase(
         )
       : [],
     inhibitors: inhibitorsOf(facts, known, posterior),
-    chains: chainsAmong(
-      likely.map(({ id }) => id),
-      (id) => sentences.get(id) ?? id,
-    ).map(({ sentence }) => sentence),
+    chains: chainsAmong(likely.map(({ id }) => id)),
   };
 }

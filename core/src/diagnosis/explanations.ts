@@ -1,5 +1,6 @@
 import { ALIKE, CONSEQUENCE_CHAINS } from './knowledge/chains.ts';
-import { withinSentence } from '../text/index.ts';
+import { named, say, type Said } from '../words/index.ts';
+import { sentenceOf } from './sentences.ts';
 import type { Network } from './network.ts';
 
 const STANDS_FOR: ReadonlyMap<string, string> = new Map(
@@ -62,15 +63,13 @@ export function explanationsOf(
 }
 
 /** The chains among causes that are likely together, each as one sentence. */
-export function chainsAmong(
-  causes: readonly string[],
-  sentenceOf: (id: string) => string,
-): { readonly cause: string; readonly consequence: string; readonly sentence: string }[] {
-  return CONSEQUENCE_CHAINS.filter(
+export const chainsAmong = (causes: readonly string[]): Said[] =>
+  CONSEQUENCE_CHAINS.filter(
     ({ cause, consequence }) => causes.includes(cause) && causes.includes(consequence),
-  ).map(({ cause, consequence, steps }) => ({
-    cause,
-    consequence,
-    sentence: [sentenceOf(cause), ...steps, withinSentence(sentenceOf(consequence))].join(' → '),
-  }));
-}
+  ).map(({ cause, consequence }) =>
+    say('diagnosis.leads-to', {
+      cause: sentenceOf(cause),
+      between: named('chains', `${cause}:${consequence}`),
+      consequence: sentenceOf(consequence),
+    }),
+  );

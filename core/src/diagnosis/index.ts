@@ -44,8 +44,8 @@ export {
   type CaseFacts,
 } from './caseEvidence.ts';
 export { confirmation } from './confirmation.ts';
-export { causeNow, FORMER_CAUSES } from './formerCauses.ts';
-export { formSentence, sentenceOf } from './sentences.ts';
+export { causeNow, FORMER_CAUSES } from '../ledger/index.ts';
+export { formSentence, sentenceOf, type CauseFormId, type FindingId } from './sentences.ts';
 export {
   diagnoseCase,
   weighCase,

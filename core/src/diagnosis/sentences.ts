@@ -1,30 +1,54 @@
-import { causeNow } from './formerCauses.ts';
-import { KNOWN_CAUSES, KNOWN_FINDINGS } from './vocabulary.ts';
+import { named, say, type Said } from '../words/index.ts';
+import { causeNow } from '../ledger/index.ts';
+import { CAUSES, type CauseId } from './knowledge/causes.ts';
+import { CODE_FINDINGS } from './knowledge/codeFindings.ts';
+import { LINE_OUTCOMES } from './knowledge/lineOutcomes.ts';
+import { LOG_FINDINGS } from './knowledge/logFindings.ts';
+import { OBSERVATIONS } from './knowledge/observations.ts';
+import { SENSOR_OUTCOMES } from './knowledge/sensorOutcomes.ts';
 
 /** Measured values, which stand by their size. */
-const MEASURED: readonly (readonly [id: string, sentence: string])[] = [
-  ['dp-measured', 'ΔP as read'],
-  ['soot-measured', 'Soot as counted'],
-  ['back-pressure-measured', 'Pressure before the turbo as read'],
-  ['air-measured', 'Air mass against speed and manifold pressure'],
-  ['manifold-measured', 'Manifold pressure as read'],
-  ['temperatures-measured', 'EGTs as read'],
-  ['coolant-measured', 'Coolant as read'],
-];
-const SENTENCES = new Map<string, string>([
-  ...[...KNOWN_CAUSES, ...KNOWN_FINDINGS].map(({ id, sentence }) => [id, sentence] as const),
+const MEASURED = {
+  'dp-measured': true,
+  'soot-measured': true,
+  'back-pressure-measured': true,
+  'air-measured': true,
+  'manifold-measured': true,
+  'temperatures-measured': true,
+  'coolant-measured': true,
+} as const;
+const SHOWN = {
+  ...LOG_FINDINGS,
+  ...CODE_FINDINGS,
+  ...OBSERVATIONS,
+  ...SENSOR_OUTCOMES,
+  ...LINE_OUTCOMES,
   ...MEASURED,
-]);
+};
+/** Whatever is read, seen or found and says something of a cause. */
+export type FindingId = keyof typeof SHOWN;
+type FormsOf<K extends CauseId> = (typeof CAUSES)[K] extends { readonly forms: infer F }
+  ? `${K}:${keyof F & string}`
+  : never;
+/** A cause in one of its forms. */
+export type CauseFormId = { [K in CauseId]: FormsOf<K> }[CauseId];
 
-const FORMS = new Map(
-  KNOWN_CAUSES.flatMap(({ id, forms = [] }) =>
-    forms.map((form): [string, string] => [`${id}:${form.id}`, form.sentence]),
-  ),
-);
+const isCause = (id: string): id is CauseId => Object.hasOwn(CAUSES, id);
+const isShown = (id: string): id is FindingId => Object.hasOwn(SHOWN, id);
 
 /** In which form a cause is there. */
-export const formSentence = (cause: string, form: string | undefined): string | undefined =>
-  form === undefined ? undefined : FORMS.get(`${cause}:${form}`);
+export function formSentence(cause: string, form: string | undefined): Said | undefined {
+  const entry: object = isCause(cause) ? CAUSES[cause] : {};
+  const forms: object =
+    'forms' in entry && typeof entry.forms === 'object' && entry.forms !== null ? entry.forms : {};
+  return form !== undefined && Object.hasOwn(forms, form)
+    ? named('causeForms', `${cause}:${form}`)
+    : undefined;
+}
 
 /** A cause or finding in its plain sentence; what no table knows is said as it was written. */
-export const sentenceOf = (id: string): string => SENTENCES.get(causeNow(id)) ?? id;
+export function sentenceOf(id: string): Said {
+  const now = causeNow(id);
+  if (isCause(now)) return say(`causes.${now}`);
+  return isShown(now) ? say(`shown.${now}`) : id;
+}

@@ -3,6 +3,8 @@ import { FAULT_IDS } from '../bench/index.ts';
 import { CHECK_IDS } from '../checks/index.ts';
 import { GENERIC, PARAMETERS } from '../codes/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
+import { inEnglish } from '../words/index.ts';
+import { sentenceOf } from './sentences.ts';
 import {
   evidenceOfCase,
   evidenceOfScan,
@@ -33,8 +35,10 @@ describe('the vocabulary', () => {
     expect(new Set(KNOWN_FINDINGS.map(({ id }) => id)).size).toBe(KNOWN_FINDINGS.length);
     expect(new Set(KNOWN_CHECKS.map(({ id }) => id)).size).toBe(KNOWN_CHECKS.length);
     for (const { id } of KNOWN_CHECKS) expect(CHECK_IDS).toContain(id);
-    for (const { sentence, why } of [...KNOWN_CAUSES, ...KNOWN_FINDINGS])
-      expect(Math.min(sentence.length, why.length)).toBeGreaterThan(2);
+    for (const { id, why } of [...KNOWN_CAUSES, ...KNOWN_FINDINGS]) {
+      expect(sentenceOf(id)).not.toBe(id);
+      expect(why.length).toBeGreaterThan(2);
+    }
   });
 
   it('links findings to causes that there are, and every cause to something that a check can see', () => {
@@ -295,7 +299,7 @@ describe('what to do and what is held off', () => {
       findings: seen('fuel-lamp', 'oil-counter-zero'),
       checks: { 'fuel-level': 'fuel-under' },
     };
-    expect(inhibitorsOf(facts, evidenceOfCase(facts, DEFAULT_LIMITS))).toEqual([
+    expect(inEnglish(inhibitorsOf(facts, evidenceOfCase(facts, DEFAULT_LIMITS)))).toEqual([
       'P0380: Glow plugs or heater: their circuit',
       'The tank is nearly empty',
       'Oil life is used up',

@@ -1,7 +1,6 @@
 import { CHECK_CARDS, type CautionId, type CheckId, type KitId } from '../checks/index.ts';
 import { codeMeaning, isActive, type ListedCode } from '../codes/index.ts';
-import type { PartId, UsePattern } from '../ledger/index.ts';
-import { causeNow } from './formerCauses.ts';
+import { type PartId, type UsePattern, causeNow } from '../ledger/index.ts';
 import { CAUSES, type CauseId } from './knowledge/causes.ts';
 import { CONSEQUENCE_CHAINS } from './knowledge/chains.ts';
 import { CODE_FINDINGS, type CodeFindingEntry } from './knowledge/codeFindings.ts';
@@ -13,18 +12,18 @@ import type { Cause, FindingNode, Link, Network } from './network.ts';
 import type { CheckNode } from './nextChecks.ts';
 import { withPutRight, type PutRight } from './putRight.ts';
 
-/** Anything with a name, in a plain sentence and with the reason for its numbers. */
-export interface Worded {
-  readonly sentence: string;
+/** Numbers with the reason for them. What it is called stands with the words. */
+interface Reasoned {
   readonly why: string;
 }
 export type KnownCause = Omit<Cause, 'forms' | 'id'> &
-  Worded & {
+  Reasoned & {
     readonly id: CauseId;
     readonly needs?: PartId;
-    readonly forms?: readonly (Worded & { readonly id: string; readonly share: number })[];
+    readonly forms?: readonly (Reasoned & { readonly id: string; readonly share: number })[];
   };
-export type KnownFinding = FindingNode & Worded & { readonly from: 'log' | 'code' | 'observation' | 'check' };
+export type KnownFinding = FindingNode &
+  Reasoned & { readonly from: 'log' | 'code' | 'observation' | 'check' };
 export type KnownCheck = CheckNode & {
   readonly id: CheckId;
   readonly needs: readonly KitId[];
@@ -32,7 +31,7 @@ export type KnownCheck = CheckNode & {
 };
 
 type CauseEntry = Omit<KnownCause, 'id' | 'forms'> & {
-  readonly forms?: Readonly<Record<string, Worded & { readonly share: number }>>;
+  readonly forms?: Readonly<Record<string, Reasoned & { readonly share: number }>>;
 };
 export const KNOWN_CAUSES: readonly KnownCause[] = Object.entries<CauseEntry>(CAUSES).map(
   ([id, { forms, ...cause }]) => ({
@@ -58,9 +57,8 @@ const findingsOf = (
   from: KnownFinding['from'],
   mostOf: (id: string) => number = () => 1,
 ): KnownFinding[] =>
-  Object.entries(entries).map(([id, { sentence, why, leak, shows, hides = {} }]) => ({
+  Object.entries(entries).map(([id, { why, leak, shows, hides = {} }]) => ({
     id,
-    sentence,
     why,
     from,
     leak: from === 'check' ? Math.max(leak, SLIP_OF_A_LOOK) : leak,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { figure } from '../fields/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
 
 export const FILTER_MATERIALS = ['cordierite', 'silicon-carbide', 'aluminium-titanate', 'unknown'] as const;
@@ -6,10 +7,10 @@ export type FilterMaterial = (typeof FILTER_MATERIALS)[number];
 
 /** Size of a wall-flow filter as it stands on its label or is measured on the can. */
 export const filterGeometrySchema = z.object({
-  diameterMm: z.number().min(50, 'Diameter: 50 to 500 mm').max(500, 'Diameter: 50 to 500 mm'),
-  lengthMm: z.number().min(50, 'Length: 50 to 600 mm').max(600, 'Length: 50 to 600 mm'),
-  cpsi: z.number().min(50, 'Cells: 50 to 600 per square inch').max(600, 'Cells: 50 to 600 per square inch'),
-  wallMm: z.number().min(0.1, 'Wall: 0.1 to 0.8 mm').max(0.8, 'Wall: 0.1 to 0.8 mm'),
+  diameterMm: figure('diameter', 50, 500, 'mm'),
+  lengthMm: figure('length', 50, 600, 'mm'),
+  cpsi: figure('cells', 50, 600, 'per square inch'),
+  wallMm: figure('wall', 0.1, 0.8, 'mm'),
 });
 export type FilterGeometry = z.infer<typeof filterGeometrySchema>;
 

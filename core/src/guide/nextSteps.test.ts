@@ -1,9 +1,12 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { judgeJob, type JobJudgement } from '../job/index.ts';
+import { judgeJob as judgeJobInCodes, type JobJudgement } from '../job/index.ts';
 import type { EntryBody } from '../ledger/index.ts';
 import { madeEntry, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
+
+const judgeJob = spoken(judgeJobInCodes);
 
 const judged = (...bodies: readonly EntryBody[]): JobJudgement =>
   judgeJob({

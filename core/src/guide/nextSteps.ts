@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { STEP_KINDS } from '../contract/index.ts';
 import { quickChecksFor, type RankedCheck } from '../diagnosis/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -11,7 +12,7 @@ export interface Step {
   /** Check, cause, treatment or piece of evidence that it is about. */
   readonly id?: string;
   readonly minutes?: number;
-  readonly why: string;
+  readonly why: Said;
 }
 
 /** What the next step is worked out from. */
@@ -52,12 +53,12 @@ export interface GuideFacts {
   /** The way of the pressure was put right, and nobody has read the pressure since. */
   readonly unread: boolean;
   /** What has to be set back or learned anew, and may be now. */
-  readonly resets: readonly { readonly id: string; readonly why: string }[];
+  readonly resets: readonly { readonly id: string; readonly why: Said }[];
   /** The reading after the work is not good, or codes came back: it is looked for again. */
   readonly notCured: boolean;
   /** What was chosen for the filter and is not done yet. */
   readonly chosen?: string | undefined;
-  readonly sentence: (id: string) => string;
+  readonly sentence: (id: string) => Said;
   readonly limits: Limits;
 }
 
@@ -110,47 +111,45 @@ export function nextSteps(facts: GuideFacts): Step[] {
   const { likely, known, noRevs, pathLies, sentence, limits } = facts;
   const steps: Step[] = [];
   if (facts.stage === 'signed-off') return [];
-  if (facts.stage === 'proved') return [{ do: 'hand-over', why: 'It is proved' }];
+  if (facts.stage === 'proved') return [{ do: 'hand-over', why: say('guide.it-is-proved') }];
   const checks = facts.checks.filter(({ heldOff }) => heldOff === undefined);
-  const asCheck = (one: RankedCheck, why: string): Step => ({
+  const asCheck = (one: RankedCheck, why: Said): Step => ({
     do: 'check',
     id: one.check,
     minutes: one.minutes,
     why,
   });
   const oil = facts.oilToldOf ? checks.find(({ check }) => check === 'oil') : undefined;
-  if (oil)
-    steps.push(
-      asCheck(oil, 'The oil is reported over full: check the level before holding the engine at speed'),
-    );
+  if (oil) steps.push(asCheck(oil, say('guide.the-oil-is-reported-over')));
   if (!known.anything) {
-    steps.push({ do: 'scan', minutes: 5, why: 'Nothing is known yet: the codes show where to look' });
+    steps.push({ do: 'scan', minutes: 5, why: say('guide.nothing-is-known-yet') });
     if (noRevs === undefined)
-      steps.push({ do: 'read', minutes: 8, why: 'The pressure shows what state the filter is in' });
+      steps.push({ do: 'read', minutes: 8, why: say('guide.the-pressure-shows-what-state') });
     return steps;
   }
   if (facts.sensorKilled) {
     const gauge = checks.find(({ check }) => check === 'gauge' || check === 'sections');
-    if (gauge)
-      steps.push(
-        asCheck(gauge, 'A sensor that shows several bar at rest is dead: find out what killed it first'),
-      );
+    if (gauge) steps.push(asCheck(gauge, say('guide.a-sensor-that-shows-several')));
   }
   const certain = likely.filter(
     ({ id, probability }) => !NOT_REPAIRED.has(id) && 100 * probability >= limits.nearlyCertainPercent,
   );
   // What was seen is repaired; what only follows from figures and codes is confirmed by its quickest look first.
   for (const { id } of certain.filter((one) => facts.seen.has(one.id) || facts.open.includes(one.id)))
-    steps.push({ do: 'repair', id, why: `${sentence(id)}: it was seen, so repair it` });
+    steps.push({ do: 'repair', id, why: say('guide.it-was-seen-so-repair', { sentence: sentence(id) }) });
   for (const id of facts.open)
     if (!steps.some((step) => step.id === id))
-      steps.push({ do: 'repair', id, why: `${sentence(id)}: reported and not repaired yet` });
+      steps.push({
+        do: 'repair',
+        id,
+        why: say('guide.reported-and-not-repaired-yet', { sentence: sentence(id) }),
+      });
   for (const { id } of certain.filter((one) => !facts.seen.has(one.id) && !facts.open.includes(one.id))) {
     const look = lookFor(id, checks);
     steps.push(
       look
-        ? asCheck(look, `${sentence(id)}: nearly certain, so confirm it`)
-        : { do: 'repair', id, why: `${sentence(id)}: nearly certain, so repair it` },
+        ? asCheck(look, say('guide.nearly-certain-so-confirm', { sentence: sentence(id) }))
+        : { do: 'repair', id, why: say('guide.nearly-certain-so-repair', { sentence: sentence(id) }) },
     );
   }
   const cracked = likely.find(({ id }) => id === 'filter-cracked');
@@ -161,9 +160,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
     100 * cracked.probability >= limits.nearlyCertainPercent &&
     !facts.seen.has('filter-cracked')
   )
-    steps.push(
-      asCheck(look, `${sentence('filter-cracked')}: nearly certain, so look at it before replacing it`),
-    );
+    steps.push(asCheck(look, say('guide.nearly-certain-so-look', { sentence: sentence('filter-cracked') })));
   const reset = (which: (id: string) => boolean): void => {
     for (const { id, why } of facts.resets)
       if (which(id)) steps.push({ do: 'prove', id, minutes: RESET_MIN, why });
@@ -178,22 +175,22 @@ export function nextSteps(facts: GuideFacts): Step[] {
             do: 'prove',
             id: 'after',
             ...minutesFor('after'),
-            why: 'The sensor path is repaired: read the filter again',
+            why: say('guide.the-sensor-path-is-repaired'),
           });
         reset((one) => !OF_THE_REPAIR.has(one));
       }
-      steps.push({ do: 'prove', id, ...minutesFor(id), why: 'The work has to be proved' });
+      steps.push({ do: 'prove', id, ...minutesFor(id), why: say('guide.the-work') });
     }
   };
   // Once it is treated and nothing speaks against it, it is proved: other looks come after.
   if (facts.stage === 'treated' && !facts.notCured) prove();
   const warmUp = (): void => {
     if (known.warm === false)
-      steps.push({ do: 'warm-up', minutes: 15, why: 'A cold engine says little about the filter' });
+      steps.push({ do: 'warm-up', minutes: 15, why: say('guide.a-cold-engine-says-little') });
   };
   // What a person chose is done before other looks.
   if (facts.stage === 'before' && facts.chosen !== undefined)
-    steps.push({ do: 'treat', id: facts.chosen, why: 'It was chosen for this filter' });
+    steps.push({ do: 'treat', id: facts.chosen, why: say('guide.it-was-chosen') });
   const settle = checks.filter(({ check, minutes }) => PATH_CHECKS.has(check) && minutes <= SHORT_MIN);
   const worth = checks.filter(({ lossPerMinute }) => lossPerMinute >= limits.worthPerMinute);
   const [treatment] = facts.treatments;
@@ -206,7 +203,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
   const point = (): void => {
     if (pointed && suspect && !steps.some(({ id }) => id === pointed.check))
       steps.push(
-        asCheck(pointed, `${sentence(suspect.id)}: the most likely repairable cause, so look there`),
+        asCheck(pointed, say('guide.the-most-likely-repairable-cause', { sentence: sentence(suspect.id) })),
       );
   };
   if (
@@ -225,25 +222,26 @@ export function nextSteps(facts: GuideFacts): Step[] {
       asCheck(
         settle[0],
         100 * pathLies > limits.settlePathPercent
-          ? 'The pressure shown may not come from the filter: settle that first'
-          : 'Verify this pressure before treating the filter',
+          ? say('guide.the-pressure-shown-may')
+          : say('guide.verify-this-pressure-before-treating'),
       ),
     );
   point();
   if (!known.pressure && noRevs === undefined)
-    steps.push({ do: 'read', minutes: 8, why: 'The pressure shows what state the filter is in' });
-  if (!known.scan) steps.push({ do: 'scan', minutes: 5, why: 'The codes say where to look' });
+    steps.push({ do: 'read', minutes: 8, why: say('guide.the-pressure-shows-what-state') });
+  if (!known.scan) steps.push({ do: 'scan', minutes: 5, why: say('guide.the-codes-say') });
   for (const one of worth)
-    if (!steps.some(({ id }) => id === one.check)) steps.push(asCheck(one, 'It would change what to do'));
+    if (!steps.some(({ id }) => id === one.check))
+      steps.push(asCheck(one, say('guide.it-would-change-what')));
   if (facts.stage === 'treated') {
     if (facts.notCured) prove();
   } else if (toTreat && facts.chosen === undefined)
-    steps.push({ do: 'treat', id: treatment, why: 'The evidence decides it' });
+    steps.push({ do: 'treat', id: treatment, why: say('guide.the-evidence-decides') });
   if (steps.length === 0)
     steps.push(
       facts.stage === 'before' && treatment === 'nothing'
-        ? { do: 'hand-over', why: 'The filter is sound; nothing else stands out' }
-        : { do: 'ask', why: 'Asking what was seen and done before would help more' },
+        ? { do: 'hand-over', why: say('guide.the-filter-is-sound-nothing') }
+        : { do: 'ask', why: say('guide.asking-what-was-seen') },
     );
   return steps;
 }

@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import type { Step } from './nextSteps.ts';
 
 /** A wait of a job, as far as it says what is next. */
@@ -22,7 +23,7 @@ export function whileWaiting(
     {
       do: 'wait',
       minutes: Math.ceil((runs.endMs - nowMs) / MINUTE_MS),
-      why: runs.next === undefined ? runs.what : `${runs.what}. Then: ${runs.next}`,
+      why: runs.next === undefined ? runs.what : say('guide.then', { what: runs.what, next: runs.next }),
     },
     ...steps,
   ];

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { judgeCheck, type CheckContext, type CheckJudgement } from '../checks/index.ts';
 import { own } from '../text/index.ts';
 import { evidenceOfOutcome, KNOWN_CHECKS, causeNow } from '../diagnosis/index.ts';
@@ -64,7 +65,7 @@ export const findingsOfChecks = (checks: readonly MadeCheck[]): Record<string, b
 export interface SaidCause {
   readonly cause: string;
   readonly state: BodyOf<'cause'>['state'];
-  readonly why: string;
+  readonly why: Said;
   readonly entry: EntryOf<'cause'> | EntryOf<'temporary-repair'>;
   /** It is put right for now only: a temporary repair that is open. */
   readonly forNow?: true;
@@ -92,7 +93,7 @@ export function causesSaid(entries: readonly Entry[]): SaidCause[] {
       last.set(causeNow(body.cause), {
         cause: causeNow(body.cause),
         state: 'put-right',
-        why: `For now: ${body.what}`,
+        why: say('job.for', { what: body.what }),
         entry: { ...entry, body },
         forNow: true,
       });

@@ -1,9 +1,19 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import type { EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry, madeId, madeReading } from '../testing/index.ts';
-import { clockOutcome, clocksOf, deriveJob, summariseJob } from './index.ts';
+import {
+  clockOutcome as clockOutcomeInCodes,
+  clocksOf as clocksOfInCodes,
+  deriveJob as deriveJobInCodes,
+  summariseJob,
+} from './index.ts';
+
+const clockOutcome = spoken(clockOutcomeInCodes);
+const clocksOf = spoken(clocksOfInCodes);
+const deriveJob = spoken(deriveJobInCodes);
 
 const dwell: EntryBody = { kind: 'work', work: 'chemical-clean', what: 'One fill', dwellMin: 30 };
 const cooling: EntryBody = { kind: 'clock-started', clock: 'cooling', minutes: 20, what: 'the filter' };

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { entriesOfKind, happenedAt, type ClockKind, type Entry, type WorkType } from '../ledger/index.ts';
 
@@ -6,26 +7,15 @@ export interface JobClock {
   /** The entry that began it. */
   readonly entryId: string;
   readonly clock: ClockKind;
-  readonly what: string;
-  readonly next: string | undefined;
+  readonly what: Said;
+  readonly next: Said | undefined;
   readonly startMs: number;
   readonly endMs: number;
   /** When it was ended; absent while it runs or rings. */
   readonly endedMs?: number;
   /** Why it was ended as it was, where a person said so. */
-  readonly why?: string;
+  readonly why?: Said;
 }
-
-export const CLOCK_LABELS: Readonly<Record<ClockKind, string>> = {
-  dwell: 'Dwell',
-  soak: 'Soak',
-  rinse: 'Rinse',
-  drying: 'Drying',
-  cooling: 'Cooling down',
-  'warm-up': 'Warm-up',
-  steam: 'Boiling off',
-  site: 'At another site',
-};
 
 const MINUTE_MS = 60_000;
 /** Work on the filter ends a dwell in it: whoever flushes or burns does not let it stand any more. */
@@ -54,7 +44,7 @@ export function clocksOf(entries: readonly Entry[]): JobClock[] {
           entryId: entry.id,
           clock: 'dwell',
           what: body.what,
-          next: 'flush, then read',
+          next: say('job.flush-then-read'),
           startMs,
           endMs: startMs + body.dwellMin * MINUTE_MS,
         },
@@ -92,7 +82,7 @@ export function clocksOf(entries: readonly Entry[]): JobClock[] {
 export interface ClockOutcome {
   readonly state: 'on-time' | 'short' | 'late';
   /** What it was meant to be and what it was, in words. */
-  readonly text: string;
+  readonly text: Said;
 }
 
 /** How an ended clock went: cut short, on time, or longer than meant. Nothing while it is not ended. */
@@ -104,12 +94,13 @@ export function clockOutcome(
   const [meant, was] = [(endMs - startMs) / MINUTE_MS, (endedMs - startMs) / MINUTE_MS];
   const off = was - meant;
   const state = off < -limits.clockShortMin ? 'short' : off > limits.clockLateMin ? 'late' : 'on-time';
-  const minutes = (value: number): string =>
-    value < 10 ? value.toFixed(1).replace(/\.0$/, '') : value.toFixed(0);
   const words = {
-    'on-time': `took its ${minutes(meant)} min`,
-    short: `cut short after ${minutes(was)} of ${minutes(meant)} min`,
-    late: `stood ${minutes(was)} min, ${minutes(off)} min longer than planned`,
+    'on-time': say('job.timer-on-time', { meantMin: meant }),
+    short: say('job.timer-cut-short', { wasMin: was, meantMin: meant }),
+    late: say('job.timer-late', { wasMin: was, overMin: off }),
   }[state];
-  return { state, text: `${CLOCK_LABELS[clock]}, ${what}: ${words}${why ? ` (${why})` : ''}` };
+  return {
+    state,
+    text: say('job.timer-ended', { clock: say(`clocks.${clock}`), what, words, why: why ?? '' }),
+  };
 }

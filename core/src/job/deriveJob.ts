@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { sentenceOf } from '../diagnosis/index.ts';
 import { filterVolumeL, type FilterGeometry, type SootEstimate } from '../filter/index.ts';
 import {
@@ -7,9 +8,11 @@ import {
   type Entry,
   type EntryOf,
   type PartId,
+  STAGES,
+  stageOf,
+  type Stage,
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import type { Unit } from '../quantities/index.ts';
 import {
   compareReadings,
   confidenceOf,
@@ -34,7 +37,6 @@ import { causesSaid, checksMade, type MadeCheck, type SaidCause } from './checks
 import { openMatters, type OpenMatter } from './openMatters.ts';
 import { partsOf, type PartStatus } from './parts.ts';
 import { bodiesOf, readingsThatCount } from './readingsThatCount.ts';
-import { STAGES, stageOf, type Stage } from './stages.ts';
 
 export interface JobFacts {
   readonly entries: readonly Entry[];
@@ -43,8 +45,6 @@ export interface JobFacts {
   readonly geometry?: FilterGeometry;
   /** Parts that stand on the line. */
   readonly fitted?: readonly PartId[];
-  /** Unit in which sentences state pressures; mbar unless a person chose another. */
-  readonly pressureUnit?: Unit;
   /** The vehicle’s next job: it may show that what this one proved does not hold. */
   readonly nextJob?: NextJob;
 }
@@ -76,7 +76,7 @@ export interface DerivedJob {
   readonly comparison?: Comparison;
   readonly proof?: Proof;
   readonly verdict: JobVerdict;
-  readonly headline: string;
+  readonly headline: Said;
   readonly evidence: readonly Evidence[];
   readonly confidence?: Confidence;
   readonly contradiction?: Contradiction;
@@ -95,14 +95,12 @@ export interface DerivedJob {
   readonly signedOff?: EntryOf<'sign-off'>;
 }
 
-const repairHeadline = (verdict: JobVerdict): string =>
+const repairHeadline = (verdict: JobVerdict): Said =>
   verdict === 'proved'
-    ? 'Proved: the repair passed its check'
+    ? say('job.proved-the-repair-passed')
     : verdict === 'not-proved'
-      ? 'Not proved: the repair failed its check'
-      : 'Repaired: check, drive or scan outstanding';
-
-const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
+      ? say('job.not-proved-the-repair-failed')
+      : say('job.repaired-check-drive-or-scan');
 
 function headlineOf(
   verdict: JobVerdict,
@@ -110,32 +108,31 @@ function headlineOf(
   proof: Proof | undefined,
   contradiction: Contradiction | undefined,
   has: { before: boolean; after: boolean },
-): string {
+): Said {
   const removed = comparison?.removedPercent;
-  if (proof?.newFilter && verdict === 'proved') return 'Proved: the new filter is within limits';
-  if (proof?.newFilter && verdict === 'equal-flow') return 'The new filter is within limits';
-  if (proof?.falseAlarm && verdict === 'proved') return 'Proved: not the filter; it is within limits';
-  if (proof?.falseAlarm && verdict === 'equal-flow')
-    return 'Not the filter: correctly read, it is within limits';
+  if (proof?.newFilter && verdict === 'proved') return say('job.proved-the-new-filter');
+  if (proof?.newFilter && verdict === 'equal-flow') return say('job.the-new-filter-is-within');
+  if (proof?.falseAlarm && verdict === 'proved') return say('job.proved-not-the-filter');
+  if (proof?.falseAlarm && verdict === 'equal-flow') return say('job.not-the-filter-correctly-read');
   switch (verdict) {
     case 'proved':
-      return removed ? `Proved: pressure drop at equal flow down ${percent(removed.value)}` : 'Proved';
+      return removed ? say('job.proved-pressure-drop-at-equal', { removedValue: removed.value }) : 'Proved';
     case 'equal-flow':
-      return `Pressure drop at equal flow down ${percent(removed?.value ?? 0)}`;
+      return say('job.pressure-drop-at-equal-flow', { removedValue: removed?.value ?? 0 });
     case 'better':
-      return `Improved, not within limits: pressure drop down ${percent(removed?.value ?? 0)}`;
+      return say('job.improved-not-within-limits-pressure', { removedValue: removed?.value ?? 0 });
     case 'worse':
-      return `Worse: pressure drop at equal flow up ${percent(removed?.value ?? 0)}`;
+      return say('job.worse-pressure-drop-at-equal', { removedValue: removed?.value ?? 0 });
     case 'not-proved':
-      return proof?.nothingToRemove ? 'Nothing to remove: the filter was within limits before' : 'Not proved';
+      return proof?.nothingToRemove ? say('job.nothing-to-remove-the-filter') : say('job.not-proved');
     case 'reopened':
-      return contradiction ? `Reopened by job ${contradiction.number}` : 'Reopened';
+      return contradiction ? say('job.reopened-by-job', { number: contradiction.number }) : 'Reopened';
     case 'open':
       return !has.before
-        ? 'No before reading yet'
+        ? say('job.no-before-reading-yet')
         : has.after
-          ? 'Not proved'
-          : 'Before reading taken; after reading outstanding';
+          ? say('job.not-proved')
+          : say('job.before-reading-taken-after-reading');
   }
 }
 
@@ -167,7 +164,6 @@ export function deriveJob(facts: JobFacts): DerivedJob {
             newFilter: kind === 'exchange',
           },
           facts.limits,
-          facts.pressureUnit,
         )
       : undefined;
   const soot = sootRoom(before?.body, facts.geometry, context, facts.fitted);
@@ -175,7 +171,6 @@ export function deriveJob(facts: JobFacts): DerivedJob {
     before && facts.geometry ? sootByPressure(before.body, facts.geometry, context) : undefined;
   const checks = checksMade(entries, {
     ...context,
-    ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
     ...(soot ? { sootByPressureG: soot } : {}),
   });
   const drivable = entriesOfKind(entries, 'drivable').at(-1);
@@ -205,13 +200,11 @@ export function deriveJob(facts: JobFacts): DerivedJob {
       limits: facts.limits,
       fitted: facts.fitted,
       filterVolumeL: facts.geometry && filterVolumeL(facts.geometry),
-      ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
     });
   const complete = evidence.every((item) => item.state === 'shown');
   const held = proof?.verdict === 'proved';
   const next = held && after && facts.nextJob ? nextVisitOf(facts.nextJob, entries, after) : undefined;
-  const contradiction =
-    next && afters ? contradictionBy(next, afters, context, facts.pressureUnit) : undefined;
+  const contradiction = next && afters ? contradictionBy(next, afters, context) : undefined;
   const verdict: JobVerdict = !proof
     ? repaired
       ? 'proved'

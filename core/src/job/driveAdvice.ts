@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Evidence } from '../diagnosis/index.ts';
 import { entriesOfKind } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -6,7 +7,7 @@ import type { DerivedJob } from './deriveJob.ts';
 /** Whether the vehicle may be driven: advice, always with its reasons. */
 export interface DriveAdvice {
   readonly verdict: 'drive' | 'limited' | 'no';
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Said[];
 }
 
 interface DriveFacts {
@@ -34,51 +35,48 @@ export function driveAdvice({
   limits,
 }: DriveFacts): DriveAdvice {
   const { adviseDrivePercent, doubtDrivePercent } = limits;
-  const no: string[] = [];
-  const limited: string[] = [];
+  const no: Said[] = [];
+  const limited: Said[] = [];
   /** Said where something is so by sight, or likely enough; a likelihood stands beside its limit. */
-  const say = (
-    to: string[],
-    text: string,
+  const tell = (
+    to: Said[],
+    text: Said,
     likely: number,
     { seen = false, from = adviseDrivePercent }: { readonly seen?: boolean; readonly from?: number } = {},
   ): void => {
     if (seen) to.push(text);
     else if (100 * likely > from)
-      to.push(`${text} (${Math.round(100 * likely)} % likely, decides over ${from} %)`);
+      to.push(say('job.likely-decides-over', { text, likely: 100 * likely, from }));
   };
-  say(no, 'Oil is entering the exhaust: once hot it keeps burning', chance('oil-in-exhaust'), {
+  tell(no, say('job.oil-enters-the-exhaust'), chance('oil-in-exhaust'), {
     seen: evidence['inlet-oily'] === true,
   });
   const heldBack = 1 - RESTRICTIONS.reduce((free, id) => free * (1 - chance(id)), 1);
-  if (evidence['choked-high-revs'] === true)
-    say(no, 'The exhaust is nearly closed: the engine chokes', heldBack);
+  if (evidence['choked-high-revs'] === true) tell(no, say('job.exhaust-nearly-closed'), heldBack);
   const usesOil = evidence['blue-smoke'] === true || evidence['oil-used'] === true;
   const worn = chance('turbocharger-worn');
-  if (usesOil) say(no, 'A worn turbo that leaks oil feeds it to the exhaust; the engine may run away', worn);
+  if (usesOil) tell(no, say('job.worn-turbo-leaks-oil'), worn);
   if (derived.verdict !== 'proved') {
-    say(
+    tell(
       limited,
-      pressureRead
-        ? 'The pressure shown is not the filter’s: its load is unknown'
-        : 'The ΔP sensor or its pipes cannot be trusted: the filter’s load is unknown',
+      pressureRead ? say('job.pressure-not-the-filters') : say('job.sensor-path-untrusted'),
       pathLies,
     );
     if (no.length === 0 && usesOil)
-      say(limited, 'Oil may be entering the exhaust: check before a long drive', chance('oil-in-exhaust'), {
+      tell(limited, say('job.oil-may-enter'), chance('oil-in-exhaust'), {
         from: doubtDrivePercent,
       });
-    if (!usesOil) say(limited, 'The turbo is worn: no load, no high revs', worn);
-    if (overFull) limited.push('Soot above the regeneration limit: no long pulls, no load');
-    else say(limited, 'The filter is full of soot', chance('soot-loaded'));
-    if (evidence['power-limited'] === true) limited.push('Power is limited');
-    say(limited, 'Fuel in the oil, or oil life used up: change the oil first', chance('oil-counter'), {
+    if (!usesOil) tell(limited, say('job.turbo-worn-no-load'), worn);
+    if (overFull) limited.push(say('job.soot-above-the-regeneration-limit'));
+    else tell(limited, say('job.full-of-soot'), chance('soot-loaded'));
+    if (evidence['power-limited'] === true) limited.push(say('job.power-is-limited'));
+    tell(limited, say('job.oil-first'), chance('oil-counter'), {
       seen: evidence['oil-diluted'] === true,
     });
   }
   if (entriesOfKind(derived.entries, 'temporary-repair').length > 0 || derived.open.length > 0)
-    limited.push('A temporary repair, or something still open');
+    limited.push(say('job.a-temporary-repair-or-something'));
   if (no.length > 0) return { verdict: 'no', reasons: no };
   if (limited.length > 0) return { verdict: 'limited', reasons: limited };
-  return { verdict: 'drive', reasons: ['Nothing known speaks against it'] };
+  return { verdict: 'drive', reasons: [say('job.nothing-known-speaks-against')] };
 }

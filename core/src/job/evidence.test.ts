@@ -1,10 +1,13 @@
+import { type Spoken, spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { steadySamplesOf, type BodyOf, type EntryBody, type ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import type { Evidence, EvidenceId } from '../proof/index.ts';
 import { madeEntry, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading, madeSample } from '../testing/madeReadings.ts';
-import { deriveJob, summariseJob, type DerivedJob, type NextJob } from './index.ts';
+import { deriveJob as deriveJobInCodes, summariseJob, type DerivedJob, type NextJob } from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
 
 const facts = {
   limits: DEFAULT_LIMITS,
@@ -12,7 +15,7 @@ const facts = {
   geometry: FILTER,
   fitted: ['dp-sensor', 'egt3'] as const,
 };
-const derive = (bodies: readonly EntryBody[], limits: Limits = DEFAULT_LIMITS): DerivedJob =>
+const derive = (bodies: readonly EntryBody[], limits: Limits = DEFAULT_LIMITS): Spoken<DerivedJob> =>
   deriveJob({ ...facts, limits, entries: bodies.map((body, i) => madeEntry(i + 1, body)) });
 const item = (bodies: readonly EntryBody[], id: EvidenceId): Evidence | undefined =>
   derive(bodies).evidence.find((one) => one.id === id);
@@ -246,7 +249,7 @@ describe('several readings of one state', () => {
     expect(job.verdict).toBe('equal-flow');
     const one = derive([before, work('chemical-clean'), after]);
     const twice = derive([before, work('chemical-clean'), after, after]);
-    const width = ({ comparison }: DerivedJob): number =>
+    const width = ({ comparison }: Spoken<DerivedJob>): number =>
       (comparison?.removedPercent?.high ?? 0) - (comparison?.removedPercent?.low ?? 0);
     expect(width(twice)).toBeLessThan(width(one));
   });
@@ -335,7 +338,7 @@ describe('the next visit', () => {
       madeEntry(102, reading),
     ],
   });
-  const seen = (nextJob: NextJob): DerivedJob =>
+  const seen = (nextJob: NextJob): Spoken<DerivedJob> =>
     deriveJob({ ...facts, entries: proved.map((body, i) => madeEntry(i + 1, body)), nextJob });
   const full = madeReading('before', { sootG: 30 });
 

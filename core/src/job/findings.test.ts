@@ -1,3 +1,4 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { intakeOf } from '../diagnosis/index.ts';
 import type { Entry, EntryBody } from '../ledger/index.ts';
@@ -8,14 +9,18 @@ import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts'
 import {
   caseOfJob,
   choicesOf,
-  deriveJob,
+  deriveJob as deriveJobInCodes,
   familyBook,
   findingsOfChecks,
-  identityMismatch,
-  summariseJob,
+  identityMismatch as identityMismatchInCodes,
+  summariseJob as summariseJobInCodes,
   type DerivedJob,
   type FamilyJob,
 } from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
+const summariseJob = spoken(summariseJobInCodes);
+const identityMismatch = spoken(identityMismatchInCodes);
 
 const facts = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L, geometry: FILTER };
 const entriesOf = (...bodies: readonly EntryBody[]): Entry[] =>

@@ -1,9 +1,18 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import type { EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry, madeId, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
-import { deriveJob, followUpsOf, vehicleHistory } from './index.ts';
+import {
+  deriveJob as deriveJobInCodes,
+  followUpsOf as followUpsOfInCodes,
+  vehicleHistory as vehicleHistoryInCodes,
+} from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
+const followUpsOf = spoken(followUpsOfInCodes);
+const vehicleHistory = spoken(vehicleHistoryInCodes);
 
 const of = (bodies: readonly EntryBody[], corrects: Readonly<Record<number, number>> = {}) =>
   followUpsOf(
@@ -164,11 +173,11 @@ describe('the history of a vehicle', () => {
     expect(
       parts.map(({ number, what, details, temporary: holds }) => [number, what, details, holds]),
     ).toEqual([
-      [3, 'Hose fitted', 'settled', false],
-      [3, 'Hose clamped', 'on order: the pressure hose', false],
-      [2, 'Filter replaced', 'New, maker’s own', false],
-      [1, 'Hose clamped', 'on order: the pressure hose', true],
-      [1, 'ΔP sensor', 'elsewhere (last spring), another maker’s, XK 11, changed nothing', false],
+      [3, 'Hose fitted', ['settled'], false],
+      [3, 'Hose clamped', ['on order: the pressure hose'], false],
+      [2, 'Filter replaced', ['New, maker’s own'], false],
+      [1, 'Hose clamped', ['on order: the pressure hose'], true],
+      [1, 'ΔP sensor', ['elsewhere (last spring)', 'another maker’s', 'XK 11', 'changed nothing'], false],
     ]);
     expect(notes.map(({ text }) => text)).toEqual(['Undertray first', 'Runs rough when cold']);
   });

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { FollowUp } from '../contract/index.ts';
 import { intakeOf } from '../diagnosis/index.ts';
 import { entriesOfKind, happenedAt, type Entry, type WorkType } from '../ledger/index.ts';
@@ -12,14 +13,14 @@ const idOf = ({ id, supersedes }: Pick<Entry, 'id' | 'supersedes'>): string => s
 const FILTER_WORK: ReadonlySet<WorkType> = new Set(FILTER_WORK_FATES.map(([work]) => work));
 
 /** Why a filter that was worked on should be read again soon, or nothing. */
-function whyRecheck({ entries, after, verdict, causes, open, signedOff }: DerivedJob): string | undefined {
+function whyRecheck({ entries, after, verdict, causes, open, signedOff }: DerivedJob): Said | undefined {
   const worked = entriesOfKind(entries, 'work').some(({ body }) => FILTER_WORK.has(body.work));
   if (!worked || !after) return undefined;
   if (causes.some((said) => wasFound(said) && said.state !== 'put-right'))
-    return 'A cause was found and not repaired: the filter will fill again.';
-  if (open.some(({ kind }) => kind !== 'choice')) return 'A repair is temporary.';
+    return say('job.a-cause-was-found');
+  if (open.some(({ kind }) => kind !== 'choice')) return say('job.a-repair-is-temporary');
   // While a job is open it goes on to prove itself.
-  return verdict === 'proved' || !signedOff ? undefined : 'Handed over before it was proved.';
+  return verdict === 'proved' || !signedOff ? undefined : say('job.handed-over-before');
 }
 
 /**
@@ -35,11 +36,15 @@ export function followUpsOf(
   const ends = new Map(entriesOfKind(entries, 'follow-up-done').map((entry) => [entry.body.task, entry]));
   const matters = derived.open.map(({ kind, entry, text, waitsFor, due }): FollowUp =>
     kind === 'choice'
-      ? { key: `choice:${idOf(entry)}`, kind: 'choice', what: `Ask for the customer’s choice: ${text}` }
+      ? {
+          key: `choice:${idOf(entry)}`,
+          kind: 'choice',
+          what: say('job.ask-for-the-customers-choice', { text }),
+        }
       : {
           key: `part:${idOf(entry)}`,
           kind: 'part',
-          what: waitsFor ? `Fit ${waitsFor}` : 'Make the repair permanent',
+          what: waitsFor ? say('job.fit', { waitsFor }) : say('job.make-the-repair-permanent'),
           why: text,
           ...(due === undefined ? {} : { due }),
         },
@@ -50,7 +55,7 @@ export function followUpsOf(
         {
           key: 'recheck',
           kind: 'recheck',
-          what: `Read the filter again after ${limits.recheckAfterKm} km`,
+          what: say('job.read-the-filter-again-after', { recheckAfterKm: limits.recheckAfterKm }),
           why,
           ...(distanceKm === undefined ? {} : { dueKm: distanceKm + limits.recheckAfterKm }),
         },
@@ -65,8 +70,8 @@ export function followUpsOf(
           {
             key: 'oil',
             kind: 'oil',
-            what: 'Change the oil',
-            why: `${limits.oilEveryKm.toLocaleString('en').replaceAll(',', '\u00a0')} km after the last change, by the limits.`,
+            what: say('job.change-the-oil'),
+            why: say('job.oil-due', { everyKm: limits.oilEveryKm }),
             dueKm: oilKm + limits.oilEveryKm,
           },
         ];

@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { networkFor, sentenceOf } from '../diagnosis/index.ts';
 import type { EntryBody } from '../ledger/index.ts';
@@ -31,6 +32,6 @@ describe('a cause that had another id once', () => {
         ?.prior;
     expect(prior({ 'boost-leak': 20, 'turbocharger-worn': 10 })).toBe(prior({ 'turbocharger-worn': 30 }));
     expect(prior({ 'boost-leak': 30 })).toBeGreaterThan(prior({}) ?? 1);
-    expect(sentenceOf('boost-leak')).toBe('The turbocharger is worn');
+    expect(inEnglish(sentenceOf('boost-leak'))).toBe('The turbocharger is worn');
   });
 });

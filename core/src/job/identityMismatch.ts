@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 /** Engine sizes that round to the same name differ by less. */
 const SAME_SIZE_L = 0.11;
 
@@ -14,16 +15,23 @@ const wordsOf = (text: string): string[] =>
 export function identityMismatch(
   tool: { readonly vehicle: string; readonly displacementL?: number | undefined },
   vehicle: { readonly model: string; readonly family: string; readonly displacementL?: number | undefined },
-): string | undefined {
+): Said | undefined {
   if (
     tool.displacementL !== undefined &&
     vehicle.displacementL !== undefined &&
     Math.abs(tool.displacementL - vehicle.displacementL) > SAME_SIZE_L
   )
-    return `It shows ${tool.displacementL} L, the vehicle has ${vehicle.displacementL} L: channels and limits may belong to another engine.`;
+    return say('job.it-shows-l-the-vehicle', {
+      displacementL: tool.displacementL,
+      displacementL2: vehicle.displacementL,
+    });
   const known = new Set([...wordsOf(vehicle.model), ...wordsOf(vehicle.family)]);
   const seen = wordsOf(tool.vehicle);
   if (seen.length > 0 && known.size > 0 && !seen.some((word) => known.has(word)))
-    return `It shows “${tool.vehicle}”, the vehicle is ${vehicle.model} (${vehicle.family}): check the selection in the tool before trusting its values.`;
+    return say('job.it-shows-the-vehicle', {
+      vehicle: tool.vehicle,
+      model: vehicle.model,
+      family: vehicle.family,
+    });
   return undefined;
 }

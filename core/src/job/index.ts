@@ -1,16 +1,7 @@
 export { adviceOf } from './adviceOf.ts';
 export { stepTitle, toShowOf } from './stepTitle.ts';
 export { TO_SHOW, type ToShow } from './toShow.ts';
-export { STAGES, STAGE_LABELS, stageOf, type Stage } from './stages.ts';
-export {
-  BURN_END_WORDS,
-  DRIVABLE_WORDS,
-  FACE_WORDS,
-  RESET_LABELS,
-  TREATMENT_LABELS,
-  WORK_LABELS,
-  entryFigure,
-} from './entryFigure.ts';
+export { entryFigure, STAGES, stageOf, type Stage } from '../ledger/index.ts';
 export { deriveJob, type DerivedJob, type JobFacts, type JobVerdict, type NextJob } from './deriveJob.ts';
 export {
   causesSaid,
@@ -20,7 +11,7 @@ export {
   type MadeCheck,
   type SaidCause,
 } from './checksMade.ts';
-export { CLOCK_LABELS, clockOutcome, clocksOf, type ClockOutcome, type JobClock } from './clocks.ts';
+export { clockOutcome, clocksOf, type ClockOutcome, type JobClock } from './clocks.ts';
 export { caseOfJob, type CaseOfJob } from './caseOfJob.ts';
 export { choicesOf, openMatters, type MadeChoice, type OpenMatter } from './openMatters.ts';
 export type { PartStatus } from './parts.ts';

@@ -1,3 +1,4 @@
+import { inEnglish, PLAIN_WORDS, spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { diagnoseCase } from '../diagnosis/index.ts';
 import { entryBodySchema, type EntryBody } from '../ledger/index.ts';
@@ -5,7 +6,17 @@ import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { reportOf, REPORT_VERSIONS } from '../report/index.ts';
 import { madeEntry } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
-import { deriveJob, entryFigure, followUpsOf, questionOfJob, summariseJob, visitOf } from './index.ts';
+import {
+  deriveJob as deriveJobInCodes,
+  entryFigure as entryFigureInCodes,
+  followUpsOf,
+  questionOfJob,
+  summariseJob,
+  visitOf,
+} from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
+const entryFigure = spoken(entryFigureInCodes);
 
 /** Names that every object has without having been given them. */
 const INHERITED = ['constructor', '__proto__', 'toString', 'hasOwnProperty', 'valueOf'];
@@ -66,11 +77,11 @@ describe.each(INHERITED)('a ledger that holds the name “%s”', (name) => {
             vehicle: { plate: 'P', model: 'M' },
             workshop: 'W',
             limits: DEFAULT_LIMITS,
-            units: { pressure: 'mbar', temperature: 'degC', distance: 'km' },
           },
           version,
+          PLAIN_WORDS,
         ),
       );
-    expect(JSON.stringify(said)).not.toMatch(/function |\[native code\]|undefined/);
+    expect(JSON.stringify(inEnglish(said))).not.toMatch(/function |\[native code\]|undefined/);
   });
 });

@@ -1,3 +1,4 @@
+import { inEnglish, say, spoken, type Spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { CAUTIONS } from '../checks/index.ts';
 import { entryBodySchema, WORK_TYPES, type Entry, type EntryBody } from '../ledger/index.ts';
@@ -6,17 +7,19 @@ import { madeEntry, madeId, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import {
   CAUTION_FOR_WORK,
-  deriveJob,
-  entryFigure,
+  deriveJob as deriveJobInCodes,
+  entryFigure as entryFigureInCodes,
   stageOf,
   STAGES,
   summariseJob,
-  WORK_LABELS,
   type DerivedJob,
 } from './index.ts';
 
+const deriveJob = spoken(deriveJobInCodes);
+const entryFigure = spoken(entryFigureInCodes);
+
 const facts = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L, geometry: FILTER };
-const derive = (...bodies: (EntryBody | Entry)[]): DerivedJob =>
+const derive = (...bodies: (EntryBody | Entry)[]): Spoken<DerivedJob> =>
   deriveJob({ ...facts, entries: bodies.map((b, i) => ('kind' in b ? madeEntry(i + 1, b) : b)) });
 
 const limited: EntryBody = { kind: 'complaint', text: 'Lamp on', powerLimited: true };
@@ -225,9 +228,9 @@ describe('words for every entry', () => {
   });
   it('names each work and knows its caution', () => {
     for (const work of WORK_TYPES) {
-      expect(WORK_LABELS[work]).toMatch(/^[A-Z]/);
+      expect(inEnglish(say(`works.${work}`))).toMatch(/^[A-Z]/);
       const caution = CAUTION_FOR_WORK[work];
-      if (caution) expect(CAUTIONS[caution].text.length).toBeGreaterThan(40);
+      if (caution) expect(inEnglish(CAUTIONS[caution].text).length).toBeGreaterThan(40);
     }
   });
 });

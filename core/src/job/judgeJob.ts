@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import {
   diagnoseCase,
   KNOWN_FINDINGS,
@@ -185,7 +186,6 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
       causes: derived.causes,
       shownAtEqualFlow: derived.proof?.verdict === 'proved',
       limits,
-      ...(facts.pressureUnit === undefined ? {} : { pressureUnit: facts.pressureUnit }),
       held: resetHeld,
     }),
     pressureRead &&
@@ -312,7 +312,7 @@ function uselessFor(
     return {
       id: 'cause-open',
       cause: 'filter-cracked',
-      text: 'A cracked filter cannot be repaired by cleaning or regenerating',
+      text: say('job.a-cracked-filter-cannot'),
     };
   // One that is only due for a regeneration is burnt free; it needs no clean.
   const full = treatment === 'drive' || treatment === 'standing' ? soot : chance('soot-loaded');
@@ -321,7 +321,7 @@ function uselessFor(
   if (100 * Math.max(inIt, treatment === 'exchange' ? cracked : 0) >= least) return undefined;
   return {
     id: 'nothing-in-it',
-    text: `Only ${Math.round(100 * inIt)} % likely that there is something to remove; at least ${least} %`,
+    text: say('job.only-likely-that-there', { inIt: 100 * inIt, least }),
   };
 }
 
@@ -348,20 +348,20 @@ function notJudged(
   warm: boolean | undefined,
   { pathDoubtPercent, coldEngineC }: Limits,
 ): Interlock {
-  if (!pressureRead) return { id: 'no-reading', text: 'No ΔP read yet: the filter’s load is unknown' };
+  if (!pressureRead) return { id: 'no-reading', text: say('job.no-dp-read-yet') };
   if (warm === false)
     return {
       id: 'no-reading',
-      text: `Read below ${coldEngineC} °C coolant: warm up and read again before treating the filter`,
+      text: say('job.read-below-c-coolant-warm', { coldEngineC }),
     };
   if (100 * pathLies < pathDoubtPercent)
     return {
       id: 'pressure-unproven',
-      text: `With ${Math.round(100 * notTheFilter)} % likely the filter is cracked or its pressure does not reach the sensor: check pipes, sensor and outlet first`,
+      text: say('job.with-likely-the-filter', { notTheFilter: 100 * notTheFilter }),
     };
   return {
     id: 'pressure-unproven',
-    text: `Only ${Math.round(100 * (1 - pathLies))} % likely that the pressure shown is the filter’s: check sensor and pipes first`,
+    text: say('job.only-likely-that-the-pressure', { pathLies: 100 * (1 - pathLies) }),
   };
 }
 
@@ -372,7 +372,7 @@ const withCounter = (resets: readonly ResetStep[], leftHigh: boolean, readMs: nu
       ? {
           ...step,
           need: 'due',
-          why: 'It was cleaned before without a reset: the pressure shows no soot.',
+          why: say('job.it-was-cleaned-before-without'),
           held: [],
         }
       : step,
@@ -398,7 +398,7 @@ function byModel(limits: Limits): ForecastOf {
 function heldResets(
   facts: TreatmentQuestion,
   forecastOf: ForecastOf,
-): (command: 'reset-counter' | 'clear-codes') => readonly string[] {
+): (command: 'reset-counter' | 'clear-codes') => readonly Said[] {
   return (command) => {
     const held = commandInterlocks(command, facts);
     const burn = held.length > 0 ? undefined : burnOfJob(facts, 'reset-counter');

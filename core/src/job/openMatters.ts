@@ -1,10 +1,11 @@
+import { say, type Said } from '../words/index.ts';
 import { entriesOfKind, type Entry, type EntryOf } from '../ledger/index.ts';
 
 /** Something that an entry left open. */
 export interface OpenMatter {
   readonly kind: 'temporary-repair' | 'choice' | 'broken';
   readonly entry: EntryOf<'temporary-repair'> | EntryOf<'choice-offered'> | EntryOf<'part-broke'>;
-  readonly text: string;
+  readonly text: Said;
   /** The part that it waits for. */
   readonly waitsFor?: string;
   readonly due?: string;
@@ -39,7 +40,7 @@ export function openMatters(entries: readonly Entry[]): OpenMatter[] {
       return {
         kind: 'broken',
         entry,
-        text: `Broke: ${what}`,
+        text: say('job.broke', { what }),
         ...(order ? { waitsFor: order.name } : {}),
         ...(order?.due === undefined ? {} : { due: order.due }),
       };

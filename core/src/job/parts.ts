@@ -1,14 +1,15 @@
+import { say, type Said } from '../words/index.ts';
 import type { Entry, PartId, PartState } from '../ledger/index.ts';
 import type { MadeCheck } from './checksMade.ts';
 
 export interface PartStatus {
   readonly state: PartState;
-  readonly why: string;
+  readonly why: Said;
 }
 
 const PUT_IN = {
-  yes: { state: 'failed', why: 'it changes' },
-  no: { state: 'sound', why: 'no change' },
+  yes: { state: 'failed', why: say('job.it-changes') },
+  no: { state: 'sound', why: say('job.no-change') },
   unclear: { state: 'doubtful', why: 'unclear' },
 } as const;
 
@@ -39,14 +40,16 @@ function saidOf(
         body.part,
         {
           state: PUT_IN[body.changed].state,
-          why: `A known-good one in its place: ${PUT_IN[body.changed].why}`,
+          why: say('job.a-known-good-one', { why: PUT_IN[body.changed].why }),
         },
       ],
     ];
   if (body.kind === 'temporary-repair')
-    return body.part ? [[body.part, { state: 'doubtful', why: `Temporary repair: ${body.what}` }]] : [];
+    return body.part
+      ? [[body.part, { state: 'doubtful', why: say('job.temporary-repair', { what: body.what }) }]]
+      : [];
   if (body.kind === 'part-broke')
-    return body.part ? [[body.part, { state: 'failed', why: `Broke: ${body.what}` }]] : [];
+    return body.part ? [[body.part, { state: 'failed', why: say('job.broke', { what: body.what }) }]] : [];
   if (body.kind === 'part-changed')
     return body.part && body.where === 'here' ? [[body.part, { state: 'replaced', why: body.what }]] : [];
   if (body.kind !== 'work') return [];

@@ -1,13 +1,16 @@
+import { spoken, type Spoken } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Entry, EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
-import { deriveJob, STAGES, summariseJob, type DerivedJob } from './index.ts';
+import { deriveJob as deriveJobInCodes, STAGES, summariseJob, type DerivedJob } from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
 
 const facts = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L, geometry: FILTER };
-const derive = (entries: readonly Entry[]): DerivedJob => deriveJob({ ...facts, entries });
+const derive = (entries: readonly Entry[]): Spoken<DerivedJob> => deriveJob({ ...facts, entries });
 
 const BODIES: readonly EntryBody[] = [
   { kind: 'complaint', text: 'Lamp', powerLimited: true },

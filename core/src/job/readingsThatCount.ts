@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { entriesOfKind, happenedAt, type Entry, type EntryOf, type WorkType } from '../ledger/index.ts';
 import { changesTheFilter, PATH_CAUSES, type Readings } from '../proof/index.ts';
 import { PRESSURE_PATH } from '../treatment/index.ts';
@@ -19,7 +20,7 @@ export interface ReadingsThatCount {
   /** Taken before the last work on the filter. */
   readonly afterTooEarly: boolean;
   /** What was done to the ΔP sensor or its pipes between the two, in words. */
-  readonly pathChanged?: string;
+  readonly pathChanged?: Said;
   /** No work on the filter between the two. */
   readonly filterUntouched: boolean;
 }
@@ -47,26 +48,26 @@ function pathChangedBetween(
   works: readonly EntryOf<'work'>[],
   before: Reading | undefined,
   after: Reading | undefined,
-): string | undefined {
+): Said | undefined {
   const repair = before && after ? pathWorkBetween(works, before, after) : undefined;
   if (repair?.body.part === undefined) return undefined;
   const done = repair.body.work === 'sensor-replaced' ? 'replaced' : 'cleared';
-  return `${PRESSURE_PATH[repair.body.part] ?? ''} was ${done}`;
+  return say('job.was', { part: PRESSURE_PATH[repair.body.part] ?? '', done });
 }
 
 /** What a cause of the way that was put right says of the reading before. */
-const PUT_RIGHT_WORDS: Readonly<Record<string, string>> = {
-  'dp-sensor-failed': 'the ΔP sensor was repaired',
-  'dp-sensor-wrong': 'the ΔP sensor was repaired',
-  'high-pipe-blocked': 'its high pipe was repaired',
-  'low-pipe-blocked': 'its low pipe was repaired',
-  'dp-hose-off': 'its hoses were repaired',
-  'dp-hoses-crossed': 'its hoses were repaired',
-  'sensor-wiring': 'its wiring was repaired',
+const PUT_RIGHT_WORDS: Readonly<Record<string, Said>> = {
+  'dp-sensor-failed': say('job.the-dp-sensor-was-repaired'),
+  'dp-sensor-wrong': say('job.the-dp-sensor-was-repaired'),
+  'high-pipe-blocked': say('job.its-high-pipe-was-repaired'),
+  'low-pipe-blocked': say('job.its-low-pipe-was-repaired'),
+  'dp-hose-off': say('job.its-hoses-were-repaired'),
+  'dp-hoses-crossed': say('job.its-hoses-were-repaired'),
+  'sensor-wiring': say('job.its-wiring-was-repaired'),
 };
 
 /** A cause of the way of the pressure that was put right between two readings: the first was read through it. */
-const putRightBetween = (entries: readonly Entry[], from?: Reading, to?: Reading): string | undefined => {
+const putRightBetween = (entries: readonly Entry[], from?: Reading, to?: Reading): Said | undefined => {
   const found = entriesOfKind(entries, 'cause').findLast(
     (entry) =>
       entry.body.state === 'put-right' &&
@@ -101,7 +102,7 @@ export function readingsThatCount(entries: readonly Entry[]): ReadingsThatCount 
     chosen &&
     happenedAt(loose) > happenedAt(chosen) &&
     happenedAt(loose) < (changing[0] ? happenedAt(changing[0]) : Number.POSITIVE_INFINITY)
-      ? 'its hoses were repaired'
+      ? say('job.its-hoses-were-repaired')
       : undefined;
   const pathChanged =
     pathChangedBetween(works, chosen, after) ?? wrongBefore ?? putRightBetween(entries, chosen, after);

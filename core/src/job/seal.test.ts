@@ -1,9 +1,9 @@
+import { ENGLISH, inWords, measuresOf, METRIC, UNIT_CHOICES, wordsOf } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sealSchema, type Seal, type Vehicle } from '../contract/index.ts';
 import type { Entry, EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { PRESSURE_UNITS } from '../quantities/index.ts';
 import { madeEntry, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
 import { someRuns } from '../testing/seeds.ts';
@@ -67,11 +67,12 @@ const ledgers = fc
 describe('a sealed job', () => {
   it('says in every unit what it said when it was sealed, out of plain JSON', () => {
     fc.assert(
-      fc.property(ledgers, fc.constantFrom(...PRESSURE_UNITS), (entries, pressureUnit) => {
-        const { sealed: its, ...shown } = unsealJob(kept(sealed(entries)), entries, { pressureUnit });
-        const derived = deriveJob({ ...facts, entries, pressureUnit });
-        expect(shown).toEqual(derived);
-        expect(its.picture).toEqual(pictureOfJob(derived, facts));
+      fc.property(ledgers, fc.constantFrom(...UNIT_CHOICES.pressure), (entries, pressure) => {
+        const words = wordsOf([ENGLISH], measuresOf({ units: { ...METRIC, pressure } }));
+        const { sealed: its, ...shown } = unsealJob(kept(sealed(entries)), entries, { pressure });
+        const derived = deriveJob({ ...facts, entries });
+        expect(inWords(shown, words)).toEqual(inWords(derived, words));
+        expect(inWords(its.picture, words)).toEqual(inWords(pictureOfJob(derived, facts), words));
       }),
       { numRuns: someRuns(60) },
     );

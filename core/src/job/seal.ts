@@ -3,7 +3,7 @@ import { diagnoseCase, type Diagnosis } from '../diagnosis/index.ts';
 import { effectiveEntries, type Entry } from '../ledger/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import { flowPicture, type FlowPicture } from '../proof/index.ts';
-import { PRESSURE_UNITS, type Unit } from '../quantities/index.ts';
+import type { Unit } from '../quantities/index.ts';
 import type { Visit } from '../outlook/index.ts';
 import { deriveJob, type DerivedJob, type JobFacts, type NextJob } from './deriveJob.ts';
 import { packJudged, unpackJudged } from './packJudged.ts';
@@ -22,6 +22,12 @@ export const vehicleFactsOf = (
 
 /** A correction that counts stands in the time of what it corrects: so it is judged, and so it is found again by its id. */
 const asTheyCount = (entries: readonly Entry[]): Entry[] => [...entries, ...effectiveEntries(entries)];
+
+/**
+ * Where what was derived stands in a seal. Seals of earlier versions have sentences instead of messages, one saying for each unit of
+ * pressure: what was said then stays in its words.
+ */
+const SAID_AS = 'mbar';
 
 /** A job at the moment when it is signed off. */
 export interface SealedNow {
@@ -60,13 +66,7 @@ export function sealJob(now: SealedNow): Seal | undefined {
     ...(now.limitsProfile ? { limitsProfile: now.limitsProfile } : {}),
     summary: summariseJob(inBase),
     visit: visitOf(job, inBase, facts),
-    // Sentences carry their unit of pressure along: one saying of the verdict for each that a person may choose.
-    derived: Object.fromEntries(
-      PRESSURE_UNITS.map((pressureUnit) => [
-        pressureUnit,
-        packJudged(pressureUnit === 'mbar' ? inBase : deriveJob({ ...facts, pressureUnit }), known),
-      ]),
-    ),
+    derived: { [SAID_AS]: packJudged(inBase, known) },
     picture: packJudged(flowPicture(inBase, facts), known),
     ...(question ? { diagnosis: packJudged(diagnoseCase(question, { rank: false }), known) } : {}),
   };
@@ -91,14 +91,12 @@ export const sealedLimits = (seal: Seal): Limits => ({ ...DEFAULT_LIMITS, ...(se
 export function unsealJob(
   seal: Seal,
   entries: readonly Entry[],
-  { pressureUnit = 'mbar', nextJob }: { readonly pressureUnit?: Unit; readonly nextJob?: NextJob } = {},
+  { pressure = 'mbar', nextJob }: { readonly pressure?: Unit; readonly nextJob?: NextJob } = {},
 ): SealedJob {
-  const packed = Object.hasOwn(seal.derived, pressureUnit)
-    ? seal.derived[pressureUnit]
-    : seal.derived['mbar'];
+  const packed = Object.hasOwn(seal.derived, pressure) ? seal.derived[pressure] : seal.derived[SAID_AS];
   const known = asTheyCount(entries);
   const judged = unpackJudged(packed, known) as DerivedJob;
-  const overtaken = nextJob ? contradictedBy(seal, entries, nextJob, pressureUnit) : undefined;
+  const overtaken = nextJob ? contradictedBy(seal, entries, nextJob) : undefined;
   return {
     ...judged,
     ...overtaken,
@@ -116,13 +114,11 @@ function contradictedBy(
   seal: Seal,
   entries: readonly Entry[],
   nextJob: NextJob,
-  pressureUnit: Unit,
 ): Partial<DerivedJob> | undefined {
   const { contradiction, verdict, headline } = deriveJob({
     entries,
     limits: sealedLimits(seal),
     ...vehicleFactsOf(seal.vehicle),
-    pressureUnit,
     nextJob,
   });
   return contradiction ? { contradiction, verdict, headline } : undefined;

@@ -1,10 +1,11 @@
+import { say, type Said } from '../words/index.ts';
 import type { CheckId } from '../checks/index.ts';
 import type { EvidenceId } from '../proof/index.ts';
-import type { Stage } from './stages.ts';
+import type { Stage } from '../ledger/index.ts';
 
 export interface ToShow {
-  readonly title: string;
-  readonly why: string;
+  readonly title: Said;
+  readonly why: Said;
   readonly stage: Stage;
   /** The check that shows it, where it is one. */
   readonly check?: CheckId;
@@ -13,61 +14,61 @@ export interface ToShow {
 /** What is still to be shown: what to do for it, why, and where. */
 export const TO_SHOW: Readonly<Record<EvidenceId, ToShow>> = {
   before: {
-    title: 'Take the before reading',
-    why: 'Key off, idle and a hold; without it nothing can be proved later.',
+    title: say('job.take-the-before-reading'),
+    why: say('job.key-off-idle'),
     stage: 'baseline',
   },
   after: {
-    title: 'Take the after reading',
-    why: 'At the same speeds as before, warm, on the plateau.',
+    title: say('job.take-the-after-reading'),
+    why: say('job.at-the-same-speeds'),
     stage: 'prove',
   },
   'equal-flow': {
-    title: 'Find out why it is not proved',
-    why: 'The reasons are listed with the verdict.',
+    title: say('job.find-out-why'),
+    why: say('job.the-reasons-are-listed'),
     stage: 'prove',
   },
   sensor: {
-    title: 'Prove the ΔP sensor',
-    why: 'Pump test or a known-good sensor: a faulty sensor can make a failed clean look successful.',
+    title: say('job.prove-the-dp-sensor'),
+    why: say('job.pump-test-or-a-known'),
     stage: 'checks',
   },
   hoses: {
-    title: 'Recheck the hoses',
-    why: 'Each on its port, whole, clipped: they were off for the work.',
+    title: say('job.recheck-the-hoses'),
+    why: say('job.each-on-its-port-whole'),
     check: 'hoses',
     stage: 'checks',
   },
   response: {
-    title: 'Check sensor and pipes again',
-    why: 'Does the value return at once, does the pipe vent?',
+    title: say('job.check-sensor-and-pipes-again'),
+    why: say('job.does-the-value-return'),
     check: 'pipe-response',
     stage: 'checks',
   },
   repair: {
-    title: 'Check what was repaired',
-    why: 'Repeat the check that found it: good now?',
+    title: say('job.check-what-was-repaired'),
+    why: say('job.repeat-the-check-that-found'),
     stage: 'checks',
   },
   egt: {
-    title: 'Check that the exhaust gets hot',
-    why: 'The temperature before the filter in the hold, or the hottest on the drive.',
+    title: say('job.check-that-the-exhaust-gets'),
+    why: say('job.the-temperature-before-the-filter'),
     stage: 'prove',
   },
   soot: {
-    title: 'Watch the soot counter on the drive',
-    why: 'Note it before and after the drive: it should fall or stay low.',
+    title: say('job.watch-the-soot-counter'),
+    why: say('job.note-it-before-and-after'),
     stage: 'prove',
   },
   drive: {
-    title: 'Drive it',
-    why: 'A lamp that is off proves nothing; soot and codes show on the road.',
+    title: say('job.drive'),
+    why: say('job.a-lamp-that-is-off'),
     stage: 'prove',
   },
   'no-codes': {
-    title: 'Scan again after the drive',
-    why: 'Clear codes caused by unplugging first.',
+    title: say('job.scan-again-after-the-drive'),
+    why: say('job.clear-codes-caused-by-unplugging'),
     stage: 'prove',
   },
-  'power-limit': { title: 'Check for full power', why: 'On the drive.', stage: 'prove' },
+  'power-limit': { title: say('job.check-for-full-power'), why: say('job.on-the-drive'), stage: 'prove' },
 };

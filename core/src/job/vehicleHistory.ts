@@ -1,6 +1,6 @@
+import { say, type Said } from '../words/index.ts';
 import type { VehicleHistory } from '../contract/index.ts';
 import { effectiveEntries, happenedAt, type BodyOf, type Entry, type EntryKind } from '../ledger/index.ts';
-import { WORK_LABELS } from './entryFigure.ts';
 import { openMatters } from './openMatters.ts';
 
 /** What a job tells of parts and remarks; no other entries of it are needed. */
@@ -15,21 +15,22 @@ export const HISTORY_KINDS: readonly EntryKind[] = [
   'withdrawn',
 ];
 
-const CONDITIONS: Readonly<Record<BodyOf<'part-changed'>['condition'], string>> = {
+const CONDITIONS: Readonly<Record<BodyOf<'part-changed'>['condition'], Said>> = {
   new: 'new',
   used: 'used',
-  pattern: 'another maker’s',
+  pattern: say('job.another-makers'),
   unknown: '',
 };
-const EFFECTS: Readonly<Record<BodyOf<'part-changed'>['effect'], string>> = {
-  cured: 'cured it',
-  better: 'made it better',
-  none: 'changed nothing',
-  worse: 'made it worse',
+const EFFECTS: Readonly<Record<BodyOf<'part-changed'>['effect'], Said>> = {
+  cured: say('job.cured'),
+  better: say('job.made-it-better'),
+  none: say('job.changed-nothing'),
+  worse: say('job.made-it-worse'),
   unknown: '',
 };
 
-const joined = (parts: readonly (string | undefined)[]): string => parts.filter((part) => part).join(', ');
+const joined = (parts: readonly (Said | undefined)[]): Said[] =>
+  parts.filter((part): part is Said => part !== undefined && part !== '');
 
 /** What was fitted to a vehicle and what was remarked about it; jobs in any order, the latest comes first. */
 export function vehicleHistory(
@@ -43,8 +44,8 @@ export function vehicleHistory(
     for (const entry of entries) {
       const { body } = entry;
       const from = { jobId, number, at: new Date(happenedAt(entry)).toISOString() };
-      const part = (what: string, details: string, temporary = false): void => {
-        parts.push({ ...from, what, details, temporary });
+      const part = (what: Said, details: readonly Said[], temporary = false): void => {
+        parts.push({ ...from, what, details: [...details], temporary });
       };
       if (body.kind === 'part-changed')
         part(
@@ -58,16 +59,20 @@ export function vehicleHistory(
           ]),
         );
       else if (body.kind === 'work' && (body.work === 'filter-exchanged' || body.work === 'sensor-replaced'))
-        part(WORK_LABELS[body.work], body.what);
+        part(say(`works.${body.work}`), joined([body.what]));
       else if (body.kind === 'temporary-repair')
-        part(body.what, joined([body.order && `on order: ${body.order.name}`]), open.has(entry.id));
-      else if (body.kind === 'part-broke')
         part(
-          `Broke: ${body.what}`,
-          joined([body.order && `on order: ${body.order.name}`]),
+          body.what,
+          joined([body.order ? say('job.on-order', { name: body.order.name }) : undefined]),
           open.has(entry.id),
         );
-      else if (body.kind === 'settled') part(body.how, 'settled');
+      else if (body.kind === 'part-broke')
+        part(
+          say('job.broke', { what: body.what }),
+          joined([body.order ? say('job.on-order', { name: body.order.name }) : undefined]),
+          open.has(entry.id),
+        );
+      else if (body.kind === 'settled') part(body.how, ['settled']);
       else if (body.kind === 'note' || body.kind === 'family-note')
         notes.push({ ...from, text: body.text, author: entry.authorName });
     }

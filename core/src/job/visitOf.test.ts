@@ -1,10 +1,14 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import type { BodyOf, EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { assumedGrowth, outlookOf, type Visit } from '../outlook/index.ts';
+import { assumedGrowth, outlookOf as outlookOfInCodes, type Visit } from '../outlook/index.ts';
 import { madeEntry, madeId, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
-import { deriveJob, visitOf } from './index.ts';
+import { deriveJob as deriveJobInCodes, visitOf } from './index.ts';
+
+const outlookOf = spoken(outlookOfInCodes);
+const deriveJob = spoken(deriveJobInCodes);
 
 const facts = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L, geometry: FILTER };
 const visit = (

@@ -13,40 +13,36 @@ export {
   type SteadySample,
 } from './reading.ts';
 export {
-  USE_PATTERNS,
-  WORK_TYPES,
   entryBodySchema,
+  entryFigure,
   entrySchema,
+  isAfterSignOff,
+  isCorrectable,
+  isSilent,
   newEntrySchema,
+  rankOf,
+  stageOf,
+  toldBy,
   type BodyOf,
   type Entry,
   type EntryBody,
   type EntryKind,
   type NewEntry,
-  type UsePattern,
-  type WorkType,
 } from './entry.ts';
-export {
-  CLOCKS,
-  FLUID_ENTRIES,
-  TREATMENTS,
-  type ClockKind,
-  type FluidEntry,
-  type Treatment,
-} from './treatmentBodies.ts';
-export { RESETS, RESET_VALUES, type Reset, type ResetValue } from './resetBodies.ts';
-export { BURN_ENDS, type BurnEnd } from './burnBodies.ts';
-export { BREAKS, FACES, SINGLE_USE, type Break, type Face, type SingleUse } from './stripDownBodies.ts';
-export {
-  PART_IDS,
-  PART_LABELS,
-  PART_STATE_WORDS,
-  PART_STATES,
-  type PartId,
-  type PartState,
-} from './parts.ts';
-export { CAUSE_STATES } from './checkBodies.ts';
-export { FAMILY_TOPICS } from './partBodies.ts';
+export { causeNamed, causeNow, FORMER_CAUSES } from './formerCauses.ts';
+export { STAGES, type Stage } from './stages.ts';
+export { PART_IDS, PART_STATES, type PartId, type PartState } from './parts.ts';
+export { USE_PATTERNS, type UsePattern } from './kinds/complaint.ts';
+export { FLUID_ENTRIES, WORK_TYPES, type FluidEntry, type WorkType } from './kinds/work.ts';
+export { CAUSE_STATES } from './kinds/cause.ts';
+export { TREATMENTS, type Treatment } from './kinds/treatmentChosen.ts';
+export { CLOCKS, type ClockKind } from './kinds/clockStarted.ts';
+export { BURN_ENDS, type BurnEnd } from './kinds/burnEnded.ts';
+export { SINGLE_USE, type SingleUse } from './kinds/partOff.ts';
+export { BREAKS, type Break } from './kinds/partBroke.ts';
+export { FACES, type Face } from './kinds/filterOff.ts';
+export { RESETS, RESET_VALUES, type Reset, type ResetValue } from './kinds/reset.ts';
+export { FAMILY_TOPICS } from './kinds/familyNote.ts';
 export {
   chainLink,
   contentOf,

@@ -95,14 +95,14 @@ describe('entries from outside', () => {
   });
 
   it.each([
-    ['a negative rpm', { ...reading, samples: [{ ...sample, rpm: -1 }] }, /Engine speed: at least 0 rpm/],
+    ['a negative rpm', { ...reading, samples: [{ ...sample, rpm: -1 }] }, /Engine speed: 0 to 8000 rpm/],
     [
       'a ΔP beyond any sensor',
       { ...reading, samples: [{ ...sample, dpMbar: 99_999 }] },
-      /ΔP: at most 6000 mbar/,
+      /ΔP: -1500 to 6000 mbar/,
     ],
     ['a ΔP that is text', { ...reading, samples: [{ ...sample, dpMbar: '12' }] }, /ΔP: enter a number/],
-    ['no sample', { ...reading, samples: [] }, /at least one sample/],
+    ['no sample', { ...reading, samples: [] }, /at least one row/],
     ['a purpose that does not exist', { ...reading, purpose: 'sometime' }, /./],
     ['a kind that does not exist', { kind: 'rumour', text: 'x' }, /./],
     ['an empty complaint', { kind: 'complaint', text: '   ' }, /must not be empty/],

@@ -1,3 +1,4 @@
+import { plainly, say } from '../words/index.ts';
 import type { NewEntry } from './entry.ts';
 
 /** Earlier than any job that is entered here. */
@@ -11,10 +12,8 @@ const AHEAD_MS = 38 * 3_600_000;
 export function impossibleMoment(moment: string, nowMs: number): string | undefined {
   const ms = Date.parse(moment);
   if (Number.isNaN(ms) || new Date(ms).getUTCFullYear() < FIRST_YEAR)
-    return `must not lie before ${FIRST_YEAR} (it is ${moment}): look at the clock of this device`;
-  return ms > nowMs + AHEAD_MS
-    ? `must not lie after tomorrow (it is ${moment}): look at the clock of this device`
-    : undefined;
+    return plainly(say('faults.too-early', { year: String(FIRST_YEAR), is: moment }));
+  return ms > nowMs + AHEAD_MS ? plainly(say('faults.too-late', { is: moment })) : undefined;
 }
 
 /** The same for a day that is still to come. */
@@ -22,7 +21,7 @@ export function impossibleDay(day: string): string | undefined {
   const year = Number(day.slice(0, 4));
   return year >= FIRST_YEAR && year <= LAST_DUE_YEAR
     ? undefined
-    : `must lie between the years ${FIRST_YEAR} and ${LAST_DUE_YEAR} (it is ${day})`;
+    : plainly(say('faults.years', { from: String(FIRST_YEAR), to: String(LAST_DUE_YEAR), is: day }));
 }
 
 /** Moments of a new entry that cannot be, by their field. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from './identity.ts';
-import { freeText } from '../text/index.ts';
+import { figure, freeText } from '../fields/index.ts';
+import { fault, say } from '../words/index.ts';
 
 /** What a steady reading was taken at. */
 export const SAMPLE_KINDS = ['key-off', 'idle', 'hold'] as const;
@@ -8,33 +9,27 @@ export type SampleKind = (typeof SAMPLE_KINDS)[number];
 /** A reading may hold moments, too: the peak of a snap, a pull at full load. */
 export const READING_KINDS = [...SAMPLE_KINDS, 'snap', 'full-load'] as const;
 
-const number = (name: string, low: number, high: number, unit: string) =>
-  z
-    .number({ error: `${name}: enter a number` })
-    .min(low, `${name}: at least ${low} ${unit}`)
-    .max(high, `${name}: at most ${high} ${unit}`);
-
 /**
  * One steady sample in base units, as a person wrote it down or as a window of a log gave it. Absent means not read;
  * what is assumed instead is decided by core when it judges, and is said there.
  */
 export const steadySampleSchema = z.object({
   kind: z.enum(SAMPLE_KINDS),
-  rpm: number('Engine speed', 0, 8000, 'rpm'),
-  dpMbar: number('ΔP', -1500, 6000, 'mbar'),
+  rpm: figure('engine-speed', 0, 8000, 'rpm'),
+  dpMbar: figure('dp', -1500, 6000, 'mbar'),
   /** Spread of single readings in the window, mbar. */
-  dpSdMbar: number('Spread', 0, 1000, 'mbar').optional(),
+  dpSdMbar: figure('spread', 0, 1000, 'mbar').optional(),
   /** Readings in the window. */
   count: z.number().int().min(1).optional(),
-  airMassGPerS: number('Air mass', 0, 1500, 'g/s').optional(),
-  manifoldMbar: number('Manifold pressure', 200, 6000, 'mbar absolute').optional(),
-  intakeAirC: number('Intake air', -40, 200, '°C').optional(),
-  filterC: number('Filter temperature', -40, 1100, '°C').optional(),
-  egt1C: number('EGT 1', -40, 1100, '°C').optional(),
-  egt2C: number('EGT 2', -40, 1100, '°C').optional(),
-  egt3C: number('EGT 3', -40, 1100, '°C').optional(),
-  egt4C: number('EGT 4', -40, 1100, '°C').optional(),
-  coolantC: number('Coolant', -40, 150, '°C').optional(),
+  airMassGPerS: figure('air-mass', 0, 1500, 'g/s').optional(),
+  manifoldMbar: figure('manifold-pressure', 200, 6000, 'mbar absolute').optional(),
+  intakeAirC: figure('intake-air', -40, 200, '°C').optional(),
+  filterC: figure('filter-temperature', -40, 1100, '°C').optional(),
+  egt1C: figure('egt-1', -40, 1100, '°C').optional(),
+  egt2C: figure('egt-2', -40, 1100, '°C').optional(),
+  egt3C: figure('egt-3', -40, 1100, '°C').optional(),
+  egt4C: figure('egt-4', -40, 1100, '°C').optional(),
+  coolantC: figure('coolant', -40, 150, '°C').optional(),
   startS: z.number().optional(),
   endS: z.number().optional(),
   /** Short block means of the window: [air g/s or null, rpm, filter °C or null, manifold mbar or null, ΔP mbar]. */
@@ -59,11 +54,11 @@ export const readingSampleSchema = steadySampleSchema
     kind: z.enum(READING_KINDS),
     dpMbar: steadySampleSchema.shape.dpMbar.optional(),
     /** Before the turbo. A dead sensor shows several bar: that is a finding, and no slip of the pen. */
-    backPressureMbar: number('Pressure before the turbo', 0, 10_000, 'mbar absolute').optional(),
+    backPressureMbar: figure('pressure-before-the-turbo', 0, 10_000, 'mbar absolute').optional(),
   })
   .refine(
     ({ kind: _kind, rpm: _rpm, ...read }) => Object.values(read).some((value) => value !== undefined),
-    'A row needs at least one figure',
+    fault(say('faults.empty-row')),
   );
 export type ReadingSample = z.infer<typeof readingSampleSchema>;
 
@@ -79,7 +74,7 @@ export const readingOriginSchema = z.discriminatedUnion('type', [
   z.object({
     type: z.literal('log'),
     logId: idSchema,
-    fileName: freeText('File name', 300),
+    fileName: freeText('file-name', 300),
     /** Column for each role as it was used, so that a later re-reading gives the same. */
     mapping: z.record(z.string(), z.string().max(300)),
     /** What the file's sensors showed that bears on belief in this reading. */
@@ -102,11 +97,14 @@ export const readingBodySchema = z.object({
   kind: z.literal('reading'),
   purpose: z.enum(PURPOSES),
   origin: readingOriginSchema,
-  samples: z.array(readingSampleSchema).min(1, 'A reading needs at least one sample').max(60),
-  barometerMbar: number('Barometer', 500, 1100, 'mbar').optional(),
-  sootCounterG: number('Soot value', 0, 2000, 'g').optional(),
+  samples: z
+    .array(readingSampleSchema)
+    .min(1, fault(say('faults.no-rows')))
+    .max(60),
+  barometerMbar: figure('barometer', 500, 1100, 'mbar').optional(),
+  sootCounterG: figure('soot-value', 0, 2000, 'g').optional(),
   /** Fill level as the tool shows it, %. */
-  sootPercent: number('Fill level', 0, 1000, '%').optional(),
-  note: freeText('Note', 1000).optional(),
+  sootPercent: figure('fill-level', 0, 1000, '%').optional(),
+  note: freeText('note', 1000).optional(),
 });
 export type ReadingBody = z.infer<typeof readingBodySchema>;

@@ -1,19 +1,20 @@
+import { say, type Said } from '../words/index.ts';
 import type { LimitDefinition } from './limitDefinition.ts';
 
-const energy = (label: string, value: number) =>
+const energy = (label: Said, value: number) =>
   ({
-    label: `${label}, activation energy`,
+    label: say('limits.activation-energy', { label }),
     unit: 'kJ/mol',
     value,
     low: 30,
     high: 300,
     group: 'burn',
-    reason: 'Assumed; with the factor beside it, it sets how fast soot burns at which temperature.',
+    reason: say('limits.assumed-with-the-factor-beside'),
   }) as const satisfies LimitDefinition;
 
-const factor = (label: string, value: number, reason: string) =>
+const factor = (label: Said, value: number, reason: Said) =>
   ({
-    label: `${label}, rate factor`,
+    label: say('limits.rate-factor', { label }),
     unit: '1/s',
     value,
     low: 1,
@@ -25,65 +26,64 @@ const factor = (label: string, value: number, reason: string) =>
 /** What the burn model assumes of soot, and what a bed stands. */
 export const BURN_LIMITS = {
   bedLimitSiliconCarbideC: {
-    label: 'Bed of silicon carbide, stands up to',
+    label: say('limits.bed-of-silicon-carbide-stands'),
     unit: '°C',
     value: 1000,
     low: 600,
     high: 1400,
     group: 'burn',
-    reason:
-      'Working rule: beyond it segments and their cement crack and a wash-coat is gone. The maker’s figure wins.',
+    reason: say('limits.working-rule-beyond-it-segments'),
   },
   bedLimitOtherC: {
-    label: 'Bed of cordierite or unknown material, stands up to',
+    label: say('limits.bed-of-cordierite-or-unknown'),
     unit: '°C',
     value: 950,
     low: 600,
     high: 1300,
     group: 'burn',
-    reason: 'Working rule: well below melting, above it ash eats into the wall and the brick cracks.',
+    reason: say('limits.working-rule-well-below-melting'),
   },
   bedGradientSiliconCarbideCPerCm: {
-    label: 'Steepest temperature along a bed of silicon carbide, up to',
+    label: say('limits.steepest-temperature-along-a-bed'),
     unit: '°C/cm',
     value: 150,
     low: 10,
     high: 1000,
     group: 'burn',
-    reason: 'Working rule: segments with cement between them take more of it than one piece.',
+    reason: say('limits.working-rule-segments-with-cement'),
   },
   bedGradientOtherCPerCm: {
-    label: 'Steepest temperature along a bed of cordierite or unknown material, up to',
+    label: say('limits.steepest-temperature-along-a-bed-of'),
     unit: '°C/cm',
     value: 100,
     low: 10,
     high: 1000,
     group: 'burn',
-    reason: 'Working rule: it grows little with heat, and is weak.',
+    reason: say('limits.working-rule-it-grows-little'),
   },
   sootHeatMJPerKg: {
-    label: 'Heat of burning soot',
+    label: say('limits.heat-of-burning-soot'),
     unit: 'MJ/kg',
     value: 32.8,
     low: 20,
     high: 36,
     group: 'burn',
-    reason: 'Carbon to carbon dioxide.',
+    reason: say('limits.carbon-to-carbon-dioxide'),
   },
-  burnBareEnergyKJ: energy('Soot with oxygen on a bare wall', 150),
-  burnBareFactor: factor(
-    'Soot with oxygen on a bare wall',
-    2.3e7,
-    'Assumed: half in 19 min at 550 °C in 10 % oxygen.',
-  ),
-  burnCoatedEnergyKJ: energy('Soot with oxygen on a coated wall', 120),
+  burnBareEnergyKJ: energy(say('limits.soot-with-oxygen'), 150),
+  burnBareFactor: factor(say('limits.soot-with-oxygen'), 2.3e7, say('limits.assumed-half-in-19-min')),
+  burnCoatedEnergyKJ: energy(say('limits.soot-with-oxygen-on-a'), 120),
   burnCoatedFactor: factor(
-    'Soot with oxygen on a coated wall',
+    say('limits.soot-with-oxygen-on-a'),
     7e5,
-    'Assumed: about twice the bare wall at 600 °C.',
+    say('limits.assumed-about-twice-the-bare'),
   ),
-  burnFuelBorneEnergyKJ: energy('Soot with an additive in the fuel', 120),
-  burnFuelBorneFactor: factor('Soot with an additive in the fuel', 4e6, 'Assumed: burns from 450–500 °C on.'),
-  burnNo2EnergyKJ: energy('Soot with nitrogen dioxide', 73),
-  burnNo2Factor: factor('Soot with nitrogen dioxide', 2e6, 'Assumed: felt from 250 to 450 °C.'),
+  burnFuelBorneEnergyKJ: energy(say('limits.soot-with-an-additive'), 120),
+  burnFuelBorneFactor: factor(
+    say('limits.soot-with-an-additive'),
+    4e6,
+    say('limits.assumed-burns-from-450-500'),
+  ),
+  burnNo2EnergyKJ: energy(say('limits.soot-with-nitrogen-dioxide'), 73),
+  burnNo2Factor: factor(say('limits.soot-with-nitrogen-dioxide'), 2e6, say('limits.assumed-felt-from-250')),
 } as const satisfies Record<string, LimitDefinition>;

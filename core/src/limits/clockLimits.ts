@@ -1,8 +1,9 @@
+import { say, type Said } from '../words/index.ts';
 import type { LimitDefinition } from './limitDefinition.ts';
 
-const usual = (label: string, value: number, reason: string) =>
+const usual = (label: Said, value: number, reason: Said) =>
   ({
-    label: `${label}, usual time`,
+    label: say('limits.usual-time', { label }),
     unit: 'min',
     value,
     low: 1,
@@ -11,7 +12,7 @@ const usual = (label: string, value: number, reason: string) =>
     reason,
   }) as const satisfies LimitDefinition;
 
-const apart = (label: string, value: number, reason: string) =>
+const apart = (label: Said, value: number, reason: Said) =>
   ({
     label,
     unit: 'min',
@@ -24,30 +25,14 @@ const apart = (label: string, value: number, reason: string) =>
 
 /** How long waits are where nothing else is said, and when one counts as cut short or late. */
 export const CLOCK_LIMITS = {
-  clockSoakMin: usual('Soak off the vehicle', 240, 'Hours to overnight; the gain of each rinse tells.'),
-  clockRinseMin: usual('Rinse', 15, 'Until it runs clear.'),
-  clockDryingMin: usual(
-    'Drying',
-    480,
-    'Water left in it weighs more than the ash, and cracks the brick in the first regeneration.',
-  ),
-  clockCoolingMin: usual(
-    'Cooling down',
-    30,
-    'A filter from running warm to the touch; after a regeneration it takes longer.',
-  ),
-  clockBurnCoolingMin: usual(
-    'Revs kept up after a regeneration',
-    8,
-    'The bed goes from 600 °C to where soot burns no more; the model or the sensor after it tells better.',
-  ),
-  clockWarmUpMin: usual('Warm-up', 15, 'Coolant warm and the pressure standing.'),
-  clockSteamMin: usual('Boiling off', 10, 'Steam and smoke after a wet clean.'),
-  clockSiteMin: usual('At another site', 30, 'To where smoke is no nuisance.'),
-  clockLateMin: apart('A wait counts as late beyond', 3, 'It takes a while to get to the vehicle.'),
-  clockShortMin: apart(
-    'A wait counts as cut short by more than',
-    1,
-    'A minute is not what a dwell depends on.',
-  ),
+  clockSoakMin: usual(say('limits.soak-off-the-vehicle'), 240, say('limits.hours-to-overnight-the-gain')),
+  clockRinseMin: usual('Rinse', 15, say('limits.until-it-runs-clear')),
+  clockDryingMin: usual('Drying', 480, say('limits.water-left-in-it-weighs')),
+  clockCoolingMin: usual(say('limits.cooling-down'), 30, say('limits.a-filter-from-running-warm')),
+  clockBurnCoolingMin: usual(say('limits.revs-kept-up-after'), 8, say('limits.the-bed-goes-from-600')),
+  clockWarmUpMin: usual('Warm-up', 15, say('limits.coolant-warm-and-the-pressure')),
+  clockSteamMin: usual(say('limits.boiling-off'), 10, say('limits.steam-and-smoke-after')),
+  clockSiteMin: usual(say('limits.at-another-site'), 30, say('limits.to-where-smoke')),
+  clockLateMin: apart(say('limits.a-wait-counts-as-late'), 3, say('limits.it-takes-a-while')),
+  clockShortMin: apart(say('limits.a-wait-counts-as-cut'), 1, say('limits.a-minute-is-not-what')),
 } as const satisfies Record<string, LimitDefinition>;

@@ -1,6 +1,7 @@
+import { say, type Said } from '../words/index.ts';
 import type { LimitDefinition } from './limitDefinition.ts';
 
-const chance = (label: string, value: number, reason: string) =>
+const chance = (label: Said, value: number, reason: Said) =>
   ({
     label,
     unit: '%',
@@ -13,92 +14,68 @@ const chance = (label: string, value: number, reason: string) =>
 
 /** From which chances on a job is judged one way or the other. */
 export const JUDGEMENT_LIMITS = {
-  pathDoubtPercent: chance(
-    'Nothing is offered for the filter where its pressure is false by more than',
-    50,
-    'A filter is not treated by a pressure that is as likely another one’s.',
-  ),
-  settledByLookPercent: chance(
-    'A crack, ash or oil counts as settled without any pressure, from',
-    85,
-    'An outlet face that was seen needs no ΔP.',
-  ),
+  pathDoubtPercent: chance(say('limits.nothing-is-offered'), 50, say('limits.a-filter-is-not-treated')),
+  settledByLookPercent: chance(say('limits.a-crack-ash-or-oil'), 85, say('limits.an-outlet-face')),
   crackDecidesPercent: chance(
-    'A crack decides what is done, from',
+    say('limits.a-crack-decides-what'),
     60,
-    'A cracked filter is neither cleaned nor burnt whole.',
+    say('limits.a-cracked-filter-is-neither'),
   ),
-  worthCleaningPercent: chance(
-    'A clean is offered where soot, ash or oil is in the filter by at least',
-    20,
-    'Else the work is for nothing.',
-  ),
+  worthCleaningPercent: chance(say('limits.a-clean-is-offered'), 20, say('limits.else-the-work')),
   counterLeftHighPercent: chance(
-    'A soot counter left high is reset if soot and a false pressure are less likely than',
+    say('limits.a-soot-counter-left-high'),
     30,
-    'A reset must not hide what is there.',
+    say('limits.a-reset-must-not-hide'),
   ),
   nearlyCertainPercent: chance(
-    'A cause is confirmed and repaired, not looked for again, from',
+    say('limits.a-cause-is-confirmed'),
     85,
-    'One more look costs minutes and changes nothing.',
+    say('limits.one-more-look-costs-minutes'),
   ),
   settlePathPercent: chance(
-    'Sensor and pipes are looked at first where the pressure may be false by more than',
+    say('limits.sensor-and-pipes-are-looked'),
     30,
-    'Everything else that is said of the filter hangs on it.',
+    say('limits.everything-else-that-is-said'),
   ),
-  pointedPercent: chance(
-    'A cause is looked for before all else, from',
-    40,
-    'A code or reading that points somewhere is followed.',
-  ),
-  suspectedPercent: chance('A cause is looked for by name, from', 25, 'Below that minutes decide.'),
+  pointedPercent: chance(say('limits.a-cause-is-looked'), 40, say('limits.a-code-or-reading')),
+  suspectedPercent: chance(say('limits.a-cause-is-looked-for'), 25, say('limits.below-that-minutes-decide')),
   adviseDrivePercent: chance(
-    'A cause decides whether it may be driven, from',
+    say('limits.a-cause-decides-whether'),
     60,
-    'Advice on likelihood: what was seen is above it.',
+    say('limits.advice-on-likelihood-what'),
   ),
   doubtDrivePercent: chance(
-    'Reported oil in the exhaust limits the drive, from',
+    say('limits.reported-oil-in-the-exhaust'),
     30,
-    'Hot, oil burns without end: look first.',
+    say('limits.hot-oil-burns-without-end'),
   ),
-  explainedPercent: chance(
-    'An explanation holds, from',
-    75,
-    'Then repair, not more looks, is what brings the job on.',
-  ),
-  standsOutPercent: chance(
-    'A cause is shown in the job list from',
-    50,
-    'A line has room for one: it should be the likelier half.',
-  ),
+  explainedPercent: chance(say('limits.an-explanation-holds'), 75, say('limits.then-repair-not-more-looks')),
+  standsOutPercent: chance(say('limits.a-cause-is-shown'), 50, say('limits.a-line-has-room')),
   heldFromRpm: {
-    label: 'A speed counts as held from',
+    label: say('limits.a-speed-counts-as-held'),
     unit: 'rpm',
     value: 1500,
     low: 900,
     high: 2500,
     group: 'judgement',
-    reason: 'Below it the flow of any engine is too small to tell a filter by; heavy ones are held at it.',
+    reason: say('limits.below-it-the-flow'),
   },
   worthPerMinute: {
-    label: 'A check is worth its time where each minute avoids a loss of at least',
+    label: say('limits.a-check-is-worth'),
     unit: '€/min',
     value: 0.12,
     low: 0.01,
     high: 10,
     group: 'judgement',
-    reason: 'A tenth of what the minute costs, as losses are averages over what may be.',
+    reason: say('limits.a-tenth-of-what'),
   },
   coldEngineC: {
-    label: 'A reading is of a cold engine where its coolant is under',
+    label: say('limits.a-reading'),
     unit: '°C',
     value: 60,
     low: 20,
     high: 85,
     group: 'judgement',
-    reason: 'Cold gas and a choked idle tell little of the filter.',
+    reason: say('limits.cold-gas-and-a-choked'),
   },
 } as const satisfies Readonly<Record<string, LimitDefinition>>;

@@ -1,6 +1,7 @@
+import type { Said } from '../words/index.ts';
 /** One limit by which the application judges, or figure that it assumes. */
 export interface LimitDefinition {
-  readonly label: string;
+  readonly label: Said;
   readonly unit: string;
   readonly value: number;
   /** Range in which an edited value is accepted. */
@@ -22,5 +23,5 @@ export interface LimitDefinition {
     | 'judgement'
     | 'readiness'
     | 'assumption';
-  readonly reason: string;
+  readonly reason: Said;
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { describeFailure } from '../quantities/index.ts';
 import { ASSUMPTIONS } from './assumptions.ts';
@@ -25,7 +26,7 @@ describe('limits profile', () => {
     const { value, low, high, reason, unit } = LIMIT_DEFINITIONS[id];
     expect(value).toBeGreaterThanOrEqual(low);
     expect(value).toBeLessThanOrEqual(high);
-    expect(reason.length).toBeGreaterThan(15);
+    expect(inEnglish(reason).length).toBeGreaterThan(15);
     expect(unit).not.toBe('');
   });
 
@@ -57,7 +58,7 @@ describe('limits profile', () => {
   it('refuses a good limit above its blocked limit, and names both', () => {
     const refused = resolveLimits({ dpIdleGoodMbar: { value: 50, source: '' } });
     expect(refused.ok).toBe(false);
-    expect(!refused.ok && describeFailure(refused.failure)).toMatch(
+    expect(inEnglish(refused.ok ? '' : describeFailure(refused.failure))).toMatch(
       /good up to must not exceed .*blocked above.* 20 mbar.*50/,
     );
   });

@@ -1,5 +1,6 @@
+import { fault, PLAIN_WORDS, say } from '../words/index.ts';
 import { z } from 'zod';
-import { freeText } from '../text/index.ts';
+import { freeText } from '../fields/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
 import { LIMIT_DEFINITIONS, LIMIT_IDS, type LimitId } from './definitions.ts';
 
@@ -13,13 +14,13 @@ export const DEFAULT_LIMITS: Limits = Object.fromEntries(
 /** One changed value with the reason why this workshop uses it. */
 export const limitOverrideSchema = z.object({
   value: z.number(),
-  source: freeText('Source', 400),
+  source: freeText('source', 400),
 });
 
 const overridesShape = Object.fromEntries(
   LIMIT_IDS.map((id) => {
     const { label, low, high, unit } = LIMIT_DEFINITIONS[id];
-    const range = `${label}: must lie between ${low} and ${high} ${unit}`;
+    const range = fault(say('faults.limit', { label, low, high, unit }), PLAIN_WORDS);
     return [
       id,
       limitOverrideSchema.extend({ value: z.number().min(low, range).max(high, range) }).optional(),
@@ -54,7 +55,11 @@ export function resolveLimits(overrides: LimitOverrides): Result<Limits> {
       return failed({
         code: 'impossible',
         field: LIMIT_DEFINITIONS[lower].label,
-        requirement: `must not exceed “${LIMIT_DEFINITIONS[upper].label}” ${limits[upper]} ${LIMIT_DEFINITIONS[upper].unit}`,
+        requirement: say('limits.must-not-exceed', {
+          other: LIMIT_DEFINITIONS[upper].label,
+          value: limits[upper],
+          unit: LIMIT_DEFINITIONS[upper].unit,
+        }),
         value: limits[lower],
       });
     }

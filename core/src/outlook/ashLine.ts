@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { Z90, type Interval } from '../proof/index.ts';
 import type { Interval80 } from './due.ts';
@@ -5,7 +6,7 @@ import type { Visit } from './visit.ts';
 
 /** What stays in a filter whenever it was cleaned, over the road: what no burn and no clean in place takes out. */
 export type AshLine =
-  | { readonly known: false; readonly why: string }
+  | { readonly known: false; readonly why: Said }
   | {
       readonly known: true;
       /** Restriction that a clean left behind, × clean, at its distance, km. */
@@ -35,7 +36,7 @@ export function ashLine(visits: readonly Visit[], limits: Limits): AshLine {
   if (points.length < 2)
     return {
       known: false,
-      why: 'Two cleans with an after reading and their distances are needed.',
+      why: say('outlook.two-cleans-with-an-after'),
     };
   let [w, wx, wy, wxx, wxy] = [0, 0, 0, 0, 0];
   const zero = (points[0] as { km: number }).km;
@@ -52,7 +53,7 @@ export function ashLine(visits: readonly Visit[], limits: Limits): AshLine {
   if (determinant <= 1e-9 * w * w)
     return {
       known: false,
-      why: 'All cleans are at the same distance: no trend without distance between them.',
+      why: say('outlook.all-cleans'),
     };
   const slope = (w * wxy - wx * wy) / determinant;
   const sd = Math.sqrt(w / determinant);

@@ -1,10 +1,11 @@
+import { spoken } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import type { Interval } from '../proof/index.ts';
 import { fleetOutlook, madeId } from '../testing/index.ts';
 import {
-  ashLine,
+  ashLine as ashLineInCodes,
   assumedGrowth,
   chanceDueBy,
   comeBacksOf,
@@ -13,7 +14,7 @@ import {
   growthAhead,
   kmPerDay,
   learnGrowth,
-  outlookOf,
+  outlookOf as outlookOfInCodes,
   regenerationTrend,
   sootRateOf,
   stretchesOf,
@@ -21,6 +22,9 @@ import {
   type Stretch,
   type Visit,
 } from './index.ts';
+
+const ashLine = spoken(ashLineInCodes);
+const outlookOf = spoken(outlookOfInCodes);
 
 const LIMITS = DEFAULT_LIMITS;
 const KIND = assumedGrowth(LIMITS);

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { Z90, type Interval } from '../proof/index.ts';
 import { chanceDueBy, dueDistance, type Interval80 } from './due.ts';
@@ -6,7 +7,7 @@ import { hasOpenCause, leftAt, type Visit } from './visit.ts';
 
 /** What is ahead of a vehicle, or why nothing can be said. */
 export type Outlook =
-  | { readonly known: false; readonly why: string }
+  | { readonly known: false; readonly why: Said }
   | {
       readonly known: true;
       /** Where the forecast begins: the last visit with a reading. */
@@ -63,12 +64,12 @@ export function outlookOf(visits: readonly Visit[], prior: GrowthPrior, limits: 
   if (from && !left)
     return {
       known: false,
-      why: `Its filter was worked on (job ${from.number}) and not read since: read it to get a forecast.`,
+      why: say('outlook.its-filter-was-worked', { number: from.number }),
     };
   if (!from || !left)
     return {
       known: false,
-      why: 'No restriction known yet: the filter size and a hold at speed are needed.',
+      why: say('outlook.no-restriction-known-yet'),
     };
   const swing = limits.restrictionSwing;
   const now = from.filter === 'as-it-was' ? withoutSwing(left, swing) : left;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { saidSchema } from '../words/index.ts';
 import { idSchema, timeSchema } from '../ledger/index.ts';
 import { FILTER_FATES } from './visit.ts';
 
@@ -30,7 +31,7 @@ export const comeBackSchema = z.object({
   leftOpen: z.boolean(),
 });
 
-const unknownSchema = z.object({ known: z.literal(false), why: z.string() });
+const unknownSchema = z.object({ known: z.literal(false), why: saidSchema });
 
 /** The memory of a vehicle and what is ahead of it. */
 export const vehicleOutlookSchema = z.object({

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import {
   conditionWithDrive,
   fitFlow,
@@ -32,7 +33,8 @@ export interface Interval {
 }
 
 export interface ComparisonRow {
-  readonly label: string;
+  readonly label: Said;
+  readonly kind: 'idle' | 'hold';
   readonly rpm: number;
   /** Flow at which both are stated, m³/h. */
   readonly flowM3PerH: number;
@@ -66,9 +68,9 @@ export interface Comparison {
   readonly sootAfter?: SootEstimate;
   readonly rows: readonly ComparisonRow[];
   /** Readings that do not agree with the latest of their side and so do not count, as sentences. */
-  readonly leftOut: readonly string[];
+  readonly leftOut: readonly Said[];
   /** Why no comparison could be made, as sentences. */
-  readonly obstacles: readonly string[];
+  readonly obstacles: readonly Said[];
 }
 
 export interface ProofContext extends FlowContext {
@@ -147,8 +149,7 @@ function soot(
   return estimate.ok ? estimate.value : undefined;
 }
 
-const MORE_FLOW =
-  'After was read at more flow than before and still shows less: the true fall is at least this.';
+const MORE_FLOW = say('proof.after-was-read-at-more');
 
 /**
  * Without a flow in common: pressure never falls as the flow rises, so that less at more flow surely fell. At the flow of before the
@@ -188,7 +189,8 @@ function fellAtMoreFlow(
 }
 
 interface Step {
-  readonly label: string;
+  readonly label: Said;
+  readonly kind: ComparisonRow['kind'];
   readonly belongs: (sample: JudgedSample) => boolean;
   readonly rpm?: number;
   readonly good?: (limits: Limits) => number;
@@ -200,9 +202,26 @@ const near =
     sample.kind === 'hold' && Math.abs(sample.rpm - rpm) <= 200;
 
 const STEPS: readonly Step[] = [
-  { label: 'idle', belongs: (sample) => sample.kind === 'idle', good: (limits) => limits.dpIdleGoodMbar },
-  { label: '2500 rpm', rpm: 2500, belongs: near(2500), good: (limits) => limits.dp2500GoodMbar },
-  { label: '3000 rpm', rpm: 3000, belongs: near(3000), good: (limits) => limits.dp3000GoodMbar },
+  {
+    label: say('proof.idle'),
+    kind: 'idle',
+    belongs: (sample) => sample.kind === 'idle',
+    good: (limits) => limits.dpIdleGoodMbar,
+  },
+  {
+    label: say('proof.rpm', { rpm: 2500 }),
+    kind: 'hold',
+    rpm: 2500,
+    belongs: near(2500),
+    good: (limits) => limits.dp2500GoodMbar,
+  },
+  {
+    label: say('proof.rpm', { rpm: 3000 }),
+    kind: 'hold',
+    rpm: 3000,
+    belongs: near(3000),
+    good: (limits) => limits.dp3000GoodMbar,
+  },
 ];
 
 function otherSteps(samples: readonly JudgedSample[]): Step[] {
@@ -211,7 +230,8 @@ function otherSteps(samples: readonly JudgedSample[]): Step[] {
     (a, b) => a - b,
   );
   return speeds.slice(0, 4).map((rpm) => ({
-    label: `${rpm} rpm`,
+    label: say('proof.rpm', { rpm }),
+    kind: 'hold',
     rpm,
     belongs: (sample) => sample.kind === 'hold' && Math.round(sample.rpm / 250) * 250 === rpm,
   }));
@@ -249,6 +269,7 @@ function rowFor(step: Step, before: Side, after: Side, context: ProofContext): C
   const known = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
   return {
     label: step.label,
+    kind: step.kind,
     rpm: step.rpm ?? average((s) => s.rpm, all) ?? 0,
     flowM3PerH: outletFlowM3PerH(condition),
     ...known,
@@ -277,10 +298,8 @@ export function compareReadings(before: Readings, after: Readings, context: Proo
     ...(afterFit.ok ? { afterFit: afterFit.value } : {}),
   };
   const obstacles = [
-    ...(beforeFit.ok
-      ? []
-      : ['The before reading has no sample with a known flow.', ...judgedBefore.unplaced]),
-    ...(afterFit.ok ? [] : ['The after reading has no sample with a known flow.', ...judgedAfter.unplaced]),
+    ...(beforeFit.ok ? [] : [say('proof.the-before-reading'), ...judgedBefore.unplaced]),
+    ...(afterFit.ok ? [] : [say('proof.the-after-reading'), ...judgedAfter.unplaced]),
   ];
   const strongBefore = strongest(judgedBefore);
   const strongAfter = strongest(judgedAfter);
@@ -303,7 +322,10 @@ export function compareReadings(before: Readings, after: Readings, context: Proo
       ...base,
       rows,
       obstacles: [
-        `The two readings share no flow: before up to ${Math.round(strongBefore.flow.flowM3PerH)} m³/h, after up to ${Math.round(strongAfter.flow.flowM3PerH)} m³/h. Read both at the same speeds.`,
+        say('proof.the-two-readings-share', {
+          beforeM3PerH: strongBefore.flow.flowM3PerH,
+          afterM3PerH: strongAfter.flow.flowM3PerH,
+        }),
       ],
     };
   }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import type { Comparison, Interval } from './compareReadings.ts';
 import type { Evidence } from './evidenceItem.ts';
@@ -10,7 +11,7 @@ export interface Confidence {
   /** Chance by the spread of the readings that every figure is on the right side of its limit, %. */
   readonly percent: number;
   /** What lowers it, as parts of a sentence. */
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Said[];
 }
 
 /**
@@ -57,11 +58,9 @@ export function confidenceOf(
     ({ readings, samples }) => readings === samples.length,
   );
   const reasons = [
-    ...(comparison.before.zeroRead && comparison.after.zeroRead
-      ? []
-      : ['the zero of ΔP was not read on both sides']),
-    ...(hand ? ['single figures read by eye'] : []),
-    ...(restrictionAfter ? [] : ['filter size unknown']),
+    ...(comparison.before.zeroRead && comparison.after.zeroRead ? [] : [say('proof.the-zero-of-dp')]),
+    ...(hand ? [say('proof.single-figures-read-by-eye')] : []),
+    ...(restrictionAfter ? [] : [say('proof.filter-size-unknown')]),
     ...evidence.flatMap(({ state, weak }) => (state === 'shown' && weak ? [weak] : [])),
   ];
   const byFigures =

@@ -1,5 +1,5 @@
+import { say, type Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { pressureText, type Unit } from '../quantities/index.ts';
 import { compareReadings, type ProofContext } from './compareReadings.ts';
 import type { Readings } from './pooled.ts';
 
@@ -18,7 +18,7 @@ export interface NextVisit {
 export interface Contradiction {
   readonly jobId: string;
   readonly number: number;
-  readonly text: string;
+  readonly text: Said;
 }
 
 /** Whether the next visit came so soon that it bears on this one’s proof. */
@@ -34,27 +34,30 @@ export function contradictionBy(
   next: NextVisit,
   after: Readings,
   context: ProofContext,
-  pressureUnit?: Unit,
 ): Contradiction | undefined {
   const { limits } = context;
   if (!soon(next, limits)) return undefined;
   const { removedPercent, restrictionAfter, equalFlow, rows } = compareReadings(after, next.before, context);
   if (!removedPercent || !equalFlow || removedPercent.high >= 0) return undefined;
-  const hold = rows.find(({ label }) => label === '3000 rpm')?.afterReadMbar;
+  const hold = rows.find(({ kind, rpm }) => kind === 'hold' && rpm === 3000)?.afterReadMbar;
   const stillGood = restrictionAfter
     ? restrictionAfter.value <= limits.restrictionGoodRatio
     : hold === undefined || hold <= limits.dp3000GoodMbar;
   if (stillGood) return undefined;
-  const when =
-    next.km === undefined
-      ? `${next.days} days later (within ${limits.comesBackWithinDays} days it cancels the proof)`
-      : `${Math.round(next.km)} km later (within ${limits.comesBackWithinKm} km it cancels the proof)`;
-  const ratio = restrictionAfter
-    ? `, ${restrictionAfter.value.toFixed(1)} × clean, good up to ${limits.restrictionGoodRatio}`
-    : '';
   return {
     jobId: next.jobId,
     number: next.number,
-    text: `Job ${next.number}, ${when}, reads ${pressureText(equalFlow.afterMbar, pressureUnit)} where this one left ${pressureText(equalFlow.beforeMbar, pressureUnit)} at ${Math.round(equalFlow.flowM3PerH)} m³/h${ratio}.`,
+    text: say('proof.next-job-contradicts', {
+      number: next.number,
+      days: next.days,
+      km: next.km,
+      withinDays: limits.comesBackWithinDays,
+      withinKm: limits.comesBackWithinKm,
+      readsMbar: equalFlow.afterMbar,
+      leftMbar: equalFlow.beforeMbar,
+      flowM3PerH: equalFlow.flowM3PerH,
+      ratio: restrictionAfter?.value,
+      goodRatio: limits.restrictionGoodRatio,
+    }),
   };
 }

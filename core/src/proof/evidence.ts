@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { repairEvidence } from './repairEvidence.ts';
 import { sortCodes } from '../codes/index.ts';
 import {
@@ -10,7 +11,6 @@ import {
   type WorkType,
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import type { Unit } from '../quantities/index.ts';
 import type { Evidence } from './evidenceItem.ts';
 import { pathEvidence, type JudgedCheck } from './pathEvidence.ts';
 import { sootOnDrive } from './sootOnDrive.ts';
@@ -70,7 +70,7 @@ export interface EvidenceFacts {
   /** Entries that count, in the order in which they happened. */
   readonly entries: readonly Entry[];
   readonly checks: readonly JudgedCheck[];
-  readonly parts: ReadonlyMap<PartId, { readonly state: PartState; readonly why: string }>;
+  readonly parts: ReadonlyMap<PartId, { readonly state: PartState; readonly why: Said }>;
   readonly before: EntryOf<'reading'> | undefined;
   readonly after: readonly EntryOf<'reading'>[];
   /** The before reading is from after the work; the after reading from before it. */
@@ -80,7 +80,6 @@ export interface EvidenceFacts {
   readonly limits: Limits;
   readonly fitted: readonly PartId[] | undefined;
   readonly filterVolumeL: number | undefined;
-  readonly pressureUnit?: Unit;
 }
 
 const lastSince = <T extends Entry>(list: readonly T[], since: number): T | undefined =>
@@ -96,7 +95,7 @@ export function evidenceOfRepairs(
     readonly checks: Parameters<typeof repairEvidence>[1];
   },
   putRight: readonly string[],
-  nameOf: (cause: string) => string,
+  nameOf: (cause: string) => Said,
 ): Evidence[] | undefined {
   const repairs = repairEvidence(entries, checks, putRight, nameOf);
   if (!repairs) return undefined;
@@ -125,27 +124,23 @@ export function evidenceOf(facts: EvidenceFacts): Evidence[] {
     {
       id: 'before',
       state: !before ? 'open' : beforeTooLate ? 'failed' : 'shown',
-      text: beforeTooLate
-        ? 'The before reading was taken after the work: it cannot show the state before'
-        : 'A before reading',
-      ...(before ? {} : { ask: 'Read before any work on the filter' }),
+      text: beforeTooLate ? say('proof.the-before-reading-was-taken') : say('proof.a-before-reading'),
+      ...(before ? {} : { ask: say('proof.read-before-any-work') }),
     },
     {
       id: 'after',
       state: after.length === 0 ? 'open' : afterTooEarly ? 'failed' : 'shown',
-      text: afterTooEarly
-        ? 'The after reading is older than the last work on filter or sensor: read again'
-        : 'An after reading',
-      ...(after.length === 0 ? { ask: 'Read again at the same speeds, warm' } : {}),
+      text: afterTooEarly ? say('proof.the-after-reading-is-older') : say('proof.an-after-reading'),
+      ...(after.length === 0 ? { ask: say('proof.read-again-at-the-same') } : {}),
     },
     {
       id: 'equal-flow',
       state: proof?.verdict === 'proved' ? 'shown' : proof ? 'failed' : 'open',
       text: proof?.falseAlarm
-        ? 'With sensor and pipes repaired, the pressure is within limits'
+        ? say('proof.with-sensor-and-pipes-repaired')
         : proof?.newFilter
-          ? 'The new filter’s pressure is within limits'
-          : 'Pressure lower at equal flow and within limits',
+          ? say('proof.the-new-filters-pressure')
+          : say('proof.pressure-lower-at-equal-flow'),
     },
     ...pathEvidence({ ...facts, pathRepaired: kind === 'pressure-path' }),
     ...(egt ? [egt] : []),
@@ -176,26 +171,25 @@ function egtEvidence(
       ? {
           id: 'egt',
           state: 'open',
-          text: `Exhaust temperature rises past ${limit} °C`,
-          ask: 'Note the temperature before the filter in the hold, or the highest on the drive',
+          text: say('proof.exhaust-temperature-rises-past-c', { limit }),
+          ask: say('proof.note-the-temperature-before'),
         }
       : undefined;
   }
   const hottest = Math.max(...values);
-  const read = `${Math.round(hottest)} °C`;
   if (hottest >= limit)
     return {
       id: 'egt',
       state: 'shown',
-      text: `Exhaust temperature rises freely: ${read} (at least ${limit})`,
+      text: say('proof.exhaust-temperature-rises-freely', { readC: hottest, limit }),
     };
   // A hold without load may stay cool; on the road it must not.
   const driven = drive?.body.egtPeakC !== undefined;
   return {
     id: 'egt',
     state: driven ? 'failed' : 'open',
-    text: `Exhaust gets no hotter than ${read}, at least ${limit} needed: regeneration may be inhibited`,
-    ...(driven ? {} : { ask: 'Note the highest temperature before the filter on the drive' }),
+    text: say('proof.exhaust-gets-no-hotter', { readC: hottest, limit }),
+    ...(driven ? {} : { ask: say('proof.note-the-highest-temperature-before') }),
   };
 }
 
@@ -204,22 +198,22 @@ function driveEvidence(drive: EntryOf<'drive'> | undefined, { driveLeastKm }: Li
     return {
       id: 'drive',
       state: 'open',
-      text: 'A drive after the work',
-      ask: `Drive at least ${driveLeastKm} km, warm, with one pull`,
+      text: say('proof.a-drive-after-the-work'),
+      ask: say('proof.drive-at-least-km-warm', { driveLeastKm }),
     };
   const { distanceKm, reportedBy } = drive.body;
   if (distanceKm < driveLeastKm)
     return {
       id: 'drive',
       state: 'open',
-      text: `A drive of ${distanceKm} km is too short to prove anything (at least ${driveLeastKm} km)`,
-      ask: `Drive at least ${driveLeastKm} km`,
+      text: say('proof.a-drive-of-km', { distanceKm, driveLeastKm }),
+      ask: say('proof.drive-at-least-km', { driveLeastKm }),
     };
   return {
     id: 'drive',
     state: 'shown',
-    text: `Drive of ${distanceKm} km${reportedBy === 'customer' ? ', reported by the customer' : ''}`,
-    ...(reportedBy === 'customer' ? { weak: 'drive reported by the customer only' } : {}),
+    text: say('proof.drive-of-km', { distanceKm, byCustomer: reportedBy === 'customer' }),
+    ...(reportedBy === 'customer' ? { weak: say('proof.drive-reported-by-the-customer') } : {}),
   };
 }
 
@@ -233,8 +227,8 @@ function codesEvidence(entries: readonly Entry[], since: number): Evidence {
     return {
       id: 'no-codes',
       state: 'open',
-      text: 'No codes after the drive',
-      ask: 'Scan again after the drive; the customer may report lamps if no tool is at hand',
+      text: say('proof.no-codes-after-the-drive'),
+      ask: say('proof.scan-again-after-the-drive'),
     };
   const byCustomer = scan.body.reportedBy === 'customer';
   const sorted = sortCodes(scan.body.codes);
@@ -243,16 +237,14 @@ function codesEvidence(entries: readonly Entry[], since: number): Evidence {
     return {
       id: 'no-codes',
       state: 'failed',
-      text: `Codes after the drive: ${against.map(({ code }) => code).join(', ')}`,
+      text: say('proof.codes-after-the-drive', { codes: against.map(({ code }) => code) }),
     };
-  const beside = sorted.map(({ code }) => code).join(', ');
+  const beside = sorted.map(({ code }) => code);
   return {
     id: 'no-codes',
     state: 'shown',
-    text: byCustomer
-      ? 'No lamp and no message after the drive, reported by the customer'
-      : `No codes after the drive${beside === '' ? '' : `, but for ${beside}, unrelated to the filter`}`,
-    ...(byCustomer ? { weak: 'lamps reported by the customer; no scan' } : {}),
+    text: byCustomer ? say('proof.no-lamp-and-no-message') : say('proof.no-codes-but', { beside }),
+    ...(byCustomer ? { weak: say('proof.lamps-reported-by-the-customer') } : {}),
   };
 }
 
@@ -265,15 +257,15 @@ function powerEvidence(entries: readonly Entry[], drive: EntryOf<'drive'> | unde
     {
       id: 'power-limit',
       state: !drive ? 'open' : still ? 'failed' : 'shown',
-      text: still ? 'Power is still limited' : 'Power limit gone',
-      ...(drive ? {} : { ask: 'One pull at full throttle on the drive' }),
+      text: still ? say('proof.power-is-still-limited') : say('proof.power-limit-gone'),
+      ...(drive ? {} : { ask: say('proof.one-pull-at-full-throttle') }),
     },
   ];
 }
 
 /** What a job needs beyond two readings before it is proved; for where nothing but two readings is known. */
-export const BEYOND_THE_READINGS: readonly string[] = [
-  'A drive after the work',
-  'No codes after the drive',
-  'ΔP sensor proved good, hoses fitted and intact',
+export const BEYOND_THE_READINGS: readonly Said[] = [
+  say('proof.a-drive-after-the-work'),
+  say('proof.no-codes-after-the-drive'),
+  say('proof.dp-sensor-proved-good-hoses'),
 ];

@@ -1,3 +1,5 @@
+import type { Said } from '../words/index.ts';
+
 export const EVIDENCE_IDS = [
   'before',
   'after',
@@ -19,9 +21,9 @@ export interface Evidence {
   readonly id: EvidenceId;
   readonly state: 'shown' | 'open' | 'failed';
   /** What it is, with its value and its limit where it has one. */
-  readonly text: string;
+  readonly text: Said;
   /** What would show it; only where it is open. */
-  readonly ask?: string;
+  readonly ask?: Said;
   /** It rests on somebody’s word or on less than it could: it counts, and lowers the confidence by this reason. */
-  readonly weak?: string;
+  readonly weak?: Said;
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import {
   conditionWithDrive,
   filterVolumeL,
@@ -17,7 +18,7 @@ export interface CurvePoint {
 }
 
 export interface FlowCurve {
-  readonly label: string;
+  readonly label: Said;
   readonly points: readonly CurvePoint[];
 }
 
@@ -65,7 +66,9 @@ export function filterCurves(
       if (!drop.ok) return [];
       points.push({ flowM3PerH, dpMbar: drop.value.totalMbar });
     }
-    return [{ label: load === 0 ? 'clean' : `${load} g/L`, points }];
+    return [
+      { label: load === 0 ? say('proof.curve-clean') : say('proof.curve-load', { gPerL: load }), points },
+    ];
   });
 }
 

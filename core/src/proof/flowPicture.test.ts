@@ -1,8 +1,12 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
-import { deriveJob, type DerivedJob } from '../job/index.ts';
+import { deriveJob as deriveJobInCodes, type DerivedJob } from '../job/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '../testing/index.ts';
-import { flowPicture } from './index.ts';
+import { flowPicture as flowPictureInCodes } from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
+const flowPicture = spoken(flowPictureInCodes);
 
 const facts = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L, geometry: FILTER };
 const job = (...readings: Parameters<typeof madeEntry>[1][]): DerivedJob =>

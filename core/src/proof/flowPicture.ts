@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { fitFlow, pressureFromFit, type FilterGeometry, type FlowFit } from '../filter/index.ts';
 import type { EntryOf, ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -14,7 +15,7 @@ interface Side {
   readonly cloud: readonly CurvePoint[];
   readonly curve: FlowCurve | undefined;
   /** Where the curve lies beside what was read by more than that spreads, as sentences. */
-  readonly misses: readonly string[];
+  readonly misses: readonly Said[];
 }
 
 /** Less is within the step of a usual sensor, mbar. */
@@ -31,7 +32,7 @@ interface Miss {
 }
 
 /** A law of two terms does not go through everything: where it misses the readings at one speed it says so, once. */
-function missesOf({ samples, points }: JudgedReading, fit: FlowFit, { lawOffPercent }: Limits): string[] {
+function missesOf({ samples, points }: JudgedReading, fit: FlowFit, { lawOffPercent }: Limits): Said[] {
   const misses: Miss[] = [];
   for (const { rpm, kind, flow, dpMbar } of samples) {
     const idles = kind === 'idle' && flow.airSource === 'speed-density';
@@ -50,10 +51,9 @@ function missesOf({ samples, points }: JudgedReading, fit: FlowFit, { lawOffPerc
     if (at === -1) misses.push(miss);
     else if (Math.abs(miss.share) > Math.abs(misses[at]?.share ?? 0)) misses[at] = miss;
   }
-  return misses.map(({ rpm, idles, share }) => {
-    const why = idles ? 'EGR flow is unknown' : 'trust the points, not the curve';
-    return `The curve is ${Math.round(100 * Math.abs(share))} % ${share > 0 ? 'above' : 'below'} the reading at ${idles ? 'idle' : `${Math.round(rpm)} rpm`}: ${why}.`;
-  });
+  return misses.map(({ rpm, idles, share }) =>
+    idles ? say('proof.curve-misses-idle', { share }) : say('proof.curve-misses', { share, rpm }),
+  );
 }
 
 export interface FlowPicture {

@@ -33,7 +33,6 @@ export {
 } from './compareReadings.ts';
 export {
   VERDICTS,
-  figure,
   judgeProof,
   type Judgement,
   type Proof,

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { own } from '../text/index.ts';
 import {
   steadySamplesOf,
@@ -11,7 +12,6 @@ import {
 } from '../ledger/index.ts';
 import type { CheckId } from '../checks/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { pressureText, type Unit } from '../quantities/index.ts';
 import type { Evidence } from './evidenceItem.ts';
 
 /** A guided check with what it found. */
@@ -23,12 +23,11 @@ export interface JudgedCheck {
 interface PathFacts {
   readonly entries: readonly Entry[];
   readonly checks: readonly JudgedCheck[];
-  readonly parts: ReadonlyMap<PartId, { readonly state: PartState; readonly why: string }>;
+  readonly parts: ReadonlyMap<PartId, { readonly state: PartState; readonly why: Said }>;
   readonly after: readonly EntryOf<'reading'>[];
   readonly limits: Limits;
   /** The way of the pressure was put right on this job: figures by hand do not show that it is. */
   readonly pathRepaired: boolean;
-  readonly pressureUnit?: Unit;
 }
 
 /** Work for which the hoses of the ΔP sensor come off; a clean does where its fluid goes in by them. */
@@ -58,11 +57,11 @@ export function pathEvidence(facts: PathFacts): Evidence[] {
   return [sensorEvidence(facts), hosesEvidence(facts, since), responseEvidence(facts, since)];
 }
 
-const SENSOR_ASK = 'Pump test, or a known-good sensor in its place';
+const SENSOR_ASK = say('proof.pump-test-or-a-known');
 
 function sensorEvidence({ parts, entries }: PathFacts): Evidence {
   const status = parts.get('dp-sensor');
-  const text = 'ΔP sensor good';
+  const text = say('proof.dp-sensor-good');
   switch (status?.state) {
     case 'sound':
     case 'replaced':
@@ -73,7 +72,7 @@ function sensorEvidence({ parts, entries }: PathFacts): Evidence {
         return {
           id: 'sensor',
           state: 'failed',
-          text: 'The ΔP sensor fitted is not for this vehicle',
+          text: say('proof.the-dp-sensor-fitted'),
         };
       const measured =
         status.state === 'replaced' ||
@@ -82,13 +81,19 @@ function sensorEvidence({ parts, entries }: PathFacts): Evidence {
       return {
         id: 'sensor',
         state: 'shown',
-        text: `${text}: ${status.state === 'replaced' ? 'a new one' : status.why || 'looked at'}`,
-        ...(!measured ? { weak: 'ΔP sensor not compared with a pump or a known-good sensor' } : {}),
+        text: say('proof.dp-sensor-good-by', {
+          why: status.state === 'replaced' ? say('proof.a-new-one') : status.why || say('proof.looked'),
+        }),
+        ...(!measured ? { weak: say('proof.dp-sensor-not-compared') } : {}),
       };
     }
     case 'doubtful':
     case 'failed':
-      return { id: 'sensor', state: 'failed', text: `The ΔP sensor is ${status.state}: ${status.why}` };
+      return {
+        id: 'sensor',
+        state: 'failed',
+        text: say('proof.the-dp-sensor', { state: status.state, why: status.why }),
+      };
     case 'not-looked-at':
     case undefined:
       return { id: 'sensor', state: 'open', text, ask: SENSOR_ASK };
@@ -98,7 +103,7 @@ function sensorEvidence({ parts, entries }: PathFacts): Evidence {
 const PROVES_SENSOR: ReadonlySet<string> = new Set<CheckId>(['dp-ladder', 'dp-swap']);
 
 function hosesEvidence({ checks, entries }: PathFacts, since: number): Evidence {
-  const text = since === 0 ? 'Sensor hoses checked' : 'Hoses refitted, intact and not crossed';
+  const text = since === 0 ? say('proof.sensor-hoses-checked') : say('proof.hoses-refitted-intact');
   const made = checks.find(({ entry }) => entry.body.check === 'hoses');
   const counts = made && happenedAt(made.entry) >= since ? made : undefined;
   const word = entriesOfKind(entries, 'part-state').findLast(
@@ -111,16 +116,16 @@ function hosesEvidence({ checks, entries }: PathFacts, since: number): Evidence 
       return {
         id: 'hoses',
         state: 'failed',
-        text: `Sensor hoses ${order === 'low' ? 'crossed' : state === 'whole' ? 'check not finished' : String(state)}`,
+        text: say('proof.sensor-hoses', { state: order === 'low' ? 'low' : String(state) }),
       };
   }
   if (word?.body.state === 'sound' || word?.body.state === 'proven-clear')
-    return { id: 'hoses', state: 'shown', text, weak: 'hoses reported sound, without the guided check' };
+    return { id: 'hoses', state: 'shown', text, weak: say('proof.hoses-reported-sound-without') };
   return {
     id: 'hoses',
     state: 'open',
     text,
-    ask: 'Hoses, one minute: each on its port, intact, clipped',
+    ask: say('proof.hoses-one-minute-each'),
   };
 }
 
@@ -161,60 +166,60 @@ function responseEvidence(facts: PathFacts, since: number): Evidence {
   const bad = made.some(({ entry, judgement }) =>
     (own(SHOWS_RESPONSE, entry.body.check) ?? []).some((id) => judgement.findings[id] === true),
   );
-  if (bad) return { id: 'response', state: 'failed', text: 'A sensor pipe is blocked' };
-  if (made.length > 0) return { id: 'response', state: 'shown', text: 'Sensor pipes open' };
-  const said = after
-    .map((reading) => followed(reading, limits, facts.pressureUnit))
-    .filter((one) => one !== undefined);
+  if (bad) return { id: 'response', state: 'failed', text: say('proof.a-sensor-pipe-is-blocked') };
+  if (made.length > 0) return { id: 'response', state: 'shown', text: say('proof.sensor-pipes-open') };
+  const said = after.map((reading) => followed(reading, limits)).filter((one) => one !== undefined);
   const best =
     said.find(({ state }) => state === 'failed') ??
     said.find(({ state, weak }) => state === 'shown' && weak === undefined) ??
     said.find(({ state }) => state === 'shown') ??
     said[0];
   if (best?.state === 'shown' && newSensorShown(facts, since))
-    return { id: 'response', state: 'shown', text: `${best.text}; the new sensor needs its own check` };
+    return {
+      id: 'response',
+      state: 'shown',
+      text: say('proof.the-new-sensor-needs', { bestText: best.text }),
+    };
   if (best?.weak !== undefined && facts.pathRepaired)
     return {
       id: 'response',
       state: 'open',
-      text: 'Sensor and pipes checked again after the repair',
-      ask: 'Repeat the pipe response or pump test, or log a snap',
+      text: say('proof.sensor-and-pipes-checked-again'),
+      ask: say('proof.repeat-the-pipe-response'),
     };
   return (
     best ?? {
       id: 'response',
       state: 'open',
-      text: 'ΔP follows the flow',
-      ask: 'Read at idle and in a hold, record a snap, or pump the pipes',
+      text: say('proof.dp-follows-the-flow'),
+      ask: say('proof.read-at-idle'),
     }
   );
 }
 
 /** What a reading shows of whether ΔP follows the flow. */
-function followed(
-  { body: { origin, samples } }: EntryOf<'reading'>,
-  limits: Limits,
-  pressureUnit: Unit | undefined,
-): Evidence | undefined {
+function followed({ body: { origin, samples } }: EntryOf<'reading'>, limits: Limits): Evidence | undefined {
   const id = 'response' as const;
   if (origin.type === 'log') {
     const { follows } = origin;
     if (origin.findings.includes('dp-slow-response'))
-      return { id, state: 'failed', text: 'ΔP lags the flow: a pipe is restricted' };
-    if (!follows) return { id, state: 'shown', text: 'ΔP follows the flow in the log' };
+      return { id, state: 'failed', text: say('proof.dp-lags-the-flow') };
+    if (!follows) return { id, state: 'shown', text: say('proof.dp-follows-the-flow-in') };
     const { correlation, lagS, resolutionS } = follows;
     const enough = correlation >= limits.pathFollowsCorrelation;
-    const shows = `r ${correlation.toFixed(2)}, at least ${limits.pathFollowsCorrelation}`;
-    if (!enough) return { id, state: 'failed', text: `ΔP does not follow the flow (${shows})` };
-    const lag =
-      lagS === undefined
-        ? ''
-        : `, within ${Math.max(lagS, resolutionS ?? 0).toFixed(1)} s of ${limits.slowResponseS} s`;
+    const least = limits.pathFollowsCorrelation;
+    if (!enough)
+      return { id, state: 'failed', text: say('proof.does-not-follow-the-flow', { correlation, least }) };
     return {
       id,
       state: 'shown',
-      text: `ΔP follows the flow in the log (${shows}${lag})`,
-      ...(lagS === undefined ? { weak: 'no quick change in the log, so lag unknown' } : {}),
+      text: say('proof.follows-the-flow-by', {
+        correlation,
+        least,
+        lagS: lagS === undefined ? undefined : Math.max(lagS, resolutionS ?? 0),
+        mostS: limits.slowResponseS,
+      }),
+      ...(lagS === undefined ? { weak: say('proof.no-quick-change') } : {}),
     };
   }
   const mean = (kind: string): number | undefined => {
@@ -226,8 +231,13 @@ function followed(
   const high = mean('hold');
   const low = mean('idle') ?? mean('key-off');
   if (high === undefined || low === undefined) return undefined;
-  const text = `ΔP rises with the flow: ${pressureText(low, pressureUnit)} to ${pressureText(high, pressureUnit)} by hand (at least ${pressureText(limits.pathRisesMbar, pressureUnit)})`;
+  const figures = { lowMbar: low, highMbar: high, leastMbar: limits.pathRisesMbar };
   return high - low >= limits.pathRisesMbar
-    ? { id, state: 'shown', text, weak: 'hand figures do not show the lag' }
-    : { id, state: 'failed', text: text.replace('rises', 'does not rise') };
+    ? {
+        id,
+        state: 'shown',
+        text: say('proof.rises-with-the-flow', figures),
+        weak: say('proof.hand-figures-do-not-show'),
+      }
+    : { id, state: 'failed', text: say('proof.does-not-rise-with-the-flow', figures) };
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import {
   conditionWithDrive,
   fitFlow,
@@ -9,7 +10,6 @@ import {
 } from '../filter/index.ts';
 import type { ReadingBody } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { pressureText } from '../quantities/index.ts';
 import type { FlowContext } from '../readings/index.ts';
 import { judgeReading, togetherRead, type JudgedReading, type JudgedSample } from './readingPoints.ts';
 
@@ -137,7 +137,7 @@ export interface Pooled {
   /** Readings that count, in the order given. */
   readonly used: readonly ReadingBody[];
   /** Why one does not count, as sentences. */
-  readonly leftOut: readonly string[];
+  readonly leftOut: readonly Said[];
 }
 
 /**
@@ -148,12 +148,17 @@ export interface Pooled {
 export function poolReadings(readings: Readings, context: FlowContext, side: 'before' | 'after'): Pooled {
   const judged = readings.map((body) => ({ body, reading: judgeReading(body, context) }));
   const latest = judged[judged.length - 1] as (typeof judged)[number];
-  const leftOut: string[] = [];
+  const leftOut: Said[] = [];
   const earlier = judged.slice(0, -1).filter(({ reading }) => {
     const off = apart(reading, latest.reading, context.limits);
     if (off)
       leftOut.push(
-        `An earlier ${side} reading disagrees with the latest (${pressureText(off.earlierMbar)} against ${pressureText(off.latestMbar)} at ${Math.round(off.flowM3PerH)} m³/h): the latest counts.`,
+        say('proof.an-earlier-reading-disagrees', {
+          side,
+          earlierMbar: off.earlierMbar,
+          latestMbar: off.latestMbar,
+          flowM3PerH: off.flowM3PerH,
+        }),
       );
     return off === undefined;
   });

@@ -1,3 +1,4 @@
+import { inEnglish, spoken } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pressureDrop, restrictionRatio, type FilterGeometry } from '../filter/index.ts';
@@ -7,13 +8,17 @@ import { valueOf } from '../quantities/index.ts';
 import { DISPLACEMENT_L, FILTER, madeReading, seededNoise, type Truth } from '../testing/madeReadings.ts';
 import { someRuns } from '../testing/seeds.ts';
 import {
-  compareReadings,
+  compareReadings as compareReadingsInCodes,
   filterCurves,
-  judgeProof,
-  judgeReading,
+  judgeProof as judgeProofInCodes,
+  judgeReading as judgeReadingInCodes,
   type Comparison,
   type Proof,
 } from './index.ts';
+
+const compareReadings = spoken(compareReadingsInCodes);
+const judgeProof = spoken(judgeProofInCodes);
+const judgeReading = spoken(judgeReadingInCodes);
 
 interface Options {
   readonly geometry?: FilterGeometry | null;
@@ -176,7 +181,7 @@ describe('verdict', () => {
   it('is better, not there, when much ash is left, and names the limit that fails', () => {
     const { proof } = judge({ sootG: 35, ashG: 150 }, { sootG: 2, ashG: 150 });
     expect(proof.verdict).toBe('better');
-    expect(proof.reasons.join()).toMatch(
+    expect(inEnglish(proof.reasons).join()).toMatch(
       /Restriction after is \d+(\.\d)? × clean, wanted at most 2.5 × clean/,
     );
   });
@@ -287,12 +292,18 @@ describe('a reading on the flow axis', () => {
     const judged = judgeReading(reading, { limits: DEFAULT_LIMITS });
     expect(judged.points).toEqual([]);
     expect(judged.unplaced[0]).toMatch(/needs the air mass, or the engine size/);
-    expect(judged.assumptions.join()).toMatch(/ΔP zero not read.*± 5 mbar/);
+    expect(judged.assumptions.join()).toMatch(/ΔP zero not read.*± 5\.0 mbar/);
   });
 
   it('draws curves that rise with flow and load', () => {
     const curves = filterCurves(FILTER, 220, 300);
-    expect(curves.map(({ label }) => label)).toEqual(['clean', '2 g/L', '4 g/L', '6 g/L', '8 g/L']);
+    expect(inEnglish(curves.map(({ label }) => label))).toEqual([
+      'clean',
+      '2 g/L',
+      '4 g/L',
+      '6 g/L',
+      '8 g/L',
+    ]);
     const ends = curves.map(({ points }) => points.at(-1)?.dpMbar ?? 0);
     expect([...ends].sort((a, b) => a - b)).toEqual(ends);
     for (const { points } of curves) expect(points[0]).toEqual({ flowM3PerH: 0, dpMbar: 0 });

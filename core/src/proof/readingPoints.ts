@@ -1,3 +1,4 @@
+import { distinct, say, type Said } from '../words/index.ts';
 import { flowDrive, type FlowPoint } from '../filter/index.ts';
 import { steadySamplesOf, type ReadingBody, type SteadySample } from '../ledger/index.ts';
 import { steadyFlow, type FlowContext, type SteadyFlow } from '../readings/index.ts';
@@ -31,9 +32,9 @@ export interface JudgedReading {
   readonly cloud: readonly CloudPoint[];
   /** Steady readings behind it. */
   readonly readings: number;
-  readonly assumptions: readonly string[];
+  readonly assumptions: readonly Said[];
   /** Samples that could not be placed on the flow axis, with the reason. */
-  readonly unplaced: readonly string[];
+  readonly unplaced: readonly Said[];
 }
 
 /** 90 % of a normal spread lies within this many standard deviations. */
@@ -94,8 +95,8 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
   const samples: JudgedSample[] = [];
   const points: FlowPoint[] = [];
   const cloud: CloudPoint[] = [];
-  const assumptions = new Set<string>();
-  const unplaced: string[] = [];
+  const assumptions: Said[] = [];
+  const unplaced: Said[] = [];
   let readings = 0;
   for (const sample of steadySamplesOf(reading.samples)) {
     if (sample.kind === 'key-off') continue;
@@ -105,7 +106,7 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
       unplaced.push(describeFailure(flow.failure));
       continue;
     }
-    flow.value.assumptions.forEach((sentence) => assumptions.add(sentence));
+    assumptions.push(...flow.value.assumptions);
     samples.push({
       kind: sample.kind,
       rpm: sample.rpm,
@@ -131,11 +132,9 @@ export function judgeReading(reading: ReadingBody, context: FlowContext): Judged
     }
   }
   if (!zero.zeroRead) {
-    assumptions.add(
-      `ΔP zero not read with the engine off: taken as 0 ± ${context.limits.dpZeroDoubtMbar} mbar`,
-    );
+    assumptions.push(say('proof.dp-zero-not-read', { dpZeroDoubtMbar: context.limits.dpZeroDoubtMbar }));
   }
-  return { ...zero, samples, points, cloud, readings, assumptions: [...assumptions], unplaced };
+  return { ...zero, samples, points, cloud, readings, assumptions: distinct(assumptions), unplaced };
 }
 
 /**
@@ -156,7 +155,7 @@ export function togetherRead(readings: readonly [JudgedReading, ...JudgedReading
     points: readings.flatMap(({ points }) => points),
     cloud: readings.flatMap(({ cloud }) => cloud),
     readings: readings.reduce((sum, reading) => sum + reading.readings, 0),
-    assumptions: [...new Set(readings.flatMap(({ assumptions }) => assumptions))],
+    assumptions: distinct(readings.flatMap(({ assumptions }) => assumptions)),
     unplaced: readings.flatMap(({ unplaced }) => unplaced),
   };
 }

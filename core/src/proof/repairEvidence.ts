@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { entriesOfKind, happenedAt, type Entry, type EntryOf } from '../ledger/index.ts';
 import type { Evidence } from './evidenceItem.ts';
 
@@ -134,7 +135,7 @@ export function repairEvidence(
   entries: readonly Entry[],
   checks: readonly JudgedCheck[],
   putRight: readonly string[],
-  nameOf: (cause: string) => string,
+  nameOf: (cause: string) => Said,
 ): { readonly items: Evidence[]; readonly since: number } | undefined {
   const known = putRight.filter((cause) => SHOWN_BY[cause] !== undefined);
   const since = repairedAt(entries);
@@ -165,9 +166,9 @@ export function repairEvidence(
       state: bad ? 'failed' : good ? 'shown' : 'open',
       text:
         good && !bad
-          ? `Repaired, and its check passed since: ${nameOf(cause)}`
-          : `Its own check passed after the repair: ${nameOf(cause)}`,
-      ...(good || bad ? {} : { ask: 'Repeat the check that found it' }),
+          ? say('proof.repaired-and-its-check-passed', { cause: nameOf(cause) })
+          : say('proof.its-own-check-passed-after', { cause: nameOf(cause) }),
+      ...(good || bad ? {} : { ask: say('proof.repeat-the-check-that-found') }),
     };
   });
   return { items: [...items, ...seenToo(entries, checks, known, since)], since };
@@ -198,8 +199,10 @@ function seenToo(
         id: 'hoses',
         state,
         text:
-          state === 'shown' ? 'Its pipe checked since: intact' : 'Its pipe checked intact after the repair',
-        ...(state === 'open' ? { ask: 'Look along the pipe: a cracked one also passes a pump’s air' } : {}),
+          state === 'shown'
+            ? say('proof.its-pipe-checked-since-intact')
+            : say('proof.its-pipe-checked-intact-after'),
+        ...(state === 'open' ? { ask: say('proof.look-along-the-pipe') } : {}),
       },
     ];
   });

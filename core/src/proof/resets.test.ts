@@ -1,11 +1,14 @@
+import { type Spoken, spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { entryBodySchema, type EntryBody, type PartId, type PartState, type Reset } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry } from '../testing/madeEntries.ts';
 import { madeReading } from '../testing/madeReadings.ts';
-import { planResets, type ResetFacts, type ResetStep } from './index.ts';
+import { planResets as planResetsInCodes, type ResetFacts, type ResetStep } from './index.ts';
 
-const plan = (bodies: readonly EntryBody[], more: Partial<ResetFacts> = {}): ResetStep[] =>
+const planResets = spoken(planResetsInCodes);
+
+const plan = (bodies: readonly EntryBody[], more: Partial<ResetFacts> = {}): Spoken<ResetStep>[] =>
   planResets({
     entries: bodies.map((body, i) => madeEntry(i + 1, body)),
     parts: new Map(),
@@ -15,8 +18,8 @@ const plan = (bodies: readonly EntryBody[], more: Partial<ResetFacts> = {}): Res
     held: () => [],
     ...more,
   });
-const step = (reset: Reset, bodies: readonly EntryBody[], more?: Partial<ResetFacts>): ResetStep =>
-  plan(bodies, more).find((one) => one.reset === reset) as ResetStep;
+const step = (reset: Reset, bodies: readonly EntryBody[], more?: Partial<ResetFacts>): Spoken<ResetStep> =>
+  plan(bodies, more).find((one) => one.reset === reset) as Spoken<ResetStep>;
 
 const work = (
   kind:

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { sortCodes } from '../codes/index.ts';
 import {
   entriesOfKind,
@@ -12,7 +13,6 @@ import {
   type WorkType,
 } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { pressureText, type Unit } from '../quantities/index.ts';
 import { proofKind, type ProofKind } from './evidence.ts';
 
 /** What the ECU is asked for by a reset; what can release or mislead a regeneration has interlocks. */
@@ -32,26 +32,25 @@ export interface ResetFacts {
   readonly shownAtEqualFlow: boolean;
   readonly limits: Limits;
   /** What the interlocks of the treatment hold off, as sentences. */
-  readonly held: (command: 'reset-counter' | 'clear-codes') => readonly string[];
-  readonly pressureUnit?: Unit;
+  readonly held: (command: 'reset-counter' | 'clear-codes') => readonly Said[];
 }
 
 export interface ResetStep {
   readonly reset: Reset;
   readonly need: 'due' | 'not-due' | 'done';
   /** Why it is due or not. */
-  readonly why: string;
+  readonly why: Said;
   /** What blocks it; nothing where it may be done. */
-  readonly held: readonly string[];
+  readonly held: readonly Said[];
   /** What it would hide; it may be done all the same, with the reason written down. */
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Said[];
   /** What is read first and kept. */
   readonly keep: readonly ResetValue[];
   /** What has to be so, and what is done after it, in order. */
-  readonly how: readonly string[];
+  readonly how: readonly Said[];
   /** The last time it was done on this job, and what its figures are worth. */
   readonly done?: EntryOf<'reset'>;
-  readonly worth?: string;
+  readonly worth?: Said;
 }
 
 interface Seen extends ResetFacts {
@@ -63,11 +62,11 @@ interface Seen extends ResetFacts {
 
 interface Rule {
   readonly keep: readonly ResetValue[];
-  readonly how: (limits: Limits) => readonly string[];
-  readonly due: (seen: Seen) => { readonly due: boolean; readonly why: string };
+  readonly how: (limits: Limits) => readonly Said[];
+  readonly due: (seen: Seen) => { readonly due: boolean; readonly why: Said };
   /** Its own reasons to hold it off, beside the interlocks. */
-  readonly held?: (seen: Seen) => readonly string[];
-  readonly warnings?: (seen: Seen) => readonly string[];
+  readonly held?: (seen: Seen) => readonly Said[];
+  readonly warnings?: (seen: Seen) => readonly Said[];
 }
 
 const SENSOR_REPLACED: ReadonlySet<WorkType> = new Set<WorkType>(['sensor-replaced']);
@@ -92,9 +91,9 @@ const AIR_CAUSES: ReadonlySet<string> = new Set([
   'vanes-stuck',
 ]);
 
-const off = ({ resetKeyOffS }: Limits, cycles: number): string =>
-  `Then ignition off for ${resetKeyOffS} s and on again${cycles > 1 ? `, ${cycles} times` : ''}, and check it.`;
-const KEY_ON = 'Engine off, ignition on, battery support on.';
+const off = ({ resetKeyOffS }: Limits, cycles: number): Said =>
+  say('proof.then-ignition-off', { resetKeyOffS, cycles });
+const KEY_ON = say('proof.engine-off-ignition-on-battery');
 
 /** Zero that the last reading shows at rest, mbar. */
 function zeroNow(entries: readonly Entry[]): number | undefined {
@@ -111,136 +110,123 @@ const lastCounter = (entries: readonly Entry[]): number | undefined =>
 const lastScan = (entries: readonly Entry[]): EntryOf<'code-scan'> | undefined =>
   entriesOfKind(entries, 'code-scan').at(-1);
 
-const BEFORE_PROOF =
-  'Not yet proved at equal flow: prove it first. If reset early, the figures before it are kept.';
+const BEFORE_PROOF = say('proof.not-yet-proved-at-equal');
 
 const RULES: Readonly<Record<Reset, Rule>> = {
   'adapt-delta-p': {
     keep: ['deltaPZeroMbar'],
     how: (limits) => [
-      `Engine off for at least ${limits.resetRestMin} min so no gas stays in the pipes; both hoses on.`,
+      say('proof.engine-off-for-at-least', { resetRestMin: limits.resetRestMin }),
       KEY_ON,
       off(limits, 1),
     ],
     due: ({ workedAt, doneAt }) =>
       workedAt(SENSOR_REPLACED, 'dp-sensor') > doneAt('adapt-delta-p')
-        ? { due: true, why: 'The ΔP sensor was replaced: the ECU does not know its zero.' }
-        : { due: false, why: 'Only after a new ΔP sensor; every reading has its offset removed anyway.' },
+        ? { due: true, why: say('proof.the-dp-sensor-was-replaced') }
+        : { due: false, why: say('proof.only-after-a-new-dp') },
     held: ({ parts }) =>
       (['high-pipe', 'low-pipe'] as const)
         .filter((part) => ['doubtful', 'failed'].includes(parts.get(part)?.state ?? ''))
-        .map(
-          (part) =>
-            `The ${part.replace('-', ' ')} is ${parts.get(part)?.state ?? ''}: trapped gas would be learned as zero.`,
+        .map((part) =>
+          say('proof.trapped-gas-would-be-learned', { part, state: parts.get(part)?.state ?? '' }),
         ),
-    warnings: ({ entries, limits, workedAt, pressureUnit }) => {
+    warnings: ({ entries, limits, workedAt }) => {
       const zero = zeroNow(entries);
       if (zero === undefined || Math.abs(zero) <= limits.dpZeroOffsetMbar) return [];
       if (workedAt(SENSOR_REPLACED, 'dp-sensor') > 0) return [];
-      return [
-        `At rest it shows ${pressureText(zero, pressureUnit)}, good is ±${pressureText(limits.dpZeroOffsetMbar, pressureUnit)}: learning this would hide a drifting sensor.`,
-      ];
+      return [say('proof.at-rest-it-shows-good', { zero, dpZeroOffsetMbar: limits.dpZeroOffsetMbar })];
     },
   },
   'reset-oil': {
     keep: ['oilLifePercent'],
-    how: (limits) => ['Oil and its filter changed, level between the marks.', KEY_ON, off(limits, 1)],
+    how: (limits) => [say('proof.oil-and-its-filter-changed'), KEY_ON, off(limits, 1)],
     due: ({ workedAt, doneAt }) =>
       workedAt(OIL_CHANGED) > doneAt('reset-oil')
-        ? { due: true, why: 'The oil was changed on this job.' }
-        : { due: false, why: 'Only after a real oil change.' },
-    held: ({ workedAt }) =>
-      workedAt(OIL_CHANGED) > 0
-        ? []
-        : ['No oil change on this job: a reset would hide old oil, or fuel in it.'],
+        ? { due: true, why: say('proof.the-oil-was-changed') }
+        : { due: false, why: say('proof.only-after-a-real-oil') },
+    held: ({ workedAt }) => (workedAt(OIL_CHANGED) > 0 ? [] : [say('proof.no-oil-change')]),
   },
   'reset-soot': {
     keep: ['sootG'],
-    how: (limits) => ['Note the soot and ash values first.', KEY_ON, off(limits, 1)],
+    how: (limits) => [say('proof.note-the-soot-and-ash'), KEY_ON, off(limits, 1)],
     due: ({ workedAt, doneAt, entries, limits, kind }) => {
       const out = workedAt(SOOT_OUT);
       const counter = lastCounter(entries);
-      if (kind === 'exchange') return { due: false, why: 'Register the new filter in the ECU instead.' };
+      if (kind === 'exchange') return { due: false, why: say('proof.register-the-new-filter') };
       if (out === 0)
         return {
           due: false,
-          why: 'No soot was removed by hand: a regeneration lowers the counter itself; a reset would hide what is there.',
+          why: say('proof.no-soot-was-removed'),
         };
       if (doneAt('reset-soot') >= out || doneAt('new-filter') >= out)
-        return { due: false, why: 'Done since the last clean.' };
+        return { due: false, why: say('proof.done-since-the-last-clean') };
       return counter !== undefined && counter <= limits.sootRiseFreeG
-        ? { due: false, why: `The counter is at ${counter.toFixed(1)} g already.` }
+        ? { due: false, why: say('proof.the-counter-is-at-g', { counter }) }
         : {
             due: true,
-            why: `Soot was removed without the ECU knowing${counter === undefined ? '' : `: it is at ${counter.toFixed(1)} g`}.`,
+            why: say('proof.soot-removed-unknown-to-ecu', { counterG: counter }),
           };
     },
     warnings: ({ shownAtEqualFlow, workedAt, entries }) => [
       ...(shownAtEqualFlow ? [] : [BEFORE_PROOF]),
       ...(workedAt(SOOT_OUT) === 0 && entriesOfKind(entries, 'work').length > 0
-        ? ['No soot was removed on this job: a reset would hide what is in the filter.']
+        ? [say('proof.no-soot-was-removed-on')]
         : []),
     ],
   },
   'new-filter': {
     keep: ['sootG', 'ashG'],
-    how: (limits) => ['Note the filter’s number, and soot and ash values.', KEY_ON, off(limits, 1)],
+    how: (limits) => [say('proof.note-the-filters-number'), KEY_ON, off(limits, 1)],
     due: ({ workedAt, doneAt }) => {
       const exchanged = workedAt(EXCHANGED);
       return exchanged > doneAt('new-filter')
-        ? { due: true, why: 'A replacement filter is fitted: its ash starts at zero.' }
+        ? { due: true, why: say('proof.a-replacement-filter-is-fitted') }
         : {
             due: false,
-            why: 'Only for a replacement filter, or one whose ash was flushed out off the vehicle.',
+            why: say('proof.only-for-a-replacement-filter'),
           };
     },
-    held: ({ workedAt }) =>
-      workedAt(ASH_OUT) > 0
-        ? []
-        : [
-            'The filter was not off the vehicle: ash neither burns nor comes out in place; a reset would hide it.',
-          ],
+    held: ({ workedAt }) => (workedAt(ASH_OUT) > 0 ? [] : [say('proof.the-filter-was-not-off')]),
     warnings: ({ shownAtEqualFlow, workedAt }) => [
       ...(shownAtEqualFlow ? [] : [BEFORE_PROOF]),
-      ...(workedAt(EXCHANGED) === 0
-        ? ['The old filter is refitted: the ash still in it is no longer counted.']
-        : []),
+      ...(workedAt(EXCHANGED) === 0 ? [say('proof.the-old-filter-is-refitted')] : []),
     ],
   },
   'learned-values': {
     keep: [],
-    how: (limits) => [KEY_ON, off(limits, 1), 'Idle two minutes, warm, all loads off; then a gentle drive.'],
+    how: (limits) => [KEY_ON, off(limits, 1), say('proof.idle-two-minutes-warm-all')],
     due: ({ causes, doneAt }) => {
       const air = causes.some(({ cause, state }) => AIR_CAUSES.has(cause) && state === 'put-right');
       return air && doneAt('learned-values') === 0
-        ? { due: true, why: 'The air path was repaired: the learned values are wrong now.' }
-        : { due: false, why: 'Only after a repair to the air path.' };
+        ? { due: true, why: say('proof.the-air-path-was-repaired') }
+        : { due: false, why: say('proof.only-after-a-repair') };
     },
     warnings: ({ causes }) =>
       causes.some(({ cause, state }) => AIR_CAUSES.has(cause) && state === 'confirmed')
-        ? ['An air path fault is not repaired: it would be learned again and hidden.']
+        ? [say('proof.an-air-path-fault')]
         : [],
   },
   'clear-codes': {
     keep: ['codes'],
     how: (limits) => [
-      'Save the whole list and its freeze frames with the job.',
+      say('proof.save-the-whole-list'),
       KEY_ON,
       off(limits, limits.resetKeyCycles),
-      'Self-tests restart: scan again after the drive, not before.',
+      say('proof.self-tests-restart-scan-again'),
     ],
     due: ({ entries, doneAt }) => {
       const scan = lastScan(entries);
       const worked = entriesOfKind(entries, 'work').length > 0;
-      if (!scan) return { due: false, why: 'No codes saved with the job.' };
-      if (scan.body.codes.length === 0) return { due: false, why: 'No codes in the last scan.' };
-      if (doneAt('clear-codes') >= happenedAt(scan)) return { due: false, why: 'Done since the last scan.' };
+      if (!scan) return { due: false, why: say('proof.no-codes-saved') };
+      if (scan.body.codes.length === 0) return { due: false, why: say('proof.no-codes-in-the-last') };
+      if (doneAt('clear-codes') >= happenedAt(scan))
+        return { due: false, why: say('proof.done-since-the-last-scan') };
       return worked
         ? {
             due: true,
-            why: `${scan.body.codes.length} ${scan.body.codes.length === 1 ? 'code' : 'codes'} in the last scan, from before the work or from unplugging.`,
+            why: say('proof.codes-in-the-last-scan', { codes: scan.body.codes.length }),
           }
-        : { due: false, why: 'Nothing repaired yet: the codes are your evidence.' };
+        : { due: false, why: say('proof.nothing-repaired-yet-the-codes') };
     },
     warnings: ({ entries, shownAtEqualFlow }) => {
       const scan = lastScan(entries);
@@ -251,9 +237,7 @@ const RULES: Readonly<Record<Reset, Rule>> = {
         .map(({ code }) => code);
       return [
         ...(hidden.length > 0 && !repaired
-          ? [
-              `${hidden.join(', ')} ${hidden.length === 1 ? 'is' : 'are'} active and nothing repaired: clearing hides the fault until its self-test has run.`,
-            ]
+          ? [say('proof.active-and-nothing-repaired', { codes: hidden })]
           : []),
         ...(shownAtEqualFlow ? [] : [BEFORE_PROOF]),
       ];
@@ -262,20 +246,19 @@ const RULES: Readonly<Record<Reset, Rule>> = {
 };
 
 /** What the figures of a reset are worth by themselves: nothing, whether they stand at 0 or where the computer begins to count. */
-function worthOf({ body: { reset, before, after } }: EntryOf<'reset'>): string {
+function worthOf({ body: { reset, before, after } }: EntryOf<'reset'>): Said {
   const grams = after?.sootG;
   if (reset === 'reset-soot' || reset === 'new-filter') {
-    const was = before.sootG === undefined ? '' : `It was at ${before.sootG.toFixed(1)} g. `;
-    if (grams === undefined) return `${was}The value now was not noted.`;
+    const wasG = before.sootG;
+    if (grams === undefined) return say('proof.counter-not-noted', { wasG });
     return grams === 0
-      ? `${was}At 0 g now: that proves nothing; the drive does.`
-      : `${was}At ${grams.toFixed(1)} g now, where this ECU starts counting: no soot, and no proof.`;
+      ? say('proof.counter-at-zero', { wasG })
+      : say('proof.counter-at-its-start', { wasG, nowG: grams });
   }
-  if (reset === 'clear-codes')
-    return 'No codes right after clearing proves nothing: the self-tests have not run.';
+  if (reset === 'clear-codes') return say('proof.no-codes-right-after-clearing');
   if (reset === 'reset-oil')
-    return `${before.oilLifePercent === undefined ? '' : `It was at ${before.oilLifePercent.toFixed(0)} %. `}The counter says nothing about the oil itself.`;
-  return 'Read it again before relying on it.';
+    return say('proof.oil-counter-proves-nothing', { wasPercent: before.oilLifePercent });
+  return say('proof.read-it-again-before-relying');
 }
 
 /**
@@ -313,7 +296,9 @@ export function planResets(facts: ResetFacts): ResetStep[] {
       why,
       held: [...(rule.held?.(seen) ?? []), ...(command ? facts.held(command) : [])],
       warnings: [
-        ...(due && first.length > 0 ? [`In this order: ${ORDER_WORDS[first[0] as Reset]} comes first.`] : []),
+        ...(due && first.length > 0
+          ? [say('proof.in-this-order-comes-first', { first: ORDER_WORDS[first[0] as Reset] })]
+          : []),
         ...(rule.warnings?.(seen) ?? []),
       ],
       keep: rule.keep,
@@ -323,11 +308,11 @@ export function planResets(facts: ResetFacts): ResetStep[] {
   });
 }
 
-const ORDER_WORDS: Readonly<Record<Reset, string>> = {
-  'adapt-delta-p': 'the zero of the ΔP sensor',
-  'reset-oil': 'the oil life',
-  'reset-soot': 'the soot counter',
-  'new-filter': 'the new filter',
-  'learned-values': 'what the engine learned',
-  'clear-codes': 'clearing the codes',
+const ORDER_WORDS: Readonly<Record<Reset, Said>> = {
+  'adapt-delta-p': say('proof.the-zero-of-the-dp'),
+  'reset-oil': say('proof.the-oil-life'),
+  'reset-soot': say('proof.the-soot-counter'),
+  'new-filter': say('proof.the-new-filter'),
+  'learned-values': say('proof.what-the-engine-learned'),
+  'clear-codes': say('proof.clearing-the-codes'),
 };

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { entriesOfKind, happenedAt, type Entry, type EntryOf } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import type { Evidence } from './evidenceItem.ts';
@@ -47,16 +48,13 @@ export function sootOnDrive(
   const end = drive?.body.sootEndG;
   if (counters.length === 0 && start === undefined && end === undefined) return undefined;
   const id = 'soot' as const;
-  const open = (text: string, ask: string): Evidence => ({ id, state: 'open', text, ask });
+  const open = (text: Said, ask: Said): Evidence => ({ id, state: 'open', text, ask });
   if (!drive || end === undefined)
-    return open('The soot counter over the drive', 'Note the soot counter before and after the drive');
+    return open(say('proof.the-soot-counter-over'), say('proof.note-the-soot-counter-before'));
   const before = counters.filter(({ atMs }) => atMs >= since && atMs <= happenedAt(drive)).at(-1);
   const from = start ?? before?.grams;
   if (from === undefined)
-    return open(
-      `The soot counter after the drive is ${end.toFixed(1)} g; its start value is unknown`,
-      'Drive again and note both',
-    );
+    return open(say('proof.the-soot-counter-after', { end }), say('proof.drive-again-and-note-both'));
   const out = entriesOfKind(entries, 'work').findLast(({ body }) => TAKES_SOOT_OUT.has(body.work));
   const told = entriesOfKind(entries, 'reset').some(
     (entry) =>
@@ -65,37 +63,30 @@ export function sootOnDrive(
       happenedAt(entry) >= happenedAt(out),
   );
   const rise = end - from;
-  const moved = `${from.toFixed(1)} to ${end.toFixed(1)} g`;
   if (rise <= -limits.sootRiseFreeG)
-    return { id, state: 'shown', text: `Soot fell on the drive: ${moved} by the counter` };
+    return { id, state: 'shown', text: say('proof.soot-fell-on-the-drive', { fromG: from, toG: end }) };
   if (end > limits.sootAfterCleanG && out && !told)
-    return open(
-      `The soot counter is still at ${end.toFixed(1)} g: it was not reset after the clean`,
-      'Reset the counter if nothing blocks it, then drive',
-    );
+    return open(say('proof.the-soot-counter-is-still', { end }), say('proof.reset-the-counter-if-nothing'));
   const reset = before?.justReset === true;
   const made = (limits.sootRiseGPerLPer100Km * volumeL * drive.body.distanceKm) / 100;
   // Set back, it first finds again what the clean has left: that much is expected.
   const most = reset ? limits.sootAfterCleanG + made : limits.sootRiseFreeG + made;
-  const expected = `at most ${most.toFixed(1)} g more is expected`;
   if (rise > most)
     return {
       id,
       state: 'failed',
-      text: `Soot counter rose on the drive: ${moved}, ${expected}: soot is building up again`,
+      text: say('proof.soot-rose-on-the-drive', { fromG: from, toG: end, mostG: most }),
     };
   // Without work on soot the counter need not be low, only not run up.
   if (end > limits.sootAfterCleanG + made && out)
     return {
       id,
       state: 'failed',
-      text: `Soot by the counter after the drive ${end.toFixed(1)} g, at most ${(limits.sootAfterCleanG + made).toFixed(1)} g is expected`,
+      text: say('proof.soot-by-the-counter-after', { end, sootAfterCleanG: limits.sootAfterCleanG + made }),
     };
   return {
     id,
     state: 'shown',
-    text: `Soot counter over the drive: ${moved}, ${expected}${
-      reset && from > 0 ? `; ${from.toFixed(1)} g is the reset value` : ''
-    }`,
+    text: say('proof.soot-over-the-drive', { fromG: from, toG: end, mostG: most, reset }),
   };
 }

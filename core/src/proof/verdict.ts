@@ -1,7 +1,7 @@
+import { say, type Said } from '../words/index.ts';
 import { LIMIT_DEFINITIONS, type LimitId, type Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
-import { pressureText, withoutMinusZero, type Unit } from '../quantities/index.ts';
-import type { Comparison } from './compareReadings.ts';
+import type { Comparison, ComparisonRow } from './compareReadings.ts';
 import type { Readings } from './pooled.ts';
 
 export const VERDICTS = ['proved', 'better', 'not-proved', 'worse'] as const;
@@ -9,13 +9,13 @@ export type Verdict = (typeof VERDICTS)[number];
 
 /** One figure set against its limit. */
 export interface Judgement {
-  readonly name: string;
+  readonly name: Said;
   readonly value: number;
   readonly unit: string;
   readonly limit: number;
   readonly sense: 'at most' | 'at least';
   readonly holds: boolean;
-  readonly reason: string;
+  readonly reason: Said;
 }
 
 export interface Proof {
@@ -27,8 +27,8 @@ export interface Proof {
   /** Another filter was put in, and what it reads is good, whatever the old one read. */
   readonly newFilter?: boolean;
   /** What must still be read before more can be said, as sentences. */
-  readonly missing: readonly string[];
-  readonly reasons: readonly string[];
+  readonly missing: readonly Said[];
+  readonly reasons: readonly Said[];
   readonly judgements: readonly Judgement[];
 }
 
@@ -36,17 +36,15 @@ export interface ProofReadings {
   readonly before: Readings;
   readonly after: Readings;
   /** What was done to the ΔP sensor or its pipes between the two, in words. */
-  readonly pathChanged?: string;
+  readonly pathChanged?: Said;
   /** Nothing was done to the filter between the two. */
   readonly filterUntouched?: boolean;
   /** Another filter was put in between the two: what counts is what that one reads. */
   readonly newFilter?: boolean;
 }
 
-const percent = (value: number): string => `${Math.round(value)} %`;
-
 function judged(
-  name: string,
+  name: Said,
   value: number,
   limitId: LimitId,
   limits: Limits,
@@ -64,29 +62,41 @@ function judged(
   };
 }
 
+const goodLimitOf = ({ kind, rpm }: ComparisonRow): LimitId | undefined =>
+  kind === 'idle'
+    ? 'dpIdleGoodMbar'
+    : rpm === 2500
+      ? 'dp2500GoodMbar'
+      : rpm === 3000
+        ? 'dp3000GoodMbar'
+        : undefined;
+
 /** The after state against the limits: the restriction ratio where the filter size is known, bare mbar beside it. */
 function afterJudgements(comparison: Comparison, limits: Limits): Judgement[] {
   const list: Judgement[] = [];
   if (comparison.restrictionAfter) {
-    list.push(judged('Restriction after', comparison.restrictionAfter.value, 'restrictionGoodRatio', limits));
+    list.push(
+      judged(
+        say('proof.restriction-after'),
+        comparison.restrictionAfter.value,
+        'restrictionGoodRatio',
+        limits,
+      ),
+    );
   }
-  const limitOf: Record<string, LimitId> = {
-    idle: 'dpIdleGoodMbar',
-    '2500 rpm': 'dp2500GoodMbar',
-    '3000 rpm': 'dp3000GoodMbar',
-  };
   for (const row of comparison.rows) {
-    const id = limitOf[row.label];
+    const id = goodLimitOf(row);
     const value = row.afterMbar ?? row.afterReadMbar;
-    if (id && value !== undefined) list.push(judged(`ΔP after, ${row.label}`, value, id, limits));
+    if (id && value !== undefined)
+      list.push(judged(say('proof.dp-after', { at: row.label }), value, id, limits));
   }
   return list;
 }
 
 function beforeWasGood(comparison: Comparison, limits: Limits): boolean {
   if (comparison.restrictionBefore) return comparison.restrictionBefore.value <= limits.restrictionGoodRatio;
-  const hold = comparison.rows.find((row) => row.label === '3000 rpm');
-  const idle = comparison.rows.find((row) => row.label === 'idle');
+  const hold = comparison.rows.find(({ kind, rpm }) => kind === 'hold' && rpm === 3000);
+  const idle = comparison.rows.find(({ kind }) => kind === 'idle');
   const seen = [
     [hold?.beforeReadMbar, limits.dp3000GoodMbar],
     [idle?.beforeReadMbar, limits.dpIdleGoodMbar],
@@ -100,17 +110,19 @@ const shows = (readings: Readings, is: (finding: string) => boolean): boolean =>
   readings.some(({ origin }) => origin.type === 'log' && origin.findings.some(is));
 
 /** Reasons why the after reading cannot carry a verdict, whatever its figures: a lying sensor looks like a cure. */
-function unbelievable(comparison: Comparison, after: Readings, limits: Limits, pressureUnit: Unit): string[] {
-  const missing: string[] = [];
-  if (shows(after, (id) => SENSOR_UNPROVEN.has(id)))
-    missing.push('An after reading from a sensor that follows flow: in this log it does not.');
+function unbelievable(comparison: Comparison, after: Readings, limits: Limits): Said[] {
+  const missing: Said[] = [];
+  if (shows(after, (id) => SENSOR_UNPROVEN.has(id))) missing.push(say('proof.an-after-reading-from-a'));
   if (shows(after, (id) => id === 'dp-falling')) {
-    missing.push('An after reading on the plateau: the pressure was still falling during this hold.');
+    missing.push(say('proof.an-after-reading-on-the'));
   }
   const { restrictionAfter, equalFlow } = comparison;
   if (restrictionAfter && restrictionAfter.high < limits.restrictionImplausibleRatio) {
     missing.push(
-      `A plausible reading: after reads ${restrictionAfter.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}). Check sensor, hoses and filter size; a cracked filter reads so too.`,
+      say('proof.a-plausible-reading-after-reads', {
+        restrictionAfterValue: restrictionAfter.value,
+        restrictionImplausibleRatio: limits.restrictionImplausibleRatio,
+      }),
     );
   } else if (
     !restrictionAfter &&
@@ -119,7 +131,11 @@ function unbelievable(comparison: Comparison, after: Readings, limits: Limits, p
     equalFlow.afterMbar < limits.dpLowForFlowMbar
   ) {
     missing.push(
-      `A plausible reading: ${pressureText(equalFlow.afterMbar, pressureUnit)} at ${Math.round(equalFlow.flowM3PerH)} m³/h is under ${pressureText(limits.dpLowForFlowMbar, pressureUnit)}. Check sensor and hoses.`,
+      say('proof.a-plausible-reading-at-m3', {
+        afterMbar: equalFlow.afterMbar,
+        flowM3PerH: equalFlow.flowM3PerH,
+        dpLowForFlowMbar: limits.dpLowForFlowMbar,
+      }),
     );
   }
   return missing;
@@ -130,18 +146,15 @@ function beforeUnbelievable(
   { restrictionBefore }: Comparison,
   { before, pathChanged }: ProofReadings,
   limits: Limits,
-): string[] {
-  if (pathChanged !== undefined)
-    return [
-      `A before reading with the present sensor and lines: ${pathChanged} after the existing one, so the amount removed is unknown. Next time read again before touching the filter.`,
-    ];
-  if (shows(before, (id) => SENSOR_UNPROVEN.has(id)))
-    return [
-      'A plausible before reading: in this log sensor or pipe do not follow the flow, so the amount removed is unknown.',
-    ];
+): Said[] {
+  if (pathChanged !== undefined) return [say('proof.a-before-reading-with-the', { pathChanged })];
+  if (shows(before, (id) => SENSOR_UNPROVEN.has(id))) return [say('proof.a-plausible-before-reading')];
   if (!restrictionBefore || restrictionBefore.high >= limits.restrictionImplausibleRatio) return [];
   return [
-    `A plausible before reading: it reads ${restrictionBefore.value.toFixed(2)} × clean, less than a clean filter can show (limit ${limits.restrictionImplausibleRatio}): sensor, hoses, size, or a cracked filter. The amount removed is unknown.`,
+    say('proof.a-plausible-before-reading-it', {
+      restrictionBeforeValue: restrictionBefore.value,
+      restrictionImplausibleRatio: limits.restrictionImplausibleRatio,
+    }),
   ];
 }
 
@@ -157,9 +170,7 @@ const notTheFilter = ({ pathChanged = '' }: ProofReadings, judgements: readonly 
   nothingToRemove: false,
   falseAlarm: true,
   missing: [],
-  reasons: [
-    `The filter was not touched. Since the before reading ${pathChanged} and the reading is now within limits: it was not the filter.`,
-  ],
+  reasons: [say('proof.the-filter-was-not-touched', { pathChanged })],
   judgements,
 });
 
@@ -169,50 +180,50 @@ const notTheFilter = ({ pathChanged = '' }: ProofReadings, judgements: readonly 
  * *worse* when it surely rose; otherwise *not proved*, with what is missing. What a job needs beyond (drive, re-scan)
  * is added where the job is derived.
  */
-export function judgeProof(
-  comparison: Comparison,
-  readings: ProofReadings,
-  limits: Limits,
-  pressureUnit: Unit = 'mbar',
-): Proof {
+export function judgeProof(comparison: Comparison, readings: ProofReadings, limits: Limits): Proof {
   const { removedPercent, equalFlow } = comparison;
   const { after } = readings;
   const state = afterJudgements(comparison, limits);
   const good = state.length > 0 && state.every(({ holds }) => holds);
   const falseAlarm = good && readings.filterUntouched === true && readings.pathChanged !== undefined;
   // A sensor that showed nothing at all cannot be compared with: what it shows since it was put right can be judged.
-  const mute =
-    falseAlarm && !removedPercent && unbelievable(comparison, after, limits, pressureUnit).length === 0;
+  const mute = falseAlarm && !removedPercent && unbelievable(comparison, after, limits).length === 0;
   if (mute) return notTheFilter(readings, state);
   if (!removedPercent || !equalFlow) {
     return {
       verdict: 'not-proved',
       nothingToRemove: false,
       missing:
-        comparison.obstacles.length > 0
-          ? comparison.obstacles
-          : ['A before reading with a pressure above zero.'],
+        comparison.obstacles.length > 0 ? comparison.obstacles : [say('proof.a-before-reading-with-a')],
       reasons: [],
       judgements: [],
     };
   }
-  const flow = `${Math.round(equalFlow.flowM3PerH)} m³/h`;
-  const fallen = `At ${flow} the pressure drop went from ${pressureText(equalFlow.beforeMbar, pressureUnit)} to ${pressureText(equalFlow.afterMbar, pressureUnit)}: ${percent(removedPercent.value)} removed, ${percent(removedPercent.low)} to ${percent(removedPercent.high)} (90 %).`;
-  const fall = [fallen, ...comparison.leftOut].join(' ');
+  const fall = [
+    say('proof.pressure-went', {
+      flowM3PerH: equalFlow.flowM3PerH,
+      beforeMbar: equalFlow.beforeMbar,
+      afterMbar: equalFlow.afterMbar,
+      removed: removedPercent.value,
+      low: removedPercent.low,
+      high: removedPercent.high,
+    }),
+    ...comparison.leftOut,
+  ];
   const judgements = [
-    judged('Removed, lower end', removedPercent.low, 'removedProvedPercent', limits, 'at least'),
+    judged(say('proof.removed-lower-end'), removedPercent.low, 'removedProvedPercent', limits, 'at least'),
     ...afterJudgements(comparison, limits),
   ];
-  const missing = unbelievable(comparison, after, limits, pressureUnit);
+  const missing = unbelievable(comparison, after, limits);
   if (missing.length > 0)
-    return { verdict: 'not-proved', nothingToRemove: false, missing, reasons: [fall], judgements };
+    return { verdict: 'not-proved', nothingToRemove: false, missing, reasons: fall, judgements };
   if (good && readings.newFilter === true)
     return {
       verdict: 'proved',
       nothingToRemove: false,
       newFilter: true,
       missing: [],
-      reasons: [`A replacement filter was fitted: its reading counts, and is within limits. ${fall}`],
+      reasons: [say('proof.replacement-filter-counts'), ...fall],
       judgements: state,
     };
   const noBefore = beforeUnbelievable(comparison, readings, limits);
@@ -222,7 +233,7 @@ export function judgeProof(
       verdict: 'not-proved',
       nothingToRemove: false,
       missing: noBefore,
-      reasons: good ? [fall, 'The reading is now within limits.'] : [fall],
+      reasons: good ? [...fall, say('proof.the-reading-is-now-within')] : fall,
       judgements,
     };
   }
@@ -232,20 +243,20 @@ export function judgeProof(
       verdict: 'worse',
       nothingToRemove: false,
       missing: [],
-      reasons: [fall, 'The pressure rose by more than the scatter of the readings.'],
+      reasons: [...fall, say('proof.the-pressure-rose-by-more')],
       judgements,
     };
   }
   if (removedPercent.low <= 0) {
     const nothingToRemove = beforeWasGood(comparison, limits);
     const why = nothingToRemove
-      ? 'The before reading was already within limits: nothing to remove.'
-      : 'The difference is within the uncertainty of the two readings.';
+      ? say('proof.the-before-reading-was-already')
+      : say('proof.the-difference-is-within');
     return {
       verdict: 'not-proved',
       nothingToRemove,
-      missing: nothingToRemove ? [] : ['Longer holds, or both readings with the zero read at key off.'],
-      reasons: [fall, why],
+      missing: nothingToRemove ? [] : [say('proof.longer-holds-or-both-readings')],
+      reasons: [...fall, why],
       judgements,
     };
   }
@@ -253,31 +264,29 @@ export function judgeProof(
     return {
       verdict: 'better',
       nothingToRemove: false,
-      missing: ['Repeat the holds of the before reading: idle alone says little about a filter.'],
-      reasons: [fall],
+      missing: [say('proof.repeat-the-holds')],
+      reasons: fall,
       judgements,
     };
   const failing = judgements.filter((judgement) => !judgement.holds);
   if (failing.length === 0)
-    return { verdict: 'proved', nothingToRemove: false, missing: [], reasons: [fall], judgements };
+    return { verdict: 'proved', nothingToRemove: false, missing: [], reasons: fall, judgements };
   return {
     verdict: 'better',
     nothingToRemove: false,
     missing: [],
     reasons: [
-      fall,
-      ...failing.map(
-        (j) =>
-          `${j.name} is ${figure(j.value, j.unit, pressureUnit)}, wanted ${j.sense} ${figure(j.limit, j.unit, pressureUnit)}.`,
+      ...fall,
+      ...failing.map((j) =>
+        say('proof.is-wanted', {
+          name: j.name,
+          value: j.value,
+          unit: j.unit,
+          sense: j.sense,
+          limit: j.limit,
+        }),
       ),
     ],
     judgements,
   };
-}
-
-/** A judged figure with its unit; pressures in the person's own. */
-export function figure(value: number, unit: string, pressureUnit: Unit = 'mbar'): string {
-  if (unit === 'mbar') return pressureText(value, pressureUnit);
-  const digits = unit === '%' || Math.abs(value) >= 10 ? 0 : 1;
-  return `${withoutMinusZero(value.toFixed(digits))} ${unit}`;
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -74,7 +75,8 @@ describe('units', () => {
     );
   });
 
-  it.each(ALL_UNITS)('reads the label that it writes: %s', (unit) => {
+  const written = ALL_UNITS.filter((unit) => UNITS[unit].spellings.length > 0);
+  it.each(written)('reads the label that it writes: %s', (unit) => {
     const read = parseUnit(unitLabel(unit));
     expect(read.ok && toBase(1, read.value)).toBe(toBase(1, unit));
   });
@@ -85,7 +87,7 @@ describe('units', () => {
     expect(parseUnit('Lb/Min')).toEqual({ ok: true, value: 'lbPerMin' });
     const unknown = parseUnit('furlong');
     expect(unknown.ok).toBe(false);
-    expect(!unknown.ok && describeFailure(unknown.failure)).toMatch(/furlong/);
+    expect(!unknown.ok && inEnglish(describeFailure(unknown.failure))).toMatch(/furlong/);
   });
 });
 
@@ -121,7 +123,9 @@ describe('statistics leave missing numbers out', () => {
 
 it('names field, range and value of an impossible number', () => {
   const failure = outOfRange('rpm', -5, 0, 8000, 'rpm');
-  expect(failure && describeFailure(failure)).toBe('rpm must lie between 0 and 8000 rpm (it is -5)');
+  expect(failure && inEnglish(describeFailure(failure))).toBe(
+    'rpm must lie between 0 and 8000 rpm (it is -5)',
+  );
   expect(outOfRange('rpm', Number.NaN, 0, 8000, 'rpm')?.code).toBe('not-a-number');
   expect(outOfRange('rpm', 0, 0, 8000, 'rpm')).toBeUndefined();
 });

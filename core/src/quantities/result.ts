@@ -1,3 +1,5 @@
+import { isMessage, say, type Said } from '../words/message.ts';
+
 /**
  * Expected failures are values. A failure says what is wrong (`code`), where (`field`), with which value, and what
  * would have been right (`requirement`); the sentence for people is made from that by {@link describeFailure}.
@@ -10,8 +12,8 @@ export interface Failure {
     | 'unreadable'
     | 'not-enough-data'
     | 'impossible';
-  readonly field: string;
-  readonly requirement: string;
+  readonly field: Said;
+  readonly requirement: Said;
   readonly value?: string | number;
 }
 
@@ -24,14 +26,15 @@ export const success = <T>(value: T): Result<T> => ({ ok: true, value });
 export const failed = (failure: Failure): { ok: false; failure: Failure } => ({ ok: false, failure });
 
 /** One plain sentence: field, what it must be, what it was. */
-export function describeFailure(failure: Failure): string {
-  const was = failure.value === undefined ? '' : ` (it is ${String(failure.value)})`;
-  return `${failure.field} ${failure.requirement}${was}`;
-}
+export const describeFailure = ({ field, requirement, value }: Failure): Said =>
+  // What is in words already needs none: a failure of a file has been told by its reader.
+  isMessage(field) || isMessage(requirement)
+    ? say('failures.not-so', { field, requirement, value })
+    : `${field} ${requirement}${value === undefined ? '' : ` (it is ${String(value)})`}`;
 
 /** Turns a result into its value where a failure would be a fault of the program, not of the person's input. */
 export function valueOf<T>(result: Result<T>): T {
-  if (!result.ok) throw new RangeError(describeFailure(result.failure));
+  if (!result.ok) throw new RangeError(JSON.stringify(result.failure));
   return result.value;
 }
 
@@ -44,13 +47,18 @@ export function outOfRange(
   unit: string,
 ): Failure | undefined {
   if (!Number.isFinite(value)) {
-    return { code: 'not-a-number', field, requirement: 'must be a finite number', value: String(value) };
+    return {
+      code: 'not-a-number',
+      field,
+      requirement: say('failures.a-finite-number'),
+      value: String(value),
+    };
   }
   if (value < low || value > high) {
     return {
       code: 'out-of-range',
       field,
-      requirement: `must lie between ${low} and ${high} ${unit}`.trimEnd(),
+      requirement: say('failures.between', { low, high, unit }),
       value,
     };
   }

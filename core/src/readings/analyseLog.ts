@@ -1,4 +1,5 @@
-import { mean, standardDeviation, success, type Result, type Unit } from '../quantities/index.ts';
+import { say, type Said } from '../words/index.ts';
+import { mean, standardDeviation, success, type Result } from '../quantities/index.ts';
 import {
   fitFlow,
   restrictionRatio,
@@ -31,8 +32,6 @@ export interface AnalyseOptions {
   readonly remembered?: MappingCorrections;
   /** Where it is known, the steady windows get their restriction ratio and soot load. */
   readonly geometry?: FilterGeometry;
-  /** Unit in which sentences state pressures; mbar unless a person chose another. */
-  readonly pressureUnit?: Unit;
 }
 
 export interface Spread {
@@ -61,6 +60,9 @@ export interface AnalysedWindow {
   };
 }
 
+/** What a reader or the analysis of a log found wanting. */
+export type SaidWarning = Omit<LogWarning, 'text'> & { readonly text: Said };
+
 export interface LogAnalysis {
   readonly format: string;
   readonly durationS: number;
@@ -79,7 +81,7 @@ export interface LogAnalysis {
   readonly without?: readonly WithoutRole[];
   /** Roles that several columns claim with equal right. */
   readonly questions?: readonly MappingQuestion[];
-  readonly warnings: readonly LogWarning[];
+  readonly warnings: readonly SaidWarning[];
   readonly windows: readonly AnalysedWindow[];
   readonly findings: readonly Finding[];
   readonly fit?: { readonly A: number; readonly B: number; readonly r2: number };
@@ -159,23 +161,23 @@ export function analyseRaw(raw: RawLog, options: AnalyseOptions = {}): AnalysedL
     ...(displacementL === undefined ? {} : { displacementL }),
     ...(barometerMbar === undefined ? {} : { barometerMbar }),
   };
-  const warnings = [...recording.warnings];
+  const warnings: SaidWarning[] = [...recording.warnings];
   if (!recording.channels.has('engineSpeed')) {
     warnings.push({
       code: 'engine-speed-missing',
-      text: 'No engine speed column recognised, so no idle or hold can be found. Select the column.',
+      text: say('findings.no-engine-speed-column-recognised'),
     });
   }
   if (!recording.channels.has('dpfDeltaP')) {
     warnings.push({
       code: 'dp-missing',
-      text: 'No ΔP column recognised.',
+      text: say('findings.no-dp-column-recognised'),
     });
   }
   if (displacementL === undefined && recording.channels.has('massAirFlow')) {
     warnings.push({
       code: 'displacement-unknown',
-      text: 'Engine size unknown: the MAF sensor cannot be compared with engine speed, so no intake leak can be judged.',
+      text: say('findings.engine-size-unknown-the-maf'),
     });
   }
   warnings.push(...samplingWarnings(features, limits));
@@ -218,7 +220,6 @@ export function analyseRaw(raw: RawLog, options: AnalyseOptions = {}): AnalysedL
               cleanDpMbar: (window: LogWindow) =>
                 cleanDp(samples[windows.indexOf(window)], flowContext, geometry),
             }),
-        ...(options.pressureUnit === undefined ? {} : { pressureUnit: options.pressureUnit }),
         ...(displacementL === undefined ? {} : { displacementL }),
       }),
       features: shownFeatures(recording, features),
@@ -366,13 +367,16 @@ function shownFeatures(recording: Recording, features: LogFeatures): ShownFeatur
 }
 
 /** Says where the log is too coarse for a pipe to be judged by its response. */
-function samplingWarnings(features: LogFeatures, limits: Limits): LogWarning[] {
+function samplingWarnings(features: LogFeatures, limits: Limits): SaidWarning[] {
   const { dp } = features;
   if (!dp?.response || showsResponse(dp, limits.slowResponseS)) return [];
   return [
     {
       code: 'response-not-shown',
-      text: `ΔP is read every ${dp.response.intervalS.toFixed(1)} s: too slow to show whether it follows the flow within ${limits.slowResponseS} s.`,
+      text: say('findings.dp-is-read-every-s', {
+        intervalS: dp.response.intervalS,
+        slowResponseS: limits.slowResponseS,
+      }),
     },
   ];
 }

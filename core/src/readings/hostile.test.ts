@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { describeFailure, valueOf } from '../quantities/index.ts';
 import { hostileFiles, mutatedFiles, type HostileFile } from '../testing/hostileFiles.ts';
@@ -32,7 +33,7 @@ async function answered({ name, bytes }: HostileFile): Promise<string> {
   const began = performance.now();
   const read = await analyseLog(bytes, {});
   expect(performance.now() - began, name).toBeLessThan(LONGEST_MS);
-  const said = read.ok ? 'read' : describeFailure(read.failure);
+  const said = read.ok ? 'read' : inEnglish(describeFailure(read.failure));
   expect(said, name).not.toMatch(/undefined|NaN|\[object/);
   return said;
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { describeFailure, valueOf } from '../quantities/index.ts';
 import { EXPECTED_LOGS, sampleBytes, type ExpectedLog } from '../testing/samples.ts';
@@ -371,7 +372,7 @@ describe('codes and kinds that are no readings', () => {
 describe('files that are none', () => {
   const refused = async (bytes: Uint8Array): Promise<string> => {
     const answer = await analyseLog(bytes);
-    return answer.ok ? 'read' : describeFailure(answer.failure);
+    return answer.ok ? 'read' : inEnglish(describeFailure(answer.failure));
   };
   it.each([
     ['an empty file', new Uint8Array(), /is empty/],

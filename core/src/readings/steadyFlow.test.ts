@@ -1,9 +1,12 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import type { SteadySample } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { madeSample } from '../testing/madeReadings.ts';
-import { steadyFlow } from './index.ts';
+import { steadyFlow as steadyFlowInCodes } from './index.ts';
+
+const steadyFlow = spoken(steadyFlowInCodes);
 
 const limits = DEFAULT_LIMITS;
 const hold: SteadySample = { kind: 'hold', rpm: 3000, dpMbar: 40 };

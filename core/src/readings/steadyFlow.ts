@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { exhaustMassGPerS, filterFlow, speedDensityGPerS, type FilterFlow } from '../filter/index.ts';
 import type { SteadySample } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -17,7 +18,7 @@ export interface SteadyFlow extends FilterFlow {
   /** Relative doubt of the flow itself (90 %), which before and after share in part. */
   readonly flowDoubt: number;
   /** Sentences on what was assumed because it was not read. */
-  readonly assumptions: readonly string[];
+  readonly assumptions: readonly Said[];
 }
 
 const ASSUMED_INTAKE_C = 25;
@@ -40,7 +41,7 @@ interface Air {
   readonly gPerS: number;
   readonly source: AirSource;
   readonly doubt: number;
-  readonly assumptions: readonly string[];
+  readonly assumptions: readonly Said[];
 }
 
 /** Air by speed–density where the engine size is known; missing manifold pressure and intake air are assumed aloud. */
@@ -50,17 +51,14 @@ function airBySpeedDensity(
   barometerMbar: number,
 ): Air | undefined {
   if (context.displacementL === undefined || sample.rpm <= 0) return undefined;
-  const assumptions: string[] = [];
+  const assumptions: Said[] = [];
   if (sample.manifoldMbar === undefined) {
-    assumptions.push(`manifold pressure not read: taken as the barometer, ${Math.round(barometerMbar)} mbar`);
+    assumptions.push(say('findings.manifold-pressure-not-read-taken', { barometerMbar }));
   }
   if (sample.intakeAirC === undefined)
-    assumptions.push(`intake air not read: taken as ${ASSUMED_INTAKE_C} °C`);
+    assumptions.push(say('findings.intake-air-not-read-taken', { assumedC: ASSUMED_INTAKE_C }));
   const idles = sample.rpm < RAISED_RPM;
-  if (idles)
-    assumptions.push(
-      'flow at idle by engine speed: gas that is recirculated counts as exhaust, up to a third',
-    );
+  if (idles) assumptions.push(say('findings.flow-at-idle-by-engine'));
   const air = speedDensityGPerS({
     displacementL: context.displacementL,
     rpm: sample.rpm,
@@ -94,7 +92,7 @@ function chooseAir(sample: SteadySample, context: FlowContext, barometerMbar: nu
     ...computed,
     assumptions: [
       ...computed.assumptions,
-      `MAF sensor not used: it shows ${metered.toFixed(1)} g/s where engine speed and manifold pressure call for ${computed.gPerS.toFixed(1)} g/s (ratio ${ratio.toFixed(2)}, limits ${low}–${high})`,
+      say('findings.maf-sensor-not-used', { metered, gPerS: computed.gPerS, ratio, low, high }),
     ],
   };
 }
@@ -110,15 +108,16 @@ export function steadyFlow(sample: SteadySample, context: FlowContext): Result<S
   if (!air) {
     return failed({
       code: 'not-enough-data',
-      field: `Flow at ${Math.round(sample.rpm)} rpm`,
-      requirement: 'needs the air mass, or the engine size of the vehicle',
+      field: say('findings.flow-at-rpm', { rpm: sample.rpm }),
+      requirement: say('findings.needs-the-air-mass'),
     });
   }
   const assumptions = [...air.assumptions];
   const assumedC = sample.kind === 'idle' ? context.limits.filterTempIdleC : context.limits.filterTempHoldC;
-  if (sample.filterC === undefined) assumptions.push(`filter temperature not read: taken as ${assumedC} °C`);
+  if (sample.filterC === undefined)
+    assumptions.push(say('findings.filter-temperature-not-read-taken', { assumedC }));
   if (context.barometerMbar === undefined)
-    assumptions.push(`barometer not read: taken as ${ASSUMED_BAROMETER_MBAR} mbar`);
+    assumptions.push(say('findings.barometer-not-read-taken', { assumedMbar: ASSUMED_BAROMETER_MBAR }));
   const exhaust = exhaustMassGPerS(air.gPerS, context.limits.airFuelRatioUnloaded) / 1000;
   const tailMbar = sample.kind === 'hold' ? context.limits.tailHoldMbar : 0;
   const outletPa = (barometerMbar + tailMbar) * MBAR_TO_PA;

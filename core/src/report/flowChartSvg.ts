@@ -1,5 +1,6 @@
+import type { Words } from '../words/index.ts';
 import type { CurvePoint, FlowPicture, SideName } from '../proof/index.ts';
-import { fromBase, unitLabel, type Unit } from '../quantities/index.ts';
+import { fromBase, toBase, unitLabel } from '../quantities/index.ts';
 
 export interface ChartLook {
   readonly width: number;
@@ -33,7 +34,9 @@ const at = (value: number): string => value.toFixed(1);
  * ΔP against exhaust flow as an SVG of its own: curves of the filter behind, both clouds with their fitted curves, and the fall at equal
  * flow. For paper and PDF, where it stays vectors with text that can be selected.
  */
-export function flowChartSvg(picture: FlowPicture, unit: Unit, look: ChartLook): string {
+export function flowChartSvg(picture: FlowPicture, words: Words, look: ChartLook): string {
+  const { pressure: unit, volumeFlow } = words.units;
+  const mostFlow = fromBase(picture.maxFlow, volumeFlow);
   const { width, height, font, ink, ink2, rule, paper, tones } = look;
   const right = width - MARGIN.right;
   const bottom = height - MARGIN.bottom;
@@ -43,10 +46,10 @@ export function flowChartSvg(picture: FlowPicture, unit: Unit, look: ChartLook):
   const text = (
     px: number,
     py: number,
-    words: string,
+    written: string,
     { size = 9, anchor = 'start', tone = ink2, bold = false } = {},
   ): string =>
-    `<text x="${at(px)}" y="${at(py)}" font-family="${font}" font-size="${size}"${bold ? ' font-weight="bold"' : ''} text-anchor="${anchor}" fill="${tone}">${escaped(words)}</text>`;
+    `<text x="${at(px)}" y="${at(py)}" font-family="${font}" font-size="${size}"${bold ? ' font-weight="bold"' : ''} text-anchor="${anchor}" fill="${tone}">${escaped(written)}</text>`;
   const path = (points: readonly CurvePoint[]): string => {
     const inside = points.filter(({ dpMbar }) => dpMbar <= picture.maxMbar);
     return inside.map((p, i) => `${i === 0 ? 'M' : 'L'}${at(x(p.flowM3PerH))} ${at(y(p.dpMbar))}`).join(' ');
@@ -56,30 +59,35 @@ export function flowChartSvg(picture: FlowPicture, unit: Unit, look: ChartLook):
     const py = bottom - ((bottom - MARGIN.top) * tick) / most;
     parts.push(
       `<line x1="${MARGIN.left}" y1="${at(py)}" x2="${at(right)}" y2="${at(py)}" stroke="${rule}" stroke-width="0.7"/>`,
-      text(MARGIN.left - 5, py + 3, String(tick), { anchor: 'end' }),
+      text(MARGIN.left - 5, py + 3, words.number(tick), { anchor: 'end' }),
     );
   }
-  for (const tick of ticksUpTo(picture.maxFlow, 6))
-    parts.push(text(x(tick), bottom + 13, String(tick), { anchor: 'middle' }));
+  for (const tick of ticksUpTo(mostFlow, 6))
+    parts.push(text(x(toBase(tick, volumeFlow)), bottom + 13, words.number(tick), { anchor: 'middle' }));
   parts.push(
     `<path d="M${MARGIN.left} ${MARGIN.top} L${MARGIN.left} ${at(bottom)} L${at(right)} ${at(bottom)}" fill="none" stroke="${ink}" stroke-width="1"/>`,
-    text(right, bottom + 28, `exhaust flow at ${Math.round(picture.temperatureC)} °C, m³/h`, {
-      anchor: 'end',
-    }),
+    text(
+      right,
+      bottom + 28,
+      `exhaust flow at ${words.temperature(picture.temperatureC)}, ${unitLabel(volumeFlow)}`,
+      {
+        anchor: 'end',
+      },
+    ),
     text(2, MARGIN.top + 6, `ΔP, ${unitLabel(unit)}`),
   );
-  const ends: { py: number; words: string; tone: string; bold: boolean }[] = [];
-  const endOf = (points: readonly CurvePoint[], words: string, tone: string, bold: boolean): void => {
+  const ends: { py: number; written: string; tone: string; bold: boolean }[] = [];
+  const endOf = (points: readonly CurvePoint[], written: string, tone: string, bold: boolean): void => {
     const inside = points.filter(({ dpMbar }) => dpMbar <= picture.maxMbar);
     const last = inside.at(-1);
     if (last && (bold || inside.length === points.length))
-      ends.push({ py: y(last.dpMbar), words, tone, bold });
+      ends.push({ py: y(last.dpMbar), written, tone, bold });
   };
   picture.ground.forEach(({ label, points }, i) => {
     parts.push(
       `<path d="${path(points)}" fill="none" stroke="${ink2}" stroke-width="${i === 0 ? 1.2 : 0.7}"${i === 0 ? '' : ' stroke-dasharray="3 3"'}/>`,
     );
-    endOf(points, label, ink2, false);
+    endOf(points, words.say(label), ink2, false);
   });
   for (const { name, cloud, curve } of picture.sides) {
     const tone = tones[name];
@@ -108,8 +116,8 @@ export function flowChartSvg(picture: FlowPicture, unit: Unit, look: ChartLook):
     const below = all[i - 1];
     end.py = Math.min(end.py, below ? below.py - LABEL_GAP : bottom);
   });
-  for (const { py, words, tone, bold } of ends)
-    parts.push(text(right + 5, py + 3, words, { tone, bold, size: bold ? 11 : 9 }));
+  for (const { py, written, tone, bold } of ends)
+    parts.push(text(right + 5, py + 3, written, { tone, bold, size: bold ? 11 : 9 }));
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${parts.join('')}</svg>`;
 }
 

@@ -1,10 +1,8 @@
 import { z } from 'zod';
+import { UNIT_CHOICES } from '../words/index.ts';
 import { idSchema, timeSchema } from '../ledger/index.ts';
-import type { Unit } from '../quantities/index.ts';
-import { freeText } from '../text/index.ts';
+import { freeText } from '../fields/index.ts';
 import { REPORT_VERSIONS, type Report } from './report.ts';
-
-const PRESSURES = ['mbar', 'hPa', 'kPa', 'psi', 'inHg', 'bar'] as const satisfies readonly Unit[];
 
 /** Whether this machine knows a zone of time. */
 function isTimeZone(zone: string): boolean {
@@ -16,12 +14,30 @@ function isTimeZone(zone: string): boolean {
   }
 }
 
+/** Whether a tag is one by which figures and dates can be written. */
+function isLocale(tag: string): boolean {
+  try {
+    return Intl.getCanonicalLocales(tag).length === 1;
+  } catch {
+    return false;
+  }
+}
+
 /** How a report is told: for whom, in which units, in the times of which place. */
 export const reportChoiceSchema = z.object({
   version: z.enum(REPORT_VERSIONS).default('technical'),
-  pressure: z.enum(PRESSURES).default('mbar'),
-  temperature: z.enum(['degC', 'degF']).default('degC'),
-  distance: z.enum(['km', 'mi']).default('km'),
+  pressure: z.enum(UNIT_CHOICES.pressure).default('mbar'),
+  temperature: z.enum(UNIT_CHOICES.temperature).default('degC'),
+  distance: z.enum(UNIT_CHOICES.distance).default('km'),
+  massFlow: z.enum(UNIT_CHOICES.massFlow).default('gPerS'),
+  volumeFlow: z.enum(UNIT_CHOICES.volumeFlow).default('m3PerH'),
+  soot: z.enum(UNIT_CHOICES.soot).default('g'),
+  weight: z.enum(UNIT_CHOICES.weight).default('kg'),
+  volume: z.enum(UNIT_CHOICES.volume).default('L'),
+  engineSize: z.enum(UNIT_CHOICES.engineSize).default('L'),
+  length: z.enum(UNIT_CHOICES.length).default('mm'),
+  torque: z.enum(UNIT_CHOICES.torque).default('Nm'),
+  locale: z.string().max(35).refine(isLocale, 'must be a language tag, as en-GB').optional(),
   timeZone: z.string().max(60).refine(isTimeZone, 'must be a time zone, as Europe/London').optional(),
 });
 export type ReportChoice = z.infer<typeof reportChoiceSchema>;
@@ -50,7 +66,7 @@ export type Share = z.infer<typeof shareSchema>;
 
 export const newMailSchema = newShareSchema.extend({
   to: z.email('This is no mail address').max(200, 'A mail address has at most 200 characters'),
-  message: freeText('The message', 2000).optional(),
+  message: freeText('message', 2000).optional(),
 });
 export type NewMail = z.infer<typeof newMailSchema>;
 
@@ -77,11 +93,12 @@ export type HandOver = z.infer<typeof handOverSchema>;
 export const sharedReportSchema = z.object({
   /** Core’s own document of a report. */
   report: z.record(z.string(), z.unknown()),
-  pressure: z.enum(PRESSURES),
+  /** In which units and manner it is told. */
+  choice: reportChoiceSchema,
   expiresAt: timeSchema,
 });
 export interface SharedReport {
   readonly report: Report;
-  readonly pressure: ReportChoice['pressure'];
+  readonly choice: ReportChoice;
   readonly expiresAt: string;
 }

@@ -10,7 +10,6 @@ export {
   type ReportSection,
   type ReportVersion,
 } from './report.ts';
-export type { ReportUnits } from './words.ts';
 export { flowChartSvg, type ChartLook } from './flowChartSvg.ts';
 export {
   SHARE_DAYS,
@@ -29,3 +28,4 @@ export {
   type Share,
   type SharedReport,
 } from './handOver.ts';
+export { reportWords } from './reportWords.ts';

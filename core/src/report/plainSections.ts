@@ -1,8 +1,9 @@
+import { say, type Said } from '../words/index.ts';
 import { sentenceOf } from '../diagnosis/index.ts';
 import { wasFound, type DerivedJob } from '../job/index.ts';
 import { entriesOfKind, type WorkType } from '../ledger/index.ts';
 import { aheadLines } from './aheadLines.ts';
-import type { ReportLine } from './report.ts';
+import type { SaidLine } from './report.ts';
 import { LAMP_CAUTION, remainsLines, workLines, type ReportParts, type Told } from './technicalSections.ts';
 
 /** Work by which a cause was found and put right, even if nobody gave it its name. */
@@ -12,74 +13,75 @@ const REPAIRS: ReadonlySet<WorkType> = new Set<WorkType>([
   'pipe-cleared',
 ]);
 
-const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
-
 /** The verdict as a customer asks for it: is it fixed? */
-function inShort({ verdict, comparison, proof }: DerivedJob): { headline: string; text: string } {
+function inShort({ verdict, comparison, proof }: DerivedJob): { headline: Said; text: Said } {
   const fell = comparison?.removedPercent
-    ? `At the same exhaust flow the filter holds back ${percent(comparison.removedPercent.value)} less than before.`
+    ? say('report.at-the-same-exhaust-flow', { percent: comparison.removedPercent.value })
     : '';
   switch (verdict) {
     case 'proved':
       if (proof?.falseAlarm)
         return {
-          headline: 'It was not the filter, and it is repaired',
-          text: 'The sensor or its pipes were at fault and are repaired. Correctly read, the filter is good. A drive and a scan found nothing more.',
+          headline: say('report.it-was-not-the-filter'),
+          text: say('report.the-sensor-or-its-pipes'),
         };
       if (proof?.newFilter)
         return {
-          headline: 'The new filter is in order',
-          text: 'Its pressure is as it should be. A drive and a scan found nothing more.',
+          headline: say('report.the-new-filter'),
+          text: say('report.its-pressure'),
         };
       return {
-        headline: 'Fixed, and proved',
-        text: `${fell} A drive and a scan found nothing more.`,
+        headline: say('report.fixed-and-proved'),
+        text: say('report.a-drive-and-a-scan', { fell }),
       };
     case 'equal-flow':
       return {
-        headline: 'The filter is free again; final checks are outstanding',
+        headline: say('report.the-filter-is-free-again'),
         text: proof?.falseAlarm
-          ? 'The sensor or its pipes were at fault. Correctly read, the filter is good. Outstanding checks are listed below.'
-          : `${fell} Outstanding checks are listed below.`,
+          ? say('report.the-sensor-or-its-pipes-were')
+          : say('report.outstanding-checks-are-listed-below', { fell }),
       };
     case 'reopened':
       return {
-        headline: 'The problem has come back',
-        text: 'The work helped, but the filter was full again so soon that the cause must still be there.',
+        headline: say('report.the-problem-has-come-back'),
+        text: say('report.the-work-helped-but'),
       };
     case 'better':
-      return { headline: 'Better, but not good yet', text: `${fell} That is not enough yet.` };
+      return {
+        headline: say('report.better-but-not-good-yet'),
+        text: say('report.that-is-not-enough-yet', { fell }),
+      };
     case 'worse':
       return {
-        headline: 'Not better',
-        text: 'The filter is more blocked than before. The work is not finished.',
+        headline: say('report.not-better'),
+        text: say('report.the-filter-is-more-blocked'),
       };
     case 'not-proved':
       return proof?.nothingToRemove
         ? {
-            headline: 'The filter is good',
-            text: 'It was good on arrival: nothing to clean.',
+            headline: say('report.the-filter-is-good'),
+            text: say('report.it-was-good-on-arrival'),
           }
         : {
-            headline: 'Result not known yet',
-            text: 'What is missing is listed below.',
+            headline: say('report.result-not-known-yet'),
+            text: say('report.what-is-missing-is-listed'),
           };
     case 'open':
       return {
-        headline: 'The work is not finished',
-        text: 'A reading before and one after the work will show whether it helped.',
+        headline: say('report.the-work-is-not-finished'),
+        text: say('report.a-reading-before-and-one'),
       };
   }
 }
 
 /** For the customer: was it the filter, what was done, is it fixed, what remains. No table, one picture. */
-export function plainSections({ facts, picture, photos, words }: ReportParts): Told {
+export function plainSections({ facts, picture, photos }: ReportParts): Told {
   const { derived } = facts;
   const { headline, text } = inShort(derived);
   const complaints = entriesOfKind(derived.entries, 'complaint').filter(({ body }) => body.text !== '');
   const causes = derived.causes.filter(wasFound);
   const repaired = entriesOfKind(derived.entries, 'work').some(({ body }) => REPAIRS.has(body.work));
-  const open: readonly ReportLine[] = [
+  const open: readonly SaidLine[] = [
     ...(derived.proof?.missing ?? []).map((missing) => ({ text: missing })),
     ...derived.evidence
       .filter(({ state }) => state !== 'shown')
@@ -89,41 +91,44 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
       })),
   ];
   const equal = derived.comparison?.equalFlow;
-  const ahead = aheadLines(facts, words);
-  const lines = (list: readonly ReportLine[]) => ({ kind: 'lines', lines: list }) as const;
+  const ahead = aheadLines(facts);
+  const lines = (list: readonly SaidLine[]) => ({ kind: 'lines', lines: list }) as const;
   return {
     headline,
     under: text,
     sections: [
       {
-        title: 'Why it came',
+        title: say('report.why-it-came'),
         half: true,
         blocks: [
           lines([
-            ...complaints.map(({ body }) => ({ text: `“${body.text}”` })),
+            ...complaints.map(({ body }) => ({ text: say('text.quoted', { words: body.text }) })),
             ...(causes.length > 0
               ? causes.map(({ cause, state }) => ({
-                  lead: state === 'put-right' ? 'Found and repaired:' : 'Found:',
-                  text: `${sentenceOf(cause)}.`,
+                  lead: state === 'put-right' ? say('report.found-and-repaired') : say('report.found'),
+                  text: say('text.sentence', { of: sentenceOf(cause) }),
                 }))
               : repaired
                 ? []
-                : [{ text: 'No cause was found other than the filter’s load.' }]),
+                : [{ text: say('report.no-cause-was-found-other') }]),
           ]),
         ],
       },
-      { title: 'What was done', half: true, blocks: [lines(workLines(facts))] },
+      { title: say('report.what-was-done'), half: true, blocks: [lines(workLines(facts))] },
       ...(picture
         ? [
             {
-              title: 'How blocked the filter was, before and after',
+              title: say('report.how-blocked-the-filter'),
               blocks: [
                 { kind: 'chart', picture } as const,
                 ...(equal
                   ? [
                       lines([
                         {
-                          text: `At the same flow: ${words.pressure(equal.beforeMbar)} before, ${words.pressure(equal.afterMbar)} after.`,
+                          text: say('report.at-the-same-flow-before', {
+                            beforeMbar: equal.beforeMbar,
+                            afterMbar: equal.afterMbar,
+                          }),
                         },
                       ]),
                     ]
@@ -132,11 +137,13 @@ export function plainSections({ facts, picture, photos, words }: ReportParts): T
             },
           ]
         : []),
-      ...(open.length > 0 ? [{ title: 'Outstanding checks', blocks: [lines(open)] }] : []),
-      ...(photos.length > 0 ? [{ title: 'Photos', blocks: [{ kind: 'photos', photos } as const] }] : []),
-      { title: 'What remains', blocks: [lines(remainsLines(facts, words))] },
-      ...(ahead.length > 0 ? [{ title: 'When it is due again', blocks: [lines(ahead)] }] : []),
-      { title: 'Please note', blocks: [lines([{ text: LAMP_CAUTION }])] },
+      ...(open.length > 0 ? [{ title: say('report.outstanding-checks'), blocks: [lines(open)] }] : []),
+      ...(photos.length > 0
+        ? [{ title: say('report.photos'), blocks: [{ kind: 'photos', photos } as const] }]
+        : []),
+      { title: say('report.what-remains'), blocks: [lines(remainsLines(facts))] },
+      ...(ahead.length > 0 ? [{ title: say('report.when-it-is-due-again'), blocks: [lines(ahead)] }] : []),
+      { title: say('report.please-note'), blocks: [lines([{ text: LAMP_CAUTION }])] },
     ],
   };
 }

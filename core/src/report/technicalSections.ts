@@ -1,33 +1,23 @@
+import { say, type Said } from '../words/index.ts';
 import { sentenceOf } from '../diagnosis/index.ts';
-import {
-  clockOutcome,
-  DRIVABLE_WORDS,
-  entryFigure,
-  RESET_LABELS,
-  stageOf,
-  verdictLine,
-  wasFound,
-  WORK_LABELS,
-} from '../job/index.ts';
-import { entriesOfKind, PART_LABELS, PART_STATE_WORDS, type PartState } from '../ledger/index.ts';
+import { clockOutcome, entryFigure, stageOf, verdictLine, wasFound } from '../job/index.ts';
+import { entriesOfKind, happenedAt, type PartState } from '../ledger/index.ts';
 import { LIMIT_DEFINITIONS, type LimitId } from '../limits/index.ts';
 import type { Evidence, FlowPicture } from '../proof/index.ts';
 import { aheadLines, followUpLines } from './aheadLines.ts';
-import type { ReportBlock, ReportFacts, ReportLine, ReportPhoto, ReportSection } from './report.ts';
+import type { ReportFacts, ReportPhoto, SaidBlock, SaidLine, SaidSection } from './report.ts';
 import { treatmentLines } from './treatmentLines.ts';
-import type { ReportWords } from './words.ts';
 
 export interface ReportParts {
   readonly facts: ReportFacts;
-  readonly words: ReportWords;
   readonly picture: FlowPicture | undefined;
   readonly photos: readonly ReportPhoto[];
 }
 
 export interface Told {
-  readonly headline: string;
-  readonly under: string;
-  readonly sections: readonly ReportSection[];
+  readonly headline: Said;
+  readonly under: Said;
+  readonly sections: readonly SaidSection[];
 }
 
 const USED_LIMITS: readonly LimitId[] = [
@@ -43,8 +33,7 @@ const USED_LIMITS: readonly LimitId[] = [
   'comesBackWithinKm',
 ];
 
-export const LAMP_CAUTION =
-  'A lamp that is off and a counter at zero prove nothing by themselves. If the lamp comes back, do not keep driving under load: the filter can overheat. Removing or gutting a filter is illegal in most places.';
+export const LAMP_CAUTION = say('report.a-lamp-that-is-off');
 
 const EVIDENCE_MARKS: Readonly<Record<Evidence['state'], PartState>> = {
   shown: 'sound',
@@ -52,22 +41,30 @@ const EVIDENCE_MARKS: Readonly<Record<Evidence['state'], PartState>> = {
   failed: 'failed',
 };
 
-const lines = (list: readonly ReportLine[]): ReportBlock => ({ kind: 'lines', lines: list });
-const said = (...texts: readonly string[]): ReportBlock => lines(texts.map((text) => ({ text })));
+const joined = (parts: readonly Said[], by: string): Said => say('text.joined', { parts, by });
+const lines = (list: readonly SaidLine[]): SaidBlock => ({ kind: 'lines', lines: list });
+const told = (...texts: readonly Said[]): SaidBlock => lines(texts.map((text) => ({ text })));
 
 /** Every row at one flow, beside its limit. */
-function compareBlock({ derived, limits }: ReportFacts, words: ReportWords): ReportBlock[] {
+function compareBlock({ derived, limits }: ReportFacts): SaidBlock[] {
   const { comparison } = derived;
   if (!comparison) return [];
-  const show = (mbar: number | undefined): string => (mbar === undefined ? '–' : words.pressureFigure(mbar));
+  const show = (mbar: number | undefined): Said =>
+    mbar === undefined ? '–' : say('text.pressure', { mbar });
   return [
     {
       kind: 'table',
-      columns: ['at', 'flow, m³/h', 'before', 'after', 'good to'],
+      columns: [
+        say('report.column-at'),
+        say('report.column-flow'),
+        say('report.column-before'),
+        say('report.column-after'),
+        say('report.column-good'),
+      ],
       rows: [
         ...comparison.rows.map((row) => [
           row.label,
-          String(Math.round(row.flowM3PerH)),
+          say('text.volume-flow', { m3PerH: row.flowM3PerH }),
           show(row.beforeMbar),
           show(row.afterMbar),
           show(row.goodMbar),
@@ -75,163 +72,166 @@ function compareBlock({ derived, limits }: ReportFacts, words: ReportWords): Rep
         ...(comparison.restrictionBefore && comparison.restrictionAfter
           ? [
               [
-                '× clean',
+                say('report.clean'),
                 '',
-                comparison.restrictionBefore.value.toFixed(1),
-                comparison.restrictionAfter.value.toFixed(1),
-                String(limits.restrictionGoodRatio),
+                say('text.ratio', { ratio: comparison.restrictionBefore.value }),
+                say('text.ratio', { ratio: comparison.restrictionAfter.value }),
+                say('text.number', { value: limits.restrictionGoodRatio }),
               ],
             ]
           : []),
       ],
-      note: `ΔP in ${words.pressureUnit}, zero removed; dash: not read near this flow.`,
+      note: say('report.table-note'),
     },
   ];
 }
 
 /** What was read before and after resets: the figures of before are not lost with the counter. */
-const resetLines = ({ derived }: ReportFacts): ReportLine[] =>
-  entriesOfKind(derived.entries, 'reset').map(({ body }) => {
-    const soot =
-      body.before.sootG === undefined
-        ? ''
-        : `: ${body.before.sootG.toFixed(1)} → ${body.after?.sootG?.toFixed(1) ?? '?'} g`;
-    return {
-      lead: `${RESET_LABELS[body.reset]}.`,
-      text: [
-        soot.replace(/^: /, ''),
-        body.why ?? '',
-        ...(body.against?.length ? [`Done although blocked: ${body.against.join(' ')}`] : []),
-      ]
-        .filter(Boolean)
-        .join(' '),
-    };
-  });
+const resetLines = ({ derived }: ReportFacts): SaidLine[] =>
+  entriesOfKind(derived.entries, 'reset').map(({ body: { reset, before, after, why, against } }) => ({
+    lead: say('text.sentence', { of: say(`resets.${reset}`) }),
+    text: joined(
+      [
+        before.sootG === undefined
+          ? ''
+          : say('report.soot-went', { beforeG: before.sootG, afterG: after?.sootG }),
+        why ?? '',
+        against?.length ? say('report.done-although-blocked', { against }) : '',
+      ],
+      ' ',
+    ),
+  }));
 
-export function workLines({ derived }: ReportFacts): ReportLine[] {
+export function workLines({ derived }: ReportFacts): SaidLine[] {
   return entriesOfKind(derived.entries, 'work').map(({ body }) => ({
-    lead: `${WORK_LABELS[body.work]}.`,
-    text: [
-      `${body.what}${body.fluid ? ` (${body.fluid}${body.fluidL === undefined ? '' : `, ${body.fluidL} L`})` : ''}`,
-      body.sootBeforeG === undefined
-        ? ''
-        : `Soot counted: ${body.sootBeforeG.toFixed(1)} → ${body.sootAfterG?.toFixed(1) ?? '?'} g`,
-      body.against?.length ? `Done although blocked: ${body.against.join(' ')}` : '',
-    ]
-      .filter(Boolean)
-      .join('. '),
+    lead: say('text.sentence', { of: say(`works.${body.work}`) }),
+    text: joined(
+      [
+        say('report.fluid', { what: body.what, fluid: body.fluid, fluidL: body.fluidL }),
+        body.sootBeforeG === undefined
+          ? ''
+          : say('report.soot-counted', { beforeG: body.sootBeforeG, afterG: body.sootAfterG }),
+        body.against?.length ? say('report.done-although-blocked', { against: body.against }) : '',
+      ],
+      '. ',
+    ),
   }));
 }
 
 /** As a job that is not over stands: what is likely, what comes next, and whether it may be driven, by what is known. */
-function standsLines({ advice, derived }: ReportFacts): ReportLine[] {
+function standsLines({ advice, derived }: ReportFacts): SaidLine[] {
   if (!advice || derived.signedOff) return [];
   const { likely, next, drive } = advice;
   return [
     ...(likely
       ? [
           {
-            lead: 'Most likely:',
-            text: `${sentenceOf(likely.cause)}, ${Math.round(100 * likely.probability)} % on present evidence`,
+            lead: say('report.most-likely'),
+            text: say('report.on-present-evidence', {
+              cause: sentenceOf(likely.cause),
+              probability: likely.probability,
+            }),
           },
         ]
       : []),
-    ...(next ? [{ lead: 'Next:', text: `${next.title}. ${next.why}` }] : []),
-    ...(derived.drivable ? [] : [{ lead: 'Proposed:', text: DRIVABLE_WORDS[drive] }]),
+    ...(next ? [{ lead: say('report.next'), text: joined([next.title, next.why], '. ') }] : []),
+    ...(derived.drivable ? [] : [{ lead: say('report.proposed'), text: say(`drivable.${drive}`) }]),
   ];
 }
 
 /** What was noted for the customer, what holds for now only, and what is to be done after. */
-export function remainsLines(facts: ReportFacts, words: ReportWords): ReportLine[] {
+export function remainsLines(facts: ReportFacts): SaidLine[] {
   const { drivable, signedOff, open } = facts.derived;
   const remains = signedOff?.body.remains;
-  const lines: ReportLine[] = [
+  const lines: SaidLine[] = [
     ...(remains ? [{ text: remains }] : []),
     ...(drivable
       ? [
           {
-            lead: `${DRIVABLE_WORDS[drivable.body.verdict]}:`,
-            text: `${drivable.body.why}${drivable.body.limits ? `. ${drivable.body.limits}` : ''}`,
+            lead: say('text.lead', { of: say(`drivable.${drivable.body.verdict}`) }),
+            text: joined([drivable.body.why, drivable.body.limits ?? ''], '. '),
           },
         ]
       : []),
     ...open.map(({ text, waitsFor, due }) => ({
-      lead: 'Open:',
-      text: `${text}${waitsFor ? `; on order: ${waitsFor}${due ? `, due ${due}` : ''}` : ''}`,
+      lead: say('report.open'),
+      text: say('report.open-matter', { what: text, waitsFor, due }),
     })),
-    ...followUpLines(facts, words),
+    ...followUpLines(facts),
   ];
-  return lines.length > 0 ? lines : [{ text: 'Nothing noted.' }];
+  return lines.length > 0 ? lines : [{ text: say('report.nothing-noted') }];
 }
 
 /** For the next technician: what was found and done, every figure with its limit, what is on record. */
-export function technicalSections({ facts, words, picture, photos }: ReportParts): Told {
+export function technicalSections({ facts, picture, photos }: ReportParts): Told {
   const { derived, limits, vehicle, limitsProfile } = facts;
   const { proof, confidence, contradiction } = derived;
   const complaints = entriesOfKind(derived.entries, 'complaint').filter(({ body }) => body.text !== '');
-  const ahead = aheadLines(facts, words);
+  const ahead = aheadLines(facts);
   const scans = entriesOfKind(derived.entries, 'code-scan');
   const history = derived.entries.filter(
     (entry) => stageOf(entry) !== undefined || entry.body.kind === 'note',
   );
   const clocks = derived.clocks.flatMap((clock) => {
     const outcome = clockOutcome(clock, limits);
-    return outcome && outcome.state !== 'on-time' ? [`${outcome.text}.`] : [];
+    return outcome && outcome.state !== 'on-time' ? [say('text.sentence', { of: outcome.text })] : [];
   });
   return {
     headline: derived.headline,
     under: verdictLine(derived),
     sections: [
       {
-        title: 'Readings',
+        title: say('report.readings'),
         blocks: [
-          said(
+          told(
             ...(contradiction ? [contradiction.text] : []),
-            ...(proof ? [...proof.missing.map((text) => `Missing: ${text}`), ...proof.reasons] : []),
+            ...(proof
+              ? [...proof.missing.map((text) => say('report.missing', { text })), ...proof.reasons]
+              : []),
             ...(confidence && confidence.reasons.length > 0
-              ? [`Confidence lowered by: ${confidence.reasons.join('; ')}.`]
+              ? [say('report.confidence-lowered', { by: confidence.reasons })]
               : []),
           ),
           ...(picture ? [{ kind: 'chart', picture } as const] : []),
         ],
       },
-      { title: 'Before and after at equal flow', blocks: compareBlock(facts, words), half: true },
+      { title: say('report.before-and-after-at-equal'), blocks: compareBlock(facts), half: true },
       {
-        title: 'Evidence: outstanding and complete',
+        title: say('report.evidence-outstanding-and-complete'),
         half: true,
         blocks: [
           lines(
             derived.evidence.map(({ state, text }) => ({
               mark: EVIDENCE_MARKS[state],
-              text: `${text}${state === 'open' ? ' (outstanding)' : state === 'failed' ? ' (failed)' : ''}`,
+              text: say('report.evidence', { evidence: text, state }),
             })),
           ),
         ],
       },
       {
-        title: 'Complaint and work done',
+        title: say('report.complaint-and-work-done'),
         half: true,
         blocks: [
           lines([
-            ...complaints.map(({ body }) => ({ text: `“${body.text}”` })),
+            ...complaints.map(({ body }) => ({ text: say('text.quoted', { words: body.text }) })),
             ...derived.causes.filter(wasFound).map(({ cause, state, why }) => ({
-              lead: `Cause${state === 'put-right' ? ', repaired' : ''}: ${sentenceOf(cause)}.`,
+              lead: say('report.cause', { cause: sentenceOf(cause), repaired: state === 'put-right' }),
               text: why,
             })),
             ...workLines(facts),
-            ...treatmentLines(facts, words).map((text) => ({ text })),
+            ...treatmentLines(facts).map((text) => ({ text })),
             ...resetLines(facts),
             ...clocks.map((text) => ({ text })),
             ...(scans.length > 0
               ? [
                   {
-                    lead: 'Codes:',
-                    text: scans
-                      .map(
-                        ({ body }) =>
-                          `${body.when === 'before' ? 'before' : 'after'} ${body.codes.map(({ code }) => code).join(', ') || 'none'}`,
-                      )
-                      .join('; '),
+                    lead: say('report.codes'),
+                    text: say('report.scans', {
+                      scans: scans.map(({ body }) => ({
+                        before: body.when === 'before',
+                        codes: body.codes.map(({ code }) => code),
+                      })),
+                    }),
                   },
                 ]
               : []),
@@ -239,48 +239,52 @@ export function technicalSections({ facts, words, picture, photos }: ReportParts
         ],
       },
       {
-        title: 'Parts looked at',
+        title: say('report.parts-looked'),
         half: true,
         blocks: [
           derived.parts.size === 0
-            ? said('None on record.')
+            ? told(say('report.none-on-record'))
             : lines(
                 [...derived.parts].map(([part, { state, why }]) => ({
                   mark: state,
-                  lead: `${PART_LABELS[part]},`,
-                  text: `${PART_STATE_WORDS[state]}${why === '' ? '' : `: ${why}`}`,
+                  lead: say('report.part', { part: say(`parts.${part}`) }),
+                  text: say('text.because', { what: say(`partStates.${state}`), why }),
                 })),
               ),
         ],
       },
-      ...(photos.length > 0 ? [{ title: 'Photos', blocks: [{ kind: 'photos', photos } as const] }] : []),
+      ...(photos.length > 0
+        ? [{ title: say('report.photos'), blocks: [{ kind: 'photos', photos } as const] }]
+        : []),
       {
-        title: 'What remains',
-        blocks: [lines([...standsLines(facts), ...remainsLines(facts, words), { text: LAMP_CAUTION }])],
+        title: say('report.what-remains'),
+        blocks: [lines([...standsLines(facts), ...remainsLines(facts), { text: LAMP_CAUTION }])],
       },
-      ...(ahead.length > 0 ? [{ title: 'When it is due again', blocks: [lines(ahead)] }] : []),
+      ...(ahead.length > 0 ? [{ title: say('report.when-it-is-due-again'), blocks: [lines(ahead)] }] : []),
       {
-        title: 'On record',
+        title: say('report.on-record'),
         blocks: [
           {
             kind: 'record',
-            lines: history.map(
-              (entry) => `${words.moment(entry)} · ${entryFigure(entry)} · ${entry.authorName}`,
+            lines: history.map((entry) =>
+              say('report.record', { at: happenedAt(entry), what: entryFigure(entry), by: entry.authorName }),
             ),
           },
         ],
       },
       {
-        title: 'Limits used',
+        title: say('report.limits-used'),
         blocks: [
-          said(
-            `${limitsProfile ? `Profile ${limitsProfile.family ?? 'general'}, version ${limitsProfile.version}.` : 'Starting values.'} ${USED_LIMITS.map(
-              (id) => `${LIMIT_DEFINITIONS[id].label} ${limits[id]} ${LIMIT_DEFINITIONS[id].unit}`,
-            ).join('; ')}. Filter: ${
-              vehicle.filter
-                ? `${vehicle.filter.diameterMm} × ${vehicle.filter.lengthMm} mm, ${vehicle.filter.cpsi} cells per square inch, wall ${vehicle.filter.wallMm} mm (${vehicle.filter.basis})`
-                : 'size not known'
-            }.`,
+          told(
+            say('report.limits-and-filter', {
+              profile: limitsProfile && { family: limitsProfile.family, version: limitsProfile.version },
+              limits: USED_LIMITS.map((id) => ({
+                label: LIMIT_DEFINITIONS[id].label,
+                value: limits[id],
+                unit: LIMIT_DEFINITIONS[id].unit,
+              })),
+              filter: vehicle.filter,
+            }),
           ),
         ],
       },

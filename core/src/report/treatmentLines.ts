@@ -1,44 +1,49 @@
-import { BURN_END_WORDS } from '../job/index.ts';
+import { say, type Said } from '../words/index.ts';
 import { burnsOf, offVehicleWork } from '../treatment/index.ts';
 import type { ReportFacts } from './report.ts';
-import type { ReportWords } from './words.ts';
 
 /** What burns came to and what was found off the vehicle: figures, torques, what broke. */
-export function treatmentLines({ derived, limits }: ReportFacts, words: ReportWords): string[] {
+export function treatmentLines({ derived, limits }: ReportFacts): Said[] {
   const { entries, sootBefore } = derived;
   const off = offVehicleWork({ entries, limits, ...(sootBefore ? { soot: sootBefore } : {}) });
   const signed = off.parts.flatMap(({ off: { body }, signed: by }) =>
-    [...by.values()].map(
-      (entry) => `${body.what} ${entry.body.number}: ${entry.body.torqueNm} N·m, ${entry.authorName}`,
-    ),
+    [...by.values()].map((entry) => ({
+      what: body.what,
+      number: entry.body.number,
+      torqueNm: entry.body.torqueNm,
+      by: entry.authorName,
+    })),
   );
   return [
-    ...burnsOf(entries).flatMap(({ ended, goesOn }, i) => {
+    ...burnsOf(entries).flatMap(({ ended, goesOn }, i): Said[] => {
       // One that was entered as done stands among the work.
-      if (!ended) return goesOn ? [`Burn ${i + 1}: end not entered.`] : [];
+      if (!ended) return goesOn ? [say('report.burn-end-not-entered', { i: i + 1 })] : [];
       const { how, why, minutes, peakInletC, peakBedC, counterBeforeG, counterAfterG } = ended.body;
       return [
-        `Burn ${i + 1} ${BURN_END_WORDS[how]}${why ? ` (${why})` : ''} after ${minutes.toFixed(0)} min`,
-        ...(peakInletC === undefined ? [] : [`${words.temperature(peakInletC)} before the filter`]),
-        ...(peakBedC === undefined ? [] : [`bed ${words.temperature(peakBedC)} by the burn model`]),
-        ...(counterBeforeG === undefined || counterAfterG === undefined
-          ? []
-          : [`soot counter ${counterBeforeG.toFixed(1)} → ${counterAfterG.toFixed(1)} g`]),
-      ]
-        .join(', ')
-        .concat('.');
+        say('report.burn', {
+          number: i + 1,
+          how: say(`burnEnds.${how}`),
+          why,
+          minutes,
+          peakInletC,
+          peakBedC,
+          counterBeforeG,
+          counterAfterG,
+        }),
+      ];
     }),
     ...off.weighed.sentences,
     ...(off.parts.length > 0
       ? [
           off.complete
-            ? `${off.parts.length} parts removed and refitted in reverse order.`
-            : `${off.parts.length} parts removed; still to refit: ${off.refit.map(({ off: { body } }) => body.what).join(', ')}.`,
+            ? say('report.parts-refitted', { count: off.parts.length })
+            : say('report.parts-to-refit', {
+                count: off.parts.length,
+                left: off.refit.map(({ off: { body } }) => body.what),
+              }),
         ]
       : []),
-    ...(signed.length > 0 ? [`Safety-critical fasteners signed off: ${signed.join('; ')}.`] : []),
-    ...off.broken.map(
-      ({ body }) => `Broke: ${body.what}${body.order ? `; on order: ${body.order.name}` : ''}.`,
-    ),
+    ...(signed.length > 0 ? [say('report.fasteners', { signed })] : []),
+    ...off.broken.map(({ body }) => say('report.broke', { what: body.what, order: body.order?.name })),
   ];
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
 import {
   answerCheck,
@@ -430,8 +431,10 @@ export function provedJob(seed: number): ProvedJob {
     notShown: [
       ...evidence
         .filter(({ state }) => state !== 'shown')
-        .map(({ id, state, text }) => `${id} ${state}: ${text}`),
-      ...(proof?.verdict === 'proved' ? [] : [...(proof?.missing ?? []), ...(proof?.reasons ?? [])]),
+        .map(({ id, state, text }) => `${id} ${state}: ${inEnglish(text)}`),
+      ...(proof?.verdict === 'proved'
+        ? []
+        : [...inEnglish(proof?.missing ?? []), ...inEnglish(proof?.reasons ?? [])]),
     ],
     ...(believable && gas && removed
       ? {

@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import {
   answerCheck,
   FAULTS,
@@ -258,6 +259,6 @@ export function repairedJob(seed: number): RepairedJob {
     steps: hand.steps,
     notShown: derived.evidence
       .filter(({ state }) => state !== 'shown')
-      .map(({ id: what, state, text }) => `${what} ${state}: ${text}`),
+      .map(({ id: what, state, text }) => `${what} ${state}: ${inEnglish(text)}`),
   };
 }

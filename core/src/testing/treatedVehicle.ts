@@ -1,3 +1,4 @@
+import type { Said } from '../words/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
 import { answerCheck, BENCH_FAMILIES, BenchVehicle, perform } from '../bench/index.ts';
 import { bedLimits } from '../burn/index.ts';
@@ -41,7 +42,7 @@ export interface TreatedVehicle {
   /** Burns that were begun though an interlock held them off. */
   readonly forbidden: readonly string[];
   /** What is not shown or has failed of the proof. */
-  readonly missing: readonly string[];
+  readonly missing: readonly Said[];
 }
 
 const MOST_TREATMENTS = 3;

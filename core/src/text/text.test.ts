@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { freeText, printable, withinSentence } from './index.ts';
+import { freeText } from '../fields/index.ts';
+import { printable, withinSentence } from './index.ts';
 
 describe('text from outside', () => {
   it('quotes what cannot be printed or stored by a sign in its place: a NUL ends a row of the database', () => {
@@ -10,7 +11,7 @@ describe('text from outside', () => {
     expect(printable('Überdruck, 3 ± 1 mbar\n')).toMatch(/^Überdruck, 3 ± 1 mbar/);
   });
   it('is taken as free text once it is printable, whatever it was', () => {
-    const schema = freeText('Note', 500);
+    const schema = freeText('note', 500);
     fc.assert(
       fc.property(fc.string({ unit: 'binary', maxLength: 100 }), (text) => {
         expect(schema.safeParse(printable(text)).success).toBe(true);

@@ -1,8 +1,17 @@
+import { inEnglish, spoken } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { PartId, PartState } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { coolingMinutes, rankAccess, SENSOR_SEATS, type AccessOption, type SensorSeat } from './index.ts';
+import {
+  coolingMinutes,
+  rankAccess as rankAccessInCodes,
+  SENSOR_SEATS,
+  type AccessOption,
+  type SensorSeat,
+} from './index.ts';
+
+const rankAccess = spoken(rankAccessInCodes);
 
 const LINE: readonly PartId[] = [
   'engine',
@@ -48,7 +57,9 @@ describe('the way in for the fluid', () => {
     expect(untried?.expectedCost).toBeLessThan(seized?.expectedCost as number);
     // 25 min of 65 €/h, and 45 % of 240 € with 180 min.
     expect(seized?.expectedCost).toBeCloseTo((25 / 60) * 65 + 0.45 * (240 + 3 * 65), 6);
-    expect(seized?.reasons.join(' ')).toMatch(/45 % to snap or strip its boss \(seized\), 435 € if it does/);
+    expect(inEnglish(seized?.reasons)?.join(' ')).toMatch(
+      /45 % to snap or strip its boss \(seized\), 435 if it does/,
+    );
   });
 
   it('by a pipe that is shut takes the time to clear it; a sensor that turns freely may then be cheaper', () => {

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { FLUID_ENTRIES, type FluidEntry, type PartId, type PartState } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 
@@ -20,12 +21,11 @@ export interface AccessOption {
   /** Labour, and what may go wrong times how likely it is, in the currency of the profile. */
   readonly expectedCost: number;
   /** What goes into the price, with its figures. */
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Said[];
 }
 
 /** The port before the filter by which fluid can go in. */
 const PORTS: readonly PartId[] = ['egt3', 'egt2'];
-const money = (value: number): string => `${value.toFixed(0)} €`;
 
 /**
  * Ways in for the fluid, the cheapest first: labour, and the price of what may break times its chance. A seized sensor costs more than
@@ -50,8 +50,13 @@ function optionOf(entry: FluidEntry, { fitted, parts, seat, limits }: AccessQues
         minutes,
         expectedCost: labour(minutes),
         reasons: [
-          `${minutes} min${shut ? `, ${limits.pipeClearMinutes} of them to clear the pipe, which is ${state}` : ''}`,
-          'Nothing to snap',
+          say('treatment.min', {
+            minutes,
+            what: shut
+              ? say('treatment.of-them-to-clear', { pipeClearMinutes: limits.pipeClearMinutes, state })
+              : '',
+          }),
+          say('treatment.nothing-to-snap'),
         ],
       };
     }
@@ -69,8 +74,12 @@ function optionOf(entry: FluidEntry, { fitted, parts, seat, limits }: AccessQues
         minutes: limits.sensorPortMinutes,
         expectedCost: labour(limits.sensorPortMinutes) + (percent / 100) * snapped,
         reasons: [
-          `${limits.sensorPortMinutes} min`,
-          `${percent} % to snap or strip its boss (${seat === 'untried' ? 'not tried' : seat}), ${money(snapped)} if it does`,
+          say('treatment.min-2', { sensorPortMinutes: limits.sensorPortMinutes }),
+          say('treatment.to-snap-or-strip', {
+            percent,
+            what: seat === 'untried' ? say('treatment.not-tried') : seat,
+            snapped,
+          }),
         ],
       };
     }
@@ -82,9 +91,12 @@ function optionOf(entry: FluidEntry, { fitted, parts, seat, limits }: AccessQues
         expectedCost:
           labour(limits.beforeTurbineMinutes) + (limits.turbineHarmPercent / 100) * limits.turbineHarmCost,
         reasons: [
-          `${limits.beforeTurbineMinutes} min`,
-          `${limits.turbineHarmPercent} % to harm turbo or engine, ${money(limits.turbineHarmCost)} if it does`,
-          'The catalyst before the filter absorbs some of the fluid',
+          say('treatment.min-3', { beforeTurbineMinutes: limits.beforeTurbineMinutes }),
+          say('treatment.to-harm-turbo-or-engine', {
+            turbineHarmPercent: limits.turbineHarmPercent,
+            turbineHarmCost: limits.turbineHarmCost,
+          }),
+          say('treatment.the-catalyst-before-the-filter'),
         ],
       };
   }

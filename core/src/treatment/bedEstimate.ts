@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import {
   idleExhaust,
   simulateBurn,
@@ -44,8 +45,8 @@ export function estimateBed(
   if (!first || !last)
     return failed({
       code: 'not-enough-data',
-      field: 'The bed',
-      requirement: 'needs the temperature before the filter',
+      field: say('treatment.the-bed'),
+      requirement: say('treatment.needs-the-temperature-before'),
     });
   const startC = moments.find(({ egt4C }) => egt4C !== undefined)?.egt4C ?? first.inletC;
   const nowS = last.atS;

@@ -1,3 +1,4 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { benchFamily, BenchVehicle, Driver, type Fault, type Wish } from '../bench/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
@@ -6,12 +7,14 @@ import { valueOf } from '../quantities/index.ts';
 import { watchBench } from '../testing/burntVehicle.ts';
 import {
   estimateBed,
-  judgeBurnRun,
+  judgeBurnRun as judgeBurnRunInCodes,
   type BurnMoment,
   type BurnRule,
   type BurnState,
   type JobBurn,
 } from './index.ts';
+
+const judgeBurnRun = spoken(judgeBurnRunInCodes);
 
 const TARN = benchFamily('Tarn 2.0') as NonNullable<ReturnType<typeof benchFamily>>;
 const VOLUME_L = filterVolumeL(TARN.filter);

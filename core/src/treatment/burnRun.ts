@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { bedLimits } from '../burn/index.ts';
 import type { FilterMaterial } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -66,13 +67,13 @@ export interface BurnRule {
     | 'coolant'
     | 'soot'
     | 'too-long';
-  readonly label: string;
+  readonly label: Said;
   readonly state: 'kept' | 'near' | 'broken' | 'not-read';
   /** Now, and what it is judged by; with units. */
-  readonly value: string;
-  readonly limit: string;
+  readonly value: Said;
+  readonly limit: Said;
   /** Why it matters and what is to be done. */
-  readonly reason: string;
+  readonly reason: Said;
   readonly act: BurnAct;
 }
 
@@ -94,17 +95,13 @@ export interface BurnState {
   /** Hottest bed by model or sensor, °C; absent where neither is known. */
   readonly bedC?: number;
   /** Model and sensor behind the filter are too far apart to believe the model. */
-  readonly doubt?: string;
+  readonly doubt?: Said;
   /** What to do now, in a sentence. */
-  readonly text: string;
+  readonly text: Said;
 }
 
 /** A slope over less is noise of the sensor, over more it comes too late, s. */
 const RATE_WINDOW_S = 12;
-const minutes = (seconds: number): string => `${(seconds / 60).toFixed(seconds < 600 ? 1 : 0)} min`;
-const degrees = (celsius: number | undefined): string =>
-  celsius === undefined ? 'not read' : `${celsius.toFixed(0)} °C`;
-
 /**
  * Where a burn stands and whether it may go on: each rule with its value and limit. Dosing is stopped and the flow kept up
  * where one is broken; only a fire has another rule. Nothing is concluded from a channel that is not read.
@@ -129,7 +126,12 @@ export function judgeBurnRun(moments: readonly BurnMoment[], watch: BurnWatch): 
     ...(bedC === undefined ? {} : { bedC }),
     ...(apart
       ? {
-          doubt: `Model: ${estimate.outletLowC.toFixed(0)} to ${estimate.outletHighC.toFixed(0)} °C after the filter; sensor: ${degrees(sensorC)}; over ${limits.modelOffC} °C difference the model is not trusted.`,
+          doubt: say('treatment.model-to-c-after', {
+            outletLowC: estimate.outletLowC,
+            outletHighC: estimate.outletHighC,
+            sensorC,
+            modelOffC: limits.modelOffC,
+          }),
         }
       : {}),
     text: broken ? actText(broken) : phaseText(phase, watch, bedC, stoppedAtS, now?.atS ?? 0),
@@ -152,31 +154,34 @@ function phaseText(
   bedC: number | undefined,
   stoppedAtS: number | undefined,
   nowS: number,
-): string {
+): Said {
   switch (phase) {
     case 'heating':
-      return `Heating up: soot burns from ${limits.regenEgt3C} °C before the filter.`;
+      return say('treatment.heating-up-soot-burns', { regenEgt3C: limits.regenEgt3C });
     case 'burning':
       return estimate?.cleanInS === undefined
-        ? 'Keep it as it is.'
-        : `Clean in about ${minutes(estimate.cleanInS)} at this rate.`;
+        ? say('treatment.keep')
+        : say('treatment.clean-in-about', { cleanInS: estimate.cleanInS });
     case 'cooling':
       return bedC === undefined
-        ? `Dosing off for ${minutes(nowS - (stoppedAtS ?? nowS))}. The bed’s temperature is not read: keep the flow up for at least ${limits.clockBurnCoolingMin} min.`
-        : `Keep the revs up: bed at ${bedC.toFixed(0)} °C. Do not drop to idle above ${limits.cooledBedC} °C.`;
+        ? say('treatment.dosing-off-for-the-beds', {
+            nowS: nowS - (stoppedAtS ?? nowS),
+            clockBurnCoolingMin: limits.clockBurnCoolingMin,
+          })
+        : say('treatment.keep-the-revs-up-bed', { bedC, cooledBedC: limits.cooledBedC });
     case 'cold':
-      return `Cooled: the bed is at ${degrees(bedC)}, under ${limits.cooledBedC} °C. Idle a while, then it may be switched off.`;
+      return say('treatment.cooled-the-bed', { bedC, cooledBedC: limits.cooledBedC });
   }
 }
 
-const actText = ({ act, label, value, limit }: BurnRule): string => {
+const actText = ({ act, label, value, limit }: BurnRule): Said => {
   switch (act) {
     case 'leave':
-      return 'Everybody away from the vehicle. Call the emergency services. Use the extinguisher only from a distance, your exit behind you.';
+      return say('treatment.everybody-away-from-the-vehicle');
     case 'flow-up':
-      return `${label}: ${value}, ${limit}. Get the revs back up now; never idle, never off, until the bed is cool.`;
+      return say('treatment.get-the-revs-back-up', { label, value, limit });
     case 'stop':
-      return `${label}: ${value}, ${limit}. Stop the dosing and keep the flow up until the bed is cool.`;
+      return say('treatment.stop-the-dosing-and-keep', { label, value, limit });
   }
 };
 
@@ -193,11 +198,11 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
   const bedLimitC = bedLimits(limits, material).peakC;
   const rule = (
     id: BurnRule['id'],
-    label: string,
+    label: Said,
     state: BurnRule['state'],
-    value: string,
-    limit: string,
-    reason: string,
+    value: Said,
+    limit: Said,
+    reason: Said,
     act: BurnAct = 'stop',
   ): BurnRule => ({ id, label, state, value, limit, reason, act });
   const against = (value: number | undefined, most: number, near = most): BurnRule['state'] =>
@@ -215,50 +220,53 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
   return [
     rule(
       'fire',
-      'Flames outside, or an oil-fed fire',
+      say('treatment.flames-outside-or-an-oil'),
       seen?.fire ? 'broken' : 'kept',
-      seen?.fire ? 'seen' : 'none seen',
+      seen?.fire ? 'seen' : say('treatment.none-seen'),
       'none',
-      'It has its own rule: stopping the dosing does not end it. Nobody stays near the vehicle.',
+      say('treatment.it-has-its-own-rule'),
       'leave',
     ),
     rule(
       'oil-smoke',
-      'Blue smoke, oil',
+      say('treatment.blue-smoke-oil'),
       seen?.oilSmoke ? 'broken' : 'kept',
-      seen?.oilSmoke ? 'seen' : 'none seen',
+      seen?.oilSmoke ? 'seen' : say('treatment.none-seen'),
       'none',
-      'Oil feeds the fire and cannot be switched off.',
+      say('treatment.oil-feeds-the-fire'),
     ),
     rule(
       'bed',
-      'Hottest bed',
+      say('treatment.hottest-bed'),
       against(bedC, bedLimitC, (limits.bedNearPercent / 100) * bedLimitC),
-      degrees(bedC),
-      `at most ${bedLimitC} °C`,
-      'From the burn model, or the sensor after the filter if hotter. Above it the brick cracks or melts.',
+      say('treatment.degrees', { celsius: bedC }),
+      say('treatment.at-most-c', { bedLimitC }),
+      say('treatment.from-the-burn-model'),
     ),
     rule(
       'egt-rate',
-      'Rise after the filter',
+      say('treatment.rise-after-the-filter'),
       rate === undefined
         ? 'not-read'
         : against((now?.egt4C ?? 0) > limits.egtRateFromC ? rate : 0, limits.egtRateCPerS),
-      rate === undefined ? 'not read' : `${rate.toFixed(1)} °C/s`,
-      `at most ${limits.egtRateCPerS} °C/s over ${limits.egtRateFromC} °C`,
-      'A runaway bed heats faster than the dosing can.',
+      rate === undefined ? say('treatment.not-read') : say('treatment.rate', { cPerS: rate }),
+      say('treatment.at-most-c-s-over', {
+        egtRateCPerS: limits.egtRateCPerS,
+        egtRateFromC: limits.egtRateFromC,
+      }),
+      say('treatment.a-runaway-bed-heats-faster'),
     ),
     rule(
       'inlet',
-      'Gas before the filter',
+      say('treatment.gas-before-the-filter'),
       against(now?.egt3C, limits.inletMostC),
-      degrees(now?.egt3C),
-      `at most ${limits.inletMostC} °C`,
-      'Above target means a dosing fault.',
+      say('treatment.degrees', { celsius: now?.egt3C }),
+      say('treatment.at-most-c-2', { inletMostC: limits.inletMostC }),
+      say('treatment.above-target-means-a-dosing'),
     ),
     rule(
       'flow',
-      'Flow through the hot bed',
+      say('treatment.flow-through-the-hot-bed'),
       flow === undefined
         ? 'not-read'
         : hot && (phase !== 'heating' || (bedC ?? 0) > limits.cooledBedC)
@@ -266,60 +274,69 @@ function rulesOf(moments: readonly BurnMoment[], watch: BurnWatch, { phase, bedC
             ? 'broken'
             : 'kept'
           : 'kept',
-      flow === undefined ? 'not read' : flow.text,
-      `at least ${limits.flowKeptPercent} % of the highest while over ${limits.cooledBedC} °C`,
+      flow === undefined ? say('treatment.not-read') : flow.text,
+      say('treatment.at-least-of-the-highest', {
+        flowKeptPercent: limits.flowKeptPercent,
+        cooledBedC: limits.cooledBedC,
+      }),
       estimate
-        ? `The gas carries the heat away. Idle now would bring the bed to ${estimate.dropNowC.toFixed(0)} °C.`
-        : 'The gas carries the heat away: idle is the dangerous case.',
+        ? say('treatment.the-gas-carries-the-heat', { dropNowC: estimate.dropNowC })
+        : say('treatment.the-gas-carries-the-heat-away'),
       'flow-up',
     ),
     rule(
       'catalyst',
-      'Heat from the catalyst',
+      say('treatment.heat-from-the-catalyst'),
       rise === undefined || !dosing ? 'not-read' : rise < limits.catalystRiseC ? 'broken' : 'kept',
-      rise === undefined ? 'not read' : `+${rise.toFixed(0)} °C`,
-      `at least +${limits.catalystRiseC} °C`,
-      'Fuel that does not burn in the catalyst burns in the filter, or gathers.',
+      rise === undefined ? say('treatment.not-read') : say('treatment.rise', { riseC: rise }),
+      say('treatment.at-least-c', { catalystRiseC: limits.catalystRiseC }),
+      say('treatment.fuel-that-does-not-burn'),
     ),
     rule(
       'no-heat',
-      'Time to heat up',
+      say('treatment.time-to-heat-up'),
       phase === 'heating' && now?.egt3C !== undefined
         ? against(nowS, 60 * limits.heatedWithinMin)
         : now?.egt3C === undefined
           ? 'not-read'
           : 'kept',
-      phase === 'heating' ? `${degrees(now?.egt3C)} after ${minutes(nowS)}` : 'hot',
-      `${limits.regenEgt3C} °C within ${limits.heatedWithinMin} min`,
-      'Fuel that does not heat gathers in the exhaust or goes into the oil.',
+      phase === 'heating' ? say('treatment.after', { egt3C: now?.egt3C, nowS }) : 'hot',
+      say('treatment.c-within-min', {
+        regenEgt3C: limits.regenEgt3C,
+        heatedWithinMin: limits.heatedWithinMin,
+      }),
+      say('treatment.fuel-that-does-not-heat'),
     ),
     rule(
       'coolant',
       'Coolant',
       against(now?.coolantC, limits.coolantMostC),
-      degrees(now?.coolantC),
-      `at most ${limits.coolantMostC} °C`,
-      'Long holds with little wind.',
+      say('treatment.degrees', { celsius: now?.coolantC }),
+      say('treatment.at-most-c-3', { coolantMostC: limits.coolantMostC }),
+      say('treatment.long-holds-with-little-wind'),
     ),
     rule(
       'soot',
-      'Soot falling',
+      say('treatment.soot-falling'),
       burnt === undefined
         ? 'not-read'
         : dosing && hotS > 60 * limits.sootFallsWithinMin && !burnt.fell
           ? 'broken'
           : 'kept',
-      burnt === undefined ? 'not read' : burnt.text,
-      `less after ${limits.sootFallsWithinMin} min over ${limits.regenEgt3C} °C`,
-      'If nothing burns, it is ash, or the counter is wrong.',
+      burnt === undefined ? say('treatment.not-read') : burnt.text,
+      say('treatment.less-after-min-over-c', {
+        sootFallsWithinMin: limits.sootFallsWithinMin,
+        regenEgt3C: limits.regenEgt3C,
+      }),
+      say('treatment.if-nothing-burns'),
     ),
     rule(
       'too-long',
-      'Length of this regeneration',
+      say('treatment.length-of-this-regeneration'),
       dosing ? against(nowS, 60 * limits.burnLongestMin) : 'kept',
-      minutes(stoppedAtS ?? nowS),
-      `at most ${limits.burnLongestMin} min`,
-      'Stop, inspect, then run again if needed.',
+      say('treatment.minutes', { seconds: stoppedAtS ?? nowS }),
+      say('treatment.at-most-min', { burnLongestMin: limits.burnLongestMin }),
+      say('treatment.stop-inspect-then-run-again'),
     ),
   ];
 }
@@ -338,23 +355,28 @@ function rateOf(moments: readonly BurnMoment[]): number | undefined {
 
 interface Flow {
   readonly percent: number;
-  readonly text: string;
+  readonly text: Said;
 }
 
 /** Flow now as a share of the highest in this burn: by air mass, else by revs. */
 function flowOf(moments: readonly BurnMoment[]): Flow | undefined {
   const last = moments.at(-1);
-  const share = (read: (moment: BurnMoment) => number | undefined, unit: string): Flow | undefined => {
+  const share = (
+    read: (moment: BurnMoment) => number | undefined,
+    of: 'treatment.air-now' | 'treatment.revs-now',
+  ): Flow | undefined => {
     const value = last && read(last);
     if (value === undefined) return undefined;
     const most = usualHighest(moments.flatMap((moment) => read(moment) ?? []));
     if (most <= 0) return undefined;
     return {
       percent: (100 * value) / most,
-      text: `${value.toFixed(0)} ${unit}, ${((100 * value) / most).toFixed(0)} %`,
+      text: say(of, { value, percent: (100 * value) / most }),
     };
   };
-  return share(({ airGPerS }) => airGPerS, 'g/s of air') ?? share(({ rpm }) => rpm, 'rpm');
+  return (
+    share(({ airGPerS }) => airGPerS, 'treatment.air-now') ?? share(({ rpm }) => rpm, 'treatment.revs-now')
+  );
 }
 
 /** The value that a third of the burn was held at or above: a snap of the pedal does not set it. */
@@ -380,13 +402,19 @@ const COUNTER_STEP_G = 0.3;
 function burntOf(
   moments: readonly BurnMoment[],
   estimate: BedEstimate | undefined,
-): { fell: boolean; text: string } | undefined {
+): { fell: boolean; text: Said } | undefined {
   const counted = moments.filter(({ sootG }) => sootG !== undefined);
   const [first, last] = [counted[0]?.sootG, counted.at(-1)?.sootG];
   if (first === undefined || last === undefined)
-    return estimate ? { fell: true, text: `${estimate.sootG.toFixed(1)} g by the model` } : undefined;
+    return estimate
+      ? { fell: true, text: say('treatment.g-by-the-model', { sootG: estimate.sootG }) }
+      : undefined;
   return {
     fell: last < first - COUNTER_STEP_G,
-    text: `${first.toFixed(1)} → ${last.toFixed(1)} g by the counter${estimate ? `, ${estimate.sootG.toFixed(1)} g by the model` : ''}`,
+    text: say('treatment.g-by-the-counter', {
+      first,
+      last,
+      modelG: estimate?.sootG,
+    }),
   };
 }

@@ -1,3 +1,4 @@
+import { spoken } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { EntryBody } from '../ledger/index.ts';
@@ -5,15 +6,19 @@ import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '../testing/index.ts';
 import {
-  adviseFlush,
-  chemicalPlan,
+  adviseFlush as adviseFlushInCodes,
+  chemicalPlan as chemicalPlanInCodes,
   flushReadings,
-  warmUpOf,
+  warmUpOf as warmUpOfInCodes,
   type ChemicalQuestion,
   type FlushReading,
   type FluidSheet,
   type WarmUpPoint,
 } from './index.ts';
+
+const adviseFlush = spoken(adviseFlushInCodes);
+const chemicalPlan = spoken(chemicalPlanInCodes);
+const warmUpOf = spoken(warmUpOfInCodes);
 
 const SHEET: FluidSheet = {
   name: 'Fenwash D',

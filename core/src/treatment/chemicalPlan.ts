@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { bedOf } from '../burn/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import type { FluidEntry } from '../ledger/index.ts';
@@ -50,26 +51,21 @@ export interface ChemicalPlan {
   /** By how much one burst cools a warm filter, °C: that it arrives is seen by that. Absent on a cold one. */
   readonly dropPerBurstC?: number;
   /** What must be put right before any fluid goes in. */
-  readonly held: readonly string[];
+  readonly held: readonly Said[];
   /** What to mind at this entry and with this fluid. */
-  readonly minds: readonly string[];
+  readonly minds: readonly Said[];
 }
 
 /** Of water, near enough for a fluid that mostly is, J/(kg·K). */
 const FLUID_J_PER_KG_K = 4186;
 const FLUID_C = 15;
 
-const ENTRY_MINDS: Readonly<Record<FluidEntry, readonly string[]>> = {
-  'high-pipe': [
-    'ΔP sensor off its hose: no fluid into it. The fluid enters by the pipe, so the pipe must be open.',
-  ],
-  'sensor-port': [
-    'A seized sensor can snap or strip its boss: soak, gentle heat where safe, flared spanner. The high pipe costs less.',
-    'Sensor out and dry; fluid goes in through its port.',
-  ],
+const ENTRY_MINDS: Readonly<Record<FluidEntry, readonly Said[]>> = {
+  'high-pipe': [say('treatment.dp-sensor-off-its-hose')],
+  'sensor-port': [say('treatment.a-seized-sensor-can-snap'), say('treatment.sensor-out-and-dry-fluid')],
   'before-turbine': [
-    'Small metered bursts, engine off, pauses between: nothing may collect in manifold, cylinders or turbo.',
-    'Turn the engine by hand before it is started. The catalyst before the filter absorbs some of the fluid.',
+    say('treatment.small-metered-bursts-engine-off'),
+    say('treatment.turn-the-engine-by-hand'),
   ],
 };
 
@@ -102,11 +98,9 @@ export function chemicalPlan(question: ChemicalQuestion): Result<ChemicalPlan> {
     held: heldBy(question, concentrateL),
     minds: [
       ...ENTRY_MINDS[entry],
-      ...(filterC === undefined ? ['Filter temperature unknown: touch it with care.'] : []),
-      ...(laterBrick && sheet.laterBricks
-        ? ['A brick after the filter gets the run-through: the data sheet allows it.']
-        : []),
-      'Run-off is hazardous waste: collect it and enter the volume.',
+      ...(filterC === undefined ? [say('treatment.filter-temperature-unknown-touch')] : []),
+      ...(laterBrick && sheet.laterBricks ? [say('treatment.a-brick-after-the-filter')] : []),
+      say('treatment.run-off-is-hazardous-waste'),
     ],
   });
 }
@@ -114,26 +108,42 @@ export function chemicalPlan(question: ChemicalQuestion): Result<ChemicalPlan> {
 function heldBy(
   { sheet, filter, filterC, stockL, lineBar, laterBrick }: ChemicalQuestion,
   concentrateL: number,
-): string[] {
+): Said[] {
   return [
     ...(filterC !== undefined && filterC > sheet.filterUpToC
       ? [
-          `The filter is at ${filterC.toFixed(0)} °C; ${sheet.name} may go in up to ${sheet.filterUpToC} °C: let it cool.`,
+          say('treatment.the-filter-is-at-c', {
+            filterC,
+            sheetName: sheet.name,
+            filterUpToC: sheet.filterUpToC,
+          }),
         ]
       : []),
     ...(!sheet.coatedFilters && filter.catalyst !== 'none' && filter.catalyst !== 'fuel-borne'
       ? [
-          `The data sheet of ${sheet.name} does not allow coated filters; this one ${filter.catalyst === 'coated' ? 'is coated' : 'may be coated, as most are'}.`,
+          say('treatment.the-data-sheet-of-does', {
+            sheetName: sheet.name,
+            what:
+              filter.catalyst === 'coated'
+                ? say('treatment.is-coated')
+                : say('treatment.may-be-coated-as-most'),
+          }),
         ]
       : []),
     ...(laterBrick && !sheet.laterBricks
-      ? [`The data sheet of ${sheet.name} does not allow bricks after the filter; there is one on this line.`]
+      ? [say('treatment.the-data-sheet-of-does-not', { sheetName: sheet.name })]
       : []),
     ...(stockL !== undefined && stockL < concentrateL
-      ? [`${concentrateL.toFixed(2)} L of ${sheet.name} needed for a fill;  ${stockL.toFixed(2)} L are left.`]
+      ? [say('treatment.l-of-needed', { concentrateL, sheetName: sheet.name, stockL })]
       : []),
     ...(lineBar !== undefined && lineBar > sheet.lineUpToBar
-      ? [`The line is at ${lineBar} bar; ${sheet.name} and its gun take up to ${sheet.lineUpToBar} bar.`]
+      ? [
+          say('treatment.the-line-is-at-bar', {
+            lineBar,
+            sheetName: sheet.name,
+            lineUpToBar: sheet.lineUpToBar,
+          }),
+        ]
       : []),
   ];
 }

@@ -1,17 +1,22 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
-import { deriveJob } from '../job/index.ts';
+import { deriveJob as deriveJobInCodes } from '../job/index.ts';
 import type { EntryBody, Treatment } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '../testing/index.ts';
 import {
-  burnOfJob,
+  burnOfJob as burnOfJobInCodes,
   forecastBurn,
-  rankTreatments,
+  rankTreatments as rankTreatmentsInCodes,
   type BurnForecast,
   type TreatmentOption,
   type TreatmentQuestion,
 } from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
+const burnOfJob = spoken(burnOfJobInCodes);
+const rankTreatments = spoken(rankTreatmentsInCodes);
 
 const SILICON = { ...FILTER, material: 'silicon-carbide' } as const;
 const SENSOR_SOUND: EntryBody = { kind: 'part-state', part: 'dp-sensor', state: 'sound', why: 'Pump ladder' };

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import { TREATMENTS, type Treatment } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -16,7 +17,7 @@ import {
 
 export interface TreatmentQuestion extends InterlockFacts {
   /** What holds a regeneration off now, in sentences. */
-  readonly inhibitors?: readonly string[];
+  readonly inhibitors?: readonly Said[];
   /** What the burn model says of a burn of this filter. */
   readonly forecast?: BurnForecast;
 }
@@ -31,10 +32,10 @@ export interface TreatmentOption {
   readonly cost: number;
   /** Cost over chance: what it comes to if what fails is done again. */
   readonly expectedCost: number;
-  readonly reasons: readonly string[];
-  readonly risks: readonly string[];
+  readonly reasons: readonly Said[];
+  readonly risks: readonly Said[];
   /** Where practitioners differ, what the other school says. */
-  readonly otherSchool?: string;
+  readonly otherSchool?: Said;
   /** Why it may not be done now; nothing where it may. */
   readonly held: readonly Interlock[];
 }
@@ -84,8 +85,6 @@ const LEAST_CHANCE = 0.03;
 
 /** Held by something that no decision gets past. */
 export const isRefused = ({ held }: TreatmentOption): boolean => held.some(({ overridable }) => !overridable);
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /**
  * Every treatment with its chance, time, cost, reasons, risks and what holds it off. The first is the one to do: what may be
@@ -138,20 +137,25 @@ function optionOf(treatment: Treatment, question: TreatmentQuestion): TreatmentO
 function chanceAndReasons(
   treatment: Treatment,
   question: TreatmentQuestion,
-): { chance: number; reasons: string[] } {
+): { chance: number; reasons: Said[] } {
   const { limits, forecast } = question;
   const { soot, ash, cracked, oil, sound } = filterChances(question);
   const sootAlone = soot * (1 - ash) * (1 - cracked) * (1 - oil);
   const withAsh = ash * (1 - cracked) * (1 - oil);
   const load = sootLoad(question);
   const told = [
-    `Soot ${percent(soot)}, ash ${percent(ash)}${cracked > 0.02 ? `, cracked ${percent(cracked)}` : ''}${oil > 0.02 ? `, oil ${percent(oil)}` : ''} likely`,
+    say('treatment.soot-ash-likely', {
+      soot,
+      ash,
+      what: cracked > 0.02 ? say('treatment.cracked', { cracked }) : '',
+      what2: oil > 0.02 ? say('treatment.oil', { oil }) : '',
+    }),
   ];
   switch (treatment) {
     case 'nothing':
       return {
         chance: sound,
-        reasons: [`${percent(sound)} likely that soot, ash, oil or a crack will not get in the way`, ...told],
+        reasons: [say('treatment.likely-that-soot-ash-oil', { sound }), ...told],
       };
     case 'drive':
     case 'standing': {
@@ -167,12 +171,24 @@ function chanceAndReasons(
           ...told,
           ...(load
             ? [
-                `${load.gPerL.toFixed(1)} g/L of soot by the pressure (${load.lowG.toFixed(0)}–${load.highG.toFixed(0)} g)${treatment === 'drive' ? `; a drive removes up to ${limits.driveLoadGPerL} g/L` : ''}`,
+                say('treatment.g-l-of-soot', {
+                  gPerL: load.gPerL,
+                  lowG: load.lowG,
+                  highG: load.highG,
+                  what:
+                    treatment === 'drive'
+                      ? say('treatment.a-drive-removes-up', { driveLoadGPerL: limits.driveLoadGPerL })
+                      : '',
+                }),
               ]
             : []),
           ...(forecast
             ? [
-                `The burn model leaves ${forecast.sootLeftG.toFixed(1)} g at ${limits.burnTargetC} °C; clean is up to ${limits.sootAfterCleanG} g`,
+                say('treatment.the-burn-model-leaves-g', {
+                  sootLeftG: forecast.sootLeftG,
+                  burnTargetC: limits.burnTargetC,
+                  sootAfterCleanG: limits.sootAfterCleanG,
+                }),
               ]
             : []),
         ],
@@ -187,10 +203,12 @@ function chanceAndReasons(
           ((sootAlone * limits.curesChemicalPercent + withAsh * limits.chemicalWithAshPercent) / 100) * again,
         reasons: [
           ...told,
-          'Loosens soot cold: no heat in the bed, whatever the load',
+          say('treatment.loosens-soot-cold-no-heat'),
           ...(before > 0
             ? [
-                `Done ${before === 1 ? 'once' : `${before} times`} on this job already; each repeat removes less`,
+                say('treatment.done-on-this-job-already', {
+                  what: before === 1 ? 'once' : say('treatment.times', { before }),
+                }),
               ]
             : []),
         ],
@@ -203,14 +221,16 @@ function chanceAndReasons(
           (1 - sound) *
             (1 - cracked) *
             ((withAsh > sootAlone ? limits.offVehicleWithAshPercent : limits.curesOffVehiclePercent) / 100),
-        reasons: [...told, 'Also removes ash and oil; weighed before and after'],
+        reasons: [...told, say('treatment.also-removes-ash-and-oil')],
       };
     case 'exchange':
       return {
         chance: limits.curesExchangePercent / 100,
         reasons: [
           ...told,
-          cracked > 0.2 ? 'A cracked brick cannot be cleaned' : 'For cracked, melted, or ash beyond cleaning',
+          cracked > 0.2
+            ? say('treatment.a-cracked-brick-cannot')
+            : say('treatment.for-cracked-melted-or-ash'),
         ],
       };
   }
@@ -263,54 +283,52 @@ function effortOf(
   }
 }
 
-function risksOf(treatment: Treatment, { forecast }: TreatmentQuestion): string[] {
+function risksOf(treatment: Treatment, { forecast }: TreatmentQuestion): Said[] {
   const hot = forecast
     ? [
-        `The bed comes to ${forecast.plannedPeakC.toFixed(0)} °C, and to ${forecast.dropPeakC.toFixed(0)} °C if the engine drops to idle; limit ${forecast.limitC} °C`,
+        say('treatment.the-bed-comes-to-c', {
+          plannedPeakC: forecast.plannedPeakC,
+          dropPeakC: forecast.dropPeakC,
+          limitC: forecast.limitC,
+        }),
       ]
-    : ['The bed overheats if the engine drops to idle during regeneration'];
+    : [say('treatment.the-bed-overheats-if')];
   switch (treatment) {
     case 'nothing':
-      return ['An unrepaired cause will fill it again'];
+      return [say('treatment.an-unrepaired-cause-will-fill')];
     case 'drive':
-      return [...hot, 'Two people: one drives, one reads'];
+      return [...hot, say('treatment.two-people-one-drives-one')];
     case 'standing':
-      return [...hot, 'The parked vehicle gets hot: outdoors, watched, extinguisher at hand'];
+      return [...hot, say('treatment.the-parked-vehicle-gets-hot')];
     case 'chemical':
-      return [
-        'Smoke, steam and run-off: the site must allow them',
-        'A seized EGT can snap or strip its boss: the high pipe costs less',
-      ];
+      return [say('treatment.smoke-steam-and-run-off'), say('treatment.a-seized-egt-can-snap')];
     case 'off-vehicle':
       return [
-        'Seized sensors and stripped threads',
-        'Axle, mount and steering fasteners removed are safety-critical',
+        say('treatment.seized-sensors-and-stripped-threads'),
+        say('treatment.axle-mount-and-steering-fasteners'),
       ];
     case 'exchange':
-      return ['Most expensive; an unrepaired cause fills the new one too'];
+      return [say('treatment.most-expensive-an-unrepaired-cause')];
   }
 }
 
-function otherSchool(treatment: Treatment): { otherSchool?: string } {
+function otherSchool(treatment: Treatment): { otherSchool?: Said } {
   switch (treatment) {
     case 'drive':
       return {
-        otherSchool:
-          'Some regenerate parked, with a rig beside the vehicle. Here a drive is preferred: moving air cools the filter.',
+        otherSchool: say('treatment.some-regenerate-parked'),
       };
     case 'standing':
       return {
-        otherSchool: 'Some drive, as moving air cools the filter. Here that is preferred where possible.',
+        otherSchool: say('treatment.some-drive-as-moving-air'),
       };
     case 'chemical':
       return {
-        otherSchool:
-          'Some back-flush off the vehicle so no dirt passes through, or regenerate right after. Here held revs and a drive come first.',
+        otherSchool: say('treatment.some-back-flush-off'),
       };
     case 'off-vehicle':
       return {
-        otherSchool:
-          'Some clean soot in place only, or use a water jet alone. Here: fluid, soak, low pressure.',
+        otherSchool: say('treatment.some-clean-soot-in-place'),
       };
     case 'nothing':
     case 'exchange':

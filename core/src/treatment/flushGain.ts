@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 
 /** Restriction of the filter after so many flushes, × clean, with the ends of 90 %. */
@@ -19,7 +20,7 @@ export interface FlushAdvice {
   /** What the next flush should take off what is left, %; absent before the first one. */
   readonly nextPercent?: number;
   readonly another: 'yes' | 'no' | 'cannot-tell';
-  readonly reason: string;
+  readonly reason: Said;
 }
 
 /** Soot that the last reading leaves room for by its upper end, and how much may be there before codes are cleared. */
@@ -50,8 +51,7 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
   });
   const last = readings.at(-1);
   const good = limits.restrictionGoodRatio;
-  if (!last)
-    return { steps, another: 'cannot-tell', reason: 'No reading yet: take the before reading first.' };
+  if (!last) return { steps, another: 'cannot-tell', reason: say('treatment.no-reading-yet-take') };
   const overLimit = left !== undefined && left.gPerL > left.limitGPerL;
   const tooHot = left?.drop !== undefined && left.drop.peakC > left.drop.limitC;
   const tooMuch = overLimit || tooHot;
@@ -59,13 +59,13 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
     return {
       steps,
       another: 'no',
-      reason: `It reads ${last.ratio.toFixed(1)} × clean, good up to ${good} × clean: enough.`,
+      reason: say('treatment.it-reads-clean-good-up', { ratio: last.ratio, good }),
     };
   if (readings.length < 2)
     return {
       steps,
       another: 'yes',
-      reason: `It reads ${last.ratio.toFixed(1)} × clean, good up to ${good} × clean: the first flush will show what it gains.`,
+      reason: say('treatment.it-reads-clean-good-up-to', { ratio: last.ratio, good }),
     };
   const shares = readings.slice(1).map((reading, i) => {
     const before = readings[i] as FlushReading;
@@ -82,23 +82,33 @@ export function adviseFlush(readings: readonly FlushReading[], limits: Limits, l
       steps,
       nextPercent,
       another: 'cannot-tell',
-      reason: `The last flush removed ${(lastStep.fellPercent ?? 0).toFixed(0)} %, within the uncertainty of the readings: read again, steadier, before another fill.`,
+      reason: say('treatment.the-last-flush-removed-within', { fellPercent: lastStep.fellPercent ?? 0 }),
     };
   const worth = nextPercent >= limits.worthAnotherPercent;
   const why =
     left && tooMuch && last.ratio <= good
-      ? ` Within limits, but up to ${left.gPerL.toFixed(1)} g/L of soot may be left; ${
-          overLimit || !left.drop
-            ? `${left.limitGPerL} g/L allowed when clearing codes`
-            : `a drop to idle would bring that to ${left.drop.peakC.toFixed(0)} °C, limit ${left.drop.limitC} °C: do not clear codes on it`
-        }.`
+      ? say('treatment.within-limits-but-up', {
+          gPerL: left.gPerL,
+          what:
+            overLimit || !left.drop
+              ? say('treatment.g-l-allowed-when-clearing', { limitGPerL: left.limitGPerL })
+              : say('treatment.a-drop-to-idle-would', { peakC: left.drop.peakC, limitC: left.drop.limitC }),
+        })
       : '';
   return {
     steps,
     nextPercent,
     another: worth ? 'yes' : 'no',
     reason: worth
-      ? `Another should remove about ${nextPercent.toFixed(0)} % of what is left; worth it from ${limits.worthAnotherPercent} % on.${why}`
-      : `Another should remove about ${nextPercent.toFixed(0)} % of what is left, under ${limits.worthAnotherPercent} %: no more to gain in place. Consider off-vehicle.${why}`,
+      ? say('treatment.another-should-remove-about', {
+          nextPercent,
+          worthAnotherPercent: limits.worthAnotherPercent,
+          why,
+        })
+      : say('treatment.another-should-remove-about-of', {
+          nextPercent,
+          worthAnotherPercent: limits.worthAnotherPercent,
+          why,
+        }),
   };
 }

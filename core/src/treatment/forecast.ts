@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { bedLimits, idleExhaust, plannedBurn, worstDropToIdle, type BurnPlan } from '../burn/index.ts';
 import { happenedAt } from '../ledger/index.ts';
 import { judgeReading } from '../proof/index.ts';
@@ -17,7 +18,7 @@ export interface JobBurn {
   /** Engine size by which it idles, L. */
   readonly displacementL: number;
   /** What was not known and was assumed, in words. */
-  readonly assumptions: readonly string[];
+  readonly assumptions: readonly Said[];
 }
 
 /** A middle engine, where its size is not known. */
@@ -60,13 +61,16 @@ export function burnOfJob(
     },
     displacementL: engineL,
     assumptions: [
-      ...(material === 'unknown' ? ['Material unknown: the lighter one assumed, which runs hotter.'] : []),
-      ...(filter.catalyst === undefined ? ['Coating unknown: coated assumed.'] : []),
+      ...(material === 'unknown' ? [say('treatment.material-unknown-the-lighter-one')] : []),
+      ...(filter.catalyst === undefined ? [say('treatment.coating-unknown-coated-assumed')] : []),
       ...(displacementL === undefined
-        ? [`Engine size unknown: idle of ${USUAL_DISPLACEMENT_L} L assumed.`]
+        ? [say('treatment.engine-size-unknown-idle', { displacementL: USUAL_DISPLACEMENT_L })]
         : []),
-      'No ash, soot evenly along the filter.',
-      `${limits.burnOxygenPercent} % oxygen, ${limits.burnTargetC} °C before the filter, from the limits profile.`,
+      say('treatment.no-ash-soot-evenly-along'),
+      say('treatment.oxygen-c-before-the-filter', {
+        burnOxygenPercent: limits.burnOxygenPercent,
+        burnTargetC: limits.burnTargetC,
+      }),
     ],
   };
 }

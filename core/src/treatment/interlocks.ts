@@ -1,3 +1,4 @@
+import { asSentence, say, type Said } from '../words/index.ts';
 import {
   entriesOfKind,
   happenedAt,
@@ -32,7 +33,7 @@ export interface Interlock {
     | 'nothing-in-it'
     | ReadyHold['id'];
   /** Why it is held, with the value and the limit, and what to do. */
-  readonly text: string;
+  readonly text: Said;
   /** The open cause that it is about. */
   readonly cause?: string;
   /** May be gone past by a decision that is written down with its reason. */
@@ -69,10 +70,10 @@ export interface InterlockFacts {
 }
 
 /** What stands between the filter and its ΔP. */
-export const PRESSURE_PATH: Readonly<Partial<Record<PartId, string>>> = {
-  'dp-sensor': 'the ΔP sensor',
-  'high-pipe': 'the high pipe',
-  'low-pipe': 'the low pipe',
+export const PRESSURE_PATH: Readonly<Partial<Record<PartId, Said>>> = {
+  'dp-sensor': say('treatment.the-dp-sensor'),
+  'high-pipe': say('treatment.the-high-pipe'),
+  'low-pipe': say('treatment.the-low-pipe'),
 };
 
 /** Findings of a log after which its ΔP is no measure of the filter. */
@@ -104,18 +105,18 @@ export const counterIsStale = (
 ): boolean => command !== 'burn' && sootWasTakenOut(derived, readAt);
 
 /** Why the pressure that the reading rests on is not proven; nothing where it is. */
-function unproven(reading: EntryOf<'reading'>, { parts }: InterlockFacts['derived']): string | undefined {
+function unproven(reading: EntryOf<'reading'>, { parts }: InterlockFacts['derived']): Said | undefined {
   const bad = [...parts].find(
     ([id, { state }]) => PRESSURE_PATH[id] !== undefined && (state === 'doubtful' || state === 'failed'),
   );
-  if (bad) return `${PRESSURE_PATH[bad[0]] ?? ''} is ${bad[1].state}`;
+  if (bad) return say('treatment.is', { part: PRESSURE_PATH[bad[0]] ?? '', state: bad[1].state });
   const { origin } = reading.body;
   if (origin.type === 'log') {
     const finding = origin.findings.find((id) => PRESSURE_DOUBTED.has(id));
-    return finding === undefined ? undefined : `the last log shows ${finding}`;
+    return finding === undefined ? undefined : say('treatment.the-last-log-shows', { finding });
   }
   const seen = ['sound', 'replaced'].includes(parts.get('dp-sensor')?.state ?? '');
-  return seen ? undefined : 'the last reading was by hand and the ΔP sensor is unchecked';
+  return seen ? undefined : say('treatment.the-last-reading');
 }
 
 /** Most soot for a burn by the limits profile, g/L: by the material, the weaker where it is not known. */
@@ -136,7 +137,7 @@ export function commandInterlocks(
   if (command === 'clear-codes' && entriesOfKind(derived.entries, 'code-scan').length === 0) {
     held.push({
       id: 'codes-not-kept',
-      text: 'The codes are not saved with the job: scan and save them first.',
+      text: say('treatment.the-codes-are-not-saved'),
     });
   }
   held.push(...oilInterlocks(facts), ...dropInterlock(forecast), ...dilutedInterlock(facts));
@@ -146,7 +147,7 @@ export function commandInterlocks(
   if (!reading) {
     held.push({
       id: 'no-reading',
-      text: 'Soot load unknown: take a baseline with a hold first. A full filter can burn up.',
+      text: say('treatment.soot-load-unknown-take'),
     });
     return held;
   }
@@ -154,13 +155,13 @@ export function commandInterlocks(
   if (doubt !== undefined) {
     held.push({
       id: 'pressure-unproven',
-      text: `No soot estimate can be trusted: ${doubt}. Prove sensor and pipes, and read again.`,
+      text: say('treatment.no-soot-estimate-can', { doubt }),
     });
   }
   if (!filter) {
     held.push({
       id: 'size-unknown',
-      text: 'Filter size unknown, so its load per litre is too: enter diameter and length.',
+      text: say('treatment.filter-size-unknown'),
     });
     return held;
   }
@@ -171,12 +172,23 @@ export function commandInterlocks(
     { counterIsStale: counterIsStale(command, derived, happenedAt(reading)) },
   );
   const limit = burnLimitGPerL(filter, limits);
-  if (!load.ok) held.push({ id: 'no-reading', text: `${describeFailure(load.failure)}.` });
+  if (!load.ok) held.push({ id: 'no-reading', text: asSentence(describeFailure(load.failure)) });
   else if (load.value.gPerL > limit) {
     const { gPerL, grams, by } = load.value;
     held.push({
       id: 'over-full',
-      text: `Up to ${gPerL.toFixed(1)} g/L of soot (${grams.toFixed(0)} g, ${by}); at most ${limit} g/L allowed in ${filter.material === 'silicon-carbide' ? 'silicon carbide' : filter.material === 'cordierite' ? 'cordierite' : 'a filter of this or unknown material'}. Clean it chemically first.`,
+      text: say('treatment.up-to-g-l', {
+        gPerL,
+        grams,
+        by,
+        limit,
+        what:
+          filter.material === 'silicon-carbide'
+            ? say('treatment.silicon-carbide')
+            : filter.material === 'cordierite'
+              ? 'cordierite'
+              : say('treatment.a-filter'),
+      }),
     });
   }
   return held;
@@ -197,7 +209,7 @@ function oilInterlocks(facts: InterlockFacts): Interlock[] {
     return [
       {
         id: 'oil-in-exhaust',
-        text: 'Oil is entering the exhaust: it would feed a fire nothing stops. Repair it; clean the filter off the vehicle.',
+        text: say('treatment.oil-is-entering-the-exhaust'),
       },
     ];
   const chance = 100 * (likely?.get('oil-in-exhaust') ?? 0);
@@ -205,7 +217,10 @@ function oilInterlocks(facts: InterlockFacts): Interlock[] {
     ? [
         {
           id: 'oil-in-exhaust',
-          text: `Oil in the exhaust is ${chance.toFixed(0)} % likely; over ${limits.oilHoldsBurnPercent} % no regeneration is allowed. Inspect the filter’s inlet face and the turbo.`,
+          text: say('treatment.oil-in-the-exhaust', {
+            chance,
+            oilHoldsBurnPercent: limits.oilHoldsBurnPercent,
+          }),
         },
       ]
     : [];
@@ -217,7 +232,11 @@ const dropInterlock = (forecast: BurnForecast | undefined): Interlock[] =>
     ? [
         {
           id: 'drop-too-hot',
-          text: `With ${forecast.sootG.toFixed(0)} g of soot a drop to idle brings the bed to ${forecast.dropPeakC.toFixed(0)} °C by the burn model; limit ${forecast.limitC} °C. Clean it chemically first.`,
+          text: say('treatment.with-g-of-soot', {
+            sootG: forecast.sootG,
+            dropPeakC: forecast.dropPeakC,
+            limitC: forecast.limitC,
+          }),
         },
       ]
     : [];
@@ -227,7 +246,7 @@ const dilutedInterlock = (facts: InterlockFacts): Interlock[] =>
     ? [
         {
           id: 'oil-diluted',
-          text: 'Fuel in the oil: more would follow, and a hot engine can run on it. Change the oil first.',
+          text: say('treatment.fuel-in-the-oil-more'),
         },
       ]
     : [];
@@ -244,7 +263,7 @@ const shortOf = (facts: InterlockFacts): Interlock[] => {
 /** What holds a burn off: all that holds a reset off, what the ECU waits for, and the drop to idle by the model. */
 export function burnInterlocks(
   facts: InterlockFacts & {
-    readonly inhibitors?: readonly string[];
+    readonly inhibitors?: readonly Said[];
     readonly forecast?: BurnForecast;
   },
 ): readonly Interlock[] {
@@ -252,7 +271,12 @@ export function burnInterlocks(
   return [
     ...commandInterlocks('burn', facts),
     ...(inhibitors.length > 0
-      ? [{ id: 'inhibited' as const, text: `Regeneration is inhibited by: ${inhibitors.join('; ')}.` }]
+      ? [
+          {
+            id: 'inhibited' as const,
+            text: say('treatment.regeneration-is-inhibited', { by: inhibitors }),
+          },
+        ]
       : []),
   ];
 }
@@ -283,7 +307,7 @@ export function outstandingCauses({ derived }: InterlockFacts): readonly Interlo
     )
     .map(({ cause }) => ({
       id: 'cause-open' as const,
-      text: `A cause is found but not repaired: ${sentenceOf(cause)}. The filter will fill again.`,
+      text: say('treatment.a-cause-is-found-but', { cause: sentenceOf(cause) }),
       cause,
       overridable: true,
     }));

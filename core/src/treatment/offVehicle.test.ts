@@ -1,9 +1,12 @@
+import { inEnglish, spoken } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { effectiveEntries, type BodyOf, type EntryBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { madeEntry, madeId } from '../testing/index.ts';
-import { offVehicleWork, type OffVehicleWork } from './index.ts';
+import { offVehicleWork as offVehicleWorkInCodes, type OffVehicleWork } from './index.ts';
+
+const offVehicleWork = spoken(offVehicleWorkInCodes);
 
 const SOOT = { sootG: 15, lowG: 10, highG: 22 };
 const work = (...bodies: EntryBody[]): OffVehicleWork =>
@@ -104,7 +107,7 @@ describe('the filter on the scales', () => {
     expect(scale.ashG?.g).toBeCloseTo(105, 6);
     expect(scale.ashG?.lowG).toBeCloseTo(93, 6);
     expect(scale.ashG?.highG).toBeCloseTo(115, 6);
-    expect(scale.sentences.join(' ')).toMatch(/took out 120 g.*105 g \(93–115 g\) is not soot/);
+    expect(inEnglish(scale.sentences).join(' ')).toMatch(/took out 120 g.*105 g \(93–115 g\) is not soot/);
   });
   it('what is left against a new one', () => {
     const { weighed: scale } = work(
@@ -159,7 +162,7 @@ describe('what holds the refit off', () => {
     const before = work(snapped);
     expect(before.held).toEqual(['EGT 3 broke and is not repaired.']);
     expect(before.toBuy).toMatchObject([
-      { what: 'broken', name: 'EGT sensor, long cable', onOrder: 'Fenwick Spares, due 2026-12-01' },
+      { what: 'broken', name: 'EGT sensor, long cable', onOrder: 'Fenwick Spares, due 1 Dec 2026' },
     ]);
     const after = work(snapped, { kind: 'settled', entry: madeId(1), how: 'New boss and sensor' });
     expect(after).toMatchObject({ held: [], toBuy: [], broken: [] });

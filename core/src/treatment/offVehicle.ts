@@ -1,3 +1,4 @@
+import { joined, say, type Said } from '../words/index.ts';
 import { entriesOfKind, happenedAt, type Entry, type EntryOf, type SingleUse } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 
@@ -10,16 +11,16 @@ export interface RemovedPart {
   /** Fasteners of a safety-critical part that are signed for, by number. */
   readonly signed: ReadonlyMap<number, EntryOf<'fastener-signed'>>;
   /** What is missing before it counts as refitted; nothing where it is. */
-  readonly missing: readonly string[];
+  readonly missing: readonly Said[];
 }
 
 /** Something to have at hand before it goes together again. */
 export interface PartToBuy {
   readonly what: SingleUse | 'broken';
-  readonly name: string;
+  readonly name: Said;
   readonly count: number;
   readonly number?: string;
-  readonly onOrder?: string;
+  readonly onOrder?: Said;
 }
 
 export interface WeighedFilter {
@@ -32,7 +33,7 @@ export interface WeighedFilter {
   readonly ashG?: { readonly g: number; readonly lowG: number; readonly highG: number };
   /** What is still in it against a new one, g. */
   readonly leftG?: number;
-  readonly sentences: readonly string[];
+  readonly sentences: readonly Said[];
 }
 
 export interface OffVehicleWork {
@@ -43,7 +44,7 @@ export interface OffVehicleWork {
   readonly broken: readonly EntryOf<'part-broke'>[];
   readonly weighed: WeighedFilter;
   /** What holds the refit off. */
-  readonly held: readonly string[];
+  readonly held: readonly Said[];
   readonly complete: boolean;
 }
 
@@ -54,12 +55,12 @@ export interface OffVehicleFacts {
   readonly soot?: { readonly sootG: number; readonly lowG: number; readonly highG: number };
 }
 
-const SINGLE_USE_NAMES: Readonly<Record<SingleUse, string>> = {
+const SINGLE_USE_NAMES: Readonly<Record<SingleUse, Said>> = {
   seal: 'seal',
   clamp: 'clamp',
   bolt: 'bolt',
   nut: 'nut',
-  other: 'single-use part',
+  other: say('treatment.single-use-part'),
 };
 
 /**
@@ -112,19 +113,19 @@ function missingOf(
   { body }: EntryOf<'part-off'>,
   back: EntryOf<'part-back'> | undefined,
   signed: ReadonlyMap<number, unknown>,
-): string[] {
-  const missing: string[] = [];
-  if (!back) missing.push('not on yet');
+): Said[] {
+  const missing: Said[] = [];
+  if (!back) missing.push(say('treatment.not-on-yet'));
   if (back && (body.singleUse ?? []).some(({ count }) => count > 0) && back.body.renewed !== true)
-    missing.push('single-use parts not renewed');
+    missing.push(say('treatment.single-use-parts-not-renewed'));
   if (back && (body.connectors ?? []).length > 0 && back.body.plugged !== true)
-    missing.push(`not plugged in: ${(body.connectors ?? []).join(', ')}`);
+    missing.push(say('treatment.not-plugged', { connectors: body.connectors ?? [] }));
   if (body.safetyCritical) {
     const count = Math.max(1, body.fasteners?.count ?? 1);
     const left = Array.from({ length: count }, (_, i) => i + 1).filter((n) => !signed.has(n));
-    if (left.length > 0) missing.push(`torque not signed off: fastener ${left.join(', ')} of ${count}`);
+    if (left.length > 0) missing.push(say('treatment.torque-not-signed-off-fastener', { left, count }));
   } else if (back && body.torqueNm !== undefined && back.body.torqueNm === undefined)
-    missing.push(`torque of ${body.torqueNm} N·m not given`);
+    missing.push(say('treatment.torque-of-n-m', { torqueNm: body.torqueNm }));
   return missing;
 }
 
@@ -136,7 +137,7 @@ function partsToBuy(parts: readonly RemovedPart[], broken: readonly EntryOf<'par
         .filter(({ count }) => count > 0)
         .map(({ what, count, number }): PartToBuy => ({
           what,
-          name: `${SINGLE_USE_NAMES[what]} for ${off.body.what}`,
+          name: say('treatment.for', { part: SINGLE_USE_NAMES[what], what: off.body.what }),
           count,
           ...(number ? { number } : {}),
         })),
@@ -148,9 +149,10 @@ function partsToBuy(parts: readonly RemovedPart[], broken: readonly EntryOf<'par
     ...(body.order?.number ? { number: body.order.number } : {}),
     ...(body.order
       ? {
-          onOrder: [body.order.supplier, body.order.due ? `due ${body.order.due}` : undefined]
-            .filter((text) => text)
-            .join(', '),
+          onOrder: joined(
+            [body.order.supplier ?? '', body.order.due ? say('treatment.due', { due: body.order.due }) : ''],
+            ', ',
+          ),
         }
       : {}),
   }));
@@ -165,22 +167,18 @@ function weighedFilter({ entries, soot, limits: { scalesG } }: OffVehicleFacts):
   const dryKg = (entry: typeof before): number | undefined =>
     entry?.body.dry ? entry.body.massKg : undefined;
   const [beforeKg, afterKg] = [dryKg(before), dryKg(after)];
-  const sentences: string[] = [];
+  const sentences: Said[] = [];
   for (const [entry, when] of [
     [before, 'Before'],
     [after, 'After'],
   ] as const)
-    if (entry && !entry.body.dry)
-      sentences.push(`${when} the clean it was weighed wet: no use; dry it and weigh again.`);
+    if (entry && !entry.body.dry) sentences.push(say('treatment.the-clean-it-was-weighed', { when }));
   const removedG = beforeKg !== undefined && afterKg !== undefined ? 1000 * (beforeKg - afterKg) : undefined;
   const figures: { ashG?: NonNullable<WeighedFilter['ashG']>; leftG?: number } = {};
   if (removedG !== undefined) {
-    if (removedG < -scalesG)
-      sentences.push(
-        `It weighs ${(-removedG).toFixed(0)} g more than before: not dry, or weighed with different parts.`,
-      );
+    if (removedG < -scalesG) sentences.push(say('treatment.it-weighs-g-more', { removedG: -removedG }));
     else {
-      sentences.push(`The clean took out ${removedG.toFixed(0)} g, weighed dry to ± ${scalesG} g.`);
+      sentences.push(say('treatment.the-clean-took-out-g', { removedG, scalesG }));
       if (soot) {
         const ash = (grams: number): number => Math.max(0, removedG - grams);
         figures.ashG = {
@@ -189,7 +187,11 @@ function weighedFilter({ entries, soot, limits: { scalesG } }: OffVehicleFacts):
           highG: ash(soot.lowG) + scalesG,
         };
         sentences.push(
-          `Of that ${figures.ashG.g.toFixed(0)} g (${figures.ashG.lowG.toFixed(0)}–${figures.ashG.highG.toFixed(0)} g) is not soot by the last reading: ash and oil.`,
+          say('treatment.of-that-g-g', {
+            g: figures.ashG.g,
+            lowG: figures.ashG.lowG,
+            highG: figures.ashG.highG,
+          }),
         );
       }
     }
@@ -198,8 +200,8 @@ function weighedFilter({ entries, soot, limits: { scalesG } }: OffVehicleFacts):
     figures.leftG = 1000 * (afterKg - newKg);
     sentences.push(
       figures.leftG > scalesG
-        ? `${figures.leftG.toFixed(0)} g more than a new one: that is still in it.`
-        : 'It weighs the same as a new one.',
+        ? say('treatment.g-more-than-a-new', { leftG: figures.leftG })
+        : say('treatment.it-weighs-the-same'),
     );
   }
   return {
@@ -212,37 +214,31 @@ function weighedFilter({ entries, soot, limits: { scalesG } }: OffVehicleFacts):
 }
 
 /** What holds the refit off: a wet filter, a drying that still goes on, a part that broke and is not repaired. */
-function heldRefit(entries: readonly Entry[], broken: readonly EntryOf<'part-broke'>[]): string[] {
-  const held: string[] = [];
+function heldRefit(entries: readonly Entry[], broken: readonly EntryOf<'part-broke'>[]): Said[] {
+  const held: Said[] = [];
   const cleaned = entriesOfKind(entries, 'work').findLast(({ body }) => body.work === 'off-vehicle-clean');
   if (cleaned) {
     const since = happenedAt(cleaned);
     const looks = entriesOfKind(entries, 'filter-off').filter(({ body }) => body.when === 'after');
     const after = looks.findLast((entry) => happenedAt(entry) >= since);
-    if (!after) held.push('The filter has not been weighed and inspected after the clean.');
-    else if (after.body.dry === false)
-      held.push('The filter is not dry: water cracks the brick in the first heat.');
+    if (!after) held.push(say('treatment.the-filter-has-not-been'));
+    else if (after.body.dry === false) held.push(say('treatment.the-filter-is-not-dry'));
     const face = [after?.body.inlet, after?.body.outlet].find(
       (look) => look === 'cracked' || look === 'melted',
     );
-    if (face) held.push(`The filter is ${face}: replace it, do not refit it.`);
+    if (face) held.push(say('treatment.the-filter-is-replace', { face }));
   }
-  for (const { body } of broken) held.push(`${body.what} broke and is not repaired.`);
+  for (const { body } of broken) held.push(say('treatment.broke-and-is-not-repaired', { what: body.what }));
   return held;
 }
 
 /** What to do about a part that broke, by what broke. */
-export const BREAK_ADVICE: Readonly<Record<EntryOf<'part-broke'>['body']['broke'], readonly string[]>> = {
-  'snapped-sensor': [
-    'Drill out the rest and recut the thread, or renew the boss: check the thread pitch first.',
-    'Note the boss position and cable reach: sensors of one family differ in length.',
-  ],
+export const BREAK_ADVICE: Readonly<Record<EntryOf<'part-broke'>['body']['broke'], readonly Said[]>> = {
+  'snapped-sensor': [say('treatment.drill-out-the-rest'), say('treatment.note-the-boss-position')],
   'stripped-thread': [
-    'Check the thread pitch; fit an insert if the boss is thick enough, else renew it.',
-    'Before welding: battery off, ECUs and sensors nearby unplugged. Licensed work where required.',
+    say('treatment.check-the-thread-pitch-fit'),
+    say('treatment.before-welding-battery-off-ecus'),
   ],
-  'snapped-fastener': [
-    'Heat where safe, no flame near fuel lines; else drill it out. Replace with the same strength grade.',
-  ],
-  other: ['Note what broke and what it needs.'],
+  'snapped-fastener': [say('treatment.heat-where-safe-no-flame')],
+  other: [say('treatment.note-what-broke-and-what')],
 };

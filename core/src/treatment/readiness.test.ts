@@ -1,17 +1,23 @@
+import { inEnglish, spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
-import { deriveJob } from '../job/index.ts';
+import { deriveJob as deriveJobInCodes } from '../job/index.ts';
 import { happenedAt, TREATMENTS, type EntryBody, type Treatment } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeId, madeReading } from '../testing/index.ts';
 import {
-  adviseSecondRun,
-  rankTreatments,
+  adviseSecondRun as adviseSecondRunInCodes,
+  rankTreatments as rankTreatmentsInCodes,
   READY_FIGURES,
   READY_FOR,
   READY_QUESTIONS,
-  readinessOf,
+  readinessOf as readinessOfInCodes,
   type SecondRunAdvice,
 } from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
+const adviseSecondRun = spoken(adviseSecondRunInCodes);
+const rankTreatments = spoken(rankTreatmentsInCodes);
+const readinessOf = spoken(readinessOfInCodes);
 
 const factsOf = (bodies: readonly EntryBody[]) => {
   const entries = bodies.map((body, i) => madeEntry(i + 1, body));
@@ -56,7 +62,7 @@ describe('what stands ready before a treatment', () => {
     TREATMENTS.flatMap((treatment) => READY_FOR[treatment].questions.map((id) => [treatment, id] as const)),
   )('%s is held off by a no to “%s”, with the reason', (treatment, id) => {
     const { held } = readinessOf(treatment, factsOf([ready(treatment, { [id]: false }, { helper: 'x' })]));
-    expect(held).toEqual([{ id: 'site-unsafe', text: READY_QUESTIONS[id].no }]);
+    expect(held).toEqual([{ id: 'site-unsafe', text: inEnglish(READY_QUESTIONS[id].no) }]);
   });
 
   it.each([
@@ -154,12 +160,12 @@ describe('another run', () => {
       end(3, { how: 'stopped', why: 'coolant' }),
       madeReading('between', { sootG: 7 }),
     );
-    expect(more?.reasons.join(' ')).toMatch(/stopped: coolant\. Fix that first/);
+    expect(inEnglish(more?.reasons)?.join(' ')).toMatch(/stopped: coolant\. Fix that first/);
   });
   it('does no more where the last did next to nothing', () => {
     const no = advice(sound, before, burn, end(3), madeReading('between', { sootG: 11.5 }));
     expect(no).toMatchObject({ another: 'no' });
-    expect(no?.reasons.join(' ')).toMatch(/under 15 % another gains nothing/);
+    expect(inEnglish(no?.reasons)?.join(' ')).toMatch(/under 15 % another gains nothing/);
   });
   it('is no third', () => {
     const no = advice(sound, before, burn, end(3), burn, end(5), madeReading('between', { sootG: 7 }));

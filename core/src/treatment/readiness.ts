@@ -1,37 +1,49 @@
+import type { Unit } from '../quantities/index.ts';
+import { say, type Said } from '../words/index.ts';
 import { entriesOfKind, happenedAt, type Entry, type EntryOf, type Treatment } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 
 export const READY_QUESTIONS = {
   outdoors: {
-    label: 'Outdoors, or the tailpipe under extraction',
-    no: 'Gas and smoke are trapped: go outdoors, or fit extraction at the tailpipe.',
+    label: say('treatment.outdoors-or-the-tailpipe-under'),
+    no: say('treatment.gas-and-smoke-are-trapped'),
   },
   clear: {
-    label: 'Nothing flammable near the exhaust: dry grass, fuel, cartons, other vehicles',
-    no: 'Something flammable is near the exhaust: move it or the vehicle.',
+    label: say('treatment.nothing-flammable-near-the-exhaust'),
+    no: say('treatment.something-flammable-is-near'),
   },
-  extinguisher: { label: 'Fire extinguisher at hand', no: 'No extinguisher at hand.' },
-  parked: { label: 'Neutral or park, brake on, wheels chocked', no: 'The vehicle is not secured.' },
-  watched: { label: 'Somebody stays with it until it has cooled', no: 'Nobody stays with it.' },
+  extinguisher: {
+    label: say('treatment.fire-extinguisher-at-hand'),
+    no: say('treatment.no-extinguisher-at-hand'),
+  },
+  parked: { label: say('treatment.neutral-or-park-brake'), no: say('treatment.the-vehicle-is-not-secured') },
+  watched: { label: say('treatment.somebody-stays-with-it-until'), no: say('treatment.nobody-stays') },
   smoke: {
-    label: 'Smoke, steam and noise are no nuisance here',
-    no: 'Smoke, steam and noise are a nuisance here: dose at another site.',
+    label: say('treatment.smoke-steam-and-noise'),
+    no: say('treatment.smoke-steam-and-noise-are'),
   },
-  runOff: { label: 'Run-off can be collected', no: 'Run-off cannot be collected: it is hazardous waste.' },
-  stands: { label: 'On axle stands, never a jack alone', no: 'The vehicle is not on axle stands.' },
+  runOff: {
+    label: say('treatment.run-off-can-be-collected'),
+    no: say('treatment.run-off-cannot-be-collected'),
+  },
+  stands: { label: say('treatment.on-axle-stands-never'), no: say('treatment.the-vehicle') },
   supported: {
-    label: 'Engine supported, if a mount or cross-member comes off',
-    no: 'The engine is not supported.',
+    label: say('treatment.engine-supported-if-a-mount'),
+    no: say('treatment.the-engine-is-not-supported'),
   },
-} as const satisfies Record<string, { readonly label: string; readonly no: string }>;
+} as const satisfies Record<string, { readonly label: Said; readonly no: Said }>;
 export type ReadyQuestion = keyof typeof READY_QUESTIONS;
 
 /** Figures that are asked for, by the name under which they are answered. */
 export const READY_FIGURES = {
-  fuelPercent: { label: 'Fuel', unit: '%', hint: 'By the gauge or a channel' },
-  oilPercent: { label: 'Oil on the dipstick', unit: '%', hint: '0 is the lower mark, 100 the upper' },
-  filterC: { label: 'Filter now', unit: '°C', hint: 'By its EGTs or a contact thermometer' },
-} as const satisfies Record<string, { readonly label: string; readonly unit: string; readonly hint: string }>;
+  fuelPercent: { label: 'Fuel', unit: 'percent', hint: say('treatment.by-the-gauge') },
+  oilPercent: {
+    label: say('treatment.oil-on-the-dipstick'),
+    unit: 'percent',
+    hint: say('treatment.0-is-the-lower-mark'),
+  },
+  filterC: { label: say('treatment.filter'), unit: 'degC', hint: say('treatment.by-its-egts') },
+} as const satisfies Record<string, { readonly label: Said; readonly unit: Unit; readonly hint: Said }>;
 export type ReadyFigure = keyof typeof READY_FIGURES;
 
 interface Asked {
@@ -56,14 +68,14 @@ export const READY_FOR: Readonly<Record<Treatment, Asked>> = {
 
 export interface ReadyHold {
   readonly id: 'site-unsafe' | 'fuel-low' | 'oil-low' | 'filter-hot' | 'no-helper' | 'not-asked';
-  readonly text: string;
+  readonly text: Said;
 }
 
 export interface Readiness {
   /** What is asked for and not in order, each with its value and limit. */
   readonly held: readonly ReadyHold[];
   /** What is not answered yet, or too long ago. */
-  readonly missing: readonly string[];
+  readonly missing: readonly Said[];
   readonly entry?: EntryOf<'made-ready'>;
 }
 
@@ -98,7 +110,7 @@ export function readinessOf(treatment: Treatment, facts: ReadinessFacts, nowMs?:
   const held: ReadyHold[] = asked.questions
     .filter((id) => answers[id] === false)
     .map((id) => ({ id: 'site-unsafe', text: READY_QUESTIONS[id].no }));
-  const missing: string[] = asked.questions
+  const missing: Said[] = asked.questions
     .filter((id) => answers[id] === undefined)
     .map((id) => READY_QUESTIONS[id].label);
   for (const id of asked.figures) {
@@ -117,15 +129,15 @@ export function readinessOf(treatment: Treatment, facts: ReadinessFacts, nowMs?:
   )
     held.push({
       id: 'fuel-low',
-      text: `Fuel is below ${limits.fuelLowPercent} % by the tank check: fill up first.`,
+      text: say('treatment.fuel-is-below', { fuelLowPercent: limits.fuelLowPercent }),
     });
   if (asked.helper && entry && (helper ?? '').trim() === '')
-    held.push({ id: 'no-helper', text: 'One drives, one reads: a second person is needed on the road.' });
-  if (asked.helper && !entry) missing.push('The second person');
+    held.push({ id: 'no-helper', text: say('treatment.one-drives-one-reads') });
+  if (asked.helper && !entry) missing.push(say('treatment.the-second-person'));
   if (entry && nowMs !== undefined) {
     const ageMin = (nowMs - happenedAt(entry)) / 60_000;
     if (ageMin > limits.readyForMin)
-      missing.push(`Answered ${ageMin.toFixed(0)} min ago; valid for ${limits.readyForMin} min: check again`);
+      missing.push(say('treatment.answered-min-ago-valid', { ageMin, readyForMin: limits.readyForMin }));
   }
   return { held, missing, ...(entry ? { entry } : {}) };
 }
@@ -137,14 +149,17 @@ function figureHold(id: ReadyFigure, value: number, facts: ReadinessFacts): Read
       return value < limits.fuelLowPercent
         ? {
             id: 'fuel-low',
-            text: `Fuel is at ${value.toFixed(0)} %; at least ${limits.fuelLowPercent} % for a regeneration: fill up first.`,
+            text: say('treatment.fuel-is-at-at-least', { value, fuelLowPercent: limits.fuelLowPercent }),
           }
         : undefined;
     case 'oilPercent':
       return value < limits.oilLevelLowPercent
         ? {
             id: 'oil-low',
-            text: `Oil is at ${value.toFixed(0)} % between the marks; at least ${limits.oilLevelLowPercent} % for half an hour at raised revs.`,
+            text: say('treatment.oil-is-at-between', {
+              value,
+              oilLevelLowPercent: limits.oilLevelLowPercent,
+            }),
           }
         : undefined;
     case 'filterC': {
@@ -152,7 +167,7 @@ function figureHold(id: ReadyFigure, value: number, facts: ReadinessFacts): Read
       return value > upToC
         ? {
             id: 'filter-hot',
-            text: `The filter is at ${value.toFixed(0)} °C; up to ${upToC} °C is safe to work on: let it cool.`,
+            text: say('treatment.the-filter-is-at-c-up', { value, upToC }),
           }
         : undefined;
     }

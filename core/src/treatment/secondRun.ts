@@ -1,3 +1,4 @@
+import { asSentence, say, type Said } from '../words/index.ts';
 import { entriesOfKind, happenedAt, type EntryOf } from '../ledger/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import { burnInterlocks, latestReading, type BurnForecast, type InterlockFacts } from './interlocks.ts';
@@ -32,7 +33,7 @@ export function burnsOf(entries: InterlockFacts['derived']['entries']): JobBurnR
 
 export interface SecondRunAdvice {
   readonly another: 'yes' | 'no' | 'read-first';
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Said[];
 }
 
 /**
@@ -40,21 +41,20 @@ export interface SecondRunAdvice {
  * burnt, and by all that holds a burn off. Nothing is advised before the first one.
  */
 export function adviseSecondRun(
-  facts: InterlockFacts & { readonly forecast?: BurnForecast; readonly inhibitors?: readonly string[] },
+  facts: InterlockFacts & { readonly forecast?: BurnForecast; readonly inhibitors?: readonly Said[] },
 ): SecondRunAdvice | undefined {
   const { derived, filter, limits, displacementL } = facts;
   const burns = burnsOf(derived.entries);
   const last = burns.at(-1);
   if (!last) return undefined;
-  if (last.goesOn)
-    return { another: 'read-first', reasons: ['The last regeneration has no end yet: enter how it ended.'] };
+  if (last.goesOn) return { another: 'read-first', reasons: [say('treatment.the-last-regeneration')] };
   const { how, why, sootBeforeG } = last.ended?.body ?? {};
-  if (how === 'fire') return { another: 'no', reasons: ['The last one ended in a fire.'] };
+  if (how === 'fire') return { another: 'no', reasons: [say('treatment.the-last-one-ended')] };
   const reading = latestReading(derived);
   if (!reading || happenedAt(reading) < happenedAt(last.ended ?? last.begun))
     return {
       another: 'read-first',
-      reasons: ['No reading since the last regeneration: take a hold at the before reading’s flow first.'],
+      reasons: [say('treatment.no-reading-since-the-last')],
     };
   const held = burnInterlocks(facts);
   if (held.length > 0) return { another: 'no', reasons: held.map(({ text }) => text) };
@@ -62,7 +62,7 @@ export function adviseSecondRun(
     return {
       another: 'no',
       reasons: [
-        `${burns.length} regenerations done; at most ${limits.mostRuns} in a row. What is left does not burn: clean it chemically, or off the vehicle.`,
+        say('treatment.regenerations-done-at-most', { burnsLength: burns.length, mostRuns: limits.mostRuns }),
       ],
     };
   const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
@@ -70,27 +70,36 @@ export function adviseSecondRun(
   if (!filter || !estimate?.ok)
     return {
       another: 'read-first',
-      reasons: ['The remaining soot cannot be estimated from the last reading.'],
+      reasons: [say('treatment.the-remaining-soot-cannot')],
     };
   const { sootG, highG } = estimate.value;
-  const left = `${sootG.toFixed(1)} g are left by the pressure, at most ${highG.toFixed(1)} g (${(highG / filterVolumeL(filter)).toFixed(1)} g/L); clean is up to ${limits.sootAfterCleanG} g`;
-  if (sootG <= limits.sootAfterCleanG) return { another: 'no', reasons: [`${left}: enough.`] };
+  const left = say('treatment.g-are-left', {
+    sootG,
+    highG,
+    highGPerL: highG / filterVolumeL(filter),
+    sootAfterCleanG: limits.sootAfterCleanG,
+  });
+  if (sootG <= limits.sootAfterCleanG) return { another: 'no', reasons: [say('treatment.enough', { left })] };
   const burntPercent =
     sootBeforeG !== undefined && sootBeforeG > 0 ? 100 * (1 - sootG / sootBeforeG) : undefined;
   if (burntPercent !== undefined && burntPercent < limits.secondRunPercent)
     return {
       another: 'no',
       reasons: [
-        `${left}.`,
-        `The last one removed ${Math.max(0, burntPercent).toFixed(0)} % of ${sootBeforeG?.toFixed(0) ?? ''} g; under ${limits.secondRunPercent} % another gains nothing. Likely ash, or the sensor.`,
+        asSentence(left),
+        say('treatment.the-last-one-removed', {
+          burntPercent: Math.max(0, burntPercent),
+          beforeG: sootBeforeG ?? 0,
+          secondRunPercent: limits.secondRunPercent,
+        }),
       ],
     };
   return {
     another: 'yes',
     reasons: [
-      `${left}.`,
-      ...(how === 'stopped' ? [`The last one was stopped${why ? `: ${why}` : ''}. Fix that first.`] : []),
-      'This is a new regeneration: read its cautions and answer everything again.',
+      asSentence(left),
+      ...(how === 'stopped' ? [say('treatment.the-last-one-was-stopped', { why: why ?? '' })] : []),
+      say('treatment.this-is-a-new-regeneration'),
     ],
   };
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import type { Catalyst } from '../burn/index.ts';
 import {
   filterVolumeL,
@@ -15,7 +16,7 @@ export interface SootLoad {
   readonly gPerL: number;
   readonly grams: number;
   /** Where the figure is from, in words. */
-  readonly by: string;
+  readonly by: Said;
 }
 
 /**
@@ -37,12 +38,12 @@ export function mostSoot(
   const most = (1 + context.limits.counterTooLowPercent / 100) * counter;
   if (counter > 0 && most >= lowG && counter <= highG) {
     const grams = Math.min(highG, most);
-    return success({ grams, gPerL: grams / volumeL, by: 'pressure and counter, in agreement' });
+    return success({ grams, gPerL: grams / volumeL, by: say('treatment.pressure-and-counter-in-agreement') });
   }
   return success(
     counter > highG
-      ? { grams: counter, gPerL: counter / volumeL, by: 'the ECU’s figure' }
-      : { grams: highG, gPerL: highG / volumeL, by: 'the upper end of the pressure estimate' },
+      ? { grams: counter, gPerL: counter / volumeL, by: say('treatment.the-ecus-figure') }
+      : { grams: highG, gPerL: highG / volumeL, by: say('treatment.the-upper-end') },
   );
 }
 
@@ -61,8 +62,8 @@ export function sootByPressure(
   if (!first) {
     return failed({
       code: 'not-enough-data',
-      field: 'The reading',
-      requirement: 'needs a hold with flow to estimate soot',
+      field: say('treatment.the-reading'),
+      requirement: say('treatment.needs-a-hold-with-flow'),
     });
   }
   return sootFromPressure({

@@ -1,11 +1,21 @@
+import { spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
-import { deriveJob } from '../job/index.ts';
+import { deriveJob as deriveJobInCodes } from '../job/index.ts';
 import type { EntryBody, ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '../testing/index.ts';
-import { commandInterlocks, mostSoot, type KnownFilter, type LinkCommand } from './index.ts';
+import {
+  commandInterlocks as commandInterlocksInCodes,
+  mostSoot as mostSootInCodes,
+  type KnownFilter,
+  type LinkCommand,
+} from './index.ts';
+
+const deriveJob = spoken(deriveJobInCodes);
+const commandInterlocks = spoken(commandInterlocksInCodes);
+const mostSoot = spoken(mostSootInCodes);
 
 const SILICON: KnownFilter = { ...FILTER, material: 'silicon-carbide' };
 

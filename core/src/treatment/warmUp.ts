@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { exhaustMassGPerS, restrictionRatio, type FilterGeometry } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
@@ -23,9 +24,9 @@ export interface WarmUp {
   /** Change at the end, % a minute. */
   readonly percentPerMin?: number;
   /** What it shows, with its figures; true of a log too. */
-  readonly text: string;
+  readonly text: Said;
   /** What to do with the foot on the pedal. */
-  readonly advice: string;
+  readonly advice: Said;
 }
 
 const LEAST_POINTS = 8;
@@ -43,8 +44,8 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
   if (!last || !first || recent.length < LEAST_POINTS || last.atS - first.atS < 0.6 * windowS)
     return {
       phase: 'too-short',
-      text: `Not known yet: it takes ${windowS} s at steady revs.`,
-      advice: 'Hold on.',
+      text: say('treatment.not-known-yet-it-takes', { windowS }),
+      advice: say('treatment.hold'),
     };
   const slope = medianSlope(
     recent.map(({ atS }) => atS),
@@ -66,41 +67,49 @@ export function warmUpOf(points: readonly WarmUpPoint[], limits: Limits): WarmUp
     ),
   );
   const figures = { peakRatio, nowRatio, percentPerMin };
-  const ratio = `${nowRatio.toFixed(1)} × clean`;
+  const ratio = say('treatment.clean', { nowRatio });
   if (percentPerMin > stillPercent)
     return {
       phase: 'wet-rise',
       ...figures,
-      text: `Still rising, ${ratio}: the filter is wet.`,
-      advice: 'Hold the revs.',
+      text: say('treatment.still-rising-the-filter', { ratio }),
+      advice: say('treatment.hold-the-revs'),
     };
   if (percentPerMin < -stillPercent)
     return {
       phase: 'drying',
       ...figures,
-      text: `Falling by ${(-percentPerMin).toFixed(0)} % a minute, ${ratio}.`,
-      advice: 'Hold the revs until it is steady.',
+      text: say('treatment.falling-by-a-minute', { percentPerMin: -percentPerMin, ratio }),
+      advice: say('treatment.hold-the-revs-until'),
     };
   if (last.afterFilterC !== undefined && last.afterFilterC < dryC)
     return {
       phase: 'drying',
       ...figures,
-      text: `Steady at ${ratio}, but the gas after the filter is at ${last.afterFilterC.toFixed(0)} °C: under ${dryC} °C water is still boiling off.`,
-      advice: 'Hold the revs.',
+      text: say('treatment.steady-at-but-the-gas', { ratio, afterFilterC: last.afterFilterC, dryC }),
+      advice: say('treatment.hold-the-revs'),
     };
   const cool = last.coolantC !== undefined && last.coolantC < limits.coolantWarmC;
   return cool
     ? {
         phase: 'drying',
         ...figures,
-        text: `Steady at ${ratio}, but the coolant is at ${(last.coolantC ?? 0).toFixed(0)} °C; warm is from ${limits.coolantWarmC} °C.`,
-        advice: 'Not yet: hold the revs.',
+        text: say('treatment.steady-at-but-the-coolant', {
+          ratio,
+          coolantC: last.coolantC ?? 0,
+          coolantWarmC: limits.coolantWarmC,
+        }),
+        advice: say('treatment.not-yet-hold-the-revs'),
       }
     : {
         phase: 'plateau',
         ...figures,
-        text: `Steady at ${ratio}, ${Math.abs(percentPerMin).toFixed(1)} % a minute; steady is below ${stillPercent} %.`,
-        advice: 'Take the reading now.',
+        text: say('treatment.steady-at-a-minute-steady', {
+          ratio,
+          percentPerMin: Math.abs(percentPerMin),
+          stillPercent,
+        }),
+        advice: say('treatment.take-the-reading'),
       };
 }
 

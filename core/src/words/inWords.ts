@@ -1,17 +1,33 @@
 import { isMessage, type Message } from './message.ts';
 import type { Words } from './words.ts';
 
-type Plain = string | number | boolean | bigint | symbol | null | undefined | Date | ArrayBufferView | ((...args: never[]) => unknown);
+type Plain =
+  | string
+  | number
+  | boolean
+  | bigint
+  | symbol
+  | null
+  | undefined
+  | Date
+  | ArrayBufferView
+  | ((...args: never[]) => unknown);
+
+/** Entries of the ledger are somebody's own words and figures. */
+interface OwnWords {
+  readonly body: unknown;
+  readonly deviceTime: string;
+}
 
 /** The same with a sentence in the place of each message. */
 export type Spoken<T> = T extends Message
   ? string
-  : T extends Plain
+  : T extends Plain | OwnWords
     ? T
-    : T extends ReadonlySet<infer E>
-      ? ReadonlySet<Spoken<E>>
-      : T extends ReadonlyMap<infer K, infer V>
-        ? ReadonlyMap<K, Spoken<V>>
+    : T extends ReadonlyMap<infer K, infer V>
+      ? ReadonlyMap<K, Spoken<V>>
+      : T extends ReadonlySet<infer E>
+        ? ReadonlySet<Spoken<E>>
         : { [K in keyof T]: Spoken<T[K]> };
 
 /**
@@ -21,7 +37,9 @@ export type Spoken<T> = T extends Message
 export function inWords<T>(value: T, words: Words): Spoken<T> {
   const seen = new Map<object, unknown>();
   const speak = (part: unknown): unknown => {
-    if (typeof part !== 'object' || part === null || ArrayBuffer.isView(part) || part instanceof Date) return part;
+    if (typeof part !== 'object' || part === null || ArrayBuffer.isView(part) || part instanceof Date)
+      return part;
+    if ('body' in part && 'deviceTime' in part) return part;
     const known = seen.get(part);
     if (known !== undefined) return known;
     const spoken = isMessage(part) ? words.say(part) : inside(part);
@@ -31,7 +49,7 @@ export function inWords<T>(value: T, words: Words): Spoken<T> {
   const inside = (part: object): unknown => {
     if (Array.isArray(part)) {
       // Columns of figures are long, and say nothing.
-      if (typeof part[0] === 'number') return part;
+      if (part.every((one) => typeof one === 'number')) return part;
       const spoken = part.map(speak);
       return spoken.some((one, i) => one !== part[i]) ? spoken : part;
     }

@@ -1,6 +1,30 @@
-export { METRIC, UNIT_CHOICES, US_CUSTOMARY, unitChoiceFrom, type UnitChoice, type UnitChoiceOf } from './unitChoice.ts';
+export {
+  METRIC,
+  UNIT_CHOICES,
+  US_CUSTOMARY,
+  unitChoiceFrom,
+  type UnitChoice,
+  type UnitChoiceOf,
+} from './unitChoice.ts';
+export { chosenUnit } from './chosenUnit.ts';
 export { measuresOf, type Manner, type Measures } from './measures.ts';
-export { isMessage, said, type Code, type DataOf, type Message, type Said } from './message.ts';
+export {
+  asSentence,
+  isMessage,
+  joined,
+  named,
+  say,
+  type Code,
+  type DataOf,
+  type FieldName,
+  type Message,
+  type Said,
+} from './message.ts';
+export { fault, faultIn, plainly } from './fault.ts';
 export { wordsOf, type Phrases, type Words } from './words.ts';
+export { saidSchema } from './saidSchema.ts';
+export { distinct } from './distinct.ts';
 export { inWords, type Spoken } from './inWords.ts';
+export { inEnglish, PLAIN_WORDS, spoken } from './inEnglish.ts';
+export { ENGLISH_OF_LISTS } from './en/ofLists.ts';
 export { ENGLISH } from './en/index.ts';

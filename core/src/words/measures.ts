@@ -1,4 +1,13 @@
-import { fromBase, pressureFigure, unitLabel, withoutMinusZero, type Unit } from '../quantities/index.ts';
+import {
+  fromBase,
+  toBase,
+  pressureFigure,
+  quantityOf,
+  unitLabel,
+  withoutMinusZero,
+  type Unit,
+} from '../quantities/index.ts';
+import { chosenUnit } from './chosenUnit.ts';
 import { METRIC, type UnitChoice } from './unitChoice.ts';
 
 /** How a person wants figures, dates and money written. */
@@ -20,9 +29,13 @@ export interface Measures {
   readonly percent: (value: number, decimals?: number) => string;
   readonly pressure: (mbar: number) => string;
   /** Without its unit, for a table that names it once. */
+  /** Of compressed air, in bar or psi. */
+  readonly linePressure: (bar: number) => string;
   readonly pressureFigure: (mbar: number) => string;
   readonly temperature: (celsius: number, decimals?: number) => string;
   readonly temperatureChange: (kelvin: number, decimals?: number) => string;
+  /** Along the filter, °C/cm. */
+  readonly gradient: (cPerCm: number) => string;
   readonly distance: (km: number, decimals?: number) => string;
   /** With no more figures than a forecast has. */
   readonly roughDistance: (km: number) => string;
@@ -30,6 +43,7 @@ export interface Measures {
   readonly altitude: (metres: number) => string;
   readonly massFlow: (gPerS: number, decimals?: number) => string;
   readonly volumeFlow: (m3PerH: number) => string;
+  readonly volumeFlowFigure: (m3PerH: number) => string;
   /** Soot and ash. */
   readonly soot: (g: number, decimals?: number) => string;
   /** Soot and ash in each litre of filter. */
@@ -42,14 +56,22 @@ export interface Measures {
   readonly torque: (newtonMetres: number) => string;
   /** A value of any unit that the tables know, in the unit chosen for its quantity. */
   readonly inUnit: (value: number, unit: Unit, decimals?: number) => string;
+  /** A value with the label of its unit, as the limits carry it; what is no unit of ours stands as it is. */
+  readonly figure: (value: number, label: string) => string;
+  /** Two bounds as they are set, with what a language puts between them. */
+  readonly range: (low: number, high: number, label: string, to: string) => string;
   /** The unit chosen for what is counted in this one. */
   readonly chosen: (unit: Unit) => Unit;
   readonly label: (of: keyof UnitChoice) => string;
-  readonly money: (amount: number) => string;
+  readonly money: (amount: number, currency?: string) => string;
   readonly date: (iso: string | number) => string;
   readonly shortDate: (iso: string | number) => string;
   readonly moment: (iso: string | number) => string;
+  readonly fullMoment: (iso: string | number) => string;
+  readonly weekday: (iso: string | number) => string;
   readonly clock: (iso: string | number) => string;
+  /** From one to another, the unit once: "50–80 km/h". */
+  readonly span: (low: string, high: string) => string;
   readonly list: (parts: readonly string[]) => string;
 }
 
@@ -74,21 +96,32 @@ const cached = <T>(make: (key: string) => T): ((key: string) => T) => {
  * Worked values: 45.3 mbar → "45 mbar", in psi "0.66 psi"; 600 °C → "1,112 °F" (en); 12 g → "0.42 oz".
  */
 export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }: Manner = {}): Measures {
-  const formatter = cached((decimals) => {
-    const fixed = Number(decimals);
-    return new Intl.NumberFormat(
-      locale,
-      Number.isNaN(fixed)
-        ? { maximumFractionDigits: 2 }
-        : { minimumFractionDigits: fixed, maximumFractionDigits: fixed },
-    );
+  const formatter = cached((digits) => {
+    const [least, most] = digits.split(' ').map(Number);
+    return new Intl.NumberFormat(locale, {
+      ...(least === undefined ? {} : { minimumFractionDigits: least }),
+      ...(most === undefined ? {} : { maximumFractionDigits: most }),
+      // Speeds and pressures are read as one figure; from ten thousand on a gap helps.
+      useGrouping: 'min2',
+    });
   });
+  const upTo = (value: number, decimals: number): string =>
+    withoutMinusZero(formatter(`0 ${decimals}`).format(value));
   const number = (value: number, decimals?: number): string =>
-    withoutMinusZero(formatter(decimals === undefined ? 'as needed' : String(decimals)).format(value));
+    decimals === undefined
+      ? upTo(value, 2)
+      : withoutMinusZero(formatter(`${decimals} ${decimals}`).format(value));
+  /** With as many decimals as are asked for, else with no more than it needs. */
   const figure =
-    (base: Unit, unit: Unit, usual: number) =>
-    (value: number, decimals = usual): string =>
-      `${number(fromBase(value, unit), asFineAs(decimals, base, unit))} ${unitLabel(unit)}`;
+    (base: Unit, unit: Unit, most: number) =>
+    (value: number, decimals?: number): string => {
+      const shown = fromBase(value, unit);
+      const text =
+        decimals === undefined
+          ? upTo(shown, asFineAs(most, base, unit))
+          : number(shown, asFineAs(decimals, base, unit));
+      return `${text} ${unitLabel(unit)}`;
+    };
   const pressureIn = (mbar: number): string => {
     const plain = pressureFigure(mbar, units.pressure);
     const decimals = plain.includes('.') ? plain.length - plain.indexOf('.') - 1 : 0;
@@ -108,18 +141,25 @@ export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }
   const miles = units.distance === 'mi';
   const speedUnit = miles ? 'mph' : 'kmPerH';
   const loadingUnit = units.soot === 'oz' ? 'ozPerFt3' : 'gPerL';
-  const chosen = (unit: Unit): Unit => CHOSEN_FOR[unit]?.(units) ?? unit;
-  return {
+  const chosen = (unit: Unit): Unit => chosenUnit(unit, units);
+  const measures: Measures = {
     units,
     locale,
     number,
-    percent: (value, decimals = 0) => `${number(value, decimals)} %`,
+    percent: (value, decimals) => `${decimals === undefined ? upTo(value, 1) : number(value, decimals)} %`,
     pressure: (mbar) => `${pressureIn(mbar)} ${unitLabel(units.pressure)}`,
+    linePressure: (bar) =>
+      `${upTo(fromBase(1000 * bar, chosen('bar')), chosen('bar') === 'bar' ? 1 : 0)} ${unitLabel(chosen('bar'))}`,
     pressureFigure: pressureIn,
     temperature: figure('degC', units.temperature, 0),
     temperatureChange: (kelvin, decimals = 0) =>
       `${number(kelvin * (units.temperature === 'degF' ? 1.8 : 1), decimals)} ${unitLabel(units.temperature)}`,
-    distance: (km, decimals = 0) => `${number(fromBase(km, units.distance), decimals)} ${unitLabel(units.distance)}`,
+    gradient: (cPerCm) => {
+      const [degrees, per] = [units.temperature === 'degF' ? 1.8 : 1, units.length === 'in' ? 2.54 : 1];
+      return `${number(cPerCm * degrees * per, 0)} ${unitLabel(units.temperature)}/${units.length === 'in' ? 'in' : 'cm'}`;
+    },
+    distance: (km, decimals = 0) =>
+      `${number(fromBase(km, units.distance), decimals)} ${unitLabel(units.distance)}`,
     roughDistance: (km) => {
       const value = fromBase(km, units.distance);
       const step = value >= 10_000 ? 1000 : 100;
@@ -130,70 +170,71 @@ export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }
       const unit = miles ? 'ft' : 'm';
       return `${number(fromBase(metres / 1000, unit), 0)} ${unitLabel(unit)}`;
     },
-    massFlow: figure('gPerS', units.massFlow, 0),
-    volumeFlow: (m3PerH) =>
-      `${number(fromBase(m3PerH, units.volumeFlow), 0)} ${unitLabel(units.volumeFlow)}`,
-    soot: figure('g', units.soot, 0),
+    massFlow: figure('gPerS', units.massFlow, 1),
+    volumeFlowFigure: (m3PerH) => number(fromBase(m3PerH, units.volumeFlow), 0),
+    volumeFlow: (m3PerH) => `${number(fromBase(m3PerH, units.volumeFlow), 0)} ${unitLabel(units.volumeFlow)}`,
+    soot: figure('g', units.soot, 1),
     loading: figure('gPerL', loadingUnit, 1),
     sootRate: (gPer100Km, decimals = 1) => {
       const per100 = fromBase(gPer100Km, units.soot) * (miles ? 1.609344 : 1);
       return `${number(per100, asFineAs(decimals, 'g', units.soot))} ${unitLabel(units.soot)}/100 ${unitLabel(units.distance)}`;
     },
-    weight: (kg, decimals = 1) =>
-      `${number(fromBase(kg * 1000, units.weight), decimals)} ${unitLabel(units.weight)}`,
+    weight: (kg, decimals = 2) =>
+      `${upTo(fromBase(kg * 1000, units.weight), decimals)} ${unitLabel(units.weight)}`,
     volume: figure('L', units.volume, 1),
     engineSize: figure('L', units.engineSize, 1),
-    length: figure('mm', units.length, 0),
+    length: figure('mm', units.length, 2),
     torque: figure('Nm', units.torque, 0),
     inUnit: (value, unit, decimals) => {
       const wanted = chosen(unit);
-      if (wanted in PRESSURES) return `${pressureIn(value)} ${unitLabel(wanted)}`;
+      if (quantityOf(wanted) === 'pressure') return `${pressureIn(value)} ${unitLabel(wanted)}`;
       const shown = fromBase(value, wanted);
       const fine =
         decimals === undefined ? (Math.abs(shown) >= 10 ? 0 : 1) : asFineAs(decimals, unit, wanted);
       return `${number(shown, fine)} ${unitLabel(wanted)}`.trimEnd();
     },
+    figure: (value, label) => {
+      const unit = BY_LABEL.get(label);
+      if (unit !== undefined) return measures.inUnit(value, unit);
+      return `${number(value, label === '%' || Math.abs(value) >= 10 ? 0 : 1)} ${label}`.trimEnd();
+    },
+    range: (low, high, label, to) => {
+      const unit = BY_LABEL.get(label);
+      const wanted = unit === undefined ? undefined : chosen(unit);
+      const bare = (value: number): string => {
+        const shown =
+          unit === undefined || wanted === undefined ? value : fromBase(toBase(value, unit), wanted);
+        return upTo(shown, Math.abs(shown) >= 100 ? 0 : 2);
+      };
+      return `${bare(low)} ${to} ${bare(high)} ${wanted === undefined ? label : unitLabel(wanted)}`.trimEnd();
+    },
     chosen,
     label: (of) => unitLabel(units[of]),
-    money: (amount) =>
-      currency === undefined
-        ? number(amount, Number.isInteger(amount) ? 0 : 2)
+    money: (amount, of = currency) =>
+      of === undefined || !/^[A-Z]{3}$/.test(of)
+        ? `${number(amount, Number.isInteger(amount) ? 0 : 2)} ${of ?? ''}`.trimEnd()
         : new Intl.NumberFormat(locale, {
             style: 'currency',
-            currency,
+            currency: of,
             ...(Number.isInteger(amount) ? { maximumFractionDigits: 0 } : {}),
           }).format(amount),
     date: dated({ day: 'numeric', month: 'long', year: 'numeric' }),
     shortDate: dated({ day: 'numeric', month: 'short', year: 'numeric' }),
     moment: dated({ day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
+    fullMoment: dated({ dateStyle: 'medium', timeStyle: 'medium' }),
+    weekday: dated({ weekday: 'long', day: 'numeric', month: 'long' }),
     clock: dated({ hour: '2-digit', minute: '2-digit' }),
+    span: (low, high) => {
+      const unit = / \D*$/.exec(high)?.[0] ?? '';
+      return `${unit !== '' && low.endsWith(unit) ? low.slice(0, -unit.length) : low}–${high}`;
+    },
     list: (parts) => new Intl.ListFormat(locale, { type: 'conjunction' }).format(parts),
   };
+  return measures;
 }
 
-const PRESSURES: Readonly<Partial<Record<Unit, true>>> = {
-  mbar: true,
-  hPa: true,
-  kPa: true,
-  psi: true,
-  inHg: true,
-  bar: true,
-};
-
-/** The choice that a unit of core falls under. */
-const CHOSEN_FOR: Readonly<Partial<Record<Unit, (units: UnitChoice) => Unit>>> = {
-  mbar: ({ pressure }) => pressure,
-  degC: ({ temperature }) => temperature,
-  km: ({ distance }) => distance,
-  m: ({ distance }) => (distance === 'mi' ? 'ft' : 'm'),
-  kmPerH: ({ distance }) => (distance === 'mi' ? 'mph' : 'kmPerH'),
-  gPerS: ({ massFlow }) => massFlow,
-  m3PerH: ({ volumeFlow }) => volumeFlow,
-  lPerH: ({ volume }) => (volume === 'gal' ? 'galPerH' : 'lPerH'),
-  g: ({ soot }) => soot,
-  kg: ({ weight }) => weight,
-  gPerL: ({ soot }) => (soot === 'oz' ? 'ozPerFt3' : 'gPerL'),
-  L: ({ volume }) => volume,
-  mm: ({ length }) => length,
-  Nm: ({ torque }) => torque,
-};
+const BY_LABEL: ReadonlyMap<string, Unit> = new Map(
+  (
+    ['mbar', 'degC', 'km', 'kmPerH', 'gPerS', 'm3PerH', 'lPerH', 'g', 'kg', 'gPerL', 'L', 'mm', 'Nm'] as const
+  ).map((unit) => [unitLabel(unit), unit]),
+);

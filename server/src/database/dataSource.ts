@@ -31,6 +31,7 @@ import { Chain1764363000000 } from './migrations/1764363000000-Chain.ts';
 import { People1764364000000 } from './migrations/1764364000000-People.ts';
 import { PhotoCopies1764365000000 } from './migrations/1764365000000-PhotoCopies.ts';
 import { Advice1764366000000 } from './migrations/1764366000000-Advice.ts';
+import { Currency1764376000000 } from './migrations/1764376000000-Currency.ts';
 import { Visits1764340000000 } from './migrations/1764340000000-Visits.ts';
 import { Fluids1764310000000 } from './migrations/1764310000000-Fluids.ts';
 import { Clocks1764300000000 } from './migrations/1764300000000-Clocks.ts';
@@ -78,6 +79,7 @@ export const MIGRATIONS = [
   People1764364000000,
   PhotoCopies1764365000000,
   Advice1764366000000,
+  Currency1764376000000,
 ];
 
 /** Longest that a statement of a request may take, and a lock be waited for; a transaction that does nothing ends, too. */

@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { z } from 'zod';
 import { filterModelSchema, newFilterModelSchema, type FilterModel } from '@white-ember/core/contract';
 import { filterCells } from '@white-ember/core/filter';
@@ -42,10 +43,8 @@ export const filterModelRoutes: Route[] = [
     handle: async ({ body, db, workshopId }) => {
       const cells = filterCells(body);
       if (!cells.ok) {
-        const { field } = cells.failure;
-        throw new Refusal(400, 'This filter cannot exist', describeFailure(cells.failure), {
-          [field]: describeFailure(cells.failure),
-        });
+        const why = inEnglish(describeFailure(cells.failure));
+        throw new Refusal(400, 'This filter cannot exist', why, { [inEnglish(cells.failure.field)]: why });
       }
       const { row } = await insertOnce(db.manager, FilterModelEntity, {
         ...body,

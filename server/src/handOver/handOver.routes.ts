@@ -5,6 +5,8 @@ import {
   mailSchema,
   newMailSchema,
   newShareSchema,
+  reportChoiceSchema,
+  reportWords,
   sharedReportSchema,
   shareSchema,
   type NewMail,
@@ -62,7 +64,7 @@ async function sendMail(
       return { mail: known, share };
     }
     const { report, fileName } = await readJobReport(db, workshopId, jobId, share.choice);
-    const pdf = await pdfOf(db, readers, workshopId, report, share.choice.pressure);
+    const pdf = await pdfOf(db, readers, workshopId, report, reportWords(share.choice));
     pdf.end();
     const { path, expiresAt } = presentShare(share, await shareSecret(db), now);
     const mail: MailRow = {
@@ -193,7 +195,7 @@ export const handOverRoutes: Route[] = [
       res.set('x-robots-tag', 'noindex');
       return {
         report: { ...report },
-        pressure: share.choice.pressure,
+        choice: reportChoiceSchema.parse(share.choice),
         expiresAt: share.expiresAt.toISOString(),
       };
     },

@@ -77,7 +77,7 @@ describe('a link to a report', () => {
     expect(status).toBe(200);
     expect(headers.get('x-robots-tag')).toBe('noindex');
     expect(body.report).toMatchObject({ version: 'plain', workshop: 'Reedmere' });
-    expect(body.pressure).toBe('kPa');
+    expect(body.choice.pressure).toBe('kPa');
     const pdf = await visitor.get<string>(`/api${share.path}/report.pdf`);
     expect(pdf.body.startsWith('%PDF')).toBe(true);
     expect((await visitor.get(`/api${share.path}/photos/${shown}`)).status).toBe(200);

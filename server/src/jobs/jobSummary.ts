@@ -1,14 +1,21 @@
 import type { EntityManager } from 'typeorm';
 import { adviceIsOld } from './advisor.ts';
 import { JobEntity } from './job.entity.ts';
-import { judgedJob } from './judgedJob.ts';
+import { judgedJob, type JudgedJob } from './judgedJob.ts';
 import { readEntries, readStoredJob } from './storedJob.ts';
+
+/** The library’s types take a message’s figures apart, which stand in one column as they are. */
+const asColumns = (judged: JudgedJob): object => judged;
 
 /** The line of one job anew, with its row held: who appends to it waits. */
 export async function refreshSummary(manager: EntityManager, workshopId: string, id: string): Promise<void> {
   const job = await readStoredJob(manager, workshopId, id, { lock: true });
   if (!job) return;
-  await manager.update(JobEntity, { id }, await judgedJob(manager, job, await readEntries(manager, id)));
+  await manager.update(
+    JobEntity,
+    { id },
+    asColumns(await judgedJob(manager, job, await readEntries(manager, id))),
+  );
 }
 
 /** After a vehicle or a limit changed: the lines of the jobs that it bears on and that are not signed off. */
@@ -30,6 +37,10 @@ export async function refreshSummaries(
   for (const { id } of open) {
     const job = await readStoredJob(manager, scope.workshopId, id);
     if (!job) continue;
-    await manager.update(JobEntity, { id }, await judgedJob(manager, job, await readEntries(manager, id)));
+    await manager.update(
+      JobEntity,
+      { id },
+      asColumns(await judgedJob(manager, job, await readEntries(manager, id))),
+    );
   }
 }

@@ -78,7 +78,7 @@ async function shownOf(id: string, share: Share): Promise<object> {
     return lasting(Buffer.from(await answer.arrayBuffer()).toString('latin1'));
   };
   const { entries: _entries, ...page } = job.seal
-    ? unsealJob(job.seal, job.entries, { pressureUnit: 'psi' })
+    ? unsealJob(job.seal, job.entries, { pressure: 'psi' })
     : deriveJob({ entries: job.entries, limits: DEFAULT_LIMITS, ...vehicleFactsOf(job.vehicle) });
   return {
     page,

@@ -2,8 +2,8 @@ import type { DataSource, EntityManager } from 'typeorm';
 import {
   chainLink,
   impossibleMoments,
+  isAfterSignOff,
   type Entry,
-  type EntryKind,
   type NewEntry,
 } from '@white-ember/core/ledger';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
@@ -151,9 +151,6 @@ async function checkMaySignOff(
   }
 }
 
-/** What is still written down on a job that is signed off: it changes nothing of what was handed over. */
-const AFTER_SIGN_OFF: ReadonlySet<EntryKind> = new Set<EntryKind>(['note', 'follow-up', 'follow-up-done']);
-
 /** What an entry corrects must be on its job, and a signed-off job takes notes only until the sign-off is taken back. */
 function checkFits(job: StoredJob, entries: readonly Entry[], input: NewEntry): void {
   const corrected = entries.find((stored) => stored.id === input.supersedes);
@@ -169,8 +166,8 @@ function checkFits(job: StoredJob, entries: readonly Entry[], input: NewEntry): 
     job.summary.signedOff &&
     corrected?.body.kind !== 'sign-off' &&
     !(
-      AFTER_SIGN_OFF.has(corrected?.body.kind ?? input.body.kind) &&
-      (input.body.kind === 'withdrawn' || AFTER_SIGN_OFF.has(input.body.kind))
+      isAfterSignOff(corrected?.body.kind ?? input.body.kind) &&
+      (input.body.kind === 'withdrawn' || isAfterSignOff(input.body.kind))
     )
   ) {
     throw conflict(

@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Job, JobListItem, Problem, RunningClocks } from '@white-ember/core/contract';
@@ -159,7 +160,7 @@ describe('what the list shows of a job', () => {
       (await workshop.viewer.get<RunningClocks>('/api/clocks')).body.clocks.filter(
         ({ jobId }) => jobId === job,
       );
-    expect(await clocks()).toMatchObject([{ clock: 'dwell', next: 'flush, then read' }]);
+    expect(inEnglish(await clocks())).toMatchObject([{ clock: 'dwell', next: 'flush, then read' }]);
     await append(job, { ...entry(madeReading('after', { sootG: 3 })), ...at(50) });
     // The engine ran: nothing stands in the filter any more.
     expect(await clocks()).toEqual([]);

@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { z } from 'zod';
 import { limitsProfileSchema, newLimitsProfileSchema } from '@white-ember/core/contract';
 import { resolveLimits } from '@white-ember/core/limits';
@@ -38,7 +39,11 @@ export const limitsRoutes: Route[] = [
     handle: async ({ body, db, workshopId, member }) => {
       const resolved = resolveLimits(body.overrides);
       if (!resolved.ok) {
-        throw new Refusal(400, 'These limits contradict each other', describeFailure(resolved.failure));
+        throw new Refusal(
+          400,
+          'These limits contradict each other',
+          inEnglish(describeFailure(resolved.failure)),
+        );
       }
       return db.transaction(async (manager) => {
         const family = body.family ?? '';

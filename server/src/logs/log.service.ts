@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import type { Log } from '@white-ember/core/contract';
@@ -45,7 +46,7 @@ async function checkContent(file: UploadedFile): Promise<void> {
     throw new Refusal(
       422,
       'This file cannot be read as a log',
-      `${describeFailure(checked.failure)}. Nothing was kept.`,
+      `${inEnglish(describeFailure(checked.failure))}. Nothing was kept.`,
     );
   }
 }

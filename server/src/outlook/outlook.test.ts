@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Vehicle } from '@white-ember/core/contract';
@@ -52,13 +53,13 @@ describe('the outlook of a vehicle', () => {
   it('shows the trend with the second visit, in km and as a date', async () => {
     await cleaned(workshop, { day: 0, km: 100_000, sootG: 30 });
     const first = await outlook();
-    if (!first.outlook.known) throw new Error(first.outlook.why);
+    if (!first.outlook.known) throw new Error(inEnglish(first.outlook.why));
     expect(first.outlook.stretches).toBe(0);
     expect(first.dueDate).toBeUndefined();
 
     await cleaned(workshop, { day: 60, km: 104_000, sootG: 24 });
     const second = await outlook();
-    if (!second.outlook.known) throw new Error(second.outlook.why);
+    if (!second.outlook.known) throw new Error(inEnglish(second.outlook.why));
     expect(second.visits.filter(({ before }) => before)).toHaveLength(2);
     expect(second.outlook.stretches).toBe(1);
     // Back after 4000 km: sooner than what is assumed of any vehicle.

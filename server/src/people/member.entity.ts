@@ -8,6 +8,8 @@ export interface Workshop {
   nextJobNumber: number;
   /** Who may sign a job off. */
   signOffBy: WorkshopView['signOffBy'];
+  /** Its money, as ISO 4217 names it. */
+  currency: string;
   createdAt: Date;
 }
 
@@ -20,11 +22,17 @@ export const WorkshopEntity = new EntitySchema<Workshop>({
     isDemo: { type: 'boolean', name: 'is_demo', default: false },
     nextJobNumber: { type: 'integer', name: 'next_job_number', default: 1 },
     signOffBy: { type: 'text', name: 'sign_off_by', default: 'technician' },
+    currency: { type: 'text', default: 'EUR' },
     createdAt: { type: 'timestamptz', name: 'created_at', createDate: true },
   },
 });
 
-export const toWorkshop = ({ id, name, signOffBy }: Workshop): WorkshopView => ({ id, name, signOffBy });
+export const toWorkshop = ({ id, name, signOffBy, currency }: Workshop): WorkshopView => ({
+  id,
+  name,
+  signOffBy,
+  currency,
+});
 
 export interface Member {
   id: string;

@@ -45,11 +45,19 @@ export const peopleRoutes: Route[] = [
     method: 'put',
     path: '/api/workshop',
     access: 'lead',
-    summary: 'Say who signs jobs off in this workshop',
+    summary: 'Say who signs jobs off in this workshop, and in which money it counts',
     body: workshopUpdateSchema,
     answer: workshopSchema,
     handle: async ({ body, db, workshopId }) => {
-      await db.manager.update(WorkshopEntity, { id: workshopId }, body);
+      const { signOffBy, currency } = body;
+      await db.manager.update(
+        WorkshopEntity,
+        { id: workshopId },
+        {
+          ...(signOffBy === undefined ? {} : { signOffBy }),
+          ...(currency === undefined ? {} : { currency }),
+        },
+      );
       return toWorkshop(await db.manager.findOneByOrFail(WorkshopEntity, { id: workshopId }));
     },
   }),

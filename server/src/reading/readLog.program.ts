@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { deflateSync } from 'node:zlib';
 import { giveFrames } from '@white-ember/bounded';
 import { describeFailure } from '@white-ember/core/quantities';
@@ -16,7 +17,7 @@ async function* readLog(): AsyncGenerator<Uint8Array> {
   for await (const piece of process.stdin) reader.push(piece as Buffer);
   const read = await reader.finish();
   if (!read.ok) {
-    yield answer({ ok: false, why: describeFailure(read.failure) });
+    yield answer({ ok: false, why: inEnglish(describeFailure(read.failure)) });
     return;
   }
   const { header, arrays } = packLog(read.value);

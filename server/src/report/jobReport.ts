@@ -1,14 +1,15 @@
+import type { Words } from '@white-ember/core/words';
 import type { DataSource } from 'typeorm';
 import type { Advice, Job } from '@white-ember/core/contract';
 import { deriveJob, sealedLimits, unsealJob, vehicleFactsOf } from '@white-ember/core/job';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
-import { reportOf, type Report, type ReportChoice } from '@white-ember/core/report';
+import { reportOf, reportWords, type Report, type ReportChoice } from '@white-ember/core/report';
 import { Refusal } from '../app/problem.ts';
 import { adviceNow } from '../jobs/advisor.ts';
 import { presentJob } from '../jobs/job.service.ts';
 import { limitsOf } from '../limits/limits.service.ts';
 import { vehicleOutlook } from '../outlook/outlook.service.ts';
-import { WorkshopEntity } from '../people/member.entity.ts';
+import { WorkshopEntity, type Workshop } from '../people/member.entity.ts';
 import { photoCopy } from '../photos/photo.service.ts';
 import type { FileReaders } from '../reading/fileReaders.ts';
 import { reportPdf } from './reportPdf.ts';
@@ -34,7 +35,7 @@ export async function readJobReport(
     job,
     report: reportOfJob(
       job,
-      workshop.name,
+      workshop,
       choice,
       job.seal?.told ?? (await vehicleOutlook(db, workshopId, job.vehicle.id)),
       job.seal ? undefined : await adviceNow(db.manager, job.id),
@@ -46,31 +47,29 @@ export async function readJobReport(
 /** A job's report as core tells it; of a sealed job as it was told then. */
 function reportOfJob(
   job: Job,
-  workshop: string,
+  workshop: Workshop,
   choice: ReportChoice,
   told: VehicleOutlook,
   advice?: Advice,
 ): Report {
   const { vehicle, limitsProfile, seal, entries, nextJob } = job;
   const limits = seal ? sealedLimits(seal) : limitsOf(limitsProfile);
-  const { pressure, temperature, distance } = choice;
   const visited = nextJob ? { nextJob } : {};
   return reportOf(
     {
       derived: seal
-        ? unsealJob(seal, entries, { pressureUnit: pressure, ...visited })
-        : deriveJob({ entries, limits, pressureUnit: pressure, ...vehicleFactsOf(vehicle), ...visited }),
+        ? unsealJob(seal, entries, { pressure: choice.pressure, ...visited })
+        : deriveJob({ entries, limits, ...vehicleFactsOf(vehicle), ...visited }),
       job,
       vehicle,
-      workshop: seal?.workshop ?? workshop,
+      workshop: seal?.workshop ?? workshop.name,
       limits,
       limitsProfile,
       told,
       ...(advice ? { advice } : {}),
-      units: { pressure, temperature, distance },
-      timeZone: choice.timeZone,
     },
     choice.version,
+    reportWords(choice, workshop.currency),
   );
 }
 
@@ -107,6 +106,6 @@ export const pdfOf = async (
   readers: FileReaders,
   workshopId: string,
   report: Report,
-  pressure: ReportChoice['pressure'],
+  words: Words,
 ): Promise<ReturnType<typeof reportPdf>> =>
-  reportPdf(report, pressure, await imagesOf(db, readers, workshopId, report));
+  reportPdf(report, words, await imagesOf(db, readers, workshopId, report));

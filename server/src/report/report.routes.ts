@@ -2,7 +2,7 @@ import { pipeline } from 'node:stream/promises';
 import type { Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
-import { reportChoiceSchema, type ReportChoice } from '@white-ember/core/report';
+import { reportChoiceSchema, reportWords, type ReportChoice } from '@white-ember/core/report';
 import { idSchema } from '@white-ember/core/ledger';
 import { memberRoute, type Route } from '../app/route.ts';
 import type { FileReaders } from '../reading/fileReaders.ts';
@@ -17,7 +17,7 @@ export async function sendReportPdf(
   res: Response,
 ): Promise<void> {
   const { report, fileName } = await readJobReport(db, place.workshopId, place.jobId, choice);
-  const pdf = await pdfOf(db, readers, place.workshopId, report, choice.pressure);
+  const pdf = await pdfOf(db, readers, place.workshopId, report, reportWords(choice));
   res.type('application/pdf');
   res.set('content-disposition', `inline; filename="${fileName}"`);
   pdf.end();

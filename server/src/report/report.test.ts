@@ -1,3 +1,4 @@
+import { METRIC } from '@white-ember/core/words';
 import { createRequire } from 'node:module';
 import { inflateSync } from 'node:zlib';
 import { v7 as uuidv7 } from 'uuid';
@@ -135,14 +136,14 @@ describe('the words of the PDF', () => {
     const fonts = require('pdfmake/build/vfs_fonts.js') as Record<string, string>;
     const font = create(Buffer.from(fonts['Roboto-Regular.ttf'] ?? '', 'base64'));
     const { body: job } = await workshop.viewer.get<Job>(`/api/jobs/${jobId}`);
-    const choice = { pressure: 'mbar', temperature: 'degC', distance: 'km' } as const;
+    const choice = METRIC;
     const { outlook } = (await workshop.viewer.get<VehicleOutlook>(`/api/vehicles/${job.vehicle.id}/outlook`))
       .body;
     expect(outlook.known).toBe(true);
     for (const version of ['technical', 'plain'] as const) {
       const { report } = await readJobReport(app.db, (await workshopOf()).id, jobId, { ...choice, version });
       const told = JSON.stringify(report);
-      if (version === 'technical') expect(told).toMatch(/36\.0 → 0\.0 g/);
+      if (version === 'technical') expect(told).toMatch(/36\.0 g → 0\.0 g/);
       const lacking = [...new Set(JSON.stringify(printableText(report)))].filter(
         (sign) => !font.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0),
       );

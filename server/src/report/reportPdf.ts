@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import PdfPrinter from 'pdfmake';
 import type { Content, ContentStack, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { PartState } from '@white-ember/core/ledger';
-import type { Unit } from '@white-ember/core/quantities';
+import type { Words } from '@white-ember/core/words';
 import {
   flowChartSvg,
   type Report,
@@ -82,7 +82,7 @@ const rules = {
   paddingBottom: () => 2.5,
 };
 
-function blockOf(block: ReportBlock, width: number, unit: Unit, images: ReportImages): Content[] {
+function blockOf(block: ReportBlock, width: number, words: Words, images: ReportImages): Content[] {
   switch (block.kind) {
     case 'lines':
       return block.lines.map(lineOf);
@@ -108,7 +108,7 @@ function blockOf(block: ReportBlock, width: number, unit: Unit, images: ReportIm
     case 'chart':
       return [
         {
-          svg: flowChartSvg(block.picture, unit, {
+          svg: flowChartSvg(block.picture, words, {
             width,
             height: CHART_HEIGHT,
             font: 'Roboto',
@@ -169,30 +169,30 @@ function blockOf(block: ReportBlock, width: number, unit: Unit, images: ReportIm
 const sectionOf = (
   section: ReportSection,
   width: number,
-  unit: Unit,
+  words: Words,
   images: ReportImages,
 ): ContentStack => ({
   stack: [
     { text: section.title, style: 'section' },
-    ...section.blocks.flatMap((block) => blockOf(block, width, unit, images)),
+    ...section.blocks.flatMap((block) => blockOf(block, width, words, images)),
   ],
   unbreakable: section.blocks.every(({ kind }) => kind !== 'record'),
 });
 
 /** Halves stand beside each other in twos. */
-function bodyOf(sections: readonly ReportSection[], unit: Unit, images: ReportImages): Content[] {
+function bodyOf(sections: readonly ReportSection[], words: Words, images: ReportImages): Content[] {
   const body: Content[] = [];
   for (let i = 0; i < sections.length; i++) {
     const [section, next] = [sections[i] as ReportSection, sections[i + 1]];
     if (section.half && next?.half) {
       const width = (WIDTH - GAP) / 2;
       body.push({
-        columns: [section, next].map((half) => ({ ...sectionOf(half, width, unit, images), width })),
+        columns: [section, next].map((half) => ({ ...sectionOf(half, width, words, images), width })),
         columnGap: GAP,
         margin: [0, 6, 0, 0],
       });
       i++;
-    } else body.push({ ...sectionOf(section, WIDTH, unit, images), margin: [0, 6, 0, 0] });
+    } else body.push({ ...sectionOf(section, WIDTH, words, images), margin: [0, 6, 0, 0] });
   }
   return body;
 }
@@ -205,7 +205,7 @@ const overline = (text: string): Content => ({
 });
 
 /** The report as a PDF of A4 pages: text that can be selected, the chart as vectors. */
-export function reportPdf(told: Report, unit: Unit, images: ReportImages): PDFKit.PDFDocument {
+export function reportPdf(told: Report, words: Words, images: ReportImages): PDFKit.PDFDocument {
   const report = printableText(told);
   const definition: TDocumentDefinitions = {
     pageSize: 'A4',
@@ -241,7 +241,7 @@ export function reportPdf(told: Report, unit: Unit, images: ReportImages): PDFKi
       { canvas: [{ type: 'line', x1: 0, y1: 4, x2: WIDTH, y2: 4, lineWidth: 3, lineColor: INK }] },
       { text: report.headline, fontSize: 15, bold: true, margin: [0, 8, 0, 1] },
       { text: report.under, ...(report.version === 'plain' ? { fontSize: 10.5 } : { color: INK2 }) },
-      ...bodyOf(report.sections, unit, images),
+      ...bodyOf(report.sections, words, images),
       {
         columns: [overline(report.signedOff), overline('Customer')],
         columnGap: GAP,

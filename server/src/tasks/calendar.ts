@@ -1,13 +1,12 @@
+import { say, type Words } from '@white-ember/core/words';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import type { Task } from '@white-ember/core/contract';
-
-const grouped = (km: number): string => Math.round(km).toLocaleString('en').replaceAll(',', '\u00a0');
 
 /**
  * Tasks as a calendar, each on its day. An event keeps its name from one calendar to the next, so that a day that moved
  * moves in the calendar, too.
  */
-export function calendarOf(tasks: readonly Task[], workshop: string, now = new Date()): string {
+export function calendarOf(tasks: readonly Task[], workshop: string, words: Words, now = new Date()): string {
   const calendar = ical({
     name: `${workshop}: to do`,
     prodId: { company: 'White Ember', product: 'Follow-ups', language: 'EN' },
@@ -20,13 +19,15 @@ export function calendarOf(tasks: readonly Task[], workshop: string, now = new D
       stamp: now,
       start: new Date(`${due}T00:00:00.000Z`),
       allDay: true,
-      summary: `${plate}: ${what}`,
+      summary: `${plate}: ${words.say(what)}`,
       description: [
-        `${plate}, ${model}, job ${jobNumber}`,
+        say('outlook.calendar-job', { plate, model, jobNumber }),
         ...(why === undefined ? [] : [why]),
-        ...(dueKm === undefined ? [] : [`At about ${grouped(dueKm)} km on the clock.`]),
-        ...(estimated ? ['The day is worked out from how much the vehicle is driven.'] : []),
-      ].join('\n'),
+        ...(dueKm === undefined ? [] : [say('outlook.at-about', { km: dueKm })]),
+        ...(estimated ? [say('outlook.day-is-estimated')] : []),
+      ]
+        .map((line) => words.say(line))
+        .join('\n'),
     });
   }
   return calendar.toString();

@@ -1,3 +1,4 @@
+import { reportChoiceSchema, reportWords } from '@white-ember/core/report';
 import { taskListSchema, tasksQuerySchema } from '@white-ember/core/contract';
 import { memberRoute, type Route } from '../app/route.ts';
 import { WorkshopEntity } from '../people/member.entity.ts';
@@ -22,10 +23,14 @@ export const taskRoutes: Route[] = [
     path: '/api/tasks.ics',
     access: 'viewer',
     summary: 'The same as a calendar (iCalendar), each task that has a day on its day',
-    query: tasksQuerySchema.omit({ limit: true }),
+    query: tasksQuerySchema.omit({ limit: true }).extend(reportChoiceSchema.omit({ version: true }).shape),
     handle: async ({ query, db, workshopId, res }) => {
-      const { name } = await db.manager.findOneByOrFail(WorkshopEntity, { id: workshopId });
-      const text = calendarOf(await openTasks(db, workshopId, query), name);
+      const { name, currency } = await db.manager.findOneByOrFail(WorkshopEntity, { id: workshopId });
+      const text = calendarOf(
+        await openTasks(db, workshopId, query),
+        name,
+        reportWords({ ...query, version: 'technical' }, currency),
+      );
       res.type('text/calendar; charset=utf-8').attachment('to-do.ics').send(text);
       return undefined;
     },

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import type { DataSource } from 'typeorm';
 import type { z } from 'zod';
 import type { FollowUp, Task, tasksQuerySchema } from '@white-ember/core/contract';
@@ -92,8 +93,8 @@ async function filtersDue(
           {
             key: 'due',
             kind: 'due',
-            what: 'The filter is due again',
-            why: `By its trend it comes to ${outlook.limitRatio} × clean about then.`,
+            what: say('outlook.filter-due-again'),
+            why: say('outlook.by-its-trend', { limitRatio: outlook.limitRatio }),
             due: due_on.toISOString().slice(0, 10),
             estimated: true,
             ...(outlook.from.km === undefined

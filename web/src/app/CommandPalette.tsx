@@ -1,3 +1,4 @@
+import { Say } from '../ui/Say.tsx';
 import { Command } from 'cmdk';
 import { useState } from 'react';
 import { useMatch, useNavigate } from 'react-router';
@@ -79,7 +80,8 @@ export function CommandPalette({
           <Command.Empty className="p-3">Nothing found.</Command.Empty>
           {jobs.map((job) => (
             <Command.Item key={job.id} value={job.id} onSelect={go(`/jobs/${job.id}`)} className={ITEM}>
-              <span className="figure-text">{job.plate}</span> job {job.number} · {job.summary.headline}
+              <span className="figure-text">{job.plate}</span> job {job.number} ·{' '}
+              <Say it={job.summary.headline} />
             </Command.Item>
           ))}
           {fitting.map(([name, action]) => (

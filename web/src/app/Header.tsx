@@ -108,7 +108,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
               {preferences.theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)'}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => setUnits(true)}>
-              Units: {unitLabel(preferences.pressureUnit)}, {unitLabel(preferences.temperatureUnit)} …
+              Units: {unitLabel(preferences.units.pressure)}, {unitLabel(preferences.units.temperature)} …
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/fleet')}>
               Fleet: who is due next

@@ -1,38 +1,71 @@
+import { unitLabel, type Unit } from '@white-ember/core/quantities';
 import {
-  DISTANCE_UNITS,
-  MASS_FLOW_UNITS,
-  PRESSURE_UNITS,
-  TEMPERATURE_UNITS,
-  unitLabel,
-  type Unit,
-} from '@white-ember/core/quantities';
+  METRIC,
+  UNIT_CHOICES,
+  US_CUSTOMARY,
+  type UnitChoice,
+  type UnitChoiceOf,
+} from '@white-ember/core/words';
+import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
-import { preferred, type Preferences } from './preferences.ts';
+import { preferred, unitsPreferred } from './preferences.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
+import { useWords } from './words.ts';
 
-const CHOICES = [
-  ['pressureUnit', 'Pressure', PRESSURE_UNITS],
-  ['temperatureUnit', 'Temperature', TEMPERATURE_UNITS],
-  ['massFlowUnit', 'Air mass', MASS_FLOW_UNITS],
-  ['distanceUnit', 'Distance', DISTANCE_UNITS],
-] as const satisfies readonly (readonly [keyof Preferences, string, readonly Unit[]])[];
+const LABELS: Readonly<Record<UnitChoiceOf, string>> = {
+  pressure: 'Pressure',
+  temperature: 'Temperature',
+  distance: 'Distance and speed',
+  massFlow: 'Air mass',
+  volumeFlow: 'Exhaust flow',
+  soot: 'Soot and ash',
+  weight: 'Weight',
+  volume: 'Fluids',
+  engineSize: 'Engine size',
+  length: 'Length',
+  torque: 'Torque',
+};
+
+/** Ways to write figures and dates that differ; the first is the device’s own. */
+const LOCALES = ['', 'en-GB', 'en-US', 'de-DE', 'fr-FR'] as const;
+const EXAMPLE = 12_345.6;
+
+const SETS = [
+  ['Metric', METRIC],
+  ['US customary', US_CUSTOMARY],
+] as const;
 
 /** The units that this person reads and types in, on this device. What is stored does not change with them. */
 export function UnitsSheet({ onClose }: { onClose: () => void }) {
   const dispatch = useAppDispatch();
-  const preferences = useAppSelector((state) => state.preferences);
+  const { units, locale } = useAppSelector((state) => state.preferences);
+  const words = useWords();
+  const isSet = (set: UnitChoice): boolean =>
+    (Object.keys(set) as UnitChoiceOf[]).every((of) => units[of] === set[of]);
   return (
     <Sheet open onOpenChange={(open) => (open ? undefined : onClose())} title="Units">
-      <div className="grid sm:grid-cols-2 gap-4">
-        {CHOICES.map(([key, label, units]) => (
-          <Field key={key} label={label}>
+      <div className="flex gap-3 flex-wrap mb-4" role="group" aria-label="Sets of units">
+        {SETS.map(([label, set]) => (
+          <Button
+            key={label}
+            aria-pressed={isSet(set)}
+            className={isSet(set) ? 'bg-ink! text-card!' : ''}
+            onClick={() => dispatch(unitsPreferred(set))}
+          >
+            {label}
+          </Button>
+        ))}
+      </div>
+      <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
+        {(Object.keys(UNIT_CHOICES) as UnitChoiceOf[]).map((of) => (
+          <Field key={of} label={LABELS[of]}>
             <select
               className="input-box"
-              value={preferences[key]}
-              onChange={(event) => dispatch(preferred({ [key]: event.target.value as Unit }))}
+              value={units[of]}
+              onChange={(event) => dispatch(unitsPreferred({ [of]: event.target.value as Unit }))}
             >
-              {units.map((unit) => (
+              {UNIT_CHOICES[of].map((unit) => (
                 <option key={unit} value={unit}>
                   {unitLabel(unit)}
                 </option>
@@ -40,8 +73,29 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
             </select>
           </Field>
         ))}
+        <Field label="Numbers and dates">
+          <select
+            className="input-box"
+            value={locale ?? ''}
+            onChange={(event) =>
+              dispatch(preferred({ locale: event.target.value === '' ? undefined : event.target.value }))
+            }
+          >
+            {LOCALES.map((tag) => (
+              <option key={tag} value={tag}>
+                {tag === ''
+                  ? 'As this device'
+                  : `${EXAMPLE.toLocaleString(tag)} · ${new Date(2026, 11, 31).toLocaleDateString(tag)}`}
+              </option>
+            ))}
+          </select>
+        </Field>
       </div>
-      <p className="text-sm text-ink2 mt-4">
+      <p className="figure-text mt-4" aria-live="polite">
+        {words.pressure(96)} · {words.temperature(600)} · {words.distance(12_345)} · {words.soot(12)} ·{' '}
+        {words.loading(4)} · {words.volume(1.5)}
+      </p>
+      <p className="text-sm text-ink2 mt-1">
         For reading and typing on this device; what is stored stays the same.
       </p>
     </Sheet>

@@ -1,29 +1,38 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Unit } from '@white-ember/core/quantities';
+import { METRIC, unitChoiceFrom, type UnitChoice } from '@white-ember/core/words';
 
 export type Theme = 'daylight' | 'bay';
 
 export interface Preferences {
   readonly theme: Theme;
-  readonly pressureUnit: Unit;
-  readonly temperatureUnit: Unit;
-  readonly massFlowUnit: Unit;
-  readonly distanceUnit: Unit;
+  readonly units: UnitChoice;
+  /** For thousands, decimals and dates; absent: as the device has it. */
+  readonly locale?: string | undefined;
 }
 
 const STORED_AS = 'white-ember preferences';
 
-const DEFAULTS: Preferences = {
-  theme: 'daylight',
-  pressureUnit: 'mbar',
-  temperatureUnit: 'degC',
-  massFlowUnit: 'gPerS',
-  distanceUnit: 'km',
-};
+const DEFAULTS: Preferences = { theme: 'daylight', units: METRIC };
+
+/** Names under which earlier versions kept four of the units. */
+const FORMER_UNITS = {
+  pressureUnit: 'pressure',
+  temperatureUnit: 'temperature',
+  massFlowUnit: 'massFlow',
+  distanceUnit: 'distance',
+} as const satisfies Readonly<Record<string, keyof UnitChoice>>;
 
 function stored(): Preferences {
   try {
-    return { ...DEFAULTS, ...(JSON.parse(localStorage.getItem(STORED_AS) ?? '{}') as Partial<Preferences>) };
+    const kept = JSON.parse(localStorage.getItem(STORED_AS) ?? '{}') as Readonly<Record<string, unknown>>;
+    const former = Object.fromEntries(
+      Object.entries(FORMER_UNITS).map(([name, of]): [string, unknown] => [of, kept[name]]),
+    );
+    return {
+      theme: kept['theme'] === 'bay' ? 'bay' : 'daylight',
+      units: unitChoiceFrom({ ...former, ...(kept['units'] as Record<string, unknown> | undefined) }),
+      ...(typeof kept['locale'] === 'string' ? { locale: kept['locale'] } : {}),
+    };
   } catch {
     return DEFAULTS;
   }
@@ -34,10 +43,14 @@ export const preferencesSlice = createSlice({
   initialState: stored,
   reducers: {
     preferred: (state, { payload }: PayloadAction<Partial<Preferences>>) => ({ ...state, ...payload }),
+    unitsPreferred: (state, { payload }: PayloadAction<Partial<UnitChoice>>) => ({
+      ...state,
+      units: { ...state.units, ...payload },
+    }),
   },
 });
 
-export const { preferred } = preferencesSlice.actions;
+export const { preferred, unitsPreferred } = preferencesSlice.actions;
 
 export function keepPreferences(preferences: Preferences): void {
   localStorage.setItem(STORED_AS, JSON.stringify(preferences));

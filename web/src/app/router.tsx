@@ -1,6 +1,13 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { NotFound } from './NotFound.tsx';
 import { Shell } from './Shell.tsx';
+import { loadPhrases } from './words.ts';
+
+/** A page that says more than lists do: it stands when its words are there. */
+const speaking = async <T,>(page: Promise<T>): Promise<T> => {
+  const [loaded] = await Promise.all([page, loadPhrases()]);
+  return loaded;
+};
 
 /** Every view has an address of its own; all but the frame are loaded when first wanted. */
 export const router = createBrowserRouter([
@@ -23,69 +30,83 @@ export const router = createBrowserRouter([
       },
       {
         path: '/jobs/:jobId',
-        lazy: async () => ({ Component: (await import('../features/job/JobPage.tsx')).JobPage }),
+        lazy: async () => ({ Component: (await speaking(import('../features/job/JobPage.tsx'))).JobPage }),
       },
       {
         path: '/jobs/:jobId/logs',
         lazy: async () => ({
-          Component: (await import('../features/readings/logs/LogDeskPage.tsx')).LogDeskPage,
+          Component: (await speaking(import('../features/readings/logs/LogDeskPage.tsx'))).LogDeskPage,
         }),
       },
       {
         path: '/jobs/:jobId/live',
-        lazy: async () => ({ Component: (await import('../features/live/LivePage.tsx')).LivePage }),
+        lazy: async () => ({ Component: (await speaking(import('../features/live/LivePage.tsx'))).LivePage }),
       },
       {
         path: '/jobs/:jobId/burn',
         lazy: async () => ({
-          Component: (await import('../features/burn/run/BurnRunPage.tsx')).BurnRunPage,
+          Component: (await speaking(import('../features/burn/run/BurnRunPage.tsx'))).BurnRunPage,
         }),
       },
       {
         path: '/jobs/:jobId/report',
-        lazy: async () => ({ Component: (await import('../features/report/ReportPage.tsx')).ReportPage }),
+        lazy: async () => ({
+          Component: (await speaking(import('../features/report/ReportPage.tsx'))).ReportPage,
+        }),
       },
       {
         path: '/fleet',
-        lazy: async () => ({ Component: (await import('../features/fleet/FleetPage.tsx')).FleetPage }),
+        lazy: async () => ({
+          Component: (await speaking(import('../features/fleet/FleetPage.tsx'))).FleetPage,
+        }),
       },
       {
         path: '/vehicles',
         lazy: async () => ({
-          Component: (await import('../features/vehicles/VehicleListPage.tsx')).VehicleListPage,
+          Component: (await speaking(import('../features/vehicles/VehicleListPage.tsx'))).VehicleListPage,
         }),
       },
       {
         path: '/vehicles/new',
         lazy: async () => ({
-          Component: (await import('../features/vehicles/VehiclePage.tsx')).NewVehiclePage,
+          Component: (await speaking(import('../features/vehicles/VehiclePage.tsx'))).NewVehiclePage,
         }),
       },
       {
         path: '/vehicles/:vehicleId',
-        lazy: async () => ({ Component: (await import('../features/vehicles/VehiclePage.tsx')).VehiclePage }),
+        lazy: async () => ({
+          Component: (await speaking(import('../features/vehicles/VehiclePage.tsx'))).VehiclePage,
+        }),
       },
       {
         path: '/limits',
-        lazy: async () => ({ Component: (await import('../features/limits/LimitsPage.tsx')).LimitsPage }),
+        lazy: async () => ({
+          Component: (await speaking(import('../features/limits/LimitsPage.tsx'))).LimitsPage,
+        }),
       },
       {
         path: '/headings',
         lazy: async () => ({
-          Component: (await import('../features/readings/HeadingsPage.tsx')).HeadingsPage,
+          Component: (await speaking(import('../features/readings/HeadingsPage.tsx'))).HeadingsPage,
         }),
       },
       {
         path: '/fluids',
-        lazy: async () => ({ Component: (await import('../features/fluids/FluidsPage.tsx')).FluidsPage }),
+        lazy: async () => ({
+          Component: (await speaking(import('../features/fluids/FluidsPage.tsx'))).FluidsPage,
+        }),
       },
       {
         path: '/account',
-        lazy: async () => ({ Component: (await import('../features/people/AccountPage.tsx')).AccountPage }),
+        lazy: async () => ({
+          Component: (await speaking(import('../features/people/AccountPage.tsx'))).AccountPage,
+        }),
       },
       {
         path: '/people',
-        lazy: async () => ({ Component: (await import('../features/people/PeoplePage.tsx')).PeoplePage }),
+        lazy: async () => ({
+          Component: (await speaking(import('../features/people/PeoplePage.tsx'))).PeoplePage,
+        }),
       },
       { path: '*', element: <NotFound /> },
     ],

@@ -1,3 +1,4 @@
+import { useSpoken } from '../app/words.ts';
 import { CAUTIONS, type CautionId } from '@white-ember/core/checks';
 import { Button } from './Button.tsx';
 
@@ -14,7 +15,7 @@ export function CautionCard({
   acknowledged: boolean;
   onAcknowledge?: () => void;
 }) {
-  const caution = CAUTIONS[id];
+  const caution = useSpoken(CAUTIONS[id]);
   const title = (
     <>
       <span className="tracking-widest">CAUTION</span> · {caution.title}

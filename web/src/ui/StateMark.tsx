@@ -1,4 +1,5 @@
-import { PART_STATE_WORDS, type PartState } from '@white-ember/core/ledger';
+import { useWords } from '../app/words.ts';
+import { type PartState } from '@white-ember/core/ledger';
 
 /** The state of a part by shape, so that it reads without colour. Drawn around (0, 0), 16 wide. */
 export function StateShape({ state }: { state: PartState }) {
@@ -39,13 +40,14 @@ export function StateShape({ state }: { state: PartState }) {
 }
 
 export function StateMark({ state, size = 20 }: { state: PartState; size?: number }) {
+  const words = useWords();
   return (
     <svg
       width={size}
       height={size}
       viewBox="-10 -10 20 20"
       role="img"
-      aria-label={PART_STATE_WORDS[state]}
+      aria-label={words.name('partStates', state)}
       className="shrink-0"
     >
       <StateShape state={state} />

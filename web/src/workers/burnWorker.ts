@@ -1,3 +1,4 @@
+import { asSentence, type Said } from '@white-ember/core/words';
 import { expose } from 'comlink';
 import {
   burnBatch,
@@ -33,12 +34,10 @@ export interface BurnWish {
   readonly limits: Limits;
 }
 
-export type Told<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly text: string };
+export type Told<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly text: Said };
 
 const told = <T>(result: Result<T>): Told<T> =>
-  result.ok ? result : { ok: false, text: `${describeFailure(result.failure)}.` };
+  result.ok ? result : { ok: false, text: asSentence(describeFailure(result.failure)) };
 
 const scenarioOf = ({ plan, drop }: BurnWish): ReturnType<typeof plannedBurn> => {
   const planned = plannedBurn(plan);

@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { expose, transfer } from 'comlink';
 import type { FilterGeometry } from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
@@ -95,7 +96,7 @@ const worker = {
       tell(Math.min(1, (at + PIECE_BYTES) / file.size));
     }
     const read = await reader.finish();
-    if (!read.ok) return { ok: false, text: describeFailure(read.failure) };
+    if (!read.ok) return { ok: false, text: inEnglish(describeFailure(read.failure)) };
     raw = read.value;
     return analyse(options);
   },

@@ -1,13 +1,14 @@
-import { pressureText, standardBarometerMbar } from '../../quantities/index.ts';
+import { say, type Said } from '../../words/index.ts';
+import { standardBarometerMbar } from '../../quantities/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
 
 const ABSOLUTE = between(
   200,
   // A broken element shows its end of scale, which is far above what any line holds.
   10_000,
-  'Absolute pressures are near 1000 at rest: is this a gauge pressure? Add the barometer.',
+  say('checks.absolute-pressures-are-near-1000'),
 );
-const AIR = between(500, 1100, 'Outside air is 500 to 1100 mbar: which channel is this?');
+const AIR = between(500, 1100, say('checks.outside-air-is-500'));
 
 /** Key on, engine off: all absolute sensors show the air outside; again hot, or cold. */
 const agree: CheckCard = {
@@ -20,15 +21,15 @@ const agree: CheckCard = {
   needs: ['scan-tool'],
   cautions: [],
   steps: [
-    'Ignition on, engine off for a minute. Read manifold, back-pressure and barometer together.',
-    'If only volts are offered, note the sensor’s characteristic and convert.',
-    'Repeat hot, or cold the next morning: drift may show in only one.',
+    say('checks.ignition-on-engine-off'),
+    say('checks.if-only-volts-are-offered'),
+    say('checks.repeat-hot-or-cold'),
   ],
   fields: [
     {
       kind: 'number',
       id: 'barometerMbar',
-      label: 'Barometer',
+      label: say('checks.barometer'),
       unit: 'mbar',
       live: 'barometricPressure',
       possible: AIR,
@@ -36,15 +37,15 @@ const agree: CheckCard = {
     {
       kind: 'number',
       id: 'altitudeM',
-      label: 'Altitude',
+      label: say('checks.altitude'),
       suffix: 'm',
-      hint: 'Checks the barometer itself',
-      possible: between(-450, 5500, 'Is it in metres?'),
+      hint: say('checks.checks-the-barometer-itself'),
+      possible: between(-450, 5500, say('checks.is-it-in-metres')),
     },
     {
       kind: 'number',
       id: 'manifoldMbar',
-      label: 'Manifold pressure',
+      label: say('checks.manifold-pressure'),
       unit: 'mbar',
       live: 'manifoldPressure',
       possible: ABSOLUTE,
@@ -52,7 +53,7 @@ const agree: CheckCard = {
     {
       kind: 'number',
       id: 'backPressureMbar',
-      label: 'Pressure before the turbo',
+      label: say('checks.pressure-before-the-turbo'),
       unit: 'mbar',
       live: 'exhaustBackPressure',
       possible: ABSOLUTE,
@@ -60,7 +61,7 @@ const agree: CheckCard = {
     {
       kind: 'number',
       id: 'manifoldAgainMbar',
-      label: 'Manifold pressure, again hot or cold',
+      label: say('checks.manifold-pressure-again-hot'),
       unit: 'mbar',
       live: 'manifoldPressure',
       possible: ABSOLUTE,
@@ -68,43 +69,40 @@ const agree: CheckCard = {
     {
       kind: 'number',
       id: 'backPressureAgainMbar',
-      label: 'Before the turbo, again hot or cold',
+      label: say('checks.before-the-turbo-again-hot'),
       unit: 'mbar',
       live: 'exhaustBackPressure',
       possible: ABSOLUTE,
     },
   ],
-  judge: (read, { limits, pressureUnit }) => {
+  judge: (read, { limits }) => {
     const barometer = read.number('barometerMbar');
     if (barometer === undefined) return NOTHING;
     const percent = limits.keyOnPercent;
     const off = (value: number): number => (100 * (value - barometer)) / barometer;
     const figures: Figure[] = [];
-    const sentences: string[] = [];
+    const sentences: Said[] = [];
     const altitude = read.number('altitudeM');
     if (altitude !== undefined) {
       const standard = standardBarometerMbar(altitude);
       const room = limits.weatherMbar;
       const strange = Math.abs(barometer - standard) > room;
       figures.push(
-        against('Barometer', barometer, {
+        against(say('checks.barometer'), barometer, {
           unit: 'mbar',
           low: standard - room,
           high: standard + room,
           doubtful: true,
         }),
       );
-      if (strange)
-        sentences.push(
-          `At ${altitude.toFixed(0)} m the air is about ${pressureText(standard, pressureUnit)}: the barometer itself is doubtful.`,
-        );
+      if (strange) sentences.push(say('checks.at-m-the-air', { altitude, standard }));
     }
-    const offOf = (ids: readonly string[], label: string): boolean | undefined => {
+    const offOf = (ids: readonly string[], label: Said): boolean | undefined => {
       const read_ = ids.flatMap((id) => read.number(id) ?? []);
       if (read_.length === 0) return undefined;
       for (const value of read_)
         figures.push(
-          against(`${label} off the barometer`, off(value), {
+          against(say('checks.off-the-barometer', { label }), off(value), {
             unit: 'percent',
             low: -percent,
             high: percent,
@@ -114,16 +112,15 @@ const agree: CheckCard = {
       const wrong = Math.abs(off(worst)) > percent;
       const first = read_[0];
       if (wrong && read_.length > 1 && first !== undefined && Math.abs(off(first)) <= percent)
-        sentences.push(`${label}: right once, wrong once: it drifts with heat.`);
+        sentences.push(say('checks.right-once-wrong-once', { label }));
       return wrong;
     };
     const manifold = offOf(['manifoldMbar', 'manifoldAgainMbar'], 'Manifold');
-    const back = offOf(['backPressureMbar', 'backPressureAgainMbar'], 'Before the turbo');
+    const back = offOf(['backPressureMbar', 'backPressureAgainMbar'], say('checks.before-the-turbo'));
     const all = manifold === true && back === true;
-    if (all) sentences.push('All are off alike: check their supply and ground first.');
-    else if (back)
-      sentences.push('Only the one before the turbo is off: the sensor, or gas trapped in its pipe.');
-    else if (manifold) sentences.push('Only the manifold sensor is off.');
+    if (all) sentences.push(say('checks.all-are-off-alike-check'));
+    else if (back) sentences.push(say('checks.only-the-one-before'));
+    else if (manifold) sentences.push(say('checks.only-the-manifold-sensor'));
     return {
       findings: {
         ...(manifold === undefined || back === undefined ? {} : { 'all-off': all }),
@@ -148,33 +145,30 @@ const compare: CheckCard = {
   by: 'measured',
   needs: ['known-good-sensor', 'scan-tool'],
   cautions: ['running-engine', 'hot'],
-  steps: [
-    'Read the old sensor with the engine off, at idle and in a hold; then the same with the known-good one.',
-    'Once cold and once hot: some drift only in one.',
-  ],
+  steps: [say('checks.read-the-old-sensor'), say('checks.once-cold-and-once-hot')],
   fields: [
     {
       kind: 'rows',
       id: 'pairs',
-      label: 'Old and known-good, before the turbo',
+      label: say('checks.old-and-known-good-before'),
       columns: [
         {
-          label: 'Engine speed',
+          label: say('checks.engine-speed'),
           unit: 'rpm',
           live: 'engineSpeed',
-          possible: between(0, 8000, 'Is it the speed?'),
+          possible: between(0, 8000, say('checks.is-it-the-speed')),
         },
         {
-          label: 'Old',
+          label: say('checks.old'),
           unit: 'mbar',
           live: 'exhaustBackPressure',
-          possible: between(0, 6000, 'Is it absolute?'),
+          possible: between(0, 6000, say('checks.is-it-absolute')),
         },
         {
-          label: 'Known-good',
+          label: say('checks.known-good'),
           unit: 'mbar',
           live: 'exhaustBackPressure',
-          possible: between(200, 6000, 'Is it absolute?'),
+          possible: between(200, 6000, say('checks.is-it-absolute')),
         },
       ],
       start: [0, 2500],
@@ -191,7 +185,7 @@ const compare: CheckCard = {
     return {
       findings: differs || held ? { 'back-pressure-differs': differs } : {},
       figures: [
-        against(`Old against known-good, at ${Math.round(worst.rpm)} rpm`, share(worst), {
+        against(say('checks.old-against-known-good', { rpm: worst.rpm }), share(worst), {
           unit: 'percent',
           low: -limit,
           high: limit,
@@ -199,10 +193,10 @@ const compare: CheckCard = {
       ],
       sentences: [
         differs
-          ? 'The known-good one reads differently: the sensor is faulty.'
+          ? say('checks.the-known-good-one-reads')
           : held
-            ? 'Both read the same: not the sensor.'
-            : 'Equal at rest only: a hold is needed.',
+            ? say('checks.both-read-the-same')
+            : say('checks.equal-at-rest-only'),
       ],
       ...(differs || held
         ? { parts: { 'back-pressure-sensor': differs ? ('failed' as const) : ('sound' as const) } }

@@ -1,3 +1,4 @@
+import { asSentence, say } from '../../words/index.ts';
 import { describeFailure } from '../../quantities/index.ts';
 import { speedDensityGPerS } from '../../filter/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
@@ -12,20 +13,20 @@ const smoke: CheckCard = {
   needs: ['smoke-generator'],
   cautions: ['turning'],
   steps: [
-    'Engine off. Blow smoke in after the MAF sensor at low pressure. Follow the duct to the compressor, then charge pipes and intercooler.',
-    'Between MAF sensor and compressor, uncounted air gets in; after the compressor, counted air is lost.',
-    'A taped duct is a temporary repair: enter it as one.',
+    say('checks.engine-off-blow-smoke'),
+    say('checks.between-maf-sensor-and-compressor'),
+    say('checks.a-taped-duct'),
   ],
   fields: [
     {
       kind: 'choice',
       id: 'where',
-      label: 'Smoke comes out',
+      label: say('checks.smoke-comes-out'),
       options: [
-        ['nowhere', 'nowhere'],
-        ['before', 'between MAF sensor and compressor'],
-        ['behind', 'after the compressor'],
-        ['both', 'in both'],
+        ['nowhere', say('checks.nowhere')],
+        ['before', say('checks.between-maf-sensor-and-compressor-2')],
+        ['behind', say('checks.after-the-compressor')],
+        ['both', say('checks.in-both')],
       ],
     },
   ],
@@ -38,7 +39,9 @@ const smoke: CheckCard = {
         'smoke-behind': where === 'behind' || where === 'both',
       },
       figures: [],
-      sentences: [where === 'nowhere' ? 'Intake and charge pipes are tight.' : 'It leaks, as seen.'],
+      sentences: [
+        where === 'nowhere' ? say('checks.intake-and-charge-pipes') : say('checks.it-leaks-as-seen'),
+      ],
     };
   },
 };
@@ -54,57 +57,54 @@ const airMass: CheckCard = {
   by: 'measured',
   needs: ['scan-tool'],
   cautions: ['running-engine'],
-  steps: [
-    'Warm, hold 2500 rpm, EGR shut (command it, or unplug the valve and clear the code afterwards).',
-    'Read engine speed, manifold pressure, intake air and air mass at the same moment.',
-  ],
+  steps: [say('checks.warm-hold-2500-rpm-egr'), say('checks.read-engine-speed-manifold-pressure')],
   fields: [
     {
       kind: 'number',
       id: 'rpm',
-      label: 'Engine speed',
+      label: say('checks.engine-speed'),
       unit: 'rpm',
       live: 'engineSpeed',
-      possible: between(500, 6000, 'Is the engine running?'),
+      possible: between(500, 6000, say('checks.is-the-engine-running')),
     },
     {
       kind: 'number',
       id: 'manifoldMbar',
-      label: 'Manifold pressure, absolute',
+      label: say('checks.manifold-pressure-absolute'),
       unit: 'mbar',
       live: 'manifoldPressure',
-      possible: between(500, 4500, 'Is it absolute? Add the barometer to a gauge pressure.'),
+      possible: between(500, 4500, say('checks.is-it-absolute-add')),
     },
     {
       kind: 'number',
       id: 'intakeC',
-      label: 'Intake air',
+      label: say('checks.intake-air'),
       unit: 'degC',
       live: 'intakeAirTemp',
-      possible: between(-40, 150, 'Is it the intake air?'),
+      possible: between(-40, 150, say('checks.is-it-the-intake-air')),
     },
     {
       kind: 'number',
       id: 'airGPerS',
-      label: 'Air mass',
+      label: say('checks.air-mass'),
       unit: 'gPerS',
       live: 'massAirFlow',
-      possible: between(0, 1500, 'Is it in the unit that is shown?'),
+      possible: between(0, 1500, say('checks.is-it-in-the-unit')),
     },
     {
       kind: 'number',
       id: 'egrPercent',
-      label: 'EGR valve',
+      label: say('checks.egr-valve'),
       unit: 'percent',
       live: 'egrPosition',
-      possible: between(0, 100, 'Is it its position?'),
+      possible: between(0, 100, say('checks.is-it-its-position')),
     },
   ],
   judge: (read, { limits, displacementL }) => {
     const [rpm, manifoldMbar, airGPerS] = ['rpm', 'manifoldMbar', 'airGPerS'].map((id) => read.number(id));
     if (rpm === undefined || manifoldMbar === undefined || airGPerS === undefined) return NOTHING;
     if (displacementL === undefined)
-      return { ...NOTHING, sentences: ['Engine size unknown: enter it with the vehicle.'] };
+      return { ...NOTHING, sentences: [say('checks.engine-size-unknown-enter')] };
     const expected = speedDensityGPerS({
       displacementL,
       rpm,
@@ -112,7 +112,7 @@ const airMass: CheckCard = {
       manifoldC: read.number('intakeC') ?? ASSUMED_INTAKE_C,
       volumetricEfficiency: limits.volumetricEfficiency,
     });
-    if (!expected.ok) return { ...NOTHING, sentences: [`${describeFailure(expected.failure)}.`] };
+    if (!expected.ok) return { ...NOTHING, sentences: [asSentence(describeFailure(expected.failure))] };
     const { mafToSpeedDensityLow: low, mafToSpeedDensityHigh: high } = limits;
     const ratio = airGPerS / expected.value;
     const egr = read.number('egrPercent');
@@ -121,22 +121,23 @@ const airMass: CheckCard = {
     return {
       findings: undecided ? {} : { 'air-low': ratio < low, 'air-high': ratio > high },
       figures: [
-        { label: 'Expected by speed and density', value: expected.value, unit: 'gPerS', state: 'plain' },
-        against('Read ÷ expected', ratio, { suffix: '×', low, high }),
+        {
+          label: say('checks.expected-by-speed-and-density'),
+          value: expected.value,
+          unit: 'gPerS',
+          state: 'plain',
+        },
+        against(say('checks.read-expected'), ratio, { suffix: '×', low, high }),
       ],
       sentences: [
         ...(undecided
-          ? ['EGR is open: its gas displaces air and looks like a leak. Shut it and read again.']
+          ? [say('checks.egr-is-open-its-gas')]
           : ratio < low
-            ? [
-                'Less air than the engine takes in: a leak after the MAF sensor, a low-reading MAF sensor, or EGR.',
-              ]
+            ? [say('checks.less-air-than-the-engine')]
             : ratio > high
-              ? [
-                  'More air than the engine takes in: it is lost after the compressor, or the meter reads high.',
-                ]
-              : ['Air mass and manifold pressure agree.']),
-        ...(egr === undefined ? ['Not stated whether EGR was shut.'] : []),
+              ? [say('checks.more-air-than-the-engine')]
+              : [say('checks.air-mass-and-manifold-pressure')]),
+        ...(egr === undefined ? [say('checks.not-stated-whether-egr')] : []),
       ],
     };
   },
@@ -151,28 +152,25 @@ const turbo: CheckCard = {
   by: 'looked',
   needs: ['spanners'],
   cautions: ['turning'],
-  steps: [
-    'Engine off, cold, duct off the compressor. Turn the shaft by hand: it must spin freely.',
-    'Feel for play: slight sideways is normal, none in and out. Look for oil and rubbed blades.',
-  ],
+  steps: [say('checks.engine-off-cold-duct-off'), say('checks.feel-for-play-slight-sideways')],
   fields: [
     {
       kind: 'choice',
       id: 'turns',
-      label: 'The shaft',
+      label: say('checks.the-shaft'),
       options: [
-        ['free', 'turns freely, no wobble'],
-        ['wobbles', 'wobbles or touches'],
-        ['drags', 'drags'],
+        ['free', say('checks.turns-freely-no-wobble')],
+        ['wobbles', say('checks.wobbles-or-touches')],
+        ['drags', say('checks.drags')],
       ],
     },
     {
       kind: 'choice',
       id: 'oil',
-      label: 'Oil in the duct',
+      label: say('checks.oil-in-the-duct'),
       options: [
-        ['dry', 'a film at most'],
-        ['wet', 'wet'],
+        ['dry', say('checks.a-film-at-most')],
+        ['wet', say('checks.wet')],
       ],
     },
   ],
@@ -184,8 +182,8 @@ const turbo: CheckCard = {
       findings: { 'shaft-worn': worn },
       figures: [],
       sentences: [
-        worn ? 'Worn: less boost than it should make.' : 'The shaft is sound.',
-        ...(read.choice('oil') === 'wet' ? ['Oil in the duct: find its source.'] : []),
+        worn ? say('checks.worn-less-boost') : say('checks.the-shaft-is-sound'),
+        ...(read.choice('oil') === 'wet' ? [say('checks.oil-in-the-duct-find')] : []),
       ],
       parts: { turbine: worn ? 'failed' : 'sound' },
     };
@@ -201,35 +199,32 @@ const vanes: CheckCard = {
   by: 'looked',
   needs: ['scan-tool'],
   cautions: ['turning'],
-  steps: [
-    'Ignition on, engine off. Command the sweep; read the lowest and highest position.',
-    'No position offered: watch the actuator rod, or listen at a raised idle.',
-  ],
+  steps: [say('checks.ignition-on-engine-off-command'), say('checks.no-position-offered-watch')],
   fields: [
     {
       kind: 'number',
       id: 'leastPercent',
-      label: 'Lowest position in the sweep',
+      label: say('checks.lowest-position-in-the-sweep'),
       unit: 'percent',
       live: 'turboVanePosition',
-      possible: between(-5, 105, 'Is it in per cent?'),
+      possible: between(-5, 105, say('checks.is-it-in-per-cent')),
     },
     {
       kind: 'number',
       id: 'mostPercent',
-      label: 'Most',
+      label: say('checks.most'),
       unit: 'percent',
       live: 'turboVanePosition',
-      possible: between(-5, 105, 'Is it in per cent?'),
+      possible: between(-5, 105, say('checks.is-it-in-per-cent')),
     },
     {
       kind: 'choice',
       id: 'seen',
-      label: 'or seen and heard',
+      label: say('checks.or-seen-and-heard'),
       options: [
-        ['moves', 'full rod travel, note changes'],
-        ['sticks', 'sticks or moves partly'],
-        ['still', 'nothing moves'],
+        ['moves', say('checks.full-rod-travel-note-changes')],
+        ['sticks', say('checks.sticks-or-moves-partly')],
+        ['still', say('checks.nothing-moves')],
       ],
     },
   ],
@@ -243,13 +238,13 @@ const vanes: CheckCard = {
       const at = (least + most) / 2;
       return {
         findings: { 'vanes-still': still },
-        figures: [against('Travel', travel, { unit: 'percent', low: limit })],
+        figures: [against(say('checks.travel'), travel, { unit: 'percent', low: limit })],
         sentences: [
           !still
-            ? 'Vanes move from stop to stop.'
+            ? say('checks.vanes-move-from-stop')
             : at < 50
-              ? 'Vanes stuck open: slow to pull away, deep note.'
-              : 'Vanes stuck shut: early boost, choked at high revs.',
+              ? say('checks.vanes-stuck-open-slow')
+              : say('checks.vanes-stuck-shut-early-boost'),
         ],
         parts: { turbine: still ? 'failed' : 'sound' },
       };
@@ -258,7 +253,9 @@ const vanes: CheckCard = {
     return {
       findings: { 'vanes-still': seen !== 'moves' },
       figures: [],
-      sentences: [seen === 'moves' ? 'Vanes move, as seen.' : 'Vanes do not reach full travel.'],
+      sentences: [
+        seen === 'moves' ? say('checks.vanes-move-as-seen') : say('checks.vanes-do-not-reach-full'),
+      ],
       parts: { turbine: seen === 'moves' ? 'sound' : 'failed' },
     };
   },
@@ -276,49 +273,49 @@ const egr: CheckCard = {
   needs: ['scan-tool', 'contact-thermometer'],
   cautions: ['running-engine', 'hot'],
   steps: [
-    'Warm idle: command the valve shut and read its position.',
-    'Command it wide open and read its position again.',
-    'Then 2000 rpm for two minutes; contact thermometer on the pipe after the EGR cooler, and coolant.',
+    say('checks.warm-idle-command-the-valve'),
+    say('checks.command-it-wide-open'),
+    say('checks.then-2000-rpm-for-two'),
   ],
   fields: [
     {
       kind: 'number',
       id: 'shutPercent',
-      label: 'Position, commanded shut',
+      label: say('checks.position-commanded-shut'),
       unit: 'percent',
       live: 'egrPosition',
-      possible: between(-5, 105, 'Is it in per cent?'),
+      possible: between(-5, 105, say('checks.is-it-in-per-cent')),
     },
     {
       kind: 'number',
       id: 'openPercent',
-      label: 'Position, commanded open',
+      label: say('checks.position-commanded-open'),
       unit: 'percent',
       live: 'egrPosition',
-      possible: between(-5, 105, 'Is it in per cent?'),
+      possible: between(-5, 105, say('checks.is-it-in-per-cent')),
     },
     {
       kind: 'number',
       id: 'behindC',
-      label: 'Gas after the EGR cooler, commanded open',
+      label: say('checks.gas-after-the-egr-cooler'),
       unit: 'degC',
-      possible: between(-40, 700, 'Is it in °C?'),
+      possible: between(-40, 700, say('checks.is-it-in-c')),
     },
     {
       kind: 'number',
       id: 'coolantC',
-      label: 'Coolant then',
+      label: say('checks.coolant-then'),
       unit: 'degC',
       live: 'coolantTemp',
-      possible: between(-40, 130, 'Is it the coolant?'),
+      possible: between(-40, 130, say('checks.is-it-the-coolant')),
     },
     {
       kind: 'number',
       id: 'gasC',
-      label: 'Gas before the EGR cooler: EGT before the turbo',
+      label: say('checks.gas-before-the-egr-cooler'),
       unit: 'degC',
       live: 'egt1',
-      possible: between(-40, 1100, 'Is it in °C?'),
+      possible: between(-40, 1100, say('checks.is-it-in-c')),
     },
   ],
   judge: (read, { limits }) => {
@@ -343,21 +340,28 @@ const egr: CheckCard = {
       figures: [
         ...(shut === undefined
           ? []
-          : [against('Commanded shut', shut, { unit: 'percent' as const, high: limits.egrShutPercent })]),
+          : [
+              against(say('checks.commanded-shut'), shut, {
+                unit: 'percent' as const,
+                high: limits.egrShutPercent,
+              }),
+            ]),
         ...(left === undefined
           ? []
           : [
-              against('Heat left by the EGR cooler', left, {
+              against(say('checks.heat-left-by-the-egr'), left, {
                 unit: 'percent' as const,
                 high: limits.egrCooledPercent,
               }),
             ]),
       ],
       sentences: [
-        ...(open ? ['The valve does not shut: exhaust gas displaces air all the time.'] : []),
-        ...(stuckShut ? ['The valve does not open, or stays near its stop.'] : []),
-        ...(hot ? ['The EGR cooler removes too little heat: it is fouled.'] : []),
-        ...(open === false && stuckShut !== true && hot === false ? ['EGR valve and cooler work.'] : []),
+        ...(open ? [say('checks.the-valve-does-not-shut')] : []),
+        ...(stuckShut ? [say('checks.the-valve-does-not-open')] : []),
+        ...(hot ? [say('checks.the-egr-cooler-removes-too')] : []),
+        ...(open === false && stuckShut !== true && hot === false
+          ? [say('checks.egr-valve-and-cooler-work')]
+          : []),
       ],
     };
   },

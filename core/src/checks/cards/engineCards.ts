@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { median } from '../../quantities/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
 import { dilutionByLevel } from '../measuring/oil.ts';
@@ -12,21 +13,21 @@ const dosing: CheckCard = {
   by: 'looked',
   needs: ['spanners'],
   cautions: ['hot', 'fuel'],
-  harm: 'It can seize in its seat: use penetrating fluid and time.',
+  harm: say('checks.it-can-seize'),
   steps: [
-    'Cold. Remove the doser and look into its passage: a drill of bore size must pass by hand.',
-    'Where it can be commanded: spray into a glass, away from anything hot.',
-    'Clean it off the vehicle by solvent or ultrasonic bath, never by flame.',
+    say('checks.cold-remove-the-doser'),
+    say('checks.where-it-can-be-commanded'),
+    say('checks.clean-it-off-the-vehicle'),
   ],
   fields: [
     {
       kind: 'choice',
       id: 'passage',
-      label: 'Passage and spray',
+      label: say('checks.passage-and-spray'),
       options: [
-        ['clear', 'clear, it sprays'],
-        ['narrow', 'narrowed by carbon, it drips'],
-        ['shut', 'shut'],
+        ['clear', say('checks.clear-it-sprays')],
+        ['narrow', say('checks.narrowed-by-carbon-it-drips')],
+        ['shut', say('checks.shut')],
       ],
     },
   ],
@@ -37,18 +38,14 @@ const dosing: CheckCard = {
     return {
       findings: { 'dosing-blocked': blocked },
       figures: [],
-      sentences: [
-        blocked
-          ? 'Too little fuel reaches the exhaust: a regeneration cannot get hot.'
-          : 'The fuel doser works.',
-      ],
+      sentences: [blocked ? say('checks.too-little-fuel-reaches') : say('checks.the-fuel-doser-works')],
     };
   },
 };
 
 const CYLINDER = {
-  label: 'Cylinder',
-  possible: between(1, 16, 'Which cylinder?'),
+  label: say('checks.cylinder'),
+  possible: between(1, 16, say('checks.which-cylinder')),
 } as const;
 
 const glow: CheckCard = {
@@ -61,27 +58,31 @@ const glow: CheckCard = {
   needs: ['multimeter'],
   cautions: ['turning'],
   steps: [
-    'Engine off. Lead off each plug, Ω to engine ground.',
-    'Leads on, ignition on, cold engine: volts at the plugs while it preheats. Nothing: the relay, its fuse, or no command.',
-    'Do not force plugs: warm engine, penetrating fluid, maker’s torque.',
+    say('checks.engine-off-lead-off-each'),
+    say('checks.leads-on-ignition-on-cold'),
+    say('checks.do-not-force-plugs-warm'),
   ],
   fields: [
     {
       kind: 'rows',
       id: 'plugs',
-      label: 'Plugs; open circuit: enter 99999',
+      label: say('checks.plugs-open-circuit-enter-99999'),
       columns: [
         CYLINDER,
-        { label: 'Resistance', unit: 'ohm', possible: between(0, 1e6, 'Is the meter on Ω?') },
+        {
+          label: say('checks.resistance'),
+          unit: 'ohm',
+          possible: between(0, 1e6, say('checks.is-the-meter')),
+        },
       ],
       start: [1, 2, 3, 4],
     },
     {
       kind: 'number',
       id: 'preheatV',
-      label: 'Volts at a plug while it preheats',
+      label: say('checks.volts-at-a-plug-while'),
       unit: 'V',
-      possible: between(0, 30, 'Is the meter on volts?'),
+      possible: between(0, 30, say('checks.is-the-meter-on-volts')),
     },
   ],
   judge: (read, { limits }) => {
@@ -95,20 +96,27 @@ const glow: CheckCard = {
       findings: bad || (plugs.length > 0 && volts !== undefined) ? { 'glow-bad': bad } : {},
       figures: [
         ...plugs.map(({ cylinder, ohm }) =>
-          against(`Plug ${cylinder}`, ohm, { unit: 'ohm', high: limits.glowPlugOhm }),
+          against(say('checks.plug', { cylinder }), ohm, { unit: 'ohm', high: limits.glowPlugOhm }),
         ),
         ...(volts === undefined
           ? []
-          : [against('While preheating', volts, { unit: 'V' as const, low: limits.glowPreheatV })]),
+          : [
+              against(say('checks.while-preheating'), volts, {
+                unit: 'V' as const,
+                low: limits.glowPreheatV,
+              }),
+            ]),
       ],
       sentences: [
-        ...(dead.length > 0 ? [`Dead: ${dead.map(({ cylinder }) => `plug ${cylinder}`).join(', ')}.`] : []),
-        ...(relay ? ['No voltage at the plugs: relay, fuse, or not commanded.'] : []),
+        ...(dead.length > 0
+          ? [say('checks.dead-plugs', { cylinders: dead.map(({ cylinder }) => cylinder) })]
+          : []),
+        ...(relay ? [say('checks.no-voltage-at-the-plugs')] : []),
         ...(bad
-          ? ['On many engines this inhibits regeneration, even if the engine starts.']
+          ? [say('checks.on-many-engines-this-inhibits')]
           : plugs.length > 0 && volts !== undefined
-            ? ['Plugs and relay work.']
-            : ['Measure the other half: plugs, or the voltage arriving.']),
+            ? [say('checks.plugs-and-relay-work')]
+            : [say('checks.measure-the-other-half-plugs')]),
       ],
     };
   },
@@ -127,66 +135,66 @@ const oil: CheckCard = {
   needs: [],
   cautions: [],
   steps: [
-    'Level ground, engine off five minutes: read the dipstick and smell it.',
-    'Read the oil-life counter, the last change, and whether the oil is low-ash.',
-    'Reset the counter only after a real oil change.',
+    say('checks.level-ground-engine-off-five'),
+    say('checks.read-the-oil-life-counter'),
+    say('checks.reset-the-counter-only-after'),
   ],
   fields: [
     {
       kind: 'number',
       id: 'level',
-      label: 'Dipstick level',
-      suffix: 'of the way from min to max',
-      hint: '0 is min, 1 is max, 1.5 is half as much again',
-      possible: between(-1, 4, '0 is the min mark and 1 the max mark.'),
+      label: say('checks.dipstick-level'),
+      suffix: say('checks.of-the-way-from-min'),
+      hint: say('checks.0-is-min-1'),
+      possible: between(-1, 4, say('checks.0-is-the-min-mark')),
     },
     {
       kind: 'number',
       id: 'sumpL',
-      label: 'Oil fill to max',
+      label: say('checks.oil-fill-to-max'),
       suffix: 'L',
-      possible: between(1, 80, 'Litres to the max mark?'),
+      possible: between(1, 80, say('checks.litres-to-the-max-mark')),
     },
     {
       kind: 'number',
       id: 'spanL',
-      label: 'Between the marks',
+      label: say('checks.between-the-marks'),
       suffix: 'L',
-      hint: '1 L if the maker gives none',
-      possible: between(0.2, 20, 'Litres from min to max?'),
+      hint: say('checks.1-l-if-the-maker'),
+      possible: between(0.2, 20, say('checks.litres-from-min-to-max')),
     },
     {
       kind: 'number',
       id: 'dilutionPercent',
-      label: 'Fuel in the oil, if a channel or test gives it',
+      label: say('checks.fuel-in-the-oil-if'),
       unit: 'percent',
       live: 'oilDilution',
-      possible: between(0, 60, 'Is it per cent?'),
+      possible: between(0, 60, say('checks.is-it-per-cent')),
     },
     {
       kind: 'number',
       id: 'lifePercent',
-      label: 'Oil-life counter',
+      label: say('checks.oil-life-counter'),
       unit: 'percent',
-      possible: between(-200, 110, 'Is it per cent?'),
+      possible: between(-200, 110, say('checks.is-it-per-cent')),
     },
     {
       kind: 'choice',
       id: 'smell',
-      label: 'It smells',
+      label: say('checks.it-smells'),
       options: [
-        ['oil', 'of oil'],
-        ['fuel', 'of fuel'],
+        ['oil', say('checks.of-oil')],
+        ['fuel', say('checks.of-fuel')],
       ],
     },
     {
       kind: 'choice',
       id: 'lowAsh',
-      label: 'Low-ash oil of the maker’s specification',
+      label: say('checks.low-ash-oil'),
       options: [
-        ['yes', 'yes'],
-        ['no', 'no'],
-        ['unknown', 'not known'],
+        ['yes', say('checks.yes')],
+        ['no', say('checks.no')],
+        ['unknown', say('checks.not-known')],
       ],
     },
   ],
@@ -195,7 +203,7 @@ const oil: CheckCard = {
     const stated = read.number('dilutionPercent');
     const life = read.number('lifePercent');
     const figures: Figure[] = [];
-    const sentences: string[] = [];
+    const sentences: Said[] = [];
     const findings: Record<string, boolean> = {};
     const byLevel =
       level === undefined
@@ -203,35 +211,44 @@ const oil: CheckCard = {
         : dilutionByLevel(level, read.number('sumpL') ?? 5, read.number('spanL') ?? 1);
     const levelPercent = byLevel?.ok ? byLevel.value : undefined;
     if (level !== undefined)
-      figures.push(against('Level', level, { suffix: 'of min to max', low: 0, high: limits.oilLevelHigh }));
+      figures.push(
+        against(say('checks.level'), level, {
+          suffix: say('checks.of-min-to-max'),
+          low: 0,
+          high: limits.oilLevelHigh,
+        }),
+      );
     if (levelPercent !== undefined && levelPercent > 0)
       figures.push(
-        against('Fuel in the oil by the level, at least', levelPercent, {
+        against(say('checks.fuel-in-the-oil'), levelPercent, {
           unit: 'percent',
           high: limits.dilutionPercent,
         }),
       );
     if (stated !== undefined)
-      figures.push(against('Fuel in the oil', stated, { unit: 'percent', high: limits.dilutionPercent }));
+      figures.push(
+        against(say('checks.fuel-in-the-oil-2'), stated, { unit: 'percent', high: limits.dilutionPercent }),
+      );
     const most = Math.max(levelPercent ?? 0, stated ?? 0);
     const smells = read.choice('smell') === 'fuel';
     if (level !== undefined || stated !== undefined) {
       findings['oil-diluted'] = most > limits.dilutionPercent || (smells && (level ?? 0) >= AT_THE_MARK);
-      if (findings['oil-diluted'])
-        sentences.push('Fuel from failed regenerations is in the oil: no regeneration before an oil change.');
+      if (findings['oil-diluted']) sentences.push(say('checks.fuel-from-failed-regenerations'));
     }
-    if (level !== undefined && level < 0)
-      sentences.push('Below min: no regeneration or high revs before topping up.');
+    if (level !== undefined && level < 0) sentences.push(say('checks.below-min-no-regeneration'));
     if (life !== undefined) {
       figures.push(
-        against('Oil-life counter', life, { unit: 'percent', low: limits.oilLifeEndPercent + 1e-9 }),
+        against(say('checks.oil-life-counter'), life, {
+          unit: 'percent',
+          low: limits.oilLifeEndPercent + 1e-9,
+        }),
       );
       findings['counter-zero'] = life <= limits.oilLifeEndPercent;
-      if (findings['counter-zero']) sentences.push('Oil life is used up: some ECUs inhibit regeneration.');
+      if (findings['counter-zero']) sentences.push(say('checks.oil-life-is-used-up'));
     }
-    if (read.choice('lowAsh') === 'no')
-      sentences.push('Oil that is not low-ash fills the filter with ash: change it.');
-    if (sentences.length === 0 && figures.length > 0) sentences.push('Level and counter are good.');
+    if (read.choice('lowAsh') === 'no') sentences.push(say('checks.oil-that-is-not-low'));
+    if (sentences.length === 0 && figures.length > 0)
+      sentences.push(say('checks.level-and-counter-are-good'));
     return { findings, figures, sentences };
   },
 };
@@ -245,18 +262,18 @@ const injectors: CheckCard = {
   by: 'looked',
   needs: ['spanners', 'scan-tool'],
   cautions: ['fuel', 'running-engine'],
-  steps: [
-    'Warm idle. Leak-off of each injector into its own glass for equal time; or the ECU’s correction for each.',
-    'Enter one or the other, one unit for all.',
-  ],
+  steps: [say('checks.warm-idle-leak-off'), say('checks.enter-one-or-the-other')],
   fields: [
     {
       kind: 'rows',
       id: 'quantities',
-      label: 'Each injector',
+      label: say('checks.each-injector'),
       columns: [
         CYLINDER,
-        { label: 'Leak-off or quantity', possible: between(0, 10_000, 'A quantity is above zero.') },
+        {
+          label: say('checks.leak-off-or-quantity'),
+          possible: between(0, 10_000, say('checks.a-quantity-is-above-zero')),
+        },
       ],
       start: [1, 2, 3, 4],
     },
@@ -267,7 +284,7 @@ const injectors: CheckCard = {
     if (rows.length < 3 || middle === undefined || middle <= 0)
       return {
         ...NOTHING,
-        sentences: rows.length > 0 ? ['Three injectors or more are needed to find the odd one.'] : [],
+        sentences: rows.length > 0 ? [say('checks.three-injectors-or-more')] : [],
       };
     const limit = limits.injectorTrimPercent;
     const off = rows.map(({ cylinder, quantity }) => ({
@@ -278,12 +295,15 @@ const injectors: CheckCard = {
     return {
       findings: { 'injector-leaks': bad.length > 0 },
       figures: off.map(({ cylinder, percent }) =>
-        against(`Injector ${cylinder} against the median`, percent, { unit: 'percent', high: limit }),
+        against(say('checks.injector-against-the-median', { cylinder }), percent, {
+          unit: 'percent',
+          high: limit,
+        }),
       ),
       sentences: [
         bad.length > 0
-          ? `Too much: ${bad.map(({ cylinder }) => `injector ${cylinder}`).join(', ')}. It makes soot.`
-          : 'All alike.',
+          ? say('checks.too-much-it-makes-soot', { cylinders: bad.map(({ cylinder }) => cylinder) })
+          : say('checks.all-alike'),
       ],
     };
   },
@@ -298,15 +318,15 @@ const fuelLevel: CheckCard = {
   by: 'looked',
   needs: [],
   cautions: [],
-  steps: ['Read the gauge, or its channel.'],
+  steps: [say('checks.read-the-gauge')],
   fields: [
     {
       kind: 'number',
       id: 'fuelPercent',
-      label: 'Fuel in the tank',
+      label: say('checks.fuel-in-the-tank'),
       unit: 'percent',
       live: 'fuelLevel',
-      possible: between(0, 105, 'Is it per cent of the tank?'),
+      possible: between(0, 105, say('checks.is-it-per-cent-of')),
     },
   ],
   judge: (read, { limits }) => {
@@ -315,8 +335,8 @@ const fuelLevel: CheckCard = {
     const low = limits.fuelLowPercent;
     return {
       findings: { 'fuel-under': fuel < low },
-      figures: [against('Fuel', fuel, { unit: 'percent', low })],
-      sentences: [fuel < low ? 'Too little: many ECUs will not start a regeneration.' : 'Enough.'],
+      figures: [against(say('checks.fuel'), fuel, { unit: 'percent', low })],
+      sentences: [fuel < low ? say('checks.too-little-many-ecus-will') : 'Enough.'],
     };
   },
 };
@@ -330,24 +350,21 @@ const useHistory: CheckCard = {
   by: 'looked',
   needs: ['scan-tool'],
   cautions: [],
-  steps: [
-    'Read distance and engine hours from the ECU or body module.',
-    'Distance over hours is the average speed: below some 28 km/h an engine seldom gets hot enough.',
-  ],
+  steps: [say('checks.read-distance-and-engine-hours'), say('checks.distance-over-hours')],
   fields: [
     {
       kind: 'number',
       id: 'distanceKm',
-      label: 'Distance',
+      label: say('checks.distance'),
       unit: 'km',
-      possible: between(1, 3e6, 'Is it the whole distance?'),
+      possible: between(1, 3e6, say('checks.is-it-the-whole-distance')),
     },
     {
       kind: 'number',
       id: 'hours',
-      label: 'Engine hours',
+      label: say('checks.engine-hours'),
       suffix: 'h',
-      possible: between(0.1, 1e5, 'Is it in hours?'),
+      possible: between(0.1, 1e5, say('checks.is-it-in-hours')),
     },
   ],
   judge: (read, { limits }) => {
@@ -358,12 +375,8 @@ const useHistory: CheckCard = {
     const slow = average < low;
     return {
       findings: { 'use-slow': slow },
-      figures: [against('Average speed', average, { unit: 'kmPerH', low })],
-      sentences: [
-        slow
-          ? 'Short, slow trips or long idling: soot builds up. A clean alone will not last.'
-          : 'Driven far and fast enough, on average.',
-      ],
+      figures: [against(say('checks.average-speed'), average, { unit: 'kmPerH', low })],
+      sentences: [slow ? say('checks.short-slow-trips-or-long') : say('checks.driven-far-and-fast-enough')],
     };
   },
 };

@@ -1,11 +1,8 @@
+import { say } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
 
 /** What a gauge in the line can show. */
-export const GAUGE = between(
-  -1000,
-  3000,
-  'Is it a gauge pressure, above the air outside, in the unit that is shown?',
-);
+export const GAUGE = between(-1000, 3000, say('checks.is-it-a-gauge-pressure'));
 
 /** No idle is above this, rpm. */
 const WARM_IDLE_RPM = 1100;
@@ -19,42 +16,48 @@ export const gauge: CheckCard = {
   by: 'gauged',
   needs: ['gauge', 'spanners'],
   cautions: ['running-engine', 'hot'],
-  harm: 'A seized sensor takes its thread with it: consider first, and have a thread repair kit.',
+  harm: say('checks.a-seized-sensor-takes'),
   steps: [
-    'Engine cold: remove an oxygen or temperature sensor before the filter, fit the gauge. Note the port.',
-    'Warm, hold 2500–3000 rpm. If the needle pulses, damp it, or note mean and swing.',
-    'Stationary readings are lower than on the road. Fuelling changes with an oxygen sensor out.',
+    say('checks.engine-cold-remove-an-oxygen'),
+    say('checks.warm-hold-2500-3000-rpm'),
+    say('checks.stationary-readings-are-lower'),
   ],
   fields: [
     {
       kind: 'choice',
       id: 'port',
-      label: 'Port',
+      label: say('checks.port'),
       options: [
-        ['after-turbine', 'after turbo, before DOC and DPF'],
-        ['before-filter', 'between DOC and DPF'],
-        ['before-turbine', 'before the turbo'],
+        ['after-turbine', say('checks.after-turbo-before-doc')],
+        ['before-filter', say('checks.between-doc-and-dpf')],
+        ['before-turbine', say('checks.before-the-turbo-2')],
       ],
     },
     {
       kind: 'number',
       id: 'rpm',
-      label: 'Engine speed',
+      label: say('checks.engine-speed'),
       unit: 'rpm',
       live: 'engineSpeed',
-      possible: between(400, 6000, 'Is the engine running?'),
+      possible: between(400, 6000, say('checks.is-the-engine-running')),
     },
-    { kind: 'number', id: 'meanMbar', label: 'Needle, mean', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'lowMbar', label: 'Needle, lowest', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'highMbar', label: 'Needle, highest', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'snapMbar', label: 'Needle, peak in a snap', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'meanMbar', label: say('checks.needle-mean'), unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'lowMbar', label: say('checks.needle-lowest'), unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'highMbar', label: say('checks.needle-highest'), unit: 'mbar', possible: GAUGE },
+    {
+      kind: 'number',
+      id: 'snapMbar',
+      label: say('checks.needle-peak-in-a-snap'),
+      unit: 'mbar',
+      possible: GAUGE,
+    },
     {
       kind: 'number',
       id: 'sensorMbar',
-      label: 'ΔP by the sensor at the same moment',
+      label: say('checks.dp-by-the-sensor'),
       unit: 'mbar',
       live: 'dpfDeltaP',
-      possible: between(-1500, 5500, 'Is it ΔP?'),
+      possible: between(-1500, 5500, say('checks.is-it-dp')),
     },
   ],
   judge: (read, { limits }) => {
@@ -85,26 +88,26 @@ export const gauge: CheckCard = {
     return {
       findings: decided ? { 'gauge-high': isHigh } : {},
       figures: [
-        against(`Before the ${turbine ? 'turbine' : 'filter'} by gauge`, mean, {
+        against(say('checks.before-the-by-gauge', { what: turbine ? 'turbine' : 'filter' }), mean, {
           unit: 'mbar',
           ...(limit === undefined ? {} : { high: limit }),
         }),
         ...(snap === undefined
           ? []
           : [
-              against('Peak in a snap', snap, {
+              against(say('checks.peak-in-a-snap'), snap, {
                 unit: 'mbar',
                 ...(turbine ? {} : { high: limits.gaugeSnapMbar }),
               }),
             ]),
         ...(swing === undefined
           ? []
-          : [{ label: 'Swing', value: swing, unit: 'mbar', state: 'plain' } as const]),
+          : [{ label: say('checks.swing'), value: swing, unit: 'mbar', state: 'plain' } as const]),
         ...(sensor === undefined || turbine
           ? []
           : [
               {
-                label: 'Gauge less ΔP of the sensor',
+                label: say('checks.gauge-less-dp'),
                 value: mean - sensor,
                 unit: 'mbar',
                 state: 'plain',
@@ -113,23 +116,21 @@ export const gauge: CheckCard = {
       ],
       sentences: [
         ...(turbine && limit === undefined
-          ? ['Before the turbo it is much higher under load: decide at warm idle.']
+          ? [say('checks.before-the-turbo-it-is')]
           : isHigh
             ? [
                 turbine
-                  ? 'At idle, this much before the turbo means a restriction after it.'
-                  : 'The exhaust is restricted, whatever a sensor says.',
+                  ? say('checks.at-idle-this-much-before')
+                  : say('checks.the-exhaust-is-restricted-whatever'),
               ]
             : idle && !turbine
-              ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
+              ? [say('checks.below-rpm-a-low-figure', { gaugeLeastRpm: limits.gaugeLeastRpm })]
               : clear
-                ? ['The exhaust flows freely.']
-                : ['Between a clear line and the limit: inconclusive. Judge by ΔP at the same flow.']),
-        ...(swing !== undefined && mean > 0 && swing > mean
-          ? ['The needle swings more than its mean: damp it and read again.']
-          : []),
+                ? [say('checks.the-exhaust-flows-freely')]
+                : [say('checks.between-a-clear-line')]),
+        ...(swing !== undefined && mean > 0 && swing > mean ? [say('checks.the-needle-swings-more')] : []),
         ...(sensor !== undefined && !turbine && mean > high && sensor < 0.4 * mean
-          ? ['The sensor shows far less than the gauge: wrong piping, blocked, or failed.']
+          ? [say('checks.the-sensor-shows-far-less')]
           : []),
       ],
     };

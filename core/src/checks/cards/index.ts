@@ -1,6 +1,7 @@
 import type { CheckCard } from '../card.ts';
 import { ABSOLUTE_CARDS } from './absoluteCards.ts';
 import { AIR_CARDS } from './airCards.ts';
+import { ELECTRICAL_CARDS } from './electricalCards.ts';
 import { ENGINE_CARDS } from './engineCards.ts';
 import { LINE_CARDS } from './lineCards.ts';
 import { LOOK_CARDS } from './lookCards.ts';
@@ -11,6 +12,7 @@ import { TEMPERATURE_CARDS } from './temperatureCards.ts';
 /** Every guided check. */
 export const CHECK_CARDS: readonly CheckCard[] = [
   ...PRESSURE_SENSOR_CARDS,
+  ...ELECTRICAL_CARDS,
   ...PIPE_CARDS,
   ...ABSOLUTE_CARDS,
   ...TEMPERATURE_CARDS,

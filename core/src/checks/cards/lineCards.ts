@@ -1,18 +1,19 @@
+import { say, type Said } from '../../words/index.ts';
 import type { PartId, PartState } from '../../ledger/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
 import { sectionShares, type Section, type SectionReadings } from '../measuring/sections.ts';
 import { gauge, GAUGE } from './gaugeCard.ts';
 
 const SECTION_PART: Record<Section, PartId> = { catalyst: 'catalyst', filter: 'filter', behind: 'silencer' };
-const SECTION_WORDS: Record<Section, string> = {
-  catalyst: 'across the catalyst',
-  filter: 'across the filter',
-  behind: 'after the filter',
+const SECTION_WORDS: Record<Section, Said> = {
+  catalyst: say('checks.across-the-catalyst'),
+  filter: say('checks.across-the-filter'),
+  behind: say('checks.after-the-filter'),
 };
-const placeOf = (sections: readonly Section[]): string =>
+const placeOf = (sections: readonly Section[]): Said =>
   sections.length === 3
-    ? 'across the whole line'
-    : sections.map((section) => SECTION_WORDS[section]).join(' and ');
+    ? say('checks.across-the-whole-line')
+    : say('checks.both-places', { places: sections.map((section) => SECTION_WORDS[section]) });
 
 const sections: CheckCard = {
   id: 'sections',
@@ -23,34 +24,40 @@ const sections: CheckCard = {
   by: 'gauged',
   needs: ['gauge', 'spanners'],
   cautions: ['hot', 'running-engine'],
-  harm: 'Clamps and seals that come off are single-use on many lines.',
+  harm: say('checks.clamps-and-seals-that-come'),
   steps: [
-    'Gauge after the turbo, one engine speed for all readings, warm.',
-    'Line closed; then open one joint after another from the tail forward, engine off and cold each time.',
-    'The section where the pressure disappears is the restriction.',
+    say('checks.gauge-after-the-turbo-one'),
+    say('checks.line-closed-then-open-one'),
+    say('checks.the-section-where-the-pressure'),
   ],
   fields: [
     {
       kind: 'number',
       id: 'rpm',
-      label: 'Engine speed, the same for all',
+      label: say('checks.engine-speed-the-same'),
       unit: 'rpm',
       live: 'engineSpeed',
-      possible: between(400, 6000, 'Is the engine running?'),
+      possible: between(400, 6000, say('checks.is-the-engine-running')),
     },
-    { kind: 'number', id: 'closedMbar', label: 'Line closed', unit: 'mbar', possible: GAUGE },
-    { kind: 'number', id: 'afterFilterMbar', label: 'Open after the filter', unit: 'mbar', possible: GAUGE },
+    { kind: 'number', id: 'closedMbar', label: say('checks.line-closed'), unit: 'mbar', possible: GAUGE },
+    {
+      kind: 'number',
+      id: 'afterFilterMbar',
+      label: say('checks.open-after-the-filter'),
+      unit: 'mbar',
+      possible: GAUGE,
+    },
     {
       kind: 'number',
       id: 'beforeFilterMbar',
-      label: 'Open before the filter',
+      label: say('checks.open-before-the-filter'),
       unit: 'mbar',
       possible: GAUGE,
     },
     {
       kind: 'number',
       id: 'beforeCatalystMbar',
-      label: 'Open before the catalyst',
+      label: say('checks.open-before-the-catalyst'),
       unit: 'mbar',
       possible: GAUGE,
     },
@@ -67,7 +74,7 @@ const sections: CheckCard = {
       closedMbar: closed,
       ...Object.fromEntries(given.filter(([, value]) => value !== undefined)),
     });
-    if (shares.length === 0) return { ...NOTHING, sentences: ['Open the line at one joint or more.'] };
+    if (shares.length === 0) return { ...NOTHING, sentences: [say('checks.open-the-line-at-one')] };
     const high = limits.sectionHighMbar;
     const rpm = read.number('rpm');
     const idle = rpm !== undefined && rpm < limits.gaugeLeastRpm;
@@ -91,25 +98,21 @@ const sections: CheckCard = {
     return {
       findings,
       figures: [
-        against('Whole back-pressure', closed, { unit: 'mbar', high: limits.gaugeHighMbar }),
+        against(say('checks.whole-back-pressure'), closed, { unit: 'mbar', high: limits.gaugeHighMbar }),
         ...shares.map(({ sections: between, mbar }) =>
-          against(`Goes ${placeOf(between)}`, mbar, { unit: 'mbar', high }),
+          against(say('checks.goes', { place: placeOf(between) }), mbar, { unit: 'mbar', high }),
         ),
       ],
       sentences: [
         ...(restricted.length === 0
-          ? ['No section is restricted.']
+          ? [say('checks.no-section-is-restricted')]
           : restricted.map(({ sections: between, percent }) =>
               between.length === 1
-                ? `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: that section is restricted.`
-                : `${percent.toFixed(0)} % of it disappears ${placeOf(between)}: one of them is restricted. Open a joint between to see which.`,
+                ? say('checks.of-it-disappears-that-section', { percent, place: placeOf(between) })
+                : say('checks.of-it-disappears-one', { percent, place: placeOf(between) }),
             )),
-        ...(idle
-          ? [`Below ${limits.gaugeLeastRpm} rpm a low figure proves nothing: hold a higher speed.`]
-          : []),
-        ...(rpm === undefined
-          ? ['Engine speed missing: readings at different flows cannot be compared.']
-          : []),
+        ...(idle ? [say('checks.below-rpm-a-low-figure', { gaugeLeastRpm: limits.gaugeLeastRpm })] : []),
+        ...(rpm === undefined ? [say('checks.engine-speed-missing-readings')] : []),
       ],
       parts,
     };
@@ -125,36 +128,33 @@ const look: CheckCard = {
   by: 'looked',
   needs: ['spanners'],
   cautions: ['hot'],
-  steps: [
-    'Filter cold and off, or a camera through a sensor port. Mask on: soot and ash are harmful.',
-    'Outlet face: clean ceramic, or soot? Inlet face: dry, or oily? Grey or white powder deep in the channels is ash.',
-  ],
+  steps: [say('checks.filter-cold-and-off'), say('checks.outlet-face-clean-ceramic')],
   fields: [
     {
       kind: 'choice',
       id: 'outlet',
-      label: 'Outlet face',
+      label: say('checks.outlet-face'),
       options: [
-        ['clean', 'clean'],
-        ['sooty', 'sooty: gas passes unfiltered'],
+        ['clean', say('checks.clean')],
+        ['sooty', say('checks.sooty-gas-passes-unfiltered')],
       ],
     },
     {
       kind: 'choice',
       id: 'inlet',
-      label: 'Inlet face',
+      label: say('checks.inlet-face'),
       options: [
-        ['dry', 'dry soot'],
-        ['oily', 'oily, wet, shining'],
+        ['dry', say('checks.dry-soot')],
+        ['oily', say('checks.oily-wet-shining')],
       ],
     },
     {
       kind: 'choice',
       id: 'powder',
-      label: 'Grey or white powder',
+      label: say('checks.grey-or-white-powder'),
       options: [
-        ['little', 'none or a little'],
-        ['much', 'much: it fills channels'],
+        ['little', say('checks.none-or-a-little')],
+        ['much', say('checks.much-it-fills-channels')],
       ],
     },
   ],
@@ -168,13 +168,11 @@ const look: CheckCard = {
       },
       figures: [],
       sentences: [
-        ...(outlet === 'sooty'
-          ? ['Soot on the outlet face: the filter is cracked. Cleaning cannot repair it.']
-          : []),
-        ...(inlet === 'oily' ? ['Oil on the inlet face: no regeneration; find its source.'] : []),
-        ...(powder === 'much' ? ['Ash does not burn: off-vehicle clean or replacement filter.'] : []),
+        ...(outlet === 'sooty' ? [say('checks.soot-on-the-outlet-face')] : []),
+        ...(inlet === 'oily' ? [say('checks.oil-on-the-inlet-face')] : []),
+        ...(powder === 'much' ? [say('checks.ash-does-not-burn-off')] : []),
         ...(outlet === 'clean' && inlet === 'dry' && powder === 'little'
-          ? ['Both faces look as they should.']
+          ? [say('checks.both-faces-look-as-they')]
           : []),
       ],
       ...(outlet === 'sooty' ? { parts: { filter: 'failed' as const } } : {}),
@@ -195,50 +193,47 @@ const counter: CheckCard = {
   by: 'looked',
   needs: ['scan-tool'],
   cautions: [],
-  steps: [
-    'Read the ECU’s soot value; it is compared with the pressure estimate from the last hold.',
-    'A counter at 0, or at a round default, after a visit elsewhere proves nothing.',
-  ],
+  steps: [say('checks.read-the-ecus-soot-value'), say('checks.a-counter-at-0')],
   fields: [
     {
       kind: 'number',
       id: 'counterG',
-      label: 'ECU soot value',
+      label: say('checks.ecu-soot-value'),
       unit: 'g',
       live: 'sootMass',
-      possible: between(0, 2000, 'Is it grams?'),
+      possible: between(0, 2000, say('checks.is-it-grams')),
     },
     {
       kind: 'number',
       id: 'sinceRegenKm',
-      label: 'Distance since the last regeneration',
+      label: say('checks.distance-since-the-last-regeneration'),
       unit: 'km',
       live: 'distanceSinceRegen',
-      possible: between(0, 100_000, 'Is it a distance?'),
+      possible: between(0, 100_000, say('checks.is-it-a-distance')),
     },
     {
       kind: 'number',
       id: 'sinceResetKm',
-      label: 'Distance since its reset',
+      label: say('checks.distance-since-its-reset'),
       unit: 'km',
-      hint: 'If the module stores it',
-      possible: between(0, 3e6, 'Is it a distance?'),
+      hint: say('checks.if-the-module-stores'),
+      possible: between(0, 3e6, say('checks.is-it-a-distance')),
     },
     {
       kind: 'number',
       id: 'pressureLowG',
-      label: 'Soot by pressure, at least',
+      label: say('checks.soot-by-pressure-at-least'),
       unit: 'g',
-      hint: 'Empty: taken from the last reading',
-      possible: between(0, 2000, 'Is it grams?'),
+      hint: say('checks.empty-taken-from-the-last'),
+      possible: between(0, 2000, say('checks.is-it-grams')),
     },
     {
       kind: 'number',
       id: 'pressureHighG',
-      label: 'Soot by pressure, at most',
+      label: say('checks.soot-by-pressure-at-most'),
       unit: 'g',
-      hint: 'Empty: taken from the last reading',
-      possible: between(0, 2000, 'Is it grams?'),
+      hint: say('checks.empty-taken-from-the-last'),
+      possible: between(0, 2000, say('checks.is-it-grams')),
     },
   ],
   judge: (read, { sootByPressureG, limits, displacementL = ASSUMED_L }) => {
@@ -254,7 +249,7 @@ const counter: CheckCard = {
       perDistance === undefined
         ? []
         : [
-            against('Counted on 100 km and litre of engine since the last regeneration', perDistance, {
+            against(say('checks.counted-on-100-km'), perDistance, {
               unit: 'g',
               low: limits.counterLeastGPer100KmL,
             }),
@@ -266,28 +261,17 @@ const counter: CheckCard = {
     const told = sinceReset !== undefined && leastKm !== undefined;
     const reset = stands || setBack ? { 'counter-reset': true } : told ? { 'counter-reset': false } : {};
     const resetFigure: readonly Figure[] = told
-      ? [against('Distance since its reset', sinceReset, { unit: 'km', low: leastKm })]
+      ? [against(say('checks.distance-since-its-reset'), sinceReset, { unit: 'km', low: leastKm })]
       : [];
     const resetSentences = [
-      ...(stands
-        ? [
-            `${counted.toFixed(1)} g on ${km?.toFixed(0) ?? ''} km without a regeneration: implausibly little. It was reset.`,
-          ]
-        : []),
-      ...(setBack
-        ? [
-            `It was reset ${sinceReset.toFixed(0)} km ago, and the last regeneration is ${km?.toFixed(0) ?? ''} km ago: no regeneration before the reset. Its count says little.`,
-          ]
-        : []),
+      ...(stands ? [say('checks.g-on-km-without', { counted, km: km ?? 0 })] : []),
+      ...(setBack ? [say('checks.it-was-reset-km-ago', { sinceReset, km: km ?? 0 })] : []),
     ];
     if (low === undefined || high === undefined)
       return {
         findings: reset,
         figures: [...distance, ...resetFigure],
-        sentences: [
-          ...resetSentences,
-          'Pressure estimate missing: take a reading with a hold and enter the filter size first.',
-        ],
+        sentences: [...resetSentences, say('checks.pressure-estimate-missing-take')],
       };
     const room = Math.max(limits.counterRoomG, (limits.counterRoomPercent / 100) * counted);
     const least = low - room;
@@ -304,7 +288,7 @@ const counter: CheckCard = {
       figures: [
         ...distance,
         ...resetFigure,
-        against('Counted', counted, {
+        against(say('checks.counted'), counted, {
           unit: 'g',
           low: Math.max(0, least),
           ...(bounded ? { high: most } : {}),
@@ -313,10 +297,10 @@ const counter: CheckCard = {
       sentences: [
         ...resetSentences,
         counted < least
-          ? `It counts ${counted.toFixed(0)} g; the pressure says at least ${low.toFixed(0)} g: reset, ash, another restriction, or a high-reading sensor.`
+          ? say('checks.it-counts-g-the-pressure', { counted, low })
           : counted > most
-            ? `It counts ${counted.toFixed(0)} g; the pressure says ${high.toFixed(0)} g at most: not reset after a clean, or the pressure does not reach the sensor.`
-            : 'Counter and pressure agree.',
+            ? say('checks.it-counts-g-the-pressure-says', { counted, high })
+            : say('checks.counter-and-pressure-agree'),
       ],
     };
   },

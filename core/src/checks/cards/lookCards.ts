@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
 
 /** Looks of a minute or two that need no tool: they come first where a code or a reading points to them. */
@@ -10,27 +11,24 @@ const intakeLook: CheckCard = {
   by: 'looked',
   needs: [],
   cautions: [],
-  steps: [
-    'Engine off. Follow the duct from MAF sensor to compressor: bend each fold, check under clips and the underside.',
-    'Follow the charge hoses after the compressor: wet with oil at a clip, a split, a hose that slips?',
-  ],
+  steps: [say('checks.engine-off-follow-the-duct'), say('checks.follow-the-charge-hoses-after')],
   fields: [
     {
       kind: 'choice',
       id: 'duct',
-      label: 'Duct from MAF sensor to compressor',
+      label: say('checks.duct-from-maf-sensor'),
       options: [
-        ['whole', 'whole and tight'],
-        ['split', 'split, loose or off'],
+        ['whole', say('checks.whole-and-tight')],
+        ['split', say('checks.split-loose-or-off')],
       ],
     },
     {
       kind: 'choice',
       id: 'charge',
-      label: 'Charge hoses after the compressor',
+      label: say('checks.charge-hoses-after-the-compressor'),
       options: [
-        ['whole', 'whole and dry'],
-        ['split', 'split, off, or wet with oil at a clip'],
+        ['whole', say('checks.whole-and-dry')],
+        ['split', say('checks.split-off-or-wet')],
       ],
     },
   ],
@@ -43,11 +41,9 @@ const intakeLook: CheckCard = {
       },
       figures: [],
       sentences: [
-        ...(duct === 'split' ? ['Uncounted air enters here.'] : []),
-        ...(charge === 'split' ? ['Counted air is lost here: little boost, much smoke.'] : []),
-        ...(duct === 'whole' || charge === 'whole'
-          ? ['Smoke finds what the eye misses, such as a crack in a fold.']
-          : []),
+        ...(duct === 'split' ? [say('checks.uncounted-air-enters-here')] : []),
+        ...(charge === 'split' ? [say('checks.counted-air-is-lost-here')] : []),
+        ...(duct === 'whole' || charge === 'whole' ? [say('checks.smoke-finds-what-the-eye')] : []),
       ],
     };
   },
@@ -62,28 +58,24 @@ const fuses: CheckCard = {
   by: 'looked',
   needs: [],
   cautions: [],
-  steps: [
-    'Find the box and its plan in the maker’s data: fuses of ECU, sensors, glow plugs and fuel doser.',
-    'Pull the glow plug relay: pins or socket burnt, brown, melted?',
-    'A blown fuse has a reason: find it before fitting a new one.',
-  ],
+  steps: [say('checks.find-the-box'), say('checks.pull-the-glow-plug-relay'), say('checks.a-blown-fuse')],
   fields: [
     {
       kind: 'choice',
       id: 'fuses',
-      label: 'Fuses',
+      label: say('checks.fuses'),
       options: [
-        ['whole', 'all whole'],
-        ['blown', 'one is blown or loose'],
+        ['whole', say('checks.all-whole')],
+        ['blown', say('checks.one-is-blown-or-loose')],
       ],
     },
     {
       kind: 'choice',
       id: 'relay',
-      label: 'Glow plug relay and socket',
+      label: say('checks.glow-plug-relay-and-socket'),
       options: [
-        ['sound', 'sound'],
-        ['burnt', 'burnt, brown or melted'],
+        ['sound', say('checks.sound')],
+        ['burnt', say('checks.burnt-brown-or-melted')],
       ],
     },
   ],
@@ -96,9 +88,9 @@ const fuses: CheckCard = {
       },
       figures: [],
       sentences: [
-        ...(relay === 'burnt' ? ['No preheating, and no regeneration while the fault is present.'] : []),
-        ...(fuse === 'blown' ? ['Find what it feeds and where the wire chafes.'] : []),
-        ...(fuse === 'whole' && relay !== 'burnt' ? ['Fuse box good.'] : []),
+        ...(relay === 'burnt' ? [say('checks.no-preheating-and-no-regeneration')] : []),
+        ...(fuse === 'blown' ? [say('checks.find-what-it-feeds')] : []),
+        ...(fuse === 'whole' && relay !== 'burnt' ? [say('checks.fuse-box-good')] : []),
       ],
     };
   },
@@ -113,18 +105,16 @@ const tailpipe: CheckCard = {
   by: 'looked',
   needs: [],
   cautions: ['hot'],
-  steps: [
-    'Cold. Wipe the inside of the tailpipe with a white cloth: grey dust, black soot, or wet with oil?',
-  ],
+  steps: [say('checks.cold-wipe-the-inside')],
   fields: [
     {
       kind: 'choice',
       id: 'inside',
-      label: 'Inside of the tailpipe',
+      label: say('checks.inside-of-the-tailpipe'),
       options: [
-        ['clean', 'clean or grey dust'],
-        ['sooty', 'black soot'],
-        ['oily', 'wet, oily'],
+        ['clean', say('checks.clean-or-grey-dust')],
+        ['sooty', say('checks.black-soot')],
+        ['oily', say('checks.wet-oily')],
       ],
     },
   ],
@@ -136,10 +126,10 @@ const tailpipe: CheckCard = {
       figures: [],
       sentences: [
         inside === 'sooty'
-          ? 'Soot passes the filter, or did before it was replaced.'
+          ? say('checks.soot-passes-the-filter')
           : inside === 'oily'
-            ? 'Oil passes the whole line: no regeneration before its source is found.'
-            : 'Clean, as with a sound filter.',
+            ? say('checks.oil-passes-the-whole-line')
+            : say('checks.clean-as-with-a-sound'),
       ],
     };
   },
@@ -154,18 +144,15 @@ const oilFilm: CheckCard = {
   by: 'looked',
   needs: ['spanners'],
   cautions: ['hot'],
-  steps: [
-    'Cold. Look into the turbo outlet, through a temperature sensor port or at the loosened joint.',
-    'Wipe it: dry soot, or a film of oil?',
-  ],
+  steps: [say('checks.cold-look-into-the-turbo'), say('checks.wipe-it-dry-soot')],
   fields: [
     {
       kind: 'choice',
       id: 'film',
-      label: 'Turbo outlet',
+      label: say('checks.turbo-outlet'),
       options: [
-        ['dry', 'dry soot'],
-        ['wet', 'a film of oil'],
+        ['dry', say('checks.dry-soot')],
+        ['wet', say('checks.a-film-of-oil')],
       ],
     },
   ],
@@ -176,19 +163,13 @@ const oilFilm: CheckCard = {
       findings: { 'turbine-oily': film === 'wet' },
       figures: [],
       sentences: [
-        film === 'wet'
-          ? 'Oil is entering before the filter: no held revs or regeneration until stopped.'
-          : 'No oil from the turbo.',
+        film === 'wet' ? say('checks.oil-is-entering-before') : say('checks.no-oil-from-the-turbo'),
       ],
     };
   },
 };
 
-const ABSOLUTE = between(
-  200,
-  10_000,
-  'Absolute pressures are near 1000 at rest: is this a gauge pressure? Add the barometer.',
-);
+const ABSOLUTE = between(200, 10_000, say('checks.absolute-pressures-are-near-1000'));
 
 const comparison: CheckCard = {
   id: 'running-comparison',
@@ -200,15 +181,15 @@ const comparison: CheckCard = {
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
-    'Key on, engine off: manifold and pressure before the turbo together.',
-    'Warm, no load, a hold high enough that the manifold rises: both again.',
-    'Before the turbo it must rise at least as much as in the manifold; if it stays at ambient, it is blind.',
+    say('checks.key-on-engine-off-manifold'),
+    say('checks.warm-no-load-a-hold'),
+    say('checks.before-the-turbo-it-must'),
   ],
   fields: [
     {
       kind: 'number',
       id: 'manifoldRestMbar',
-      label: 'Manifold, engine off',
+      label: say('checks.manifold-engine-off'),
       unit: 'mbar',
       live: 'manifoldPressure',
       possible: ABSOLUTE,
@@ -216,7 +197,7 @@ const comparison: CheckCard = {
     {
       kind: 'number',
       id: 'backRestMbar',
-      label: 'Before the turbo, engine off',
+      label: say('checks.before-the-turbo-engine-off'),
       unit: 'mbar',
       live: 'exhaustBackPressure',
       possible: ABSOLUTE,
@@ -224,7 +205,7 @@ const comparison: CheckCard = {
     {
       kind: 'number',
       id: 'manifoldHoldMbar',
-      label: 'Manifold in the hold',
+      label: say('checks.manifold-in-the-hold'),
       unit: 'mbar',
       live: 'manifoldPressure',
       possible: ABSOLUTE,
@@ -232,7 +213,7 @@ const comparison: CheckCard = {
     {
       kind: 'number',
       id: 'backHoldMbar',
-      label: 'Before the turbo in the hold',
+      label: say('checks.before-the-turbo-in-the'),
       unit: 'mbar',
       live: 'exhaustBackPressure',
       possible: ABSOLUTE,
@@ -257,21 +238,17 @@ const comparison: CheckCard = {
     if (boost < comparisonRiseMbar)
       return {
         ...NOTHING,
-        sentences: [
-          `The manifold rose by ${boost.toFixed(0)} mbar only; ${comparisonRiseMbar} needed: hold a higher speed.`,
-        ],
+        sentences: [say('checks.the-manifold-rose-by-mbar', { boost, comparisonRiseMbar })],
       };
     const blind = back < least;
     return {
       findings: { 'back-pressure-blind': blind },
       figures: [
-        { label: 'Manifold rose by', value: boost, unit: 'mbar', state: 'plain' },
-        against('Before the turbo rose by', back, { unit: 'mbar', low: least }),
+        { label: say('checks.manifold-rose'), value: boost, unit: 'mbar', state: 'plain' },
+        against(say('checks.before-the-turbo-rose'), back, { unit: 'mbar', low: least }),
       ],
       sentences: [
-        blind
-          ? 'The pressure does not reach it: sensor or pipe. If a new sensor changed nothing, the pipe.'
-          : 'Both rise together, as they should.',
+        blind ? say('checks.the-pressure-does-not-reach') : say('checks.both-rise-together-as-they'),
       ],
       parts: { 'back-pressure-sensor': blind ? 'doubtful' : 'sound' },
     };
@@ -283,10 +260,10 @@ const PIECES = {
   low: 'piece-low-shut',
   'back-pressure': 'piece-back-pressure-shut',
 } as const;
-const PIECE_LABELS: readonly (readonly [keyof typeof PIECES, string])[] = [
-  ['high', 'High pipe or hose'],
-  ['low', 'Low pipe or hose'],
-  ['back-pressure', 'Pipe of the sensor before the turbo'],
+const PIECE_LABELS: readonly (readonly [keyof typeof PIECES, Said])[] = [
+  ['high', say('checks.high-pipe-or-hose')],
+  ['low', say('checks.low-pipe-or-hose')],
+  ['back-pressure', say('checks.pipe-of-the-sensor-before')],
 ];
 
 const singlePiece: CheckCard = {
@@ -298,19 +275,19 @@ const singlePiece: CheckCard = {
   by: 'measured',
   needs: ['spanners'],
   cautions: ['hot'],
-  harm: 'A seized pipe nut snaps: soak it first, and do not force it.',
+  harm: say('checks.a-seized-pipe-nut-snaps'),
   steps: [
-    'Take the piece off at both ends, cold. Blow air through it, or push a soft wire through.',
-    'Also into the line: the boss may be blocked.',
-    'Each piece alone: if all are open, the path is open.',
+    say('checks.take-the-piece-off'),
+    say('checks.also-into-the-line'),
+    say('checks.each-piece-alone-if-all'),
   ],
   fields: PIECE_LABELS.map(([id, label]) => ({
     kind: 'choice' as const,
     id,
     label,
     options: [
-      ['open', 'air passes freely'],
-      ['shut', 'little or none passes'],
+      ['open', say('checks.air-passes-freely')],
+      ['shut', say('checks.little-or-none-passes')],
     ] as const,
   })),
   judge: (read) => {
@@ -324,7 +301,7 @@ const singlePiece: CheckCard = {
       notAsked: PIECE_LABELS.filter(([id]) => read.choice(id) === undefined).map(([id]) => PIECES[id]),
       figures: [],
       sentences: told.map(({ label, shut }) =>
-        shut ? `${label}: shut. Clear it and blow through it again.` : `${label}: open.`,
+        shut ? say('checks.shut-clear-it-and-blow', { label }) : say('checks.open', { label }),
       ),
       parts: Object.fromEntries(
         told.flatMap(({ id, shut }) =>

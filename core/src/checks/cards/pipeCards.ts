@@ -1,4 +1,5 @@
-import { mean, pressureText } from '../../quantities/index.ts';
+import { say, type Said } from '../../words/index.ts';
+import { mean } from '../../quantities/index.ts';
 import {
   against,
   between,
@@ -14,7 +15,7 @@ import { fitDecay } from '../measuring/decay.ts';
 
 const held = (
   id: string,
-  label: string,
+  label: Said,
   live: 'dpfDeltaP' | 'exhaustBackPressure' | 'manifoldPressure',
 ): NumberField => ({
   kind: 'number',
@@ -22,18 +23,18 @@ const held = (
   label,
   unit: 'mbar',
   live,
-  possible: between(-1500, 6000, 'Is it this channel?'),
+  possible: between(-1500, 6000, say('checks.is-it-this-channel')),
 });
 
 const SECONDS = {
-  label: 'Seconds',
+  label: say('checks.seconds'),
   unit: 's',
-  possible: between(0, 600, 'Seconds from the release on?'),
+  possible: between(0, 600, say('checks.seconds-from-the-release')),
 } as const;
 
 const release = (
   id: string,
-  label: string,
+  label: Said,
   role: 'dpfDeltaP' | 'exhaustBackPressure' | 'manifoldPressure',
 ): RowsField => ({
   kind: 'rows',
@@ -41,7 +42,12 @@ const release = (
   label,
   columns: [
     SECONDS,
-    { label: 'Value', unit: 'mbar', live: role, possible: between(-1500, 6000, 'Is it this channel?') },
+    {
+      label: say('checks.value'),
+      unit: 'mbar',
+      live: role,
+      possible: between(-1500, 6000, say('checks.is-it-this-channel')),
+    },
   ],
   records: { role, seconds: 12 },
 });
@@ -57,7 +63,7 @@ interface Pipe {
   readonly moves?: boolean;
   readonly falls: boolean;
   readonly figures: Figure[];
-  readonly sentences: string[];
+  readonly sentences: Said[];
 }
 
 const MARKS = { slow: 'failed', doubtful: 'doubtful', quick: 'sound' } as const;
@@ -71,19 +77,19 @@ interface PipeFields {
   readonly eye?: string;
 }
 
-const unknown = (...sentences: string[]): Pipe => ({ speed: 'unknown', falls: true, figures: [], sentences });
+const unknown = (...sentences: Said[]): Pipe => ({ speed: 'unknown', falls: true, figures: [], sentences });
 
 /**
  * How a pipe lets a value back. An open one follows the flow: when the engine stands the value is back. What is left then falls by
  * the pipe alone, and its fitted time constant is the pipe's.
  */
-function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFields, name: string): Pipe {
+function pipeOf(read: Read, { limits }: CheckContext, ids: PipeFields, name: Said): Pipe {
   const { openPipeS, slowResponseS } = limits;
   const speedOf = (seconds: number): keyof typeof MARKS =>
     seconds > slowResponseS ? 'slow' : seconds > openPipeS ? 'doubtful' : 'quick';
   const figure = (seconds: number): Figure[] => [
     {
-      label: `${name}: back within`,
+      label: say('checks.back-within', { name }),
       value: seconds,
       unit: 's',
       high: slowResponseS,
@@ -98,7 +104,7 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
       speed: eye > slowResponseS ? 'slow' : 'quick',
       falls: true,
       figures: figure(eye),
-      sentences: [`${name}: by eye, which shows whole seconds only.`],
+      sentences: [say('checks.by-eye-which-shows-whole', { name })],
     };
   }
   const values = rows.map(([, value = 0]) => value);
@@ -110,9 +116,7 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
   const left = first - rest;
   if (Math.abs(fell) < LEAST_MOVE_MBAR && Math.abs(left) < LEAST_MOVE_MBAR)
     return {
-      ...unknown(
-        `${name}: it moved only ${pressureText(Math.abs(fell), pressureUnit)}; too little to judge the pipe. Hold a higher speed.`,
-      ),
+      ...unknown(say('checks.it-moved-only-too-little', { name, fell: Math.abs(fell) })),
       ...(held === undefined ? {} : { moves: false }),
     };
   if (Math.abs(left) < Math.max(LEAST_MOVE_MBAR, LEFT_IF_OPEN * Math.abs(fell)))
@@ -121,7 +125,7 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
       moves: true,
       falls: true,
       figures: figure(0),
-      sentences: [`${name}: back when the engine stopped.`],
+      sentences: [say('checks.back-when-the-engine-stopped', { name })],
     };
   const fit = fitDecay(
     rows.map(([at = 0]) => at),
@@ -137,10 +141,10 @@ function pipeOf(read: Read, { limits, pressureUnit }: CheckContext, ids: PipeFie
     figures: figure(timeS),
     sentences: [
       atMost
-        ? `${name}: readings every ${intervalS.toFixed(2)} s can only show “within ${intervalS.toFixed(2)} s”.`
+        ? say('checks.readings-every-s-can-only', { name, intervalS })
         : atLeast
-          ? `${name}: not back at the end of the reading: ${timeS.toFixed(0)} s or more.`
-          : `${name}: fitted ${timeS.toFixed(2)} s from readings every ${intervalS.toFixed(2)} s.`,
+          ? say('checks.not-back-at-the-end', { name, timeS })
+          : say('checks.fitted-s-from-readings-every', { name, timeS, intervalS }),
     ],
   };
 }
@@ -163,31 +167,31 @@ const response: CheckCard = {
   needs: ['scan-tool'],
   cautions: ['running-engine'],
   steps: [
-    'Hold 2500–3000 rpm until steady; note it. Switch the engine off.',
-    'Time from engine stop: an open pipe is back within half a second; over 2 s means restricted.',
-    'A value that dips below zero and recovers points to the low pipe.',
+    say('checks.hold-2500-3000-rpm-until'),
+    say('checks.time-from-engine-stop'),
+    say('checks.a-value-that-dips-below'),
   ],
   fields: [
-    held('dpHoldMbar', 'ΔP in the hold', 'dpfDeltaP'),
-    release('dpRelease', 'ΔP, from engine stop', 'dpfDeltaP'),
+    held('dpHoldMbar', say('checks.dp-in-the-hold'), 'dpfDeltaP'),
+    release('dpRelease', say('checks.dp-from-engine-stop'), 'dpfDeltaP'),
     {
       kind: 'number',
       id: 'dpByEyeS',
-      label: 'or ΔP by eye: seconds to return',
+      label: say('checks.or-dp-by-eye-seconds'),
       unit: 's',
       possible: between(0, 600, 'Seconds?'),
     },
-    held('backPressureHoldMbar', 'Pressure before the turbo in the hold', 'exhaustBackPressure'),
-    release('backPressureRelease', 'Before the turbo, from engine stop', 'exhaustBackPressure'),
+    held('backPressureHoldMbar', say('checks.pressure-before-the-turbo-in'), 'exhaustBackPressure'),
+    release('backPressureRelease', say('checks.before-the-turbo-from-engine'), 'exhaustBackPressure'),
     {
       kind: 'number',
       id: 'backPressureByEyeS',
-      label: 'or by eye: seconds to return',
+      label: say('checks.or-by-eye-seconds'),
       unit: 's',
       possible: between(0, 600, 'Seconds?'),
     },
-    held('manifoldHoldMbar', 'Manifold pressure in the hold', 'manifoldPressure'),
-    release('manifoldRelease', 'Manifold, from engine stop', 'manifoldPressure'),
+    held('manifoldHoldMbar', say('checks.manifold-pressure-in-the-hold'), 'manifoldPressure'),
+    release('manifoldRelease', say('checks.manifold-from-engine-stop'), 'manifoldPressure'),
   ],
   judge: (read, context) => {
     const high = pipeOf(read, context, { hold: 'dpHoldMbar', rows: 'dpRelease', eye: 'dpByEyeS' }, 'ΔP');
@@ -195,7 +199,7 @@ const response: CheckCard = {
       read,
       context,
       { hold: 'backPressureHoldMbar', rows: 'backPressureRelease', eye: 'backPressureByEyeS' },
-      'Before the turbo',
+      say('checks.before-the-turbo'),
     );
     const manifold = pipeOf(read, context, { hold: 'manifoldHoldMbar', rows: 'manifoldRelease' }, 'Manifold');
     const isSlow = high.speed === 'slow';
@@ -217,16 +221,14 @@ const response: CheckCard = {
         ...(isSlow
           ? [
               high.falls
-                ? 'The high pipe is restricted.'
-                : 'It recovers from below zero: the low pipe is restricted.',
+                ? say('checks.the-high-pipe-is-restricted')
+                : say('checks.it-recovers-from-below-zero'),
             ]
           : []),
-        ...(back.moves === false
-          ? ['Before the turbo nothing changes from hold to rest: a real pressure would.']
-          : []),
-        ...(manifold.moves === false ? ['The manifold sensor shows the same in a hold and at rest.'] : []),
-        ...(manifold.speed === 'slow' ? ['The pipe of the manifold sensor is restricted.'] : []),
-        ...(back.speed === 'slow' ? ['The pipe of the back-pressure sensor is restricted.'] : []),
+        ...(back.moves === false ? [say('checks.before-the-turbo-nothing-changes')] : []),
+        ...(manifold.moves === false ? [say('checks.the-manifold-sensor-shows')] : []),
+        ...(manifold.speed === 'slow' ? [say('checks.the-pipe-of-the-manifold')] : []),
+        ...(back.speed === 'slow' ? [say('checks.the-pipe-of-the-back')] : []),
       ],
       notAsked: [
         ...(read.rows('backPressureRelease').length === 0 && read.number('backPressureByEyeS') === undefined
@@ -242,9 +244,9 @@ const response: CheckCard = {
 };
 
 const PIPES = [
-  ['high', 'High pipe', 'high-holds', 'high-pipe'],
-  ['low', 'Low pipe', 'low-holds', 'low-pipe'],
-  ['back', 'Pipe of the back-pressure sensor', 'back-pressure-holds', undefined],
+  ['high', say('checks.high-pipe'), 'high-holds', 'high-pipe'],
+  ['low', say('checks.low-pipe'), 'low-holds', 'low-pipe'],
+  ['back', say('checks.pipe-of-the-back-pressure'), 'back-pressure-holds', undefined],
 ] as const;
 
 /** Hand pump at the sensor's end of a pipe: an open one cannot hold, a blocked one does. */
@@ -257,47 +259,50 @@ const pump: CheckCard = {
   by: 'measured',
   needs: ['hand-pump'],
   cautions: ['sensor'],
-  harm: 'Pump into the pipe, never into a connected sensor.',
+  harm: say('checks.pump-into-the-pipe-never'),
   steps: [
-    'Engine off and cold enough to touch. Hose off the sensor, pump on the hose: pressure or vacuum, 300–500 mbar.',
-    'Note the pressure at once and two seconds later.',
-    'The other pipe likewise. If nothing holds, the pipe is open.',
+    say('checks.engine-off-and-cold-enough'),
+    say('checks.note-the-pressure-at-once'),
+    say('checks.the-other-pipe-likewise-if'),
   ],
   fields: PIPES.flatMap(([id, label]): CheckCard['fields'][number][] => [
     {
       kind: 'number',
       id: `${id}StartMbar`,
-      label: `${label}: pumped to`,
+      label: say('checks.pumped', { label }),
       unit: 'mbar',
-      possible: between(-1000, 4000, 'Impossible vacuum: read it again.'),
+      possible: between(-1000, 4000, say('checks.impossible-vacuum-read-it-again')),
     },
     {
       kind: 'number',
       id: `${id}LeftMbar`,
-      label: `${label}: after 2 s`,
+      label: say('checks.after-2-s', { label }),
       unit: 'mbar',
-      possible: between(-1000, 4000, 'Impossible vacuum: read it again.'),
+      possible: between(-1000, 4000, say('checks.impossible-vacuum-read-it-again')),
     },
   ]),
   judge: (read, { limits }) => {
     const findings: Record<string, boolean> = {};
     const figures: Figure[] = [];
     const parts: Record<string, 'failed' | 'proven-clear'> = {};
-    const sentences: string[] = [];
+    const sentences: Said[] = [];
     for (const [id, label, finding, part] of PIPES) {
       const start = read.number(`${id}StartMbar`);
       const left = read.number(`${id}LeftMbar`);
       if (start === undefined || left === undefined) continue;
       if (Math.abs(start) < 50) {
-        sentences.push(`${label}: no pressure built up: open, or the pump does not seal.`);
+        sentences.push(say('checks.no-pressure-built-up-open', { label }));
       }
       const share = Math.abs(start) < 50 ? 0 : Math.max(0, (100 * left) / start);
       const holds = share > limits.pipeHoldsPercent;
       figures.push(
-        against(`${label}: left after 2 s`, share, { unit: 'percent', high: limits.pipeHoldsPercent }),
+        against(say('checks.left-after-2-s', { label }), share, {
+          unit: 'percent',
+          high: limits.pipeHoldsPercent,
+        }),
       );
       findings[finding] = holds;
-      if (holds) sentences.push(`${label} holds: blocked or nearly.`);
+      if (holds) sentences.push(say('checks.holds-blocked-or-nearly', { label }));
       if (part) parts[part] = holds ? 'failed' : 'proven-clear';
     }
     const notAsked = PIPES.map(([, , finding]) => finding).filter((id) => findings[id] === undefined);
@@ -314,39 +319,36 @@ const hoses: CheckCard = {
   by: 'looked',
   needs: [],
   cautions: ['hot'],
-  steps: [
-    'Follow each hose from sensor to pipe. The one from before the filter is high, usually larger, to the port marked high.',
-    'Bend each along its length: split, pinched, melted at its end, loose, a clip missing?',
-  ],
+  steps: [say('checks.follow-each-hose-from-sensor'), say('checks.bend-each-along-its-length')],
   fields: [
     {
       kind: 'choice',
       id: 'order',
-      label: 'High hose is on',
+      label: say('checks.high-hose'),
       options: [
-        ['high', 'the high port'],
-        ['low', 'the low port: crossed'],
+        ['high', say('checks.the-high-port')],
+        ['low', say('checks.the-low-port-crossed')],
       ],
     },
     {
       kind: 'choice',
       id: 'state',
-      label: 'Hoses',
+      label: say('checks.hoses'),
       options: [
-        ['whole', 'whole and tight'],
-        ['split', 'split, melted or loose'],
-        ['off', 'off, or not there'],
-        ['pinched', 'pinched'],
+        ['whole', say('checks.whole-and-tight')],
+        ['split', say('checks.split-melted-or-loose')],
+        ['off', say('checks.off-or-not-there')],
+        ['pinched', say('checks.pinched')],
       ],
     },
     {
       kind: 'choice',
       id: 'backPipe',
-      label: 'Pipe of the back-pressure sensor',
+      label: say('checks.pipe-of-the-back-pressure'),
       options: [
-        ['whole', 'whole'],
-        ['cracked', 'cracked or broken, soot beside it'],
-        ['none', 'there is none'],
+        ['whole', say('checks.whole')],
+        ['cracked', say('checks.cracked-or-broken-soot-beside')],
+        ['none', say('checks.there-is-none')],
       ],
     },
   ],
@@ -362,13 +364,11 @@ const hoses: CheckCard = {
       notAsked: backPipe === undefined ? ['pipe-cracked'] : [],
       figures: [],
       sentences: [
-        ...(order === 'low' ? ['Crossed hoses read below zero; a sensor that cannot looks dead.'] : []),
-        ...(state === 'pinched' ? ['A pinched hose is a blocked pipe: free it and read again.'] : []),
-        ...(backPipe === 'cracked'
-          ? ['The crack loses pressure before the turbo: its sensor reads low under load.']
-          : []),
-        ...(sound ? ['All correctly fitted and tight.'] : []),
-        ...(state === 'split' || state === 'off' ? ['What leaks here never reaches the sensor.'] : []),
+        ...(order === 'low' ? [say('checks.crossed-hoses-read-below-zero')] : []),
+        ...(state === 'pinched' ? [say('checks.a-pinched-hose')] : []),
+        ...(backPipe === 'cracked' ? [say('checks.the-crack-loses-pressure-before')] : []),
+        ...(sound ? [say('checks.all-correctly-fitted-and-tight')] : []),
+        ...(state === 'split' || state === 'off' ? [say('checks.what-leaks-here-never-reaches')] : []),
       ],
     };
   },

@@ -1,3 +1,5 @@
+import { describeFailure } from '../../quantities/index.ts';
+import { asSentence, say, type Said } from '../../words/index.ts';
 import { median } from '../../quantities/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure, type NumberField } from '../card.ts';
 import { meteredC, THERMOMETER_KINDS, type ThermometerKind } from '../measuring/thermometers.ts';
@@ -7,17 +9,13 @@ const NUMBERS = [1, 2, 3, 4] as const;
 type EgtPart = 'egt1' | 'egt2' | 'egt3' | 'egt4';
 const part = (number: (typeof NUMBERS)[number]): EgtPart => `egt${number}`;
 
-const CELSIUS = between(
-  -45,
-  1200,
-  'Is it in the unit that is shown? An open circuit shows the end of its scale: enter that.',
-);
-const AMBIENT = between(-40, 55, 'Is it the air around the vehicle?');
+const CELSIUS = between(-45, 1200, say('checks.is-it-in-the-unit-that'));
+const AMBIENT = between(-40, 55, say('checks.is-it-the-air-around'));
 
 const egtField = (number: (typeof NUMBERS)[number]): NumberField => ({
   kind: 'number',
   id: `egt${number}C`,
-  label: `EGT ${number}`,
+  label: say('checks.egt', { number }),
   unit: 'degC',
   live: part(number),
   possible: CELSIUS,
@@ -33,15 +31,12 @@ const coldSoak: CheckCard = {
   by: 'looked',
   needs: ['scan-tool', 'cold-engine'],
   cautions: [],
-  steps: [
-    'Engine off for six to eight hours, out of the sun. Ignition on, do not start.',
-    'Read all EGTs, coolant, intake and ambient.',
-  ],
+  steps: [say('checks.engine-off-for-six'), say('checks.read-all-egts-coolant-intake')],
   fields: [
     {
       kind: 'number',
       id: 'hours',
-      label: 'Stood for',
+      label: say('checks.stood'),
       suffix: 'h',
       possible: between(0, 2000, 'Hours?'),
     },
@@ -49,7 +44,7 @@ const coldSoak: CheckCard = {
     {
       kind: 'number',
       id: 'coolantC',
-      label: 'Coolant',
+      label: say('checks.coolant'),
       unit: 'degC',
       live: 'coolantTemp',
       possible: CELSIUS,
@@ -57,7 +52,7 @@ const coldSoak: CheckCard = {
     {
       kind: 'number',
       id: 'intakeC',
-      label: 'Intake air',
+      label: say('checks.intake-air'),
       unit: 'degC',
       live: 'intakeAirTemp',
       possible: CELSIUS,
@@ -65,7 +60,7 @@ const coldSoak: CheckCard = {
     {
       kind: 'number',
       id: 'ambientC',
-      label: 'Ambient',
+      label: say('checks.ambient'),
       unit: 'degC',
       live: 'ambientTemp',
       possible: AMBIENT,
@@ -82,7 +77,7 @@ const coldSoak: CheckCard = {
     if (egts.length === 0 || middle === undefined || all.length < 3)
       return {
         ...NOTHING,
-        sentences: egts.length === 0 ? [] : ['Three temperatures or more are needed to find the odd one.'],
+        sentences: egts.length === 0 ? [] : [say('checks.three-temperatures-or-more')],
       };
     const limit = limits.egtColdMismatchC;
     const hours = read.number('hours');
@@ -101,16 +96,16 @@ const coldSoak: CheckCard = {
             (number) => `soak-egt${number}`,
           ),
       figures: off.map(({ number, by }) =>
-        against(`EGT ${number} off the median`, by, { unit: 'degC', low: -limit, high: limit }),
+        against(say('checks.egt-off-the-median', { number }), by, { unit: 'degC', low: -limit, high: limit }),
       ),
       sentences: [
         short
-          ? `Parked only ${hours.toFixed(0)} h: the exhaust has not cooled through. No result.`
+          ? say('checks.parked-only-h-the-exhaust', { hours })
           : warm
-            ? 'The coolant differs from the others: the engine was not cold. No result.'
+            ? say('checks.the-coolant-differs')
             : off.some(({ by }) => Math.abs(by) > limit)
-              ? 'On a cold vehicle, the odd one out reads wrong, whatever the code says.'
-              : 'All alike.',
+              ? say('checks.on-a-cold-vehicle')
+              : say('checks.all-alike'),
       ],
       ...(undecided
         ? {}
@@ -123,13 +118,13 @@ const coldSoak: CheckCard = {
   },
 };
 
-const KIND_LABELS: Record<ThermometerKind, string> = {
-  platinum: 'platinum, 200 Ω at 0 °C (Ω rise with heat)',
-  ntc: 'NTC (Ω fall with heat)',
-  thermocouple: 'thermocouple type N (mV)',
+const KIND_LABELS: Record<ThermometerKind, Said> = {
+  platinum: say('checks.platinum-200-at-0-c'),
+  ntc: say('checks.ntc-fall-with-heat'),
+  thermocouple: say('checks.thermocouple-type-n-mv'),
 };
 
-const isKind = (text: string | undefined): text is ThermometerKind =>
+const isKind = (text: Said | undefined): text is ThermometerKind =>
   THERMOMETER_KINDS.some((kind) => kind === text);
 
 /** Ω or mV at the sensor's own plug against the temperature that it stands in. */
@@ -142,23 +137,23 @@ const resistance: CheckCard = {
   by: 'measured',
   needs: ['multimeter', 'contact-thermometer'],
   cautions: ['hot'],
-  harm: 'Measure at the plug. Do not turn a seized sensor for this: snapping it costs more than the job.',
+  harm: say('checks.measure-at-the-plug-do'),
   steps: [
-    'Find its type first: Ω rising when warmed is platinum, Ω falling is NTC, tenths of a mV a thermocouple.',
-    'Plug off, meter across its two pins. Contact thermometer beside the boss; best on a cold vehicle.',
-    'An NTC has a maker’s table; this curve is a common one.',
+    say('checks.find-its-type-first-rising'),
+    say('checks.plug-off-meter-across'),
+    say('checks.an-ntc-has-a-makers'),
   ],
   fields: [
     {
       kind: 'choice',
       id: 'kind',
-      label: 'Kind of sensor',
+      label: say('checks.kind-of-sensor'),
       options: THERMOMETER_KINDS.map((kind) => [kind, KIND_LABELS[kind]] as const),
     },
     {
       kind: 'number',
       id: 'ambientC',
-      label: 'Air at the plug',
+      label: say('checks.air-at-the-plug'),
       unit: 'degC',
       live: 'ambientTemp',
       possible: AMBIENT,
@@ -166,11 +161,15 @@ const resistance: CheckCard = {
     {
       kind: 'rows',
       id: 'readings',
-      label: 'At each plug',
+      label: say('checks.at-each-plug'),
       columns: [
-        { label: 'EGT', possible: between(1, 4, 'EGT 1 to 4.') },
-        { label: 'Ω, or mV', possible: between(-20, 1e9, 'Is the meter on the right range?') },
-        { label: 'Beside its boss', unit: 'degC', possible: between(-40, 900, 'Is it in °C?') },
+        { label: say('checks.egt-2'), possible: between(1, 4, say('checks.egt-1-to-4')) },
+        { label: say('checks.or-mv'), possible: between(-20, 1e9, say('checks.is-the-meter-on-the-right')) },
+        {
+          label: say('checks.beside-its-boss'),
+          unit: 'degC',
+          possible: between(-40, 900, say('checks.is-it-in-c')),
+        },
       ],
       start: [1, 2, 3, 4],
     },
@@ -179,12 +178,12 @@ const resistance: CheckCard = {
     const kind = read.choice('kind');
     const rows = read.rows('readings');
     if (!isKind(kind) || rows.length === 0)
-      return { ...NOTHING, sentences: rows.length > 0 ? ['State the sensor type first.'] : [] };
+      return { ...NOTHING, sentences: rows.length > 0 ? [say('checks.state-the-sensor-type-first')] : [] };
     const ambient = read.number('ambientC') ?? 20;
     const limit = limits.egtCurveC;
     const findings: Record<string, boolean> = {};
     const figures: Figure[] = [];
-    const sentences: string[] = [];
+    const sentences: Said[] = [];
     const parts: Partial<Record<EgtPart, 'failed' | 'sound'>> = {};
     for (const [number = 0, reading = 0, trueC = 0] of rows) {
       const its = NUMBERS.find((one) => one === number);
@@ -195,13 +194,14 @@ const resistance: CheckCard = {
       parts[part(its)] = bad ? 'failed' : 'sound';
       if (shown.ok)
         figures.push(
-          against(`EGT ${its}: its curve less the boss`, shown.value - trueC, {
+          against(say('checks.egt-its-curve-less', { its }), shown.value - trueC, {
             unit: 'degC',
             low: -limit,
             high: limit,
           }),
         );
-      else sentences.push(`EGT ${its}: ${reading.toPrecision(3)} is off the whole curve: open or shorted.`);
+      else
+        sentences.push(say('checks.egt-is-off-the-whole', { its, reading: Number(reading.toPrecision(3)) }));
     }
     const notAsked = NUMBERS.filter((number) => findings[`egt${number}-bad`] === undefined).map(
       (number) => `egt${number}-bad`,
@@ -221,18 +221,22 @@ const position: CheckCard = {
   needs: ['scan-tool', 'cold-engine'],
   cautions: ['running-engine'],
   steps: [
-    'Start cold. Heat comes from the engine: channels rise in their order along the line.',
-    'For each channel, note when it has risen by 20 °C.',
-    'Or unplug one sensor, ignition on, and see which channel jumps.',
+    say('checks.start-cold-heat-comes'),
+    say('checks.for-each-channel-note-when'),
+    say('checks.or-unplug-one-sensor-ignition'),
   ],
   fields: [
     {
       kind: 'rows',
       id: 'rises',
-      label: 'Warming from cold',
+      label: say('checks.warming-from-cold'),
       columns: [
-        { label: 'Channel EGT', possible: between(1, 4, 'EGT 1 to 4.') },
-        { label: 'Risen by 20 °C after', unit: 's', possible: between(0, 3600, 'Seconds from the start?') },
+        { label: say('checks.channel-egt'), possible: between(1, 4, say('checks.egt-1-to-4')) },
+        {
+          label: say('checks.risen-by-20-c-after'),
+          unit: 's',
+          possible: between(0, 3600, say('checks.seconds-from-the-start')),
+        },
       ],
       start: [1, 2, 3, 4],
     },
@@ -241,7 +245,7 @@ const position: CheckCard = {
     const rises = read.rows('rises', [1]);
     if (rises.length < 2) return NOTHING;
     const found = positionsByWarming(rises.map(([channel = 0, risesAtS]) => ({ channel, risesAtS })));
-    if (!found.ok) return { ...NOTHING, sentences: [`${found.failure.field} ${found.failure.requirement}.`] };
+    if (!found.ok) return { ...NOTHING, sentences: [asSentence(describeFailure(found.failure))] };
     const swapped = found.value.filter(({ channel, position: place }, i, all) => {
       const expected = [...all].map((one) => one.channel).sort((a, b) => a - b)[i];
       return expected !== channel && place > 0;
@@ -249,15 +253,15 @@ const position: CheckCard = {
     return {
       findings: {},
       figures: found.value.map(({ channel, position: place }) => ({
-        label: `Channel EGT ${channel} sits in place`,
+        label: say('checks.channel-egt-sits-in-place', { channel }),
         value: place,
-        suffix: 'from the engine',
+        suffix: say('checks.from-the-engine'),
         state: 'plain' as const,
       })),
       sentences: [
         swapped.length === 0
-          ? 'Numbering runs outward from the engine.'
-          : 'Numbering does not run outward: a code for one means the position shown here.',
+          ? say('checks.numbering-runs-outward')
+          : say('checks.numbering-does-not-run-outward'),
       ],
     };
   },

@@ -1,3 +1,5 @@
+import { describeFailure } from '../../quantities/index.ts';
+import { asSentence, say } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
 import { findPlateau } from '../measuring/plateau.ts';
 
@@ -10,22 +12,23 @@ export const thermostat: CheckCard = {
   by: 'measured',
   needs: ['scan-tool'],
   cautions: ['running-engine'],
-  steps: [
-    'Warm up by driving or raised revs, heater off, until the coolant stops rising; then record two minutes or more.',
-    'Judge the final temperature, never the warm-up.',
-  ],
+  steps: [say('checks.warm-up-by-driving'), say('checks.judge-the-final-temperature-never')],
   fields: [
     {
       kind: 'rows',
       id: 'coolant',
-      label: 'Coolant',
+      label: say('checks.coolant'),
       columns: [
-        { label: 'Seconds', unit: 's', possible: between(0, 7200, 'Seconds from the first reading on?') },
         {
-          label: 'Coolant',
+          label: say('checks.seconds'),
+          unit: 's',
+          possible: between(0, 7200, say('checks.seconds-from-the-first-reading')),
+        },
+        {
+          label: say('checks.coolant'),
           unit: 'degC',
           live: 'coolantTemp',
-          possible: between(-40, 130, 'Is it the coolant?'),
+          possible: between(-40, 130, say('checks.is-it-the-coolant')),
         },
       ],
       records: { role: 'coolantTemp', seconds: 180 },
@@ -38,8 +41,7 @@ export const thermostat: CheckCard = {
       rows.map(([at = 0]) => at),
       rows.map(([, value = 0]) => value),
     );
-    if (!plateau.ok)
-      return { ...NOTHING, sentences: [`${plateau.failure.field} ${plateau.failure.requirement}.`] };
+    if (!plateau.ok) return { ...NOTHING, sentences: [asSentence(describeFailure(plateau.failure))] };
     const { reached, value, goesTo, perMinute } = plateau.value;
     const low = limits.coolantWarmC;
     const blamed = low + limits.thermostatBlamedAboveC;
@@ -50,20 +52,23 @@ export const thermostat: CheckCard = {
     return {
       findings: rising || between ? {} : { 'coolant-cool': cool },
       figures: [
-        against(reached ? 'Settles at' : 'Settled at', value, { unit: 'degC', low: blamed }),
-        { label: 'Rises in a minute by', value: perMinute, unit: 'degC', state: 'plain' },
+        against(reached ? say('checks.settles') : say('checks.settled'), value, {
+          unit: 'degC',
+          low: blamed,
+        }),
+        { label: say('checks.rises-in-a-minute'), value: perMinute, unit: 'degC', state: 'plain' },
         ...(reached
           ? []
-          : [{ label: 'On its way to', value: goesTo, unit: 'degC', state: 'plain' } as const]),
+          : [{ label: say('checks.on-its-way'), value: goesTo, unit: 'degC', state: 'plain' } as const]),
       ],
       sentences: [
         rising
-          ? 'Still rising: judge the thermostat at its final temperature. Continue.'
+          ? say('checks.still-rising-judge-the-thermostat')
           : cool
-            ? `Settles below ${blamed} °C: the thermostat does not close, and regeneration is inhibited.`
+            ? say('checks.settles-below-c-the-thermostat', { blamed })
             : between
-              ? `Between ${blamed} and ${cleared} °C: inconclusive; repeat after a drive under load.`
-              : 'Warm enough.',
+              ? say('checks.between-and-c-inconclusive-repeat', { blamed, cleared })
+              : say('checks.warm-enough'),
       ],
     };
   },

@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { failed, success, type Result } from '../../quantities/index.ts';
 
 /** How a value comes back after it was let go. */
@@ -54,8 +55,8 @@ export function fitDecay(times: readonly number[], values: readonly number[]): R
   if (t.length < 4 || lengthS <= 0)
     return failed({
       code: 'not-enough-data',
-      field: 'The release',
-      requirement: 'needs four readings or more after it',
+      field: say('checks.the-release'),
+      requirement: say('checks.needs-four-readings-or-more'),
       value: t.length,
     });
   const intervalS = lengthS / (t.length - 1);

@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { fitDecay } from './decay.ts';
 import { failed, success, type Result } from '../../quantities/index.ts';
 
@@ -26,7 +27,7 @@ export function findPlateau(times: readonly number[], values: readonly number[])
     return failed({
       code: 'not-enough-data',
       field: 'Coolant',
-      requirement: 'needs two minutes or more of a hold to show where it comes to rest',
+      requirement: say('checks.needs-two-minutes-or-more'),
     });
   const last = Math.max(2, Math.ceil(times.length / 4));
   const [t, v] = [times.slice(-last), values.slice(-last)];

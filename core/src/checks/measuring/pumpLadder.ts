@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { failed, outOfRange, success, type Result } from '../../quantities/index.ts';
 
 /** One rung: what the pump's gauge said, and what the sensor said on the way up and, where it was read, on the way down. */
@@ -51,8 +52,8 @@ export function readLadder(
   if (used.length < 3)
     return failed({
       code: 'not-enough-data',
-      field: 'The ladder',
-      requirement: 'needs three rungs below the end of the sensor’s scale',
+      field: say('checks.the-ladder'),
+      requirement: say('checks.needs-three-rungs-below'),
       value: used.length,
     });
   const n = used.length;
@@ -66,8 +67,8 @@ export function readLadder(
   if (sxx < 1)
     return failed({
       code: 'not-enough-data',
-      field: 'The ladder',
-      requirement: 'needs rungs at different pressures',
+      field: say('checks.the-ladder'),
+      requirement: say('checks.needs-rungs-at-different-pressures'),
     });
   const gain = sxy / sxx;
   const lineAt = (x: number): number => meanY + gain * (x - meanX);

@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { failed, success, type Result } from '../../quantities/index.ts';
 
 export interface Warming {
@@ -24,9 +25,8 @@ export function positionsByWarming(warmings: readonly Warming[]): Result<Positio
   if (still)
     return failed({
       code: 'not-enough-data',
-      field: `EGT ${still.channel}`,
-      requirement:
-        'did not rise: by warming its place cannot be found; unplug it and see which channel jumps',
+      field: say('checks.egt-3', { channel: still.channel }),
+      requirement: say('checks.did-not-rise-by-warming'),
     });
   const order = [...warmings].sort((a, b) => (a.risesAtS ?? 0) - (b.risesAtS ?? 0));
   const close = order.findIndex(
@@ -35,8 +35,11 @@ export function positionsByWarming(warmings: readonly Warming[]): Result<Positio
   if (close > 0)
     return failed({
       code: 'not-enough-data',
-      field: `EGT ${order[close - 1]?.channel ?? 0} and EGT ${order[close]?.channel ?? 0}`,
-      requirement: `rise within ${APART_S} s of each other: their order is not shown; unplug one and see which channel jumps`,
+      field: say('checks.egt-and-egt', {
+        channel: order[close - 1]?.channel ?? 0,
+        channel2: order[close]?.channel ?? 0,
+      }),
+      requirement: say('checks.rise-within-s-of-each', { apartS: APART_S }),
     });
   return success(order.map(({ channel }, i) => ({ channel, position: i + 1 })));
 }

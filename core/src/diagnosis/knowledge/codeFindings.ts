@@ -17,7 +17,6 @@ export interface CodeFindingEntry extends FindingEntry {
  */
 export const CODE_FINDINGS = {
   'code-soot-high': {
-    sentence: 'Code: soot load or pressure too high',
     why: 'counted, or by pressure',
     leak: 0.004,
     shows: {
@@ -34,7 +33,6 @@ export const CODE_FINDINGS = {
     codes: ['P2463', 'P244B', 'P246C', 'P252F', 'SPN3719'],
   },
   'code-dp-too-low': {
-    sentence: 'Code: pressure too low',
     why: 'nothing reaches the sensor, or nothing restricts the gas',
     leak: 0.003,
     shows: {
@@ -50,14 +48,12 @@ export const CODE_FINDINGS = {
     circuit: 'code-dp-circuit',
   },
   'code-ash': {
-    sentence: 'Code for ash',
     why: 'by distance, or pressure after a regeneration',
     leak: 0.003,
     shows: { 'ash-full': often },
     codes: ['P242F', 'SPN3720'],
   },
   'code-efficiency': {
-    sentence: 'Code: filter efficiency too low',
     why: 'low pressure for its flow',
     leak: 0.004,
     shows: {
@@ -73,7 +69,6 @@ export const CODE_FINDINGS = {
     codes: ['P2002', 'P2003', 'SPN3936'],
   },
   'code-dp-circuit': {
-    sentence: 'Code: ΔP sensor circuit',
     why: 'volts out of range',
     leak: 0.003,
     shows: {
@@ -85,7 +80,6 @@ export const CODE_FINDINGS = {
     codes: ['P2452', 'P2454', 'P2455', 'P2456'],
   },
   'code-dp-plausible': {
-    sentence: 'Code: ΔP implausible',
     why: 'tests at rest and under load',
     leak: 0.003,
     shows: {
@@ -107,7 +101,6 @@ export const CODE_FINDINGS = {
     tooHigh: 'code-soot-high',
   },
   'code-back-pressure': {
-    sentence: 'Code: back-pressure implausible',
     why: 'slow, stuck, or wrong at rest',
     leak: 0.003,
     shows: {
@@ -120,7 +113,6 @@ export const CODE_FINDINGS = {
     circuit: 'code-back-pressure-circuit',
   },
   'code-back-pressure-circuit': {
-    sentence: 'Code: back-pressure sensor circuit',
     why: 'volts out of range',
     leak: 0.003,
     shows: {
@@ -131,7 +123,6 @@ export const CODE_FINDINGS = {
     codes: ['P0470', 'P0472', 'P0473'],
   },
   'code-manifold': {
-    sentence: 'Code: manifold pressure implausible',
     why: 'wrong at rest, or against the target',
     leak: 0.004,
     shows: {
@@ -145,7 +136,6 @@ export const CODE_FINDINGS = {
     circuit: 'code-manifold-circuit',
   },
   'code-manifold-circuit': {
-    sentence: 'Code: manifold pressure sensor circuit',
     why: 'volts out of range',
     leak: 0.003,
     shows: {
@@ -156,7 +146,6 @@ export const CODE_FINDINGS = {
     codes: ['P0105', 'P0107', 'P0108', 'P0237', 'P0238'],
   },
   'code-air-mass': {
-    sentence: 'Code: air mass implausible',
     why: 'against speed, load and EGR',
     leak: 0.005,
     shows: {
@@ -173,14 +162,12 @@ export const CODE_FINDINGS = {
     circuit: 'code-air-mass-circuit',
   },
   'code-air-mass-circuit': {
-    sentence: 'Code: MAF sensor circuit',
     why: 'volts or pulses out of range',
     leak: 0.003,
     shows: { 'air-meter-failed': often, 'sensor-wiring': atTimes },
     codes: ['P0100', 'P0102', 'P0103', 'P0104'],
   },
   'code-boost-low': {
-    sentence: 'Code: boost too low',
     why: 'lost, not made, not measured, or vanes driven blind',
     leak: 0.005,
     shows: {
@@ -198,7 +185,6 @@ export const CODE_FINDINGS = {
     codes: ['P0299', 'P2263'],
   },
   'code-boost-high': {
-    sentence: 'Code: boost too high',
     why: 'vanes shut',
     leak: 0.003,
     shows: {
@@ -209,7 +195,6 @@ export const CODE_FINDINGS = {
     codes: ['P0234'],
   },
   'code-vanes': {
-    sentence: 'Code: turbo vanes',
     why: 'position and target disagree',
     leak: 0.003,
     shows: {
@@ -221,7 +206,6 @@ export const CODE_FINDINGS = {
     codes: ['P0045', 'P0046', 'P0047', 'P0048', 'P2562', 'P2563', 'P2564', 'P2565', 'SPN641'],
   },
   'code-egr-low': {
-    sentence: 'Code: EGR flow too low',
     why: 'shut, or its passage is narrow',
     leak: 0.005,
     shows: {
@@ -236,56 +220,48 @@ export const CODE_FINDINGS = {
     codes: ['P0400', 'P0401', 'P042F', 'SPN2791'],
   },
   'code-egr-high': {
-    sentence: 'Code: EGR flow too high',
     why: 'it does not shut',
     leak: 0.003,
     shows: { 'egr-stuck-open': often, 'air-meter-failed:low': sometimes, 'intake-leak': sometimes },
     codes: ['P0402', 'P042E'],
   },
   'code-egr-position': {
-    sentence: 'Code: EGR valve position',
     why: 'it does not reach the target',
     leak: 0.003,
     shows: { 'egr-stuck-open': atTimes, 'egr-stuck-shut': atTimes, 'sensor-wiring': sometimes },
     codes: ['P0403', 'P0404', 'P0405', 'P0406', 'P0409', 'P2413', 'SPN27', 'SPN411'],
   },
   'code-egr-cooling': {
-    sentence: 'Code: EGR cooling',
     why: 'too hot after it',
     leak: 0.003,
     shows: { 'egr-cooler-fouled': often },
     codes: ['P2457', 'P2425', 'SPN4752'],
   },
   'code-egt1': {
-    sentence: 'Code: EGT 1',
     why: 'its own circuit, or fit',
     leak: 0.003,
     shows: { 'egt1-failed': mostly, 'sensor-wiring': seldom },
     codes: ['P0544', 'P0545', 'P0546', 'P2080', 'P2081', 'SPN173'],
   },
   'code-egt2': {
-    sentence: 'Code: EGT 2',
     why: 'its own circuit, or fit',
     leak: 0.003,
     shows: { 'egt2-failed': mostly, 'sensor-wiring': seldom },
     codes: ['P2031', 'P2032', 'P2033', 'P2084', 'P2085', 'SPN4765'],
   },
   'code-egt3': {
-    sentence: 'Code: EGT 3',
     why: 'its own circuit, or fit',
     leak: 0.003,
     shows: { 'egt3-failed': mostly, 'sensor-wiring': seldom },
     codes: ['P242A', 'P242B', 'P242C', 'P242D', 'P242E', 'SPN3242'],
   },
   'code-egt4': {
-    sentence: 'Code: EGT 4',
     why: 'its own circuit, or fit',
     leak: 0.003,
     shows: { 'egt4-failed': mostly, 'sensor-wiring': seldom },
     codes: ['P246E', 'P246F', 'P2470', 'P2471', 'P2472', 'SPN3246'],
   },
   'code-glow': {
-    sentence: 'Code: glow plugs',
     why: 'their own circuit, by cylinder or whole',
     leak: 0.003,
     shows: { 'glow-plugs-failed': mostly },
@@ -308,7 +284,6 @@ export const CODE_FINDINGS = {
     ],
   },
   'code-coolant': {
-    sentence: 'Code: coolant too cool',
     why: 'after a time at load',
     leak: 0.003,
     shows: { 'thermostat-stuck-open': often },
@@ -316,21 +291,18 @@ export const CODE_FINDINGS = {
     circuit: 'code-coolant-circuit',
   },
   'code-coolant-circuit': {
-    sentence: 'Code: coolant sensor circuit',
     why: 'the sensor or its wire, not the coolant',
     leak: 0.02,
     shows: { 'sensor-wiring': seldom },
     codes: ['P0115', 'P0116', 'P0117', 'P0118', 'P0119'],
   },
   'code-dosing': {
-    sentence: 'Code: fuel doser',
     why: 'circuit or flow',
     leak: 0.003,
     shows: { 'dosing-injector-blocked': often, 'sensor-wiring': seldom },
     codes: ['P20CB', 'P20CC', 'P20CD', 'P20CE', 'SPN3556'],
   },
   'code-too-cool': {
-    sentence: 'Code: exhaust too cool to regenerate',
     why: 'no heat, or not seen',
     leak: 0.004,
     shows: {
@@ -343,7 +315,6 @@ export const CODE_FINDINGS = {
     codes: ['P244C'],
   },
   'code-not-finished': {
-    sentence: 'Code: regeneration not completed',
     why: 'time or heat ran out',
     leak: 0.005,
     shows: {
@@ -357,7 +328,6 @@ export const CODE_FINDINGS = {
     codes: ['P2458', 'P24A2', 'SPN5319'],
   },
   'code-too-often': {
-    sentence: 'Code: regenerations too frequent',
     why: 'less room, or more soot',
     leak: 0.004,
     shows: {
@@ -373,14 +343,12 @@ export const CODE_FINDINGS = {
     codes: ['P2459'],
   },
   'code-oil-diluted': {
-    sentence: 'Code: oil quality or level',
     why: 'counted, or fuel in it',
     leak: 0.003,
     shows: { 'oil-counter': often, 'dosing-injector-blocked': seldom, 'injector-over-fuelling': seldom },
     codes: ['P252C', 'P252F', 'P250B', 'SPN5317'],
   },
   'code-supply': {
-    sentence: 'Code: sensor supply',
     why: '5 V out of range',
     leak: 0.003,
     shows: { 'sensor-wiring': mostly, 'dp-sensor-failed:dead': hardly },

@@ -2,7 +2,6 @@ import type { CauseRef } from './causes.ts';
 
 /** Something that is seen or not, and what brings it about. */
 export interface FindingEntry {
-  readonly sentence: string;
   /** Why it shows what it shows. */
   readonly why: string;
   /** Chance of seeing it though none of our causes is there. */

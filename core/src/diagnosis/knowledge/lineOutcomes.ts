@@ -4,25 +4,21 @@ import type { FindingEntry } from './finding.ts';
 /** What checks of air, engine, line and filter find. */
 export const LINE_OUTCOMES = {
   'smoke-before': {
-    sentence: 'Smoke escapes between MAF sensor and compressor',
     why: 'leak',
     leak: 0.0002,
     shows: { 'intake-leak': itself },
   },
   'smoke-behind': {
-    sentence: 'Smoke escapes after the compressor',
     why: 'leak',
     leak: 0.0002,
     shows: { 'charge-leak': itself },
   },
   'air-low': {
-    sentence: 'Less air than speed and pressure demand',
     why: 'not counted, or displaced by EGR',
     leak: 0.0002,
     shows: { 'intake-leak': itself, 'air-meter-failed:low': itself, 'egr-stuck-open': often },
   },
   'air-high': {
-    sentence: 'More air than speed and pressure demand',
     why: 'lost downstream, or reads high',
     leak: 0.0015,
     shows: {
@@ -34,73 +30,61 @@ export const LINE_OUTCOMES = {
     hides: { 'intake-leak': surely },
   },
   'shaft-worn': {
-    sentence: 'The shaft wobbles or drags',
     why: 'worn',
     leak: 0.0002,
     shows: { 'turbocharger-worn': itself },
   },
   'vanes-still': {
-    sentence: 'No change of the note in the sweep',
     why: 'stuck',
     leak: 0.0002,
     shows: { 'vanes-stuck': itself },
   },
   'egr-open': {
-    sentence: 'The valve does not shut',
     why: 'stuck',
     leak: 0.0002,
     shows: { 'egr-stuck-open': itself },
   },
   'egr-shut': {
-    sentence: 'The valve does not open, or nothing passes',
     why: 'stuck, or blocked',
     leak: 0.0002,
     shows: { 'egr-stuck-shut': itself },
   },
   'egr-hot': {
-    sentence: 'Gas after the EGR cooler stays hot',
     why: 'fouled',
     leak: 0.0002,
     shows: { 'egr-cooler-fouled': itself },
   },
   'dosing-blocked': {
-    sentence: 'Its passage is blocked with carbon',
     why: 'as seen',
     leak: 0.0002,
     shows: { 'dosing-injector-blocked': itself },
   },
   'glow-bad': {
-    sentence: 'A plug or the relay is dead',
     why: 'measured',
     leak: 0.0002,
     shows: { 'glow-plugs-failed': itself },
   },
   'oil-diluted': {
-    sentence: 'Level high, smells of fuel',
     why: 'fuel in it',
     leak: 0.0002,
     shows: { 'oil-counter:diluted': itself },
   },
   'counter-zero': {
-    sentence: 'Oil life used up',
     why: 'not reset',
     leak: 0.0002,
     shows: { 'oil-counter:counter': itself },
   },
   'coolant-cool': {
-    sentence: 'Settles below 78 °C on a hold',
     why: 'stuck open',
     leak: 0.0002,
     shows: { 'thermostat-stuck-open': itself },
   },
   'section-catalyst': {
-    sentence: 'The restriction is across the catalyst',
     why: 'gone with the line open before it',
     leak: 0.0002,
     shows: { 'catalyst-restricted': itself },
   },
   'section-behind': {
-    sentence: 'The restriction is after the filter',
     why: 'gone with the line open there',
     leak: 0.0015,
     shows: {
@@ -114,7 +98,6 @@ export const LINE_OUTCOMES = {
     hides: { 'egr-stuck-open': mostly },
   },
   'section-filter': {
-    sentence: 'The restriction is across the filter',
     why: 'gone with the line open before it, not after',
     leak: 0.0015,
     shows: {
@@ -127,7 +110,6 @@ export const LINE_OUTCOMES = {
     hides: { 'filter-cracked': surely },
   },
   'gauge-high': {
-    sentence: 'High before the filter by gauge',
     why: 'whatever the sensor says',
     leak: 0.0015,
     shows: {
@@ -140,31 +122,26 @@ export const LINE_OUTCOMES = {
     },
   },
   'outlet-sooty': {
-    sentence: 'The outlet face is sooty',
     why: 'cracked',
     leak: 0.0002,
     shows: { 'filter-cracked': itself },
   },
   'inlet-oily': {
-    sentence: 'The inlet face is oily',
     why: 'oil',
     leak: 0.0002,
     shows: { 'oil-in-exhaust': itself },
   },
   'inlet-ash': {
-    sentence: 'Grey powder in the channels',
     why: 'ash',
     leak: 0.0002,
     shows: { 'ash-full': itself },
   },
   'counter-reset': {
-    sentence: 'The soot counter was reset',
     why: 'it counts less than any engine makes, or stores the reset distance',
     leak: 0.0002,
     shows: { 'soot-counter-reset': itself },
   },
   'counter-low': {
-    sentence: 'Counts little while the pressure is high',
     why: 'reset, or ash, or a false pressure',
     leak: 0.03,
     shows: {
@@ -177,7 +154,6 @@ export const LINE_OUTCOMES = {
     },
   },
   'counter-high': {
-    sentence: 'Counts much while the pressure is low',
     why: 'not reset, the pressure does not reach the sensor, or the model overcounts',
     leak: 0.03,
     shows: {
@@ -193,43 +169,36 @@ export const LINE_OUTCOMES = {
     },
   },
   'fuel-under': {
-    sentence: 'Less than an eighth',
     why: 'as seen',
     leak: 0.0002,
     shows: { 'fuel-low': itself },
   },
   'supply-weak': {
-    sentence: 'The 5 V or its ground is off',
     why: 'measured',
     leak: 0.0002,
     shows: { 'sensor-wiring': itself },
   },
   'use-slow': {
-    sentence: 'Slow average speed by engine hours',
     why: 'short trips, or idling',
     leak: 0.0002,
     shows: { 'short-trips': itself },
   },
   'duct-split': {
-    sentence: 'The duct is split or off between meter and compressor',
     why: 'as seen; a crack in a fold is not',
     leak: 0.0005,
     shows: { 'intake-leak': often },
   },
   'charge-split': {
-    sentence: 'A charge hose is split, off, or oily at a clip',
     why: 'as seen',
     leak: 0.0005,
     shows: { 'charge-leak': often },
   },
   'relay-burnt': {
-    sentence: 'A relay is burnt',
     why: 'as seen; plugs fail more often',
     leak: 0.0005,
     shows: { 'glow-plugs-failed': atTimes },
   },
   'fuse-blown': {
-    sentence: 'A fuse is blown or loose',
     why: 'a chafed wire, or the load',
     leak: 0.002,
     shows: {
@@ -239,25 +208,21 @@ export const LINE_OUTCOMES = {
     },
   },
   'tailpipe-sooty': {
-    sentence: 'The inside of the tailpipe is black',
     why: 'soot passes the filter, or did before it was replaced',
     leak: 0.08,
     shows: { 'filter-cracked': mostly },
   },
   'tailpipe-oily': {
-    sentence: 'The inside of the tailpipe is oily',
     why: 'oil through the whole line',
     leak: 0.003,
     shows: { 'oil-in-exhaust': sometimes },
   },
   'turbine-oily': {
-    sentence: 'The turbo outlet is wet with oil',
     why: 'seals, or oil from the engine',
     leak: 0.004,
     shows: { 'oil-in-exhaust': mostly, 'turbocharger-worn': atTimes },
   },
   'back-pressure-blind': {
-    sentence: 'Pressure before the turbo stays while the manifold’s rises',
     why: 'it does not see the pressure',
     leak: 0.002,
     shows: {
@@ -267,25 +232,21 @@ export const LINE_OUTCOMES = {
     },
   },
   'piece-high-shut': {
-    sentence: 'No air passes the high pipe',
     why: 'shut',
     leak: 0.0002,
     shows: { 'high-pipe-blocked': surely },
   },
   'piece-low-shut': {
-    sentence: 'No air passes the low pipe',
     why: 'shut',
     leak: 0.0002,
     shows: { 'low-pipe-blocked': surely },
   },
   'piece-back-pressure-shut': {
-    sentence: 'No air passes the back-pressure pipe',
     why: 'shut',
     leak: 0.0002,
     shows: { 'back-pressure-pipe-blocked:blocked': surely },
   },
   'injector-leaks': {
-    sentence: 'One leaks or its trim is far off',
     why: 'measured',
     leak: 0.0002,
     shows: { 'injector-over-fuelling': itself },

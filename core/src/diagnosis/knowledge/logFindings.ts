@@ -4,45 +4,38 @@ import type { FindingEntry } from './finding.ts';
 /** What a recorded log shows (`core/readings`): what it is by the physics of the line, and what hides it there. */
 export const LOG_FINDINGS = {
   'dp-no-response': {
-    sentence: 'ΔP does not move with the flow',
     why: 'a dead sensor, or no pressure reaches it',
     leak: 0.001,
     shows: { 'dp-sensor-failed:dead': surely, 'sensor-wiring:supply': seldom, 'dp-hoses-crossed': hardly },
   },
   'dp-stuck-high': {
-    sentence: 'ΔP is high with the engine off too',
     why: 'no real pressure does that',
     leak: 0.001,
     shows: { 'dp-sensor-failed:stuck': surely },
   },
   'dp-zero-offset': {
-    sentence: 'ΔP is not zero with the engine off',
     why: 'drift, a poor ground, trapped gas',
     leak: 0.001,
     shows: { 'sensor-wiring': surely, 'dp-sensor-failed:zero-off': surely },
   },
   'dp-reversed': {
-    sentence: 'ΔP falls as the flow rises',
     why: 'crossed hoses, or a high pipe blocked so that only the low side acts',
     leak: 0.001,
     shows: { 'dp-hoses-crossed': surely, 'dp-hose-off': often, 'high-pipe-blocked': seldom },
     hides: { 'dp-sensor-failed': often },
   },
   'dp-slow-response': {
-    sentence: 'ΔP lags the flow',
     why: 'a restricted pipe responds slowly',
     leak: 0.001,
     shows: { 'high-pipe-blocked': atTimes },
     hides: { 'dp-sensor-failed': often },
   },
   'dp-saturated': {
-    sentence: 'ΔP is at full scale',
     why: 'more than the sensor can show',
     leak: 0.002,
     shows: { 'soot-loaded': hardly, 'dp-sensor-failed': seldom, 'dp-sensor-wrong': seldom },
   },
   'dp-high-idle': {
-    sentence: 'ΔP is high at idle',
     why: 'a restriction, or an offset; a blind sensor hides it',
     leak: 0.001,
     shows: {
@@ -66,7 +59,6 @@ export const LOG_FINDINGS = {
     },
   },
   'dp-high-hold': {
-    sentence: 'ΔP is high in a hold',
     why: 'a restriction at a telling flow',
     leak: 0.001,
     shows: {
@@ -91,7 +83,6 @@ export const LOG_FINDINGS = {
     },
   },
   'dp-low-for-flow': {
-    sentence: 'ΔP is lower than a clean filter can show',
     why: 'nothing restricts the gas, or the pressure does not reach the sensor',
     leak: 0.001,
     shows: {
@@ -103,19 +94,16 @@ export const LOG_FINDINGS = {
     },
   },
   'dp-falling': {
-    sentence: 'ΔP falls while the speed is held',
     why: 'a wet filter dries',
     leak: 0.02,
     shows: { 'counter-not-reset': hardly },
   },
   'ebp-low-for-boost': {
-    sentence: 'Pressure before the turbo far below boost at full load',
     why: 'a cracked or clogged tube',
     leak: 0.003,
     shows: { 'back-pressure-pipe-blocked': often, 'back-pressure-sensor-failed': sometimes },
   },
   'ebp-no-response': {
-    sentence: 'Pressure before the turbo does not move',
     why: 'dead, or shut off',
     leak: 0.001,
     shows: {
@@ -126,14 +114,12 @@ export const LOG_FINDINGS = {
     },
   },
   'ebp-slow-decay': {
-    sentence: 'Pressure before the turbo is slow to fall',
     why: 'a restricted pipe',
     leak: 0.001,
     shows: { 'back-pressure-pipe-blocked:blocked': often, 'back-pressure-pipe-blocked:broken': seldom },
     hides: { 'back-pressure-sensor-failed': often },
   },
   'ebp-key-on-mismatch': {
-    sentence: 'Pressure before the turbo differs from the barometer with the engine off',
     why: 'offset, or trapped gas',
     leak: 0.001,
     shows: {
@@ -143,7 +129,6 @@ export const LOG_FINDINGS = {
     },
   },
   'map-key-on-mismatch': {
-    sentence: 'Manifold pressure differs from the barometer with the engine off',
     why: 'offset, or a poor ground',
     leak: 0.001,
     shows: {
@@ -154,105 +139,88 @@ export const LOG_FINDINGS = {
     },
   },
   'map-no-response': {
-    sentence: 'Manifold pressure does not move',
     why: 'dead, or no boost at all',
     leak: 0.001,
     shows: { 'manifold-sensor-failed:stuck': surely, 'manifold-sensor-failed:slow': hardly },
   },
   'map-slow-decay': {
-    sentence: 'Manifold pressure is slow to fall',
     why: 'its pipe',
     leak: 0.001,
     shows: { 'manifold-sensor-failed:slow': surely },
   },
   'maf-low-for-speed': {
-    sentence: 'Air mass is low for speed and manifold pressure',
     why: 'uncounted air, a low-reading MAF sensor, or EGR',
     leak: 0.001,
     shows: { 'air-meter-failed:low': surely, 'intake-leak': surely },
     hides: { 'sensor-wiring': sometimes, 'manifold-sensor-failed:slow': sometimes },
   },
   'maf-high-for-speed': {
-    sentence: 'Air mass is high for speed and manifold pressure',
     why: 'counted air is lost downstream, or the MAF sensor reads high',
     leak: 0.001,
     shows: { 'charge-leak': surely, 'air-meter-failed:high': surely, 'air-meter-failed:low': hardly },
     hides: { 'sensor-wiring': surely, 'intake-leak': often, 'manifold-sensor-failed:off': seldom },
   },
   'egt1-open': {
-    sentence: 'EGT 1 shows a circuit fault, no temperature',
     why: 'open or shorted',
     leak: 0.001,
     shows: { 'egt1-failed': atTimes },
   },
   'egt2-open': {
-    sentence: 'EGT 2 shows a circuit fault, no temperature',
     why: 'open or shorted',
     leak: 0.001,
     shows: { 'egt2-failed': atTimes },
   },
   'egt3-open': {
-    sentence: 'EGT 3 shows a circuit fault, no temperature',
     why: 'open or shorted',
     leak: 0.001,
     shows: { 'egt3-failed': often },
   },
   'egt4-open': {
-    sentence: 'EGT 4 shows a circuit fault, no temperature',
     why: 'open or shorted',
     leak: 0.001,
     shows: { 'egt4-failed': atTimes },
   },
   'egt1-stuck': {
-    sentence: 'EGT 1 is stuck while others move',
     why: 'stuck',
     leak: 0.001,
     shows: { 'egt1-failed': seldom },
   },
   'egt2-stuck': {
-    sentence: 'EGT 2 is stuck while others move',
     why: 'stuck',
     leak: 0.001,
     shows: { 'egt2-failed': sometimes },
   },
   'egt3-stuck': {
-    sentence: 'EGT 3 is stuck while others move',
     why: 'stuck',
     leak: 0.001,
     shows: { 'egt3-failed': sometimes },
   },
   'egt4-stuck': {
-    sentence: 'EGT 4 is stuck while others move',
     why: 'stuck',
     leak: 0.001,
     shows: { 'egt4-failed': sometimes },
   },
   'egt1-cold-mismatch': {
-    sentence: 'EGT 1 differs from the others with a cold engine',
     why: 'it reads wrong',
     leak: 0.006,
     shows: { 'egt1-failed': sometimes, 'sensor-wiring': hardly },
   },
   'egt2-cold-mismatch': {
-    sentence: 'EGT 2 differs from the others with a cold engine',
     why: 'it reads wrong',
     leak: 0.006,
     shows: { 'egt2-failed': sometimes, 'sensor-wiring': hardly },
   },
   'egt3-cold-mismatch': {
-    sentence: 'EGT 3 differs from the others with a cold engine',
     why: 'it reads wrong',
     leak: 0.006,
     shows: { 'egt3-failed': sometimes, 'sensor-wiring': hardly },
   },
   'egt4-cold-mismatch': {
-    sentence: 'EGT 4 differs from the others with a cold engine',
     why: 'it reads wrong',
     leak: 0.006,
     shows: { 'egt4-failed': sometimes, 'sensor-wiring': hardly },
   },
   'egt-order': {
-    sentence: 'EGTs do not fall from the engine outward',
     why: 'one of them reads wrong',
     leak: 0.01,
     shows: {
@@ -263,19 +231,16 @@ export const LOG_FINDINGS = {
     },
   },
   'coolant-below-regen-temperature': {
-    sentence: 'Coolant settles too cool',
     why: 'it does not close',
     leak: 0.01,
     shows: { 'thermostat-stuck-open': mostly },
   },
   'regen-event': {
-    sentence: 'A regeneration was recorded',
     why: 'by chance, more often when soot is high',
     leak: 0.1,
     shows: { 'soot-loaded': hardly },
   },
   'soot-high': {
-    sentence: 'The ECU counts much soot',
     why: 'it counts by running and by pressure',
     leak: 0.001,
     shows: {
@@ -290,7 +255,6 @@ export const LOG_FINDINGS = {
     },
   },
   'soot-disagrees-with-pressure': {
-    sentence: 'Soot counter and pressure disagree',
     why: 'one of the two is wrong',
     leak: 0.02,
     shows: {

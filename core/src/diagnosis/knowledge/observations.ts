@@ -4,7 +4,6 @@ import type { FindingEntry } from './finding.ts';
 /** What people see, hear and know: told by customers, noticed by whoever gets in. Estimates of the trade. */
 export const OBSERVATIONS = {
   'power-limited': {
-    sentence: 'Power is limited',
     why: 'the ECU protects, or air is missing',
     leak: 0.03,
     shows: {
@@ -26,7 +25,6 @@ export const OBSERVATIONS = {
     },
   },
   'filter-lamp': {
-    sentence: 'The filter’s lamp is on',
     why: 'counting, pressure, or a circuit',
     leak: 0.05,
     shows: {
@@ -48,7 +46,6 @@ export const OBSERVATIONS = {
     },
   },
   'black-smoke': {
-    sentence: 'Black smoke',
     why: 'too little air, too much fuel, and a leaking filter',
     leak: 0.02,
     shows: {
@@ -64,19 +61,16 @@ export const OBSERVATIONS = {
     },
   },
   'blue-smoke': {
-    sentence: 'Blue smoke',
     why: 'oil',
     leak: 0.01,
     shows: { 'oil-in-exhaust': often, 'turbocharger-worn': sometimes },
   },
   'oil-used': {
-    sentence: 'It uses oil',
     why: 'seals and rings',
     leak: 0.03,
     shows: { 'oil-in-exhaust': often, 'turbocharger-worn': sometimes },
   },
   'oil-level-high': {
-    sentence: 'The oil level has risen',
     why: 'fuel from failed regenerations',
     leak: 0.03,
     shows: {
@@ -87,37 +81,31 @@ export const OBSERVATIONS = {
     },
   },
   'oil-counter-zero': {
-    sentence: 'Oil life is used up',
     why: 'it was not reset',
     leak: 0.01,
     shows: { 'oil-counter:counter': surely },
   },
   'fuel-lamp': {
-    sentence: 'The tank is nearly empty',
     why: 'as it says',
     leak: 0.01,
     shows: { 'fuel-low': surely },
   },
   'short-trips-told': {
-    sentence: 'Mostly short or slow trips',
     why: 'reported by the customer',
     leak: 0.25,
     shows: { 'short-trips': mostly },
   },
   'high-distance': {
-    sentence: 'Over 200 000 km with this filter',
     why: 'ash grows with distance',
     leak: 0.25,
     shows: { 'ash-full': often, 'dosing-injector-blocked': seldom, 'oil-in-exhaust': seldom },
   },
   whistle: {
-    sentence: 'A whistle or hiss under load',
     why: 'air where none should go',
     leak: 0.03,
     shows: { 'charge-leak': often, 'intake-leak': atTimes, 'turbocharger-worn': sometimes },
   },
   lag: {
-    sentence: 'Slow to pull away',
     why: 'boost comes late',
     leak: 0.03,
     shows: {
@@ -132,7 +120,6 @@ export const OBSERVATIONS = {
     },
   },
   'choked-high-revs': {
-    sentence: 'Chokes at high revs',
     why: 'gas cannot leave',
     leak: 0.03,
     shows: {
@@ -143,25 +130,21 @@ export const OBSERVATIONS = {
     },
   },
   'slow-to-warm': {
-    sentence: 'Slow to warm up, weak heater',
     why: 'coolant circulates at once',
     leak: 0.03,
     shows: { 'thermostat-stuck-open': mostly },
   },
   'rough-idle': {
-    sentence: 'Rough idle or knocking',
     why: 'one cylinder gets more than the others',
     leak: 0.03,
     shows: { 'injector-over-fuelling': often, 'egr-stuck-open': seldom },
   },
   'hard-cold-start': {
-    sentence: 'Poor cold start',
     why: 'no preheat',
     leak: 0.03,
     shows: { 'glow-plugs-failed': often },
   },
   'regens-often': {
-    sentence: 'Regenerates more and more often',
     why: 'less room, or more soot',
     leak: 0.03,
     shows: {
@@ -175,7 +158,6 @@ export const OBSERVATIONS = {
     },
   },
   'no-regens': {
-    sentence: 'Has not regenerated for a long time',
     why: 'something inhibits it',
     leak: 0.08,
     shows: {
@@ -197,7 +179,6 @@ export const OBSERVATIONS = {
     },
   },
   'burn-failed': {
-    sentence: 'A commanded regeneration failed',
     why: 'no heat, or stopped',
     leak: 0.03,
     shows: {
@@ -208,7 +189,6 @@ export const OBSERVATIONS = {
     },
   },
   'burn-refused': {
-    sentence: 'A commanded regeneration was refused',
     why: 'an ECU condition',
     leak: 0.03,
     shows: {
@@ -221,7 +201,6 @@ export const OBSERVATIONS = {
     },
   },
   'back-soon': {
-    sentence: 'Came back soon after a clean or regeneration',
     why: 'the cause was left',
     leak: 0.04,
     shows: {
@@ -237,7 +216,6 @@ export const OBSERVATIONS = {
     },
   },
   'sensor-changed': {
-    sentence: 'The ΔP sensor was replaced before',
     why: 'and something was left or done wrong',
     leak: 0.08,
     shows: {
@@ -248,25 +226,21 @@ export const OBSERVATIONS = {
     },
   },
   'counter-set-back': {
-    sentence: 'The soot counter was reset elsewhere',
     why: 'as reported, or seen at 0',
     leak: 0.03,
     shows: { 'soot-counter-reset': mostly },
   },
   'cleaned-elsewhere': {
-    sentence: 'It was cleaned elsewhere',
     why: 'without a reset',
     leak: 0.05,
     shows: { 'counter-not-reset': mostly, 'dp-hose-off': seldom },
   },
   'dent-seen': {
-    sentence: 'The line is dented or flattened',
     why: 'as seen',
     leak: 0.01,
     shows: { 'downstream-restricted': often },
   },
   'clean-tailpipe': {
-    sentence: 'The inside of the tailpipe is clean',
     why: 'typical of a sound filter',
     leak: 0.6,
     shows: {},

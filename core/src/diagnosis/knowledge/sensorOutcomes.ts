@@ -4,7 +4,6 @@ import type { FindingEntry } from './finding.ts';
 /** What checks of sensors, their pipes and their wiring find. */
 export const SENSOR_OUTCOMES = {
   'zero-off': {
-    sentence: 'Zero is off',
     why: 'drift, ground, or trapped gas',
     leak: 0.0015,
     shows: {
@@ -15,19 +14,16 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'supply-bad': {
-    sentence: 'Supply is not 5 V',
     why: 'supply or wiring',
     leak: 0.0002,
     shows: { 'sensor-wiring:supply': itself },
   },
   'ground-bad': {
-    sentence: 'Ground is bad',
     why: 'wiring',
     leak: 0.0002,
     shows: { 'sensor-wiring:ground': itself, 'sensor-wiring:supply': hardly },
   },
   'signal-dead': {
-    sentence: 'Supply and ground good, no signal',
     why: 'the sensor itself',
     leak: 0.0015,
     shows: {
@@ -38,7 +34,6 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'ladder-dead': {
-    sentence: 'Does not follow the pump',
     why: 'dead',
     leak: 0.0015,
     shows: {
@@ -49,7 +44,6 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'ladder-gain': {
-    sentence: 'Follows with a wrong slope',
     why: 'another range, or worn',
     leak: 0.0015,
     shows: {
@@ -62,7 +56,6 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'ladder-offset': {
-    sentence: 'Constant offset',
     why: 'zero',
     leak: 0.0015,
     shows: {
@@ -72,7 +65,6 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'swap-differs': {
-    sentence: 'A known-good one reads differently',
     why: 'so the sensor is faulty',
     leak: 0.0015,
     shows: {
@@ -87,52 +79,44 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'hoses-crossed': {
-    sentence: 'Hoses are crossed',
     why: 'as seen',
     leak: 0.0002,
     shows: { 'dp-hoses-crossed': itself },
   },
   'hose-off': {
-    sentence: 'A hose is split, off or melted',
     why: 'as seen',
     leak: 0.0002,
     shows: { 'dp-hose-off': itself },
   },
   'pipe-cracked': {
-    sentence: 'The pipe of the back-pressure sensor is cracked',
     why: 'as seen',
     leak: 0.0002,
     shows: { 'back-pressure-pipe-blocked:broken': itself },
   },
   'high-slow': {
-    sentence: 'ΔP takes over 2 s to return after release',
     why: 'the high pipe',
     leak: 0.0002,
     shows: { 'high-pipe-blocked': atTimes },
     hides: { 'dp-sensor-failed': mostly, 'dp-hose-off': atTimes },
   },
   'low-slow': {
-    sentence: 'ΔP dips below zero after release and takes over 2 s to recover',
     why: 'the low pipe',
     leak: 0.0002,
     shows: { 'low-pipe-blocked': atTimes },
     hides: { 'dp-sensor-failed': mostly },
   },
   'back-pressure-slow': {
-    sentence: 'Pressure before the turbo takes over 2 s to fall',
     why: 'its pipe',
     leak: 0.0002,
     shows: { 'back-pressure-pipe-blocked:blocked': atTimes },
     hides: { 'back-pressure-sensor-failed': often },
   },
   'manifold-slow': {
-    sentence: 'Manifold pressure takes over 2 s to fall after release',
     why: 'its pipe',
     leak: 0.0002,
     shows: { 'manifold-sensor-failed:slow': surely, 'manifold-sensor-failed:stuck': sometimes },
   },
   'back-pressure-still': {
-    sentence: 'Pressure before the turbo is the same in a hold and at rest',
     why: 'no pressure is',
     leak: 0.0015,
     shows: {
@@ -142,37 +126,31 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'manifold-still': {
-    sentence: 'Manifold pressure is the same in a hold and at rest',
     why: 'no pressure is',
     leak: 0.0002,
     shows: { 'manifold-sensor-failed:stuck': itself, 'manifold-sensor-failed:slow': hardly },
   },
   'high-holds': {
-    sentence: 'The high pipe holds pump pressure',
     why: 'shut',
     leak: 0.0002,
     shows: { 'high-pipe-blocked': itself },
   },
   'low-holds': {
-    sentence: 'The low pipe holds pump pressure',
     why: 'shut',
     leak: 0.0002,
     shows: { 'low-pipe-blocked': itself },
   },
   'back-pressure-holds': {
-    sentence: 'The back-pressure pipe holds pump pressure',
     why: 'shut',
     leak: 0.0002,
     shows: { 'back-pressure-pipe-blocked:blocked': itself, 'back-pressure-pipe-blocked:broken': hardly },
   },
   'all-off': {
-    sentence: 'All wrong alike',
     why: 'supply or ground',
     leak: 0.0002,
     shows: { 'sensor-wiring': atTimes },
   },
   'back-pressure-off': {
-    sentence: 'Pressure before the turbo is off',
     why: 'sensor, or trapped gas',
     leak: 0.0015,
     shows: {
@@ -182,7 +160,6 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'manifold-off': {
-    sentence: 'Manifold pressure is off',
     why: 'sensor',
     leak: 0.0015,
     shows: {
@@ -193,55 +170,46 @@ export const SENSOR_OUTCOMES = {
     },
   },
   'back-pressure-differs': {
-    sentence: 'A known-good back-pressure sensor reads differently',
     why: 'so the sensor is faulty',
     leak: 0.0015,
     shows: { 'back-pressure-sensor-failed': itself, 'back-pressure-pipe-blocked:blocked': seldom },
   },
   'soak-egt1': {
-    sentence: 'EGT 1 differs from the others',
     why: 'it reads wrong',
     leak: 0.004,
     shows: { 'egt1-failed': mostly },
   },
   'soak-egt2': {
-    sentence: 'EGT 2 differs from the others',
     why: 'it reads wrong',
     leak: 0.004,
     shows: { 'egt2-failed': mostly },
   },
   'soak-egt3': {
-    sentence: 'EGT 3 differs from the others',
     why: 'it reads wrong',
     leak: 0.004,
     shows: { 'egt3-failed': mostly },
   },
   'soak-egt4': {
-    sentence: 'EGT 4 differs from the others',
     why: 'it reads wrong',
     leak: 0.004,
     shows: { 'egt4-failed': mostly },
   },
   'egt1-bad': {
-    sentence: 'EGT 1 is off its curve',
     why: 'the sensor itself',
     leak: 0.0002,
     shows: { 'egt1-failed': itself },
   },
   'egt2-bad': {
-    sentence: 'EGT 2 is off its curve',
     why: 'the sensor itself',
     leak: 0.0002,
     shows: { 'egt2-failed': itself },
   },
   'egt3-bad': {
-    sentence: 'EGT 3 is off its curve',
     why: 'the sensor itself',
     leak: 0.0002,
     shows: { 'egt3-failed': itself },
   },
   'egt4-bad': {
-    sentence: 'EGT 4 is off its curve',
     why: 'the sensor itself',
     leak: 0.0002,
     shows: { 'egt4-failed': itself },

@@ -1,28 +1,29 @@
+import { say, type Said } from '../../words/index.ts';
 import { median, quantile } from '../../quantities/index.ts';
 import type { ChannelRole } from '../channelRoles.ts';
 import { restingMean, type Behaviour } from '../features.ts';
 import { heldAt, seriesOf } from '../recording.ts';
-import { inUnit, speedMoved, type Detector, type Finding, type FindingContext } from './finding.ts';
+import { speedMoved, type Detector, type Finding, type FindingContext } from './finding.ts';
 import { slowResponse } from './response.ts';
 
 interface Absolute {
   readonly prefix: 'ebp' | 'map';
   readonly channel: 'exhaustBackPressure' | 'manifoldPressure';
-  readonly what: string;
-  readonly pipe: string;
+  readonly what: Said;
+  readonly pipe: Said;
 }
 
 const BACK_PRESSURE: Absolute = {
   prefix: 'ebp',
   channel: 'exhaustBackPressure',
-  what: 'The pressure before the turbo',
-  pipe: 'its pipe is blocked or the sensor has failed',
+  what: say('findings.the-pressure-before-the-turbo'),
+  pipe: say('findings.its-pipe-is-blocked'),
 };
 const MANIFOLD: Absolute = {
   prefix: 'map',
   channel: 'manifoldPressure',
-  what: 'Manifold pressure',
-  pipe: 'its pipe is blocked or the sensor has failed',
+  what: say('findings.manifold-pressure'),
+  pipe: say('findings.its-pipe-is-blocked'),
 };
 
 const behaviourOf = ({ features }: FindingContext, { prefix }: Absolute): Behaviour | undefined =>
@@ -44,7 +45,13 @@ function noResponse(context: FindingContext, absolute: Absolute): Finding[] {
         meanMbar: behaviour.mean,
         speedRangeRpm: speed,
       },
-      text: `${absolute.what} moves by only ${inUnit(context, behaviour.range)} (limit ${inUnit(context, limit)}) while engine speed moves by ${Math.round(speed)} rpm: ${absolute.pipe}.`,
+      text: say('findings.moves-by-only-limit-while', {
+        what: absolute.what,
+        range: behaviour.range,
+        limit,
+        speed,
+        pipe: absolute.pipe,
+      }),
     },
   ];
 }
@@ -54,19 +61,22 @@ const slow = (context: FindingContext, absolute: Absolute): Finding[] =>
     id: `${absolute.prefix}-slow-decay`,
     channel: absolute.channel,
     what: absolute.what,
-    means: 'its pipe is restricted',
+    means: say('findings.its-pipe-is-restricted'),
   });
 
 /** The barometer as logged; without one, manifold pressure with the engine off stands for it, if that is about one atmosphere. */
-function atmosphere(context: FindingContext, channel: ChannelRole): { mbar: number; by: string } | undefined {
+function atmosphere(context: FindingContext, channel: ChannelRole): { mbar: number; by: Said } | undefined {
   const { features, recording } = context;
-  if (features.barometerRead) return { mbar: features.barometerMbar, by: 'the barometer' };
+  if (features.barometerRead) return { mbar: features.barometerMbar, by: say('findings.the-barometer') };
   const other = channel === 'manifoldPressure' ? 'exhaustBackPressure' : 'manifoldPressure';
   const manifold = restingMean(recording, features, other);
   if (manifold === undefined || manifold < 650 || manifold > 1080) return undefined;
   return {
     mbar: manifold,
-    by: other === 'manifoldPressure' ? 'manifold pressure' : 'the pressure before the turbo',
+    by:
+      other === 'manifoldPressure'
+        ? say('findings.manifold-pressure-2')
+        : say('findings.the-pressure-before-the-turbo-2'),
   };
 }
 
@@ -85,7 +95,14 @@ function keyOnMismatch(context: FindingContext, absolute: Absolute): Finding[] {
       channel: absolute.channel,
       ...(first ? { startS: first.startS, endS: first.endS } : {}),
       evidence: { meanMbar: value, barometerMbar: reference.mbar, offPercent: off, limitPercent: limit },
-      text: `With the engine off ${absolute.what.toLowerCase()} shows ${inUnit(context, value)} where ${reference.by} shows ${inUnit(context, reference.mbar)}: off by ${off.toFixed(0)} % (limit ${limit} %). Repeat it hot and cold.`,
+      text: say('findings.with-the-engine-off-shows', {
+        what: absolute.what,
+        value,
+        by: reference.by,
+        mbar: reference.mbar,
+        off,
+        limit,
+      }),
     },
   ];
 }
@@ -129,7 +146,7 @@ const lowForBoost: Detector = (context) => {
       startS: times[0] ?? 0,
       endS: times.at(-1) ?? 0,
       evidence: { belowMbar: gap, limitMbar: limit, readings: gaps.length },
-      text: `At full load the pressure before the turbo is ${inUnit(context, gap)} below manifold pressure (limit ${inUnit(context, limit)}): a turbo making this boost must have more before it. Look for a cracked or clogged pipe, even without a code.`,
+      text: say('findings.at-full-load-the-pressure', { gap, limit }),
     },
   ];
 };

@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { mean } from '../../quantities/index.ts';
 import { speedDensityGPerS } from '../../filter/index.ts';
 import { channelBetween } from '../recording.ts';
@@ -36,7 +37,14 @@ const airMeter: Detector = (context) => {
       startS: hold.startS,
       endS: hold.endS,
       evidence: { meteredGPerS: metered, expectedGPerS: expected.value, ratio, limitRatio },
-      text: `At ${Math.round(hold.rpm.mean)} rpm the MAF sensor shows ${metered.toFixed(1)} g/s; engine speed and manifold pressure call for ${expected.value.toFixed(1)} g/s (ratio ${ratio.toFixed(2)}, limit ${limitRatio}): ${low ? 'air gets in after the MAF sensor, or it reads low' : 'air is lost after the MAF sensor, or it reads high'}.`,
+      text: say('findings.at-rpm-the-maf-sensor', {
+        mean: hold.rpm.mean,
+        metered,
+        expectedValue: expected.value,
+        ratio,
+        limitRatio,
+        what: low ? say('findings.air-gets-in-after') : say('findings.air-is-lost-after'),
+      }),
     },
   ];
 };

@@ -1,10 +1,10 @@
+import { say, type Said } from '../../words/index.ts';
 import type { Limits } from '../../limits/index.ts';
 import { kelvin, mean, median, quantile } from '../../quantities/index.ts';
 import type { Behaviour } from '../features.ts';
 import { channelBetween } from '../recording.ts';
 import type { LogWindow } from '../windows.ts';
 import {
-  inUnit,
   meanIn,
   speedMoved,
   windowsOf,
@@ -36,7 +36,7 @@ const noResponse: Detector = (context) => {
         correlation: dp.correlation,
         limitCorrelation: flowCorrelationNone,
       },
-      text: `ΔP stays at ${inUnit(context, dp.mean)} while engine speed moves by ${Math.round(flow.speedRangeRpm)} rpm: sensor, wiring or both pipes. The filter cannot be judged.`,
+      text: say('findings.dp-stays-at-while-engine', { mean: dp.mean, speedRangeRpm: flow.speedRangeRpm }),
     },
   ];
 };
@@ -52,7 +52,7 @@ const stuckHigh: Detector = (context) => {
       id: 'dp-stuck-high',
       level: 'fault',
       evidence: { meanMbar: dp.mean, rangeMbar: dp.range, limitMbar: limit },
-      text: `ΔP is frozen at ${inUnit(context, dp.mean)} (range ${inUnit(context, dp.range)}) whatever the engine does, above ${inUnit(context, limit)}: no real pressure does that.`,
+      text: say('findings.dp-is-frozen-at-range', { mean: dp.mean, range: dp.range, limit }),
     },
   ];
 };
@@ -72,7 +72,7 @@ const reversed: Detector = (context) => {
       id: 'dp-reversed',
       level: 'fault',
       evidence: { holdMbar: hold, correlation: dp.correlation, limitCorrelation: limit },
-      text: `ΔP falls to ${inUnit(context, hold)} as the flow rises (correlation ${dp.correlation.toFixed(2)}, limit ${limit}): hoses crossed, sensor fitted the wrong way round, or high pipe blocked so only the low side arrives.`,
+      text: say('findings.dp-falls', { hold, correlation: dp.correlation, limit }),
     },
   ];
 };
@@ -87,7 +87,7 @@ const zeroOffset: Detector = (context) => {
       id: 'dp-zero-offset',
       level: 'fault',
       evidence: { zeroMbar, limitMbar: limit },
-      text: `With the engine off ΔP shows ${inUnit(context, zeroMbar)} instead of 0 (limit ±${inUnit(context, limit)}); it is subtracted from every reading.`,
+      text: say('findings.with-the-engine-off-dp', { zeroMbar, limit }),
     },
   ];
 };
@@ -97,7 +97,7 @@ const slow: Detector = (context) =>
     id: 'dp-slow-response',
     channel: 'dpfDeltaP',
     what: 'ΔP',
-    means: 'a pipe to the sensor is restricted',
+    means: say('findings.a-pipe-to-the-sensor'),
   });
 
 const SATURATED_READINGS = 15;
@@ -130,7 +130,7 @@ const saturated: Detector = (context) => {
       startS: first,
       endS: last,
       evidence: { readings: count, limitMbar: limit, limitReadings: SATURATED_READINGS },
-      text: `${count} readings are at full scale, ${inUnit(context, limit)}: the true pressure is at least that.`,
+      text: say('findings.readings-are-at-full-scale', { count, limit }),
     },
   ];
 };
@@ -147,8 +147,8 @@ export const SENSOR_UNPROVEN = new Set([
 const believable = (context: FindingContext): boolean =>
   [noResponse, stuckHigh, reversed].every((detect) => detect(context).length === 0);
 
-const lessZero = (context: FindingContext, zeroMbar: number): string =>
-  Math.abs(zeroMbar) < 1 ? '' : `, its zero of ${inUnit(context, zeroMbar)} removed`;
+const lessZero = (context: FindingContext, zeroMbar: number): Said =>
+  Math.abs(zeroMbar) < 1 ? '' : say('findings.its-zero-of-removed', { zeroMbar });
 
 /** Gas this hot is a regeneration: its volume is twice that of a warm hold, and so is the pressure. */
 const HOT_FILTER_C = 420;
@@ -174,8 +174,8 @@ function hotGas(context: FindingContext, window: LogWindow, meantC: number): num
   return filterC === undefined ? 1 : Math.max(1, (kelvin(filterC) / kelvin(meantC + WARMER_BY_C)) ** 1.7);
 }
 
-const forHotGas = (factor: number): string =>
-  factor > 1.02 ? `, ${factor.toFixed(1)} × the limit as the filter is still hot` : '';
+const forHotGas = (factor: number): Said =>
+  factor > 1.02 ? say('findings.the-limit-as-the-filter', { factor }) : '';
 
 const WARM_ENOUGH_FOR_IDLE_C = 60;
 
@@ -200,7 +200,12 @@ const highIdle: Detector = (context) => {
         startS: window.startS,
         endS: window.endS,
         evidence: { meanMbar: value, zeroMbar, limitMbar: limit, rpm: window.rpm.mean },
-        text: `ΔP at idle is ${inUnit(context, value)}${lessZero(context, zeroMbar)}; blocked above ${inUnit(context, limit)}${forHotGas(factor)}.`,
+        text: say('findings.dp-at-idle-is-blocked', {
+          value,
+          lessZero: lessZero(context, zeroMbar),
+          limit,
+          forHotGas: forHotGas(factor),
+        }),
       },
     ];
   });
@@ -225,7 +230,14 @@ const highHold: Detector = (context) => {
         startS: window.startS,
         endS: window.endS,
         evidence: { meanMbar: value, zeroMbar, limitMbar: limit, rpm: window.rpm.mean },
-        text: `ΔP at ${Math.round(window.rpm.mean)} rpm is ${inUnit(context, value)}${lessZero(context, zeroMbar)}; at this flow blocked above ${inUnit(context, limit)} (${inUnit(context, at3000)} at 3000 rpm${forHotGas(factor)}).`,
+        text: say('findings.dp-at-rpm', {
+          mean: window.rpm.mean,
+          value,
+          lessZero: lessZero(context, zeroMbar),
+          limit,
+          at3000,
+          forHotGas: forHotGas(factor),
+        }),
       },
     ];
   });
@@ -245,8 +257,7 @@ const lowForFlow: Detector = (context) => {
   const value = read - zeroMbar;
   const clean = context.cleanDpMbar?.(highest);
   if (value >= limit || (clean !== undefined && value >= (dpLowForFlowPercent / 100) * clean)) return [];
-  const against =
-    clean === undefined ? '' : ` and a clean filter of this size would show ${inUnit(context, clean)}`;
+  const against = clean === undefined ? '' : say('findings.and-a-clean-filter', { clean });
   return [
     {
       ...about,
@@ -260,7 +271,7 @@ const lowForFlow: Detector = (context) => {
         rpm: highest.rpm.mean,
         ...(clean === undefined ? {} : { cleanMbar: clean, limitPercent: dpLowForFlowPercent }),
       },
-      text: `ΔP follows the flow but is only ${inUnit(context, value)} at ${Math.round(highest.rpm.mean)} rpm; less than ${inUnit(context, limit)} is implausible${against}: a split or leaking hose, a part-blocked pipe, or a filter without its core.`,
+      text: say('findings.dp-follows-the-flow-but', { value, mean: highest.rpm.mean, limit, against }),
     },
   ];
 };
@@ -294,7 +305,12 @@ const falling: Detector = (context) => {
           limitMbar: dpFallingDropMbar,
           limitPercent: dpFallingDropPercent,
         },
-        text: `During one hold ΔP falls from ${inUnit(context, start)} to ${inUnit(context, end)}, by more than ${inUnit(context, dpFallingDropMbar)} and ${dpFallingDropPercent} %: the filter is opening.`,
+        text: say('findings.during-one-hold-dp-falls', {
+          start,
+          end,
+          dpFallingDropMbar,
+          dpFallingDropPercent,
+        }),
       },
     ];
   });
@@ -317,15 +333,15 @@ const sootHigh: Detector = (context) => {
   const limit = volume === undefined ? sootHighG : sootHighGPerL * volume;
   if (value === undefined || value <= limit) return [];
   const assumed =
-    context.filterVolumeL === undefined ? `, the filter taken as ${filterPerEngineSize} × the engine` : '';
-  const by = volume === undefined ? '' : ` (${sootHighGPerL} g/L in ${volume.toFixed(1)} L${assumed})`;
+    context.filterVolumeL === undefined ? say('findings.the-filter-taken', { filterPerEngineSize }) : '';
+  const by = volume === undefined ? '' : say('findings.g-l-in-l', { sootHighGPerL, volume, assumed });
   return [
     {
       id: 'soot-high',
       level: 'fault',
       channel: 'sootMass',
       evidence: { sootG: value, limitG: limit, ...(volume === undefined ? {} : { volumeL: volume }) },
-      text: `The ECU counts ${value.toFixed(0)} g of soot, high above ${limit.toFixed(0)} g${by}.`,
+      text: say('findings.the-ecu-counts-g', { value, limit, by }),
     },
   ];
 };
@@ -341,7 +357,7 @@ const sootDisagrees: Detector = (context) => {
       level: 'watch',
       channel: 'sootMass',
       evidence: { sootG: value, limitG: limit, dpMbar: first.evidence['meanMbar'] ?? 0 },
-      text: `The soot value is ${value.toFixed(0)} g, under ${limit} g, although the pressure is that of a blocked filter: the counter was reset, or the cause is ash, a pipe or a sensor.`,
+      text: say('findings.the-soot-value-is-g', { value, limit }),
     },
   ];
 };

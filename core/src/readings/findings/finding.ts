@@ -1,4 +1,5 @@
-import { mean, pressureText, type Unit } from '../../quantities/index.ts';
+import type { Said } from '../../words/index.ts';
+import { mean } from '../../quantities/index.ts';
 import type { Limits } from '../../limits/index.ts';
 import type { ChannelRole } from '../channelRoles.ts';
 import type { LogFeatures } from '../features.ts';
@@ -15,7 +16,7 @@ export interface Finding {
   readonly endS?: number;
   /** Figures behind it, units in the names. */
   readonly evidence: Readonly<Record<string, number>>;
-  readonly text: string;
+  readonly text: Said;
 }
 
 export interface FindingContext {
@@ -28,8 +29,6 @@ export interface FindingContext {
   readonly filterVolumeL?: number;
   /** ΔP of the same filter clean at the flow of a window, where size and flow are known, mbar. */
   readonly cleanDpMbar?: (window: LogWindow) => number | undefined;
-  /** Unit in which sentences state pressures. */
-  readonly pressureUnit?: Unit;
 }
 
 /** One kind of finding; gives none where the log cannot show it. */
@@ -43,9 +42,6 @@ export const meanIn = (
   role: ChannelRole,
   window: { startS: number; endS: number },
 ): number | undefined => mean(channelBetween(recording, role, window.startS, window.endS));
-
-export const inUnit = (context: FindingContext, mbar: number): string =>
-  pressureText(mbar, context.pressureUnit);
 
 /** Whether engine speed moved enough for a channel to be asked for a response. */
 export const speedMoved = ({ features, limits }: FindingContext): boolean =>

@@ -1,3 +1,4 @@
+import { spoken } from '../../words/index.ts';
 import { someOf } from '../../testing/seeds.ts';
 import { describe, expect, it } from 'vitest';
 import {
@@ -13,12 +14,14 @@ import { randomLog } from '../../testing/randomLog.ts';
 import { DEFAULT_LIMITS, type Limits } from '../../limits/index.ts';
 import {
   analyseLog,
-  analyseRaw,
+  analyseRaw as analyseRawInCodes,
   CHANNEL_ROLES,
   type Finding,
   type LogAnalysis,
   type RawLog,
 } from '../index.ts';
+
+const analyseRaw = spoken(analyseRawInCodes);
 
 interface Case {
   readonly drill?: DrillName;

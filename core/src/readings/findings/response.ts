@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import type { ChannelRole } from '../channelRoles.ts';
 import type { Behaviour } from '../features.ts';
 import type { Finding, FindingContext } from './finding.ts';
@@ -17,7 +18,7 @@ export const showsResponse = ({ response }: Behaviour, limitS: number): boolean 
 export function slowResponse(
   { limits, features }: FindingContext,
   behaviour: Behaviour | undefined,
-  about: { id: string; channel: ChannelRole; what: string; means: string },
+  about: { id: string; channel: ChannelRole; what: Said; means: Said },
 ): Finding[] {
   const limit = limits.slowResponseS;
   const response = behaviour?.response;
@@ -36,7 +37,15 @@ export function slowResponse(
         explainedPercent: 100 * response.explained,
         sampleIntervalS: response.intervalS,
       },
-      text: `${about.what} follows the flow ${response.lagS.toFixed(1)} s late (limit ${limit} s, over ${response.transients} quick ${response.transients === 1 ? 'change' : 'changes'} of engine speed, a reading every ${response.intervalS.toFixed(1)} s): ${about.means}.`,
+      text: say('findings.follows-the-flow-s-late', {
+        what: about.what,
+        lagS: response.lagS,
+        limit,
+        transients: response.transients,
+        what2: response.transients === 1 ? 'change' : 'changes',
+        intervalS: response.intervalS,
+        means: about.means,
+      }),
     },
   ];
 }

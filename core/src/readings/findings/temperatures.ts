@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { median } from '../../quantities/index.ts';
 import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
 import { spanOf } from '../features.ts';
@@ -59,7 +60,13 @@ const open: Detector = (context) =>
           limitLowC: egtOpenLowC,
           limitHighC: egtOpenHighC,
         },
-        text: `${label(role)} shows ${found.middle.toFixed(0)} °C in ${(100 * found.share).toFixed(0)} % of its readings, the end of its scale (limits ${egtOpenLowC} and ${egtOpenHighC} °C): circuit open or shorted.`,
+        text: say('findings.shows-c', {
+          label: label(role),
+          middle: found.middle,
+          share: 100 * found.share,
+          egtOpenLowC,
+          egtOpenHighC,
+        }),
       },
     ];
   });
@@ -92,7 +99,14 @@ const stuck: Detector = (context) => {
           limitC: egtStuckRangeC,
           limitOthersC: egtOthersMoveC,
         },
-        text: `${label(role)} stays at ${middle.toFixed(0)} °C (range ${range.toFixed(1)} °C, limit ${egtStuckRangeC}) while another moves by ${most.toFixed(0)} °C (limit ${egtOthersMoveC}): sensor or wiring.`,
+        text: say('findings.stays-at-c-range-c', {
+          label: label(role),
+          middle,
+          range,
+          egtStuckRangeC,
+          most,
+          egtOthersMoveC,
+        }),
       },
     ];
   });
@@ -127,7 +141,7 @@ const coldMismatch: Detector = (context) => {
         startS: rest.startS,
         endS: rest.endS,
         evidence: { readC: value, othersC: around, offC: value - around, limitC: limit },
-        text: `With the engine cold and off ${label(role)} shows ${value.toFixed(0)} °C where the other temperatures show ${around.toFixed(0)} °C (limit ±${limit} °C): the sensor has drifted.`,
+        text: say('findings.with-the-engine-cold', { label: label(role), value, around, limit }),
       },
     ];
   });
@@ -176,7 +190,13 @@ const order: Detector = (context) => {
           startS: window.startS,
           endS: window.endS,
           evidence: { readC: value, towardsEngineC: before, limitC: limit },
-          text: `In a steady hold ${label(role)} shows ${value.toFixed(0)} °C and ${label(neighbour)}, nearer to the engine, ${before.toFixed(0)} °C (limit ${limit} °C hotter): swapped plugs or a wrong sensor.`,
+          text: say('findings.in-a-steady-hold-shows', {
+            label: label(role),
+            value,
+            label2: label(neighbour),
+            before,
+            limit,
+          }),
         },
       ];
     });
@@ -220,7 +240,13 @@ const coolantCold: Detector = (context) => {
       startS: running.startS,
       endS: running.endS,
       evidence: { coolantC: end, limitC: limit, ranS },
-      text: `Coolant ${plateau ? 'settled' : `is`} at ${end.toFixed(0)} °C after ${Math.round(ranS / 60)} min of running; ${fault ? 'regeneration is inhibited' : 'not warm enough to judge'} below ${limit} °C: check the thermostat.`,
+      text: say('findings.coolant-at-c-after-min', {
+        what: plateau ? 'settled' : `is`,
+        end,
+        ranMin: ranS / 60,
+        what2: fault ? say('findings.regeneration-is-inhibited') : say('findings.not-warm-enough-to-judge'),
+        limit,
+      }),
     },
   ];
 };
@@ -261,7 +287,7 @@ const regeneration: Detector = (context) => {
       const counted =
         before === undefined || after === undefined
           ? ''
-          : `; the soot value goes from ${before.toFixed(0)} to ${after.toFixed(0)} g`;
+          : say('findings.the-soot-value-goes', { before, after });
       return {
         id: 'regen-event',
         level: 'info',
@@ -276,7 +302,12 @@ const regeneration: Detector = (context) => {
           ...(before === undefined ? {} : { sootBeforeG: before }),
           ...(after === undefined ? {} : { sootAfterG: after }),
         },
-        text: `A regeneration: before the filter more than ${limits.regenEgt3C} °C for ${Math.round((endS - startS) / 60)} min, up to ${peakC.toFixed(0)} °C${counted}.`,
+        text: say('findings.a-regeneration-before-the-filter', {
+          regenEgt3C: limits.regenEgt3C,
+          lastedMin: (endS - startS) / 60,
+          peakC,
+          counted,
+        }),
       };
     });
 };

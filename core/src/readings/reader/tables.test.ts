@@ -1,3 +1,4 @@
+import { inEnglish } from '../../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { describeFailure, valueOf } from '../../quantities/index.ts';
 import { readLog } from './openLog.ts';
@@ -215,7 +216,7 @@ describe('long tables', () => {
 describe('what cannot be read', () => {
   const refusal = async (text: string): Promise<string> => {
     const answer = await readLog(new TextEncoder().encode(text));
-    return answer.ok ? 'read' : describeFailure(answer.failure);
+    return answer.ok ? 'read' : inEnglish(describeFailure(answer.failure));
   };
   it('is said: one endless line, too many columns, names without numbers', async () => {
     expect(await refusal('x'.repeat(5_000_000))).toMatch(/not a table/);

@@ -1,4 +1,48 @@
+import { burn } from './burn.ts';
+import { causeForms, causes, chains } from './causes.ts';
+import { cautions } from './cautions.ts';
+import { checks } from './checks.ts';
+import { diagnosis } from './diagnosis.ts';
+import { entries } from './entries.ts';
+import { faults } from './faults.ts';
+import { fields } from './fields.ts';
+import { failures } from './failures.ts';
+import { findings } from './findings.ts';
+import { guide } from './guide.ts';
+import { job } from './job.ts';
+import { limits } from './limits.ts';
+import * as names from './names.ts';
+import { outlook } from './outlook.ts';
 import { proof } from './proof.ts';
+import { report } from './report.ts';
+import { shown } from './shown.ts';
+import { told } from './told.ts';
+import { text } from './text.ts';
+import { treatment } from './treatment.ts';
 
 /** Everything that core can say, in English; every other language falls back on it. */
-export const ENGLISH = { proof } as const;
+export const ENGLISH = {
+  burn,
+  causeForms,
+  causes,
+  cautions,
+  chains,
+  checks,
+  diagnosis,
+  entries,
+  failures,
+  faults,
+  fields,
+  findings,
+  guide,
+  job,
+  limits,
+  ...names,
+  outlook,
+  proof,
+  report,
+  shown,
+  text,
+  told,
+  treatment,
+} as const;

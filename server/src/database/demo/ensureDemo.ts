@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import { mkdtemp, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -194,7 +195,7 @@ async function loadDemo(db: DataSource, jobs: readonly DemoJob[], nowMs: number)
         openedAt: start,
         lastEntryAt: start,
         entryCount: 0,
-        summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })),
+        summary: summariseJob(deriveJob({ entries: [], limits: DEFAULT_LIMITS })) as object,
         visit: null,
         followUps: [],
         contentHash: contentHash(jobId),
@@ -232,7 +233,8 @@ async function bodyOf(
     { path, name: step.fileName, sizeBytes: (await stat(path)).size },
   );
   const read = await analyseLog(Buffer.from(text), { displacementL: vehicle.displacementL });
-  if (!read.ok) throw new Error(`Demo recording ${step.fileName}: ${describeFailure(read.failure)}`);
+  if (!read.ok)
+    throw new Error(`Demo recording ${step.fileName}: ${inEnglish(describeFailure(read.failure))}`);
   const { analysis, samples, recording } = read.value;
   return readingFromLog(
     { analysis, samples, ...loggedFacts(recording) },

@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { useEffect, useRef } from 'react';
 import type { BurnRun } from '@white-ember/core/burn';
 import { heatOf } from '../line/heat.ts';
@@ -24,6 +25,7 @@ export function BedPicture({
   /** Where the picture ends, s; the whole run where it is not given. */
   untilS?: number;
 }) {
+  const words = useWords();
   const canvas = useRef<HTMLCanvasElement>(null);
   const { bedC, timeS } = run.series;
   useEffect(() => {
@@ -51,7 +53,7 @@ export function BedPicture({
         <canvas
           ref={canvas}
           role="img"
-          aria-label={`Temperature of the bed over ${minutes.toFixed(0)} min, hottest ${run.peakBedC.toFixed(0)} °C after ${(run.peakAtS / 60).toFixed(1)} min, ${run.peakAtMm.toFixed(0)} mm behind its face`}
+          aria-label={`Temperature of the bed over ${minutes.toFixed(0)} min, hottest ${words.temperature(run.peakBedC)} after ${(run.peakAtS / 60).toFixed(1)} min, ${words.length(run.peakAtMm, 0)} behind its face`}
           className="absolute inset-0 size-full"
           style={{ imageRendering: 'auto' }}
         />
@@ -64,7 +66,7 @@ export function BedPicture({
         ) : null}
       </div>
       <figcaption className="flex justify-between text-sm text-ink2">
-        <span>0 min · top: inlet face, bottom: {lengthMm.toFixed(0)} mm behind it</span>
+        <span>0 min · top: inlet face, bottom: {words.length(lengthMm, 0)} behind it</span>
         <span>{minutes.toFixed(0)} min</span>
       </figcaption>
     </figure>
@@ -73,6 +75,7 @@ export function BedPicture({
 
 /** What the colours mean, with the limit marked. */
 export function BedScale({ limitC }: { limitC: number }) {
+  const words = useWords();
   const high = bedHighC(limitC);
   const stops = Array.from({ length: 12 }, (_, i) => {
     const celsius = BED_LOW_C + ((high - BED_LOW_C) * i) / 11;
@@ -88,8 +91,8 @@ export function BedScale({ limitC }: { limitC: number }) {
         <span className="absolute -top-1 -bottom-1 w-0.5 bg-ink" style={{ left: `${at}%` }} />
       </div>
       <div className="flex justify-between text-ink2">
-        <span>{BED_LOW_C} °C</span>
-        <span>limit {limitC} °C</span>
+        <span>{words.temperature(BED_LOW_C)}</span>
+        <span>limit {words.temperature(limitC)}</span>
       </div>
     </div>
   );

@@ -1,3 +1,6 @@
+import { useWords } from '../../app/words.ts';
+import { joined } from '@white-ember/core/words';
+import { Say } from '../../ui/Say.tsx';
 import { useDeferredValue, useEffect, useState, useRef } from 'react';
 import { proxy } from 'comlink';
 import {
@@ -36,6 +39,7 @@ interface Shown {
 
 /** What a regeneration of this filter would do: target, flow and soot by sliders, the bed as a heat picture, many doubtful runs. */
 export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
+  const words = useWords();
   const { limits } = open;
   const volumeL = filterVolumeL(burn.plan.filter);
   const [targetC, setTarget] = useState(burn.plan.targetC);
@@ -66,7 +70,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
       <div className="grid gap-4 sm:grid-cols-2">
         <Slide
           label="Before the filter"
-          unit="°C"
+          shown={words.temperature(targetC)}
           value={targetC}
           low={450}
           high={700}
@@ -75,7 +79,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
         />
         <Slide
           label="Exhaust flow"
-          unit="g/s"
+          shown={words.massFlow(flowGPerS)}
           value={flowGPerS}
           low={5}
           high={200}
@@ -84,7 +88,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
         />
         <Slide
           label="Soot"
-          unit={`g, ${(sootG / volumeL).toFixed(1)} g/L`}
+          shown={`${words.soot(sootG, 1)}, ${words.loading(sootG / volumeL)}`}
           value={sootG}
           low={0}
           high={Math.round(15 * volumeL)}
@@ -116,7 +120,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
         {drops ? (
           <Slide
             label="Drops to idle after"
-            unit="min"
+            shown={`${words.number(dropMin)} min`}
             value={dropMin}
             low={1}
             high={24}
@@ -126,18 +130,24 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
         ) : null}
       </div>
       {told === undefined ? <p className="text-ink2">Burning …</p> : null}
-      {told && !told.ok ? <Notice title="No burn">{told.text}</Notice> : null}
+      {told && !told.ok ? (
+        <Notice title="No burn">
+          <Say it={told.text} />
+        </Notice>
+      ) : null}
       {told?.ok ? <Answer {...told.value} limits={limits} material={burn.plan.filter.material} /> : null}
       <Doubts key={key} wish={wish} />
       <SafeLoad key={`${catalyst} ${targetC} ${flowGPerS}`} wish={wish} displacementL={burn.displacementL} />
-      <p className="text-sm text-ink2">Assumed: {burn.assumptions.join(' ')}</p>
+      <p className="text-sm text-ink2">
+        Assumed: <Say it={joined(burn.assumptions, ' ')} />
+      </p>
     </section>
   );
 }
 
 function Slide({
   label,
-  unit,
+  shown,
   value,
   low,
   high,
@@ -145,7 +155,8 @@ function Slide({
   onValue,
 }: {
   label: string;
-  unit: string;
+  /** As it reads, with its unit. */
+  shown: string;
   value: number;
   low: number;
   high: number;
@@ -156,9 +167,7 @@ function Slide({
     <label className="grid gap-1">
       <span className="flex justify-between items-baseline">
         <span className="font-head font-semibold">{label}</span>
-        <span>
-          <span className="figure-text text-lg">{value}</span> {unit}
-        </span>
+        <span className="figure-text text-lg">{shown}</span>
       </span>
       <input
         type="range"
@@ -167,11 +176,16 @@ function Slide({
         max={Math.max(high, value)}
         step={step}
         value={value}
+        aria-valuetext={shown}
         onChange={(event) => onValue(Number(event.target.value))}
       />
     </label>
   );
 }
+
+/** The figure without its unit, which the table names once. */
+const bare = (value: number | undefined, text: (value: number) => string): string =>
+  value === undefined ? '' : (text(value).split(' ')[0] ?? '');
 
 const VERDICT_WORDS = {
   clean: 'Regenerates fully within bed limits',
@@ -185,6 +199,7 @@ function Answer({
   limits,
   material,
 }: Shown & { limits: OpenJob['limits']; material: JobBurn['plan']['filter']['material'] }) {
+  const words = useWords();
   const limitC = bedLimits(limits, material).peakC;
   const { timeS, sootG, inletC, outletC, peakC } = run.series;
   const every = Math.max(1, Math.round(timeS.length / 12));
@@ -199,8 +214,10 @@ function Answer({
         {VERDICT_WORDS[judged.verdict]}
       </p>
       <ul className="grid gap-1">
-        {judged.reasons.map((text) => (
-          <li key={text}>{text}.</li>
+        {judged.reasons.map((text, i) => (
+          <li key={i}>
+            <Say it={text} />.
+          </li>
         ))}
         {run.durationS > 0 ? <li>Most of it burns in {(run.durationS / 60).toFixed(1)} min.</li> : null}
       </ul>
@@ -214,20 +231,20 @@ function Answer({
           <thead className="border-b-2 border-ink">
             <tr>
               <th>min</th>
-              <th>soot, g</th>
-              <th>in, °C</th>
-              <th>hottest, °C</th>
-              <th>out, °C</th>
+              <th>soot, {words.label('soot')}</th>
+              <th>in, {words.label('temperature')}</th>
+              <th>hottest, {words.label('temperature')}</th>
+              <th>out, {words.label('temperature')}</th>
             </tr>
           </thead>
           <tbody>
             {rows.map((i) => (
               <tr key={i} className="border-b border-rule">
                 <td>{((timeS[i] ?? 0) / 60).toFixed(1)}</td>
-                <td>{sootG[i]?.toFixed(1)}</td>
-                <td>{inletC[i]?.toFixed(0)}</td>
-                <td>{peakC[i]?.toFixed(0)}</td>
-                <td>{outletC[i]?.toFixed(0)}</td>
+                <td>{bare(sootG[i], (g) => words.soot(g, 1))}</td>
+                <td>{bare(inletC[i], words.temperature)}</td>
+                <td>{bare(peakC[i], words.temperature)}</td>
+                <td>{bare(outletC[i], words.temperature)}</td>
               </tr>
             ))}
           </tbody>
@@ -239,6 +256,7 @@ function Answer({
 
 /** The same burn many times, with all that is not known exactly drawn anew. */
 function Doubts({ wish }: { wish: BurnWish }) {
+  const words = useWords();
   const [progress, setProgress] = useState<{ done: number; leftS: number }>();
   const [batch, setBatch] = useState<Told<BurnBatch>>();
   // Words of progress come on a way of their own, and may come after the answer or after a stop.
@@ -300,23 +318,35 @@ function Doubts({ wish }: { wish: BurnWish }) {
       {batch?.ok ? (
         <ul className="grid gap-1">
           <li>
-            90 % of runs: hottest {batch.value.peakBedC.low.toFixed(0)}–{batch.value.peakBedC.high.toFixed(0)}{' '}
-            °C, soot left {batch.value.sootLeftG.low.toFixed(1)}–{batch.value.sootLeftG.high.toFixed(1)} g.
+            90 % of runs: hottest{' '}
+            {words.span(
+              words.temperature(batch.value.peakBedC.low),
+              words.temperature(batch.value.peakBedC.high),
+            )}
+            , soot left{' '}
+            {words.span(words.soot(batch.value.sootLeftG.low, 1), words.soot(batch.value.sootLeftG.high, 1))}.
           </li>
           <li>
-            In {(100 * batch.value.overLimitShare).toFixed(0)} % the bed passes the {batch.value.limitC} °C
-            bed limit.
+            {words.percent(100 * batch.value.overLimitShare, 0)} of runs exceed the bed limit of{' '}
+            {words.temperature(batch.value.limitC)}.
           </li>
-          <li className="text-sm text-ink2">{doubtsText(USUAL_DOUBTS)}</li>
+          <li className="text-sm text-ink2">
+            <Say it={doubtsText(USUAL_DOUBTS)} />
+          </li>
         </ul>
       ) : null}
-      {batch && !batch.ok ? <Notice title="No answer">{batch.text}</Notice> : null}
+      {batch && !batch.ok ? (
+        <Notice title="No answer">
+          <Say it={batch.text} />
+        </Notice>
+      ) : null}
     </div>
   );
 }
 
 /** How much soot this burn could have with the worst drop to idle still within the bed's limit. */
 function SafeLoad({ wish, displacementL }: { wish: BurnWish; displacementL: number }) {
+  const words = useWords();
   const [told, setTold] = useState<Told<SafeSoot> | 'searching'>();
   const search = async (): Promise<void> => {
     setTold('searching');
@@ -334,13 +364,14 @@ function SafeLoad({ wish, displacementL }: { wish: BurnWish; displacementL: numb
         <>
           Up to{' '}
           <span className="figure-text">
-            {told.value.gPerL.toFixed(1)} g/L, {told.value.grams.toFixed(0)} g
+            {words.loading(told.value.gPerL, 1)}, {words.soot(told.value.grams, 0)}
           </span>{' '}
-          the bed keeps its {told.value.limitC} °C even if the engine drops to idle at the worst moment
+          the bed keeps its {words.temperature(told.value.limitC)} even if the engine drops to idle at the
+          worst moment
           {told.value.capped ? '; higher loads not searched' : ''}.
         </>
       ) : (
-        told.text
+        <Say it={told.text} />
       )}
     </p>
   );

@@ -1,3 +1,4 @@
+import type { Spoken, UnitChoice } from '@white-ember/core/words';
 import { useController, type Control } from 'react-hook-form';
 import type { Field as CardField, NumberField, RowsField } from '@white-ember/core/checks';
 import { Button } from '../../ui/Button.tsx';
@@ -5,17 +6,17 @@ import { Field } from '../../ui/Field.tsx';
 import type { LiveSession } from '../live/liveSession.ts';
 import { LiveTake } from './LiveTake.tsx';
 import { RecordRows } from './RecordRows.tsx';
-import { asTyped, unitText, type ShownUnits, type TypedCheck } from './typedCheck.ts';
+import { asTyped, unitText, type TypedCheck } from './typedCheck.ts';
 
 interface CheckFieldProps {
   readonly control: Control<TypedCheck>;
-  readonly shown: ShownUnits;
+  readonly shown: UnitChoice;
   readonly session: LiveSession | undefined;
   readonly problem: string | undefined;
 }
 
 /** One thing that a check asks for: a figure with its live value, a choice, or rows. */
-export function CheckField({ field, ...rest }: CheckFieldProps & { field: CardField }) {
+export function CheckField({ field, ...rest }: CheckFieldProps & { field: Spoken<CardField> }) {
   switch (field.kind) {
     case 'number':
       return <NumberEntry field={field} {...rest} />;
@@ -26,7 +27,13 @@ export function CheckField({ field, ...rest }: CheckFieldProps & { field: CardFi
   }
 }
 
-function NumberEntry({ field, control, shown, session, problem }: CheckFieldProps & { field: NumberField }) {
+function NumberEntry({
+  field,
+  control,
+  shown,
+  session,
+  problem,
+}: CheckFieldProps & { field: Spoken<NumberField> }) {
   const { field: input } = useController({ control, name: `single.${field.id}` });
   const unit = unitText(field.unit, field.suffix, shown);
   return (
@@ -57,7 +64,10 @@ function NumberEntry({ field, control, shown, session, problem }: CheckFieldProp
   );
 }
 
-function Choice({ field, control }: CheckFieldProps & { field: Extract<CardField, { kind: 'choice' }> }) {
+function Choice({
+  field,
+  control,
+}: CheckFieldProps & { field: Spoken<Extract<CardField, { kind: 'choice' }>> }) {
   const { field: input } = useController({ control, name: `single.${field.id}` });
   return (
     <fieldset>
@@ -86,7 +96,7 @@ function Choice({ field, control }: CheckFieldProps & { field: Extract<CardField
 /** More recorded rows than this are told by their number, not listed. */
 const LISTED_ROWS = 16;
 
-function Rows({ field, control, shown, session, problem }: CheckFieldProps & { field: RowsField }) {
+function Rows({ field, control, shown, session, problem }: CheckFieldProps & { field: Spoken<RowsField> }) {
   const { field: input } = useController({ control, name: `rows.${field.id}` });
   const rows = input.value ?? [];
   const set = (r: number, c: number, text: string): void =>

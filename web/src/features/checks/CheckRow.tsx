@@ -1,7 +1,7 @@
-import { CHECK_LABELS, KIT, type CheckCard } from '@white-ember/core/checks';
+import { useWords } from '../../app/words.ts';
+import { type CheckCard } from '@white-ember/core/checks';
 import { KNOWN_CHECKS, type ProposedCheck } from '@white-ember/core/diagnosis';
 import type { MadeCheck } from '@white-ember/core/job';
-import { withinSentence } from '@white-ember/core/text';
 import { outcomeWords } from './outcomeWords.ts';
 
 const PROMPT_BITS = 0.02;
@@ -23,6 +23,7 @@ export function CheckRow({
   most: number;
   onChoose: () => void;
 }) {
+  const words = useWords();
   const known = KNOWN_CHECKS.find(({ id }) => id === card.id);
   const likely = proposed?.outcomes
     .filter(({ outcome, probability }) => outcome !== card.otherwise && probability >= 0.1)
@@ -34,7 +35,7 @@ export function CheckRow({
         {first ? <span className="text-sm text-ember-text font-bold">Best next check</span> : null}
         <span className="flex gap-3 justify-between items-baseline">
           <span className={`font-head font-semibold ${first ? 'text-xl' : 'text-lg'}`}>
-            {CHECK_LABELS[card.id]}
+            {words.name('checkNames', card.id)}
           </span>
           {known ? <span className="figure-text whitespace-nowrap">{known.minutes} min</span> : null}
         </span>
@@ -46,16 +47,18 @@ export function CheckRow({
         <span className="text-sm text-ink2">
           {[
             ...(made
-              ? [`Made: ${made.outcome === undefined ? 'not decided' : outcomeWords(made.outcome)}`]
+              ? [
+                  `Made: ${made.outcome === undefined ? 'not decided' : words.say(outcomeWords(made.outcome))}`,
+                ]
               : []),
             ...(proposed?.heldOff ? [proposed.heldOff] : []),
             ...(proposed && proposed.lacking.length > 0
-              ? [`Not on the van: ${proposed.lacking.map((kit) => KIT[kit]).join(', ')}`]
+              ? [`Not on the van: ${proposed.lacking.map((kit) => words.name('kit', kit)).join(', ')}`]
               : card.needs.length > 0
-                ? [card.needs.map((kit) => KIT[kit]).join(', ')]
+                ? [card.needs.map((kit) => words.name('kit', kit)).join(', ')]
                 : ['needs nothing']),
             ...(likely
-              ? [`${Math.round(100 * likely.probability)} %: ${withinSentence(outcomeWords(likely.outcome))}`]
+              ? [`${Math.round(100 * likely.probability)} %: ${words.within(outcomeWords(likely.outcome))}`]
               : proposed && proposed.bits < PROMPT_BITS
                 ? ['little to learn from this now']
                 : []),

@@ -1,13 +1,9 @@
+import { useWords } from '../../app/words.ts';
+import { useSpoken } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
-import {
-  CHECK_LABELS,
-  judgeCheck,
-  KIT,
-  type CautionId,
-  type CheckCard,
-  type CheckContext,
-} from '@white-ember/core/checks';
+import { judgeCheck, type CautionId, type CheckCard, type CheckContext } from '@white-ember/core/checks';
 import { checkHeldOff, KNOWN_CHECKS } from '@white-ember/core/diagnosis';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -18,7 +14,7 @@ import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCaution } from '../job/useCaution.ts';
 import { useCorrecting } from '../job/useCorrecting.ts';
-import { useEntryForm } from '../job/useEntryForm.ts';
+import { useTypedForm } from '../job/useTypedForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useSessionOf } from '../live/openSession.ts';
 import { CheckField } from './CheckField.tsx';
@@ -38,20 +34,23 @@ interface CheckWorkProps {
 
 /** A guided check: what it takes, what can hurt, the steps, the entry, and what it says while it is typed. */
 export function CheckWork({ open, card, context, diagnosis, canEnter, onDone }: CheckWorkProps) {
+  const words = useWords();
   const { id, needs } = card;
   const known = KNOWN_CHECKS.find((one) => one.id === id);
   const held = checkHeldOff(id, diagnosis?.evidence ?? {});
   return (
-    <article className="grid gap-4" aria-label={CHECK_LABELS[id]}>
+    <article className="grid gap-4" aria-label={words.name('checkNames', id)}>
       <header>
         <Button weight="quiet" className="-ml-4" onClick={onDone}>
           ← All checks
         </Button>
-        <h2 className="text-2xl">{CHECK_LABELS[id]}</h2>
+        <h2 className="text-2xl">{words.name('checkNames', id)}</h2>
         <p className="text-ink2">
           {[
             ...(known ? [`${known.minutes} min`] : []),
-            needs.length === 0 ? 'needs nothing' : `needs ${needs.map((kit) => KIT[kit]).join(', ')}`,
+            needs.length === 0
+              ? 'needs nothing'
+              : `needs ${needs.map((kit) => words.name('kit', kit)).join(', ')}`,
           ].join(' · ')}
         </p>
       </header>
@@ -73,13 +72,15 @@ function Steps({ card: { steps, harm } }: { card: CheckCard }) {
   return (
     <div className="grid gap-3">
       <ol className="list-decimal pl-6 grid gap-1">
-        {steps.map((step) => (
-          <li key={step}>{step}</li>
+        {steps.map((step, i) => (
+          <li key={i}>
+            <Say it={step} />
+          </li>
         ))}
       </ol>
       {harm ? (
         <p className="border-l-8 border-ink pl-3">
-          <b>Can harm:</b> {harm}
+          <b>Can harm:</b> <Say it={harm} />
         </p>
       ) : null}
     </div>
@@ -92,11 +93,12 @@ function StepCaution({ open, caution, act }: { open: OpenJob; caution: CautionId
 }
 
 function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkProps, 'diagnosis'>) {
-  const shown = useAppSelector((state) => state.preferences);
+  const spokenFields = useSpoken(card.fields);
+  const shown = useAppSelector((state) => state.preferences.units);
   const session = useSessionOf(open.job.id);
   const addEntry = useAddEntry(open.job.id);
   const correcting = useCorrecting(open, 'check', ({ body }) => body.check === card.id);
-  const { form, done, supersedes } = useEntryForm({
+  const { form, done, supersedes } = useTypedForm({
     draft: `check ${card.id} ${open.job.id}`,
     empty: emptyCheck(card, shown),
     correcting,
@@ -150,7 +152,7 @@ function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkPro
           </Button>
         ) : null}
         {canEnter
-          ? card.fields.map((field) => (
+          ? spokenFields.map((field) => (
               <CheckField
                 key={field.id}
                 field={field}
@@ -170,7 +172,7 @@ function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkPro
           <Judgement judgement={judgement} shown={shown} />
         )}
         {card.id === 'dp-ladder' ? (
-          <LadderPlot values={values} limits={open.limits} unit={shown.pressureUnit} />
+          <LadderPlot values={values} limits={open.limits} unit={shown.pressure} />
         ) : null}
         {canEnter ? (
           <>

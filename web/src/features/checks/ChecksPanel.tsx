@@ -1,11 +1,12 @@
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { cardOf, CHECK_ABOUT, CHECK_CARDS, CHECK_LABELS, type CheckContext } from '@white-ember/core/checks';
+import { cardOf, CHECK_ABOUT, CHECK_CARDS, type CheckContext } from '@white-ember/core/checks';
 import type { MadeCheck } from '@white-ember/core/job';
-import { PART_LABELS, type PartId, PART_STATE_WORDS } from '@white-ember/core/ledger';
+import { type PartId } from '@white-ember/core/ledger';
 import { sootRoom } from '@white-ember/core/treatment';
-import { useAppSelector } from '../../app/store.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { useDiagnosis, useJudgement } from '../diagnosis/useDiagnosis.ts';
 import type { OpenJob } from '../job/useJob.ts';
@@ -18,14 +19,14 @@ import { SubstitutionForm } from './SubstitutionForm.tsx';
 
 /** What checks are judged by on this job. */
 function useCheckContext({ derived, vehicle, limits }: OpenJob): CheckContext {
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   const facts = vehicleFactsOf(vehicle);
   const soot = sootRoom(derived.before?.body, facts.geometry, { limits, ...facts }, vehicle.fitted);
-  return { limits, ...facts, pressureUnit, ...(soot ? { sootByPressureG: soot } : {}) };
+  return { limits, ...facts, ...(soot ? { sootByPressureG: soot } : {}) };
 }
 
 /** Guided checks: the one worth the next minutes first, those of a part when it was tapped, and what was found. */
 export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { part: PartId | undefined }) {
+  const words = useWords();
   const [params, setParams] = useSearchParams();
   const context = useCheckContext(open);
   const diagnosis = useDiagnosis(open);
@@ -71,7 +72,7 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
   return (
     <div className="grid gap-6 xl:grid-cols-[1.25fr_1fr]">
       <section className="grid gap-3 content-start">
-        <h2 className="text-2xl">{part ? `Checks: ${PART_LABELS[part]}` : 'Checks'}</h2>
+        <h2 className="text-2xl">{part ? `Checks: ${words.name('parts', part)}` : 'Checks'}</h2>
         {part ? (
           <button
             className="underline underline-offset-4 min-h-11 text-left"
@@ -147,6 +148,7 @@ function MadeChecks({
   checks: readonly MadeCheck[];
   onChoose: (check: string) => void;
 }) {
+  const words = useWords();
   if (checks.length === 0) return null;
   return (
     <div>
@@ -162,14 +164,14 @@ function MadeChecks({
                 disabled={!known}
               >
                 <span className="text-sm text-ink2 block">
-                  {known ? CHECK_LABELS[known.id] : entry.body.check}
+                  {known ? words.name('checkNames', known.id) : entry.body.check}
                   {known ? '' : ' · unknown check: kept on record, not used in the diagnosis'}
                 </span>
                 <span className="font-head font-semibold text-lg">
-                  {outcome === undefined ? 'Not decided' : outcomeWords(outcome)}
+                  {outcome === undefined ? 'Not decided' : words.say(outcomeWords(outcome))}
                 </span>
                 <span className="block text-[15px]">
-                  {judgement.questions[0]?.text ?? judgement.sentences[0] ?? entry.body.note}
+                  <Say it={judgement.questions[0]?.text ?? judgement.sentences[0] ?? entry.body.note ?? ''} />
                 </span>
               </button>
             </li>
@@ -189,6 +191,7 @@ function PartStates({
   part: PartId | undefined;
   onPart: (part: PartId) => void;
 }) {
+  const words = useWords();
   return (
     <div>
       <h2 className="text-2xl mb-2">Along the line</h2>
@@ -202,9 +205,9 @@ function PartStates({
                 onClick={() => onPart(id)}
               >
                 <StateMark state={status?.state ?? 'not-looked-at'} />
-                <span className="font-bold w-44 shrink-0">{PART_LABELS[id]}</span>
+                <span className="font-bold w-44 shrink-0">{words.name('parts', id)}</span>
                 <span className="text-sm text-ink2">
-                  {status ? `${PART_STATE_WORDS[status.state]}: ${status.why}` : 'not looked at'}
+                  {status ? `${words.name('partStates', status.state)}: ${status.why}` : 'not looked at'}
                 </span>
               </button>
             </li>

@@ -1,12 +1,17 @@
+import { useWords } from '../../app/words.ts';
+import { useSpoken } from '../../app/words.ts';
+import type { UnitChoice } from '@white-ember/core/words';
+import { Say } from '../../ui/Say.tsx';
 import { figureText, type CheckJudgement, type Figure } from '@white-ember/core/checks';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { outcomeWords } from './outcomeWords.ts';
-import { shownUnit, type ShownUnits } from './typedCheck.ts';
+import { shownUnit } from './typedCheck.ts';
 
 const STATE = { sound: 'sound', doubtful: 'doubtful', failed: 'failed' } as const;
 
 /** What a check says so far: the outcome, each figure with its limit, the reasons, and what is asked back. */
-export function Judgement({ judgement, shown }: { judgement: CheckJudgement; shown: ShownUnits }) {
+export function Judgement({ judgement, shown }: { judgement: CheckJudgement; shown: UnitChoice }) {
+  const words = useWords();
   const { outcome, figures, sentences, questions } = judgement;
   return (
     <div className="grid gap-3" role="status" aria-label="Judgement">
@@ -14,34 +19,37 @@ export function Judgement({ judgement, shown }: { judgement: CheckJudgement; sho
         <div className="border-l-8 border-ember bg-card p-3">
           <p className="font-head font-semibold">Is that possible?</p>
           <ul className="grid gap-1">
-            {questions.map(({ field, text }) => (
-              <li key={`${field} ${text}`}>{text}</li>
+            {questions.map(({ field, text }, i) => (
+              <li key={`${field} ${i}`}>
+                <Say it={text} />
+              </li>
             ))}
           </ul>
           <p className="text-sm text-ink2 mt-1">No result from it. Measure again and enter the value.</p>
         </div>
       ) : (
         <p className="font-head font-semibold text-xl">
-          {outcome === undefined ? 'Not decided yet' : outcomeWords(outcome)}
+          {outcome === undefined ? 'Not decided yet' : words.say(outcomeWords(outcome))}
         </p>
       )}
       {figures.length > 0 ? (
         <ul className="border-t-2 border-ink">
-          {figures.map((figure) => (
-            <FigureRow key={figure.label} figure={figure} shown={shown} />
+          {figures.map((figure, i) => (
+            <FigureRow key={i} figure={figure} shown={shown} />
           ))}
         </ul>
       ) : null}
-      {sentences.map((sentence) => (
-        <p key={sentence} className="text-[15px] leading-snug">
-          {sentence}
+      {sentences.map((sentence, i) => (
+        <p key={i} className="text-[15px] leading-snug">
+          <Say it={sentence} />
         </p>
       ))}
     </div>
   );
 }
 
-function FigureRow({ figure, shown }: { figure: Figure; shown: ShownUnits }) {
+function FigureRow({ figure: said, shown }: { figure: Figure; shown: UnitChoice }) {
+  const figure = useSpoken(said);
   const unit = shownUnit(figure.unit, shown);
   const text = (value: number): string => figureText(value, figure, unit);
   const limit =

@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { useWhatIf } from '../diagnosis/useDiagnosis.ts';
 import type { OpenJob } from '../job/useJob.ts';
@@ -6,6 +7,7 @@ import { useState } from 'react';
 
 /** What would be most likely after each outcome of a check, worked out when it is opened. */
 export function WhatIfList({ open, check }: { open: OpenJob; check: string }) {
+  const words = useWords();
   const [asked, setAsked] = useState(false);
   const answers = useWhatIf(open, asked ? check : undefined);
   return (
@@ -19,11 +21,13 @@ export function WhatIfList({ open, check }: { open: OpenJob; check: string }) {
       <ul className="px-3 pb-2 divide-y-2 divide-rule">
         {answers.map(({ outcome, causes }) => (
           <li key={outcome} className="py-2">
-            <p className="font-bold">{outcomeWords(outcome)}</p>
+            <p className="font-bold">{words.say(outcomeWords(outcome))}</p>
             <p className="text-[15px]">
               {causes
                 .filter(({ probability }) => probability >= 0.05)
-                .map(({ id, probability }) => `${sentenceOf(id)} ${Math.round(100 * probability)} %`)
+                .map(
+                  ({ id, probability }) => `${words.say(sentenceOf(id))} ${Math.round(100 * probability)} %`,
+                )
                 .join(' · ')}
             </p>
           </li>

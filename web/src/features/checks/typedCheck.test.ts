@@ -1,10 +1,11 @@
+import { METRIC, type UnitChoice } from '@white-ember/core/words';
 import { describe, expect, it } from 'vitest';
 import { CHECK_CARDS, cardOf, judgeCheck, type CheckCard } from '@white-ember/core/checks';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
-import { emptyCheck, readTyped, typedFrom, type ShownUnits } from './typedCheck.ts';
+import { emptyCheck, readTyped, typedFrom } from './typedCheck.ts';
 
-const metric: ShownUnits = { pressureUnit: 'mbar', temperatureUnit: 'degC', massFlowUnit: 'gPerS' };
-const imperial: ShownUnits = { pressureUnit: 'psi', temperatureUnit: 'degF', massFlowUnit: 'kgPerH' };
+const metric: UnitChoice = METRIC;
+const imperial: UnitChoice = { ...METRIC, pressure: 'psi', temperature: 'degF', massFlow: 'kgPerH' };
 const card = (id: string): CheckCard => cardOf(id) as CheckCard;
 
 describe('a check as it is typed', () => {

@@ -1,5 +1,6 @@
 import type { CheckCard, CheckValue, CheckValues, Field, RowsField } from '@white-ember/core/checks';
-import { fromBase, quantityOf, toBase, unitLabel, type Unit } from '@white-ember/core/quantities';
+import { fromBase, toBase, unitLabel, type Unit } from '@white-ember/core/quantities';
+import { chosenUnit, type UnitChoice } from '@white-ember/core/words';
 import { typedNumber } from '../../ui/format.ts';
 
 /** A check as it is typed: text everywhere, so that a half-typed figure is kept as it is. */
@@ -10,36 +11,24 @@ export interface TypedCheck {
   readonly note: string;
 }
 
-/** The units in which a person reads. */
-export interface ShownUnits {
-  readonly pressureUnit: Unit;
-  readonly temperatureUnit: Unit;
-  readonly massFlowUnit: Unit;
-}
+export const shownUnit = (unit: Unit | undefined, shown: UnitChoice): Unit | undefined =>
+  unit === undefined ? undefined : chosenUnit(unit, shown);
 
-export function shownUnit(unit: Unit | undefined, shown: ShownUnits): Unit | undefined {
-  if (unit === undefined) return undefined;
-  const quantity = quantityOf(unit);
-  if (quantity === 'pressure') return shown.pressureUnit;
-  if (quantity === 'temperature') return shown.temperatureUnit;
-  return quantity === 'massFlow' ? shown.massFlowUnit : unit;
-}
-
-export const unitText = (unit: Unit | undefined, suffix: string | undefined, shown: ShownUnits): string => {
+export const unitText = (unit: Unit | undefined, suffix: string | undefined, shown: UnitChoice): string => {
   const its = shownUnit(unit, shown);
   return its === undefined ? (suffix ?? '') : unitLabel(its);
 };
 
 /** A figure in base units as it is written into a box. */
-export const asTyped = (value: number, unit: Unit | undefined, shown: ShownUnits): string => {
+export const asTyped = (value: number, unit: Unit | undefined, shown: UnitChoice): string => {
   const its = shownUnit(unit, shown);
   return String(Number((its === undefined ? value : fromBase(value, its)).toPrecision(4)));
 };
 
-const startRows = ({ columns, start }: RowsField, shown: ShownUnits): string[][] =>
+const startRows = ({ columns, start }: RowsField, shown: UnitChoice): string[][] =>
   (start ?? []).map((first) => columns.map(({ unit }, c) => (c === 0 ? asTyped(first, unit, shown) : '')));
 
-export const emptyCheck = ({ fields }: CheckCard, shown: ShownUnits): TypedCheck => ({
+export const emptyCheck = ({ fields }: CheckCard, shown: UnitChoice): TypedCheck => ({
   single: Object.fromEntries(fields.filter(({ kind }) => kind !== 'rows').map(({ id }) => [id, ''])),
   rows: Object.fromEntries(
     fields.flatMap((field) => (field.kind === 'rows' ? [[field.id, startRows(field, shown)]] : [])),
@@ -51,7 +40,7 @@ export const emptyCheck = ({ fields }: CheckCard, shown: ShownUnits): TypedCheck
 const fromTyped = (
   text: string | undefined,
   unit: Unit | undefined,
-  shown: ShownUnits,
+  shown: UnitChoice,
 ): number | undefined => {
   const value = typedNumber(text);
   const its = shownUnit(unit, shown);
@@ -67,7 +56,7 @@ interface ReadCheck {
 function valueOf(
   field: Field,
   typed: TypedCheck,
-  shown: ShownUnits,
+  shown: UnitChoice,
 ): { value?: CheckValue; problem?: string } {
   if (field.kind === 'choice') {
     const choice = typed.single[field.id];
@@ -88,7 +77,7 @@ function valueOf(
 }
 
 /** What was typed, in base units; what was left empty is not there. */
-export function readTyped(card: CheckCard, typed: TypedCheck, shown: ShownUnits): ReadCheck {
+export function readTyped(card: CheckCard, typed: TypedCheck, shown: UnitChoice): ReadCheck {
   const values: Record<string, CheckValue> = {};
   const problems: Record<string, string> = {};
   for (const field of card.fields) {
@@ -107,7 +96,7 @@ export function typedFrom(
     sure = false,
     note = '',
   }: { values: CheckValues; sure?: boolean | undefined; note?: string | undefined },
-  shown: ShownUnits,
+  shown: UnitChoice,
 ): TypedCheck {
   const typed = emptyCheck(card, shown);
   for (const field of card.fields) {

@@ -1,14 +1,20 @@
-import { useState } from 'react';
-import { CLOCK_LABELS, clockOutcome, type JobClock } from '@white-ember/core/job';
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
+import { useEffect, useState } from 'react';
+import { clockOutcome, type JobClock } from '@white-ember/core/job';
 import { CLOCKS, type ClockKind } from '@white-ember/core/ledger';
 import type { LimitId } from '@white-ember/core/limits';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { typedNumber } from '../../ui/format.ts';
+import { ChoiceField, FigureField, TextField } from '../../form/FieldForm.tsx';
+import { choice, figure, optionalText } from '../../form/kinds.ts';
 import { useNow } from '../../ui/useNow.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
+import { EntryForm } from '../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { askToNotify } from './bell.ts';
+import { clockName } from './clockName.ts';
 import { leftText } from './clocks.ts';
 
 /** The waits of a job: those that run, how the others went, and one more. */
@@ -29,7 +35,7 @@ export function ClockList({ open, canEnter }: { open: OpenJob; canEnter: boolean
                   clockOutcome(clock, open.limits)?.state === 'on-time' ? '' : 'text-ember-text font-bold'
                 }
               >
-                {clockOutcome(clock, open.limits)?.text}
+                <Say it={clockOutcome(clock, open.limits)?.text ?? ''} />
               </p>
             )}
           </li>
@@ -41,6 +47,7 @@ export function ClockList({ open, canEnter }: { open: OpenJob; canEnter: boolean
 }
 
 function Running({ clock, open, canEnter }: { clock: JobClock; open: OpenJob; canEnter: boolean }) {
+  const words = useWords();
   const now = useNow(1000);
   const addEntry = useAddEntry(open.job.id);
   const [why, setWhy] = useState('');
@@ -53,8 +60,13 @@ function Running({ clock, open, canEnter }: { clock: JobClock; open: OpenJob; ca
       <p className="flex items-baseline gap-3">
         <span className="figure-text text-2xl">{leftText(leftMs)}</span>
         <span className="grow">
-          {CLOCK_LABELS[clock.clock]}, {clock.what}
-          {clock.next ? <span className="text-ink2"> · next: {clock.next}</span> : null}
+          <Say it={words.name('clocks', clock.clock)} />, <Say it={clock.what} />
+          {clock.next ? (
+            <span className="text-ink2">
+              {' '}
+              · next: <Say it={clock.next} />
+            </span>
+          ) : null}
         </span>
       </p>
       {canEnter ? (
@@ -85,68 +97,39 @@ const USUAL = {
   site: 'clockSiteMin',
 } as const satisfies Record<ClockKind, LimitId>;
 
+const FIELDS: FieldsOf<'clock-started'> = {
+  clock: choice('cooling'),
+  minutes: figure('min'),
+  what: optionalText(),
+  next: optionalText(),
+};
+
 function StartForm({ open }: { open: OpenJob }) {
-  const addEntry = useAddEntry(open.job.id);
-  const [clock, setClock] = useState<ClockKind>('cooling');
-  const [minutes, setMinutes] = useState<string>();
-  const [what, setWhat] = useState('');
-  const [next, setNext] = useState('');
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const usual = open.limits[USUAL[clock]];
-  const start = async (): Promise<void> => {
-    askToNotify();
-    const wrong = await addEntry({
-      kind: 'clock-started',
-      clock,
-      minutes: typedNumber(minutes ?? String(usual)) ?? Number.NaN,
-      what: what.trim() || 'the filter',
-      ...(next.trim() ? { next: next.trim() } : {}),
-    });
-    setProblems(wrong ?? {});
-    if (wrong) return;
-    setMinutes(undefined);
-    setWhat('');
-    setNext('');
-  };
+  const usual = (clock: ClockKind): number => open.limits[USUAL[clock]];
+  const form = useEntryForm(open, 'clock-started', FIELDS, {
+    start: { clock: 'cooling', minutes: usual('cooling') },
+    finish: (typed) => ({ what: 'the filter', minutes: usual(typed['clock'] as ClockKind), ...typed }),
+  });
+  const clock = form.typed('clock') as ClockKind;
+  const { setValue } = form.form;
+  const usualMin = usual(clock);
+  useEffect(() => setValue('minutes', String(usualMin)), [clock, usualMin, setValue]);
   return (
     <details className="border-2 border-rule bg-card">
       <summary className="font-head font-semibold min-h-12 px-3 content-center">Start a timer</summary>
-      <div className="grid grid-cols-[1fr_7rem] gap-3 p-3 pt-0">
-        <Field label="Wait">
-          <select
-            className="input-box"
-            value={clock}
-            onChange={(event) => {
-              setClock(event.target.value as ClockKind);
-              setMinutes(undefined);
-            }}
-          >
-            {CLOCKS.map((kind) => (
-              <option key={kind} value={kind}>
-                {CLOCK_LABELS[kind]}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field label="Time" unit="min" error={problems['minutes']}>
-          <input
-            className="input-box"
-            inputMode="decimal"
-            value={minutes ?? String(usual)}
-            onChange={(event) => setMinutes(event.target.value)}
-          />
-        </Field>
-        <Field label="What for" hint="The filter, if left empty" error={problems['what']}>
-          <input className="input-box" value={what} onChange={(event) => setWhat(event.target.value)} />
-        </Field>
-        <span />
-        <Field label="What comes next" className="col-span-2" error={problems['next']}>
-          <input className="input-box" value={next} onChange={(event) => setNext(event.target.value)} />
-        </Field>
-        <Button className="col-span-2" onClick={() => void start()}>
+      <EntryForm of={form} className="grid grid-cols-[1fr_7rem] gap-3 p-3 pt-0">
+        <ChoiceField
+          name="clock"
+          label="Wait"
+          options={CLOCKS.map((kind) => [kind, clockName({ clock: kind })])}
+        />
+        <FigureField name="minutes" label="Time" />
+        <TextField name="what" label="What for" hint="The filter, if left empty" className="col-span-2" />
+        <TextField name="next" label="What comes next" className="col-span-2" />
+        <Button type="submit" className="col-span-2" onClick={askToNotify}>
           Start it
         </Button>
-      </div>
+      </EntryForm>
     </details>
   );
 }

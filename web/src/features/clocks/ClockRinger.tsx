@@ -3,7 +3,8 @@ import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { notify, ring } from './bell.ts';
-import { clockName, leftText, type ShownClock } from './clocks.ts';
+import { clockName } from './clockName.ts';
+import { leftText, type ShownClock } from './clocks.ts';
 import { useClocks } from './useClocks.ts';
 
 const STORED_AS = 'white-ember clocks silenced';

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
-import { clockName, leftText } from './clocks.ts';
+import { clockName } from './clockName.ts';
+import { leftText } from './clocks.ts';
 import { useClocks } from './useClocks.ts';
 
 /** Waits that run, on every page, with time left and where to go when they are over. */

@@ -1,4 +1,5 @@
-import { CLOCK_LABELS, clocksOf } from '@white-ember/core/job';
+import type { Said } from '@white-ember/core/words';
+import { clocksOf } from '@white-ember/core/job';
 import type { RunningClock } from '@white-ember/core/contract';
 import type { ClockKind, Entry } from '@white-ember/core/ledger';
 import type { Waiting } from '../ledger/outboxStore.ts';
@@ -8,8 +9,8 @@ export interface ShownClock {
   readonly jobId: string;
   readonly plate: string;
   readonly clock: ClockKind;
-  readonly what: string;
-  readonly next: string | undefined;
+  readonly what: Said;
+  readonly next: Said | undefined;
   readonly untilMs: number;
   readonly leftMs: number;
 }
@@ -71,5 +72,3 @@ export function leftText(leftMs: number): string {
     ? `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
     : `${String(minutes).padStart(2, '0')}:${String(seconds % 60).padStart(2, '0')}`;
 }
-
-export const clockName = ({ clock }: Pick<ShownClock, 'clock'>): string => CLOCK_LABELS[clock];

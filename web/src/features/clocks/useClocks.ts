@@ -1,3 +1,5 @@
+import { inWords, type Spoken } from '@white-ember/core/words';
+import { useWords } from '../../app/words.ts';
 import { useClocksQuery, useJobsQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { useNow } from '../../ui/useNow.ts';
@@ -7,12 +9,16 @@ import { clocksWith, type ShownClock } from './clocks.ts';
 const ASK_EVERY_MS = 15_000;
 
 /** Every wait of the workshop that is not ended, the nearest end first; it counts by the server's clock. */
-export function useClocks(): readonly ShownClock[] {
+export function useClocks(): readonly Spoken<ShownClock>[] {
   const { data } = useClocksQuery(undefined, { pollingInterval: ASK_EVERY_MS });
   const items = useAppSelector((state) => state.outbox.items);
   const { data: jobs } = useJobsQuery({ show: 'open' });
   const now = useNow(1000);
-  return clocksWith(data?.clocks ?? [], items, (jobId) => jobs?.jobs.find(({ id }) => id === jobId)?.plate)
+  const words = useWords();
+  return inWords(
+    clocksWith(data?.clocks ?? [], items, (jobId) => jobs?.jobs.find(({ id }) => id === jobId)?.plate),
+    words,
+  )
     .map((clock) => ({ ...clock, leftMs: clock.untilMs - now }))
     .sort((a, b) => a.leftMs - b.leftMs);
 }

@@ -3,7 +3,7 @@ import type { BodyOf } from '@white-ember/core/ledger';
 import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCorrecting } from '../job/useCorrecting.ts';
-import { useEntryForm } from '../job/useEntryForm.ts';
+import { useTypedForm } from '../job/useTypedForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -29,7 +29,7 @@ export function CodeScanForm({
   const correcting = useCorrecting(open, 'code-scan', (entry) => choices.includes(entry.body.when));
   const [chosen, setChosen] = useState<When>();
   const when = correcting?.entry.body.when ?? chosen ?? choices[0];
-  const { form, done, supersedes } = useEntryForm({
+  const { form, done, supersedes } = useTypedForm({
     draft: `codes ${choices[0]} ${open.job.id}`,
     empty: EMPTY,
     correcting,

@@ -1,4 +1,4 @@
-import { CHECK_LABELS } from '@white-ember/core/checks';
+import { useWords } from '../../app/words.ts';
 import {
   CODE_GROUPS,
   sortCodes,
@@ -41,6 +41,7 @@ export function SortedCodes({ codes }: { codes: readonly ListedCode[] }) {
 const CERTAINTY = { exact: '', 'by-range': ', only its range is known', none: '' } as const;
 
 function Code({ code }: { code: SortedCode }) {
+  const words = useWords();
   const about = [code.status, code.module].filter((text) => text !== undefined).join(' · ');
   return (
     <li className="border-b-2 border-rule">
@@ -60,7 +61,7 @@ function Code({ code }: { code: SortedCode }) {
           </p>
           {code.couldBe === undefined ? null : <p>The same digits could be {code.couldBe}.</p>}
           {code.checks.length === 0 ? null : (
-            <p>Checks it calls for: {code.checks.map((id) => CHECK_LABELS[id]).join('; ')}.</p>
+            <p>Checks it calls for: {code.checks.map((id) => words.name('checkNames', id)).join('; ')}.</p>
           )}
         </div>
       </details>

@@ -1,14 +1,15 @@
-import { useState } from 'react';
 import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
 import { CAUSE_STATES } from '@white-ember/core/ledger';
 import { useFamilyBookQuery } from '../../app/api.ts';
+import { useWords } from '../../app/words.ts';
+import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
+import { choice, text } from '../../form/kinds.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
-import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
+import { EntryForm } from '../job/EntryForm.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
-import { useCorrecting } from '../job/useCorrecting.ts';
-import { useEntryForm } from '../job/useEntryForm.ts';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 
@@ -26,29 +27,20 @@ const STATE_MARKS = {
   'put-right': 'replaced',
 } as const;
 
-const EMPTY = { cause: '', own: '', state: 'confirmed' as CauseState, why: '' };
+const FIELDS: FieldsOf<'cause'> = { cause: text(), state: choice('confirmed'), why: text() };
+const IN_OWN_WORDS = '';
+/** From this chance on it stands beside the cause. */
+const LIKELY_ENOUGH = 0.05;
 
 /** What is behind it, as the technician says: from the likely ones or in own words, with the reason. */
 export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
+  const words = useWords();
   const addEntry = useAddEntry(open.job.id);
   const diagnosis = useDiagnosis(open);
-  const correcting = useCorrecting(open, 'cause');
-  const { form, done, supersedes } = useEntryForm({
-    draft: `cause ${open.job.id}`,
-    empty: EMPTY,
-    correcting,
-    valuesOf: ({ cause, state, why }) =>
-      KNOWN_CAUSES.some(({ id }) => id === cause)
-        ? { cause, own: '', state, why }
-        : { cause: '', own: cause, state, why },
-  });
-  const [problems, setProblems] = useState<Record<string, string>>({});
+  const form = useEntryForm(open, 'cause', FIELDS, { corrects: true });
   const order = diagnosis?.posterior.causes ?? KNOWN_CAUSES.map(({ id }) => ({ id, probability: 0 }));
-  const submit = form.handleSubmit(async ({ cause, own, state, why }) => {
-    const wrong = await addEntry({ kind: 'cause', cause: cause || own, state, why }, supersedes);
-    setProblems(wrong ?? {});
-    if (!wrong) done();
-  });
+  const cause = String(form.typed('cause'));
+  const known = KNOWN_CAUSES.some(({ id }) => id === cause);
   return (
     <section className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">Cause</h3>
@@ -57,7 +49,7 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
           <li key={entry.id} className="flex gap-3 items-start">
             <StateMark state={STATE_MARKS[state]} size={20} />
             <span>
-              <b>{sentenceOf(cause)}</b>: {forNow ? 'repaired for now' : STATE_WORDS[state]}. {why}
+              <b>{words.say(sentenceOf(cause))}</b>: {forNow ? 'repaired for now' : STATE_WORDS[state]}. {why}
               {state === 'confirmed' || state === 'put-right' ? <OnOthers open={open} /> : null}
               {state === 'confirmed' && canEnter ? (
                 <Button
@@ -73,42 +65,31 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
         ))}
       </ul>
       {canEnter ? (
-        <form onSubmit={(event) => void submit(event)} className="grid sm:grid-cols-2 gap-3" noValidate>
-          <div className="sm:col-span-2">
-            <CorrectingNotice correcting={correcting} />
-          </div>
-          <Field label="It is" error={problems['cause']}>
-            <select className="input-box" {...form.register('cause')}>
-              <option value="">something else, in own words</option>
+        <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
+          <Field label="It is">
+            <select
+              className="input-box"
+              value={known ? cause : IN_OWN_WORDS}
+              onChange={(event) => form.form.setValue('cause', event.target.value)}
+            >
+              <option value={IN_OWN_WORDS}>something else, in own words</option>
               {order.map(({ id, probability }) => (
                 <option key={id} value={id}>
-                  {sentenceOf(id)}
-                  {probability >= 0.05 ? ` (${Math.round(100 * probability)} %)` : ''}
+                  {words.say(sentenceOf(id))}
+                  {probability >= LIKELY_ENOUGH ? ` (${words.percent(100 * probability, 0)})` : ''}
                 </option>
               ))}
             </select>
           </Field>
-          <Field label="That is">
-            <select className="input-box" {...form.register('state')}>
-              {CAUSE_STATES.map((id) => (
-                <option key={id} value={id}>
-                  {STATE_WORDS[id]}
-                </option>
-              ))}
-            </select>
-          </Field>
-          {form.watch('cause') === '' ? (
-            <Field label="In own words" className="sm:col-span-2">
-              <input className="input-box" {...form.register('own')} />
-            </Field>
-          ) : null}
-          <Field label="How you know" className="sm:col-span-2" error={problems['why']}>
-            <textarea className="input-box" rows={2} {...form.register('why')} />
-          </Field>
-          <Button type="submit" className="sm:col-span-2">
-            Save the cause
-          </Button>
-        </form>
+          <ChoiceField
+            name="state"
+            label="That is"
+            options={CAUSE_STATES.map((id) => [id, STATE_WORDS[id]])}
+          />
+          {known ? null : <TextField name="cause" label="In own words" className="sm:col-span-2" />}
+          <TextField name="why" label="How you know" className="sm:col-span-2" rows={2} />
+          <SaveButton className="sm:col-span-2">Save the cause</SaveButton>
+        </EntryForm>
       ) : null}
     </section>
   );

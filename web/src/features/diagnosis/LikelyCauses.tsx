@@ -1,8 +1,8 @@
+import { useWords } from '../../app/words.ts';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { confirmation, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
 import { caseOfJob } from '@white-ember/core/job';
-import { withinSentence } from '@white-ember/core/text';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { Button } from '../../ui/Button.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
@@ -16,6 +16,7 @@ const LEAST_WEIGHT = 0.1;
 
 /** What is likely behind it, each with what speaks for and against, and how it hangs together. */
 export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolean }) {
+  const words = useWords();
   const diagnosis = useDiagnosis(open);
   const addEntry = useAddEntry(open.job.id);
   if (!diagnosis) return null;
@@ -48,7 +49,7 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
       {best && best.roots.length > 0 && 100 * best.probability >= open.limits.explainedPercent ? (
         <p className="text-[15px] mt-2 border-l-8 border-ink pl-2">
           One explanation holds, {Math.round(100 * best.probability)} % (from {open.limits.explainedPercent}{' '}
-          %): {best.roots.map((root) => withinSentence(sentenceOf(root))).join('; ')}.
+          %): {best.roots.map((root) => words.within(sentenceOf(root))).join('; ')}.
         </p>
       ) : null}
       <PutRight open={open} heldOff={revsHeldOff(diagnosis.evidence)} />
@@ -62,7 +63,8 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
           Does not fit:{' '}
           {diagnosis.posterior.unexplained
             .map(
-              ({ finding }) => `${diagnosis.evidence[finding] === true ? '' : 'not '}${sentenceOf(finding)}`,
+              ({ finding }) =>
+                `${diagnosis.evidence[finding] === true ? '' : 'not '}${words.say(sentenceOf(finding))}`,
             )
             .join('; ')}
           .
@@ -74,6 +76,7 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
 
 /** What was put right, and that it is worth reading again: it may have hidden something else. */
 function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefined }) {
+  const words = useWords();
   const { putRight } = useMemo(
     () => caseOfJob(open.derived, open.limits, open.vehicle.fitted),
     [open.derived, open.limits, open.vehicle.fitted],
@@ -86,7 +89,7 @@ function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefine
         {putRight.map(({ cause }, i) => (
           <span key={cause}>
             {i > 0 ? '; ' : ''}
-            <s>{sentenceOf(cause)}</s>
+            <s>{words.say(sentenceOf(cause))}</s>
           </span>
         ))}
         .
@@ -115,6 +118,7 @@ function Likely({
   /** Absent where it was said before, or nothing can be entered. */
   onConfirm: (() => void) | undefined;
 }) {
+  const words = useWords();
   const percent = Math.round(100 * probability);
   return (
     <li>
@@ -122,9 +126,9 @@ function Likely({
         <summary className="min-h-11 py-1 cursor-pointer list-none">
           <span className="flex justify-between gap-3 text-[15px] leading-snug">
             <span>
-              {sentenceOf(id)}
+              {words.say(sentenceOf(id))}
               {form === undefined ? null : (
-                <span className="block text-sm text-ink2">{formSentence(id, form)}</span>
+                <span className="block text-sm text-ink2">{words.say(formSentence(id, form) ?? '')}</span>
               )}
             </span>
             <span className="figure-text whitespace-nowrap">{percent} %</span>
@@ -140,7 +144,7 @@ function Likely({
             .map(({ finding, weight }) => (
               <li key={finding}>
                 {weight > 0 ? 'For it' : 'Against it'}: {evidence[finding] === true ? '' : 'not seen: '}
-                {sentenceOf(finding)}
+                {words.say(sentenceOf(finding))}
               </li>
             ))}
         </ul>

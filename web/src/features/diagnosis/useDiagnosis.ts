@@ -2,12 +2,14 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { questionOfJob, vehicleFactsOf } from '@white-ember/core/job';
 import type { WhatIf } from '../../workers/diagnosisWorker.ts';
+import type { Spoken } from '@white-ember/core/words';
+import { useSpoken } from '../../app/words.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { ask, diagnosisRemote, judgementOf, subscribe, type Judgement } from './judging.ts';
 
 /** All that is said of a job now; undefined until it is worked out, and where it is sealed. */
-export function useJudgement({ job: { id }, facts, sealed }: OpenJob): Judgement | undefined {
-  const judgement = useSyncExternalStore(subscribe, () => judgementOf(id));
+export function useJudgement({ job: { id }, facts, sealed }: OpenJob): Spoken<Judgement> | undefined {
+  const judgement = useSpoken(useSyncExternalStore(subscribe, () => judgementOf(id)));
   useEffect(() => {
     if (!sealed) ask(id, facts);
   }, [id, facts, sealed]);
@@ -15,7 +17,7 @@ export function useJudgement({ job: { id }, facts, sealed }: OpenJob): Judgement
 }
 
 /** What is likely behind a job: sealed with it, or as it is judged now; undefined while nothing is known. */
-export function useDiagnosis(open: OpenJob): Diagnosis | undefined {
+export function useDiagnosis(open: OpenJob): Spoken<Diagnosis> | undefined {
   const judgement = useJudgement(open);
   return open.sealed ? open.sealed.diagnosis : judgement?.known ? judgement.diagnosis : undefined;
 }

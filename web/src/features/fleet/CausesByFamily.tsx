@@ -1,13 +1,11 @@
+import { useWords } from '../../app/words.ts';
 import { Link } from 'react-router';
 import type { FleetCauses } from '@white-ember/core/contract';
 import { sentenceOf } from '@white-ember/core/diagnosis';
-import { fromBase, unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
-import { spacedNumber } from '../../ui/format.ts';
-import { dateOf } from '../report/dates.ts';
 
 /** Causes that were found, by engine family: how often each, and how many of them are not put right. */
 export function CausesByFamily({ causes: { families } }: { causes: FleetCauses }) {
+  const words = useWords();
   const told = families.filter((family) => family.causes.length > 0);
   const most = Math.max(1, ...told.flatMap((family) => family.causes.map(({ jobs }) => jobs)));
   return (
@@ -26,7 +24,7 @@ export function CausesByFamily({ causes: { families } }: { causes: FleetCauses }
             {causes.map(({ cause, jobs: times, open }) => (
               <tr key={cause} className="border-t border-rule">
                 <th scope="row" className="font-normal py-1 pr-3">
-                  {sentenceOf(cause)}
+                  {words.say(sentenceOf(cause))}
                   <span
                     aria-hidden
                     className="block h-1.5 bg-steel"
@@ -50,8 +48,8 @@ export function CausesByFamily({ causes: { families } }: { causes: FleetCauses }
 
 /** Cleans that did not hold: how many, why, and the latest. */
 export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: { causes: FleetCauses }) {
-  const unit = useAppSelector((state) => state.preferences.distanceUnit);
-  const distance = (km: number): string => `${spacedNumber(fromBase(km, unit))} ${unitLabel(unit)}`;
+  const words = useWords();
+  const { distance } = words;
   return (
     <section aria-label="Returns and reasons" className="grid gap-3 content-start min-w-0">
       <h2 className="text-2xl border-b-2 border-ink">Returns and reasons</h2>
@@ -65,7 +63,7 @@ export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: {
           {why.map(({ cause, count }) => (
             <li key={cause ?? ''} className="flex gap-3">
               <span className="figure-text">{count} ×</span>
-              {cause === undefined ? 'no cause was found' : sentenceOf(cause)}
+              {cause === undefined ? 'no cause was found' : words.say(sentenceOf(cause))}
             </li>
           ))}
         </ul>
@@ -77,7 +75,7 @@ export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: {
               <Link to={`/vehicles/${vehicleId}`} className="figure-text underline underline-offset-4">
                 {plate}
               </Link>{' '}
-              back after {km === undefined ? `${days} days` : distance(km)}, {dateOf(at)},{' '}
+              back after {km === undefined ? `${days} days` : distance(km)}, {words.shortDate(at)},{' '}
               <Link to={`/jobs/${jobId}`} className="underline underline-offset-4 whitespace-nowrap">
                 job {number}
               </Link>
@@ -85,7 +83,7 @@ export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: {
             <p className="text-sm text-ink2">
               {causes.length === 0
                 ? 'No cause was found at either visit.'
-                : `${causes.map(sentenceOf).join('; ')}${leftOpen ? ', known and left at the previous visit' : ''}.`}
+                : `${causes.map((id) => words.say(sentenceOf(id))).join('; ')}${leftOpen ? ', known and left at the previous visit' : ''}.`}
             </p>
           </li>
         ))}

@@ -1,13 +1,9 @@
+import { spokenNow, useWords } from '../../app/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { FleetVehicle } from '@white-ember/core/contract';
 import { sentenceOf } from '@white-ember/core/diagnosis';
-import { DRIVABLE_WORDS } from '@white-ember/core/job';
 import { FARTHEST_KM } from '@white-ember/core/outlook';
-import { fromBase, unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
-import { spacedNumber } from '../../ui/format.ts';
-import { dateOf } from '../report/dates.ts';
 import { Told } from '../vehicles/OutlookPanel.tsx';
 import { DueBar, type Months } from './RoadAhead.tsx';
 import { RestrictionMark } from './RestrictionMark.tsx';
@@ -17,16 +13,13 @@ export const FLEET_GRID =
 
 /** A vehicle of the fleet: what it is, how it went, when it is due, how likely it is to be back soon. Opens to its chart. */
 export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: Months }) {
+  const words = useWords();
   const [open, setOpen] = useState(false);
-  const unit = useAppSelector((state) => state.preferences.distanceUnit);
   const { told, plate, model, customerName, openJob } = vehicle;
   const { outlook, dueDate } = told;
   if (!outlook.known) return null;
   const { dueKm, comeBack, openCauses } = outlook;
-  const km =
-    dueKm.value >= FARTHEST_KM
-      ? 'far'
-      : `${spacedNumber(Math.round(fromBase(dueKm.value, unit) / 100) * 100)} ${unitLabel(unit)}`;
+  const km = dueKm.value >= FARTHEST_KM ? 'far' : words.roughDistance(dueKm.value);
   const late = dueDate !== undefined && Date.parse(dueDate.value) < months.now;
   const percent = Math.round(100 * comeBack.chance);
   return (
@@ -54,10 +47,10 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
           </div>
           <p className={`text-sm mt-0.5 ${late || dueKm.value === 0 ? 'text-ember-text font-bold' : ''}`}>
             {dueKm.value === 0
-              ? `Due now: over the limit on ${dateOf(outlook.from.at)}`
+              ? `Due now: over the limit on ${words.shortDate(outlook.from.at)}`
               : dueDate
-                ? `${late ? 'Late: due by its trend' : 'Due'} around ${dateOf(dueDate.value)}, ${km} after ${dateOf(outlook.from.at)}`
-                : `Due ${km} after ${dateOf(outlook.from.at)}; mileage per year unknown`}
+                ? `${late ? 'Late: due by its trend' : 'Due'} around ${words.shortDate(dueDate.value)}, ${km} after ${words.shortDate(outlook.from.at)}`
+                : `Due ${km} after ${words.shortDate(outlook.from.at)}; mileage per year unknown`}
           </p>
         </div>
         <p
@@ -85,14 +78,15 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
 
 /** What the job that is open on it says, as its page does. */
 function OpenJobLine({ job: { id, advice } }: { job: NonNullable<FleetVehicle['openJob']> }) {
+  const words = useWords();
   const { likely, next, drive } = advice ?? {};
   const said = [
     // Where the next step is about it, that names it.
     ...(likely && likely.cause !== next?.id
-      ? [`${sentenceOf(likely.cause)}: ${Math.round(100 * likely.probability)} %`]
+      ? [`${words.say(sentenceOf(likely.cause))}: ${Math.round(100 * likely.probability)} %`]
       : []),
-    ...(next ? [`Next: ${next.title}`] : []),
-    ...(drive && drive !== 'drive' ? [DRIVABLE_WORDS[drive]] : []),
+    ...(next ? [`Next: ${spokenNow(next.title)}`] : []),
+    ...(drive && drive !== 'drive' ? [words.name('drivable', drive)] : []),
   ];
   return (
     <Link

@@ -1,8 +1,6 @@
+import { useWords } from '../../app/words.ts';
 import { useState } from 'react';
-import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
-import { z } from 'zod';
 import { newFluidSchema, type Fluid } from '@white-ember/core/contract';
 import {
   problemOf,
@@ -13,60 +11,53 @@ import {
 } from '../../app/api.ts';
 import { serverNow } from '../../app/serverClock.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
-import { typedNumber } from '../../ui/format.ts';
+import {
+  ChoiceField,
+  FieldForm,
+  FigureField,
+  SaveButton,
+  TextField,
+  TickField,
+} from '../../form/FieldForm.tsx';
+import { figure, flag, number, text, type Fields } from '../../form/kinds.ts';
+import { checked, useFieldForm } from '../../form/useFieldForm.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 
-const typed = z.string().transform((text) => typedNumber(text) ?? Number.NaN);
-const of = newFluidSchema.shape;
-const formSchema = z.object({
-  name: of.name,
-  kind: of.kind,
-  waterParts: typed.pipe(of.waterParts),
-  filterUpToC: typed.pipe(of.filterUpToC),
-  dwellMin: typed.pipe(of.dwellMin),
-  burstS: typed.pipe(of.burstS),
-  lineUpToBar: typed.pipe(of.lineUpToBar),
-  countedL: typed.pipe(of.countedL),
-  coatedFilters: z.boolean(),
-  laterBricks: z.boolean(),
-});
-type Typed = z.input<typeof formSchema>;
-
-const NUMBERS = [
-  ['waterParts', 'Water per part of concentrate', 'parts'],
-  ['filterUpToC', 'Filter, up to', '°C'],
-  ['dwellMin', 'Dwell', 'min'],
-  ['burstS', 'Burst', 's'],
-  ['lineUpToBar', 'Line, up to', 'bar'],
-  ['countedL', 'Concentrate in stock', 'L'],
-] as const;
-
-const EMPTY: Typed = {
-  name: '',
-  kind: 'soak',
-  waterParts: '1',
-  filterUpToC: '45',
-  dwellMin: '30',
-  burstS: '5',
-  lineUpToBar: '9',
-  countedL: '',
-  coatedFilters: true,
-  laterBricks: false,
+const FIELDS: Fields = {
+  name: text(),
+  kind: text('soak'),
+  waterParts: number('1'),
+  filterUpToC: figure('degC'),
+  dwellMin: figure('min'),
+  burstS: figure('s'),
+  lineUpToBar: figure('bar'),
+  countedL: figure('L'),
+  coatedFilters: flag(true),
+  laterBricks: flag(),
 };
-
-const typedFrom = (fluid: Fluid): Typed => ({
-  name: fluid.name,
-  kind: fluid.kind,
-  coatedFilters: fluid.coatedFilters,
-  laterBricks: fluid.laterBricks,
-  ...(Object.fromEntries(
-    NUMBERS.map(([key]) => [key, String(key === 'countedL' ? Number(fluid.stockL.toFixed(2)) : fluid[key])]),
-  ) as Pick<Typed, (typeof NUMBERS)[number][0]>),
-});
+const LABELS = {
+  waterParts: 'Water per part of concentrate',
+  filterUpToC: 'Filter, up to',
+  dwellMin: 'Dwell',
+  burstS: 'Burst',
+  lineUpToBar: 'Line, up to',
+  countedL: 'Concentrate in stock',
+} as const;
+/** What most sheets say. */
+const USUAL = {
+  waterParts: 1,
+  filterUpToC: 45,
+  dwellMin: 30,
+  burstS: 5,
+  lineUpToBar: 9,
+  coatedFilters: true,
+};
+const STOCK_DIGITS = 2;
+const contentSchema = newFluidSchema.omit({ id: true });
 
 /** Fluids with what their sheets say and what is left of each; what jobs use is taken off by itself. */
 export function FluidsPage() {
+  const words = useWords();
   const fluids = useFluidsQuery();
   const session = useSessionQuery();
   const [editing, setEditing] = useState<string>();
@@ -86,19 +77,19 @@ export function FluidsPage() {
             <div className="flex flex-wrap gap-x-6 gap-y-1 items-baseline">
               <h2 className="text-xl grow">{fluid.name}</h2>
               <p>
-                <span className="figure-text text-xl">{fluid.stockL.toFixed(2)} L</span>{' '}
+                <span className="figure-text text-xl">{words.volume(fluid.stockL, 2)}</span>{' '}
                 <span className="text-ink2">
-                  of {fluid.countedL.toFixed(2)} L counted{' '}
-                  {new Date(fluid.countedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}
+                  of {words.volume(fluid.countedL, 2)} counted {words.shortDate(fluid.countedAt)}
                 </span>
               </p>
             </div>
             <p className="text-ink2">
               {fluid.kind === 'soak' ? 'Soaks' : 'Rinses'},{' '}
               {fluid.waterParts === 0 ? 'used as it is' : `1 : ${fluid.waterParts} with water`}, filter up to{' '}
-              {fluid.filterUpToC} °C, dwell {fluid.dwellMin} min, bursts of {fluid.burstS} s, line up to{' '}
-              {fluid.lineUpToBar} bar. Coated filters: {fluid.coatedFilters ? 'yes' : 'no'}. Bricks after the
-              filter: {fluid.laterBricks ? 'yes' : 'no'}.
+              {words.temperature(fluid.filterUpToC)}, dwell {fluid.dwellMin} min, bursts of {fluid.burstS} s,
+              line up to {words.linePressure(fluid.lineUpToBar)}. Coated filters:{' '}
+              {fluid.coatedFilters ? 'yes' : 'no'}. Bricks after the filter:{' '}
+              {fluid.laterBricks ? 'yes' : 'no'}.
             </p>
             {mayEdit ? (
               editing === fluid.id ? (
@@ -126,66 +117,52 @@ export function FluidsPage() {
 function FluidForm({ fluid, onDone }: { fluid?: Fluid; onDone: () => void }) {
   const [add, added] = useAddFluidMutation();
   const [change, changed] = useChangeFluidMutation();
-  const form = useForm<Typed, unknown, z.output<typeof formSchema>>({
-    resolver: zodResolver(formSchema),
-    defaultValues: fluid ? typedFrom(fluid) : EMPTY,
-  });
-  const { errors } = form.formState;
-  const submit = form.handleSubmit(async (values) => {
-    const content = { ...values, countedAt: new Date(serverNow()).toISOString() };
+  const form = useFieldForm(
+    FIELDS,
+    fluid ? `fluid ${fluid.id} ${fluid.revision}` : 'fluid',
+    // What is left is what is there to be counted.
+    fluid ? { ...fluid, countedL: Number(fluid.stockL.toFixed(STOCK_DIGITS)) } : USUAL,
+  );
+  const save = async (): Promise<void> => {
+    const content = checked(form, contentSchema, { countedAt: new Date(serverNow()).toISOString() });
+    if (!content) return;
     const result = fluid
       ? await change({ id: fluid.id, revision: fluid.revision, ...content })
       : await add({ id: uuidv7(), ...content });
     if (result.error) return;
-    form.reset(EMPTY);
+    form.done();
     onDone();
-  });
+  };
   const failure = added.error ?? changed.error;
   return (
-    <form noValidate onSubmit={(event) => void submit(event)} className="grid sm:grid-cols-3 gap-3">
-      <Field label="Name" className="sm:col-span-2" error={errors.name?.message}>
-        <input className="input-box" {...form.register('name')} />
-      </Field>
-      <Field label="It">
-        <select className="input-box" {...form.register('kind')}>
-          <option value="soak">soaks</option>
-          <option value="rinse">rinses</option>
-        </select>
-      </Field>
-      {NUMBERS.map(([key, label, unit]) => (
-        <Field key={key} label={label} unit={unit} error={errors[key]?.message}>
-          <input className="input-box" inputMode="decimal" {...form.register(key)} />
-        </Field>
+    <FieldForm of={form} onSave={() => void save()} className="grid sm:grid-cols-3 gap-3">
+      <TextField name="name" label="Name" className="sm:col-span-2" />
+      <ChoiceField
+        name="kind"
+        label="It"
+        options={[
+          ['soak', 'soaks'],
+          ['rinse', 'rinses'],
+        ]}
+      />
+      {Object.entries(LABELS).map(([name, label]) => (
+        <FigureField key={name} name={name} label={label} />
       ))}
-      <label className="flex gap-3 items-center min-h-11">
-        <input
-          type="checkbox"
-          className="size-5 accent-[var(--ember-button)]"
-          {...form.register('coatedFilters')}
-        />
-        Allows coated filters
-      </label>
-      <label className="flex gap-3 items-center min-h-11 sm:col-span-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-[var(--ember-button)]"
-          {...form.register('laterBricks')}
-        />
-        Allows bricks after the filter
-      </label>
+      <TickField name="coatedFilters" label="Allows coated filters" />
+      <TickField name="laterBricks" label="Allows bricks after the filter" className="sm:col-span-2" />
       {failure ? (
         <div className="sm:col-span-3">
           <ProblemNotice problem={problemOf(failure)} />
         </div>
       ) : null}
       <div className="sm:col-span-3 flex gap-3">
-        <Button type="submit">{fluid ? 'Save, counted now' : 'Add to the shelf'}</Button>
+        <SaveButton>{fluid ? 'Save, counted now' : 'Add to the shelf'}</SaveButton>
         {fluid ? (
           <Button weight="quiet" onClick={onDone}>
             Cancel
           </Button>
         ) : null}
       </div>
-    </form>
+    </FieldForm>
   );
 }

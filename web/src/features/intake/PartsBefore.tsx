@@ -1,9 +1,10 @@
-import { useState } from 'react';
-import { entriesOfKind, type BodyOf, type PartId, PART_LABELS } from '@white-ember/core/ledger';
-import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
-import { useDraftForm } from '../../ui/useDraft.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
+import { entriesOfKind, type BodyOf } from '@white-ember/core/ledger';
+import { useWords } from '../../app/words.ts';
+import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
+import { choice, optionalText, text } from '../../form/kinds.ts';
+import { EntryForm } from '../job/EntryForm.tsx';
+import { partOptions } from '../job/partOptions.ts';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
 type Changed = BodyOf<'part-changed'>;
@@ -27,16 +28,16 @@ const FITS_WORDS: Record<NonNullable<Changed['fits']>, string> = {
   incompatible: 'wrong part for this vehicle',
 };
 
-const EMPTY = {
-  what: '',
-  part: '' as '' | PartId,
-  when: '',
-  condition: 'unknown' as Changed['condition'],
-  effect: 'none' as Changed['effect'],
-  number: '',
-  supplier: '',
-  fits: '' as '' | NonNullable<Changed['fits']>,
-  supersededBy: '',
+const FIELDS: FieldsOf<'part-changed'> = {
+  what: text(),
+  part: choice(),
+  when: optionalText(),
+  condition: choice('unknown'),
+  effect: choice('none'),
+  number: optionalText(),
+  supplier: optionalText(),
+  fits: choice(),
+  supersededBy: optionalText(),
 };
 
 /** Each part that was changed, by others before or here: what it was, and whether it changed anything. */
@@ -49,30 +50,13 @@ export function PartsBefore({
   canEnter: boolean;
   where?: Changed['where'];
 }) {
-  const addEntry = useAddEntry(open.job.id);
-  const { form, done } = useDraftForm(`part changed ${where} ${open.job.id}`, EMPTY);
-  const [problem, setProblem] = useState<Record<string, string>>({});
+  const words = useWords();
+  const form = useEntryForm(open, 'part-changed', FIELDS, {
+    draft: `part changed ${where}`,
+    fixed: { where },
+  });
   const entries = entriesOfKind(open.derived.entries, 'part-changed').filter(
     ({ body }) => body.where === where,
-  );
-  const submit = form.handleSubmit(
-    async ({ what, part, when, condition, effect, number, supplier, fits, supersededBy }) => {
-      const wrong = await addEntry({
-        kind: 'part-changed',
-        where,
-        what,
-        condition,
-        effect,
-        ...(part === '' ? {} : { part }),
-        ...(when === '' ? {} : { when }),
-        ...(number === '' ? {} : { number }),
-        ...(supplier === '' ? {} : { supplier }),
-        ...(fits === '' ? {} : { fits }),
-        ...(supersededBy === '' ? {} : { supersededBy }),
-      });
-      setProblem(wrong ?? {});
-      if (!wrong) done();
-    },
   );
   return (
     <div>
@@ -101,68 +85,22 @@ export function PartsBefore({
       {canEnter ? (
         <details className="border-2 border-rule bg-card mt-2">
           <summary className="font-head font-semibold min-h-12 px-3 content-center">Add a part</summary>
-          <form
-            onSubmit={(event) => void submit(event)}
-            className="grid grid-cols-2 gap-3 p-3 pt-0"
-            noValidate
-          >
-            <Field label="Part" className="col-span-2" error={problem['what']}>
-              <input className="input-box" {...form.register('what')} />
-            </Field>
-            <Field label="On the line">
-              <select className="input-box" {...form.register('part')}>
-                <option value="">elsewhere</option>
-                {open.vehicle.fitted.map((id) => (
-                  <option key={id} value={id}>
-                    {PART_LABELS[id]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field label="When">
-              <input className="input-box" {...form.register('when')} />
-            </Field>
-            <Field label="It was">
-              <select className="input-box" {...form.register('condition')}>
-                {Object.entries(CONDITION_WORDS).map(([value, label]) => (
-                  <option key={value} value={value}>
-                    {label}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field label="It">
-              <select className="input-box" {...form.register('effect')}>
-                {Object.entries(EFFECT_WORDS).map(([value, label]) => (
-                  <option key={value} value={value}>
-                    {label}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field label="Part number" error={problem['number']}>
-              <input className="input-box" {...form.register('number')} />
-            </Field>
-            <Field label="Supplier" error={problem['supplier']}>
-              <input className="input-box" {...form.register('supplier')} />
-            </Field>
-            <Field label="Number">
-              <select className="input-box" {...form.register('fits')}>
-                <option value="">not looked up</option>
-                {Object.entries(FITS_WORDS).map(([value, label]) => (
-                  <option key={value} value={value}>
-                    {label}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field label="Superseded by" error={problem['supersededBy']}>
-              <input className="input-box" {...form.register('supersededBy')} />
-            </Field>
-            <Button type="submit" className="col-span-2">
-              Save the part
-            </Button>
-          </form>
+          <EntryForm of={form} className="grid grid-cols-2 gap-3 p-3 pt-0">
+            <TextField name="what" label="Part" className="col-span-2" />
+            <ChoiceField name="part" label="On the line" options={partOptions(open, words, 'elsewhere')} />
+            <TextField name="when" label="When" />
+            <ChoiceField name="condition" label="It was" options={Object.entries(CONDITION_WORDS)} />
+            <ChoiceField name="effect" label="It" options={Object.entries(EFFECT_WORDS)} />
+            <TextField name="number" label="Part number" />
+            <TextField name="supplier" label="Supplier" />
+            <ChoiceField
+              name="fits"
+              label="Number"
+              options={[['', 'not looked up'], ...Object.entries(FITS_WORDS)]}
+            />
+            <TextField name="supersededBy" label="Superseded by" />
+            <SaveButton className="col-span-2">Save the part</SaveButton>
+          </EntryForm>
         </details>
       ) : null}
     </div>

@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 
@@ -7,11 +8,9 @@ export function CorrectingNotice({
 }: {
   correcting: { readonly entry: { readonly deviceTime: string }; readonly leave: () => void } | undefined;
 }) {
+  const words = useWords();
   if (!correcting) return null;
-  const at = new Date(correcting.entry.deviceTime).toLocaleTimeString('en-GB', {
-    hour: '2-digit',
-    minute: '2-digit',
-  });
+  const at = words.clock(correcting.entry.deviceTime);
   return (
     <Notice title={`Correcting the entry of ${at}`}>
       Your entry replaces it at its time; the original stays in the history.{' '}

@@ -1,8 +1,11 @@
-import { format, isToday } from 'date-fns';
+import { spokenNow, useWords } from '../../app/words.ts';
+import { clockName } from '../clocks/clockName.ts';
+import { Say } from '../../ui/Say.tsx';
+import { isToday } from 'date-fns';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';
-import { CLOCK_LABELS, STAGE_LABELS, type Stage } from '@white-ember/core/job';
+import { type Stage } from '@white-ember/core/job';
 import { problemOf, useJobPagesInfiniteQuery, useSessionQuery } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
@@ -17,6 +20,7 @@ const VIEWS = [
 ] as const;
 
 export function JobListPage() {
+  const words = useWords();
   const [params, setParams] = useSearchParams();
   const show = params.get('show') ?? 'open';
   const find = params.get('find') ?? '';
@@ -38,7 +42,7 @@ export function JobListPage() {
         <div className="grow">
           <h1 className="text-3xl">Jobs</h1>
           <p className="text-ink2">
-            {format(today, 'EEEE d MMMM')}, {session.data?.workshop?.name}
+            {words.weekday(today)}, {session.data?.workshop?.name}
           </p>
         </div>
         {canWork ? (
@@ -104,13 +108,14 @@ function nextOf(
   const runs = summary.clocks.find(({ until }) => Date.parse(until) > now);
   if (runs)
     return {
-      title: runs.next === undefined ? 'Wait' : `Wait, then ${runs.next}`,
+      title: runs.next === undefined ? 'Wait' : `Wait, then ${spokenNow(runs.next)}`,
       minutes: Math.ceil((Date.parse(runs.until) - now) / 60_000),
     };
-  return advice?.next && { title: advice.next.title, minutes: advice.next.minutes };
+  return advice?.next && { title: spokenNow(advice.next.title), minutes: advice.next.minutes };
 }
 
 function JobRow({ job }: { job: JobListItem }) {
+  const words = useWords();
   const now = useNow(30_000);
   const last = new Date(job.lastEntryAt);
   const [clock] = job.summary.clocks;
@@ -126,7 +131,9 @@ function JobRow({ job }: { job: JobListItem }) {
           <span className="text-sm text-ink2">{job.model}</span>
         </span>
         <span className="max-md:row-start-2 max-md:col-span-2">
-          <span className="font-bold">{job.summary.headline}</span>
+          <span className="font-bold">
+            <Say it={job.summary.headline} />
+          </span>
           {next && !job.summary.waitsFor ? (
             <span className="block">
               <span className="text-sm text-ink2 mr-2">Next</span>
@@ -137,7 +144,9 @@ function JobRow({ job }: { job: JobListItem }) {
             </span>
           ) : null}
           {job.summary.waitsFor ? (
-            <span className="block text-sm text-ember-text font-bold">Waits for {job.summary.waitsFor}</span>
+            <span className="block text-sm text-ember-text font-bold">
+              Waits for <Say it={job.summary.waitsFor} />
+            </span>
           ) : null}
           <span className="block text-sm text-ink2">
             {job.customerName ? `${job.customerName} · ` : ''}job {job.number} · {job.entryCount} entries
@@ -146,12 +155,12 @@ function JobRow({ job }: { job: JobListItem }) {
         <span className="max-md:row-start-3">
           <StageStrip stage={job.summary.stage} />
           <span className="text-sm text-ink2">
-            {job.summary.signedOff ? 'Signed off' : (STAGE_LABELS[job.summary.stage as Stage] ?? '')}
-            {clock ? ` · ${CLOCK_LABELS[clock.clock].toLowerCase()} ${listedText(clock.until, now)}` : ''}
+            {job.summary.signedOff ? 'Signed off' : (words.name('stages', job.summary.stage as Stage) ?? '')}
+            {clock ? ` · ${clockName(clock).toLowerCase()} ${listedText(clock.until, now)}` : ''}
           </span>
         </span>
         <span className="text-sm text-ink2 text-right">
-          {isToday(last) ? format(last, 'HH:mm') : format(last, 'd MMM yyyy')}
+          {isToday(last) ? words.clock(last.getTime()) : words.shortDate(last.getTime())}
         </span>
       </Link>
     </li>

@@ -1,17 +1,15 @@
+import { useWords } from '../../app/words.ts';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { STAGES, type Stage, stageOf } from '@white-ember/core/job';
 import { entriesOfKind, FLUID_ENTRIES, type Entry, type PartId } from '@white-ember/core/ledger';
 import { useSessionQuery } from '../../app/api.ts';
-import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
-import { spacedNumber } from '../../ui/format.ts';
 import { ExhaustLine } from '../line/ExhaustLine.tsx';
 import { Tape } from '../tape/Tape.tsx';
 import { LedgerSheet } from '../ledger/LedgerSheet.tsx';
 import { EntrySheet } from '../ledger/EntrySheet.tsx';
-import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { NextStep } from './NextStep.tsx';
 import { StageBar } from './StageBar.tsx';
 import { StageWork } from './StageWork.tsx';
@@ -34,12 +32,12 @@ export function JobPage() {
 
 /** Where on top (the line), when below (the tape), what now in the middle, why at the right. */
 function OpenJobPage({ open }: { open: OpenJob }) {
+  const words = useWords();
   const { derived, whole, all, vehicle, job, waiting, at } = open;
   const [params, setParams] = useSearchParams();
   const [entry, setEntry] = useState<Entry | undefined>(undefined);
   const [listing, setListing] = useState(false);
   const session = useSessionQuery();
-  const distanceUnit = useAppSelector((state) => state.preferences.distanceUnit);
   const asked = params.get('stage');
   const stage: Stage = isStage(asked) ? asked : derived.stage;
   const part = (params.get('part') ?? undefined) as PartId | undefined;
@@ -90,15 +88,13 @@ function OpenJobPage({ open }: { open: OpenJob }) {
             <Link to={`/vehicles/${vehicle.id}`} className="underline underline-offset-4 decoration-1">
               {vehicle.model}
             </Link>
-            {distance === undefined
-              ? ''
-              : ` · ${spacedNumber(fromBase(distance, distanceUnit))} ${unitLabel(distanceUnit)}`}
+            {distance === undefined ? '' : ` · ${words.distance(distance)}`}
             {` · job ${job.number}`}
             {derived.signedOff ? ' · signed off' : ''}
           </p>
           <p className="text-sm text-ink2 max-md:hidden">
             {vehicle.filter
-              ? `${vehicle.filter.name}, ${vehicle.filter.diameterMm} × ${vehicle.filter.lengthMm} mm, ${vehicle.filter.basis}`
+              ? `${vehicle.filter.name}, ${words.length(vehicle.filter.diameterMm)} × ${words.length(vehicle.filter.lengthMm)}, ${vehicle.filter.basis}`
               : 'Filter size not known'}
           </p>
         </div>
@@ -122,9 +118,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
         <main key={stage} className="relative min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
           {at === undefined ? null : (
             <div className="mb-4">
-              <Notice
-                title={`As known on ${new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}`}
-              >
+              <Notice title={`As known on ${words.moment(at)}`}>
                 Nothing can be entered here.{' '}
                 <Button weight="quiet" className="px-0" onClick={() => lookAt(undefined)}>
                   Back to now

@@ -1,3 +1,4 @@
+import { spokenNow } from '../../app/words.ts';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { confirmation } from '@white-ember/core/diagnosis';
@@ -22,9 +23,10 @@ interface Told {
 
 /** What a step is called, and where it is done. */
 function tell(step: Step, derived: OpenJob['derived']): Told {
-  const { id, why } = step;
+  const { id } = step;
+  const why = spokenNow(step.why);
   const confirmed = derived.causes.some(({ cause, state }) => cause === id && state === 'confirmed');
-  const title = stepTitle(step, confirmed);
+  const title = spokenNow(stepTitle(step, confirmed));
   switch (step.do) {
     case 'scan':
       return { title, why, act: 'Go to the codes', stage: 'codes' };
@@ -62,7 +64,7 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
       const its = toShowOf(id);
       return {
         title,
-        why: its?.why ?? why,
+        why: its ? spokenNow(its.why) : why,
         act: its?.check ? 'Start this check' : 'Open it',
         stage: its?.stage ?? 'prove',
         ...(its?.check ? { check: its.check } : {}),

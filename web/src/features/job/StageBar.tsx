@@ -1,9 +1,11 @@
+import { useWords } from '../../app/words.ts';
 import { useEffect, useRef } from 'react';
-import { STAGE_LABELS, STAGES, type Stage } from '@white-ember/core/job';
+import { STAGES, type Stage } from '@white-ember/core/job';
 import { RunningClocks } from '../clocks/RunningClocks.tsx';
 
 /** For the thumb, where the tape lies far down: stages and the running clock at the lower edge, always. */
 export function StageBar({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
+  const words = useWords();
   const current = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     current.current?.scrollIntoView({ block: 'nearest', inline: 'center' });
@@ -23,7 +25,7 @@ export function StageBar({ stage, onStage }: { stage: Stage; onStage: (stage: St
             className={`shrink-0 min-h-14 px-3 font-head font-semibold border-b-4 ${name === stage ? 'border-ember' : 'border-transparent'}`}
             onClick={() => onStage(name)}
           >
-            {STAGE_LABELS[name]}
+            {words.name('stages', name)}
           </button>
         ))}
       </div>

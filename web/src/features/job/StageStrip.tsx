@@ -1,13 +1,15 @@
-import { STAGES, STAGE_LABELS, type Stage } from '@white-ember/core/job';
+import { useWords } from '../../app/words.ts';
+import { STAGES, type Stage } from '@white-ember/core/job';
 
 /** The eight stages in a row, with the one in work filled: how far a job is, at a glance. */
 export function StageStrip({ stage }: { stage: string }) {
+  const words = useWords();
   const at = STAGES.indexOf(stage as Stage);
   return (
     <span
       className="flex gap-0.5 items-center"
       role="img"
-      aria-label={`Stage: ${STAGE_LABELS[stage as Stage] ?? stage}`}
+      aria-label={`Stage: ${words.name('stages', stage as Stage) ?? stage}`}
     >
       {STAGES.map((name, i) => (
         <span

@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import type { ReactNode } from 'react';
 import { holdingOff, sortCodes } from '@white-ember/core/codes';
 import { entriesOfKind, steadySamplesOf } from '@white-ember/core/ledger';
@@ -61,7 +62,7 @@ export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean 
           </ul>
         </section>
       ) : null}
-      {canWork ? <NoteForm jobId={open.job.id} /> : null}
+      {canWork ? <NoteForm open={open} /> : null}
     </div>
   );
 }
@@ -86,7 +87,8 @@ function HeldOff({ open }: { open: OpenJob }) {
 }
 
 function ReadingFacts({ open }: { open: OpenJob }) {
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+  const words = useWords();
+  const pressureUnit = useAppSelector((state) => state.preferences.units.pressure);
   const { derived, limits } = open;
   const { comparison } = derived;
   const facts: ReactNode[] = [];
@@ -105,9 +107,9 @@ function ReadingFacts({ open }: { open: OpenJob }) {
     );
   if (comparison?.sootAfter) {
     facts.push(
-      <Fact key="soot" name="Soot by pressure, after" value={`${comparison.sootAfter.sootG.toFixed(0)} g`}>
-        {comparison.sootAfter.lowG.toFixed(0)}–{comparison.sootAfter.highG.toFixed(0)} g if there is no ash ·
-        limit {limits.sootAfterCleanG} g
+      <Fact key="soot" name="Soot by pressure, after" value={words.soot(comparison.sootAfter.sootG, 0)}>
+        {words.span(words.soot(comparison.sootAfter.lowG, 0), words.soot(comparison.sootAfter.highG, 0))} if
+        there is no ash · limit {words.soot(limits.sootAfterCleanG)}
       </Fact>,
     );
   }

@@ -1,18 +1,23 @@
+import { spokenNow } from '../../app/words.ts';
 import { useCallback } from 'react';
 import { entryFigure } from '@white-ember/core/job';
-import { entryBodySchema, type EntryBody, type NewEntry } from '@white-ember/core/ledger';
+import { entryBodySchema, isSilent, type EntryBody, type NewEntry } from '@white-ember/core/ledger';
 import { useAppDispatch } from '../../app/store.ts';
 import { addEntry } from '../ledger/outbox.ts';
 
 export type AddEntry = (
   body: EntryBody,
   supersedes?: string,
-  /** Stored by itself, with nobody who would take it back at once. */
-  options?: { readonly quiet?: boolean },
+  options?: {
+    /** Stored by itself, with nobody who would take it back at once. */
+    readonly quiet?: boolean;
+    /** Its form says by itself what is wrong, beside each field or at its top. */
+    readonly told?: boolean;
+  },
 ) => Promise<Record<string, string> | undefined>;
 
 const spoken = (body: EntryBody): string => {
-  const figure = entryFigure({ body });
+  const figure = spokenNow(entryFigure({ body }));
   return `${figure.charAt(0).toUpperCase()}${figure.slice(1)}: entered`;
 };
 
@@ -37,10 +42,10 @@ async function tellUnseen(faults: readonly string[]): Promise<void> {
 export function useAddEntry(jobId: string): AddEntry {
   const dispatch = useAppDispatch();
   return useCallback(
-    async (body, supersedes, { quiet = false } = {}) => {
+    async (body, supersedes, { quiet = false, told = false } = {}) => {
       const parsed = entryBodySchema.safeParse(body);
       if (!parsed.success) {
-        void tellUnseen(parsed.error.issues.map(({ message }) => message));
+        if (!told) void tellUnseen(parsed.error.issues.map(({ message }) => message));
         return Object.fromEntries(parsed.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
       }
       let entry: NewEntry;
@@ -53,7 +58,7 @@ export function useAddEntry(jobId: string): AddEntry {
         await tell('Not entered', message);
         return { entry: message };
       }
-      if (!quiet && body.kind !== 'caution-acknowledged' && body.kind !== 'withdrawn') {
+      if (!quiet && !isSilent(body.kind)) {
         const { toast } = await import('sonner');
         toast(spoken(parsed.data), {
           action: {

@@ -13,6 +13,8 @@ import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS, resolveLimits, type Limits } from '@white-ember/core/limits';
 import { useJobQuery, useSessionQuery } from '../../app/api.ts';
 import { useAppSelector } from '../../app/store.ts';
+import { useWords } from '../../app/words.ts';
+import { inWords, type Spoken } from '@white-ember/core/words';
 
 export interface OpenJob {
   readonly job: Job;
@@ -21,11 +23,11 @@ export interface OpenJob {
   /** What the job is judged by. */
   readonly facts: JudgedFacts;
   /** What the job was signed off with, where it is and the present is looked at. */
-  readonly sealed?: SealedJob['sealed'];
+  readonly sealed?: Spoken<SealedJob['sealed']>;
   /** What the ledger means; while an earlier moment is looked at, what it meant then. */
-  readonly derived: DerivedJob;
+  readonly derived: Spoken<DerivedJob>;
   /** What the whole ledger means, for the tape. */
-  readonly whole: DerivedJob;
+  readonly whole: Spoken<DerivedJob>;
   /** Every entry as it was made, also those that count no more. */
   readonly all: readonly Entry[];
   /** The moment that is looked back at, if one is. */
@@ -46,7 +48,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
   const query = useJobQuery(jobId, { skip: jobId === '', refetchOnMountOrArgChange: 5 });
   const session = useSessionQuery();
   const items = useAppSelector((state) => state.outbox.items);
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+  const words = useWords();
   const member = session.data?.member;
   const open = useMemo(() => {
     const job = query.data;
@@ -73,7 +75,6 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
     const factsOf = (of: readonly Entry[]): JudgedFacts => ({
       entries: of,
       limits,
-      pressureUnit,
       ...vehicleFactsOf(job.vehicle),
       ...(job.family ? { family: job.family } : {}),
       ...(job.nextJob ? { nextJob: job.nextJob } : {}),
@@ -85,7 +86,10 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
     );
     const sealed =
       job.seal && !opened
-        ? unsealJob(job.seal, entries, { pressureUnit, ...(job.nextJob ? { nextJob: job.nextJob } : {}) })
+        ? unsealJob(job.seal, entries, {
+            pressure: words.units.pressure,
+            ...(job.nextJob ? { nextJob: job.nextJob } : {}),
+          })
         : undefined;
     const whole = sealed ?? deriveJob(factsOf(entries));
     const derived = at === undefined ? whole : deriveJob(factsOf(until));
@@ -94,14 +98,13 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       vehicle: job.vehicle,
       limits,
       facts: factsOf(until),
-      derived,
-      whole,
+      ...inWords({ derived, whole }, words),
       all: entries,
       waiting: new Set(mine.map((entry) => entry.id)),
       ...(at === undefined ? {} : { at }),
-      ...(sealed && at === undefined ? { sealed: sealed.sealed } : {}),
+      ...(sealed && at === undefined ? { sealed: inWords(sealed.sealed, words) } : {}),
     };
-  }, [query.data, items, jobId, member?.id, member?.name, pressureUnit, at]);
+  }, [query.data, items, jobId, member?.id, member?.name, words, at]);
   return {
     ...(open ? { open } : {}),
     ...(query.error && !query.data ? { error: query.error } : {}),

@@ -1,14 +1,8 @@
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { entryFigure } from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';
 import { Sheet } from '../../ui/Sheet.tsx';
-
-const when = (entry: Entry): string =>
-  new Date(entry.deviceTime).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  });
 
 /** The whole ledger as a list, with what was corrected or withdrawn: large enough for a gloved finger. */
 export function LedgerSheet({
@@ -23,6 +17,7 @@ export function LedgerSheet({
   onOpenChange: (open: boolean) => void;
   onEntry: (entry: Entry) => void;
 }) {
+  const words = useWords();
   const successor = new Map(
     entries.flatMap((entry) => (entry.supersedes ? [[entry.supersedes, entry]] : [])),
   );
@@ -38,10 +33,10 @@ export function LedgerSheet({
                 className="w-full min-h-12 grid grid-cols-[8rem_1fr] sm:grid-cols-[8rem_1fr_10rem] gap-x-3 items-center text-left"
                 onClick={() => onEntry(entry)}
               >
-                <span className="text-sm text-ink2">{when(entry)}</span>
+                <span className="text-sm text-ink2">{words.moment(entry.deviceTime)}</span>
                 <span>
                   <span className={`font-head font-semibold ${fate ? 'line-through' : ''}`}>
-                    {entryFigure(entry)}
+                    <Say it={entryFigure(entry)} />
                   </span>
                   {fate ? <span className="text-sm text-ink2"> · {fate}</span> : null}
                 </span>

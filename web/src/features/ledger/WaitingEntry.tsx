@@ -1,3 +1,5 @@
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { entryFigure } from '@white-ember/core/job';
 import { useAppDispatch } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -6,13 +8,16 @@ import type { Waiting } from './outboxStore.ts';
 
 /** One that waits, was refused, or at which the server failed: what is in it, and what may be done. */
 export function WaitingEntry({ item: { entry, refused, failed } }: { item: Waiting }) {
+  const words = useWords();
   const dispatch = useAppDispatch();
   const why = refused === undefined ? failed : refused;
   const { kind: _kind, ...content } = entry.body;
   return (
     <li className="py-2">
-      <p className="font-head font-semibold">{entryFigure(entry)}</p>
-      <p className="text-sm text-ink2">{new Date(entry.deviceTime).toLocaleString('en-GB')}</p>
+      <p className="font-head font-semibold">
+        <Say it={entryFigure(entry)} />
+      </p>
+      <p className="text-sm text-ink2">{words.moment(entry.deviceTime)}</p>
       {why === undefined ? null : (
         <>
           <p className="text-ember-text font-bold">

@@ -1,3 +1,5 @@
+import { Say } from '../../ui/Say.tsx';
+import { spokenNow, useWords } from '../../app/words.ts';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
@@ -128,7 +130,7 @@ function overridesFrom(
     for (const issue of parsed.error.issues) problems[String(issue.path[0])] ??= issue.message;
   if (Object.keys(problems).length > 0) return { problems };
   const resolved = resolveLimits(overrides);
-  return resolved.ok ? { overrides } : { problems: { whole: describeFailure(resolved.failure) } };
+  return resolved.ok ? { overrides } : { problems: { whole: spokenNow(describeFailure(resolved.failure)) } };
 }
 
 function ProfileForm({
@@ -141,6 +143,7 @@ function ProfileForm({
   /** A family without its own profile is judged by this one, so its own begins with these values. */
   general: LimitsProfile | undefined;
 }) {
+  const words = useWords();
   const session = useSessionQuery();
   const [rows, setRows] = useState(() => rowsFrom(profile ?? general));
   const [note, setNote] = useState(profile?.sourceNote ?? '');
@@ -170,7 +173,7 @@ function ProfileForm({
     >
       <p className="mb-4">
         {profile
-          ? `Version ${profile.version}, ${profile.createdBy}, ${new Date(profile.createdAt).toLocaleDateString('en-GB')}`
+          ? `Version ${profile.version}, ${profile.createdBy}, ${words.shortDate(profile.createdAt)}`
           : family && general
             ? `No profile of its own yet: judged by the general one, version ${general.version}, whose values stand here.`
             : 'Starting values; nothing changed yet.'}
@@ -190,12 +193,14 @@ function ProfileForm({
                 >
                   <div>
                     <p className="font-bold" id={`limit-${id}`}>
-                      {definition.label}
+                      <Say it={definition.label} />
                       {changed ? (
                         <span className="text-ember-text"> · changed from {definition.value}</span>
                       ) : null}
                     </p>
-                    <p className="text-sm text-ink2">{definition.reason}</p>
+                    <p className="text-sm text-ink2">
+                      <Say it={definition.reason} />
+                    </p>
                     {problems[id] ? (
                       <p className="text-sm text-ember-text font-bold">✕ {problems[id]}</p>
                     ) : null}
@@ -209,12 +214,14 @@ function ProfileForm({
                       value={rows[id].value}
                       onChange={(event) => set(id, { value: event.target.value })}
                     />
-                    <span className="text-sm w-14 shrink-0">{definition.unit}</span>
+                    <span data-unit className="text-sm w-14 shrink-0">
+                      {definition.unit}
+                    </span>
                   </div>
                   <input
                     className="input-box"
                     placeholder="Why this value"
-                    aria-label={`Source for: ${definition.label}`}
+                    aria-label={`Source for: ${words.say(definition.label)}`}
                     value={rows[id].source}
                     onChange={(event) => set(id, { source: event.target.value })}
                   />

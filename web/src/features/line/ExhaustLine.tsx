@@ -1,13 +1,12 @@
+import { useWords } from '../../app/words.ts';
+import type { OpenJob } from '../job/useJob.ts';
 import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import type { Vehicle } from '@white-ember/core/contract';
-import type { DerivedJob } from '@white-ember/core/job';
 import {
-  PART_LABELS,
   type FluidEntry,
   type PartId,
   type PartState,
   type SteadySample,
-  PART_STATE_WORDS,
   steadySamplesOf,
 } from '@white-ember/core/ledger';
 import { unitLabel } from '@white-ember/core/quantities';
@@ -33,7 +32,7 @@ const shortEgt = (part: PartId): string => part.toUpperCase().replace('EGT', 'EG
 
 interface LineProps {
   readonly vehicle: Vehicle;
-  readonly derived: DerivedJob;
+  readonly derived: OpenJob['derived'];
   readonly selected?: PartId | undefined;
   /** Where cleaning fluid is to go in. */
   readonly fluidEntry?: FluidEntry | undefined;
@@ -41,7 +40,7 @@ interface LineProps {
 }
 
 /** The latest steady sample with the highest engine speed: what stands at the parts, and which reading it is of. */
-function shownSample(derived: DerivedJob): { sample?: SteadySample; caption: string } {
+function shownSample(derived: OpenJob['derived']): { sample?: SteadySample; caption: string } {
   const entry = derived.after ?? derived.before;
   const sample = [...steadySamplesOf(entry?.body.samples ?? [])]
     .filter((s) => s.kind !== 'key-off')
@@ -53,7 +52,10 @@ function shownSample(derived: DerivedJob): { sample?: SteadySample; caption: str
 
 /** The vehicle's own exhaust line: parts where they sit, each with its state by shape and word and its latest value. */
 export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: LineProps) {
-  const { pressureUnit, temperatureUnit } = useAppSelector((state) => state.preferences);
+  const words = useWords();
+  const { pressure: pressureUnit, temperature: temperatureUnit } = useAppSelector(
+    (state) => state.preferences.units,
+  );
   const bodies = useMemo(() => layOut(vehicle.fitted), [vehicle.fitted]);
   const { sample, caption } = shownSample(derived);
   const has = (part: PartId): boolean => vehicle.fitted.includes(part);
@@ -120,7 +122,7 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
       ) : null}
       {has('back-pressure-sensor') ? (
         <Part
-          label={`P, ${PART_LABELS['back-pressure-sensor'].toLowerCase()}: ${PART_STATE_WORDS[stateOf('back-pressure-sensor')]}`}
+          label={`P, ${words.name('parts', 'back-pressure-sensor').toLowerCase()}: ${words.name('partStates', stateOf('back-pressure-sensor'))}`}
           selected={selected === 'back-pressure-sensor'}
           onSelect={() => onPart('back-pressure-sensor')}
         >
@@ -147,7 +149,7 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
       {placed.map(({ part, x, celsius, side }) => (
         <Part
           key={part}
-          label={`${shortEgt(part)} ${celsius === undefined ? '–' : withUnit(celsius, temperatureUnit)}, ${PART_LABELS[part].split(', ')[1] ?? ''}: ${PART_STATE_WORDS[stateOf(part)]}`}
+          label={`${shortEgt(part)} ${celsius === undefined ? '–' : withUnit(celsius, temperatureUnit)}, ${words.name('parts', part).split(', ')[1] ?? ''}: ${words.name('partStates', stateOf(part))}`}
           selected={selected === part}
           onSelect={() => onPart(part)}
         >
@@ -230,6 +232,7 @@ function BodyPart({
   selected: boolean;
   onSelect?: () => void;
 }) {
+  const words = useWords();
   const middle = (body.left + body.right) / 2;
   const name = BODY_NAMES[body.id];
   const drawn = (
@@ -265,7 +268,7 @@ function BodyPart({
     </>
   );
   return onSelect && state ? (
-    <Part label={`${name}: ${PART_STATE_WORDS[state]}`} selected={selected} onSelect={onSelect}>
+    <Part label={`${name}: ${words.name('partStates', state)}`} selected={selected} onSelect={onSelect}>
       {drawn}
     </Part>
   ) : (
@@ -306,6 +309,7 @@ function DpSensor({
   selected: PartId | undefined;
   onPart: (part: PartId) => void;
 }) {
+  const words = useWords();
   const middle = (filter.left + filter.right) / 2;
   const wide = 104;
   const left = middle - wide / 2;
@@ -317,7 +321,7 @@ function DpSensor({
     <g>
       {high ? (
         <Part
-          label={`High pipe: ${PART_STATE_WORDS[high]}`}
+          label={`High pipe: ${words.name('partStates', high)}`}
           selected={selected === 'high-pipe'}
           onSelect={() => onPart('high-pipe')}
         >
@@ -337,7 +341,7 @@ function DpSensor({
       ) : null}
       {low ? (
         <Part
-          label={`Low pipe: ${PART_STATE_WORDS[low]}`}
+          label={`Low pipe: ${words.name('partStates', low)}`}
           selected={selected === 'low-pipe'}
           onSelect={() => onPart('low-pipe')}
         >
@@ -356,7 +360,7 @@ function DpSensor({
         </Part>
       ) : null}
       <Part
-        label={`ΔP ${value}, differential pressure sensor: ${PART_STATE_WORDS[state]}`}
+        label={`ΔP ${value}, differential pressure sensor: ${words.name('partStates', state)}`}
         selected={selected === 'dp-sensor'}
         onSelect={() => onPart('dp-sensor')}
       >
@@ -385,6 +389,7 @@ function DpSensor({
 }
 
 function HeatKey({ caption }: { caption: string }) {
+  const words = useWords();
   const x = LINE_WIDTH - 150;
   return (
     <g aria-hidden>
@@ -412,10 +417,10 @@ function HeatKey({ caption }: { caption: string }) {
         strokeWidth={1.2}
       />
       <LineText x={x} y={46} size={12} fill="var(--ink2)">
-        gas 20 °C
+        gas {words.temperature(20)}
       </LineText>
       <LineText x={x + 110} y={46} size={12} anchor="end" fill="var(--ink2)">
-        700 °C
+        {words.temperature(700)}
       </LineText>
     </g>
   );

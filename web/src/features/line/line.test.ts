@@ -1,6 +1,7 @@
+import { PLAIN_WORDS } from '@white-ember/core/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { PART_IDS, PART_LABELS } from '@white-ember/core/ledger';
+import { PART_IDS } from '@white-ember/core/ledger';
 import { HEAT_HIGH_C, HEAT_LOW_C, heatColour } from './heat.ts';
 import { AXIS_Y, layOut, LINE_HEIGHT, LINE_WIDTH, outline } from './lineLayout.ts';
 
@@ -68,7 +69,7 @@ describe('the exhaust line', () => {
   });
 
   it('has a name for every part', () => {
-    for (const part of PART_IDS) expect(PART_LABELS[part].length).toBeGreaterThan(3);
+    for (const part of PART_IDS) expect(PLAIN_WORDS.name('parts', part).length).toBeGreaterThan(3);
   });
 });
 

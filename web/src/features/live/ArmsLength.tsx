@@ -4,7 +4,8 @@ import type { BaselinePlan } from '@white-ember/core/readings';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 import { withUnit } from '../../ui/format.ts';
-import { clockName, leftText } from '../clocks/clocks.ts';
+import { clockName } from '../clocks/clockName.ts';
+import { leftText } from '../clocks/clocks.ts';
 import { useClocks } from '../clocks/useClocks.ts';
 import { Cues } from './cues.ts';
 import { keepAwake } from './keepAwake.ts';
@@ -45,7 +46,9 @@ export function ArmsLength({
   plan: BaselinePlan;
   onClose: () => void;
 }) {
-  const { pressureUnit, temperatureUnit } = useAppSelector((app) => app.preferences);
+  const { pressure: pressureUnit, temperature: temperatureUnit } = useAppSelector(
+    (app) => app.preferences.units,
+  );
   const [cues] = useState(() => new Cues());
   const [sound, setSound] = useState(false);
   const [clock] = useClocks();
@@ -214,7 +217,7 @@ function RevBand({ rpm, aimRpm }: { rpm: number; aimRpm: number | undefined }) {
 
 /** ΔP of the last two minutes, and how it moves. */
 function Trend({ session, state }: { session: LiveSession; state: LiveState }) {
-  const unit = useAppSelector((app) => app.preferences.pressureUnit);
+  const unit = useAppSelector((app) => app.preferences.units.pressure);
   const id = state.channels.find(({ role }) => role === 'dpfDeltaP')?.id;
   const trace = id === undefined ? undefined : session.traces.get(id);
   const toS = state.vehicle?.timeS ?? 0;

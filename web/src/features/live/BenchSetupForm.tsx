@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { useState } from 'react';
 import {
   BENCH_FAMILIES,
@@ -57,6 +58,7 @@ export function BenchSetupForm({
   displacementL: number | undefined;
   onReady: (setup: BenchSetup) => void;
 }) {
+  const words = useWords();
   const [name, setName] = useState(() => nearest(family, displacementL));
   const [fault, setFault] = useState('');
   const [cold, setCold] = useState(false);
@@ -107,7 +109,7 @@ export function BenchSetupForm({
           onChange={(event) => setCold(event.target.value === 'cold')}
         >
           <option value="warm">Warm from driving</option>
-          <option value="cold">Cold, stood overnight at 12 °C</option>
+          <option value="cold">Cold, stood overnight at {words.temperature(12)}</option>
         </select>
       </label>
       <label className="grid gap-1">

@@ -10,7 +10,7 @@ const PUMPED_MBAR = 200;
 
 /** Work by hand at the simulated vehicle: what a person would do with plug, pump, cable and spanner. */
 export function HandsOn({ session, state }: { session: LiveSession; state: LiveState }) {
-  const unit = useAppSelector((app) => app.preferences.pressureUnit);
+  const unit = useAppSelector((app) => app.preferences.units.pressure);
   const [choice, setChoice] = useState('0/0');
   const [pumped, setPumped] = useState(() => String(fromBase(PUMPED_MBAR, unit)));
   const [group, index] = choice.split('/').map(Number) as [number, number];

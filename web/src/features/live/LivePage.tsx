@@ -265,7 +265,7 @@ const KINDS = { 'engine-off': 'engine off', idle: 'idle', hold: 'hold', moving: 
 
 /** Steady readings that were taken by themselves, and the moments that a person marked. */
 function Taken({ state }: { state: ReturnType<LiveSession['get']> }) {
-  const unit = useAppSelector((app) => app.preferences.pressureUnit);
+  const unit = useAppSelector((app) => app.preferences.units.pressure);
   if (state.captures.length + state.marks.length === 0) return null;
   return (
     <section className="grid gap-1">

@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { useMemo } from 'react';
 import { fillsOf, warmUpOf, warmUpPoints } from '@white-ember/core/treatment';
 import type { OpenJob } from '../job/useJob.ts';
@@ -18,6 +19,7 @@ export function LiveWarmUp({
   session: LiveSession;
   state: LiveState;
 }) {
+  const words = useWords();
   const { filter } = vehicle;
   const cleaned = fillsOf(derived.entries).length > 0;
   const { channels } = state;
@@ -43,8 +45,8 @@ export function LiveWarmUp({
     <WarmUpLine warmUp={warmUp} live />
   ) : (
     <p className="text-ink2">
-      After the clean: start, idle, warm to {limits.coolantWarmC} °C, then hold 2500–3000. Progress is shown
-      here.
+      After the clean: start, idle, warm to {words.temperature(limits.coolantWarmC)}, then hold 2500–3000.
+      Progress is shown here.
     </p>
   );
 }

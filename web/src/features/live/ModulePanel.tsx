@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LinkCode, RoutineId } from '@white-ember/core/bench';
@@ -13,7 +14,7 @@ import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { spacedNumber, typedNumber } from '../../ui/format.ts';
+import { typedNumber } from '../../ui/format.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { HeldOff } from '../proof/resets/HeldOff.tsx';
@@ -106,7 +107,8 @@ function whenOf({ derived }: OpenJob, { cleared }: LiveState): BodyOf<'code-scan
 }
 
 function CodeLine({ code: { code, module, status, present, freezeFrame } }: { code: LinkCode }) {
-  const units = useAppSelector((app) => app.preferences);
+  const words = useWords();
+  const { units } = useAppSelector((app) => app.preferences);
   const values = Object.entries(freezeFrame?.values ?? {}) as [ChannelRole, number][];
   return (
     <li className="border-b-2 border-rule py-1">
@@ -117,7 +119,7 @@ function CodeLine({ code: { code, module, status, present, freezeFrame } }: { co
       {freezeFrame ? (
         <details>
           <summary className="min-h-11 content-center underline underline-offset-4">
-            Freeze frame, {spacedNumber(Math.round(freezeFrame.km))} km
+            Freeze frame, {words.distance(freezeFrame.km)}
           </summary>
           <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm pb-2">
             {values.map(([role, value]) => {

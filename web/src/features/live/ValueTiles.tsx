@@ -15,7 +15,7 @@ export function ValueTiles({
   state: LiveState;
   facts: LiveFacts;
 }) {
-  const units = useAppSelector((app) => app.preferences);
+  const { units } = useAppSelector((app) => app.preferences);
   const shown = state.channels.filter(({ id }) => state.chosen.includes(id));
   const clean = cleanNowMbar(facts);
   return (
@@ -46,7 +46,7 @@ export function ValueTiles({
                 {limit.text}
                 {clean === undefined || !isDeltaP
                   ? ''
-                  : `; clean ${withUnit(clean, units.pressureUnit)} at this flow`}
+                  : `; clean ${withUnit(clean, units.pressure)} at this flow`}
               </p>
             ) : null}
           </li>

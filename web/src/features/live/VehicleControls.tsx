@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import type { BaselinePlan } from '@white-ember/core/readings';
 import { Button } from '../../ui/Button.tsx';
 import type { LiveSession, LiveState } from './liveSession.ts';
@@ -21,6 +22,7 @@ export function VehicleControls({
   state: LiveState;
   plan: BaselinePlan;
 }) {
+  const words = useWords();
   const { vehicle, pace } = state;
   const pedal = Math.round(100 * (vehicle?.pedal ?? 0));
   return (
@@ -31,7 +33,7 @@ export function VehicleControls({
           ? 'Ignition off'
           : !vehicle.running
             ? 'Ignition on, engine off'
-            : `Engine at ${Math.round(vehicle.rpm / 10) * 10} rpm${vehicle.kmPerH > 1 ? `, ${Math.round(vehicle.kmPerH)} km/h` : ''}`}
+            : `Engine at ${Math.round(vehicle.rpm / 10) * 10} rpm${vehicle.kmPerH > 1 ? `, ${words.speed(vehicle.kmPerH)}` : ''}`}
       </p>
       <div className="grid grid-cols-2 gap-1.5 [&>button]:px-1">
         <Button aria-keyshortcuts="k" onClick={() => session.drive({ do: 'key-on' })}>
@@ -52,7 +54,7 @@ export function VehicleControls({
         <Button aria-keyshortcuts="h" onClick={() => session.drive({ do: 'hold', rpm: plan.highRpm })}>
           Hold {plan.highRpm} <Key of="H" />
         </Button>
-        <Button onClick={() => session.drive({ do: 'cruise', kmPerH: 70 })}>Drive, 70 km/h</Button>
+        <Button onClick={() => session.drive({ do: 'cruise', kmPerH: 70 })}>Drive, {words.speed(70)}</Button>
         <Button onClick={() => session.drive({ do: 'pull', gear: 3 })}>Full load</Button>
         <Button className="col-span-2" aria-keyshortcuts="o" onClick={() => session.drive({ do: 'off' })}>
           Ignition off <Key of="O" />

@@ -74,11 +74,11 @@ export const HANDS_ON: readonly { readonly at: string; readonly acts: readonly H
       { label: 'Open the line after the filter', act: () => ({ do: 'open-joint', joint: 'after-filter' }) },
       { label: 'Close the line', act: () => ({ do: 'open-joint', joint: undefined }) },
       {
-        label: 'Inject 0.5 L of fluid through the high pipe',
+        label: 'Inject a dose of fluid through the high pipe',
         act: () => ({ do: 'inject-fluid', grams: 500, by: 'high-pipe' }),
       },
       {
-        label: 'Inject 0.5 L of fluid through a sensor port',
+        label: 'Inject a dose of fluid through a sensor port',
         act: () => ({ do: 'inject-fluid', grams: 500, by: 'sensor-port' }),
       },
       { label: 'Take the filter off and weigh it', act: () => ({ do: 'take-filter-off' }) },

@@ -1,3 +1,4 @@
+import { METRIC } from '@white-ember/core/words';
 import { describe, expect, it } from 'vitest';
 import { benchChannel, benchFamily, type BenchFamily } from '@white-ember/core/bench';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
@@ -6,7 +7,7 @@ import { cleanNowMbar, deltaPLimit, limitNow, type LiveFacts } from './liveLimit
 import { columnsOf, LiveTrace } from './liveTrace.ts';
 import { shownLive } from './shownLive.ts';
 
-const UNITS = { pressureUnit: 'kPa', temperatureUnit: 'degF', massFlowUnit: 'kgPerH' } as const;
+const UNITS = { ...METRIC, pressure: 'kPa', temperature: 'degF', massFlow: 'kgPerH' } as const;
 const tarn = benchFamily('Tarn 2.0') as BenchFamily;
 
 const facts = (values: Partial<Record<ChannelRole, number>>, sizeKnown = true): LiveFacts => ({
@@ -48,7 +49,7 @@ describe('the limit of the moment', () => {
 });
 
 describe('the limits of the other channels', () => {
-  const units = { pressureUnit: 'mbar', temperatureUnit: 'degC', massFlowUnit: 'gPerS' } as const;
+  const units = METRIC;
   const at = (role: ChannelRole, values: Partial<Record<ChannelRole, number>>, sizeKnown = true) =>
     limitNow(role, facts(values, sizeKnown), units);
 

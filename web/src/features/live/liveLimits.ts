@@ -1,3 +1,4 @@
+import type { UnitChoice } from '@white-ember/core/words';
 import {
   exhaustMassGPerS,
   filterVolumeL,
@@ -50,12 +51,6 @@ export interface LimitNow {
   readonly over: boolean;
 }
 
-export interface LiveUnits {
-  readonly pressureUnit: Unit;
-  readonly temperatureUnit: Unit;
-  readonly massFlowUnit: Unit;
-}
-
 /** The limit that the ΔP of this moment is to be seen against; at the speeds that the limits are meant for. */
 export function deltaPLimit(facts: LiveFacts, unit: Unit): LimitNow | undefined {
   const { limits, latest } = facts;
@@ -87,12 +82,12 @@ export function deltaPLimit(facts: LiveFacts, unit: Unit): LimitNow | undefined 
 /** With the engine off an absolute sensor shows what the barometer shows. */
 const atRest =
   (role: ChannelRole) =>
-  ({ limits, latest }: LiveFacts, { pressureUnit }: LiveUnits): LimitNow | undefined => {
+  ({ limits, latest }: LiveFacts, { pressure }: UnitChoice): LimitNow | undefined => {
     const [value, barometer, rpm] = [latest(role), latest('barometricPressure'), latest('engineSpeed')];
     if (value === undefined || barometer === undefined || rpm === undefined || rpm >= 50) return undefined;
     const percent = limits.keyOnPercent;
     return {
-      text: `engine off: ${withUnit(barometer, pressureUnit)} ± ${percent} %`,
+      text: `engine off: ${withUnit(barometer, pressure)} ± ${percent} %`,
       over: Math.abs(value - barometer) > (percent / 100) * barometer,
     };
   };
@@ -100,7 +95,7 @@ const atRest =
 /** What engine speed and manifold pressure call for; recirculation takes air away, so only a hold is judged. */
 function airLimit(
   { limits, displacementL, latest }: LiveFacts,
-  { massFlowUnit }: LiveUnits,
+  { massFlow }: UnitChoice,
 ): LimitNow | undefined {
   const [air, rpm, manifold] = [latest('massAirFlow'), latest('engineSpeed'), latest('manifoldPressure')];
   if (air === undefined || rpm === undefined || manifold === undefined || displacementL === undefined)
@@ -117,44 +112,44 @@ function airLimit(
   const { mafToSpeedDensityLow: low, mafToSpeedDensityHigh: high } = limits;
   const ratio = air / wanted.value;
   return {
-    text: `${withUnit(low * wanted.value, massFlowUnit)} to ${withUnit(high * wanted.value, massFlowUnit)} by speed–density`,
+    text: `${withUnit(low * wanted.value, massFlow)} to ${withUnit(high * wanted.value, massFlow)} by speed–density`,
     over: ratio < low || ratio > high,
   };
 }
 
 const circuit =
   (role: ChannelRole) =>
-  ({ limits, latest }: LiveFacts, { temperatureUnit }: LiveUnits): LimitNow | undefined => {
+  ({ limits, latest }: LiveFacts, { temperature }: UnitChoice): LimitNow | undefined => {
     const value = latest(role);
     const { egtOpenLowC: low, egtOpenHighC: high } = limits;
     if (value === undefined || (value > low && value < high)) return undefined;
     return {
-      text: `a circuit, no temperature: beyond ${withUnit(low, temperatureUnit)} to ${withUnit(high, temperatureUnit)}`,
+      text: `a circuit, no temperature: beyond ${withUnit(low, temperature)} to ${withUnit(high, temperature)}`,
       over: true,
     };
   };
 
-function coolantLimit({ limits, latest }: LiveFacts, { temperatureUnit }: LiveUnits): LimitNow | undefined {
+function coolantLimit({ limits, latest }: LiveFacts, { temperature }: UnitChoice): LimitNow | undefined {
   const value = latest('coolantTemp');
   if (value === undefined) return undefined;
-  const warm = withUnit(limits.coolantWarmC, temperatureUnit);
+  const warm = withUnit(limits.coolantWarmC, temperature);
   return {
     text: value < limits.coolantWarmC ? `not warm yet: from ${warm}` : `warm from ${warm}`,
     over: false,
   };
 }
 
-function sootLimit({ limits, geometry, latest }: LiveFacts): LimitNow | undefined {
+function sootLimit({ limits, geometry, latest }: LiveFacts, { soot }: UnitChoice): LimitNow | undefined {
   const value = latest('sootMass');
   if (value === undefined) return undefined;
   const limit = geometry ? limits.sootHighGPerL * filterVolumeL(geometry) : limits.sootHighG;
-  return { text: `high above ${withUnit(limit, 'g')}`, over: value > limit };
+  return { text: `high above ${withUnit(limit, soot)}`, over: value > limit };
 }
 
 const LIMITS: Readonly<
-  Partial<Record<ChannelRole, (facts: LiveFacts, units: LiveUnits) => LimitNow | undefined>>
+  Partial<Record<ChannelRole, (facts: LiveFacts, units: UnitChoice) => LimitNow | undefined>>
 > = {
-  dpfDeltaP: (facts, { pressureUnit }) => deltaPLimit(facts, pressureUnit),
+  dpfDeltaP: (facts, { pressure }) => deltaPLimit(facts, pressure),
   exhaustBackPressure: atRest('exhaustBackPressure'),
   manifoldPressure: atRest('manifoldPressure'),
   massAirFlow: airLimit,
@@ -167,5 +162,5 @@ const LIMITS: Readonly<
 };
 
 /** The limit that a channel is to be seen against at this moment; none where there is none that would say something. */
-export const limitNow = (role: ChannelRole, facts: LiveFacts, units: LiveUnits): LimitNow | undefined =>
+export const limitNow = (role: ChannelRole, facts: LiveFacts, units: UnitChoice): LimitNow | undefined =>
   LIMITS[role]?.(facts, units);

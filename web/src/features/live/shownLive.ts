@@ -1,24 +1,18 @@
+import { chosenUnit, type UnitChoice } from '@white-ember/core/words';
 import type { LinkChannel } from '@white-ember/core/bench';
-import { fromBase, quantityOf, unitLabel, type Unit } from '@white-ember/core/quantities';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { CHANNEL_ROLES } from '@white-ember/core/readings';
 
 /** The value of a channel in the person's unit, no finer than the module gives it. */
 export function shownLive(
   { role, status, decimals }: Pick<LinkChannel, 'role' | 'status' | 'decimals'>,
   base: number,
-  units: { pressureUnit: Unit; temperatureUnit: Unit; massFlowUnit: Unit },
+  units: UnitChoice,
 ): { figure: string; unit: string } {
   if (status === 'volts') return { figure: base.toFixed(2), unit: 'V' };
   const { unit, quantity } = CHANNEL_ROLES[role];
   if (quantity === 'fraction') return { figure: base.toFixed(decimals), unit: '' };
-  const own: Unit =
-    quantity === 'pressure'
-      ? units.pressureUnit
-      : quantity === 'temperature'
-        ? units.temperatureUnit
-        : quantityOf(unit) === 'massFlow'
-          ? units.massFlowUnit
-          : unit;
+  const own = chosenUnit(unit, units);
   const value = fromBase(base, own);
   const digits =
     quantity === 'pressure' ? (Math.abs(value) < 100 ? (Math.abs(value) < 10 ? 2 : 1) : 0) : decimals;

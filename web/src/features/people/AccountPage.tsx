@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { problemOf, useRevokeSessionMutation, useSessionQuery, useSignedInQuery } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
@@ -28,18 +29,9 @@ export function AccountPage() {
   );
 }
 
-const moment = (iso: string): string =>
-  iso === ''
-    ? 'not known'
-    : new Date(iso).toLocaleString('en-GB', {
-        day: 'numeric',
-        month: 'short',
-        hour: '2-digit',
-        minute: '2-digit',
-      });
-
 /** Where the person is signed in; any of them can be ended. */
 function Sessions() {
+  const words = useWords();
   const sessions = useSignedInQuery();
   const [revoke, state] = useRevokeSessionMutation();
   return (
@@ -53,7 +45,8 @@ function Sessions() {
             <span>
               <span className="font-head font-semibold">{device}</span>
               <span className="block text-sm text-ink2">
-                since {moment(signedInAt)}, last used {moment(lastSeenAt)}
+                since {signedInAt === '' ? 'not known' : words.moment(signedInAt)}, last used{' '}
+                {lastSeenAt === '' ? 'not known' : words.moment(lastSeenAt)}
               </span>
             </span>
             {current ? (

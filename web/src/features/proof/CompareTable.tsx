@@ -1,11 +1,13 @@
-import type { DerivedJob } from '@white-ember/core/job';
+import { useWords } from '../../app/words.ts';
+import type { OpenJob } from '../job/useJob.ts';
 import type { Limits } from '@white-ember/core/limits';
 import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 
 /** Before and after at the same flow, row by row, beside the limit they are judged by. */
-export function CompareTable({ derived, limits }: { derived: DerivedJob; limits: Limits }) {
-  const unit = useAppSelector((state) => state.preferences.pressureUnit);
+export function CompareTable({ derived, limits }: { derived: OpenJob['derived']; limits: Limits }) {
+  const words = useWords();
+  const unit = useAppSelector((state) => state.preferences.units.pressure);
   const { comparison } = derived;
   if (!comparison) return null;
   const show = (value: number | undefined): string =>
@@ -19,7 +21,7 @@ export function CompareTable({ derived, limits }: { derived: DerivedJob; limits:
         <thead className="border-b-2 border-ink text-[15px]">
           <tr>
             <th className="py-1">at</th>
-            <th className="text-right">flow, m³/h</th>
+            <th className="text-right">flow, {words.label('volumeFlow')}</th>
             <th className="text-right">before</th>
             <th className="text-right">after</th>
             <th className="text-right">good to</th>
@@ -29,7 +31,7 @@ export function CompareTable({ derived, limits }: { derived: DerivedJob; limits:
           {comparison.rows.map((row) => (
             <tr key={row.label} className="border-b border-rule">
               <td className="py-1.5">{row.label}</td>
-              <td className="text-right text-ink2">{Math.round(row.flowM3PerH)}</td>
+              <td className="text-right text-ink2">{words.volumeFlowFigure(row.flowM3PerH)}</td>
               <td className="text-right">{show(row.beforeMbar)}</td>
               <td className="text-right font-bold">{show(row.afterMbar)}</td>
               <td className="text-right text-ink2">

@@ -1,7 +1,10 @@
+import type { Words } from '@white-ember/core/words';
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { useEffect, useMemo, useRef } from 'react';
 import type { Chart as ChartType, ChartDataset, Plugin } from 'chart.js';
 import { type FlowPicture, type CurvePoint, type FlowCurve } from '@white-ember/core/proof';
-import { fromBase, pressureFigure, pressureText, unitLabel, type Unit } from '@white-ember/core/quantities';
+import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 
 const colour = (name: string): string =>
@@ -47,16 +50,17 @@ const endLabels = (labels: readonly Label[]): Plugin<'scatter'> => ({
 });
 
 /** The arrow from before to after at the flow at which they are compared. */
-const fallArrow = (picture: FlowPicture, unit: Unit, tone: string, ground: string): Plugin<'scatter'> => ({
+const fallArrow = (picture: FlowPicture, words: Words, tone: string, ground: string): Plugin<'scatter'> => ({
   id: 'fall-arrow',
   afterDatasetsDraw: ({ ctx, scales }) => {
     const { equalFlow, removedPercent } = picture;
     const x = scales['x'];
     const y = scales['y'];
     if (!equalFlow || removedPercent === undefined || !x || !y) return;
-    const px = x.getPixelForValue(equalFlow.flowM3PerH);
-    const from = y.getPixelForValue(fromBase(equalFlow.beforeMbar, unit));
-    const to = y.getPixelForValue(fromBase(equalFlow.afterMbar, unit));
+    const { pressure, volumeFlow } = words.units;
+    const px = x.getPixelForValue(fromBase(equalFlow.flowM3PerH, volumeFlow));
+    const from = y.getPixelForValue(fromBase(equalFlow.beforeMbar, pressure));
+    const to = y.getPixelForValue(fromBase(equalFlow.afterMbar, pressure));
     if (Math.abs(to - from) < 24) return;
     const sign = Math.sign(to - from);
     ctx.strokeStyle = tone;
@@ -84,9 +88,10 @@ const fallArrow = (picture: FlowPicture, unit: Unit, tone: string, ground: strin
 async function draw(
   canvas: HTMLCanvasElement,
   picture: FlowPicture,
-  unit: Unit,
+  words: Words,
   still: boolean,
 ): Promise<ChartType> {
+  const { pressure: unit, volumeFlow } = words.units;
   const { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController } =
     await import('chart.js');
   Chart.register(LinearScale, LineController, LineElement, PointElement, ScatterController);
@@ -96,11 +101,11 @@ async function draw(
   const rule = colour('--rule');
   const tone = { before: colour('--steel'), after: colour('--ember'), 'this log': colour('--ember') };
   const point = (p: CurvePoint): { x: number; y: number } => ({
-    x: p.flowM3PerH,
+    x: fromBase(p.flowM3PerH, volumeFlow),
     y: fromBase(p.dpMbar, unit),
   });
   const line = (curve: FlowCurve, style: Partial<ChartDataset<'scatter'>>): ChartDataset<'scatter'> => ({
-    label: curve.label,
+    label: words.say(curve.label),
     data: curve.points.map(point),
     showLine: true,
     pointRadius: 0,
@@ -113,7 +118,7 @@ async function draw(
     const reachesEnd = last === curve.points.at(-1);
     if (last && (bold || reachesEnd))
       ends.push({
-        text: curve.label,
+        text: words.say(curve.label),
         at: { ...last, dpMbar: fromBase(last.dpMbar, unit) },
         tone: tint,
         bold,
@@ -161,12 +166,12 @@ async function draw(
           ...axis,
           type: 'linear',
           min: 0,
-          max: picture.maxFlow,
+          max: fromBase(picture.maxFlow, volumeFlow),
           grid: { display: false },
           ticks: { ...axis.ticks, maxTicksLimit: 7, includeBounds: false },
           title: {
             display: true,
-            text: `exhaust flow at ${Math.round(picture.temperatureC)} °C, m³/h`,
+            text: `exhaust flow at ${words.temperature(picture.temperatureC)}, ${unitLabel(volumeFlow)}`,
             color: ink2,
             align: 'end',
             font: { family: 'Barlow Semi Condensed', size: 14 },
@@ -188,7 +193,7 @@ async function draw(
         },
       },
     },
-    plugins: [endLabels(ends), fallArrow(picture, unit, ink, colour(still ? '--card' : '--paper'))],
+    plugins: [endLabels(ends), fallArrow(picture, words, ink, colour(still ? '--card' : '--paper'))],
   });
 }
 
@@ -196,25 +201,26 @@ async function draw(
 export function FlowChart({
   picture,
   still = false,
-  unit,
+  told,
   className = '',
 }: {
   picture: FlowPicture;
   still?: boolean;
-  /** Another unit than this device’s, as in a report that was told for somebody. */
-  unit?: Unit | undefined;
+  /** Other words than this person’s, as in a report that was told for somebody. */
+  told?: Words | undefined;
   className?: string;
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme, pressureUnit: own } = useAppSelector((state) => state.preferences);
-  const pressureUnit = unit ?? own;
-  const described = useMemo(() => describe(picture, pressureUnit), [picture, pressureUnit]);
+  const theme = useAppSelector((state) => state.preferences.theme);
+  const own = useWords();
+  const words = told ?? own;
+  const described = useMemo(() => describe(picture, words), [picture, words]);
   useEffect(() => {
     let chart: ChartType | undefined;
     let gone = false;
     const element = canvas.current;
     if (!element) return;
-    void draw(element, picture, pressureUnit, still).then((made) => {
+    void draw(element, picture, words, still).then((made) => {
       if (gone) made.destroy();
       else chart = made;
     });
@@ -222,17 +228,17 @@ export function FlowChart({
       gone = true;
       chart?.destroy();
     };
-  }, [picture, pressureUnit, theme, still]);
+  }, [picture, words, theme, still]);
   return (
     <figure className={className}>
       <div className="relative h-full min-h-[240px]">
         <canvas ref={canvas} className="absolute inset-0" role="img" aria-label={described} />
       </div>
       {picture.sides.flatMap(({ name, misses }) =>
-        misses.map((text) => (
-          <p key={`${name} ${text}`} className="text-sm text-ink-2">
+        misses.map((text, i) => (
+          <p key={`${name} ${i}`} className="text-sm text-ink-2">
             {picture.sides.length > 1 ? `${name}: ` : ''}
-            {text}
+            <Say it={text} />
           </p>
         )),
       )}
@@ -242,8 +248,8 @@ export function FlowChart({
           <thead>
             <tr>
               <th>reading</th>
-              <th className="text-right">flow, m³/h</th>
-              <th className="text-right">ΔP, {unitLabel(pressureUnit)}</th>
+              <th className="text-right">flow, {words.label('volumeFlow')}</th>
+              <th className="text-right">ΔP, {words.label('pressure')}</th>
             </tr>
           </thead>
           <tbody>
@@ -253,8 +259,8 @@ export function FlowChart({
                   <td>
                     {name}, {Math.round(sample.rpm)} rpm
                   </td>
-                  <td className="text-right">{Math.round(sample.flow.flowM3PerH)}</td>
-                  <td className="text-right">{pressureFigure(sample.dpMbar, pressureUnit)}</td>
+                  <td className="text-right">{words.volumeFlowFigure(sample.flow.flowM3PerH)}</td>
+                  <td className="text-right">{words.pressureFigure(sample.dpMbar)}</td>
                 </tr>
               )),
             )}
@@ -265,12 +271,12 @@ export function FlowChart({
   );
 }
 
-function describe(picture: FlowPicture, unit: Unit): string {
+function describe(picture: FlowPicture, words: Words): string {
   const sides = picture.sides.map(({ name, cloud }) => `${name}: ${cloud.length} points`).join('; ');
   const { equalFlow, removedPercent } = picture;
   const fall =
     equalFlow && removedPercent !== undefined
-      ? ` At ${Math.round(equalFlow.flowM3PerH)} m³/h from ${pressureText(equalFlow.beforeMbar, unit)} to ${pressureText(equalFlow.afterMbar, unit)}.`
+      ? ` At ${words.volumeFlow(equalFlow.flowM3PerH)} from ${words.pressure(equalFlow.beforeMbar)} to ${words.pressure(equalFlow.afterMbar)}.`
       : '';
   return `Pressure drop against exhaust flow. ${sides}.${fall}`;
 }

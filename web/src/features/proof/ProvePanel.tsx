@@ -1,3 +1,4 @@
+import { Say } from '../../ui/Say.tsx';
 import { pictureOfJob, vehicleFactsOf, verdictLine } from '@white-ember/core/job';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -66,7 +67,9 @@ export function ProvePanel(props: StageProps) {
     <div className="grid gap-5 grid-cols-1 xl:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] items-start">
       <section className="grid gap-1 grid-cols-1">
         <h2 className="text-2xl leading-tight">{derived.headline}</h2>
-        <p className="text-[15px] text-ink2">{verdictLine(derived)}</p>
+        <p className="text-[15px] text-ink2">
+          <Say it={verdictLine(derived)} />
+        </p>
         {derived.contradiction ? (
           <Notice title="Contradicted by the next visit" tone="alarm">
             {derived.contradiction.text}{' '}

@@ -1,17 +1,18 @@
-import { chanceText, type DerivedJob } from '@white-ember/core/job';
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
+import type { OpenJob } from '../job/useJob.ts';
+import { chanceText } from '@white-ember/core/job';
 import type { Limits } from '@white-ember/core/limits';
-import { figure } from '@white-ember/core/proof';
-import { useAppSelector } from '../../app/store.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 
 /** How sure the verdict is, by the readings and by what is weaker than it could be. */
-export function ConfidenceReasons({ derived, limits }: { derived: DerivedJob; limits: Limits }) {
+export function ConfidenceReasons({ derived, limits }: { derived: OpenJob['derived']; limits: Limits }) {
   const { confidence } = derived;
   if (!confidence) return null;
   const { level, percent: chance, reasons } = confidence;
   return (
     <p className="text-[15px] mt-2">
-      Confidence <b>{level}</b>: {chanceText(chance)} from the scatter of the readings; high from{' '}
+      Confidence <b>{level}</b>: <Say it={chanceText(chance)} /> from the scatter of the readings; high from{' '}
       {limits.confidenceHighPercent} %, fair from {limits.confidenceFairPercent} %
       {reasons.length > 0 ? `; lowered by: ${reasons.join('; ')}` : ''}.
     </p>
@@ -19,8 +20,8 @@ export function ConfidenceReasons({ derived, limits }: { derived: DerivedJob; li
 }
 
 /** Each figure with the limit that it is judged by, and the reasons in sentences. */
-export function VerdictReasons({ derived, limits }: { derived: DerivedJob; limits: Limits }) {
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+export function VerdictReasons({ derived, limits }: { derived: OpenJob['derived']; limits: Limits }) {
+  const words = useWords();
   const { proof, comparison } = derived;
   if (!proof) return null;
   const assumed = [
@@ -45,8 +46,8 @@ export function VerdictReasons({ derived, limits }: { derived: DerivedJob; limit
             <li key={judgement.name} className="flex gap-2">
               <StateMark state={judgement.holds ? 'sound' : 'failed'} size={18} />
               <span>
-                {judgement.name}: <b>{figure(judgement.value, judgement.unit, pressureUnit)}</b>,{' '}
-                {judgement.sense} {figure(judgement.limit, judgement.unit, pressureUnit)}
+                {judgement.name}: <b>{words.figure(judgement.value, judgement.unit)}</b>, {judgement.sense}{' '}
+                {words.figure(judgement.limit, judgement.unit)}
                 <span className="block text-sm text-ink2">{judgement.reason}</span>
               </span>
             </li>

@@ -1,8 +1,10 @@
+import { faultIn, type UnitChoice } from '@white-ember/core/words';
+import { useWords } from '../../app/words.ts';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import type { ReadingBody } from '@white-ember/core/ledger';
-import { PRESSURE_UNITS, unitLabel, type Unit } from '@white-ember/core/quantities';
-import { preferred } from '../../app/preferences.ts';
+import { PRESSURE_UNITS, unitLabel } from '@white-ember/core/quantities';
+import { unitsPreferred } from '../../app/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -10,7 +12,7 @@ import { Notice } from '../../ui/Notice.tsx';
 import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCorrecting } from '../job/useCorrecting.ts';
-import { useEntryForm } from '../job/useEntryForm.ts';
+import { useTypedForm } from '../job/useTypedForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { EMPTY_HAND, emptyRow, handReading, handValues, type HandUnits } from './handReading.ts';
 
@@ -43,16 +45,27 @@ export function HandReadingForm({
   purpose: ReadingBody['purpose'];
   onDone: () => void;
 }) {
-  const { pressureUnit, massFlowUnit, temperatureUnit } = useAppSelector((state) => state.preferences);
+  const {
+    pressure: pressureUnit,
+    massFlow: massFlowUnit,
+    temperature: temperatureUnit,
+    soot: sootUnit,
+  } = useAppSelector((state) => state.preferences.units);
+  const words = useWords();
   const dispatch = useAppDispatch();
   const addEntry = useAddEntry(open.job.id);
-  const units: HandUnits = { pressure: pressureUnit, massFlow: massFlowUnit, temperature: temperatureUnit };
+  const units: HandUnits = {
+    pressure: pressureUnit,
+    massFlow: massFlowUnit,
+    temperature: temperatureUnit,
+    soot: sootUnit,
+  };
   const correcting = useCorrecting(
     open,
     'reading',
     ({ body }) => body.purpose === purpose && body.origin.type === 'hand',
   );
-  const { form, done, supersedes } = useEntryForm({
+  const { form, done, supersedes } = useTypedForm({
     draft: `reading ${purpose} ${open.job.id}`,
     empty: EMPTY_HAND,
     correcting,
@@ -153,7 +166,9 @@ export function HandReadingForm({
           <select
             className="input-box w-24"
             value={pressureUnit}
-            onChange={(event) => dispatch(preferred({ pressureUnit: event.target.value as Unit }))}
+            onChange={(event) =>
+              dispatch(unitsPreferred({ pressure: event.target.value as UnitChoice['pressure'] }))
+            }
           >
             {PRESSURE_UNITS.map((unit) => (
               <option key={unit} value={unit}>
@@ -200,7 +215,7 @@ export function HandReadingForm({
         <Field label="Barometer" unit={unitLabel(pressureUnit)} error={problems['barometerMbar']}>
           <input className="input-box" inputMode="decimal" {...form.register('barometer')} />
         </Field>
-        <Field label="Soot value" unit="g" error={problems['sootCounterG']}>
+        <Field label="Soot value" unit={unitLabel(sootUnit)} error={problems['sootCounterG']}>
           <input className="input-box" inputMode="decimal" {...form.register('soot')} />
         </Field>
         <Field label="Fill level" unit="%" error={problems['sootPercent']}>
@@ -216,7 +231,7 @@ export function HandReadingForm({
             {listed.map(([field, text]) => (
               <li key={field}>
                 {field.startsWith('rows.') ? `Row ${Number(field.split('.')[1]) + 1} · ` : ''}
-                {text}
+                {faultIn(text, words)}
               </li>
             ))}
           </ul>

@@ -84,7 +84,7 @@ export function ReadingPanel({
 
 /** The reading that counts at present, and where it came from. */
 function CountsNow({ open, purpose }: Pick<StageProps, 'open'> & { purpose: ReadingBody['purpose'] }) {
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
+  const pressureUnit = useAppSelector((state) => state.preferences.units.pressure);
   const reading =
     purpose === 'before' ? open.derived.before : purpose === 'after' ? open.derived.after : undefined;
   if (!reading) return null;

@@ -8,8 +8,8 @@ import {
   type HandValues,
 } from './handReading.ts';
 
-const METRIC: HandUnits = { pressure: 'mbar', massFlow: 'gPerS', temperature: 'degC' };
-const IMPERIAL: HandUnits = { pressure: 'psi', massFlow: 'kgPerH', temperature: 'degF' };
+const METRIC: HandUnits = { pressure: 'mbar', massFlow: 'gPerS', temperature: 'degC', soot: 'g' };
+const IMPERIAL: HandUnits = { pressure: 'psi', massFlow: 'kgPerH', temperature: 'degF', soot: 'oz' };
 
 const typed = (rows: Partial<HandValues['rows'][number]>[], more: Partial<HandValues> = {}): HandValues => ({
   ...EMPTY_HAND,
@@ -67,15 +67,15 @@ describe('a hand reading', () => {
       'after',
     );
     expect('problems' in made && made.problems).toEqual({
-      'rows.1.rpm': 'Engine speed: at least 0 rpm',
+      'rows.1.rpm': 'Engine speed: 0 to 8000 rpm',
       'rows.2.dp': 'ΔP: enter a number',
-      'rows.3.air': 'Air mass: at most 1500 g/s',
+      'rows.3.air': 'Air mass: 0 to 1500 g/s',
     });
   });
 
   it('wants at least one pressure, and an engine speed with it', () => {
     const empty = handReading(EMPTY_HAND, METRIC, 'before');
-    expect('problems' in empty && Object.values(empty.problems)[0]).toMatch(/at least one sample/);
+    expect('problems' in empty && Object.values(empty.problems)[0]).toMatch(/at least one row/);
     const speedless = handReading(typed([{}, { dp: '3' }]), METRIC, 'before');
     expect('problems' in speedless && speedless.problems).toHaveProperty(['rows.1.rpm']);
   });
@@ -94,6 +94,6 @@ describe('a hand reading', () => {
     expect(again.body.samples.map((s) => [s.kind, s.rpm, s.dpMbar?.toFixed(3)])).toEqual(
       made.body.samples.map((s) => [s.kind, s.rpm, s.dpMbar?.toFixed(3)]),
     );
-    expect(again.body).toMatchObject({ sootCounterG: 12, note: 'warm' });
+    expect(again.body).toMatchObject({ sootCounterG: 340.194, note: 'warm' });
   });
 });

@@ -27,6 +27,7 @@ export interface HandUnits {
   readonly pressure: Unit;
   readonly massFlow: Unit;
   readonly temperature: Unit;
+  readonly soot: Unit;
 }
 
 export const emptyRow = (kind: ReadingSample['kind'], rpm: string): HandRow => ({
@@ -74,7 +75,8 @@ export function handReading(
   const used = values.rows.map((row, i) => ({ row, i })).filter(({ row }) => isUsed(row));
   const base = (text: string, unit: Unit): number | undefined => {
     const typed = typedNumber(text);
-    return typed === undefined ? undefined : toBase(typed, unit);
+    // As fine as it was typed: a gram is no gram and a bit because it was read in ounces.
+    return typed === undefined || Number.isNaN(typed) ? typed : Number(toBase(typed, unit).toPrecision(6));
   };
   const given = (fields: Record<string, number | string | undefined>): Record<string, number | string> =>
     Object.fromEntries(
@@ -98,7 +100,7 @@ export function handReading(
     })),
     ...given({
       barometerMbar: base(values.barometer, units.pressure),
-      sootCounterG: typedNumber(values.soot),
+      sootCounterG: base(values.soot, units.soot),
       sootPercent: typedNumber(values.fill ?? ''),
       note: values.note.trim() === '' ? undefined : values.note,
     }),
@@ -132,7 +134,7 @@ export function handValues(body: ReadingBody, units: HandUnits): HandValues {
       coolant: typed(sample.coolantC, units.temperature),
     })),
     barometer: typed(body.barometerMbar, units.pressure),
-    soot: body.sootCounterG === undefined ? '' : String(body.sootCounterG),
+    soot: typed(body.sootCounterG, units.soot),
     fill: body.sootPercent === undefined ? '' : String(body.sootPercent),
     note: body.note ?? '',
   };

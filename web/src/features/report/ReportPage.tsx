@@ -1,8 +1,8 @@
+import { useWords } from '../../app/words.ts';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { REPORT_VERSIONS, reportOf } from '@white-ember/core/report';
 import { useSessionQuery, useVehicleOutlookQuery } from '../../app/api.ts';
-import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { OpenJob } from '../job/useJob.ts';
 import { WithJob } from '../job/WithJob.tsx';
@@ -27,7 +27,7 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
   const { data: told } = useVehicleOutlookQuery(vehicle.id);
   const [params, setParams] = useSearchParams();
   const version = REPORT_VERSIONS.find((one) => one === params.get('version')) ?? 'technical';
-  const { pressureUnit, temperatureUnit, distanceUnit } = useAppSelector((app) => app.preferences);
+  const words = useWords();
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
   const report = useMemo(
     () =>
@@ -40,17 +40,16 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
           told: job.seal?.told ?? told,
           limitsProfile: job.limitsProfile,
           workshop: job.seal?.workshop ?? session.data?.workshop?.name ?? '',
-          units: { pressure: pressureUnit, temperature: temperatureUnit, distance: distanceUnit },
         },
         version,
+        words,
       ),
-    [derived, job, vehicle, limits, told, session.data, pressureUnit, temperatureUnit, distanceUnit, version],
+    [derived, job, vehicle, limits, told, session.data, words, version],
   );
   const pdf = new URLSearchParams({
     version,
-    pressure: pressureUnit,
-    temperature: temperatureUnit,
-    distance: distanceUnit,
+    ...words.units,
+    locale: words.locale,
     timeZone,
   });
   return (

@@ -1,4 +1,4 @@
-import type { Unit } from '@white-ember/core/quantities';
+import type { Words } from '@white-ember/core/words';
 import type { Report, ReportBlock, ReportSection } from '@white-ember/core/report';
 import { EmberMark } from '../../app/Header.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
@@ -9,11 +9,11 @@ interface SheetProps {
   /** Where a photo is found. */
   readonly photoAt?: (id: string) => string;
   /** Unit of the chart, where it is not this device’s. */
-  readonly pressure?: Unit;
+  readonly told?: Words;
 }
 
 /** A report as a sheet of paper; its words are core’s, so that the PDF cannot say anything else. */
-export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, pressure }: SheetProps) {
+export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, told }: SheetProps) {
   return (
     <>
       <header className="flex justify-between gap-6 border-b-4 border-ink pb-2">
@@ -44,7 +44,7 @@ export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, pre
             <section key={section.title} className="break-inside-avoid">
               <h2 className="text-lg mb-1">{section.title}</h2>
               {section.blocks.map((block, i) => (
-                <Block key={i} block={block} photoAt={photoAt} pressure={pressure} />
+                <Block key={i} block={block} photoAt={photoAt} told={told} />
               ))}
             </section>
           ))}
@@ -73,11 +73,11 @@ function inRows(sections: readonly ReportSection[]): (readonly ReportSection[])[
 function Block({
   block,
   photoAt,
-  pressure,
+  told,
 }: {
   block: ReportBlock;
   photoAt: (id: string) => string;
-  pressure: Unit | undefined;
+  told: Words | undefined;
 }) {
   switch (block.kind) {
     case 'lines':
@@ -126,7 +126,7 @@ function Block({
       return (
         <>
           <h3 className="sr-only">Pressure drop against exhaust flow</h3>
-          <FlowChart picture={block.picture} still unit={pressure} className="h-[86mm] mb-10 print:mb-0" />
+          <FlowChart picture={block.picture} still told={told} className="h-[86mm] mb-10 print:mb-0" />
         </>
       );
     case 'photos':

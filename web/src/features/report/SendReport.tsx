@@ -1,3 +1,5 @@
+import type { Measures } from '@white-ember/core/words';
+import { useWords } from '../../app/words.ts';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
@@ -18,12 +20,10 @@ import {
   useRevokeShareMutation,
   useSendMailMutation,
 } from '../../app/api.ts';
-import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
-import { dateOf, momentOf } from './dates.ts';
 
 export const VERSION_LABELS: Readonly<Record<ReportVersion, string>> = {
   technical: 'For the next technician',
@@ -36,7 +36,7 @@ const letterSchema = newMailSchema.pick({ to: true }).extend({ message: z.string
 /** The report given away: a link that ends and can be taken back, or a letter with the PDF. */
 export function SendReport({ jobId }: { jobId: string }) {
   const handOver = useHandOverQuery(jobId);
-  const { pressureUnit, temperatureUnit, distanceUnit } = useAppSelector((app) => app.preferences);
+  const words = useWords();
   const [version, setVersion] = useState<ReportVersion>('plain');
   const [days, setDays] = useState<(typeof SHARE_DAYS)[number]>(30);
   const [makeShare, making] = useMakeShareMutation();
@@ -49,9 +49,8 @@ export function SendReport({ jobId }: { jobId: string }) {
   const choice = (): ReportChoice =>
     reportChoiceSchema.parse({
       version,
-      pressure: pressureUnit,
-      temperature: temperatureUnit,
-      distance: distanceUnit,
+      ...words.units,
+      locale: words.locale,
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     });
   const send = form.handleSubmit(async ({ to, message }) => {
@@ -130,7 +129,7 @@ export function SendReport({ jobId }: { jobId: string }) {
           {mails.map((mail) => (
             <li key={mail.id} className="py-2 border-b border-rule">
               <b>{mail.to}</b>: {VERSION_LABELS[mail.version].toLowerCase()}, sent by {mail.sentBy},{' '}
-              {momentOf(mail.sentAt)}
+              {words.moment(mail.sentAt)}
             </li>
           ))}
         </ul>
@@ -146,13 +145,14 @@ export function SendReport({ jobId }: { jobId: string }) {
   );
 }
 
-const STATES: Readonly<Record<Share['state'], (share: Share) => string>> = {
-  open: ({ expiresAt }) => `open until ${dateOf(expiresAt)}`,
-  expired: ({ expiresAt }) => `ended on ${dateOf(expiresAt)}`,
+const STATES: Readonly<Record<Share['state'], (share: Share, words: Measures) => string>> = {
+  open: ({ expiresAt }, words) => `open until ${words.shortDate(expiresAt)}`,
+  expired: ({ expiresAt }, words) => `ended on ${words.shortDate(expiresAt)}`,
   revoked: ({ revokedBy }) => `revoked by ${revokedBy ?? 'somebody'}`,
 };
 
 function ShareLine({ share }: { share: Share }) {
+  const words = useWords();
   const [revoke, revoking] = useRevokeShareMutation();
   const [copied, setCopied] = useState<boolean>();
   const address = `${window.location.origin}${share.path}`;
@@ -165,16 +165,16 @@ function ShareLine({ share }: { share: Share }) {
   return (
     <li className="py-2 border-b border-rule grid gap-2">
       <p className={isOpen ? '' : 'text-ink2'}>
-        <b>{VERSION_LABELS[share.version]}</b>, {STATES[share.state](share)};{' '}
+        <b>{VERSION_LABELS[share.version]}</b>, {STATES[share.state](share, words)};{' '}
         {share.opened === 0
           ? 'not opened yet'
-          : `opened ${share.opened} ×, last ${momentOf(share.lastOpenedAt ?? share.madeAt)}`}
+          : `opened ${share.opened} ×, last ${words.moment(share.lastOpenedAt ?? share.madeAt)}`}
       </p>
       {isOpen ? (
         <>
           <input
             readOnly
-            aria-label={`Link, made ${momentOf(share.madeAt)}`}
+            aria-label={`Link, made ${words.moment(share.madeAt)}`}
             className="input-box text-sm"
             value={address}
             onFocus={(event) => event.target.select()}

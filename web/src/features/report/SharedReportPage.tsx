@@ -1,8 +1,8 @@
+import { reportWords } from '@white-ember/core/report';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { problemOf, useSharedReportQuery } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
-import { dateOf } from './dates.ts';
 import { ReportSheet } from './ReportSheet.tsx';
 
 /** A report by its link, for whoever was given it: the sheet, its PDF, and how long the link is open. */
@@ -28,7 +28,8 @@ export function SharedReportPage() {
       </main>
     );
   }
-  const { report, pressure, expiresAt } = shared.data;
+  const { report, choice, expiresAt } = shared.data;
+  const words = reportWords(choice);
   const at = `/api/shared/${encodeURIComponent(token)}`;
   return (
     <main className="bg-card text-ink max-w-[210mm] w-full mx-auto p-5 sm:p-8 print:p-0 grid gap-5 print:gap-3.5">
@@ -42,9 +43,9 @@ export function SharedReportPage() {
           PDF
         </a>
         <Button onClick={() => window.print()}>Print</Button>
-        <p className="text-ink2">This link is open until {dateOf(expiresAt)}.</p>
+        <p className="text-ink2">This link is open until {words.shortDate(expiresAt)}.</p>
       </div>
-      <ReportSheet report={report} pressure={pressure} photoAt={(id) => `${at}/photos/${id}`} />
+      <ReportSheet report={report} told={words} photoAt={(id) => `${at}/photos/${id}`} />
     </main>
   );
 }

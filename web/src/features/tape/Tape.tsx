@@ -1,6 +1,9 @@
+import { useWords } from '../../app/words.ts';
+import { clockName } from '../clocks/clockName.ts';
+import type { OpenJob } from '../job/useJob.ts';
 import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
-import { CLOCK_LABELS, STAGES, STAGE_LABELS, type DerivedJob, type Stage } from '@white-ember/core/job';
+import { STAGES, type Stage } from '@white-ember/core/job';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { useNow } from '../../ui/useNow.ts';
 import { layTape, type Pin } from './tapeLayout.ts';
@@ -14,7 +17,7 @@ const HEIGHT = LABELS_TOP + ROWS * ROW_PX;
 
 interface TapeProps {
   /** The whole ledger, also while an earlier state of it is looked at. */
-  readonly derived: DerivedJob;
+  readonly derived: OpenJob['derived'];
   readonly stage: Stage;
   readonly waiting: ReadonlySet<string>;
   readonly selected: string | undefined;
@@ -32,6 +35,7 @@ const clock = (ms: number): string =>
 
 /** The ledger as a measuring tape: the stages as its sections, each entry a pin, dwells hatched, now marked. */
 export function Tape(props: TapeProps) {
+  const words = useWords();
   const { derived, stage, onStage } = props;
   const firstEntry = derived.entries[0];
   const count = `${derived.entries.length} ${derived.entries.length === 1 ? 'entry' : 'entries'}`;
@@ -41,13 +45,7 @@ export function Tape(props: TapeProps) {
         <div className="w-20 shrink-0 max-md:hidden">
           <h2 className="text-base leading-tight">Tape</h2>
           <p className="text-[13px] text-tape-ink2 leading-tight">
-            {firstEntry
-              ? new Date(happenedAt(firstEntry)).toLocaleDateString('en-GB', {
-                  weekday: 'short',
-                  day: 'numeric',
-                  month: 'short',
-                })
-              : 'Today'}
+            {firstEntry ? words.weekday(happenedAt(firstEntry)) : 'Today'}
           </p>
           <button
             className="min-h-11 text-left text-[13px] underline underline-offset-4"
@@ -71,7 +69,7 @@ export function Tape(props: TapeProps) {
                   className={`grow min-h-11 px-2.5 font-head font-semibold whitespace-nowrap border-2 ${current ? 'bg-tape-now text-[#171512] border-tape-now' : 'border-tape-rule text-tape-ink'}`}
                 >
                   <span className="sr-only">Stage {i + 1}: </span>
-                  {STAGE_LABELS[name]}
+                  {words.name('stages', name)}
                   {derived.done.has(name) ? <span aria-label="has entries"> •</span> : null}
                 </button>
               );
@@ -97,6 +95,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
+  const words = useWords();
   const layout = layTape({
     entries: derived.entries,
     clocks: derived.clocks,
@@ -104,6 +103,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
     closed: derived.signedOff !== undefined,
     width,
     rows: ROWS,
+    say: words.say,
   });
   const endX = layout.nowX ?? layout.xOf(now);
   const thumbX = at === undefined ? endX : layout.xOf(at);
@@ -135,7 +135,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
             key={clock.entryId}
             className="absolute h-2 hatched text-tape-ink2"
             style={{ left: from, width: to - from, top: PIN_TOP }}
-            title={`${CLOCK_LABELS[clock.clock].toLowerCase()}: ${clock.what}`}
+            title={`${clockName(clock).toLowerCase()}: ${words.say(clock.what)}`}
           />
         ))}
         {layout.pins.map((pin) => (

@@ -1,3 +1,4 @@
+import { PLAIN_WORDS } from '@white-ember/core/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { EntryBody } from '@white-ember/core/ledger';
@@ -27,7 +28,7 @@ const lay = (made: readonly { minute: number; kind: number }[], closed = false, 
     .map(({ minute, kind }, i) => madeEntry(i + 1, bodies[kind] as EntryBody, minute))
     .sort((a, b) => Date.parse(a.deviceTime) - Date.parse(b.deviceTime));
   const nowMs = Date.parse(entries.at(-1)?.deviceTime ?? '') + 5 * 60_000;
-  return layTape({ entries, clocks: [], nowMs, closed, width, rows: 2 });
+  return layTape({ entries, clocks: [], nowMs, closed, width, rows: 2, say: PLAIN_WORDS.say });
 };
 
 describe('the tape', () => {

@@ -1,5 +1,6 @@
+import type { Said } from '@white-ember/core/words';
 import { entryFigure, type JobClock } from '@white-ember/core/job';
-import { happenedAt, type Entry, type EntryKind } from '@white-ember/core/ledger';
+import { happenedAt, isSilent, rankOf, type Entry } from '@white-ember/core/ledger';
 
 const MINUTE = 60_000;
 const DAY = 24 * 60 * MINUTE;
@@ -39,6 +40,8 @@ export interface TapeLayout {
 }
 
 export interface TapeFacts {
+  /** Puts what stands at a pin into words. */
+  readonly say: (it: Said) => string;
   readonly entries: readonly Entry[];
   readonly clocks: readonly JobClock[];
   readonly nowMs: number;
@@ -82,45 +85,6 @@ function between(knots: readonly Knot[], key: 'ms' | 'at', value: number): numbe
   return a[other] + ((value - a[key]) / (b[key] - a[key])) * (b[other] - a[other]);
 }
 
-/** Which labels go first where there is not room for all: what was measured and done before what was remarked. */
-const RANK: Record<EntryKind, number> = {
-  reading: 0,
-  work: 1,
-  drive: 2,
-  'sign-off': 2,
-  'code-scan': 3,
-  complaint: 3,
-  cause: 2,
-  'temporary-repair': 2,
-  'choice-made': 3,
-  'choice-offered': 4,
-  drivable: 3,
-  check: 3,
-  substitution: 3,
-  'part-changed': 4,
-  'part-state': 4,
-  'treatment-chosen': 2,
-  'clock-started': 3,
-  'clock-ended': 5,
-  settled: 4,
-  'made-ready': 5,
-  'burn-reading': 4,
-  'burn-ended': 1,
-  'part-off': 4,
-  'part-back': 4,
-  'fastener-signed': 5,
-  'part-broke': 2,
-  'filter-off': 2,
-  reset: 3,
-  'family-note': 5,
-  'follow-up': 4,
-  'follow-up-done': 4,
-  photo: 5,
-  note: 5,
-  withdrawn: 5,
-  'caution-acknowledged': 5,
-};
-
 /**
  * Gives each pin a row for its label, so that no label touches another and no stem runs through one. A stem passes all
  * rows above its own; so the deepest free row is taken first, and later pins stand above earlier ones.
@@ -143,7 +107,7 @@ function placeLabels(
       const myStemRunsThroughIt = row > its.row && x > its.from - 2 && x < its.to + 2;
       return !itsStemRunsThroughMe && !myStemRunsThroughIt;
     });
-  const byRank = [...pins].sort((a, b) => RANK[a.entry.body.kind] - RANK[b.entry.body.kind] || a.x - b.x);
+  const byRank = [...pins].sort((a, b) => rankOf(a.entry.body.kind) - rankOf(b.entry.body.kind) || a.x - b.x);
   const deepestFirst = Array.from({ length: rows }, (_, i) => rows - 1 - i);
   for (const { entry, x, widthPx } of byRank) {
     const candidates = (['right', 'left'] as const).flatMap((side) =>
@@ -164,8 +128,8 @@ function placeLabels(
 const waitedTo = ({ endMs, endedMs }: JobClock, nowMs: number): number => endedMs ?? Math.min(endMs, nowMs);
 
 /** Places the ledger on a ruler of a width in px: true to time, long pauses cut, labels that do not collide. */
-export function layTape({ entries, clocks, nowMs, closed, width, rows }: TapeFacts): TapeLayout {
-  const shown = entries.filter((entry) => entry.body.kind !== 'caution-acknowledged');
+export function layTape({ entries, clocks, nowMs, closed, width, rows, say }: TapeFacts): TapeLayout {
+  const shown = entries.filter((entry) => !isSilent(entry.body.kind));
   const moments = [
     ...shown.map(happenedAt),
     ...clocks.flatMap((clock) => [clock.startMs, waitedTo(clock, nowMs)]),
@@ -180,7 +144,7 @@ export function layTape({ entries, clocks, nowMs, closed, width, rows }: TapeFac
   const msAt = (x: number): number => between(knots, 'at', x / scale);
 
   const pins = shown.map((entry) => {
-    const text = entryFigure(entry);
+    const text = say(entryFigure(entry));
     return { entry, x: xOf(happenedAt(entry)), text, widthPx: text.length * CHAR_PX + LABEL_GAP_PX };
   });
 

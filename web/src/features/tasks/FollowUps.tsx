@@ -1,38 +1,24 @@
-import { useState } from 'react';
 import { followUpsOf } from '@white-ember/core/job';
-import { toBase, unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
+import { useSpoken, useWords } from '../../app/words.ts';
+import { FigureField, SaveButton, TextField } from '../../form/FieldForm.tsx';
+import { figure, optionalText, text } from '../../form/kinds.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
-import { typedNumber } from '../../ui/format.ts';
-import { useDraftForm } from '../../ui/useDraft.ts';
+import { EntryForm } from '../job/EntryForm.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 import { CalendarLink } from './TaskList.tsx';
 import { whenDue } from './taskWords.ts';
 
-const EMPTY = { what: '', due: '', distance: '' };
+const FIELDS: FieldsOf<'follow-up'> = { what: text(), due: optionalText(), dueKm: figure('km') };
 
 /** What is to be done after the job: worked out from its ledger, and what a person sets. */
 export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
+  const words = useWords();
   const { derived, job, limits, vehicle } = open;
-  const unit = useAppSelector((state) => state.preferences.distanceUnit);
   const addEntry = useAddEntry(job.id);
-  const tasks = followUpsOf(derived, limits);
-  const { form, done: typedIsDone } = useDraftForm(`follow-up ${job.id}`, EMPTY);
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const submit = form.handleSubmit(async (values) => {
-    const { what, due, distance } = values;
-    const typed = typedNumber(distance);
-    const wrong = await addEntry({
-      kind: 'follow-up',
-      what,
-      ...(due === '' ? {} : { due }),
-      ...(typed === undefined ? {} : { dueKm: Number.isNaN(typed) ? typed : toBase(typed, unit) }),
-    });
-    setProblems(wrong ?? {});
-    if (!wrong) typedIsDone(values);
-  });
+  const tasks = useSpoken(followUpsOf(derived, limits));
+  const form = useEntryForm(open, 'follow-up', FIELDS);
   return (
     <section aria-label="Follow-ups" className="grid gap-3">
       <div className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink">
@@ -48,7 +34,7 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
               <p className="text-sm text-ink2">
                 {done
                   ? `Done by ${done.by}${done.how ? `: ${done.how}` : ''}`
-                  : [whenDue(when, unit), why].filter(Boolean).join('. ')}
+                  : [whenDue(when, words), why].filter(Boolean).join('. ')}
               </p>
             </div>
             {canEnter && !done ? (
@@ -63,20 +49,12 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
         ))}
       </ul>
       {canEnter ? (
-        <form onSubmit={(event) => void submit(event)} className="grid sm:grid-cols-2 gap-3" noValidate>
-          <Field label="To be done" className="sm:col-span-2" error={problems['what']}>
-            <input className="input-box" {...form.register('what')} />
-          </Field>
-          <Field label="By" error={problems['due']}>
-            <input className="input-box" type="date" {...form.register('due')} />
-          </Field>
-          <Field label="Or at" unit={unitLabel(unit)} error={problems['dueKm']}>
-            <input className="input-box" inputMode="numeric" {...form.register('distance')} />
-          </Field>
-          <Button type="submit" className="sm:col-span-2">
-            Set the follow-up
-          </Button>
-        </form>
+        <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
+          <TextField name="what" label="To be done" className="sm:col-span-2" />
+          <TextField name="due" label="By" type="date" />
+          <FigureField name="dueKm" label="Or at" />
+          <SaveButton className="sm:col-span-2">Set the follow-up</SaveButton>
+        </EntryForm>
       ) : null}
     </section>
   );

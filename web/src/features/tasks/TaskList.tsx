@@ -1,9 +1,10 @@
+import { spokenNow, useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { CalendarPlus } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Task } from '@white-ember/core/contract';
 import { problemOf, useSessionQuery, useTasksQuery } from '../../app/api.ts';
 import { serverNow } from '../../app/serverClock.ts';
-import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
@@ -11,9 +12,10 @@ import { whenDue } from './taskWords.ts';
 
 /** The calendar of what is to be done; of one vehicle where it is named. */
 export function CalendarLink({ vehicleId }: { vehicleId?: string }) {
+  const words = useWords();
   return (
     <a
-      href={`/api/tasks.ics${vehicleId === undefined ? '' : `?vehicleId=${vehicleId}`}`}
+      href={`/api/tasks.ics?${new URLSearchParams({ ...words.units, locale: words.locale, ...(vehicleId === undefined ? {} : { vehicleId }) }).toString()}`}
       download
       className="min-h-11 inline-flex items-center gap-2 underline underline-offset-4"
     >
@@ -81,11 +83,11 @@ export function TaskList({
 }
 
 function TaskRow({ task, canWork, withPlate }: { task: Task; canWork: boolean; withPlate: boolean }) {
-  const unit = useAppSelector((state) => state.preferences.distanceUnit);
+  const words = useWords();
   const addEntry = useAddEntry(task.jobId);
   const today = new Date(serverNow()).toISOString().slice(0, 10);
   const late = task.due !== undefined && task.due < today;
-  const when = whenDue(task, unit);
+  const when = whenDue(task, words);
   return (
     <li className="border-b-2 border-rule py-2 grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 items-center">
       <div className="min-w-0">
@@ -95,14 +97,16 @@ function TaskRow({ task, canWork, withPlate }: { task: Task; canWork: boolean; w
               {task.plate}
             </Link>
           ) : null}{' '}
-          <span className="font-bold">{task.what}</span>
+          <span className="font-bold">
+            <Say it={task.what} />
+          </span>
         </p>
         <p className={`text-sm ${late ? 'text-ember-text font-bold' : 'text-ink2'}`}>
           {late ? 'Late: ' : ''}
           {when === '' ? 'no day' : when}
         </p>
         <p className="text-sm text-ink2">
-          {task.why}{' '}
+          <Say it={task.why ?? ''} />{' '}
           <Link
             to={`/jobs/${task.jobId}?stage=hand-over`}
             className="underline underline-offset-4 whitespace-nowrap"
@@ -113,7 +117,7 @@ function TaskRow({ task, canWork, withPlate }: { task: Task; canWork: boolean; w
       </div>
       {canWork ? (
         <Button
-          aria-label={`Done: ${task.plate}, ${task.what}`}
+          aria-label={`Done: ${task.plate}, ${spokenNow(task.what)}`}
           onClick={() => void addEntry({ kind: 'follow-up-done', task: task.key })}
         >
           Done

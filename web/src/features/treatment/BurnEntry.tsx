@@ -1,10 +1,11 @@
+import { useWords } from '../../app/words.ts';
 import { Link } from 'react-router';
-import { BURN_END_WORDS } from '@white-ember/core/job';
 import { burnsOf } from '@white-ember/core/treatment';
 import type { OpenJob } from '../job/useJob.ts';
 
 /** The way from the job to its burn, with how the last one stands. */
 export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'standing' }) {
+  const words = useWords();
   const last = burnsOf(open.derived.entries).at(-1);
   const running = last?.goesOn === true;
   return (
@@ -14,7 +15,7 @@ export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'stan
         {running
           ? 'A regeneration was started and has no end yet.'
           : last?.ended
-            ? `The last regeneration ${BURN_END_WORDS[last.ended.body.how]} after ${last.ended.body.minutes.toFixed(0)} min.`
+            ? `The last regeneration ${words.name('burnEnds', last.ended.body.how)} after ${last.ended.body.minutes.toFixed(0)} min.`
             : 'Preconditions, temperatures, bed estimate and stop rules, on a page of their own.'}
       </p>
       <Link

@@ -1,8 +1,11 @@
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { useEffect, useState } from 'react';
-import { useWatch } from 'react-hook-form';
 import { Link, useSearchParams } from 'react-router';
-import type { Fluid } from '@white-ember/core/contract';
+import type { FilterModel, Fluid } from '@white-ember/core/contract';
+import { assumedFilter } from '@white-ember/core/diagnosis';
+import { filterVolumeL, type FilterGeometry } from '@white-ember/core/filter';
 import { FLUID_ENTRIES, type FluidEntry } from '@white-ember/core/ledger';
 import { describeFailure } from '@white-ember/core/quantities';
 import {
@@ -17,9 +20,9 @@ import { useFluidsQuery } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { typedNumber } from '../../ui/format.ts';
+import { figure, number, text, unitOf, type FieldKind, type Fields } from '../../form/kinds.ts';
+import { useFieldForm } from '../../form/useFieldForm.ts';
 import { Notice } from '../../ui/Notice.tsx';
-import { useDraftForm } from '../../ui/useDraft.ts';
 import { askToNotify, ring } from '../clocks/bell.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import { useCaution } from '../job/useCaution.ts';
@@ -29,29 +32,41 @@ import { MadeReady, useReadiness } from './MadeReady.tsx';
 import { SiteAndCooling } from './SiteAndCooling.tsx';
 import { ENTRY_LABELS, WayIn } from './WayIn.tsx';
 
-const EMPTY = {
-  fluidId: '',
-  rinseId: '',
-  filterC: '',
-  lineBar: '',
-  bursts: '0',
-  step: 'soak' as FillStep,
-  seat: 'untried' as SensorSeat,
+/** What is typed and chosen here lies on this device until the fluid is in. */
+const FIELDS: Fields = {
+  fluidId: text(),
+  rinseId: text(),
+  filterC: figure('degC'),
+  lineBar: figure('bar'),
+  bursts: number('0'),
+  step: text('soak'),
+  seat: text('untried'),
 };
 type FillStep = 'soak' | 'rinse';
+interface Typed {
+  readonly filterC?: number;
+  readonly lineBar?: number;
+  readonly bursts?: number;
+}
 
 /** The chemical clean in place: site and filter, the way in, fluid plan, bursts counted, dwell, rinse, and after each fill whether another is worth it. */
 export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stage: 'prove') => void }) {
+  const words = useWords();
   const fluids = useFluidsQuery();
   const [params, setParams] = useSearchParams();
-  const { form } = useDraftForm(`chemical ${open.job.id}`, EMPTY);
-  const typed = { ...EMPTY, ...useWatch({ control: form.control }) };
-  const { step, seat, filterC, lineBar, bursts } = typed;
+  const fields = useFieldForm(FIELDS, `chemical ${open.job.id}`);
+  const { form } = fields;
+  const step = fields.typed('step') as FillStep;
+  const seat = fields.typed('seat') as SensorSeat;
+  // Typing in any of them plans anew.
+  form.watch();
+  const { filterC, lineBar, bursts = 0 } = fields.read() as Typed;
   const { vehicle, derived, limits } = open;
-  const { filter } = vehicle;
+  const { displacementL } = vehicleFactsOf(vehicle);
+  const filter = vehicle.filter ?? assumedFilter(displacementL);
   const all = fluids.data ?? [];
   const shelf = all.filter(({ kind }) => kind === step);
-  const wanted = step === 'soak' ? typed.fluidId : typed.rinseId;
+  const wanted = fields.typed(step === 'soak' ? 'fluidId' : 'rinseId');
   // Until one is picked: the one of which there is most.
   const fluid = shelf.find(({ id }) => id === wanted) ?? shelf.toSorted((a, b) => b.stockL - a.stockL)[0];
   const fills = fillsOf(derived.entries);
@@ -75,11 +90,7 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
     if (asked !== by) choose(by);
     // oxlint-disable-next-line react-hooks/exhaustive-deps -- once for each way in
   }, [by]);
-  const plan = filter && fluid ? planOf(open, fluid, by, { filterC, lineBar, answered }) : undefined;
-  if (!filter)
-    return (
-      <Notice title="The filter’s size is not known">Enter it with the vehicle: the plan needs it.</Notice>
-    );
+  const plan = fluid ? planOf(open, filter, fluid, by, { filterC, lineBar, answered }) : undefined;
   if (fluids.isSuccess && all.length === 0)
     return (
       <Notice title="No fluid on the shelf">
@@ -93,6 +104,15 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
   return (
     <section className="grid gap-4" aria-label="Chemical clean">
       <h2 className="text-2xl">Chemical clean, {step === 'soak' ? `fill ${fills.length + 1}` : 'rinse'}</h2>
+      {vehicle.filter ? null : (
+        <Notice title={`Filter size assumed: ${words.volume(filterVolumeL(filter))}`}>
+          By the class of engine. The real one makes the plan surer:{' '}
+          <Link className="underline underline-offset-4" to={`/vehicles/${vehicle.id}`}>
+            enter it
+          </Link>
+          .
+        </Notice>
+      )}
       <MadeReady open={open} treatment="chemical" readiness={readiness} />
       <SiteAndCooling open={open} readiness={readiness} upToC={fluid?.filterUpToC ?? limits.touchableC} />
       <WayIn
@@ -130,27 +150,35 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
           >
             {shelf.map(({ id, name, stockL }) => (
               <option key={id} value={id}>
-                {name}, {stockL.toFixed(1)} L left
+                {name}, {words.volume(stockL, 1)} left
               </option>
             ))}
           </select>
         </Field>
         <Field
           label="Filter now"
-          unit="°C"
+          unit={unitOf(FIELDS['filterC'] as FieldKind, fields.units) ?? ''}
           hint={
             typeof answered === 'number'
-              ? `${answered} °C by the answers`
+              ? `${words.temperature(answered)} by the answers`
               : 'By its EGTs or a contact thermometer'
           }
         >
           <input className="input-box" inputMode="decimal" {...form.register('filterC')} />
         </Field>
-        <Field label="Line" unit="bar" hint="What the compressor’s gauge shows">
+        <Field
+          label="Line"
+          unit={unitOf(FIELDS['lineBar'] as FieldKind, fields.units) ?? ''}
+          hint="What the compressor’s gauge shows"
+        >
           <input className="input-box" inputMode="decimal" {...form.register('lineBar')} />
         </Field>
       </div>
-      {plan && !plan.ok ? <Notice title="No plan">{describeFailure(plan.failure)}.</Notice> : null}
+      {plan && !plan.ok ? (
+        <Notice title="No plan">
+          <Say it={describeFailure(plan.failure)} />.
+        </Notice>
+      ) : null}
       {plan?.ok && fluid ? (
         <Fill
           open={open}
@@ -160,7 +188,7 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
           step={step}
           ready={ready}
           fill={fills.length + 1}
-          bursts={Number(bursts)}
+          bursts={bursts}
           onBursts={(count) => form.setValue('bursts', String(count))}
         />
       ) : null}
@@ -171,11 +199,11 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
 
 function planOf(
   { vehicle, derived, limits }: OpenJob,
+  filter: FilterGeometry & Pick<Partial<FilterModel>, 'material' | 'catalyst'>,
   fluid: Fluid,
   by: FluidEntry,
-  typed: { filterC: string; lineBar: string; answered: unknown },
+  typed: { filterC: number | undefined; lineBar: number | undefined; answered: unknown },
 ) {
-  const filter = vehicle.filter as NonNullable<typeof vehicle.filter>;
   const { displacementL } = vehicleFactsOf(vehicle);
   const load = derived.before
     ? mostSoot(derived.before.body, filter, {
@@ -183,12 +211,9 @@ function planOf(
         ...(displacementL === undefined ? {} : { displacementL }),
       })
     : undefined;
-  const number = (text: string): number | undefined => {
-    const value = typedNumber(text);
-    return value === undefined || Number.isNaN(value) ? undefined : value;
-  };
-  const nowC = number(typed.filterC) ?? (typeof typed.answered === 'number' ? typed.answered : undefined);
-  const bar = number(typed.lineBar);
+  const given = (value: number | undefined): number | undefined => (Number.isNaN(value) ? undefined : value);
+  const nowC = given(typed.filterC) ?? (typeof typed.answered === 'number' ? typed.answered : undefined);
+  const bar = given(typed.lineBar);
   return chemicalPlan({
     sheet: fluid,
     filter,
@@ -224,6 +249,7 @@ function Fill({
   bursts: number;
   onBursts: (count: number) => void;
 }) {
+  const words = useWords();
   const addEntry = useAddEntry(open.job.id);
   const caution = useCaution(open, 'chemicals', 'chemical-clean');
   const [bursting, setBursting] = useState(false);
@@ -260,28 +286,31 @@ function Fill({
   return (
     <div className="grid gap-3 border-2 border-ink bg-card p-3">
       <p className="text-lg">
-        <span className="figure-text text-xl">{plan.fillL.toFixed(2)} L</span>
+        <span className="figure-text text-xl">{words.volume(plan.fillL, 2)}</span>
         {plan.waterL > 0
-          ? `: ${plan.concentrateL.toFixed(2)} L ${fluid.name} and ${plan.waterL.toFixed(2)} L water`
+          ? `: ${words.volume(plan.concentrateL, 2)} ${fluid.name} and ${words.volume(plan.waterL, 2)} water`
           : ` ${fluid.name} as it is`}
-        , {plan.bursts} bursts of {plan.burstS} s at {plan.lineBar} bar
+        , {plan.bursts} bursts of {plan.burstS} s at {words.linePressure(plan.lineBar)}
         {rinses
           ? ', straight through: nothing stays.'
           : `, then ${plan.dwellMin} min of dwell. Such a load usually takes ${plan.fills === 1 ? 'one fill' : `${plan.fills} fills`}.`}
       </p>
       {plan.dropPerBurstC === undefined ? null : (
         <p>
-          Each burst that arrives cools the filter by about {plan.dropPerBurstC.toFixed(0)} °C: watch it fall.
+          Each burst that arrives cools the filter by about {words.temperatureChange(plan.dropPerBurstC)}:
+          watch it fall.
         </p>
       )}
-      {plan.held.map((text) => (
-        <p key={text} className="border-l-8 border-ember pl-3 font-bold">
-          {text}
+      {plan.held.map((text, i) => (
+        <p key={i} className="border-l-8 border-ember pl-3 font-bold">
+          <Say it={text} />
         </p>
       ))}
       <ul className="list-disc pl-5">
-        {plan.minds.map((text) => (
-          <li key={text}>{text}</li>
+        {plan.minds.map((text, i) => (
+          <li key={i}>
+            <Say it={text} />
+          </li>
         ))}
       </ul>
       <CautionCard id="chemicals" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />

@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { choicesOf, type MadeChoice } from '@white-ember/core/job';
@@ -5,16 +6,18 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
-import { useDraftForm } from '../../ui/useDraft.ts';
+import { SaveButton, TextField } from '../../form/FieldForm.tsx';
+import { asIs, text } from '../../form/kinds.ts';
+import { useSessionQuery } from '../../app/api.ts';
+import { EntryForm } from '../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
 const row = (what: string) => ({ what, price: '', remark: '' });
-const EMPTY = {
-  question: '',
-  currency: 'EUR',
-  options: [row('Clean in place'), row('Send out to be cleaned'), row('New part')],
-};
+const OPTIONS = [row('Clean in place'), row('Send out to be cleaned'), row('New part')];
+const MOST_OPTIONS = 6;
+const FIELDS: FieldsOf<'choice-offered'> = { question: text(), currency: text(), options: asIs(OPTIONS) };
 
 const HOW_WORDS = {
   'in-person': 'in person',
@@ -38,8 +41,6 @@ export function ChoiceForm({ open, canEnter }: { open: OpenJob; canEnter: boolea
   );
 }
 
-const money = (price: number, currency: string): string => `${price.toFixed(2)} ${currency}`;
-
 function Offer({
   choice: { offer, made },
   open,
@@ -49,6 +50,7 @@ function Offer({
   open: OpenJob;
   canEnter: boolean;
 }) {
+  const words = useWords();
   const addEntry = useAddEntry(open.job.id);
   const [option, setOption] = useState(offer.body.options[0]?.id ?? '');
   const [by, setBy] = useState(open.vehicle.customer?.name ?? '');
@@ -63,9 +65,8 @@ function Offer({
   if (made)
     return (
       <Notice title={`${question} ${chosen?.what ?? made.body.option}`}>
-        {chosen ? `${money(chosen.price, currency)}, ` : ''}approved by {made.body.by}{' '}
-        {HOW_WORDS[made.body.how]},{' '}
-        {new Date(made.deviceTime).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+        {chosen ? `${words.money(chosen.price, currency)}, ` : ''}approved by {made.body.by}{' '}
+        {HOW_WORDS[made.body.how]}, {words.moment(made.deviceTime)}
       </Notice>
     );
   return (
@@ -86,7 +87,7 @@ function Offer({
             {what}
             {remark ? <span className="text-sm text-ink2"> · {remark}</span> : null}
           </span>
-          <span className="figure-text">{money(price, currency)}</span>
+          <span className="figure-text">{words.money(price, currency)}</span>
         </label>
       ))}
       {canEnter ? (
@@ -110,65 +111,52 @@ function Offer({
   );
 }
 
+type Row = ReturnType<typeof row>;
+
 function OfferForm({ open }: { open: OpenJob }) {
-  const addEntry = useAddEntry(open.job.id);
-  const { form, done } = useDraftForm(`offer ${open.job.id}`, EMPTY);
-  const { fields, append } = useFieldArray({ control: form.control, name: 'options' });
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const submit = form.handleSubmit(async ({ question, currency, options }) => {
-    const offered = options.filter(({ what, price }) => what !== '' && price !== '');
-    const wrong = await addEntry({
-      kind: 'choice-offered',
-      question,
-      currency,
-      options: offered.map(({ what, price, remark }, i) => ({
-        id: String.fromCharCode(97 + i),
-        what,
-        price: typedNumber(price) ?? Number.NaN,
-        ...(remark === '' ? {} : { remark }),
-      })),
-    });
-    setProblems(wrong ?? {});
-    if (!wrong) done();
+  const currency = useSessionQuery().data?.workshop?.currency ?? '';
+  const form = useEntryForm(open, 'choice-offered', FIELDS, {
+    draft: 'offer',
+    start: { currency },
+    finish: (typed) => ({
+      ...typed,
+      options: ((typed['options'] ?? []) as Row[])
+        .filter(({ what, price }) => what !== '' && price !== '')
+        .map(({ what, price, remark }, i) => ({
+          id: String.fromCharCode(97 + i),
+          what,
+          price: typedNumber(price),
+          ...(remark === '' ? {} : { remark }),
+        })),
+    }),
   });
-  const first = Object.entries(problems).find(([path]) => path.startsWith('options'))?.[1];
+  const { fields, append } = useFieldArray({ control: form.form.control, name: 'options' });
   return (
     <details className="border-2 border-rule bg-card">
       <summary className="font-head font-semibold min-h-12 px-3 content-center">
         Offer a choice with prices
       </summary>
-      <form onSubmit={(event) => void submit(event)} className="grid gap-3 p-3 pt-0" noValidate>
+      <EntryForm of={form} className="grid gap-3 p-3 pt-0">
         <div className="grid grid-cols-[1fr_6rem] gap-3">
-          <Field label="What is to be decided" error={problems['question']}>
-            <input className="input-box" {...form.register('question')} />
-          </Field>
-          <Field label="Currency" error={problems['currency']}>
-            <input className="input-box" {...form.register('currency')} />
-          </Field>
+          <TextField name="question" label="What is to be decided" />
+          <TextField name="currency" label="Currency" />
         </div>
         {fields.map((field, i) => (
           <div key={field.id} className="grid grid-cols-[1fr_6rem] sm:grid-cols-[1.4fr_6rem_1fr] gap-3">
-            <Field label={`Option ${i + 1}`}>
-              <input className="input-box" {...form.register(`options.${i}.what`)} />
-            </Field>
-            <Field label="Price">
-              <input className="input-box" inputMode="decimal" {...form.register(`options.${i}.price`)} />
-            </Field>
-            <Field label="Remark" className="max-sm:col-span-2">
-              <input className="input-box" {...form.register(`options.${i}.remark`)} />
-            </Field>
+            <TextField name={`options.${i}.what`} label={`Option ${i + 1}`} />
+            <TextField name={`options.${i}.price`} label="Price" />
+            <TextField name={`options.${i}.remark`} label="Remark" className="max-sm:col-span-2" />
           </div>
         ))}
-        {first ? <p className="text-ember-text font-bold">✕ {first}</p> : null}
         <div className="flex gap-3">
-          <Button type="submit">Offer it: the job waits</Button>
-          {fields.length < 6 ? (
+          <SaveButton>Offer it: the job waits</SaveButton>
+          {fields.length < MOST_OPTIONS ? (
             <Button weight="quiet" onClick={() => append(row(''))}>
               Another option
             </Button>
           ) : null}
         </div>
-      </form>
+      </EntryForm>
     </details>
   );
 }

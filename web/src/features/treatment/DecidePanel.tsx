@@ -1,8 +1,10 @@
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { judgeReading } from '@white-ember/core/proof';
-import { restrictionRatio, sootFromPressure } from '@white-ember/core/filter';
-import { useAppSelector } from '../../app/store.ts';
-import { withUnit } from '../../ui/format.ts';
+import { filterVolumeL, restrictionRatio, sootFromPressure } from '@white-ember/core/filter';
+import { assumedFilter } from '@white-ember/core/diagnosis';
+import { Link } from 'react-router';
 import { Notice } from '../../ui/Notice.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CauseForm } from '../diagnosis/CauseForm.tsx';
@@ -27,8 +29,8 @@ export function DecidePanel({ open, canEnter, onStage }: StageProps) {
 }
 
 function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) {
+  const words = useWords();
   const { derived, vehicle, limits } = open;
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   if (!derived.before) {
     return (
       <div className="max-w-2xl grid gap-4">
@@ -40,7 +42,11 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
       </div>
     );
   }
-  const reading = judgeReading(derived.before.body, { limits, ...vehicleFactsOf(vehicle) });
+  const facts = vehicleFactsOf(vehicle);
+  const reading = judgeReading(derived.before.body, { limits, ...facts });
+  // Of most vehicles nobody knows the size: the class of engine says it well enough to begin with.
+  const filter = vehicle.filter ?? assumedFilter(facts.displacementL);
+  const about = vehicle.filter ? '' : '≈ ';
   return (
     <div className="grid gap-5">
       <h2 className="text-2xl">Before reading</h2>
@@ -56,30 +62,28 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
         </thead>
         <tbody>
           {reading.samples.map((sample, i) => {
-            const ratio = vehicle.filter
-              ? restrictionRatio(vehicle.filter, sample.flow, sample.dpMbar)
-              : undefined;
-            const soot = vehicle.filter
-              ? sootFromPressure({
-                  geometry: vehicle.filter,
-                  gas: sample.flow,
-                  dpMbar: Math.max(sample.dpMbar, 0),
-                  dpDoubtMbar: sample.dpMbar * sample.flow.flowDoubt,
-                })
-              : undefined;
+            const ratio = restrictionRatio(filter, sample.flow, sample.dpMbar);
+            const soot = sootFromPressure({
+              geometry: filter,
+              gas: sample.flow,
+              dpMbar: Math.max(sample.dpMbar, 0),
+              dpDoubtMbar: sample.dpMbar * sample.flow.flowDoubt,
+            });
             return (
               <tr key={i} className="border-b-2 border-rule">
                 <td className="py-1.5">
                   {sample.kind === 'idle' ? 'idle' : `${Math.round(sample.rpm)} rpm`}
                 </td>
-                <td className="text-right">{Math.round(sample.flow.flowM3PerH)} m³/h</td>
-                <td className="text-right figure-text text-lg">{withUnit(sample.dpMbar, pressureUnit)}</td>
-                <td className="text-right">{ratio?.ok ? ratio.value.ratio.toFixed(1) : '–'}</td>
+                <td className="text-right">{words.volumeFlow(sample.flow.flowM3PerH)}</td>
+                <td className="text-right figure-text text-lg">{words.pressure(sample.dpMbar)}</td>
                 <td className="text-right">
-                  {soot?.ok && soot.value.capped
-                    ? `over ${soot.value.lowG.toFixed(0)} g; above that it may be ash, another restriction or the sensor`
-                    : soot?.ok
-                      ? `${soot.value.sootG.toFixed(0)} g (${soot.value.lowG.toFixed(0)}–${soot.value.highG.toFixed(0)})`
+                  {ratio.ok ? `${about}${words.number(ratio.value.ratio, 1)}` : '–'}
+                </td>
+                <td className="text-right">
+                  {soot.ok && soot.value.capped
+                    ? `${about}over ${words.soot(soot.value.lowG, 0)}; above that it may be ash, another restriction or the sensor`
+                    : soot.ok
+                      ? `${about}${words.soot(soot.value.sootG, 0)} (${words.span(words.soot(soot.value.lowG, 0), words.soot(soot.value.highG, 0))})`
                       : '–'}
                 </td>
               </tr>
@@ -88,24 +92,30 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
         </tbody>
       </table>
       <p className="text-ink2">
-        Good: up to {limits.restrictionGoodRatio} × clean, {withUnit(limits.dpIdleGoodMbar, pressureUnit)} at
-        idle, {withUnit(limits.dp3000GoodMbar, pressureUnit)} at 3000 rpm. Blocked: over{' '}
-        {withUnit(limits.dpIdleBlockedMbar, pressureUnit)} at idle, over{' '}
-        {withUnit(limits.dp3000BlockedMbar, pressureUnit)} at 3000 rpm.
+        Good: up to {limits.restrictionGoodRatio} × clean, {words.pressure(limits.dpIdleGoodMbar)} at idle,{' '}
+        {words.pressure(limits.dp3000GoodMbar)} at 3000 rpm. Blocked: over{' '}
+        {words.pressure(limits.dpIdleBlockedMbar)} at idle, over {words.pressure(limits.dp3000BlockedMbar)} at
+        3000 rpm.
         {derived.before.body.sootCounterG === undefined
           ? ''
-          : ` The ECU counts ${derived.before.body.sootCounterG.toFixed(0)} g of soot.`}
+          : ` The ECU counts ${words.soot(derived.before.body.sootCounterG, 0)} of soot.`}
       </p>
       {vehicle.filter ? null : (
-        <Notice title="The filter’s size is not known">
-          Restriction and soot load need it. Before and after are still compared by fitted curves.
+        <Notice title={`Filter size assumed: ${words.volume(filterVolumeL(filter))}`}>
+          By the class of engine. Restriction and soot are rough until{' '}
+          <Link className="underline underline-offset-4" to={`/vehicles/${vehicle.id}`}>
+            its size is entered
+          </Link>
+          . Before and after are compared by fitted curves.
         </Notice>
       )}
       {reading.assumptions.length > 0 || reading.unplaced.length > 0 ? (
         <Notice title="Assumed, not read">
           <ul className="list-disc pl-5">
-            {[...reading.assumptions, ...reading.unplaced].map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+            {[...reading.assumptions, ...reading.unplaced].map((sentence, i) => (
+              <li key={i}>
+                <Say it={sentence} />
+              </li>
             ))}
           </ul>
         </Notice>

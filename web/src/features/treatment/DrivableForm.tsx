@@ -1,51 +1,45 @@
-import { useState } from 'react';
-import { DRIVABLE_WORDS } from '@white-ember/core/job';
+import { canonicalJson } from '@white-ember/core/ledger';
+import { joined } from '@white-ember/core/words';
+import { useWords } from '../../app/words.ts';
+import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
+import { choice, optionalText, text } from '../../form/kinds.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
-import { useDraftForm } from '../../ui/useDraft.ts';
+import { Say } from '../../ui/Say.tsx';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
+import { EntryForm } from '../job/EntryForm.tsx';
 import { useAddEntry } from '../job/useAddEntry.ts';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
-type Drivable = keyof typeof DRIVABLE_WORDS;
-const EMPTY = { verdict: 'limited' as Drivable, why: '', limits: '', until: '' };
+const FIELDS: FieldsOf<'drivable'> = {
+  verdict: choice('limited'),
+  why: text(),
+  limits: optionalText(),
+  until: optionalText(),
+};
 
 /** May it be driven until then: yes, limited or no, with the reason. */
 export function DrivableForm({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
+  const words = useWords();
   const addEntry = useAddEntry(open.job.id);
-  const { form, done } = useDraftForm(`drivable ${open.job.id}`, EMPTY);
-  const [problem, setProblem] = useState<string>();
+  const form = useEntryForm(open, 'drivable', FIELDS);
   const { drivable } = open.derived;
   const proposed = useJudgement(open)?.drive;
-  const reasons = proposed?.reasons.join('; ') ?? '';
-  const isSame = drivable?.body.verdict === proposed?.verdict && drivable?.body.why === reasons;
-  const record = async (): Promise<void> => {
-    if (!proposed) return;
-    const wrong = await addEntry({ kind: 'drivable', verdict: proposed.verdict, why: reasons });
-    setProblem(wrong ? Object.values(wrong)[0] : undefined);
-  };
-  const submit = form.handleSubmit(async ({ verdict, why, limits, until }) => {
-    const wrong = await addEntry({
-      kind: 'drivable',
-      verdict,
-      why,
-      ...(limits === '' ? {} : { limits }),
-      ...(until === '' ? {} : { until }),
-    });
-    setProblem(wrong ? Object.values(wrong)[0] : undefined);
-    if (!wrong) done();
-  });
+  const reasons = joined(proposed?.reasons ?? [], '; ');
+  const isSame =
+    drivable?.body.verdict === proposed?.verdict &&
+    canonicalJson(drivable?.body.why) === canonicalJson(reasons);
   return (
     <section className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">May it be driven until then?</h3>
       {drivable ? (
         <Notice
-          title={DRIVABLE_WORDS[drivable.body.verdict]}
+          title={words.name('drivable', drivable.body.verdict)}
           tone={drivable.body.verdict === 'no' ? 'alarm' : 'plain'}
         >
           {[
-            drivable.body.why,
+            words.say(drivable.body.why),
             drivable.body.limits,
             drivable.body.until ? `until ${drivable.body.until}` : '',
           ]
@@ -56,40 +50,44 @@ export function DrivableForm({ open, canEnter }: { open: OpenJob; canEnter: bool
       {canEnter && proposed && !isSame ? (
         <div className="border-l-8 border-ink bg-card p-3 grid gap-2">
           <p className="font-head font-semibold text-lg">
-            Proposed: {DRIVABLE_WORDS[proposed.verdict].toLowerCase()}
+            Proposed: {words.name('drivable', proposed.verdict).toLowerCase()}
           </p>
           <ul className="list-disc pl-5">
-            {proposed.reasons.map((reason) => (
-              <li key={reason}>{reason}</li>
+            {proposed.reasons.map((reason, i) => (
+              <li key={i}>
+                <Say it={reason} />
+              </li>
             ))}
           </ul>
-          <Button className="justify-self-start" onClick={() => void record()}>
+          <Button
+            className="justify-self-start"
+            onClick={() => void addEntry({ kind: 'drivable', verdict: proposed.verdict, why: reasons })}
+          >
             Record this
           </Button>
         </div>
       ) : null}
       {canEnter ? (
-        <form onSubmit={(event) => void submit(event)} className="grid sm:grid-cols-2 gap-3" noValidate>
-          <Field label="It may be">
-            <select className="input-box" {...form.register('verdict')}>
-              <option value="drive">driven</option>
-              <option value="limited">driven, limited</option>
-              <option value="no">not driven</option>
-            </select>
-          </Field>
-          <Field label="Until">
-            <input className="input-box" {...form.register('until')} />
-          </Field>
-          <Field label="Because" className="sm:col-span-2" error={problem}>
-            <input className="input-box" {...form.register('why')} />
-          </Field>
-          <Field label="Limited to" className="sm:col-span-2" hint="Speed, load, distance">
-            <input className="input-box" {...form.register('limits')} />
-          </Field>
-          <Button type="submit" className="sm:col-span-2">
-            Enter it
-          </Button>
-        </form>
+        <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
+          <ChoiceField
+            name="verdict"
+            label="It may be"
+            options={[
+              ['drive', 'driven'],
+              ['limited', 'driven, limited'],
+              ['no', 'not driven'],
+            ]}
+          />
+          <TextField name="until" label="Until" />
+          <TextField name="why" label="Because" className="sm:col-span-2" />
+          <TextField
+            name="limits"
+            label="Limited to"
+            className="sm:col-span-2"
+            hint="Speed, load, distance"
+          />
+          <SaveButton className="sm:col-span-2">Enter it</SaveButton>
+        </EntryForm>
       ) : null}
     </section>
   );

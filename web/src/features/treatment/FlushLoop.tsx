@@ -1,3 +1,5 @@
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { useMemo, useState } from 'react';
 import { useForecast } from '../burn/useTreatments.ts';
@@ -5,8 +7,10 @@ import { adviseFlush, burnOfJob, fillsOf, flushReadings, sootLeft } from '@white
 import type { ClockKind } from '@white-ember/core/ledger';
 import type { LimitId } from '@white-ember/core/limits';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
-import { typedNumber } from '../../ui/format.ts';
+import { FigureField, SaveButton } from '../../form/FieldForm.tsx';
+import { figure } from '../../form/kinds.ts';
+import { EntryForm } from '../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import { askToNotify } from '../clocks/bell.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
@@ -27,6 +31,7 @@ const WARM_WAITS = [
 
 /** After each fill a reading, and from the gain curve whether another fill is worth it. */
 export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: 'prove') => void }) {
+  const words = useWords();
   const { derived, vehicle, limits } = open;
   const [reading, setReading] = useState(false);
   const { filter } = vehicle;
@@ -95,7 +100,7 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
                 <td className="text-left">
                   {steps[i]?.fills === 0 ? 'before' : `fill ${steps[i]?.fills ?? ''}`}
                 </td>
-                <td>{Math.round(steps[i]?.flowM3PerH ?? 0)} m³/h</td>
+                <td>{words.volumeFlow(steps[i]?.flowM3PerH ?? 0)}</td>
                 <td>
                   <span className="figure-text text-lg">{ratio.toFixed(1)}</span>{' '}
                   <span className="text-sm text-ink2">
@@ -119,13 +124,17 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
             : advice.another === 'no'
               ? 'No other fill. '
               : ''}
-        {dwelling ? null : <span className="font-normal">{advice.reason}</span>}
+        {dwelling ? null : (
+          <span className="font-normal">
+            <Say it={advice.reason} />
+          </span>
+        )}
       </p>
       {fills > 0 ? (
         <>
           <p className="text-ink2">
-            Refit, start, idle, then warm to {limits.coolantWarmC} °C and hold 2500–3000: pressure rises while
-            wet, then falls. Read when steady. Steam and smoke for about ten minutes.
+            Refit, start, idle, then warm to {words.temperature(limits.coolantWarmC)} and hold 2500–3000:
+            pressure rises while wet, then falls. Read when steady. Steam and smoke for about ten minutes.
           </p>
           <div className="flex flex-wrap gap-3">
             {WARM_WAITS.map(([clock, limit, label, next]) =>
@@ -156,33 +165,23 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
   );
 }
 
+const WASTE: FieldsOf<'work'> = { wasteL: figure('L') };
+
 /** Run-off is hazardous waste: how much was collected stands on the job. */
 function Waste({ open }: { open: OpenJob }) {
-  const addEntry = useAddEntry(open.job.id);
-  const [litres, setLitres] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const keep = async (): Promise<void> => {
-    const wasteL = typedNumber(litres) ?? Number.NaN;
-    const wrong = await addEntry({
-      kind: 'work',
-      work: 'other',
-      what: 'Run-off collected for disposal',
-      wasteL,
-    });
-    setProblem(wrong ? Object.values(wrong)[0] : undefined);
-    if (!wrong) setLitres('');
-  };
+  const form = useEntryForm(open, 'work', WASTE, {
+    draft: 'waste',
+    fixed: { work: 'other', what: 'Run-off collected for disposal' },
+    // Without a figure there is nothing to enter.
+    finish: (typed) => ({ wasteL: Number.NaN, ...typed }),
+  });
   return (
-    <div className="grid grid-cols-[1fr_auto] sm:grid-cols-[14rem_auto] gap-3 items-end justify-start">
-      <Field label="Run-off collected" unit="L" error={problem}>
-        <input
-          className="input-box"
-          inputMode="decimal"
-          value={litres}
-          onChange={(event) => setLitres(event.target.value)}
-        />
-      </Field>
-      <Button onClick={() => void keep()}>Enter it</Button>
-    </div>
+    <EntryForm
+      of={form}
+      className="grid grid-cols-[1fr_auto] sm:grid-cols-[14rem_auto] gap-3 items-end justify-start"
+    >
+      <FigureField name="wasteL" label="Run-off collected" />
+      <SaveButton>Enter it</SaveButton>
+    </EntryForm>
   );
 }

@@ -1,3 +1,5 @@
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import { useState } from 'react';
 import type { Treatment } from '@white-ember/core/ledger';
 import {
@@ -10,7 +12,8 @@ import {
 } from '@white-ember/core/treatment';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { typedNumber } from '../../ui/format.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { figure, unitOf, type FieldKind } from '../../form/kinds.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
@@ -74,6 +77,9 @@ export function MadeReady({
   );
 }
 
+const isFigure = (id: string): id is ReadyFigure => Object.hasOwn(READY_FIGURES, id);
+const kindOf = (id: ReadyFigure): FieldKind => figure(READY_FIGURES[id].unit);
+
 function Questions({
   open,
   treatment,
@@ -89,6 +95,8 @@ function Questions({
   live: Partial<Record<ReadyFigure, number>>;
   onDone: () => void;
 }) {
+  const words = useWords();
+  const units = useAppSelector((state) => state.preferences.units);
   const addEntry = useAddEntry(open.job.id);
   const { questions, figures } = READY_FOR[treatment];
   // What was answered well a moment ago is not asked for again; what held it off is.
@@ -106,7 +114,7 @@ function Questions({
     fresh
       ? Object.fromEntries(
           Object.entries(entry?.body.answers ?? {}).flatMap(([id, value]) =>
-            typeof value === 'number' ? [[id, String(value)]] : [],
+            typeof value === 'number' && isFigure(id) ? [[id, String(kindOf(id).write(value, units))]] : [],
           ),
         )
       : {},
@@ -115,16 +123,16 @@ function Questions({
   const [problems, setProblems] = useState<Record<string, string>>({});
   const shownFigure = (id: ReadyFigure): string => {
     const now = live[id];
-    return typed[id] ?? (now === undefined ? '' : now.toFixed(0));
+    return typed[id] ?? (now === undefined ? '' : String(kindOf(id).write(Math.round(now), units)));
   };
   const submit = async (): Promise<void> => {
     const wrong: Record<string, string> = {};
     for (const id of questions) if (answers[id] === undefined) wrong[id] = 'Yes or no?';
     const numbers: Record<string, number> = {};
     for (const id of figures) {
-      const value = typedNumber(shownFigure(id));
-      if (value === undefined || Number.isNaN(value))
-        wrong[id] = `${READY_FIGURES[id].label}: enter a number`;
+      const value = kindOf(id).read(shownFigure(id), units);
+      if (typeof value !== 'number' || Number.isNaN(value))
+        wrong[id] = `${words.say(READY_FIGURES[id].label)}: enter a number`;
       else numbers[id] = value;
     }
     if (asksHelper && helper.trim() === '') wrong['helper'] = 'Who is the second person?';
@@ -143,8 +151,8 @@ function Questions({
     <section aria-label="Before it begins" className="grid gap-3 border-2 border-ink bg-card p-3">
       <h3 className="text-xl">Before it begins</h3>
       {held.map(({ id, text }) => (
-        <p key={`${id} ${text}`} className="border-l-8 border-ember pl-3 font-bold">
-          {text}
+        <p key={id} className="border-l-8 border-ember pl-3 font-bold">
+          <Say it={text} />
         </p>
       ))}
       <div className="grid">
@@ -153,10 +161,10 @@ function Questions({
             key={id}
             className="grid grid-cols-[1fr_auto] gap-3 items-center border-b-2 border-rule py-1.5"
             role="group"
-            aria-label={READY_QUESTIONS[id].label}
+            aria-label={words.say(READY_QUESTIONS[id].label)}
           >
             <span className="leading-snug">
-              {READY_QUESTIONS[id].label}
+              <Say it={READY_QUESTIONS[id].label} />
               {problems[id] ? (
                 <span className="block text-sm text-ember-text font-bold">✕ {problems[id]}</span>
               ) : null}
@@ -181,9 +189,9 @@ function Questions({
         {figures.map((id) => (
           <Field
             key={id}
-            label={READY_FIGURES[id].label}
-            unit={READY_FIGURES[id].unit}
-            hint={READY_FIGURES[id].hint}
+            label={words.say(READY_FIGURES[id].label)}
+            unit={unitOf(kindOf(id), units) ?? ''}
+            hint={words.say(READY_FIGURES[id].hint)}
             error={problems[id]}
           >
             <input

@@ -1,8 +1,11 @@
-import { useState } from 'react';
+import { useWords } from '../../app/words.ts';
+import { say } from '@white-ember/core/words';
 import { coolingMinutes, type Readiness } from '@white-ember/core/treatment';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
-import { typedNumber } from '../../ui/format.ts';
+import { FigureField, TextField } from '../../form/FieldForm.tsx';
+import { figure, text } from '../../form/kinds.ts';
+import { EntryForm } from '../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import { askToNotify } from '../clocks/bell.ts';
 import { useAddEntry } from '../job/useAddEntry.ts';
 import type { OpenJob } from '../job/useJob.ts';
@@ -40,12 +43,13 @@ export function SiteAndCooling({
 }
 
 function Cooling({ open, fromC, upToC }: { open: OpenJob; fromC: number; upToC: number }) {
+  const words = useWords();
   const addEntry = useAddEntry(open.job.id);
   const minutes = Math.max(1, Math.ceil(coolingMinutes(fromC, upToC, open.limits)));
   return (
     <p className="flex flex-wrap gap-3 items-center border-l-8 border-steel bg-card p-3">
       <span className="grow">
-        From {fromC.toFixed(0)} to {upToC} °C a parked filter takes about{' '}
+        From {words.temperature(fromC)} to {words.temperature(upToC)} a parked filter takes about{' '}
         <b className="figure-text">{minutes} min</b>: two thirds of its heat are gone in{' '}
         {open.limits.filterCoolsMin} min.
       </span>
@@ -56,8 +60,8 @@ function Cooling({ open, fromC, upToC }: { open: OpenJob; fromC: number; upToC: 
             kind: 'clock-started',
             clock: 'cooling',
             minutes,
-            what: `the filter, from ${fromC.toFixed(0)} to ${upToC} °C`,
-            next: 'measure it and dose',
+            what: say('job.filter-cools', { fromC, toC: upToC }),
+            next: say('job.measure-then-dose'),
           });
         }}
       >
@@ -67,36 +71,24 @@ function Cooling({ open, fromC, upToC }: { open: OpenJob; fromC: number; upToC: 
   );
 }
 
+const FIELDS: FieldsOf<'clock-started'> = { what: text(), minutes: figure('min') };
+
 function OtherSite({ open }: { open: OpenJob }) {
-  const addEntry = useAddEntry(open.job.id);
-  const [where, setWhere] = useState('');
-  const [minutes, setMinutes] = useState(String(open.limits.clockSiteMin));
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const go = async (): Promise<void> => {
-    askToNotify();
-    const wrong = await addEntry({
-      kind: 'clock-started',
-      clock: 'site',
-      minutes: typedNumber(minutes) ?? Number.NaN,
-      what: where,
-      next: 'check the site, then dose',
-    });
-    setProblems(wrong ?? {});
-  };
+  const form = useEntryForm(open, 'clock-started', FIELDS, {
+    draft: 'other site',
+    start: { minutes: open.limits.clockSiteMin },
+    fixed: { clock: 'site', next: 'check the site, then dose' },
+  });
   return (
-    <div className="grid sm:grid-cols-[1fr_8rem_auto] gap-3 items-end border-l-8 border-steel bg-card p-3">
-      <Field label="Another site" hint="Where smoke is no nuisance" error={problems['what']}>
-        <input className="input-box" value={where} onChange={(event) => setWhere(event.target.value)} />
-      </Field>
-      <Field label="There in" unit="min" error={problems['minutes']}>
-        <input
-          className="input-box"
-          inputMode="decimal"
-          value={minutes}
-          onChange={(event) => setMinutes(event.target.value)}
-        />
-      </Field>
-      <Button onClick={() => void go()}>Change the site</Button>
-    </div>
+    <EntryForm
+      of={form}
+      className="grid sm:grid-cols-[1fr_8rem_auto] gap-3 items-end border-l-8 border-steel bg-card p-3"
+    >
+      <TextField name="what" label="Another site" hint="Where smoke is no nuisance" />
+      <FigureField name="minutes" label="There in" />
+      <Button type="submit" onClick={askToNotify}>
+        Change the site
+      </Button>
+    </EntryForm>
   );
 }

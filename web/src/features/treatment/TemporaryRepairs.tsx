@@ -1,56 +1,30 @@
-import { useState } from 'react';
 import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
 import type { OpenMatter } from '@white-ember/core/job';
-import { PART_LABELS, type PartId } from '@white-ember/core/ledger';
-import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
-import { useDraftForm } from '../../ui/useDraft.ts';
+import { useWords } from '../../app/words.ts';
+import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
+import { choice, text } from '../../form/kinds.ts';
+import { Say } from '../../ui/Say.tsx';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
+import { EntryForm } from '../job/EntryForm.tsx';
+import { ORDER, OrderFields } from '../job/OrderFields.tsx';
+import { partOptions } from '../job/partOptions.ts';
+import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
 import type { OpenJob } from '../job/useJob.ts';
 
-const EMPTY = {
-  what: '',
-  cause: '',
-  part: '' as '' | PartId,
-  name: '',
-  number: '',
-  supplier: '',
-  due: '',
-};
+const FIELDS: FieldsOf<'temporary-repair'> = { what: text(), cause: choice(), part: choice(), ...ORDER };
+const SETTLED: FieldsOf<'settled'> = { how: text() };
 /** Of the likely ones so many are named first. */
 const NAMED_FIRST = 6;
 
 /** Repairs that hold for now and what broke: open until they are settled, with the part on order. */
 export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
-  const addEntry = useAddEntry(open.job.id);
-  const { form, done } = useDraftForm(`temporary ${open.job.id}`, EMPTY);
-  const [problems, setProblems] = useState<Record<string, string>>({});
+  const words = useWords();
+  const form = useEntryForm(open, 'temporary-repair', FIELDS, { draft: 'temporary' });
   const repairs = open.derived.open.filter(({ kind }) => kind !== 'choice');
   const diagnosis = useDiagnosis(open);
   const found = open.derived.causes.filter(({ state }) => state === 'confirmed').map(({ cause }) => cause);
   const likely = (diagnosis?.posterior.causes ?? []).slice(0, NAMED_FIRST).map(({ id }) => id);
   const causes = [...new Set([...found, ...likely, ...KNOWN_CAUSES.map(({ id }) => id)])];
-  const submit = form.handleSubmit(async ({ what, cause, part, name, number, supplier, due }) => {
-    const wrong = await addEntry({
-      kind: 'temporary-repair',
-      what,
-      ...(cause === '' ? {} : { cause }),
-      ...(part === '' ? {} : { part }),
-      ...(name === ''
-        ? {}
-        : {
-            order: {
-              name,
-              ...(number === '' ? {} : { number }),
-              ...(supplier === '' ? {} : { supplier }),
-              ...(due === '' ? {} : { due }),
-            },
-          }),
-    });
-    setProblems(wrong ?? {});
-    if (!wrong) done();
-  });
   return (
     <section className="grid gap-3">
       <h2 className="text-xl border-b-2 border-ink">Temporary repairs, parts on order</h2>
@@ -63,50 +37,21 @@ export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: 
           <summary className="font-head font-semibold min-h-12 px-3 content-center">
             Enter a temporary repair
           </summary>
-          <form
-            onSubmit={(event) => void submit(event)}
-            className="grid sm:grid-cols-2 gap-3 p-3 pt-0"
-            noValidate
-          >
-            <Field label="What was done for now" className="sm:col-span-2" error={problems['what']}>
-              <input className="input-box" {...form.register('what')} />
-            </Field>
-            <Field label="Cause fixed for now" hint="Lifts what this cause blocked">
-              <select className="input-box" {...form.register('cause')}>
-                <option value="">no known cause</option>
-                {causes.map((id) => (
-                  <option key={id} value={id}>
-                    {sentenceOf(id)}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field label="Part of the line">
-              <select className="input-box" {...form.register('part')}>
-                <option value="">none</option>
-                {open.vehicle.fitted.map((id) => (
-                  <option key={id} value={id}>
-                    {PART_LABELS[id]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field label="On order" error={problems['order.name']}>
-              <input className="input-box" {...form.register('name')} />
-            </Field>
-            <Field label="Part number">
-              <input className="input-box" {...form.register('number')} />
-            </Field>
-            <Field label="Supplier">
-              <input className="input-box" {...form.register('supplier')} />
-            </Field>
-            <Field label="Due" error={problems['order.due']}>
-              <input className="input-box" type="date" {...form.register('due')} />
-            </Field>
-            <Button type="submit" className="sm:col-span-2">
-              Save, open until settled
-            </Button>
-          </form>
+          <EntryForm of={form} className="grid sm:grid-cols-2 gap-3 p-3 pt-0">
+            <TextField name="what" label="What was done for now" className="sm:col-span-2" />
+            <ChoiceField
+              name="cause"
+              label="Cause fixed for now"
+              hint="Lifts what this cause blocked"
+              options={[
+                ['', 'no known cause'],
+                ...causes.map((id) => [id, words.say(sentenceOf(id))] as const),
+              ]}
+            />
+            <ChoiceField name="part" label="Part of the line" options={partOptions(open, words, 'none')} />
+            <OrderFields />
+            <SaveButton className="sm:col-span-2">Save, open until settled</SaveButton>
+          </EntryForm>
         </details>
       ) : null}
     </section>
@@ -114,18 +59,17 @@ export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: 
 }
 
 function OpenRepair({ matter, open, canEnter }: { matter: OpenMatter; open: OpenJob; canEnter: boolean }) {
-  const addEntry = useAddEntry(open.job.id);
-  const [how, setHow] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const settle = async (): Promise<void> => {
-    const wrong = await addEntry({ kind: 'settled', entry: matter.entry.id, how });
-    setProblem(wrong ? Object.values(wrong)[0] : undefined);
-  };
+  const form = useEntryForm(open, 'settled', SETTLED, {
+    draft: `settled ${matter.entry.id}`,
+    fixed: { entry: matter.entry.id },
+  });
   const { body } = matter.entry;
   const order = body.kind === 'choice-offered' ? undefined : body.order;
   return (
     <div className="border-l-8 border-ember bg-card p-3 grid gap-2">
-      <p className="font-head font-semibold">{matter.text}</p>
+      <p className="font-head font-semibold">
+        <Say it={matter.text} />
+      </p>
       {order ? (
         <p className="text-sm text-ink2">
           {[
@@ -139,12 +83,10 @@ function OpenRepair({ matter, open, canEnter }: { matter: OpenMatter; open: Open
         <p className="text-sm text-ink2">No part on order for it.</p>
       )}
       {canEnter ? (
-        <div className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
-          <Field label="Settled by" error={problem}>
-            <input className="input-box" value={how} onChange={(event) => setHow(event.target.value)} />
-          </Field>
-          <Button onClick={() => void settle()}>Settled</Button>
-        </div>
+        <EntryForm of={form} className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
+          <TextField name="how" label="Settled by" />
+          <SaveButton>Settled</SaveButton>
+        </EntryForm>
       ) : null}
     </div>
   );

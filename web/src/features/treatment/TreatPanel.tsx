@@ -1,4 +1,4 @@
-import { WORK_LABELS } from '@white-ember/core/job';
+import { useWords } from '../../app/words.ts';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import { Notice } from '../../ui/Notice.tsx';
 import { ClockList } from '../clocks/ClockList.tsx';
@@ -12,6 +12,7 @@ import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { WorkForm } from './WorkForm.tsx';
 
 export function TreatPanel({ open, canEnter, onStage }: StageProps) {
+  const words = useWords();
   const { derived } = open;
   const correcting = useCorrecting(open, 'work');
   const works = entriesOfKind(derived.entries, 'work');
@@ -57,18 +58,14 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
           <ol className="border-t-2 border-ink">
             {works.map((entry) => (
               <li key={entry.id} className="py-2 border-b-2 border-rule">
-                <p className="font-head font-semibold">{WORK_LABELS[entry.body.work]}</p>
+                <p className="font-head font-semibold">{words.name('works', entry.body.work)}</p>
                 <p>{entry.body.what}</p>
                 <p className="text-sm text-ink2">
-                  {new Date(entry.deviceTime).toLocaleTimeString('en-GB', {
-                    hour: '2-digit',
-                    minute: '2-digit',
-                  })}
-                  , {entry.authorName}
+                  {words.clock(entry.deviceTime)}, {entry.authorName}
                   {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
-                  {entry.body.fluidL === undefined ? '' : ` ${entry.body.fluidL} L`}
+                  {entry.body.fluidL === undefined ? '' : ` ${words.volume(entry.body.fluidL)}`}
                   {entry.body.dwellMin === undefined ? '' : ` · dwell ${entry.body.dwellMin} min`}
-                  {entry.body.wasteL === undefined ? '' : ` · ${entry.body.wasteL} L`}
+                  {entry.body.wasteL === undefined ? '' : ` · ${words.volume(entry.body.wasteL)}`}
                 </p>
               </li>
             ))}

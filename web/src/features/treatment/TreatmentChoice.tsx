@@ -1,6 +1,9 @@
+import { useWords } from '../../app/words.ts';
+import type { Said } from '@white-ember/core/words';
+import { Say } from '../../ui/Say.tsx';
 import { useState } from 'react';
 import type { Treatment } from '@white-ember/core/ledger';
-import { TREATMENT_LABELS, type OfferedTreatment } from '@white-ember/core/job';
+import { type OfferedTreatment } from '@white-ember/core/job';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
@@ -20,6 +23,7 @@ export function TreatmentChoice({
   canEnter: boolean;
   onChosen: () => void;
 }) {
+  const words = useWords();
   const { options, notJudged, burn, forecasting } = useTreatments(open);
   const chosen = open.derived.treatment?.body.treatment;
   const [planning, setPlanning] = useState(false);
@@ -27,7 +31,7 @@ export function TreatmentChoice({
     return chosen === undefined ? null : (
       <section className="grid gap-3">
         <h3 className="text-xl border-b-2 border-ink">Filter treatment</h3>
-        <p>Chosen: {TREATMENT_LABELS[chosen]}. The job is signed off.</p>
+        <p>Chosen: {words.name('treatments', chosen)}. The job is signed off.</p>
       </section>
     );
   return (
@@ -88,6 +92,7 @@ function Option({
   waits: boolean;
   onChosen: () => void;
 }) {
+  const words = useWords();
   const { treatment, chance, handsOnMin, waitingMin, cost, reasons, risks, otherSchool, heldBy } = option;
   const refused = !option.allowed;
   return (
@@ -98,7 +103,7 @@ function Option({
           size={20}
         />
         <span className={`font-head font-semibold ${first ? 'text-xl' : 'text-lg'}`}>
-          {TREATMENT_LABELS[treatment]}
+          {words.name('treatments', treatment)}
           {chosen ? <span className="text-ink2 font-medium">, chosen</span> : null}
           {refused ? <span className="text-ember-text">, not now</span> : null}
         </span>
@@ -106,18 +111,22 @@ function Option({
         <span className="col-start-2 col-span-2 text-sm text-ink2">
           {cost === 0
             ? 'costs nothing'
-            : `${hours(handsOnMin)} of work${waitingMin > 0 ? ` and ${hours(waitingMin)} waiting` : ''}, about ${Math.round(cost)} €`}
+            : `${hours(handsOnMin)} of work${waitingMin > 0 ? ` and ${hours(waitingMin)} waiting` : ''}, about ${words.money(Math.round(cost))}`}
         </span>
       </summary>
       <div className="p-3 pt-0 grid gap-3">
         {heldBy.map(({ id, text }) => (
-          <p key={`${id} ${text}`} className="border-l-8 border-ember pl-3 font-bold">
-            {text}
+          <p key={id} className="border-l-8 border-ember pl-3 font-bold">
+            <Say it={text} />
           </p>
         ))}
         <Points title="Why" points={reasons} />
         <Points title="Can go wrong" points={risks} />
-        {otherSchool ? <p className="text-sm text-ink2">{otherSchool}</p> : null}
+        {otherSchool ? (
+          <p className="text-sm text-ink2">
+            <Say it={otherSchool} />
+          </p>
+        ) : null}
         {canEnter && !chosen && !refused ? (
           waits ? (
             <p className="text-ink2">Selectable once the calculation is done.</p>
@@ -130,13 +139,15 @@ function Option({
   );
 }
 
-function Points({ title, points }: { title: string; points: readonly string[] }) {
+function Points({ title, points }: { title: string; points: readonly Said[] }) {
   return (
     <div>
       <p className="font-head font-semibold text-sm text-ink2">{title}</p>
       <ul className="list-disc pl-5">
-        {points.map((point) => (
-          <li key={point}>{point}</li>
+        {points.map((point, i) => (
+          <li key={i}>
+            <Say it={point} />
+          </li>
         ))}
       </ul>
     </div>
@@ -157,6 +168,7 @@ function Choose({
   open: OpenJob;
   onChosen: () => void;
 }) {
+  const words = useWords();
   const addEntry = useAddEntry(open.job.id);
   const [why, setWhy] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -179,7 +191,9 @@ function Choose({
         </Field>
       ) : null}
       <Button weight={first ? 'main' : 'plain'} className="justify-self-start" onClick={() => void choose()}>
-        {treatment === 'nothing' ? 'Leave it alone' : `Choose: ${TREATMENT_LABELS[treatment].toLowerCase()}`}
+        {treatment === 'nothing'
+          ? 'Leave it alone'
+          : `Choose: ${words.name('treatments', treatment).toLowerCase()}`}
       </Button>
     </div>
   );

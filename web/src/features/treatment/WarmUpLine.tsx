@@ -1,3 +1,5 @@
+import { joined } from '@white-ember/core/words';
+import { Say } from '../../ui/Say.tsx';
 import type { WarmUp, WarmUpPhase } from '@white-ember/core/treatment';
 
 const PHASES: Readonly<Record<WarmUpPhase, string>> = {
@@ -33,7 +35,13 @@ export function WarmUpLine({
         ))}
       </ol>
       <p role="status" className={phase === 'plateau' ? 'font-bold' : ''}>
-        {live ? `${text} ${advice}` : `At the end of this log: ${text}`}
+        {live ? (
+          <Say it={joined([text, advice], ' ')} />
+        ) : (
+          <>
+            At the end of this log: <Say it={text} />
+          </>
+        )}
       </p>
       {peakRatio === undefined || nowRatio === undefined ? null : (
         <p className="text-sm text-ink2">

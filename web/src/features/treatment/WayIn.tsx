@@ -1,3 +1,6 @@
+import { joined } from '@white-ember/core/words';
+import { useWords } from '../../app/words.ts';
+import { Say } from '../../ui/Say.tsx';
 import type { FluidEntry } from '@white-ember/core/ledger';
 import { SENSOR_SEATS, type AccessOption, type SensorSeat } from '@white-ember/core/treatment';
 
@@ -26,6 +29,7 @@ export function WayIn({
   onWay: (entry: FluidEntry) => void;
   onSeat: (seat: SensorSeat) => void;
 }) {
+  const words = useWords();
   const cheapest = access.find(({ fits }) => fits)?.entry;
   return (
     <fieldset className="grid gap-2">
@@ -43,12 +47,12 @@ export function WayIn({
             <span className="font-head font-semibold flex justify-between gap-2">
               <span className="first-letter:uppercase">{ENTRY_LABELS[entry]}</span>
               <span className="figure-text whitespace-nowrap">
-                {fits ? `${expectedCost.toFixed(0)} €` : 'not on this line'}
+                {fits ? words.money(Math.round(expectedCost)) : 'not on this line'}
               </span>
             </span>
             <span className="text-sm text-ink2 block leading-5">
               {entry === cheapest ? 'cheapest; ' : ''}
-              {reasons.join('; ')}
+              <Say it={joined(reasons, '; ')} />
             </span>
           </button>
         ))}

@@ -1,14 +1,11 @@
+import { useWords } from '../../app/words.ts';
 import { Link } from 'react-router';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
-import { fromBase, unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
-import { spacedNumber } from '../../ui/format.ts';
-import { dateOf } from '../report/dates.ts';
 import { FATE_WORDS, ratioWords } from './VehicleRoad.tsx';
 
 /** What became of the filter over the years: cleaned, regenerated, exchanged, weighed. */
 export function FilterHistory({ visits }: { visits: VehicleOutlook['visits'] }) {
-  const unit = useAppSelector((state) => state.preferences.distanceUnit);
+  const words = useWords();
   const worked = visits.filter(({ filter, weighed }) => filter !== 'as-it-was' || weighed).toReversed();
   if (worked.length === 0) return <p className="text-ink2">No filter work yet.</p>;
   return (
@@ -17,7 +14,7 @@ export function FilterHistory({ visits }: { visits: VehicleOutlook['visits'] }) 
         <thead>
           <tr className="align-bottom">
             <th className="pr-3">job</th>
-            <th className="text-right pr-3">{unitLabel(unit)}</th>
+            <th className="text-right pr-3">distance</th>
             <th className="pr-3">filter</th>
             <th className="text-right">found → left</th>
           </tr>
@@ -31,16 +28,17 @@ export function FilterHistory({ visits }: { visits: VehicleOutlook['visits'] }) 
                   <Link to={`/jobs/${visit.jobId}`} className="underline underline-offset-4">
                     {visit.number}
                   </Link>
-                  <span className="block text-ink2 whitespace-nowrap">{dateOf(visit.at)}</span>
+                  <span className="block text-ink2 whitespace-nowrap">{words.shortDate(visit.at)}</span>
                 </td>
                 <td className="text-right pr-3 py-1">
-                  {visit.km === undefined ? '–' : spacedNumber(fromBase(visit.km, unit))}
+                  {visit.km === undefined ? '–' : words.distance(visit.km)}
                 </td>
                 <td className="pr-3 py-1">
                   {FATE_WORDS[visit.filter]}
                   {beforeKg === undefined && afterKg === undefined ? null : (
                     <span className="block text-ink2">
-                      {beforeKg?.toFixed(2) ?? '–'} → {afterKg?.toFixed(2) ?? '–'} kg
+                      {beforeKg === undefined ? '–' : words.weight(beforeKg)} →{' '}
+                      {afterKg === undefined ? '–' : words.weight(afterKg)}
                     </span>
                   )}
                 </td>

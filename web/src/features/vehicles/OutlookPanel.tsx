@@ -1,18 +1,14 @@
+import { Say } from '../../ui/Say.tsx';
+import { useWords } from '../../app/words.ts';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { FARTHEST_KM, type VehicleOutlook } from '@white-ember/core/outlook';
-import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { problemOf, useVehicleOutlookQuery } from '../../app/api.ts';
 import { serverNow } from '../../app/serverClock.ts';
-import { useAppSelector } from '../../app/store.ts';
-import { spacedNumber, shortNumber } from '../../ui/format.ts';
+import { shortNumber } from '../../ui/format.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
-import { dateOf } from '../report/dates.ts';
 import { RestrictionTrend } from './RestrictionTrend.tsx';
 
 /** What a distance is rounded to: no more figures than the interval has. */
-const rounded = (km: number): number =>
-  km >= 10_000 ? Math.round(km / 1000) * 1000 : Math.round(km / 100) * 100;
-
 /** When the filter of a vehicle is due again, how sure that is and why, and what its ash does. */
 export function OutlookPanel({ vehicleId }: { vehicleId: string }) {
   const told = useVehicleOutlookQuery(vehicleId);
@@ -27,15 +23,17 @@ export function OutlookPanel({ vehicleId }: { vehicleId: string }) {
 }
 
 export function Told({ told }: { told: VehicleOutlook }) {
-  const { distanceUnit } = useAppSelector((state) => state.preferences);
+  const words = useWords();
   const { outlook, ash, dueDate, kind } = told;
-  if (!outlook.known) return <p className="text-ink2">{outlook.why}</p>;
+  if (!outlook.known)
+    return (
+      <p className="text-ink2">
+        <Say it={outlook.why} />
+      </p>
+    );
   const distance = (km: number): string =>
-    km >= FARTHEST_KM
-      ? 'beyond the forecast'
-      : `${spacedNumber(fromBase(rounded(km), distanceUnit))} ${unitLabel(distanceUnit)}`;
-  const between = (km: number): string =>
-    `${spacedNumber(Math.round(fromBase(km, distanceUnit) / 10) * 10)} ${unitLabel(distanceUnit)}`;
+    km >= FARTHEST_KM ? 'beyond the forecast' : words.roughDistance(km);
+  const between = (km: number): string => words.distance(Math.round(km / 10) * 10);
   const late = dueDate !== undefined && Date.parse(dueDate.value) < serverNow();
   const { dueKm, now, limitRatio, stretches, openCauses, comeBack, from } = outlook;
   return (
@@ -49,12 +47,12 @@ export function Told({ told }: { told: VehicleOutlook }) {
           <p className="text-xl font-head font-semibold">
             {late ? 'By its trend it was due after about ' : 'In about '}
             {distance(dueKm.value)}
-            {dueDate ? `, around ${dateOf(dueDate.value)}` : ''}
+            {dueDate ? `, around ${words.shortDate(dueDate.value)}` : ''}
           </p>
           <p>
             80 % range: {distance(dueKm.low)} to {distance(dueKm.high)}
-            {dueDate ? `, ${dateOf(dueDate.low)} and ${dateOf(dueDate.high)}` : ''}, counted from job{' '}
-            {from.number}.
+            {dueDate ? `, ${words.shortDate(dueDate.low)} and ${words.shortDate(dueDate.high)}` : ''}, counted
+            from job {from.number}.
           </p>
         </div>
       )}
@@ -72,7 +70,7 @@ export function Told({ told }: { told: VehicleOutlook }) {
         <Notice
           title={`Back within ${distance(comeBack.withinKm)}, chance ${Math.round(100 * comeBack.chance)} %`}
         >
-          {openCauses.map((cause) => `${sentenceOf(cause)}: not repaired yet.`).join(' ')}
+          {openCauses.map((cause) => `${words.say(sentenceOf(cause))}: not repaired yet.`).join(' ')}
         </Notice>
       ) : (
         <p>
@@ -82,9 +80,10 @@ export function Told({ told }: { told: VehicleOutlook }) {
       )}
       {told.sootRate ? (
         <p>
-          Soot that no regeneration takes: {told.sootRate.gPer100Km.value.toFixed(2)} g on 100 km (
-          {told.sootRate.gPer100Km.low.toFixed(2)} to {told.sootRate.gPer100Km.high.toFixed(2)}), by the
-          pressures of {told.sootRate.stretches} {told.sootRate.stretches === 1 ? 'stretch' : 'stretches'}.
+          Soot that no regeneration takes: {words.sootRate(told.sootRate.gPer100Km.value, 2)} (
+          {words.sootRate(told.sootRate.gPer100Km.low, 2)} to{' '}
+          {words.sootRate(told.sootRate.gPer100Km.high, 2)}), by the pressures of {told.sootRate.stretches}{' '}
+          {told.sootRate.stretches === 1 ? 'stretch' : 'stretches'}.
         </p>
       ) : null}
       {told.regenerations ? (
@@ -108,7 +107,7 @@ export function Told({ told }: { told: VehicleOutlook }) {
                 ? ` From about ${distance(ash.reachesKm.value)} a clean no longer brings it below ${ash.limitRatio} ×${ash.reachesKm.high === undefined ? ', if it rises at all' : ''}.`
                 : ''
             }`
-          : `Ash line: ${ash.why}`}
+          : `Ash line: ${words.say(ash.why)}`}
       </p>
     </>
   );

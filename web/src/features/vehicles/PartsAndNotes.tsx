@@ -1,17 +1,20 @@
+import { useWords } from '../../app/words.ts';
+import { joined } from '@white-ember/core/words';
+import { Say } from '../../ui/Say.tsx';
 import { Link } from 'react-router';
 import { problemOf, useVehicleHistoryQuery } from '../../app/api.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
-import { dateOf } from '../report/dates.ts';
 
 /** Parts that were fitted and remarks that were made, over all jobs of a vehicle. */
 export function PartsAndNotes({ vehicleId }: { vehicleId: string }) {
+  const words = useWords();
   const history = useVehicleHistoryQuery(vehicleId);
   if (history.error) return <ProblemNotice problem={problemOf(history.error)} />;
   if (!history.data) return null;
   const { parts, notes } = history.data;
   const from = (jobId: string, number: number, at: string) => (
     <span className="text-sm text-ink2 whitespace-nowrap">
-      {dateOf(at)},{' '}
+      {words.shortDate(at)},{' '}
       <Link to={`/jobs/${jobId}`} className="underline underline-offset-4">
         job {number}
       </Link>
@@ -25,9 +28,15 @@ export function PartsAndNotes({ vehicleId }: { vehicleId: string }) {
         <ul>
           {parts.map(({ jobId, number, at, what, details, temporary }, i) => (
             <li key={i} className="border-b border-rule py-1.5">
-              <span className="font-bold">{what}</span>
+              <span className="font-bold">
+                <Say it={what} />
+              </span>
               {temporary ? <span className="text-ember-text font-bold"> · for now only</span> : null}
-              {details ? <span className="block text-sm">{details}</span> : null}
+              {details.length > 0 ? (
+                <span className="block text-sm">
+                  <Say it={joined(details, ', ')} />
+                </span>
+              ) : null}
               {from(jobId, number, at)}
             </li>
           ))}

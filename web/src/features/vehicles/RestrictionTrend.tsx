@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { useEffect, useRef } from 'react';
 import type { Chart as ChartType, ChartDataset } from 'chart.js';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
@@ -127,8 +128,12 @@ async function draw(canvas: HTMLCanvasElement, told: VehicleOutlook, unit: Unit)
 
 /** Restriction over distance: what each visit found and left, and the road to due. */
 export function RestrictionTrend({ told }: { told: VehicleOutlook }) {
+  const words = useWords();
   const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme, distanceUnit } = useAppSelector((state) => state.preferences);
+  const {
+    theme,
+    units: { distance: distanceUnit },
+  } = useAppSelector((state) => state.preferences);
   useEffect(() => {
     let chart: ChartType | undefined;
     let gone = false;
@@ -175,7 +180,7 @@ export function RestrictionTrend({ told }: { told: VehicleOutlook }) {
             {read.map(({ jobId, number, km, before, after }) => (
               <tr key={jobId} className="border-t border-rule">
                 <td>{number}</td>
-                <td className="text-right">{spacedNumber(fromBase(km ?? 0, distanceUnit))}</td>
+                <td className="text-right">{words.number(fromBase(km ?? 0, distanceUnit), 0)}</td>
                 <td className="text-right">{show(before?.value)}</td>
                 <td className="text-right">{show(after?.value)}</td>
               </tr>

@@ -1,3 +1,4 @@
+import { useWords } from '../../app/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { filterVolumeL } from '@white-ember/core/filter';
@@ -5,6 +6,7 @@ import { problemOf, useVehiclesQuery } from '../../app/api.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 
 export function VehicleListPage() {
+  const words = useWords();
   const [find, setFind] = useState('');
   const vehicles = useVehiclesQuery(find ? { find } : {});
   const list = vehicles.data ?? [];
@@ -45,7 +47,7 @@ export function VehicleListPage() {
               </span>
               <span className="text-sm text-ink2">
                 {vehicle.filter
-                  ? `${vehicle.filter.name}, ${filterVolumeL(vehicle.filter).toFixed(1)} L, ${vehicle.filter.basis}`
+                  ? `${vehicle.filter.name}, ${words.engineSize(filterVolumeL(vehicle.filter), 1)}, ${vehicle.filter.basis}`
                   : 'filter size not known'}
               </span>
             </Link>

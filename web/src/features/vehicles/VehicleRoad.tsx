@@ -1,9 +1,10 @@
+import { useWords } from '../../app/words.ts';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { FilterFate, VehicleOutlook } from '@white-ember/core/outlook';
-import { fromBase, toBase, unitLabel } from '@white-ember/core/quantities';
+import { toBase } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
-import { shortNumber, spacedNumber } from '../../ui/format.ts';
+import { shortNumber } from '../../ui/format.ts';
 import { layRoad } from './vehicleRoad.ts';
 
 type Visit = VehicleOutlook['visits'][number];
@@ -55,9 +56,10 @@ function FateMark({ fate }: { fate: FilterFate }) {
 
 /** All jobs of a vehicle on one tape of distance, with what became of the filter and what was read. */
 export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
+  const words = useWords();
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(600);
-  const unit = useAppSelector((state) => state.preferences.distanceUnit);
+  const unit = useAppSelector((state) => state.preferences.units.distance);
   useEffect(() => {
     const element = box.current;
     if (!element) return;
@@ -82,7 +84,7 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
                   fill="var(--tape-ink)"
                   fontSize={13}
                 >
-                  {spacedNumber(fromBase(km, unit))} {unitLabel(unit)}
+                  {words.distance(km)}
                 </text>
               </g>
             ))}
@@ -93,7 +95,7 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
               </g>
             ))}
           </svg>
-          {pins.map(({ visit, x, row, words, toLeft }) => (
+          {pins.map(({ visit, x, row, words: label, toLeft }) => (
             <Link
               key={visit.jobId}
               to={`/jobs/${visit.jobId}`}
@@ -103,10 +105,9 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
                 ...(toLeft ? { right: width - x } : { left: x + 2 }),
               }}
             >
-              {words}
+              {label}
               <span className="sr-only">
-                , filter {FATE_WORDS[visit.filter]}, job at {spacedNumber(fromBase(visit.km ?? 0, unit))}{' '}
-                {unitLabel(unit)}
+                , filter {FATE_WORDS[visit.filter]}, job at {words.distance(visit.km ?? 0)}
               </span>
             </Link>
           ))}

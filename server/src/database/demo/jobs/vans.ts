@@ -93,7 +93,7 @@ export const VANS: readonly DemoJob[] = [
         body: {
           kind: 'family-note',
           topic: 'access',
-          text: 'Lower charge pipe: undertray off, clip from the left, 7 mm flexible drive',
+          text: 'Lower charge pipe: undertray off, clip from the left, a flexible drive',
           minutes: 15,
         },
       },

@@ -1,3 +1,6 @@
+import { say } from '@white-ember/core/words';
+import { useWords } from '../../../app/words.ts';
+import { Say } from '../../../ui/Say.tsx';
 import { useEffect, useRef } from 'react';
 import { burnsOf } from '@white-ember/core/treatment';
 import type { EntryBody } from '@white-ember/core/ledger';
@@ -18,6 +21,7 @@ const endOf = (burn: string, watch: BurnWatch, state: WatchState): EntryBody =>
 
 /** Stores how a watched burn ended, wherever on the page a person is; once more when the bed is cool, with its whole course. */
 export function BurnKeeper({ watch }: { watch: BurnWatch }) {
+  const words = useWords();
   const { jobId } = watch.facts;
   const state = useWatchState(watch);
   const { open } = useJob(jobId);
@@ -47,8 +51,8 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
           kind: 'clock-started',
           clock: 'cooling',
           minutes: open.limits.clockBurnCoolingMin,
-          what: 'revs kept up after the regeneration',
-          next: `idle, when the bed is under ${open.limits.cooledBedC} °C`,
+          what: say('job.revs-kept-up'),
+          next: say('job.idle-when-cool', { belowC: open.limits.cooledBedC }),
         }),
       );
     }
@@ -59,7 +63,7 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
           ? addEntry({
               kind: 'clock-ended',
               entry: cooling.entryId,
-              why: `the bed is at ${state.judged.bedC?.toFixed(0) ?? '–'} °C`,
+              why: say('job.bed-is-at', { bedC: state.judged.bedC }),
             })
           : undefined,
       );
@@ -75,14 +79,16 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
       className={`fixed bottom-3 right-3 z-30 border-2 bg-card px-3 min-h-12 flex items-center gap-3 font-head font-semibold ${state.judged.broken || state.away ? 'border-ember' : 'border-ink'}`}
     >
       <span aria-hidden className="size-3 bg-ember" />
-      {state.judged.broken
-        ? state.judged.broken.label
-        : state.away
-          ? 'Regeneration: no live values'
-          : `Burn, ${phase ?? ''}`}
+      {state.judged.broken ? (
+        <Say it={state.judged.broken.label} />
+      ) : state.away ? (
+        'Regeneration: no live values'
+      ) : (
+        `Burn, ${phase ?? ''}`
+      )}
       <span className="figure-text text-lg">
         {clockText(state.moments.at(-1)?.atS ?? 0)}
-        {bed === undefined ? '' : `, bed ${bed.toFixed(0)} °C`}
+        {bed === undefined ? '' : `, bed ${words.temperature(bed)}`}
       </span>
     </Link>
   );

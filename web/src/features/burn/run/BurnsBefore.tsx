@@ -1,5 +1,6 @@
+import { useWords } from '../../../app/words.ts';
+import { Say } from '../../../ui/Say.tsx';
 import { Link } from 'react-router';
-import { BURN_END_WORDS } from '@white-ember/core/job';
 import { adviseSecondRun, burnsOf, type JobBurnRun } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../../app/store.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -47,8 +48,10 @@ export function BurnsBefore({
       <div className="border-l-8 border-ink bg-card p-3 grid gap-2" role="status">
         <p className="font-head font-semibold text-xl">{ANSWERS[advice.another]}</p>
         <ul className="list-disc pl-5">
-          {advice.reasons.map((text) => (
-            <li key={text}>{text}</li>
+          {advice.reasons.map((text, i) => (
+            <li key={i}>
+              <Say it={text} />
+            </li>
           ))}
         </ul>
         <div className="flex flex-wrap gap-2">
@@ -70,8 +73,9 @@ export function BurnsBefore({
 }
 
 function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; number: number }) {
-  const unit = useAppSelector((app) => app.preferences.temperatureUnit);
-  const at = new Date(begun.deviceTime).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const words = useWords();
+  const unit = useAppSelector((app) => app.preferences.units.temperature);
+  const at = words.clock(begun.deviceTime);
   if (!ended)
     return (
       <p>
@@ -100,19 +104,19 @@ function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; numb
       'soot, by the model',
       sootBeforeG === undefined || sootLeftG === undefined
         ? undefined
-        : `${sootBeforeG.toFixed(1)} → ${sootLeftG.toFixed(1)} g`,
+        : `${words.soot(sootBeforeG, 1)} → ${words.soot(sootLeftG, 1)}`,
     ],
     [
       'counter',
       counterBeforeG === undefined || counterAfterG === undefined
         ? undefined
-        : `${counterBeforeG.toFixed(1)} → ${counterAfterG.toFixed(1)} g`,
+        : `${words.soot(counterBeforeG, 1)} → ${words.soot(counterAfterG, 1)}`,
     ],
   ];
   return (
     <article aria-label={`Burn ${number}`} className="grid gap-2">
       <h2 className="text-xl border-b-2 border-ink">
-        Burn {number}, {at}: {BURN_END_WORDS[how]}
+        Burn {number}, {at}: {words.name('burnEnds', how)}
         {why ? `, ${why}` : ''}
       </h2>
       <div className="grid lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-4 items-start">

@@ -20,7 +20,10 @@ const colour = (name: string): string =>
 /** Temperatures and soot of a burn over its time, told apart by their dashes too. */
 export function CourseChart({ course }: { course: Course }) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme, temperatureUnit } = useAppSelector((app) => app.preferences);
+  const {
+    theme,
+    units: { temperature: temperatureUnit },
+  } = useAppSelector((app) => app.preferences);
   useEffect(() => {
     let chart: ChartType | undefined;
     let wanted = true;

@@ -1,5 +1,5 @@
+import { spokenNow } from '../../../app/words.ts';
 import { useEffect, useMemo, useState } from 'react';
-import { useWatch } from 'react-hook-form';
 import { happenedAt, type BurnEnd } from '@white-ember/core/ledger';
 import {
   judgeBurnRun,
@@ -10,8 +10,11 @@ import {
 } from '@white-ember/core/treatment';
 import { Button } from '../../../ui/Button.tsx';
 import { Field } from '../../../ui/Field.tsx';
-import { typedNumber } from '../../../ui/format.ts';
-import { useDraftForm } from '../../../ui/useDraft.ts';
+import { FigureField, SaveButton } from '../../../form/FieldForm.tsx';
+import { figure } from '../../../form/kinds.ts';
+import { say } from '@white-ember/core/words';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
 import { useNow } from '../../../ui/useNow.ts';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
@@ -19,20 +22,26 @@ import { burnRemote } from '../burnRemote.ts';
 import { burnEndBody } from './burnEnd.ts';
 import { WatchDesk } from './WatchDesk.tsx';
 
-const FIELDS = [
-  ['rpm', 'Engine speed', 'rpm'],
-  ['egt1C', 'EGT 1, before turbo', '°C'],
-  ['egt2C', 'EGT 2, before catalyst', '°C'],
-  ['egt3C', 'EGT 3, before filter', '°C'],
-  ['egt4C', 'EGT 4, after filter', '°C'],
-  ['coolantC', 'Coolant', '°C'],
-  ['sootG', 'Soot counter', 'g'],
-  ['airGPerS', 'Air mass', 'g/s'],
-] as const;
-const EMPTY = Object.fromEntries(FIELDS.map(([name]) => [name, ''])) as Record<
-  (typeof FIELDS)[number][0],
-  string
->;
+const LABELS = {
+  rpm: 'Engine speed',
+  egt1C: 'EGT 1, before turbo',
+  egt2C: 'EGT 2, before catalyst',
+  egt3C: 'EGT 3, before filter',
+  egt4C: 'EGT 4, after filter',
+  coolantC: 'Coolant',
+  sootG: 'Soot counter',
+  airGPerS: 'Air mass',
+} as const;
+const FIELDS: FieldsOf<'burn-reading'> = {
+  rpm: figure('rpm'),
+  egt1C: figure('degC'),
+  egt2C: figure('degC'),
+  egt3C: figure('degC'),
+  egt4C: figure('degC'),
+  coolantC: figure('degC'),
+  sootG: figure('g'),
+  airGPerS: figure('gPerS'),
+};
 /** After so long without a reading one is asked for, min. */
 const ASK_AFTER_MIN = 3;
 
@@ -70,22 +79,12 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
     ...(estimate ? { estimate: estimate.bed } : {}),
     seen,
   });
-  const { form, done } = useDraftForm(`burn ${run.begun.id}`, EMPTY);
-  const typed = useWatch({ control: form.control });
-  const [problems, setProblems] = useState<Record<string, string>>({});
+  const form = useEntryForm(open, 'burn-reading', FIELDS, {
+    draft: `burn ${run.begun.id}`,
+    fixed: { burn: run.begun.id },
+  });
   const [why, setWhy] = useState('');
   const sinceMin = (nowS - (moments.at(-1)?.atS ?? 0)) / 60;
-  const enter = async (): Promise<void> => {
-    const read = Object.fromEntries(
-      FIELDS.flatMap(([name]) => {
-        const value = typedNumber(typed[name] ?? '');
-        return value === undefined ? [] : [[name, value]];
-      }),
-    );
-    const wrong = await addEntry({ kind: 'burn-reading', burn: run.begun.id, ...read });
-    setProblems(wrong ?? {});
-    if (!wrong) done();
-  };
   const end = async (how: BurnEnd, reason?: string): Promise<void> => {
     const wrong = await addEntry(
       burnEndBody(
@@ -98,8 +97,8 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
       kind: 'clock-started',
       clock: 'cooling',
       minutes: limits.clockBurnCoolingMin,
-      what: 'revs kept up after the regeneration',
-      next: `idle, when the sensor after the filter is below ${limits.cooledBedC} °C`,
+      what: say('job.revs-kept-up'),
+      next: say('job.idle-when-cool', { belowC: limits.cooledBedC }),
     });
   };
   // What is shown as the last moment is as old as it is: the clock goes on beyond it.
@@ -123,7 +122,7 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
             onClick={() =>
               void end(
                 seen.fire ? 'fire' : 'stopped',
-                why.trim() || (judged.broken ? judged.broken.label : 'Stopped by hand'),
+                why.trim() || (judged.broken ? spokenNow(judged.broken.label) : 'Stopped by hand'),
               )
             }
           >
@@ -155,16 +154,14 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
             <span className="text-ember-text"> · last read {Math.floor(sinceMin)} min ago</span>
           ) : null}
         </h2>
-        <div className="grid grid-cols-2 sm:grid-cols-4 gap-3">
-          {FIELDS.filter(
-            ([name]) => !name.startsWith('egt') || vehicle.fitted.includes(name.slice(0, 4) as never),
-          ).map(([name, label, unit]) => (
-            <Field key={name} label={label} unit={unit} error={problems[name]}>
-              <input className="input-box" inputMode="decimal" {...form.register(name)} />
-            </Field>
-          ))}
-        </div>
-        <Button onClick={() => void enter()}>Save these values</Button>
+        <EntryForm of={form} className="grid grid-cols-2 sm:grid-cols-4 gap-3">
+          {Object.entries(LABELS)
+            .filter(([name]) => !name.startsWith('egt') || vehicle.fitted.includes(name.slice(0, 4) as never))
+            .map(([name, label]) => (
+              <FigureField key={name} name={name} label={label} />
+            ))}
+          <SaveButton className="col-span-full">Save these values</SaveButton>
+        </EntryForm>
       </section>
     </WatchDesk>
   );

@@ -1,3 +1,4 @@
+import { spokenNow } from '../../../app/words.ts';
 import { baselinePlan } from '@white-ember/core/readings';
 import { Button } from '../../../ui/Button.tsx';
 import { Notice } from '../../../ui/Notice.tsx';
@@ -40,7 +41,7 @@ export function LiveBurn({
             ) : null}
             <Button
               weight="main"
-              onClick={() => watch.stop(judged.broken ? judged.broken.label : 'Stopped by hand')}
+              onClick={() => watch.stop(judged.broken ? spokenNow(judged.broken.label) : 'Stopped by hand')}
             >
               {watch.facts.byLink ? 'Stop dosing, keep the revs up' : 'I have stopped the dosing'}
             </Button>

@@ -1,3 +1,5 @@
+import { useWords } from '../../../app/words.ts';
+import { Say } from '../../../ui/Say.tsx';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { baselinePlan, CHANNEL_PRESETS } from '@white-ember/core/readings';
@@ -61,14 +63,15 @@ function Holds({
   holds: { readiness, caution, held },
   live,
 }: BeforeProps & { holds: ReturnType<typeof useHolds>; live?: { fuelPercent?: number } }) {
+  const words = useWords();
   const { forecast, forecasting, burn } = treatments;
   return (
     <div className="grid gap-4 content-start min-w-0">
       <section aria-label="What blocks it" className="grid gap-2">
         <h2 className="text-xl border-b-2 border-ink">Filter and soot</h2>
         {held.map(({ id, text }) => (
-          <p key={`${id} ${text}`} className="border-l-8 border-ember pl-3 font-bold">
-            {text}
+          <p key={id} className="border-l-8 border-ember pl-3 font-bold">
+            <Say it={text} />
           </p>
         ))}
         {held.length === 0 && !forecasting ? (
@@ -79,10 +82,10 @@ function Holds({
         {forecasting ? <p className="text-ink2">Calculating …</p> : null}
         {forecast && burn ? (
           <p>
-            Up to <b className="figure-text">{forecast.sootG.toFixed(0)} g</b> of soot: the bed comes to{' '}
-            <b className="figure-text">{forecast.plannedPeakC.toFixed(0)} °C</b>, and to{' '}
-            <b className="figure-text">{forecast.dropPeakC.toFixed(0)} °C</b> if the engine drops to idle;
-            limit {forecast.limitC} °C. {forecast.sootLeftG.toFixed(1)} g are left.
+            Up to <b className="figure-text">{words.soot(forecast.sootG, 0)}</b> of soot: the bed comes to{' '}
+            <b className="figure-text">{words.temperature(forecast.plannedPeakC)}</b>, and to{' '}
+            <b className="figure-text">{words.temperature(forecast.dropPeakC)}</b> if the engine drops to
+            idle; limit {words.temperature(forecast.limitC)}. {words.soot(forecast.sootLeftG, 1)} left.
           </p>
         ) : null}
       </section>
@@ -94,6 +97,7 @@ function Holds({
 }
 
 function WithLink({ session, ...props }: BeforeProps & { session: LiveSession }) {
+  const words = useWords();
   const { open, kind, treatments, onBegun } = props;
   const { vehicle, limits, job } = open;
   const state = useLive(session);
@@ -114,6 +118,7 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
     limits,
     connected ? session.latest : () => undefined,
     state.codes,
+    words,
   );
   const unmet = preconditions.filter((one) => one.state === 'not-met');
   const offered = state.routines.some(({ id }) => id === ROUTINES[kind]);
@@ -223,6 +228,7 @@ export function Conditions({ list }: { list: readonly Precondition[] }) {
 
 /** No link on this device: another tool commands, and what it shows is typed here. */
 function WithoutLink(props: BeforeProps) {
+  const words = useWords();
   const { open, kind, onBegun } = props;
   const addEntry = useAddEntry(open.job.id);
   const holds = useHolds(props);
@@ -253,7 +259,7 @@ function WithoutLink(props: BeforeProps) {
           Or command it with another tool and type its values every few minutes. Engine warm,{' '}
           {kind === 'standing'
             ? 'standing'
-            : `at ${open.limits.driveLowKmPerH}–${open.limits.driveHighKmPerH} km/h`}
+            : `at ${words.span(words.speed(open.limits.driveLowKmPerH), words.speed(open.limits.driveHighKmPerH))}`}
           , no blocking code: the tool tells.
         </p>
         <Button weight="main" disabled={!holds.free} onClick={() => void begin()}>

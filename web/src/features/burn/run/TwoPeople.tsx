@@ -1,7 +1,9 @@
+import { useWords } from '../../../app/words.ts';
 import type { Limits } from '@white-ember/core/limits';
 
 /** The card for the road: who does what, in the words that they use. */
 export function TwoPeople({ limits }: { limits: Limits }) {
+  const words = useWords();
   return (
     <section aria-label="Two people on the drive" className="border-2 border-steel bg-card">
       <h3 className="text-xl bg-steel text-card px-3 py-1">Two people on the drive</h3>
@@ -10,7 +12,8 @@ export function TwoPeople({ limits }: { limits: Limits }) {
           <p className="font-head font-semibold">Drives</p>
           <ul className="list-disc pl-5 leading-snug">
             <li>
-              {limits.driveLowKmPerH}–{limits.driveHighKmPerH} km/h in one gear, even pedal, for 15–20 min
+              {words.span(words.speed(limits.driveLowKmPerH), words.speed(limits.driveHighKmPerH))} in one
+              gear, even pedal, for 15–20 min
             </li>
             <li>Eyes on the road: the screen is the other one’s</li>
             <li>At a stop: neutral, hold 2000 rpm, never idle during regeneration</li>

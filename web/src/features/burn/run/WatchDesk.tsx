@@ -1,3 +1,5 @@
+import { useWords } from '../../../app/words.ts';
+import { Say } from '../../../ui/Say.tsx';
 import type { ReactNode } from 'react';
 import { bedLimits } from '@white-ember/core/burn';
 import type { BurnMoment, BurnRule, BurnState, RunEstimate } from '@white-ember/core/treatment';
@@ -51,11 +53,17 @@ export function WatchDesk({
       >
         <div>
           <p className="font-head font-semibold text-4xl flex flex-wrap items-baseline gap-x-4">
-            {broken ? broken.label : PHASES[phase]}
+            {broken ? <Say it={broken.label} /> : PHASES[phase]}
             <span className="figure-text text-3xl text-ink2">{clockText(now?.atS ?? 0)}</span>
           </p>
-          <p className={`text-lg ${broken ? 'font-bold' : ''}`}>{judged.text}</p>
-          {judged.doubt ? <p className="text-ember-text font-bold">{judged.doubt}</p> : null}
+          <p className={`text-lg ${broken ? 'font-bold' : ''}`}>
+            <Say it={judged.text} />
+          </p>
+          {judged.doubt ? (
+            <p className="text-ember-text font-bold">
+              <Say it={judged.doubt} />
+            </p>
+          ) : null}
         </div>
         <div className="grid gap-2 min-w-60">{actions}</div>
       </section>
@@ -73,7 +81,7 @@ export function WatchDesk({
 }
 
 function Egts({ moments }: { moments: readonly BurnMoment[] }) {
-  const unit = useAppSelector((app) => app.preferences.temperatureUnit);
+  const unit = useAppSelector((app) => app.preferences.units.temperature);
   const now = moments.at(-1);
   const before = moments.findLast(({ atS }) => now !== undefined && atS <= now.atS - 20);
   return (
@@ -109,8 +117,9 @@ function Egts({ moments }: { moments: readonly BurnMoment[] }) {
 }
 
 function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
+  const words = useWords();
   const { limits, vehicle } = open;
-  const unit = useAppSelector((app) => app.preferences.temperatureUnit);
+  const unit = useAppSelector((app) => app.preferences.units.temperature);
   const limitC = bedLimits(limits, vehicle.filter?.material ?? 'unknown').peakC;
   const now = moments.at(-1);
   const bed = estimate?.bed;
@@ -124,8 +133,8 @@ function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
     ],
     [
       'Soot',
-      now?.sootG === undefined ? (bed ? `${bed.sootG.toFixed(1)} g` : '–') : `${now.sootG.toFixed(1)} g`,
-      `${now?.sootG === undefined ? 'no counter' : 'by the counter'}${bed ? `; ${bed.sootG.toFixed(1)} g by the model` : ''}; clean to ${limits.sootAfterCleanG} g`,
+      now?.sootG === undefined ? (bed ? words.soot(bed.sootG, 1) : '–') : words.soot(now.sootG, 1),
+      `${now?.sootG === undefined ? 'no counter' : 'by the counter'}${bed ? `; ${words.soot(bed.sootG, 1)} by the model` : ''}; clean to ${words.soot(limits.sootAfterCleanG)}`,
     ],
     stoppedAtS === undefined
       ? [
@@ -195,11 +204,18 @@ function Rules({ rules }: { rules: readonly BurnRule[] }) {
               <summary className="grid grid-cols-[auto_1fr_auto] gap-x-2 items-center min-h-11 cursor-pointer leading-5">
                 <StateMark state={MARKS[state]} size={18} />
                 <span className={state === 'broken' ? 'font-bold text-ember-text' : ''}>
-                  {label} <span className="text-sm text-ink2">{limit}</span>
+                  <Say it={label} />{' '}
+                  <span className="text-sm text-ink2">
+                    <Say it={limit} />
+                  </span>
                 </span>
-                <span className="figure-text text-right max-w-44">{value}</span>
+                <span className="figure-text text-right max-w-44">
+                  <Say it={value} />
+                </span>
               </summary>
-              <p className="pb-2 pl-7 text-[15px]">{reason}</p>
+              <p className="pb-2 pl-7 text-[15px]">
+                <Say it={reason} />
+              </p>
             </details>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { PLAIN_WORDS } from '@white-ember/core/words';
 import { describe, expect, it } from 'vitest';
 import { entryBodySchema } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
@@ -54,7 +55,8 @@ describe('what the link says of the vehicle before a burn', () => {
     kind: 'standing' | 'drive',
     values: Partial<Record<ChannelRole, number>>,
     codes?: Parameters<typeof livePreconditions>[3],
-  ): string[] => livePreconditions(kind, DEFAULT_LIMITS, read(values), codes).map(({ state }) => state);
+  ): string[] =>
+    livePreconditions(kind, DEFAULT_LIMITS, read(values), codes, PLAIN_WORDS).map(({ state }) => state);
   const WARM = { engineSpeed: 810, coolantTemp: 88, vehicleSpeed: 0, egt3: 180 };
 
   it('is met standing and warm, with no code', () => {
@@ -71,8 +73,14 @@ describe('what the link says of the vehicle before a burn', () => {
   });
   it('wants the speed of the profile on the road, and says both', () => {
     expect(states('drive', { ...WARM, vehicleSpeed: 70 })[2]).toBe('met');
-    const slow = livePreconditions('drive', DEFAULT_LIMITS, read({ ...WARM, vehicleSpeed: 30 }), [])[2];
-    expect(slow).toMatchObject({ state: 'not-met', text: '30 km/h, 50 to 80 km/h needed' });
+    const slow = livePreconditions(
+      'drive',
+      DEFAULT_LIMITS,
+      read({ ...WARM, vehicleSpeed: 30 }),
+      [],
+      PLAIN_WORDS,
+    )[2];
+    expect(slow).toMatchObject({ state: 'not-met', text: '30 km/h, 50 km/h to 80 km/h needed' });
   });
   it('minds an active code and leaves a stored one', () => {
     const code = (present: boolean) =>

@@ -1,3 +1,4 @@
+import { inEnglish } from '@white-ember/core/words';
 import type { FilterMaterial } from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
 import type { ChannelRole } from '@white-ember/core/readings';
@@ -149,8 +150,10 @@ export class BurnWatch {
     this.#set({ judged });
     this.#brokenFor = judged.broken ? this.#brokenFor + 1 : 0;
     // Another tool can only be stopped by whoever holds it: there the rule stays on the screen and rings.
-    if (this.facts.byLink && judged.broken && stoppedAtS === undefined && this.#brokenFor >= BROKEN_FOR)
-      void this.#command(`${judged.broken.label}: ${judged.broken.value}, ${judged.broken.limit}`);
+    if (this.facts.byLink && judged.broken && stoppedAtS === undefined && this.#brokenFor >= BROKEN_FOR) {
+      const { label, value, limit } = inEnglish(judged.broken);
+      void this.#command(`${label}: ${value}, ${limit}`);
+    }
   }
 
   async #ask(): Promise<void> {

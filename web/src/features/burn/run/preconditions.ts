@@ -1,3 +1,4 @@
+import type { Measures } from '@white-ember/core/words';
 import type { Limits } from '@white-ember/core/limits';
 import type { LinkCode } from '@white-ember/core/bench';
 import type { ChannelRole } from '@white-ember/core/readings';
@@ -17,6 +18,7 @@ export function livePreconditions(
   limits: Limits,
   latest: (role: ChannelRole) => number | undefined,
   codes: readonly LinkCode[] | undefined,
+  words: Measures,
 ): Precondition[] {
   const judged = (
     label: string,
@@ -40,7 +42,8 @@ export function livePreconditions(
       'Coolant warm',
       latest('coolantTemp'),
       (c) => c >= limits.coolantWarmC && c <= limits.coolantMostC,
-      (c) => `${c.toFixed(0)} °C, from ${limits.coolantWarmC} to ${limits.coolantMostC} °C`,
+      (c) =>
+        `${words.temperature(c)}, from ${words.temperature(limits.coolantWarmC)} to ${words.temperature(limits.coolantMostC)}`,
     ),
     judged(
       kind === 'standing' ? 'Vehicle stationary' : 'On the road',
@@ -51,8 +54,8 @@ export function livePreconditions(
           : kmPerH >= limits.driveLowKmPerH && kmPerH <= limits.driveHighKmPerH,
       (kmPerH) =>
         kind === 'standing'
-          ? `${kmPerH.toFixed(0)} km/h`
-          : `${kmPerH.toFixed(0)} km/h, ${limits.driveLowKmPerH} to ${limits.driveHighKmPerH} km/h needed`,
+          ? words.speed(kmPerH)
+          : `${words.speed(kmPerH)}, ${words.speed(limits.driveLowKmPerH)} to ${words.speed(limits.driveHighKmPerH)} needed`,
     ),
     {
       label: 'EGT before the filter read',
@@ -60,7 +63,7 @@ export function livePreconditions(
       text:
         latest('egt3') === undefined
           ? 'not read: bed and rules cannot be judged'
-          : `${(latest('egt3') as number).toFixed(0)} °C`,
+          : words.temperature(latest('egt3') as number),
     },
     {
       label: 'No active code',

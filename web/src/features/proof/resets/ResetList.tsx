@@ -1,5 +1,6 @@
+import { useWords } from '../../../app/words.ts';
+import type { Spoken } from '@white-ember/core/words';
 import { Link } from 'react-router';
-import { RESET_LABELS } from '@white-ember/core/job';
 import type { ResetStep } from '@white-ember/core/proof';
 import { StateMark } from '../../../ui/StateMark.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
@@ -9,6 +10,7 @@ import { useResets } from './useResets.ts';
 
 /** What is set back on this job and nothing else, in its order, each with what it would hide and what stood there before. */
 export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
+  const words = useWords();
   const { steps, forecasting } = useResets(open);
   const due = steps.filter(({ need }) => need === 'due');
   const done = steps.filter(({ need }) => need === 'done');
@@ -28,7 +30,7 @@ export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean
         <p key={step.reset} className="flex gap-2 text-[15px]">
           <StateMark state="sound" size={18} />
           <span>
-            <b>{RESET_LABELS[step.reset]}.</b> {step.worth}
+            <b>{words.name('resets', step.reset)}.</b> {step.worth}
           </span>
         </p>
       ))}
@@ -56,16 +58,17 @@ function Due({
   forecasting,
 }: {
   open: OpenJob;
-  step: ResetStep;
+  step: Spoken<ResetStep>;
   first: boolean;
   canEnter: boolean;
   forecasting: boolean;
 }) {
+  const words = useWords();
   const { reset, why, held, warnings, how, need } = step;
   return (
     <details open={first} className={need === 'due' ? 'border-2 border-ink p-3 bg-card' : ''}>
       <summary className="min-h-11 content-center">
-        <span className="font-head font-semibold text-lg">{RESET_LABELS[reset]}</span>
+        <span className="font-head font-semibold text-lg">{words.name('resets', reset)}</span>
         <span className="block text-[15px] text-ink2">{why}</span>
       </summary>
       <div className="grid gap-2 pt-2">

@@ -1,3 +1,4 @@
+import { Say } from '../../../ui/Say.tsx';
 import type { Finding, LogAnalysis } from '@white-ember/core/readings';
 
 const LEVELS: Record<Finding['level'], string> = { fault: 'fault', watch: 'watch', info: 'for information' };
@@ -27,7 +28,7 @@ export function LogFindings({
             : `${clock(finding.startS)}–${clock(finding.endS)}`;
         const words = (
           <>
-            <span className="figure-text">{i + 1}</span> {finding.text}
+            <span className="figure-text">{i + 1}</span> <Say it={finding.text} />
             <span className="text-sm text-ink2">
               {' '}
               · {LEVELS[finding.level]} · {where}

@@ -91,11 +91,13 @@ export function LogMapping({
             >
               <div className="min-w-0 break-words">
                 <span className="font-bold">{row.column}</span>
-                {row.unit === '' ? null : <span> in {row.unit}</span>}
+                {row.unit === '' ? null : <span data-unit> in {row.unit}</span>}
                 <p className="text-sm leading-snug">
                   <HeadingRead heading={row.column} role={row.role} />
                 </p>
-                <p className="text-sm leading-snug text-ink2">{row.why}</p>
+                <p data-own-words className="text-sm leading-snug text-ink2">
+                  {row.why}
+                </p>
               </div>
               <ChannelChooser
                 heading={row.column}

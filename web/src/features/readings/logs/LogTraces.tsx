@@ -49,11 +49,7 @@ export function LogTraces({
   findings: readonly Finding[];
   chosenFinding: number | undefined;
 }) {
-  const { pressureUnit, temperatureUnit, massFlowUnit, theme } = useAppSelector((state) => state.preferences);
-  const units = useMemo(
-    () => ({ pressureUnit, temperatureUnit, massFlowUnit }),
-    [pressureUnit, temperatureUnit, massFlowUnit],
-  );
+  const { units, theme } = useAppSelector((state) => state.preferences);
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<TraceChart | undefined>(undefined);
   const [drawn, setDrawn] = useState(0);

@@ -1,3 +1,4 @@
+import { Say } from '../../../ui/Say.tsx';
 import type { LogAnalysis } from '@white-ember/core/readings';
 
 /** What was repaired, assumed or left out while the file was read. */
@@ -9,7 +10,7 @@ export function LogWarnings({ analysis }: { analysis: LogAnalysis }) {
       <ul className="text-[15px] list-disc pl-5">
         {analysis.warnings.map((warning, i) => (
           <li key={i}>
-            {warning.text}
+            <Say it={warning.text} />
             {warning.row === undefined ? '' : ` First in line ${warning.row}.`}
           </li>
         ))}

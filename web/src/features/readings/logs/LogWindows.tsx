@@ -1,3 +1,4 @@
+import { useWords } from '../../../app/words.ts';
 import type { SteadySample } from '@white-ember/core/ledger';
 import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
 import type { AnalysedWindow } from '@white-ember/core/readings';
@@ -23,7 +24,8 @@ export function LogWindows({
   /** Shows a window in the traces. */
   onShow?: (startS: number, endS: number) => void;
 }) {
-  const unit = useAppSelector((state) => state.preferences.pressureUnit);
+  const words = useWords();
+  const unit = useAppSelector((state) => state.preferences.units.pressure);
   const [all, setAll] = useState(false);
   if (samples.length === 0) return null;
   const flowOf = (sample: SteadySample): number | undefined =>
@@ -40,7 +42,7 @@ export function LogWindows({
             <th className="w-14">use</th>
             <th>window</th>
             <th className="text-right">rpm</th>
-            <th className="text-right max-sm:hidden">flow, m³/h</th>
+            <th className="text-right max-sm:hidden">flow, {words.label('volumeFlow')}</th>
             <th className="text-right">ΔP, {unitLabel(unit)}</th>
             <th className="text-right max-sm:hidden">± spread</th>
           </tr>

@@ -1,7 +1,8 @@
+import type { UnitChoice } from '@white-ember/core/words';
 import type { Chart as ChartType, ChartDataset, ChartOptions, Plugin, ScaleOptionsByType } from 'chart.js';
 import type { AnnotationOptions } from 'chartjs-plugin-annotation';
 import type { AnalysedWindow, Finding, Trace } from '@white-ember/core/readings';
-import { clockText, columnLabel, shownValue, type Lane, type ShownUnits, type View } from './traceLanes.ts';
+import { clockText, columnLabel, shownValue, type Lane, type View } from './traceLanes.ts';
 
 const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -25,7 +26,7 @@ export interface TraceChart {
 
 export interface TraceChartOptions {
   readonly lanes: readonly Lane[];
-  readonly units: ShownUnits;
+  readonly units: UnitChoice;
   readonly durationS: number;
   readonly windows: readonly AnalysedWindow[];
   readonly findings: readonly Finding[];

@@ -1,3 +1,4 @@
+import { METRIC, type UnitChoice } from '@white-ember/core/words';
 import { describe, expect, it } from 'vitest';
 import type { ChannelRole } from '@white-ember/core/readings';
 import type { LogColumn } from '../../../workers/logWorker.ts';
@@ -10,10 +11,14 @@ import {
   movedView,
   shownValue,
   viewAround,
-  type ShownUnits,
 } from './traceLanes.ts';
 
-const UNITS: ShownUnits = { pressureUnit: 'kPa', temperatureUnit: 'degF', massFlowUnit: 'kgPerH' };
+const UNITS: UnitChoice = {
+  ...METRIC,
+  pressure: 'kPa',
+  temperature: 'degF',
+  massFlow: 'kgPerH',
+};
 
 const column = (name: string, unit: string, role?: ChannelRole): LogColumn =>
   ({ name, unit, ...(role === undefined ? {} : { role }) }) as LogColumn;

@@ -1,13 +1,7 @@
+import { chosenUnit, type UnitChoice } from '@white-ember/core/words';
 import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
-import { fromBase, quantityOf, parseUnit, unitLabel, type Unit } from '@white-ember/core/quantities';
+import { fromBase, parseUnit, unitLabel, type Unit } from '@white-ember/core/quantities';
 import type { LogColumn } from '../../../workers/logWorker.ts';
-
-/** What a person reads values in. */
-export interface ShownUnits {
-  readonly pressureUnit: Unit;
-  readonly temperatureUnit: Unit;
-  readonly massFlowUnit: Unit;
-}
 
 /** A strip of the picture with a scale of its own. */
 export interface Lane {
@@ -32,17 +26,14 @@ export const firstColumns = (columns: readonly LogColumn[]): string[] => {
 };
 
 /** The unit in which a column is shown. */
-export function shownUnit(column: LogColumn, units: ShownUnits): Unit | undefined {
+export function shownUnit(column: LogColumn, units: UnitChoice): Unit | undefined {
   const parsed = parseUnit(column.unit);
   if (!parsed.ok || column.role === undefined) return parsed.ok ? parsed.value : undefined;
-  const quantity = quantityOf(parsed.value);
-  if (quantity === 'pressure') return units.pressureUnit;
-  if (quantity === 'temperature') return units.temperatureUnit;
-  return quantity === 'massFlow' ? units.massFlowUnit : parsed.value;
+  return chosenUnit(parsed.value, units);
 }
 
 /** A value of a column as it is shown: channels come in base units, other columns as the file has them. */
-export function shownValue(column: LogColumn, units: ShownUnits): (value: number) => number {
+export function shownValue(column: LogColumn, units: UnitChoice): (value: number) => number {
   const unit = shownUnit(column, units);
   return column.role === undefined || unit === undefined
     ? (value) => value
@@ -50,14 +41,14 @@ export function shownValue(column: LogColumn, units: ShownUnits): (value: number
 }
 
 /** ΔP stands apart from absolute pressures, which are fifty times as large; everything else goes by its unit. */
-function laneKey(column: LogColumn, units: ShownUnits): string {
+function laneKey(column: LogColumn, units: UnitChoice): string {
   const unit = shownUnit(column, units);
   const label = unit === undefined ? column.unit : unitLabel(unit);
   return column.role === 'dpfDeltaP' ? `ΔP ${label}` : label;
 }
 
 /** Lanes in the order in which their first channel was picked. */
-export function lanesOf(columns: readonly LogColumn[], units: ShownUnits): Lane[] {
+export function lanesOf(columns: readonly LogColumn[], units: UnitChoice): Lane[] {
   const lanes = new Map<string, LogColumn[]>();
   for (const column of columns) {
     const key = laneKey(column, units);

@@ -8,7 +8,6 @@ import {
   useSessionQuery,
   useUploadLogMutation,
 } from '../../../app/api.ts';
-import { useAppSelector } from '../../../app/store.ts';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import {
@@ -42,7 +41,6 @@ const MEGABYTE = 1024 * 1024;
 
 /** The recorded logs of a job: opened, corrected and used as readings. */
 export function useLogs({ job, vehicle, limits }: OpenJob): Logs {
-  const pressureUnit = useAppSelector((state) => state.preferences.pressureUnit);
   const maxBytes = useSessionQuery().data?.maxUploadBytes ?? Number.POSITIVE_INFINITY;
   const remembered = useChannelCorrectionsQuery();
   const [remember] = useRememberCorrectionMutation();
@@ -60,11 +58,10 @@ export function useLogs({ job, vehicle, limits }: OpenJob): Logs {
       limits,
       corrections,
       remembered: known,
-      pressureUnit,
       ...(vehicle.filter === undefined ? {} : { geometry: vehicle.filter }),
       ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
     }),
-    [limits, known, pressureUnit, vehicle.filter, vehicle.displacementL],
+    [limits, known, vehicle.filter, vehicle.displacementL],
   );
   // What is judged by changes: another unit, other limits, corrections that arrive while a log is still being read.
   const grounds = groundsOf(optionsWith({}));

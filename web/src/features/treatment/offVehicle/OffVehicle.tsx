@@ -1,3 +1,5 @@
+import type { Spoken } from '@white-ember/core/words';
+import { useSpoken } from '../../../app/words.ts';
 import { useMemo, useState } from 'react';
 import type { Fluid } from '@white-ember/core/contract';
 import { entriesOfKind, type ClockKind } from '@white-ember/core/ledger';
@@ -6,7 +8,13 @@ import type { OffVehicleWork } from '@white-ember/core/treatment';
 import { useFluidsQuery } from '../../../app/api.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { CautionCard } from '../../../ui/CautionCard.tsx';
+import { SaveButton, TextField } from '../../../form/FieldForm.tsx';
+import { FigureInput } from '../../../form/FigureInput.tsx';
+import { text } from '../../../form/kinds.ts';
+import { useTypedFigure } from '../../../form/useTypedFigure.ts';
 import { Field } from '../../../ui/Field.tsx';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
 import { typedNumber } from '../../../ui/format.ts';
 import { askToNotify } from '../../clocks/bell.ts';
 import { useAddEntry } from '../../job/useAddEntry.ts';
@@ -30,7 +38,7 @@ export function OffVehicle({
   exchange: boolean;
   onStage: (stage: 'prove') => void;
 }) {
-  const work = useMemo(() => offVehicleOf(open), [open]);
+  const work = useSpoken(useMemo(() => offVehicleOf(open), [open]));
   const readiness = useReadiness(open, exchange ? 'exchange' : 'off-vehicle');
   const caution = useCaution(open, 'hot', exchange ? 'filter-exchanged' : 'off-vehicle-clean');
   const ready = readiness.held.length === 0 && readiness.missing.length === 0 && caution.acknowledged;
@@ -132,7 +140,7 @@ function Step({
   );
 }
 
-function ToBuy({ work: { toBuy } }: { work: OffVehicleWork }) {
+function ToBuy({ work: { toBuy } }: { work: Spoken<OffVehicleWork> }) {
   return (
     <ul aria-label="Parts to have">
       {toBuy.map(({ name, count, number, onOrder }, i) => (
@@ -163,8 +171,7 @@ function Wet({ open }: { open: OpenJob }) {
   const caution = useCaution(open, 'chemicals', 'off-vehicle-clean');
   const shelf = useFluidsQuery().data ?? [];
   const [fluidId, setFluid] = useState('');
-  const [litres, setLitres] = useState('');
-  const [wasteL, setWaste] = useState('');
+  const [mixed, runOff] = [useTypedFigure('L'), useTypedFigure('L')];
   const [hours, setHours] = useState<Record<string, string>>({});
   const [problems, setProblems] = useState<Record<string, string>>({});
   const fluid = shelf.find(({ id }) => id === fluidId);
@@ -186,7 +193,7 @@ function Wet({ open }: { open: OpenJob }) {
     setProblems(wrong ?? {});
   };
   const enter = async (): Promise<void> => {
-    const [fluidL, waste] = [typedNumber(litres), typedNumber(wasteL)];
+    const [fluidL, waste] = [mixed.value, runOff.value];
     const wrong = await addEntry({
       kind: 'work',
       work: 'off-vehicle-clean',
@@ -196,7 +203,7 @@ function Wet({ open }: { open: OpenJob }) {
       ...(waste === undefined ? {} : { wasteL: waste }),
     });
     setProblems(wrong ?? {});
-    if (!wrong) setLitres('');
+    if (!wrong) mixed.put();
   };
   return (
     <div className="grid gap-3">
@@ -240,22 +247,8 @@ function Wet({ open }: { open: OpenJob }) {
             ))}
           </select>
         </Field>
-        <Field label="Mixed" unit="L" error={problems['fluidL']}>
-          <input
-            className="input-box"
-            inputMode="decimal"
-            value={litres}
-            onChange={(event) => setLitres(event.target.value)}
-          />
-        </Field>
-        <Field label="Run-off" unit="L" error={problems['wasteL']}>
-          <input
-            className="input-box"
-            inputMode="decimal"
-            value={wasteL}
-            onChange={(event) => setWaste(event.target.value)}
-          />
-        </Field>
+        <FigureInput of={mixed} label="Mixed" error={problems['fluidL']} />
+        <FigureInput of={runOff} label="Run-off" error={problems['wasteL']} />
         <Button disabled={!caution.acknowledged} onClick={() => void enter()}>
           {cleaned ? 'Cleaned once more' : 'Runs clear: cleaned'}
         </Button>
@@ -269,26 +262,22 @@ function Wet({ open }: { open: OpenJob }) {
 const concentrateOf = (fluid: Fluid | undefined, litres: number): { concentrateL?: number } =>
   fluid ? { concentrateL: Number((litres / (1 + fluid.waterParts)).toFixed(3)) } : {};
 
+const EXCHANGED: FieldsOf<'work'> = { what: text() };
+
 function Exchanged({ open }: { open: OpenJob }) {
-  const addEntry = useAddEntry(open.job.id);
-  const [what, setWhat] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const form = useEntryForm(open, 'work', EXCHANGED, {
+    draft: 'exchanged',
+    fixed: { work: 'filter-exchanged' },
+  });
   const done = entriesOfKind(open.derived.entries, 'work').some(
     ({ body }) => body.work === 'filter-exchanged',
   );
-  const enter = async (): Promise<void> => {
-    const wrong = await addEntry({ kind: 'work', work: 'filter-exchanged', what });
-    setProblem(wrong ? Object.values(wrong)[0] : undefined);
-    if (!wrong) setWhat('');
-  };
   return (
     <Step title="Another filter" note={done ? 'entered' : undefined}>
-      <div className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
-        <Field label="Which one" hint="Number, new or reconditioned, where from" error={problem}>
-          <input className="input-box" value={what} onChange={(event) => setWhat(event.target.value)} />
-        </Field>
-        <Button onClick={() => void enter()}>Fitted</Button>
-      </div>
+      <EntryForm of={form} className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
+        <TextField name="what" label="Which one" hint="Number, new or reconditioned, where from" />
+        <SaveButton>Fitted</SaveButton>
+      </EntryForm>
     </Step>
   );
 }

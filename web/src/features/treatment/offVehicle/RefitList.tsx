@@ -1,8 +1,11 @@
+import { useWords } from '../../../app/words.ts';
+import { joined } from '@white-ember/core/words';
+import { Say } from '../../../ui/Say.tsx';
 import { useState } from 'react';
 import type { RemovedPart } from '@white-ember/core/treatment';
 import { Button } from '../../../ui/Button.tsx';
-import { Field } from '../../../ui/Field.tsx';
-import { typedNumber } from '../../../ui/format.ts';
+import { FigureInput } from '../../../form/FigureInput.tsx';
+import { useTypedFigure } from '../../../form/useTypedFigure.ts';
 import { StateMark } from '../../../ui/StateMark.tsx';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
@@ -20,6 +23,7 @@ export function RefitList({
   done: readonly RemovedPart[];
   canEnter: boolean;
 }) {
+  const words = useWords();
   return (
     <ol aria-label="Refit" className="grid gap-2">
       {refit.map((part, i) => (
@@ -39,7 +43,9 @@ export function RefitList({
             </a>
           ) : null}
           {part.back || part.signed.size > 0 ? (
-            <p className="text-ember-text font-bold">{part.missing.join('; ')}</p>
+            <p className="text-ember-text font-bold">
+              <Say it={joined(part.missing, '; ')} />
+            </p>
           ) : null}
           {canEnter ? <Back open={open} part={part} /> : null}
         </li>
@@ -52,7 +58,7 @@ export function RefitList({
             ? `, ${part.signed.size} of ${part.signed.size} fasteners signed off`
             : part.back?.body.torqueNm === undefined
               ? ''
-              : `, ${part.back.body.torqueNm} N·m`}
+              : `, ${words.torque(part.back.body.torqueNm)}`}
         </li>
       ))}
     </ol>
@@ -60,6 +66,7 @@ export function RefitList({
 }
 
 function Title({ part: { off, number } }: { part: RemovedPart }) {
+  const words = useWords();
   const { what, fasteners, torqueNm, helper, safetyCritical, connectors, singleUse, note } = off.body;
   return (
     <div>
@@ -69,7 +76,7 @@ function Title({ part: { off, number } }: { part: RemovedPart }) {
       <p className="text-[15px]">
         {[
           fasteners ? `${fasteners.count} × ${fasteners.size ?? 'fastener'}` : undefined,
-          torqueNm === undefined ? undefined : `${torqueNm} N·m`,
+          torqueNm === undefined ? undefined : words.torque(torqueNm),
           ...(singleUse ?? []).map(
             ({ what: single, count }) => `${count} × new ${SINGLE_USE_LABELS[single].toLowerCase()}`,
           ),
@@ -86,17 +93,18 @@ function Title({ part: { off, number } }: { part: RemovedPart }) {
 }
 
 function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: RemovedPart }) {
+  const words = useWords();
   const addEntry = useAddEntry(open.job.id);
   const { body } = off;
   const single = (body.singleUse ?? []).some(({ count }) => count > 0);
   const plugs = (body.connectors ?? []).length > 0;
   const [renewed, setRenewed] = useState(back?.body.renewed ?? false);
   const [plugged, setPlugged] = useState(back?.body.plugged ?? false);
-  const [torque, setTorque] = useState(body.torqueNm === undefined ? '' : String(body.torqueNm));
+  const torque = useTypedFigure('Nm', body.torqueNm);
   const [problem, setProblem] = useState<string>();
   const count = Math.max(1, body.fasteners?.count ?? 1);
   const put = async (): Promise<void> => {
-    const torqueNm = typedNumber(torque);
+    const torqueNm = torque.value;
     const wrong = await addEntry(
       {
         kind: 'part-back',
@@ -114,7 +122,7 @@ function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: Remo
       kind: 'fastener-signed',
       off: off.id,
       number,
-      torqueNm: typedNumber(torque) ?? Number.NaN,
+      torqueNm: torque.value ?? Number.NaN,
     });
     setProblem(wrong ? Object.values(wrong)[0] : undefined);
   };
@@ -144,14 +152,7 @@ function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: Remo
           </label>
         ) : null}
         {body.torqueNm !== undefined || body.safetyCritical ? (
-          <Field label="Tightened to" unit="N·m" className="w-36">
-            <input
-              className="input-box"
-              inputMode="decimal"
-              value={torque}
-              onChange={(event) => setTorque(event.target.value)}
-            />
-          </Field>
+          <FigureInput of={torque} label="Tightened to" className="w-36" />
         ) : null}
         <Button onClick={() => void put()}>{back ? 'Enter it again' : 'Refitted'}</Button>
       </div>
@@ -161,7 +162,7 @@ function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: Remo
             const entry = signed.get(number);
             return entry ? (
               <span key={number} className="min-h-12 px-3 border-2 border-rule content-center">
-                {number}: {entry.body.torqueNm} N·m, {entry.authorName}
+                {number}: {words.torque(entry.body.torqueNm)}, {entry.authorName}
               </span>
             ) : (
               <Button key={number} disabled={!back} onClick={() => void sign(number)}>

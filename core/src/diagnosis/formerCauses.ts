@@ -1,7 +1,0 @@
-import { own } from '../text/index.ts';
-
-/** Ids that causes had once, in ledgers and inputs of then, and what they are called now. */
-export const FORMER_CAUSES: Readonly<Record<string, string>> = { 'boost-leak': 'turbocharger-worn' };
-
-/** A cause by its id of today. */
-export const causeNow = (id: string): string => own(FORMER_CAUSES, id) ?? id;

@@ -1,0 +1,177 @@
+import type {
+  ClockKind,
+  BurnEnd,
+  Face,
+  PartId,
+  PartState,
+  Reset,
+  Treatment,
+  WorkType,
+} from '../../ledger/index.ts';
+import type { Stage } from '../../job/index.ts';
+import type { CheckId, KitId } from '../../checks/index.ts';
+
+/** Parts of the line. */
+export const parts = {
+  engine: 'Engine',
+  turbine: 'Turbine',
+  catalyst: 'Catalyst (DOC)',
+  filter: 'Filter (DPF)',
+  scr: 'SCR brick',
+  silencer: 'Silencer',
+  'dp-sensor': 'ΔP sensor',
+  'high-pipe': 'High pipe',
+  'low-pipe': 'Low pipe',
+  'back-pressure-sensor': 'Back-pressure sensor',
+  egt1: 'EGT 1, before turbo',
+  egt2: 'EGT 2, before catalyst',
+  egt3: 'EGT 3, before filter',
+  egt4: 'EGT 4, after filter',
+} as const satisfies Readonly<Record<PartId, string>>;
+
+/** How a part was found. */
+export const partStates = {
+  'not-looked-at': 'not looked at',
+  sound: 'sound',
+  doubtful: 'doubtful',
+  failed: 'failed',
+  replaced: 'replaced',
+  'proven-clear': 'proven clear',
+} as const satisfies Readonly<Record<PartState, string>>;
+
+/** Work that is done. */
+export const works = {
+  'chemical-clean': 'Chemical clean in place',
+  'drive-regeneration': 'Drive regeneration',
+  'standing-regeneration': 'Parked regeneration',
+  'off-vehicle-clean': 'Off-vehicle back-flush',
+  'filter-exchanged': 'Filter replaced',
+  'pipe-cleared': 'Pipe cleared',
+  'sensor-replaced': 'Sensor replaced',
+  'cause-repaired': 'Cause repaired',
+  'oil-changed': 'Oil changed',
+  other: 'Other work',
+} as const satisfies Readonly<Record<WorkType, string>>;
+
+/** What can be done to a filter. */
+export const treatments = {
+  nothing: 'Leave the filter alone',
+  drive: 'Drive regeneration',
+  standing: 'Parked regeneration',
+  chemical: 'Chemical clean in place',
+  'off-vehicle': 'Off-vehicle clean, back-flushed',
+  exchange: 'Replacement filter',
+} as const satisfies Readonly<Record<Treatment, string>>;
+
+/** How a regeneration ended. */
+export const burnEnds = {
+  'by-itself': 'finished by itself',
+  stopped: 'stopped',
+  fire: 'ended in a fire',
+  unknown: 'end not seen',
+} as const satisfies Readonly<Record<BurnEnd, string>>;
+
+/** What a face of the filter looks like. */
+export const faces = {
+  clean: 'clean',
+  grey: 'grey, dry',
+  black: 'black, soot',
+  oily: 'oily',
+  white: 'white, ash',
+  cracked: 'cracked',
+  melted: 'melted',
+  plugged: 'plugged',
+} as const satisfies Readonly<Record<Face, string>>;
+
+/** What is set back or learned anew. */
+export const resets = {
+  'adapt-delta-p': 'ΔP sensor zero learned',
+  'reset-oil': 'Oil life reset',
+  'reset-soot': 'Soot counter reset',
+  'new-filter': 'New filter registered in the ECU',
+  'learned-values': 'Learned values reset',
+  'clear-codes': 'Codes cleared',
+} as const satisfies Readonly<Record<Reset, string>>;
+
+/** May it be driven. */
+export const drivable = {
+  drive: 'It may be driven',
+  limited: 'It may be driven, limited',
+  no: 'It may not be driven',
+} as const satisfies Readonly<Record<'drive' | 'limited' | 'no', string>>;
+
+/** The stages of a job. */
+export const stages = {
+  intake: 'Intake',
+  codes: 'Codes',
+  baseline: 'Baseline',
+  checks: 'Checks',
+  decide: 'Decide',
+  treat: 'Treat',
+  prove: 'Prove',
+  'hand-over': 'Hand over',
+} as const satisfies Readonly<Record<Stage, string>>;
+
+/** The checks. */
+export const checkNames = {
+  'dp-zero': 'ΔP sensor zero, engine off',
+  'dp-electrical': 'ΔP sensor: supply, ground, signal',
+  'dp-ladder': 'ΔP sensor: pump test',
+  'dp-swap': 'ΔP sensor against a known-good one',
+  hoses: 'Hoses and pipes: routed, intact, tight',
+  'pipe-response': 'Pipes: return time after release',
+  'pipe-pump': 'Pipes: hand pump hold test',
+  'absolute-agree': 'Absolute sensors against the barometer',
+  'sensor-compare': 'Old and new sensor compared, hot and cold',
+  'egt-position': 'EGT: which sensor does the code mean',
+  'egt-cold-soak': 'EGT: all equal after a cold soak',
+  'egt-resistance': 'EGT: resistance or voltage at its plug',
+  'intake-smoke': 'Intake and charge pipes: smoke test',
+  'air-mass': 'Air mass against speed–density',
+  turbo: 'Turbo: shaft and oil',
+  'vane-sweep': 'Turbo vanes: commanded sweep',
+  egr: 'EGR: valve, position, cooler',
+  'dosing-injector': 'Fuel doser: spray and passage',
+  glow: 'Glow plugs and relay',
+  oil: 'Oil: level, fuel dilution, counter, specification',
+  thermostat: 'Thermostat: coolant on a hold',
+  gauge: 'Back-pressure by gauge',
+  sections: 'Exhaust opened joint by joint: find the restriction',
+  'filter-look': 'Filter faces: soot, oil, ash, cracks',
+  counter: 'Soot counter against the pressure',
+  'fuel-level': 'Fuel in the tank',
+  'use-history': 'Use: distance against engine hours',
+  supply: 'Battery and the 5 V of the sensors',
+  injectors: 'Injectors: leak-off and smoke',
+  'intake-look': 'Look: duct and charge hoses',
+  fuses: 'Look: fuse and relay box',
+  tailpipe: 'Look: tailpipe',
+  'oil-film': 'Look: oil at the turbo outlet',
+  'running-comparison': 'Manifold and before the turbo, at rest and running',
+  'single-piece': 'Blow through single pipes and hoses',
+} as const satisfies Readonly<Record<CheckId, string>>;
+
+/** What is on the van. */
+export const kit = {
+  'scan-tool': 'scan tool',
+  multimeter: 'multimeter',
+  'hand-pump': 'pressure and vacuum hand pump',
+  'known-good-sensor': 'known-good sensor',
+  'smoke-generator': 'smoke generator',
+  gauge: 'back-pressure gauge with adapters',
+  spanners: 'spanners and a way under the vehicle',
+  'contact-thermometer': 'contact thermometer',
+  'cold-engine': 'engine cold for 6 h or more',
+} as const satisfies Readonly<Record<KitId, string>>;
+
+/** What is waited for. */
+export const clocks = {
+  dwell: 'Dwell',
+  soak: 'Soak',
+  rinse: 'Rinse',
+  drying: 'Drying',
+  cooling: 'Cooling down',
+  'warm-up': 'Warm-up',
+  steam: 'Boiling off',
+  site: 'At another site',
+} as const satisfies Readonly<Record<ClockKind, string>>;

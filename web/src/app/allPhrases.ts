@@ -1,0 +1,1 @@
+export { ENGLISH } from '@white-ember/core/words';
