@@ -105,7 +105,9 @@ test('a browser that keeps nothing says so, and an entry goes to the server at o
     await site.stop();
     await page.getByLabel('What the customer says').fill('Typed without a server');
     await page.getByRole('button', { name: 'Save the complaint' }).click();
-    await expect(page.getByText(/Not entered\. This browser cannot keep entries/)).toBeVisible();
+    await expect(
+      page.locator('#work').getByText(/Not entered\. This browser cannot keep entries/),
+    ).toBeVisible();
     await expect(page.getByLabel('What the customer says')).toHaveValue('Typed without a server');
   } finally {
     await site.close();

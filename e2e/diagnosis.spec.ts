@@ -214,7 +214,7 @@ test('a job waits for the customer’s choice and for a part, and says so in the
   await page.getByRole('radio', { name: /Send out to be cleaned/ }).check();
   await page.getByLabel('Approved by').fill('Dispatcher Orla Finn');
   await page.getByRole('button', { name: 'Record the approval' }).click();
-  await expect(page.getByText(/420\.50 EUR, approved by Dispatcher Orla Finn by phone/)).toBeVisible();
+  await expect(page.getByText(/€420\.50, approved by Dispatcher Orla Finn by phone/)).toBeVisible();
 
   await page.getByLabel('It may be').selectOption('limited');
   await page.getByLabel('Because').fill('Filter half full, no inhibitor');

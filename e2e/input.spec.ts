@@ -83,7 +83,7 @@ test('a negative rpm, text for a pressure: said at the row, and what was typed s
   await hold.getByLabel(/ΔP/).fill('12');
   await page.getByRole('group', { name: 'Hold 2', exact: true }).getByLabel(/ΔP/).fill('much');
   await page.getByRole('button', { name: 'Enter the before reading' }).click();
-  await expect(page.getByRole('alert')).toContainText('Row 3 · Engine speed: at least 0 rpm');
+  await expect(page.getByRole('alert')).toContainText('Row 3 · Engine speed: 0 to 8000 rpm');
   await expect(page.getByRole('alert')).toContainText('Row 4 · ΔP: enter a number');
   await expect(hold.getByLabel(/rpm/)).toHaveValue('-2500');
   await expect(hold.getByLabel(/rpm/)).toHaveAttribute('aria-invalid', 'true');
@@ -101,7 +101,8 @@ test('an HTML name is refused for a vehicle and shown as text where free text ma
   await page.getByLabel('Engine family').fill('Tarn 2.0');
   const before = await site.count('vehicle');
   await page.getByRole('button', { name: 'Add the vehicle' }).click();
-  await expect(page.getByRole('alert')).toContainText('one line without < or >');
+  await expect(page.getByLabel('Plate')).toHaveAccessibleDescription(/one line without < or >/);
+  await expect(page.getByLabel('Plate')).toBeFocused();
   await expect(page.getByLabel('Plate')).toHaveValue('<b>x</b>');
   expect(await site.count('vehicle')).toBe(before);
 

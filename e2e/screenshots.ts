@@ -1,4 +1,5 @@
 import { mkdirSync } from 'node:fs';
+import { US_CUSTOMARY } from '@white-ember/core/words';
 import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
 import { launchBrowser } from './browser.ts';
@@ -8,7 +9,7 @@ import {
   chosenJob,
   openJob,
   openSite,
-  setTheme,
+  prefer,
   signIn,
   type Person,
   type Site,
@@ -257,7 +258,10 @@ try {
     });
     const page = await context.newPage();
     page.on('pageerror', (error) => process.stderr.write(`${shot.name}: ${error.message}\n`));
-    await setTheme(page, shot.theme ?? 'daylight');
+    await prefer(page, {
+      theme: shot.theme ?? 'daylight',
+      ...(process.env['SHOTS_UNITS'] === 'us' ? { units: US_CUSTOMARY } : {}),
+    });
     await signIn(page, site, shot.who);
     await shot.open(page, site);
     await page.waitForLoadState('networkidle');

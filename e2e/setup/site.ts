@@ -8,6 +8,7 @@ import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { pino } from 'pino';
 import type { EntryBody, Treatment } from '@white-ember/core/ledger';
+import type { Language, UnitChoice } from '@white-ember/core/words';
 import { createDataSource } from '../../server/src/database/dataSource.ts';
 import { freePort } from '../../server/src/launch/ports.ts';
 import { MIGRATED, WITH_DEMO } from '../../server/src/testing/templates.ts';
@@ -267,20 +268,27 @@ export const stage = (page: Page, name: string): Promise<void> =>
     .getByRole('button', { name: new RegExp(name) })
     .click();
 
-export async function setTheme(page: Page, theme: 'daylight' | 'bay'): Promise<void> {
-  await page.addInitScript((wantedTheme) => {
-    localStorage.setItem('white-ember preferences', JSON.stringify({ theme: wantedTheme }));
-  }, theme);
+/** What this device’s person chose before: theme, units, language. */
+export async function prefer(
+  page: Page,
+  preferences: {
+    readonly theme?: 'daylight' | 'bay';
+    readonly units?: UnitChoice;
+    readonly language?: Language;
+  },
+): Promise<void> {
+  await page.addInitScript((chosen) => {
+    localStorage.setItem('white-ember preferences', JSON.stringify(chosen));
+  }, preferences);
 }
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** What axe finds wrong with the page as it stands, as readable lines. */
 /** What axe finds on the page; of the rules about colour only where just the theme has changed. */
 export async function axeViolations(page: Page, rules: 'all' | 'colour' = 'all'): Promise<string[]> {
   // A message that fades has the contrast of neither of its states.
   await expect(page.locator('[data-sonner-toast]')).toHaveCount(0, { timeout: 20_000 });
-  await page.evaluate(axeSource);
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axeSource);
   return page.evaluate(async (wanted) => {
     const { axe } = window as unknown as {
       axe: {

@@ -12,7 +12,7 @@ export default async function throwAwayCluster(): Promise<() => Promise<void>> {
   const folder = scratchFolder(root, 'browser');
   process.env['WHITE_EMBER_E2E_WEB'] = await buildWeb(root);
   process.env['WHITE_EMBER_E2E_SERVER'] = await buildServer(root);
-  const cluster = await openCluster(folder);
+  const cluster = await openCluster(folder, { lasting: false });
   process.env['WHITE_EMBER_E2E_CLUSTER'] = cluster.url('DATABASE');
   await makeMigrated(cluster);
   await makeWithDemo(cluster, root);

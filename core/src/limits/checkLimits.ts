@@ -42,6 +42,7 @@ export const CHECK_LIMITS = {
   thermostatBlamedAboveC: {
     label: say('limits.thermostat-stuck-open'),
     unit: '°C',
+    difference: true,
     value: 2,
     low: 0,
     high: 15,
@@ -51,6 +52,7 @@ export const CHECK_LIMITS = {
   thermostatClearedAboveC: {
     label: say('limits.thermostat-sound-where-it-rests'),
     unit: '°C',
+    difference: true,
     value: 5,
     low: 0,
     high: 25,
@@ -141,6 +143,7 @@ export const CHECK_LIMITS = {
   egtCurveC: {
     label: say('limits.egt-by-meter-off'),
     unit: '°C',
+    difference: true,
     value: 20,
     low: 2,
     high: 100,

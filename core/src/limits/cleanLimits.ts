@@ -147,7 +147,7 @@ export const CLEAN_LIMITS = {
   ),
   snappedCost: access(
     say('limits.a-snapped-sensor-sensor'),
-    '€',
+    '¤',
     240,
     5000,
     say('limits.made-up-starting-value-enter'),
@@ -168,7 +168,7 @@ export const CLEAN_LIMITS = {
   ),
   turbineHarmCost: access(
     say('limits.that-harm'),
-    '€',
+    '¤',
     1800,
     50_000,
     say('limits.made-up-starting-value-enter'),

@@ -62,7 +62,7 @@ export const JUDGEMENT_LIMITS = {
   },
   worthPerMinute: {
     label: say('limits.a-check-is-worth'),
-    unit: '€/min',
+    unit: '¤/min',
     value: 0.12,
     low: 0.01,
     high: 10,

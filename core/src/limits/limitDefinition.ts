@@ -2,7 +2,10 @@ import type { Said } from '../words/index.ts';
 /** One limit by which the application judges, or figure that it assumes. */
 export interface LimitDefinition {
   readonly label: Said;
+  /** In which it is held; ¤ stands for the workshop’s currency. */
   readonly unit: string;
+  /** Degrees between two temperatures. */
+  readonly difference?: true;
   readonly value: number;
   /** Range in which an edited value is accepted. */
   readonly low: number;

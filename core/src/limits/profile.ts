@@ -2,7 +2,7 @@ import { fault, PLAIN_WORDS, say } from '../words/index.ts';
 import { z } from 'zod';
 import { freeText } from '../fields/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
-import { LIMIT_DEFINITIONS, LIMIT_IDS, type LimitId } from './definitions.ts';
+import { LIMIT_DEFINITIONS, LIMIT_IDS, type LimitDefinition, type LimitId } from './definitions.ts';
 
 /** All limits as plain numbers, as the computations read them. */
 export type Limits = Readonly<Record<LimitId, number>>;
@@ -19,8 +19,11 @@ export const limitOverrideSchema = z.object({
 
 const overridesShape = Object.fromEntries(
   LIMIT_IDS.map((id) => {
-    const { label, low, high, unit } = LIMIT_DEFINITIONS[id];
-    const range = fault(say('faults.limit', { label, low, high, unit }), PLAIN_WORDS);
+    const { label, low, high, unit, difference }: LimitDefinition = LIMIT_DEFINITIONS[id];
+    const range = fault(
+      say('faults.limit', { label, low, high, unit, difference: difference === true }),
+      PLAIN_WORDS,
+    );
     return [
       id,
       limitOverrideSchema.extend({ value: z.number().min(low, range).max(high, range) }).optional(),

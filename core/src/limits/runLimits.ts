@@ -33,6 +33,7 @@ export const RUN_LIMITS = {
   catalystRiseC: {
     label: say('limits.dosed-fuel-heats-the-gas'),
     unit: '°C',
+    difference: true,
     value: 30,
     low: 5,
     high: 200,
@@ -123,6 +124,7 @@ export const RUN_LIMITS = {
   modelOffC: {
     label: say('limits.model-and-sensor-after'),
     unit: '°C',
+    difference: true,
     value: 120,
     low: 20,
     high: 400,

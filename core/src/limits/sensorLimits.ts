@@ -150,6 +150,7 @@ export const SENSOR_LIMITS = {
   egtStuckRangeC: {
     label: say('limits.egt-stuck-range-under'),
     unit: '°C',
+    difference: true,
     value: 3,
     low: 0.5,
     high: 20,
@@ -159,6 +160,7 @@ export const SENSOR_LIMITS = {
   egtOthersMoveC: {
     label: say('limits.egt-stuck-another-one-moves'),
     unit: '°C',
+    difference: true,
     value: 60,
     low: 10,
     high: 300,
@@ -168,6 +170,7 @@ export const SENSOR_LIMITS = {
   egtColdMismatchC: {
     label: say('limits.egt-of-a-cold-engine'),
     unit: '°C',
+    difference: true,
     value: 25,
     low: 5,
     high: 80,
@@ -177,6 +180,7 @@ export const SENSOR_LIMITS = {
   egtOrderC: {
     label: say('limits.egt-hotter-than-its-neighbour'),
     unit: '°C',
+    difference: true,
     value: 60,
     low: 10,
     high: 300,

@@ -66,16 +66,14 @@ export function filterCurves(
       if (!drop.ok) return [];
       points.push({ flowM3PerH, dpMbar: drop.value.totalMbar });
     }
-    return [
-      { label: load === 0 ? say('proof.curve-clean') : say('proof.curve-load', { gPerL: load }), points },
-    ];
+    return [{ label: load === 0 ? say('chart.clean') : say('chart.load', { gPerL: load }), points }];
   });
 }
 
 /** The fitted curve of a reading over the same axis. */
 export const fittedCurve = (
   fit: FlowFit,
-  label: string,
+  label: Said,
   temperatureC: number,
   maxFlowM3PerH: number,
 ): FlowCurve => ({

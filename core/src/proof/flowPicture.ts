@@ -7,7 +7,7 @@ import { filterCurves, fittedCurve, onFlowAxis, type CurvePoint, type FlowCurve 
 import { poolReadings } from './pooled.ts';
 import type { JudgedReading } from './readingPoints.ts';
 
-export type SideName = 'before' | 'after' | 'this log';
+export type SideName = 'before' | 'after' | 'log';
 
 interface Side {
   readonly name: SideName;
@@ -101,7 +101,7 @@ export function pictureOf(
   facts: PictureFacts,
   comparison?: Comparison,
 ): FlowPicture | undefined {
-  const readings = (['before', 'after', 'this log'] as const).flatMap((name) => {
+  const readings = (['before', 'after', 'log'] as const).flatMap((name) => {
     const [first, ...more] = bodies[name] ?? [];
     if (!first) return [];
     const { reading } = poolReadings([first, ...more], facts, name === 'after' ? 'after' : 'before');
@@ -127,7 +127,7 @@ export function pictureOf(
         name,
         reading,
         cloud: clouds[i] ?? [],
-        curve: fit.ok ? fittedCurve(fit.value, name, temperatureC, maxFlow) : undefined,
+        curve: fit.ok ? fittedCurve(fit.value, say(`chart.${name}`), temperatureC, maxFlow) : undefined,
         misses: fit.ok ? missesOf(reading, fit.value, facts.limits) : [],
       };
     }),

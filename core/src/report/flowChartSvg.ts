@@ -1,6 +1,6 @@
-import type { Words } from '../words/index.ts';
+import { say, type Words } from '../words/index.ts';
 import type { CurvePoint, FlowPicture, SideName } from '../proof/index.ts';
-import { fromBase, toBase, unitLabel } from '../quantities/index.ts';
+import { fromBase, toBase } from '../quantities/index.ts';
 
 export interface ChartLook {
   readonly width: number;
@@ -66,15 +66,10 @@ export function flowChartSvg(picture: FlowPicture, words: Words, look: ChartLook
     parts.push(text(x(toBase(tick, volumeFlow)), bottom + 13, words.number(tick), { anchor: 'middle' }));
   parts.push(
     `<path d="M${MARGIN.left} ${MARGIN.top} L${MARGIN.left} ${at(bottom)} L${at(right)} ${at(bottom)}" fill="none" stroke="${ink}" stroke-width="1"/>`,
-    text(
-      right,
-      bottom + 28,
-      `exhaust flow at ${words.temperature(picture.temperatureC)}, ${unitLabel(volumeFlow)}`,
-      {
-        anchor: 'end',
-      },
-    ),
-    text(2, MARGIN.top + 6, `ΔP, ${unitLabel(unit)}`),
+    text(right, bottom + 28, words.say(say('chart.flow-axis', { temperatureC: picture.temperatureC })), {
+      anchor: 'end',
+    }),
+    text(2, MARGIN.top + 6, words.say(say('chart.pressure-axis'))),
   );
   const ends: { py: number; written: string; tone: string; bold: boolean }[] = [];
   const endOf = (points: readonly CurvePoint[], written: string, tone: string, bold: boolean): void => {
@@ -93,7 +88,7 @@ export function flowChartSvg(picture: FlowPicture, words: Words, look: ChartLook
     const tone = tones[name];
     if (curve) {
       parts.push(`<path d="${path(curve.points)}" fill="none" stroke="${tone}" stroke-width="1.8"/>`);
-      endOf(curve.points, name, tone, true);
+      endOf(curve.points, words.say(say(`chart.${name}`)), tone, true);
     }
     const every = Math.max(1, Math.ceil(cloud.length / MOST_MARKS));
     for (const point of cloud.filter((_, i) => i % every === 0)) {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { UNIT_CHOICES } from '../words/index.ts';
+import { languageSchema, UNIT_CHOICES } from '../words/index.ts';
 import { idSchema, timeSchema } from '../ledger/index.ts';
 import { freeText } from '../fields/index.ts';
 import { REPORT_VERSIONS, type Report } from './report.ts';
@@ -37,6 +37,8 @@ export const reportChoiceSchema = z.object({
   engineSize: z.enum(UNIT_CHOICES.engineSize).default('L'),
   length: z.enum(UNIT_CHOICES.length).default('mm'),
   torque: z.enum(UNIT_CHOICES.torque).default('Nm'),
+  /** Of the customer’s version; the other one is English. */
+  language: languageSchema.optional(),
   locale: z.string().max(35).refine(isLocale, 'must be a language tag, as en-GB').optional(),
   timeZone: z.string().max(60).refine(isTimeZone, 'must be a time zone, as Europe/London').optional(),
 });

@@ -207,7 +207,7 @@ describe('its chart', () => {
     ink2: '#514b44',
     rule: '#d8cfc3',
     paper: '#ffffff',
-    tones: { before: '#1d5472', after: '#c2410c', 'this log': '#c2410c' },
+    tones: { before: '#1d5472', after: '#c2410c', log: '#c2410c' },
   };
   const picture = report('technical', story)
     .sections.flatMap(({ blocks }) => blocks)

@@ -1,14 +1,17 @@
-import { ENGLISH, measuresOf, unitChoiceFrom, wordsOf, type Words } from '../words/index.ts';
+import { localeOf, measuresOf, phrasesOf, unitChoiceFrom, wordsOf, type Words } from '../words/index.ts';
 import type { ReportChoice } from './handOver.ts';
 
 /** The words in which a report is told, as they were chosen; what an earlier version did not ask for is the usual. */
-export const reportWords = (choice: ReportChoice, currency?: string): Words =>
-  wordsOf(
-    [ENGLISH],
+export function reportWords(choice: ReportChoice, currency?: string): Words {
+  const language = choice.version === 'plain' ? choice.language : undefined;
+  const locale = localeOf(language ?? 'en', choice.locale);
+  return wordsOf(
+    phrasesOf(language),
     measuresOf({
       units: unitChoiceFrom(choice),
-      ...(choice.locale === undefined ? {} : { locale: choice.locale }),
+      ...(locale === undefined ? {} : { locale }),
       ...(choice.timeZone === undefined ? {} : { timeZone: choice.timeZone }),
       ...(currency === undefined ? {} : { currency }),
     }),
   );
+}

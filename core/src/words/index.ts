@@ -6,6 +6,7 @@ export {
   type UnitChoice,
   type UnitChoiceOf,
 } from './unitChoice.ts';
+export { limitUnit, type LimitUnit } from './limitUnit.ts';
 export { chosenUnit } from './chosenUnit.ts';
 export { measuresOf, type Manner, type Measures } from './measures.ts';
 export {
@@ -28,3 +29,6 @@ export { inWords, type Spoken } from './inWords.ts';
 export { inEnglish, PLAIN_WORDS, spoken } from './inEnglish.ts';
 export { ENGLISH_OF_LISTS } from './en/ofLists.ts';
 export { ENGLISH } from './en/index.ts';
+export { GERMAN } from './de/index.ts';
+export { LANGUAGES, languageSchema, localeOf, type Language } from './languages.ts';
+export { phrasesOf } from './phrasesOf.ts';

@@ -63,6 +63,8 @@ export interface Measures {
   /** The unit chosen for what is counted in this one. */
   readonly chosen: (unit: Unit) => Unit;
   readonly label: (of: keyof UnitChoice) => string;
+  /** Sign of the workshop’s currency. */
+  readonly currencySign: () => string;
   readonly money: (amount: number, currency?: string) => string;
   readonly date: (iso: string | number) => string;
   readonly shortDate: (iso: string | number) => string;
@@ -210,6 +212,12 @@ export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }
     },
     chosen,
     label: (of) => unitLabel(units[of]),
+    currencySign: () =>
+      currency === undefined
+        ? ''
+        : (new Intl.NumberFormat(locale, { style: 'currency', currency, currencyDisplay: 'narrowSymbol' })
+            .formatToParts(0)
+            .find(({ type }) => type === 'currency')?.value ?? currency),
     money: (amount, of = currency) =>
       of === undefined || !/^[A-Z]{3}$/.test(of)
         ? `${number(amount, Number.isInteger(amount) ? 0 : 2)} ${of ?? ''}`.trimEnd()

@@ -3,11 +3,14 @@ import { describe, expect, it } from 'vitest';
 import {
   distinct,
   ENGLISH,
+  GERMAN,
   inEnglish,
   inWords,
   isMessage,
+  localeOf,
   measuresOf,
   METRIC,
+  phrasesOf,
   PLAIN_WORDS,
   say,
   US_CUSTOMARY,
@@ -150,5 +153,36 @@ describe('the catalogue', () => {
         code,
         false,
       ]);
+  });
+});
+
+describe('another language', () => {
+  const german = wordsOf(phrasesOf('de'), GERMAN_FIGURES);
+
+  it('says whole what a customer and whoever may be hurt have to read', () => {
+    for (const [code, phrase] of Object.entries(ENGLISH.cautions)) {
+      const told = GERMAN.cautions[code as keyof typeof GERMAN.cautions];
+      expect(typeof told).toBe(typeof phrase);
+      expect(told).not.toBe(phrase);
+    }
+    expect(Object.keys(GERMAN.causes).toSorted()).toEqual(Object.keys(ENGLISH.causes).toSorted());
+    expect(german.say(say('cautions.neutral-or-park-brake'))).toMatch(/heißer als 600 °C/);
+    expect(german.say(say('report.at-the-same-exhaust-flow', { percent: 78 }))).toBe(
+      'Bei gleichem Abgasstrom ist der Widerstand des Filters 78 % kleiner als vorher.',
+    );
+  });
+
+  it('has no phrase that English has not, and falls back on English for the rest', () => {
+    for (const [subject, phrases] of Object.entries(GERMAN))
+      for (const code of Object.keys(phrases))
+        expect(Object.keys(ENGLISH[subject as keyof typeof ENGLISH])).toContain(code);
+    expect(german.say(say('report.limits-used'))).toBe('Limits used');
+    expect(german.say({ say: 'shown.lag' })).toBe(ENGLISH.shown.lag);
+  });
+
+  it('writes figures as its readers do, unless they chose another way', () => {
+    expect(localeOf('de', 'en-GB')).toBe('de');
+    expect(localeOf('de', 'de-AT')).toBe('de-AT');
+    expect(localeOf('en', 'fr-FR')).toBe('fr-FR');
   });
 });

@@ -10,8 +10,10 @@ import {
   sharedReportSchema,
   shareSchema,
   type NewMail,
+  type ReportChoice,
 } from '@white-ember/core/report';
 import { idSchema } from '@white-ember/core/ledger';
+import { languageSchema, say } from '@white-ember/core/words';
 import type { Config } from '../app/config.ts';
 import { conflict, notFound, Refusal } from '../app/problem.ts';
 import { memberRoute, publicRoute, type Route } from '../app/route.ts';
@@ -26,6 +28,12 @@ import { putIntoOutbox, type Letter } from './outbox.ts';
 import { MailEntity, ShareEntity, type MailRow, type ShareRow } from './share.entity.ts';
 
 const jobParams = z.object({ id: idSchema });
+/** Whoever opens a link may have it in another language than it was sent in. */
+const sharedQuery = z.object({ language: languageSchema.optional() });
+const inLanguage = (
+  choice: ReportChoice,
+  { language = choice.language }: z.infer<typeof sharedQuery>,
+): ReportChoice => (language === undefined ? choice : { ...choice, language });
 const tokenSchema = z.string().max(100);
 
 /**
@@ -64,7 +72,8 @@ async function sendMail(
       return { mail: known, share };
     }
     const { report, fileName } = await readJobReport(db, workshopId, jobId, share.choice);
-    const pdf = await pdfOf(db, readers, workshopId, report, reportWords(share.choice));
+    const words = reportWords(share.choice);
+    const pdf = await pdfOf(db, readers, workshopId, report, words);
     pdf.end();
     const { path, expiresAt } = presentShare(share, await shareSecret(db), now);
     const mail: MailRow = {
@@ -81,12 +90,12 @@ async function sendMail(
       id: wanted.id,
       from: { name: report.workshop, address: config.mailFrom },
       to,
-      subject: `${report.title}: ${report.about[0] ?? 'report'}`,
+      subject: words.say(say('report.letter-subject', { title: report.title, about: report.about[0] })),
       text: [
         ...(message ? [message, ''] : []),
         report.headline,
         '',
-        `The report is attached. Until ${expiresAt.slice(0, 10)} it is also here, as of that day:`,
+        words.say(say('report.letter-attached', { until: expiresAt })),
         `${origin}${path}`,
         '',
         member.name,
@@ -185,17 +194,19 @@ export const handOverRoutes: Route[] = [
     path: '/api/shared/:token',
     summary: 'A report by its link',
     params: z.object({ token: tokenSchema }),
+    query: sharedQuery,
     answer: sharedReportSchema,
-    handle: async ({ params, db, res }) => {
+    handle: async ({ params, query, db, res }) => {
       const share = await openShare(db, params.token);
-      const { report } = await readJobReport(db, share.workshopId, share.jobId, share.choice);
+      const choice = inLanguage(share.choice, query);
+      const { report } = await readJobReport(db, share.workshopId, share.jobId, choice);
       await db.query('UPDATE report_share SET opened = opened + 1, last_opened_at = now() WHERE id = $1', [
         share.id,
       ]);
       res.set('x-robots-tag', 'noindex');
       return {
         report: { ...report },
-        choice: reportChoiceSchema.parse(share.choice),
+        choice: reportChoiceSchema.parse(choice),
         expiresAt: share.expiresAt.toISOString(),
       };
     },
@@ -205,10 +216,11 @@ export const handOverRoutes: Route[] = [
     path: '/api/shared/:token/report.pdf',
     summary: 'The PDF of a report by its link',
     params: z.object({ token: tokenSchema }),
-    handle: async ({ params, db, readers, res }) => {
+    query: sharedQuery,
+    handle: async ({ params, query, db, readers, res }) => {
       const share = await openShare(db, params.token);
       res.set('x-robots-tag', 'noindex');
-      await sendReportPdf(db, readers, share, share.choice, res);
+      await sendReportPdf(db, readers, share, inLanguage(share.choice, query), res);
     },
   }),
   publicRoute({

@@ -91,6 +91,19 @@ describe('a link to a report', () => {
     });
   });
 
+  it('is told in the language it was made in, or in the one its reader chooses', async () => {
+    const share = await makeShare({ language: 'de' });
+    const visitor = app.client();
+    const told = await visitor.get<SharedReport>(`/api${share.path}`);
+    expect(told.body.report.sections.map(({ title }) => title)).toContain('Was gemacht wurde');
+    expect(told.body.choice.language).toBe('de');
+    const english = await visitor.get<SharedReport>(`/api${share.path}?language=en`);
+    expect(english.body.report.sections.map(({ title }) => title)).toContain('What was done');
+    const pdf = await visitor.get<string>(`/api${share.path}/report.pdf?language=en`);
+    expect(pdf.status).toBe(200);
+    expect((await visitor.get(`/api${share.path}?language=xx`)).status).toBe(400);
+  });
+
   it('is for the days that were asked for, and for no others', async () => {
     const { madeAt, expiresAt } = await makeShare({ days: 7 });
     expect(Date.parse(expiresAt) - Date.parse(madeAt)).toBe(7 * 86_400_000);

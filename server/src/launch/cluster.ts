@@ -131,7 +131,7 @@ async function answers(url: string): Promise<boolean> {
   }
 }
 
-function initialise(programs: string, folder: string, passwordFile: string): void {
+function initialise(programs: string, folder: string, passwordFile: string, lasting: boolean): void {
   const user = postgresUser();
   // Made beside its place and moved there when complete, so that an interrupted set-up leaves nothing half-made.
   const fresh = `${folder}.new`;
@@ -150,6 +150,7 @@ function initialise(programs: string, folder: string, passwordFile: string): voi
       '--locale=C.UTF-8',
       '-E',
       'UTF8',
+      ...(lasting ? [] : ['--no-sync']),
     ],
     { cwd: '/', ...user, encoding: 'utf8', env: { PATH: process.env['PATH'] ?? '' } },
   );
@@ -160,11 +161,31 @@ function initialise(programs: string, folder: string, passwordFile: string): voi
   renameSync(fresh, folder);
 }
 
-async function launch(programs: string, folder: string, port: number): Promise<ChildProcess> {
+/** For what is thrown away anyhow: nothing waits for the disk. */
+const UNSAFE = ['-c', 'fsync=off', '-c', 'synchronous_commit=off', '-c', 'full_page_writes=off'];
+
+async function launch(
+  programs: string,
+  folder: string,
+  port: number,
+  lasting: boolean,
+): Promise<ChildProcess> {
   const log = openSync(join(folder, '..', 'database.log'), 'a');
   const child = spawn(
     join(programs, 'postgres'),
-    ['-D', folder, '-k', '', '-h', '127.0.0.1', '-p', String(port), '-c', 'max_connections=60'],
+    [
+      '-D',
+      folder,
+      '-k',
+      '',
+      '-h',
+      '127.0.0.1',
+      '-p',
+      String(port),
+      '-c',
+      'max_connections=60',
+      ...(lasting ? [] : UNSAFE),
+    ],
     // A group of its own: Ctrl-C must reach the server first, the database when that has finished.
     {
       cwd: '/',
@@ -181,9 +202,12 @@ async function launch(programs: string, folder: string, port: number): Promise<C
 
 /**
  * Makes the cluster where it is missing, adopts it where it still runs from a killed start, starts it otherwise, and
- * waits until it answers.
+ * waits until it answers. One that is not `lasting` loses what it holds when the machine fails: for tests.
  */
-export async function openCluster(dataFolder: string): Promise<Cluster> {
+export async function openCluster(
+  dataFolder: string,
+  { lasting = true }: { readonly lasting?: boolean } = {},
+): Promise<Cluster> {
   const programs = postgresPrograms();
   const user = postgresUser();
   const folder = join(dataFolder, 'cluster');
@@ -205,7 +229,7 @@ export async function openCluster(dataFolder: string): Promise<Cluster> {
       );
     writeFileSync(passwordFile, randomBytes(24).toString('base64url'), { mode: 0o600 });
     if (user) chownSync(passwordFile, user.uid, user.gid);
-    initialise(programs, folder, passwordFile);
+    initialise(programs, folder, passwordFile, lasting);
   }
   const password = readFileSync(passwordFile, 'utf8').trim();
   const urlAt =
@@ -232,7 +256,7 @@ export async function openCluster(dataFolder: string): Promise<Cluster> {
       // is over, which may take long: their work is lost anyway.
       end(orphans(folder));
       rmSync(join(folder, 'postmaster.pid'), { force: true });
-      child = await launch(programs, folder, await choosePort(dataFolder));
+      child = await launch(programs, folder, await choosePort(dataFolder), lasting);
     }
     if (Date.now() > deadline) {
       throw new LaunchError(`The private database does not start; see ${join(dataFolder, 'database.log')}.`);

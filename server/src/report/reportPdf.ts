@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import PdfPrinter from 'pdfmake';
 import type { Content, ContentStack, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { PartState } from '@white-ember/core/ledger';
-import type { Words } from '@white-ember/core/words';
+import { say, type Words } from '@white-ember/core/words';
 import {
   flowChartSvg,
   type Report,
@@ -116,7 +116,7 @@ function blockOf(block: ReportBlock, width: number, words: Words, images: Report
             ink2: INK2,
             rule: RULE,
             paper: '#ffffff',
-            tones: { before: STEEL, after: EMBER, 'this log': EMBER },
+            tones: { before: STEEL, after: EMBER, log: EMBER },
           }),
           width,
         },
@@ -133,7 +133,7 @@ function blockOf(block: ReportBlock, width: number, words: Words, images: Report
           ? []
           : [
               {
-                text: `${missing === 1 ? 'One photo' : `${missing} photos`} cannot be printed; kept with the job.`,
+                text: words.say(say('report.photos-not-printed', { count: missing })),
                 color: INK2,
                 fontSize: 7.5,
               } as Content,
@@ -220,7 +220,11 @@ export function reportPdf(told: Report, words: Words, images: ReportImages): PDF
     footer: (page, pages) => ({
       columns: [
         { text: report.software, color: INK2 },
-        { text: `${report.title} · page ${page} of ${pages}`, alignment: 'right', color: INK2 },
+        {
+          text: words.say(say('report.page', { title: report.title, page, pages })),
+          alignment: 'right',
+          color: INK2,
+        },
       ],
       fontSize: 7,
       margin: [MARGIN, 10, MARGIN, 0],
@@ -243,7 +247,7 @@ export function reportPdf(told: Report, words: Words, images: ReportImages): PDF
       { text: report.under, ...(report.version === 'plain' ? { fontSize: 10.5 } : { color: INK2 }) },
       ...bodyOf(report.sections, words, images),
       {
-        columns: [overline(report.signedOff), overline('Customer')],
+        columns: [overline(report.signedOff), overline(words.say(say('report.customer')))],
         columnGap: GAP,
         margin: [0, 22, 0, 0],
         unbreakable: true,

@@ -22,7 +22,7 @@ const root = resolve(import.meta.dirname, '../../..');
 /** A real PostgreSQL of its own for the tests, never the user's data; gone when they are over. */
 export default async function throwAwayCluster(project: TestProject): Promise<() => Promise<void>> {
   const folder = scratchFolder(root, 'test');
-  const cluster = await openCluster(join(folder, 'shared'));
+  const cluster = await openCluster(join(folder, 'shared'), { lasting: false });
   project.provide('clusterUrl', cluster.url('DATABASE'));
   await makeMigrated(cluster);
   project.provide('scratchFolder', folder);

@@ -8,6 +8,7 @@ import {
 } from '@white-ember/core/words';
 import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
+import { LanguageSelect } from '../ui/LanguageSelect.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { preferred, unitsPreferred } from './preferences.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
@@ -39,12 +40,12 @@ const SETS = [
 /** The units that this person reads and types in, on this device. What is stored does not change with them. */
 export function UnitsSheet({ onClose }: { onClose: () => void }) {
   const dispatch = useAppDispatch();
-  const { units, locale } = useAppSelector((state) => state.preferences);
+  const { units, locale, language } = useAppSelector((state) => state.preferences);
   const words = useWords();
   const isSet = (set: UnitChoice): boolean =>
     (Object.keys(set) as UnitChoiceOf[]).every((of) => units[of] === set[of]);
   return (
-    <Sheet open onOpenChange={(open) => (open ? undefined : onClose())} title="Units">
+    <Sheet open onOpenChange={(open) => (open ? undefined : onClose())} title="Units and language">
       <div className="flex gap-3 flex-wrap mb-4" role="group" aria-label="Sets of units">
         {SETS.map(([label, set]) => (
           <Button
@@ -89,6 +90,9 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
               </option>
             ))}
           </select>
+        </Field>
+        <Field label="Cautions and customer’s report">
+          <LanguageSelect value={language} onChange={(chosen) => dispatch(preferred({ language: chosen }))} />
         </Field>
       </div>
       <p className="figure-text mt-4" aria-live="polite">

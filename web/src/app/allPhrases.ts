@@ -1,1 +1,1 @@
-export { ENGLISH } from '@white-ember/core/words';
+export { ENGLISH, GERMAN } from '@white-ember/core/words';

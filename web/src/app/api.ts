@@ -1,4 +1,5 @@
 import { createApi } from '@reduxjs/toolkit/query/react';
+import type { Language } from '@white-ember/core/words';
 import type {
   ChannelCorrection,
   ChannelCorrectionList,
@@ -187,8 +188,11 @@ export const api = createApi({
       query: ({ jobId, ...body }) => ({ url: `/jobs/${jobId}/mails`, method: 'POST', body }),
       invalidatesTags: ['HandOver'],
     }),
-    sharedReport: build.query<SharedReport, string>({
-      query: (token) => `/shared/${encodeURIComponent(token)}`,
+    sharedReport: build.query<SharedReport, { token: string; language: Language | undefined }>({
+      query: ({ token, language }) => ({
+        url: `/shared/${encodeURIComponent(token)}`,
+        params: { language },
+      }),
     }),
     vehicleOutlook: build.query<VehicleOutlook, string>({
       query: (vehicleId) => `/vehicles/${vehicleId}/outlook`,

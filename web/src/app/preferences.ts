@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { METRIC, unitChoiceFrom, type UnitChoice } from '@white-ember/core/words';
+import { LANGUAGES, METRIC, unitChoiceFrom, type Language, type UnitChoice } from '@white-ember/core/words';
 
 export type Theme = 'daylight' | 'bay';
 
@@ -8,11 +8,13 @@ export interface Preferences {
   readonly units: UnitChoice;
   /** For thousands, decimals and dates; absent: as the device has it. */
   readonly locale?: string | undefined;
+  /** Of cautions and of the customer’s report. */
+  readonly language: Language;
 }
 
 const STORED_AS = 'white-ember preferences';
 
-const DEFAULTS: Preferences = { theme: 'daylight', units: METRIC };
+const DEFAULTS: Preferences = { theme: 'daylight', units: METRIC, language: 'en' };
 
 /** Names under which earlier versions kept four of the units. */
 const FORMER_UNITS = {
@@ -31,6 +33,7 @@ function stored(): Preferences {
     return {
       theme: kept['theme'] === 'bay' ? 'bay' : 'daylight',
       units: unitChoiceFrom({ ...former, ...(kept['units'] as Record<string, unknown> | undefined) }),
+      language: LANGUAGES.find((one) => one === kept['language']) ?? 'en',
       ...(typeof kept['locale'] === 'string' ? { locale: kept['locale'] } : {}),
     };
   } catch {

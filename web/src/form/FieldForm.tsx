@@ -1,4 +1,4 @@
-import { createContext, useContext, useEffect, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useRef, type ReactNode } from 'react';
 import { faultIn } from '@white-ember/core/words';
 import { useWords } from '../app/words.ts';
 import { Button } from '../ui/Button.tsx';
@@ -29,9 +29,16 @@ export function FieldForm({
   className?: string;
   children: ReactNode;
 }) {
+  const form = useRef<HTMLFormElement>(null);
+  const { problems } = of;
+  // Who saved looks for what is missing: the first field with a fault has the next key.
+  useEffect(() => {
+    form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+  }, [problems]);
   return (
     <FormContext value={of}>
       <form
+        ref={form}
         noValidate
         aria-label={label}
         onSubmit={(event) => {

@@ -1,4 +1,6 @@
-import { useSpoken } from '../app/words.ts';
+import { inWords } from '@white-ember/core/words';
+import { useAppSelector } from '../app/store.ts';
+import { useWordsIn } from '../app/words.ts';
 import { CAUTIONS, type CautionId } from '@white-ember/core/checks';
 import { Button } from './Button.tsx';
 
@@ -15,17 +17,22 @@ export function CautionCard({
   acknowledged: boolean;
   onAcknowledge?: () => void;
 }) {
-  const caution = useSpoken(CAUTIONS[id]);
+  const language = useAppSelector((state) => state.preferences.language);
+  const words = useWordsIn(language);
+  const caution = inWords(CAUTIONS[id], words);
   const title = (
     <>
-      <span className="tracking-widest">CAUTION</span> · {caution.title}
+      <span className="tracking-widest uppercase">{words.name('cautions', 'caution')}</span> · {caution.title}
     </>
   );
   if (acknowledged) {
     return (
-      <details className="border-t-4 border-ink bg-card px-3">
+      <details lang={language} className="border-t-4 border-ink bg-card px-3">
         <summary className="font-head font-semibold min-h-10 content-center">
-          {title} <span className="text-sm text-ink2 font-medium">· read for this step</span>
+          {title}{' '}
+          <span className="text-sm text-ink2 font-medium">
+            · {words.name('cautions', 'read-for-this-step')}
+          </span>
         </summary>
         <p className="text-[15px] pb-2">{caution.text}</p>
       </details>
@@ -33,14 +40,17 @@ export function CautionCard({
   }
   return (
     <section
-      aria-label={`Caution: ${caution.title}`}
+      lang={language}
+      aria-label={`${words.name('cautions', 'caution')}: ${caution.title}`}
       className="border-t-8 border-ink bg-card p-3 flex flex-wrap gap-x-6 gap-y-2 items-center"
     >
       <div className="grow basis-72">
         <p className="font-head font-semibold">{title}</p>
         <p className="text-[15px] leading-snug">{caution.text}</p>
       </div>
-      {onAcknowledge ? <Button onClick={onAcknowledge}>I have read this</Button> : null}
+      {onAcknowledge ? (
+        <Button onClick={onAcknowledge}>{words.name('cautions', 'i-have-read-this')}</Button>
+      ) : null}
     </section>
   );
 }

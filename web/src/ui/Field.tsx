@@ -17,11 +17,7 @@ export function Field({ label, unit, hint, error, children, className = '' }: Fi
     <div className={className}>
       <label htmlFor={id} className="font-head font-semibold block mb-1">
         {label}
-        {unit ? (
-          <span data-unit className="text-ink2 font-medium">
-            , {unit}
-          </span>
-        ) : null}
+        {unit ? <span className="text-ink2 font-medium">, {unit}</span> : null}
       </label>
       {cloneElement(children, {
         id,

@@ -1,6 +1,9 @@
 import type { Words } from '../words.ts';
 
 export const cautions = {
+  caution: 'Caution',
+  'read-for-this-step': 'read for this step',
+  'i-have-read-this': 'I have read this',
   'engine-running': 'Engine running',
   'neutral-or-park-brake': (_: undefined, w: Words) =>
     `Neutral or park, brake on, wheels chocked. Outdoors or with extraction: carbon monoxide. Clear of belts and fans, clear of the tailpipe: gas and filter pass ${w.temperature(600)} in a regeneration. Watch the coolant on long holds.`,

@@ -1,3 +1,4 @@
+import { limitUnit } from '../limitUnit.ts';
 import type { Said } from '../message.ts';
 import type { Words } from '../words.ts';
 
@@ -18,8 +19,22 @@ export const faults = {
   invisible: ({ field }: Of, w: Words) => `${w.say(field)}: holds signs that cannot be seen`,
   range: ({ field, low, high, unit }: Of & { low: number; high: number; unit: string }, w: Words) =>
     `${w.say(field)}: ${w.range(low, high, unit, 'to')}`,
-  limit: ({ label, low, high, unit }: { label: Said; low: number; high: number; unit: string }, w: Words) =>
-    `${w.say(label)}: must lie between ${w.range(low, high, unit, 'and')}`,
+  limit: (
+    {
+      label,
+      low,
+      high,
+      unit,
+      difference,
+    }: { label: Said; low: number; high: number; unit: string; difference: boolean },
+    w: Words,
+  ) => {
+    const its = limitUnit(unit, difference, w);
+    const [from = '', to = ''] = [low, high].map((bound) =>
+      w.number(Number(its.shown(bound).toPrecision(4))),
+    );
+    return `${w.say(label)}: must lie between ${from} and ${to} ${its.label}`.trimEnd();
+  },
   date: ({ field }: Of, w: Words) => `${w.say(field)}: a date as 2026-05-11`,
   'too-early': ({ year, is }: { year: string; is: string }) =>
     `must not lie before ${year} (it is ${is}): look at the clock of this device`,

@@ -1,6 +1,7 @@
 import { burn } from './burn.ts';
 import { causeForms, causes, chains } from './causes.ts';
 import { cautions } from './cautions.ts';
+import { chart } from './chart.ts';
 import { checks } from './checks.ts';
 import { diagnosis } from './diagnosis.ts';
 import { entries } from './entries.ts';
@@ -27,6 +28,7 @@ export const ENGLISH = {
   causes,
   cautions,
   chains,
+  chart,
   checks,
   diagnosis,
   entries,

@@ -340,6 +340,4 @@ export const proof = {
     }: { name: Said; value: number; unit: string; sense: string; limit: number },
     w: Words,
   ) => `${w.say(name)} is ${w.figure(value, unit)}, wanted ${sense} ${w.figure(limit, unit)}.`,
-  'curve-clean': 'clean',
-  'curve-load': ({ gPerL }: { gPerL: number }, w: Words) => w.loading(gPerL),
 } as const;

@@ -140,6 +140,18 @@ export const report = {
       ? w.say(what)
       : `${w.say(what)}; on order: ${waitsFor}${due === undefined ? '' : `, due ${w.shortDate(`${due}T12:00:00.000Z`)}`}`,
   'nothing-noted': 'Nothing noted.',
+  customer: 'Customer',
+  page: ({ title, page, pages }: { title: string; page: number; pages: number }, w: Words) =>
+    `${title} · page ${w.number(page)} of ${w.number(pages)}`,
+  'photos-not-printed': ({ count }: { count: number }, w: Words) =>
+    `${count === 1 ? 'One photo' : `${w.number(count)} photos`} cannot be printed; kept with the job.`,
+  'photo-of-the-job': 'Photo of the job',
+  print: 'Print',
+  'link-open-until': ({ at }: { at: string }, w: Words) => `This link is open until ${w.shortDate(at)}.`,
+  'letter-subject': ({ title, about }: { title: string; about: string | undefined }) =>
+    `${title}: ${about ?? 'report'}`,
+  'letter-attached': ({ until }: { until: string }, w: Words) =>
+    `The report is attached. Until ${w.date(until)} it is also here, as of that day:`,
   readings: 'Readings',
   missing: ({ text }: { text: Said }, w: Words) => `Missing: ${w.say(text)}`,
   'confidence-lowered': ({ by }: { by: readonly Said[] }, w: Words) =>

@@ -68,7 +68,7 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
     Record<string, boolean>,
     string[],
   ];
-  const toolVehicle = String(form.typed('toolSaw.vehicle') ?? '');
+  const toolVehicle = form.typed('toolSaw.vehicle') as string;
   const { toolSaw } = form.read() as Pick<BodyOf<'complaint'>, 'toolSaw'>;
   const first = Object.keys(intake).length === 0;
   const identity = session?.get().identity;

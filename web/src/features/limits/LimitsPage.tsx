@@ -14,6 +14,7 @@ import {
   type LimitOverrides,
 } from '@white-ember/core/limits';
 import { describeFailure } from '@white-ember/core/quantities';
+import { faultIn, limitUnit } from '@white-ember/core/words';
 import {
   problemOf,
   useLimitsQuery,
@@ -100,17 +101,24 @@ export function LimitsPage() {
 }
 
 interface Row {
-  readonly value: string;
+  /** As it is held; NaN where what is typed is no number. */
+  readonly value: number;
   readonly source: string;
+  /** As it was typed, while it is read in the unit that it was typed in. */
+  readonly typed?: { readonly text: string; readonly label: string };
 }
 
 const rowsFrom = (profile: LimitsProfile | undefined): Record<LimitId, Row> =>
   Object.fromEntries(
     LIMIT_IDS.map((id) => {
       const own = profile?.overrides[id];
-      return [id, { value: String(own?.value ?? LIMIT_DEFINITIONS[id].value), source: own?.source ?? '' }];
+      return [id, { value: own?.value ?? LIMIT_DEFINITIONS[id].value, source: own?.source ?? '' }];
     }),
   ) as Record<LimitId, Row>;
+
+const SHOWN_DIGITS = 4;
+const KEPT_DIGITS = 8;
+const rounded = (value: number, digits: number): number => Number(value.toPrecision(digits));
 
 /** Only what differs from the starting values is stored, so that better starting values reach everybody else. */
 function overridesFrom(
@@ -119,10 +127,10 @@ function overridesFrom(
   const overrides: Partial<Record<LimitId, { value: number; source: string }>> = {};
   const problems: Record<string, string> = {};
   for (const id of LIMIT_IDS) {
-    const value = typedNumber(rows[id].value);
-    if (value === undefined || Number.isNaN(value)) problems[id] = 'Enter a number';
-    else if (value !== LIMIT_DEFINITIONS[id].value || rows[id].source.trim() !== '') {
-      overrides[id] = { value, source: rows[id].source.trim() };
+    const { value, source } = rows[id];
+    if (Number.isNaN(value)) problems[id] = 'Enter a number';
+    else if (value !== LIMIT_DEFINITIONS[id].value || source.trim() !== '') {
+      overrides[id] = { value, source: source.trim() };
     }
   }
   const parsed = limitOverridesSchema.safeParse(overrides);
@@ -183,51 +191,15 @@ function ProfileForm({
         <fieldset key={group} className="mb-8" disabled={!mayEdit}>
           <legend className="text-2xl mb-2">{title}</legend>
           <div className="border-t-2 border-ink">
-            {LIMIT_IDS.filter((id) => LIMIT_DEFINITIONS[id].group === group).map((id) => {
-              const definition: LimitDefinition = LIMIT_DEFINITIONS[id];
-              const changed = typedNumber(rows[id].value) !== definition.value;
-              return (
-                <div
-                  key={id}
-                  className="grid md:grid-cols-[1fr_12rem_14rem] gap-x-4 gap-y-2 py-3 border-b-2 border-rule items-start"
-                >
-                  <div>
-                    <p className="font-bold" id={`limit-${id}`}>
-                      <Say it={definition.label} />
-                      {changed ? (
-                        <span className="text-ember-text"> · changed from {definition.value}</span>
-                      ) : null}
-                    </p>
-                    <p className="text-sm text-ink2">
-                      <Say it={definition.reason} />
-                    </p>
-                    {problems[id] ? (
-                      <p className="text-sm text-ember-text font-bold">✕ {problems[id]}</p>
-                    ) : null}
-                  </div>
-                  <div className="flex items-center gap-2">
-                    <input
-                      className="input-box"
-                      inputMode="decimal"
-                      aria-labelledby={`limit-${id}`}
-                      aria-invalid={problems[id] !== undefined}
-                      value={rows[id].value}
-                      onChange={(event) => set(id, { value: event.target.value })}
-                    />
-                    <span data-unit className="text-sm w-14 shrink-0">
-                      {definition.unit}
-                    </span>
-                  </div>
-                  <input
-                    className="input-box"
-                    placeholder="Why this value"
-                    aria-label={`Source for: ${words.say(definition.label)}`}
-                    value={rows[id].source}
-                    onChange={(event) => set(id, { source: event.target.value })}
-                  />
-                </div>
-              );
-            })}
+            {LIMIT_IDS.filter((id) => LIMIT_DEFINITIONS[id].group === group).map((id) => (
+              <LimitRow
+                key={id}
+                id={id}
+                row={rows[id]}
+                problem={problems[id]}
+                onChange={(change) => set(id, change)}
+              />
+            ))}
           </div>
         </fieldset>
       ))}
@@ -253,5 +225,67 @@ function ProfileForm({
         </div>
       ) : null}
     </form>
+  );
+}
+
+function LimitRow({
+  id,
+  row: { value, source, typed },
+  problem,
+  onChange,
+}: {
+  id: LimitId;
+  row: Row;
+  problem: string | undefined;
+  onChange: (change: Partial<Row>) => void;
+}) {
+  const words = useWords();
+  const definition: LimitDefinition = LIMIT_DEFINITIONS[id];
+  const unit = limitUnit(definition.unit, definition.difference === true, words);
+  const shown = (held: number): string => String(rounded(unit.shown(held), SHOWN_DIGITS));
+  const type = (text: string): void => {
+    const number = typedNumber(text);
+    // The same figure as it stood there is the same limit, however it is rounded in this unit.
+    const held =
+      number === undefined
+        ? Number.NaN
+        : text === shown(definition.value)
+          ? definition.value
+          : rounded(unit.held(number), KEPT_DIGITS);
+    onChange({ value: held, typed: { text, label: unit.label } });
+  };
+  return (
+    <div className="grid md:grid-cols-[1fr_12rem_14rem] gap-x-4 gap-y-2 py-3 border-b-2 border-rule items-start">
+      <div>
+        <p className="font-bold" id={`limit-${id}`}>
+          <Say it={definition.label} />
+          {value === definition.value ? null : (
+            <span className="text-ember-text"> · changed from {shown(definition.value)}</span>
+          )}
+        </p>
+        <p className="text-sm text-ink2">
+          <Say it={definition.reason} />
+        </p>
+        {problem ? <p className="text-sm text-ember-text font-bold">✕ {faultIn(problem, words)}</p> : null}
+      </div>
+      <div className="flex items-center gap-2">
+        <input
+          className="input-box"
+          inputMode="decimal"
+          aria-labelledby={`limit-${id}`}
+          aria-invalid={problem !== undefined}
+          value={typed?.label === unit.label ? typed.text : shown(value)}
+          onChange={(event) => type(event.target.value)}
+        />
+        <span className="text-sm w-14 shrink-0">{unit.label}</span>
+      </div>
+      <input
+        className="input-box"
+        placeholder="Why this value"
+        aria-label={`Source for: ${words.say(definition.label)}`}
+        value={source}
+        onChange={(event) => onChange({ source: event.target.value })}
+      />
+    </div>
   );
 }

@@ -1,10 +1,9 @@
-import type { Words } from '@white-ember/core/words';
+import { say, type Words } from '@white-ember/core/words';
 import { useWords } from '../../app/words.ts';
-import { Say } from '../../ui/Say.tsx';
 import { useEffect, useMemo, useRef } from 'react';
 import type { Chart as ChartType, ChartDataset, Plugin } from 'chart.js';
 import { type FlowPicture, type CurvePoint, type FlowCurve } from '@white-ember/core/proof';
-import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { fromBase } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../app/store.ts';
 
 const colour = (name: string): string =>
@@ -99,7 +98,7 @@ async function draw(
   const ink = colour('--ink');
   const ink2 = colour('--ink2');
   const rule = colour('--rule');
-  const tone = { before: colour('--steel'), after: colour('--ember'), 'this log': colour('--ember') };
+  const tone = { before: colour('--steel'), after: colour('--ember'), log: colour('--ember') };
   const point = (p: CurvePoint): { x: number; y: number } => ({
     x: fromBase(p.flowM3PerH, volumeFlow),
     y: fromBase(p.dpMbar, unit),
@@ -138,7 +137,7 @@ async function draw(
       datasets.push(line(curve, { borderColor: tone[name], borderWidth: 3 }));
     }
     datasets.push({
-      label: `${name}, readings`,
+      label: words.name('chart', name),
       data: cloud.map(point),
       pointStyle: name === 'before' ? 'crossRot' : 'circle',
       pointRadius: name === 'before' ? 4.5 : 3.5,
@@ -171,7 +170,7 @@ async function draw(
           ticks: { ...axis.ticks, maxTicksLimit: 7, includeBounds: false },
           title: {
             display: true,
-            text: `exhaust flow at ${words.temperature(picture.temperatureC)}, ${unitLabel(volumeFlow)}`,
+            text: words.say(say('chart.flow-axis', { temperatureC: picture.temperatureC })),
             color: ink2,
             align: 'end',
             font: { family: 'Barlow Semi Condensed', size: 14 },
@@ -186,7 +185,7 @@ async function draw(
           ticks: { ...axis.ticks, maxTicksLimit: 8, includeBounds: false },
           title: {
             display: true,
-            text: `ΔP, ${unitLabel(unit)}`,
+            text: words.name('chart', 'pressure-axis'),
             color: ink2,
             font: { family: 'Barlow Semi Condensed', size: 14 },
           },
@@ -237,19 +236,21 @@ export function FlowChart({
       {picture.sides.flatMap(({ name, misses }) =>
         misses.map((text, i) => (
           <p key={`${name} ${i}`} className="text-sm text-ink-2">
-            {picture.sides.length > 1 ? `${name}: ` : ''}
-            <Say it={text} />
+            {picture.sides.length > 1 ? `${words.name('chart', name)}: ` : ''}
+            {words.say(text)}
           </p>
         )),
       )}
       <details className="no-print text-sm">
-        <summary className="min-h-9 underline underline-offset-4">The chart as a table</summary>
+        <summary className="min-h-9 underline underline-offset-4">
+          {words.name('chart', 'as-a-table')}
+        </summary>
         <table className="w-full text-left">
           <thead>
             <tr>
-              <th>reading</th>
-              <th className="text-right">flow, {words.label('volumeFlow')}</th>
-              <th className="text-right">ΔP, {words.label('pressure')}</th>
+              <th>{words.name('chart', 'reading')}</th>
+              <th className="text-right">{words.name('chart', 'flow')}</th>
+              <th className="text-right">{words.name('chart', 'pressure-axis')}</th>
             </tr>
           </thead>
           <tbody>
@@ -257,7 +258,7 @@ export function FlowChart({
               reading.samples.slice(0, 60).map((sample) => (
                 <tr key={`${name} ${sample.rpm} ${sample.dpMbar}`} className="border-t border-rule">
                   <td>
-                    {name}, {Math.round(sample.rpm)} rpm
+                    {words.say(say('chart.at-speed', { side: words.name('chart', name), rpm: sample.rpm }))}
                   </td>
                   <td className="text-right">{words.volumeFlowFigure(sample.flow.flowM3PerH)}</td>
                   <td className="text-right">{words.pressureFigure(sample.dpMbar)}</td>
@@ -272,11 +273,10 @@ export function FlowChart({
 }
 
 function describe(picture: FlowPicture, words: Words): string {
-  const sides = picture.sides.map(({ name, cloud }) => `${name}: ${cloud.length} points`).join('; ');
   const { equalFlow, removedPercent } = picture;
-  const fall =
-    equalFlow && removedPercent !== undefined
-      ? ` At ${words.volumeFlow(equalFlow.flowM3PerH)} from ${words.pressure(equalFlow.beforeMbar)} to ${words.pressure(equalFlow.afterMbar)}.`
-      : '';
-  return `Pressure drop against exhaust flow. ${sides}.${fall}`;
+  const sides = picture.sides.map(({ name, cloud }) =>
+    words.say(say('chart.points', { side: words.name('chart', name), count: cloud.length })),
+  );
+  const fall = equalFlow && removedPercent !== undefined ? [words.say(say('chart.fall', equalFlow))] : [];
+  return [`${words.name('chart', 'title')}.`, `${sides.join('; ')}.`, ...fall].join(' ');
 }

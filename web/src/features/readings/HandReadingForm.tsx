@@ -164,6 +164,7 @@ export function HandReadingForm({
         <label className="flex items-center gap-2 min-h-11">
           <span className="font-head font-semibold">Pressures in</span>
           <select
+            data-own-words
             className="input-box w-24"
             value={pressureUnit}
             onChange={(event) =>

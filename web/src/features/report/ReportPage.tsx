@@ -1,5 +1,8 @@
-import { useWords } from '../../app/words.ts';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import type { Language } from '@white-ember/core/words';
+import { useAppSelector } from '../../app/store.ts';
+import { useWordsIn } from '../../app/words.ts';
+import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { REPORT_VERSIONS, reportOf } from '@white-ember/core/report';
 import { useSessionQuery, useVehicleOutlookQuery } from '../../app/api.ts';
@@ -27,7 +30,10 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
   const { data: told } = useVehicleOutlookQuery(vehicle.id);
   const [params, setParams] = useSearchParams();
   const version = REPORT_VERSIONS.find((one) => one === params.get('version')) ?? 'technical';
-  const words = useWords();
+  const preferred = useAppSelector((state) => state.preferences.language);
+  const [chosen, setLanguage] = useState<Language>(preferred);
+  const language = version === 'plain' ? chosen : 'en';
+  const words = useWordsIn(language);
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
   const report = useMemo(
     () =>
@@ -48,6 +54,7 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
   );
   const pdf = new URLSearchParams({
     version,
+    language,
     ...words.units,
     locale: words.locale,
     timeZone,
@@ -74,11 +81,21 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
             {VERSION_LABELS[one]}
           </Button>
         ))}
+        {version === 'plain' ? (
+          <LanguageSelect
+            aria-label="Language"
+            className="input-box w-auto! min-h-14"
+            value={chosen}
+            onChange={setLanguage}
+          />
+        ) : null}
         <Link to={`/jobs/${job.id}`} className={OUTLINED}>
           Back to the job
         </Link>
       </div>
-      <ReportSheet report={report} />
+      <div lang={language} className="contents">
+        <ReportSheet report={report} words={words} />
+      </div>
     </main>
   );
 }

@@ -8,12 +8,12 @@ interface SheetProps {
   readonly report: Report;
   /** Where a photo is found. */
   readonly photoAt?: (id: string) => string;
-  /** Unit of the chart, where it is not this device’s. */
-  readonly told?: Words;
+  /** The words that it is told in. */
+  readonly words: Words;
 }
 
 /** A report as a sheet of paper; its words are core’s, so that the PDF cannot say anything else. */
-export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, told }: SheetProps) {
+export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, words }: SheetProps) {
   return (
     <>
       <header className="flex justify-between gap-6 border-b-4 border-ink pb-2">
@@ -44,7 +44,7 @@ export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, tol
             <section key={section.title} className="break-inside-avoid">
               <h2 className="text-lg mb-1">{section.title}</h2>
               {section.blocks.map((block, i) => (
-                <Block key={i} block={block} photoAt={photoAt} told={told} />
+                <Block key={i} block={block} photoAt={photoAt} words={words} />
               ))}
             </section>
           ))}
@@ -52,7 +52,7 @@ export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, tol
       ))}
       <footer className="flex justify-between gap-8 pt-6 text-sm break-inside-avoid">
         <p className="border-t-2 border-ink grow pt-1">{report.signedOff}</p>
-        <p className="border-t-2 border-ink grow pt-1">Customer</p>
+        <p className="border-t-2 border-ink grow pt-1">{words.name('report', 'customer')}</p>
         <p className="text-ink2 pt-1">{report.software}</p>
       </footer>
     </>
@@ -73,11 +73,11 @@ function inRows(sections: readonly ReportSection[]): (readonly ReportSection[])[
 function Block({
   block,
   photoAt,
-  told,
+  words,
 }: {
   block: ReportBlock;
   photoAt: (id: string) => string;
-  told: Words | undefined;
+  words: Words;
 }) {
   switch (block.kind) {
     case 'lines':
@@ -125,8 +125,8 @@ function Block({
     case 'chart':
       return (
         <>
-          <h3 className="sr-only">Pressure drop against exhaust flow</h3>
-          <FlowChart picture={block.picture} still told={told} className="h-[86mm] mb-10 print:mb-0" />
+          <h3 className="sr-only">{words.name('chart', 'title')}</h3>
+          <FlowChart picture={block.picture} still told={words} className="h-[86mm] mb-10 print:mb-0" />
         </>
       );
     case 'photos':
@@ -136,7 +136,7 @@ function Block({
             <li key={id}>
               <img
                 src={photoAt(id)}
-                alt={caption === '' ? 'Photo of the job' : caption}
+                alt={caption === '' ? words.name('report', 'photo-of-the-job') : caption}
                 className="w-full h-32 print:h-28 object-cover border border-rule"
               />
               <span className="text-sm">{caption}</span>

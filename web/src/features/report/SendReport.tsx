@@ -1,4 +1,6 @@
-import type { Measures } from '@white-ember/core/words';
+import type { Language, Measures } from '@white-ember/core/words';
+import { useAppSelector } from '../../app/store.ts';
+import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
 import { useWords } from '../../app/words.ts';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
@@ -38,6 +40,7 @@ export function SendReport({ jobId }: { jobId: string }) {
   const handOver = useHandOverQuery(jobId);
   const words = useWords();
   const [version, setVersion] = useState<ReportVersion>('plain');
+  const [language, setLanguage] = useState<Language>(useAppSelector((state) => state.preferences.language));
   const [days, setDays] = useState<(typeof SHARE_DAYS)[number]>(30);
   const [makeShare, making] = useMakeShareMutation();
   const [sendMail, sending] = useSendMailMutation();
@@ -49,6 +52,7 @@ export function SendReport({ jobId }: { jobId: string }) {
   const choice = (): ReportChoice =>
     reportChoiceSchema.parse({
       version,
+      ...(version === 'plain' ? { language } : {}),
       ...words.units,
       locale: words.locale,
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
@@ -84,6 +88,12 @@ export function SendReport({ jobId }: { jobId: string }) {
                 </Button>
               ))}
             </div>
+            {version === 'plain' ? (
+              <label className="flex items-center gap-2">
+                <span className="font-head font-semibold">Language</span>
+                <LanguageSelect className="input-box w-auto!" value={language} onChange={setLanguage} />
+              </label>
+            ) : null}
             <label className="flex items-center gap-2">
               <span className="font-head font-semibold">Link open for</span>
               <select

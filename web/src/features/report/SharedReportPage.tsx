@@ -1,5 +1,7 @@
 import { reportWords } from '@white-ember/core/report';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
+import { say, type Language } from '@white-ember/core/words';
+import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
 import { useParams } from 'react-router';
 import { problemOf, useSharedReportQuery } from '../../app/api.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -8,12 +10,13 @@ import { ReportSheet } from './ReportSheet.tsx';
 /** A report by its link, for whoever was given it: the sheet, its PDF, and how long the link is open. */
 export function SharedReportPage() {
   const { token = '' } = useParams();
-  const shared = useSharedReportQuery(token);
+  const [language, setLanguage] = useState<Language>();
+  const shared = useSharedReportQuery({ token, language });
   const title = shared.data?.report.title;
   useEffect(() => {
     if (title !== undefined) document.title = title;
   }, [title]);
-  if (shared.isLoading) return <p className="p-8 font-head text-xl">Opening the report …</p>;
+  if (shared.isLoading && !shared.data) return <p className="p-8 font-head text-xl">Opening the report …</p>;
   if (!shared.data) {
     const problem = problemOf(shared.error);
     return (
@@ -30,22 +33,34 @@ export function SharedReportPage() {
   }
   const { report, choice, expiresAt } = shared.data;
   const words = reportWords(choice);
+  const told = choice.language ?? 'en';
   const at = `/api/shared/${encodeURIComponent(token)}`;
   return (
-    <main className="bg-card text-ink max-w-[210mm] w-full mx-auto p-5 sm:p-8 print:p-0 grid gap-5 print:gap-3.5">
+    <main
+      lang={told}
+      className="bg-card text-ink max-w-[210mm] w-full mx-auto p-5 sm:p-8 print:p-0 grid gap-5 print:gap-3.5"
+    >
       <div className="no-print flex gap-3 flex-wrap items-center">
         <a
-          href={`${at}/report.pdf`}
+          href={`${at}/report.pdf?${new URLSearchParams({ language: told }).toString()}`}
           target="_blank"
           rel="noopener"
           className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
         >
           PDF
         </a>
-        <Button onClick={() => window.print()}>Print</Button>
-        <p className="text-ink2">This link is open until {words.shortDate(expiresAt)}.</p>
+        <Button onClick={() => window.print()}>{words.name('report', 'print')}</Button>
+        {choice.version === 'plain' ? (
+          <LanguageSelect
+            aria-label="Language · Sprache"
+            className="input-box w-auto! min-h-14"
+            value={told}
+            onChange={setLanguage}
+          />
+        ) : null}
+        <p className="text-ink2">{words.say(say('report.link-open-until', { at: expiresAt }))}</p>
       </div>
-      <ReportSheet report={report} told={words} photoAt={(id) => `${at}/photos/${id}`} />
+      <ReportSheet report={report} words={words} photoAt={(id) => `${at}/photos/${id}`} />
     </main>
   );
 }

@@ -23,7 +23,7 @@ export function LogCloud({
     const before = derived.befores
       .map(({ body }) => body)
       .filter(({ origin }) => !(origin.type === 'log' && origin.logId === logId));
-    return pictureOf({ before, 'this log': [own] }, { limits, ...vehicleFactsOf(vehicle) });
+    return pictureOf({ before, log: [own] }, { limits, ...vehicleFactsOf(vehicle) });
   }, [parts, left, derived, limits, vehicle, logId]);
   if (!picture) {
     return (

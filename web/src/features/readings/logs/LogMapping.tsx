@@ -91,7 +91,7 @@ export function LogMapping({
             >
               <div className="min-w-0 break-words">
                 <span className="font-bold">{row.column}</span>
-                {row.unit === '' ? null : <span data-unit> in {row.unit}</span>}
+                {row.unit === '' ? null : <span data-own-words> in {row.unit}</span>}
                 <p className="text-sm leading-snug">
                   <HeadingRead heading={row.column} role={row.role} />
                 </p>
