@@ -8,7 +8,7 @@ import ts from 'typescript';
  */
 const ROOTS = ['core/src', 'web/src', 'server/src', 'cli/src'];
 const NOT_SPOKEN =
-  /\.test\.|\/testing\/|\/lexicon\/|\/bench\/(?!link|computer)|\/database\/|server\/src\/(bench|launch)\//;
+  /\.test\.|\/testing\/|\/lexicon\/|core\/src\/bench\/(?!adapter|computer)|\/database\/|\/demo\/|server\/src\/(benchmark|launch)\//;
 const LONGEST_WORDS = 25;
 
 /** What is not said, and what is said instead. */

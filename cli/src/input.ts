@@ -1,4 +1,4 @@
-import { inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish } from '@white-ember/core/words';
 import { closeSync, openSync, readFileSync, readSync } from 'node:fs';
 import { filterCells, filterGeometrySchema, type FilterGeometry } from '@white-ember/core/filter';
 import {
@@ -9,7 +9,7 @@ import {
   type LimitId,
   type Limits,
 } from '@white-ember/core/limits';
-import { describeFailure, type Result } from '@white-ember/core/quantities';
+import { type Result } from '@white-ember/core/quantities';
 import { analyseRaw, openLog, type AnalysedLog, type RawLog } from '@white-ember/core/readings';
 import { InputError } from './InputError.ts';
 

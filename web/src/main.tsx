@@ -4,7 +4,7 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import './app/styles.css';
 import { router } from './app/router.tsx';
-import { store } from './app/store.ts';
+import { store } from './data/store.ts';
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

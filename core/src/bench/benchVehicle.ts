@@ -1,13 +1,14 @@
+import type { FreezeFrame, RoutineId, RoutineState } from '../link/index.ts';
 import { filterVolumeL, pressureDrop } from '../filter/index.ts';
 import { AIR_GAS_CONSTANT, clamp, kelvin, noise } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
 import type { JointName, PipeName, PressurePort } from './acts.ts';
-import { newComputer, type Computer, type FreezeFrame } from './computer/computer.ts';
+import { newComputer, type Computer } from './computer/computer.ts';
 import { boostTarget, control, isHeating, MOST_FUEL, type Seen } from './computer/control.ts';
 import { countSoot } from './computer/load.ts';
 import { computerOf, watch } from './computer/monitors.ts';
 import { stepRegeneration } from './computer/regeneration.ts';
-import { startRoutine, stepRoutine, type RoutineId, type RoutineState } from './computer/routines.ts';
+import { startRoutine, stepRoutine } from './computer/routines.ts';
 import { STRICT, type TemperId } from './computer/temper.ts';
 import type { BenchFamily } from './families.ts';
 import { FAULTS, wearAt, type Fault } from './faults.ts';

@@ -1,6 +1,5 @@
-import { inEnglish } from '../words/index.ts';
+import { describeFailure, inEnglish } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
-import { describeFailure } from '../quantities/index.ts';
 import { ASSUMPTIONS } from './assumptions.ts';
 import { BURN_LIMITS } from './burnLimits.ts';
 import { CHECK_LIMITS } from './checkLimits.ts';

@@ -1,8 +1,8 @@
-import { distinct, say, type Said } from '../words/index.ts';
+import { describeFailure, distinct, say, type Said } from '../words/index.ts';
 import { flowDrive, type FlowPoint } from '../filter/index.ts';
 import { steadySamplesOf, type ReadingBody, type SteadySample } from '../ledger/index.ts';
 import { steadyFlow, type FlowContext, type SteadyFlow } from '../readings/index.ts';
-import { describeFailure, mean } from '../quantities/index.ts';
+import { mean } from '../quantities/index.ts';
 
 /** One steady sample with its zero taken off and its flow worked out. */
 export interface JudgedSample {

@@ -1,13 +1,4 @@
-export {
-  describeFailure,
-  failed,
-  firstFailure,
-  outOfRange,
-  success,
-  valueOf,
-  type Failure,
-  type Result,
-} from './result.ts';
+export { failed, firstFailure, outOfRange, success, valueOf, type Failure, type Result } from './result.ts';
 export {
   DISTANCE_UNITS,
   MASS_FLOW_UNITS,

@@ -1,10 +1,9 @@
-import { inEnglish } from '../words/index.ts';
+import { describeFailure, inEnglish } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   UNITS,
   correlation,
-  describeFailure,
   fromBase,
   gasDensityKgPerM3,
   gasViscosityPaS,

@@ -1,8 +1,15 @@
-import { isMessage, say, type Said } from '../words/message.ts';
+/** A text, or a code with its figures that the room of words knows how to put. */
+export type Told =
+  | string
+  | {
+      readonly say: string;
+      readonly of?: Readonly<Record<string, unknown>> | undefined;
+      readonly text?: string | undefined;
+    };
 
 /**
  * Expected failures are values. A failure says what is wrong (`code`), where (`field`), with which value, and what
- * would have been right (`requirement`); the sentence for people is made from that by {@link describeFailure}.
+ * would have been right (`requirement`); the sentence for people is made from that by `describeFailure`.
  */
 export interface Failure {
   readonly code:
@@ -12,8 +19,8 @@ export interface Failure {
     | 'unreadable'
     | 'not-enough-data'
     | 'impossible';
-  readonly field: Said;
-  readonly requirement: Said;
+  readonly field: Told;
+  readonly requirement: Told;
   readonly value?: string | number;
 }
 
@@ -24,13 +31,6 @@ export type Result<T> =
 export const success = <T>(value: T): Result<T> => ({ ok: true, value });
 
 export const failed = (failure: Failure): { ok: false; failure: Failure } => ({ ok: false, failure });
-
-/** One plain sentence: field, what it must be, what it was. */
-export const describeFailure = ({ field, requirement, value }: Failure): Said =>
-  // What is in words already needs none: a failure of a file has been told by its reader.
-  isMessage(field) || isMessage(requirement)
-    ? say('failures.not-so', { field, requirement, value })
-    : `${field} ${requirement}${value === undefined ? '' : ` (it is ${String(value)})`}`;
 
 /** Turns a result into its value where a failure would be a fault of the program, not of the person's input. */
 export function valueOf<T>(result: Result<T>): T {
@@ -50,7 +50,7 @@ export function outOfRange(
     return {
       code: 'not-a-number',
       field,
-      requirement: say('failures.a-finite-number'),
+      requirement: { say: 'failures.a-finite-number' },
       value: String(value),
     };
   }
@@ -58,7 +58,7 @@ export function outOfRange(
     return {
       code: 'out-of-range',
       field,
-      requirement: say('failures.between', { low, high, unit }),
+      requirement: { say: 'failures.between', of: { low, high, unit } },
       value,
     };
   }

@@ -1,6 +1,6 @@
-import { inEnglish } from '../words/index.ts';
+import { describeFailure, inEnglish } from '../words/index.ts';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { describeFailure, valueOf } from '../quantities/index.ts';
+import { valueOf } from '../quantities/index.ts';
 import { hostileFiles, mutatedFiles, type HostileFile } from '../testing/hostileFiles.ts';
 import { sampleBytes } from '../testing/samples.ts';
 import { someRuns } from '../testing/seeds.ts';

@@ -1,6 +1,6 @@
-import { inEnglish } from '../words/index.ts';
+import { describeFailure, inEnglish } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
-import { describeFailure, valueOf } from '../quantities/index.ts';
+import { valueOf } from '../quantities/index.ts';
 import { EXPECTED_LOGS, sampleBytes, type ExpectedLog } from '../testing/samples.ts';
 import { analyseLog, CHANNEL_ROLES, ROLE_IDS, type AnalysedLog, type LogAnalysis } from './index.ts';
 

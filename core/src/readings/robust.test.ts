@@ -1,8 +1,8 @@
-import { inEnglish } from '../words/index.ts';
+import { describeFailure, inEnglish } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
-import { describeFailure, valueOf } from '../quantities/index.ts';
+import { valueOf } from '../quantities/index.ts';
 import { EXPECTED_LOGS, sampleBytes } from '../testing/samples.ts';
 import { analyseLog, writeLog } from './index.ts';
 

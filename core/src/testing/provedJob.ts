@@ -1,3 +1,4 @@
+import type { RoutineId } from '../link/index.ts';
 import { inEnglish } from '../words/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
 import {
@@ -7,7 +8,6 @@ import {
   perform,
   type Fault,
   type FaultId,
-  type RoutineId,
 } from '../bench/index.ts';
 import { tapPressures } from '../bench/vehicle/pipes.ts';
 import { besideFilterMbar } from '../bench/vehicle/pressures.ts';

@@ -1,13 +1,6 @@
+import { ROUTINE_IDS } from '../link/index.ts';
 import { inEnglish } from '../words/index.ts';
-import {
-  answerCheck,
-  FAULTS,
-  perform,
-  ROUTINE_IDS,
-  type BenchVehicle,
-  type Fault,
-  type FaultId,
-} from '../bench/index.ts';
+import { answerCheck, FAULTS, perform, type BenchVehicle, type Fault, type FaultId } from '../bench/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
 import { CHECK_IDS, type CheckId } from '../checks/index.ts';
 import { judgeJob, type JobJudgement, type JudgedFacts } from '../job/index.ts';

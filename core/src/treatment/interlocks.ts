@@ -1,4 +1,4 @@
-import { asSentence, say, type Said } from '../words/index.ts';
+import { describeFailure, asSentence, say, type Said } from '../words/index.ts';
 import {
   entriesOfKind,
   happenedAt,
@@ -11,7 +11,6 @@ import {
 import type { Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
 import { sentenceOf } from '../diagnosis/index.ts';
-import { describeFailure } from '../quantities/index.ts';
 import { readinessOf, type ReadyHold } from './readiness.ts';
 import { mostSoot, type KnownFilter } from './sootLoad.ts';
 

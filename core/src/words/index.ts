@@ -16,11 +16,14 @@ export {
   named,
   say,
   type Code,
+  type Catalogue,
   type DataOf,
   type FieldName,
   type Message,
   type Said,
+  type Subject,
 } from './message.ts';
+export { describeFailure } from './describeFailure.ts';
 export { fault, faultIn, plainly } from './fault.ts';
 export { wordsOf, type Phrases, type Words } from './words.ts';
 export { saidSchema } from './saidSchema.ts';

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { pino } from 'pino';
 import { giveFrames } from '@white-ember/bounded';
-import { Refusal } from '../app/problem.ts';
+import { Refusal } from '../http/problem.ts';
 import { createDataSource } from '../database/dataSource.ts';
 import { readArchive, type TakenIn } from './readArchive.ts';
 

@@ -1,4 +1,4 @@
-import { Refusal } from '../app/problem.ts';
+import { Refusal } from '../http/problem.ts';
 import type { UploadedFile } from '../uploads/uploadTaker.ts';
 import { FileNotReadable, type FileReaders } from '../reading/fileReaders.ts';
 import type { ImportAnswer } from './importArchive.program.ts';

@@ -3,9 +3,9 @@ import type { DataSource, EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { linesIn, openZip, ZipNotReadable, type OpenZip } from '@white-ember/bounded';
 import { LedgerCheck, type HashedEntry } from '@white-ember/core/ledger';
-import { conflict, Refusal } from '../app/problem.ts';
-import { sha256 } from '../database/once.ts';
-import { refreshSummary } from '../jobs/jobSummary.ts';
+import { conflict, Refusal } from '../http/problem.ts';
+import { sha256 } from '../http/once.ts';
+import { refreshSummary } from '../judging/jobSummary.ts';
 import { sealOldSignOffs } from '../jobs/seals.ts';
 import {
   ARCHIVE_TABLES,

@@ -2,7 +2,7 @@ import { Readable } from 'node:stream';
 import { stringify } from 'csv-stringify';
 import type { DataSource } from 'typeorm';
 import { READING_COLUMNS, READING_TABLE_KINDS, readingTable, type ReadingRow } from '@white-ember/core/job';
-import { readEntries } from '../jobs/storedJob.ts';
+import { readEntries } from '../judging/storedJob.ts';
 
 interface JobRow {
   id: string;

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { open } from 'node:fs/promises';
 import type { DataSource, EntityManager } from 'typeorm';
 import { fileStream, type UploadedFile } from '../uploads/uploadTaker.ts';
-import { BlobChunkEntity, BlobEntity, type BlobRow } from './blob.entity.ts';
+import { BlobChunkEntity, BlobEntity, type BlobRow } from '../database/entities/blob.entity.ts';
 
 const CHUNK_BYTES = 1024 * 1024;
 

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { customerSchema, newCustomerSchema, type Customer } from '@white-ember/core/contract';
-import { memberRoute, type Route } from '../app/route.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { CustomerEntity, type CustomerRow } from './customer.entity.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import { CustomerEntity, type CustomerRow } from '../database/entities/customer.entity.ts';
 
 export const toCustomer = ({ id, name, contact }: CustomerRow): Customer => ({
   id,

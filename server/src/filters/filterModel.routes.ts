@@ -1,12 +1,11 @@
-import { inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish } from '@white-ember/core/words';
 import { z } from 'zod';
 import { filterModelSchema, newFilterModelSchema, type FilterModel } from '@white-ember/core/contract';
 import { filterCells } from '@white-ember/core/filter';
-import { describeFailure } from '@white-ember/core/quantities';
-import { Refusal } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { FilterModelEntity, type FilterModelRow } from './filterModel.entity.ts';
+import { Refusal } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import { FilterModelEntity, type FilterModelRow } from '../database/entities/filterModel.entity.ts';
 
 export const toFilterModel = (row: FilterModelRow): FilterModel => ({
   id: row.id,

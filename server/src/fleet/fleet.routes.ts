@@ -1,5 +1,5 @@
 import { fleetCausesSchema, fleetPageSchema, fleetQuerySchema } from '@white-ember/core/contract';
-import { memberRoute, type Route } from '../app/route.ts';
+import { memberRoute, type Route } from '../http/route.ts';
 import { fleetCauses, fleetPage } from './fleet.service.ts';
 
 export const fleetRoutes: Route[] = [

@@ -3,8 +3,8 @@ import type { DataSource } from 'typeorm';
 import type { Advice, FleetCauses, FleetPage, fleetQuerySchema } from '@white-ember/core/contract';
 import { causeNow, FORMER_CAUSES } from '@white-ember/core/diagnosis';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
-import { ADVICE_NOW } from '../jobs/advisor.ts';
-import { limitsInForce } from '../limits/limits.service.ts';
+import { ADVICE_NOW } from '../judging/advisor.ts';
+import { limitsInForce } from '../judging/limitsInForce.ts';
 import { refreshOutlooks } from '../outlook/outlook.service.ts';
 
 const ORDER = {

@@ -8,10 +8,10 @@ import {
   type NewFluid,
 } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
-import { conflict, notFound, refuseMoment } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { FluidEntity, type FluidRow } from './fluid.entity.ts';
+import { conflict, notFound, refuseMoment } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import { FluidEntity, type FluidRow } from '../database/entities/fluid.entity.ts';
 
 const columns = ({ name, countedL, countedAt, ...sheet }: Omit<NewFluid, 'id'>) => {
   refuseMoment('countedAt', countedAt);

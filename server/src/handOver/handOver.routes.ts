@@ -14,18 +14,18 @@ import {
 } from '@white-ember/core/report';
 import { idSchema } from '@white-ember/core/ledger';
 import { languageSchema, say } from '@white-ember/core/words';
-import type { Config } from '../app/config.ts';
-import { conflict, notFound, Refusal } from '../app/problem.ts';
-import { memberRoute, publicRoute, type Route } from '../app/route.ts';
-import { contentHash } from '../database/once.ts';
-import type { Member } from '../people/member.entity.ts';
+import type { Config } from '../http/config.ts';
+import { conflict, notFound, Refusal } from '../http/problem.ts';
+import { memberRoute, publicRoute, type Route } from '../http/route.ts';
+import { contentHash } from '../http/once.ts';
+import type { Member } from '../database/entities/member.entity.ts';
 import type { FileReaders } from '../reading/fileReaders.ts';
 import { sendPhoto } from '../photos/photo.service.ts';
 import { pdfOf, photosOf, readJobReport } from '../report/jobReport.ts';
 import { sendReportPdf } from '../report/report.routes.ts';
 import { heldOff, makeShare, openShare, presentMail, presentShare, shareSecret } from './handOver.service.ts';
 import { putIntoOutbox, type Letter } from './outbox.ts';
-import { MailEntity, ShareEntity, type MailRow, type ShareRow } from './share.entity.ts';
+import { MailEntity, ShareEntity, type MailRow, type ShareRow } from '../database/entities/share.entity.ts';
 
 const jobParams = z.object({ id: idSchema });
 /** Whoever opens a link may have it in another language than it was sent in. */

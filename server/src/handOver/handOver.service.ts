@@ -1,11 +1,11 @@
 import type { DataSource, EntityManager } from 'typeorm';
 import type { Mail, NewShare, ReportChoice, Share } from '@white-ember/core/report';
-import { notFound, Refusal } from '../app/problem.ts';
-import { keptSecret } from '../app/secrets.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { JobEntity } from '../jobs/job.entity.ts';
-import { WorkshopEntity, type Member } from '../people/member.entity.ts';
-import { ShareEntity, type MailRow, type ShareRow } from './share.entity.ts';
+import { notFound, Refusal } from '../http/problem.ts';
+import { keptSecret } from '../http/secrets.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import { JobEntity } from '../database/entities/job.entity.ts';
+import { WorkshopEntity, type Member } from '../database/entities/member.entity.ts';
+import { ShareEntity, type MailRow, type ShareRow } from '../database/entities/share.entity.ts';
 import { idOfToken, shareToken } from './shareToken.ts';
 
 const DAY_MS = 86_400_000;

@@ -10,13 +10,13 @@ import {
 import { idSchema } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import { deriveJob, summariseJob } from '@white-ember/core/job';
-import { notFound, Refusal, refuseMoment } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { WorkshopEntity } from '../people/member.entity.ts';
-import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
-import { ADVICE_NOW } from './advisor.ts';
-import { JobEntity } from './job.entity.ts';
+import { notFound, Refusal, refuseMoment } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import { WorkshopEntity } from '../database/entities/member.entity.ts';
+import { VehicleEntity } from '../database/entities/vehicle.entity.ts';
+import { ADVICE_NOW } from '../judging/advisor.ts';
+import { JobEntity } from '../database/entities/job.entity.ts';
 import { presentJob } from './job.service.ts';
 
 interface ListRow {

@@ -1,9 +1,9 @@
 import type { EntityManager } from 'typeorm';
 import type { Job } from '@white-ember/core/contract';
-import { notFound } from '../app/problem.ts';
-import { foundInFamily } from './family.ts';
+import { notFound } from '../http/problem.ts';
+import { foundInFamily } from '../judging/family.ts';
 import { listLogs } from '../logs/log.service.ts';
-import { readEntries, readNextJob, readStoredJob } from './storedJob.ts';
+import { readEntries, readNextJob, readStoredJob } from '../judging/storedJob.ts';
 
 export async function presentJob(manager: EntityManager, workshopId: string, id: string): Promise<Job> {
   const job = await readStoredJob(manager, workshopId, id);

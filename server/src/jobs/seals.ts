@@ -3,13 +3,13 @@ import type { LimitsProfile, Seal } from '@white-ember/core/contract';
 import { sealJob } from '@white-ember/core/job';
 import { effectiveEntries, entriesOfKind, type Entry } from '@white-ember/core/ledger';
 import { SOFTWARE } from '@white-ember/core/report';
-import { LimitsProfileEntity } from '../limits/limitsProfile.entity.ts';
-import { limitsOf, toLimitsProfile } from '../limits/limits.service.ts';
+import { LimitsProfileEntity } from '../database/entities/limitsProfile.entity.ts';
+import { limitsOf, toLimitsProfile } from '../judging/limitsInForce.ts';
 import { vehicleOutlook } from '../outlook/outlook.service.ts';
-import { WorkshopEntity } from '../people/member.entity.ts';
-import { JobSealEntity } from './jobSeal.entity.ts';
-import { refreshSummary } from './jobSummary.ts';
-import { readEntries, readStoredJob, type StoredJob } from './storedJob.ts';
+import { WorkshopEntity } from '../database/entities/member.entity.ts';
+import { JobSealEntity } from '../database/entities/jobSeal.entity.ts';
+import { refreshSummary } from '../judging/jobSummary.ts';
+import { readEntries, readStoredJob, type StoredJob } from '../judging/storedJob.ts';
 
 /** The limits of a sign-off's day: those that it names, else those in force then. */
 async function limitsOfTheDay(

@@ -55,11 +55,11 @@ export async function buildWeb(root: string): Promise<string> {
 
 /** The server, and the programs that read files from outside for it. */
 const PROGRAMS = {
-  main: 'main.ts',
+  main: 'main/main.ts',
   readLog: 'reading/readLog.program.ts',
   readPhoto: 'photos/readPhoto.program.ts',
   importArchive: 'archive/importArchive.program.ts',
-  advise: 'jobs/advise.program.ts',
+  advise: 'judging/advise.program.ts',
 };
 
 /**

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { urlFromPg } from '../app/config.ts';
+import { urlFromPg } from '../http/config.ts';
 import { backUp, restoreBackup } from './backup.ts';
 import { ensureDatabase, openCluster } from './cluster.ts';
 import { defaultDataFolder, holderOf } from './dataFolder.ts';

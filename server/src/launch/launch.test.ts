@@ -6,7 +6,7 @@ import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import type { Job, JobListItem, Problem, Session } from '@white-ember/core/contract';
-import { DEMO_PASSWORD } from '../database/demo/demoWorld.ts';
+import { DEMO_PASSWORD } from '../demo/demoWorld.ts';
 import { entry, freshDatabase } from '../testing/testApp.ts';
 import { TestClient } from '../testing/TestClient.ts';
 import { freePort } from './ports.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { entrySchema, idSchema, newEntrySchema } from '@white-ember/core/ledger';
-import { memberRoute, type Route } from '../app/route.ts';
+import { memberRoute, type Route } from '../http/route.ts';
 import { sealOutlook } from '../jobs/seals.ts';
 import { appendEntry } from './ledger.service.ts';
 

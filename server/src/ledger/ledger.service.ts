@@ -6,10 +6,10 @@ import {
   type Entry,
   type NewEntry,
 } from '@white-ember/core/ledger';
-import { conflict, notFound, Refusal } from '../app/problem.ts';
-import { contentHash, sha256 } from '../database/once.ts';
-import { judgedJob } from '../jobs/judgedJob.ts';
-import { refreshSummary } from '../jobs/jobSummary.ts';
+import { conflict, notFound, Refusal } from '../http/problem.ts';
+import { contentHash, sha256 } from '../http/once.ts';
+import { judgedJob } from '../judging/judgedJob.ts';
+import { refreshSummary } from '../judging/jobSummary.ts';
 import { keepSeal, makeSeal, openSeal } from '../jobs/seals.ts';
 import {
   bearsOnTheLast,
@@ -17,10 +17,10 @@ import {
   readEntries,
   readStoredJob,
   type StoredJob,
-} from '../jobs/storedJob.ts';
-import { LogEntity } from '../logs/log.entity.ts';
-import { WorkshopEntity, type Member } from '../people/member.entity.ts';
-import { EntryEntity, toEntry } from './entry.entity.ts';
+} from '../judging/storedJob.ts';
+import { LogEntity } from '../database/entities/log.entity.ts';
+import { WorkshopEntity, type Member } from '../database/entities/member.entity.ts';
+import { EntryEntity, toEntry } from '../database/entities/entry.entity.ts';
 
 /** Repeating an append answers with the stored entry; the same id with other content is refused. */
 export async function appendEntry(

@@ -1,14 +1,13 @@
-import { inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish } from '@white-ember/core/words';
 import { z } from 'zod';
 import { limitsProfileSchema, newLimitsProfileSchema } from '@white-ember/core/contract';
 import { resolveLimits } from '@white-ember/core/limits';
-import { describeFailure } from '@white-ember/core/quantities';
-import { Refusal } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { refreshSummaries } from '../jobs/jobSummary.ts';
-import { LimitsProfileEntity } from './limitsProfile.entity.ts';
-import { toLimitsProfile } from './limits.service.ts';
+import { Refusal } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import { refreshSummaries } from '../judging/jobSummary.ts';
+import { LimitsProfileEntity } from '../database/entities/limitsProfile.entity.ts';
+import { toLimitsProfile } from '../judging/limitsInForce.ts';
 
 export const limitsRoutes: Route[] = [
   memberRoute({

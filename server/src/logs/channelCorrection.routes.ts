@@ -4,8 +4,8 @@ import {
   channelCorrectionSchema,
   newChannelCorrectionSchema,
 } from '@white-ember/core/contract';
-import { memberRoute, type Route } from '../app/route.ts';
-import { ChannelCorrectionEntity } from './channelCorrection.entity.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { ChannelCorrectionEntity } from '../database/entities/channelCorrection.entity.ts';
 
 const ROWS_AT_ONCE = 500;
 

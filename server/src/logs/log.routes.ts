@@ -3,10 +3,10 @@ import { Readable } from 'node:stream';
 import { z } from 'zod';
 import { logSchema } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
-import { notFound, Refusal } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
+import { notFound, Refusal } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
 import { uploadedFile } from '../uploads/uploadTaker.ts';
-import { LogEntity } from './log.entity.ts';
+import { LogEntity } from '../database/entities/log.entity.ts';
 import { columnStream, ensureColumns, readAgain } from './logColumns.service.ts';
 import { readLogBytes, storeLog } from './log.service.ts';
 

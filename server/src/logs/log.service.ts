@@ -1,16 +1,15 @@
-import { inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish } from '@white-ember/core/words';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import type { Log } from '@white-ember/core/contract';
-import { describeFailure } from '@white-ember/core/quantities';
 import { checkLogBytes } from '@white-ember/core/readings';
-import { notFound, Refusal } from '../app/problem.ts';
+import { notFound, Refusal } from '../http/problem.ts';
 import type { UploadedFile } from '../uploads/uploadTaker.ts';
-import type { BlobRow } from '../blobs/blob.entity.ts';
+import type { BlobRow } from '../database/entities/blob.entity.ts';
 import { headOf, readBlob, sha256Of, storeBlob } from '../blobs/blob.service.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { JobEntity } from '../jobs/job.entity.ts';
-import { LogEntity, type LogRow } from './log.entity.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import { JobEntity } from '../database/entities/job.entity.ts';
+import { LogEntity, type LogRow } from '../database/entities/log.entity.ts';
 
 const HEAD_BYTES = 65_536;
 

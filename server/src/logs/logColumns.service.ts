@@ -8,12 +8,16 @@ import {
   readMemoryLimitBytes,
   readTimeLimitMs,
 } from '@white-ember/core/readings';
-import { notFound, Refusal } from '../app/problem.ts';
+import { notFound, Refusal } from '../http/problem.ts';
 import { readBlob } from '../blobs/blob.service.ts';
 import { FileNotReadable, type FileReaders } from '../reading/fileReaders.ts';
 import type { ReadLogAnswer } from '../reading/readLog.program.ts';
-import { LogFailureEntity } from './logFailure.entity.ts';
-import { LogColumnPartEntity, LogColumnsEntity, type LogColumnsRow } from './logColumns.entity.ts';
+import { LogFailureEntity } from '../database/entities/logFailure.entity.ts';
+import {
+  LogColumnPartEntity,
+  LogColumnsEntity,
+  type LogColumnsRow,
+} from '../database/entities/logColumns.entity.ts';
 
 /** A log of a workshop, and who asks for it. */
 export interface WantedLog {

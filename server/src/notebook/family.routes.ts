@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { familyBookSchema } from '@white-ember/core/contract';
 import { familyBook, type FamilyJob } from '@white-ember/core/job';
 import { idSchema } from '@white-ember/core/ledger';
-import { notFound } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
-import { readEntries } from '../jobs/storedJob.ts';
-import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
+import { notFound } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { readEntries } from '../judging/storedJob.ts';
+import { VehicleEntity } from '../database/entities/vehicle.entity.ts';
 
 /** So many of the latest jobs of a family are looked through. */
 const MOST_JOBS = 60;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '@white-ember/core/ledger';
 import { vehicleOutlookSchema } from '@white-ember/core/outlook';
-import { memberRoute, type Route } from '../app/route.ts';
+import { memberRoute, type Route } from '../http/route.ts';
 import { vehicleOutlook } from './outlook.service.ts';
 
 export const outlookRoutes: Route[] = [

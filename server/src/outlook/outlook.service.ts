@@ -1,10 +1,10 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { DataSource, EntityManager } from 'typeorm';
 import { FARTHEST_KM, tellOutlook, type VehicleOutlook } from '@white-ember/core/outlook';
-import { notFound } from '../app/problem.ts';
-import { refreshSummary } from '../jobs/jobSummary.ts';
-import { limitsInForce } from '../limits/limits.service.ts';
-import { VehicleEntity } from '../vehicles/vehicle.entity.ts';
+import { notFound } from '../http/problem.ts';
+import { refreshSummary } from '../judging/jobSummary.ts';
+import { limitsInForce } from '../judging/limitsInForce.ts';
+import { VehicleEntity } from '../database/entities/vehicle.entity.ts';
 import { hasMoved, isSmall, keptVisits, Teachers, type Family } from './teachers.ts';
 
 /** An outlook that has to be made, or made anew. */

@@ -9,11 +9,11 @@ import {
   secondFactorOfferSchema,
   signedInSchema,
 } from '@white-ember/core/contract';
-import { networkOf } from '../app/network.ts';
-import { conflict, notFound, Refusal } from '../app/problem.ts';
-import { memberRoute, type MemberCall, type Route } from '../app/route.ts';
-import { deviceOf } from '../app/session.ts';
-import { MemberEntity } from './member.entity.ts';
+import { networkOf } from '../http/network.ts';
+import { conflict, notFound, Refusal } from '../http/problem.ts';
+import { memberRoute, type MemberCall, type Route } from '../http/route.ts';
+import { deviceOf } from '../http/session.ts';
+import { MemberEntity } from '../database/entities/member.entity.ts';
 import { endSessionsOf, toMemberView } from './members.ts';
 import { hashPassword, verifyPassword } from './passwords.ts';
 import { refuseWeakPassword } from './passwordStrength.ts';

@@ -9,7 +9,7 @@ import type {
   Session,
   SignedIn,
 } from '@white-ember/core/contract';
-import { networkOf } from '../app/network.ts';
+import { networkOf } from '../http/network.ts';
 import type { TestClient } from '../testing/TestClient.ts';
 import {
   entry,

@@ -1,7 +1,7 @@
 import type { Request } from 'express';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { Member as MemberView } from '@white-ember/core/contract';
-import { MemberEntity, type Member } from './member.entity.ts';
+import { MemberEntity, type Member } from '../database/entities/member.entity.ts';
 
 export const toMemberView = ({
   id,

@@ -1,5 +1,5 @@
 import type { ZxcvbnFactory } from '@zxcvbn-ts/core';
-import { Refusal } from '../app/problem.ts';
+import { Refusal } from '../http/problem.ts';
 
 /** Guesses grow with each step by a factor of a thousand or so; 3 withstands guessing at a stolen hash for a while. */
 const LEAST_SCORE = 3;

@@ -9,10 +9,16 @@ import {
   workshopUpdateSchema,
 } from '@white-ember/core/contract';
 import { idSchema } from '@white-ember/core/ledger';
-import { conflict, notFound, Refusal } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { MemberEntity, NEW_MEMBER, toWorkshop, WorkshopEntity, type Member } from './member.entity.ts';
+import { conflict, notFound, Refusal } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import {
+  MemberEntity,
+  NEW_MEMBER,
+  toWorkshop,
+  WorkshopEntity,
+  type Member,
+} from '../database/entities/member.entity.ts';
 import { bySignInName, endSessionsOf, toMemberView } from './members.ts';
 import { hashPassword } from './passwords.ts';
 import { refuseWeakPassword } from './passwordStrength.ts';

@@ -8,14 +8,20 @@ import {
   type Role,
   type Session,
 } from '@white-ember/core/contract';
-import type { Config } from '../app/config.ts';
-import { networkOf } from '../app/network.ts';
-import { Refusal } from '../app/problem.ts';
-import { memberRoute, publicRoute, type Route } from '../app/route.ts';
+import type { Config } from '../http/config.ts';
+import { networkOf } from '../http/network.ts';
+import { Refusal } from '../http/problem.ts';
+import { memberRoute, publicRoute, type Route } from '../http/route.ts';
 import { diskWarning } from '../uploads/disk.ts';
-import { csrfTokenOf, endSession, startSession, VISITOR_TOKEN } from '../app/session.ts';
-import { contentHash } from '../database/once.ts';
-import { MemberEntity, NEW_MEMBER, toWorkshop, WorkshopEntity, type Member } from './member.entity.ts';
+import { csrfTokenOf, endSession, startSession, VISITOR_TOKEN } from '../http/session.ts';
+import { contentHash } from '../http/once.ts';
+import {
+  MemberEntity,
+  NEW_MEMBER,
+  toWorkshop,
+  WorkshopEntity,
+  type Member,
+} from '../database/entities/member.entity.ts';
 import { bySignInName, memberOf, toMemberView } from './members.ts';
 import { hashPassword, verifyPassword } from './passwords.ts';
 import { refuseWeakPassword } from './passwordStrength.ts';

@@ -2,11 +2,11 @@ import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
 import type { Response } from 'express';
 import type { DataSource } from 'typeorm';
-import { notFound, Refusal } from '../app/problem.ts';
+import { notFound, Refusal } from '../http/problem.ts';
 import { readBlob } from '../blobs/blob.service.ts';
 import { FileNotReadable, type FileReaders } from '../reading/fileReaders.ts';
-import { PhotoEntity, type PhotoRow } from './photo.entity.ts';
-import { PhotoCopyEntity, type PhotoCopyRow, type PhotoSize } from './photoCopy.entity.ts';
+import { PhotoEntity, type PhotoRow } from '../database/entities/photo.entity.ts';
+import { PhotoCopyEntity, type PhotoCopyRow, type PhotoSize } from '../database/entities/photoCopy.entity.ts';
 import type { ReadPhotoAnswer } from './readPhoto.program.ts';
 
 const MEGABYTE = 1024 * 1024;

@@ -1,6 +1,6 @@
 import sharp, { type Sharp } from 'sharp';
 import { giveFrames } from '@white-ember/bounded';
-import type { PhotoSize } from './photoCopy.entity.ts';
+import type { PhotoSize } from '../database/entities/photoCopy.entity.ts';
 
 /** What is made of a photo; its bytes follow, one piece for each. */
 export type ReadPhotoAnswer =

@@ -1,7 +1,6 @@
-import { inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish } from '@white-ember/core/words';
 import { deflateSync } from 'node:zlib';
 import { giveFrames } from '@white-ember/bounded';
-import { describeFailure } from '@white-ember/core/quantities';
 import { openLog, packLog, PART_NUMBERS, toPlanes } from '@white-ember/core/readings';
 
 /** What the program says of a log before its numbers come. */

@@ -4,7 +4,7 @@ import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { reportChoiceSchema, reportWords, type ReportChoice } from '@white-ember/core/report';
 import { idSchema } from '@white-ember/core/ledger';
-import { memberRoute, type Route } from '../app/route.ts';
+import { memberRoute, type Route } from '../http/route.ts';
 import type { FileReaders } from '../reading/fileReaders.ts';
 import { pdfOf, readJobReport } from './jobReport.ts';
 

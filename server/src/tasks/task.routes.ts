@@ -1,7 +1,7 @@
 import { reportChoiceSchema, reportWords } from '@white-ember/core/report';
 import { taskListSchema, tasksQuerySchema } from '@white-ember/core/contract';
-import { memberRoute, type Route } from '../app/route.ts';
-import { WorkshopEntity } from '../people/member.entity.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { WorkshopEntity } from '../database/entities/member.entity.ts';
 import { calendarOf } from './calendar.ts';
 import { openTasks } from './task.service.ts';
 

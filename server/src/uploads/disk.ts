@@ -1,5 +1,5 @@
 import { statfs } from 'node:fs/promises';
-import { Refusal } from '../app/problem.ts';
+import { Refusal } from '../http/problem.ts';
 
 const MEGABYTE = 1024 * 1024;
 /** Left for the database when an upload is taken. */

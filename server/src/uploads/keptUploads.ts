@@ -5,8 +5,8 @@ import type { Request, Response } from 'express';
 import { FileStore } from '@tus/file-store';
 import { Server, type ServerOptions } from '@tus/server';
 import { z } from 'zod';
-import { notFound, Refusal, toProblem } from '../app/problem.ts';
-import type { Member } from '../people/member.entity.ts';
+import { notFound, Refusal, toProblem } from '../http/problem.ts';
+import type { Member } from '../database/entities/member.entity.ts';
 import { refuseWithoutRoom } from './disk.ts';
 
 export const UPLOADS_PATH = '/api/uploads';

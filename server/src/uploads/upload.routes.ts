@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { notFound } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
+import { notFound } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
 import { isOf, uploadIdSchema, UPLOADS_PATH } from './keptUploads.ts';
 
 const params = z.object({ id: uploadIdSchema });

@@ -4,8 +4,8 @@ import { basename } from 'node:path';
 import type { Request, RequestHandler, Response } from 'express';
 import multer from 'multer';
 import { z } from 'zod';
-import { invalidInput, Refusal, tooLarge } from '../app/problem.ts';
-import type { Member } from '../people/member.entity.ts';
+import { invalidInput, Refusal, tooLarge } from '../http/problem.ts';
+import type { Member } from '../database/entities/member.entity.ts';
 import { refuseWithoutRoom } from './disk.ts';
 import { uploadIdSchema, type KeptUploads } from './keptUploads.ts';
 

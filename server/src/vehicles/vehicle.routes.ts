@@ -8,13 +8,13 @@ import {
 } from '@white-ember/core/contract';
 import { HISTORY_KINDS, vehicleHistory } from '@white-ember/core/job';
 import { idSchema } from '@white-ember/core/ledger';
-import { conflict, notFound } from '../app/problem.ts';
-import { memberRoute, type Route } from '../app/route.ts';
-import { contentHash, insertOnce } from '../database/once.ts';
-import { JobEntity } from '../jobs/job.entity.ts';
-import { refreshSummaries } from '../jobs/jobSummary.ts';
-import { readEntries } from '../jobs/storedJob.ts';
-import { VehicleEntity, type VehicleRow } from './vehicle.entity.ts';
+import { conflict, notFound } from '../http/problem.ts';
+import { memberRoute, type Route } from '../http/route.ts';
+import { contentHash, insertOnce } from '../http/once.ts';
+import { JobEntity } from '../database/entities/job.entity.ts';
+import { refreshSummaries } from '../judging/jobSummary.ts';
+import { readEntries } from '../judging/storedJob.ts';
+import { VehicleEntity, type VehicleRow } from '../database/entities/vehicle.entity.ts';
 import { checkReferences, presentVehicles } from './vehicle.service.ts';
 
 const idParams = z.object({ id: idSchema });

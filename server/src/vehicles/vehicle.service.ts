@@ -1,11 +1,11 @@
 import { In, type EntityManager } from 'typeorm';
 import type { Vehicle } from '@white-ember/core/contract';
-import { Refusal } from '../app/problem.ts';
-import { CustomerEntity } from '../customers/customer.entity.ts';
+import { Refusal } from '../http/problem.ts';
+import { CustomerEntity } from '../database/entities/customer.entity.ts';
 import { toCustomer } from '../customers/customer.routes.ts';
-import { FilterModelEntity } from '../filters/filterModel.entity.ts';
+import { FilterModelEntity } from '../database/entities/filterModel.entity.ts';
 import { toFilterModel } from '../filters/filterModel.routes.ts';
-import type { VehicleRow } from './vehicle.entity.ts';
+import type { VehicleRow } from '../database/entities/vehicle.entity.ts';
 
 /** Vehicles with their filter and customer, in two queries however many there are. */
 export async function presentVehicles(

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { useMatch, useNavigate } from 'react-router';
 import type { Role } from '@white-ember/core/contract';
 import { Sheet } from '../ui/Sheet.tsx';
-import { useJobsQuery } from './api.ts';
-import { preferred } from './preferences.ts';
-import { useAppDispatch, useAppSelector } from './store.ts';
+import { useJobsQuery } from '../data/api.ts';
+import { preferred } from '../data/preferences.ts';
+import { useAppDispatch, useAppSelector } from '../data/store.ts';
 
 const ITEM =
   'px-3 min-h-11 flex items-center gap-3 data-[selected=true]:bg-ink data-[selected=true]:text-paper';

@@ -7,23 +7,15 @@ import { unitLabel } from '@white-ember/core/quantities';
 import { SendingMark } from '../features/files/SendingMark.tsx';
 import { RunningClocks } from '../features/clocks/RunningClocks.tsx';
 import { RecordingMark } from '../features/live/RecordingMark.tsx';
-import { sendWaiting } from '../features/ledger/outbox.ts';
+import { sendWaiting } from '../data/outbox.ts';
 import { useWaiting, WaitingMark } from '../features/ledger/WaitingMark.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
-import { api, useSignOutMutation } from './api.ts';
-import { preferred } from './preferences.ts';
-import { useAppDispatch, useAppSelector } from './store.ts';
+import { api, useSignOutMutation } from '../data/api.ts';
+import { preferred } from '../data/preferences.ts';
+import { useAppDispatch, useAppSelector } from '../data/store.ts';
+import { EmberMark } from '../ui/EmberMark.tsx';
 import { UnitsSheet } from './UnitsSheet.tsx';
-
-export function EmberMark() {
-  return (
-    <svg width="28" height="28" viewBox="0 0 32 32" aria-hidden>
-      <path d="M6 27 13 5h6l7 22h-5.200L16 11.500 11.200 27z" fill="currentColor" />
-      <circle cx="16" cy="23" r="3.400" fill="var(--ember)" />
-    </svg>
-  );
-}
 
 const ITEM =
   'px-3 min-h-11 flex items-center gap-3 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-paper cursor-pointer';

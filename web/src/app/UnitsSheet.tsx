@@ -10,9 +10,9 @@ import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
 import { LanguageSelect } from '../ui/LanguageSelect.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
-import { preferred, unitsPreferred } from './preferences.ts';
-import { useAppDispatch, useAppSelector } from './store.ts';
-import { useWords } from './words.ts';
+import { preferred, unitsPreferred } from '../data/preferences.ts';
+import { useAppDispatch, useAppSelector } from '../data/store.ts';
+import { useWords } from '../data/words.ts';
 
 const LABELS: Readonly<Record<UnitChoiceOf, string>> = {
   pressure: 'Pressure',

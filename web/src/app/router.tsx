@@ -1,7 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { NotFound } from './NotFound.tsx';
 import { Shell } from './Shell.tsx';
-import { loadPhrases } from './words.ts';
+import { loadPhrases } from '../data/words.ts';
 
 /** A page that says more than lists do: it stands when its words are there. */
 const speaking = async <T,>(page: Promise<T>): Promise<T> => {

@@ -1,7 +1,7 @@
 import { useEffect, useEffectEvent, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { preferred } from './preferences.ts';
-import { store } from './store.ts';
+import { preferred } from '../data/preferences.ts';
+import { store } from '../data/store.ts';
 
 export const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl or ⌘ K', 'Find a job, page or command'],
@@ -24,7 +24,8 @@ const isTyping = (target: EventTarget | null): boolean =>
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 const GO: Record<string, string> = { j: '/jobs', v: '/vehicles', f: '/fleet', l: '/limits' };
-const CHORD_MS = 1200;
+/** Long enough for a glove. */
+const CHORD_MS = 2500;
 
 /** Keys that work on every page while nobody types. */
 export function useGlobalKeys(actions: { palette: () => void; keys: () => void }): void {

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { get, set, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import type { z } from 'zod';
 import type { UnitChoice } from '@white-ember/core/words';
-import { useAppSelector } from '../app/store.ts';
+import { useAppSelector } from '../data/store.ts';
 import { useDraftForm } from '../ui/useDraft.ts';
 import type { Fields } from './kinds.ts';
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { unitLabel, type Unit } from '@white-ember/core/quantities';
 import type { UnitChoice, UnitChoiceOf } from '@white-ember/core/words';
-import { useAppSelector } from '../app/store.ts';
+import { useAppSelector } from '../data/store.ts';
 import { figure } from './kinds.ts';
 
 export interface TypedFigure {

@@ -1,6 +1,6 @@
 import { inWords } from '@white-ember/core/words';
-import { useAppSelector } from '../app/store.ts';
-import { useWordsIn } from '../app/words.ts';
+import { useAppSelector } from '../data/store.ts';
+import { useWordsIn } from '../data/words.ts';
 import { CAUTIONS, type CautionId } from '@white-ember/core/checks';
 import { Button } from './Button.tsx';
 

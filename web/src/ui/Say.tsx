@@ -1,5 +1,5 @@
 import type { Said } from '@white-ember/core/words';
-import { useWords } from '../app/words.ts';
+import { useWords } from '../data/words.ts';
 
 /** Something of core in this person’s words and units. */
 export function Say({ it }: { it: Said }) {

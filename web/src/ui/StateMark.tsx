@@ -1,4 +1,4 @@
-import { useWords } from '../app/words.ts';
+import { useWords } from '../data/words.ts';
 import { type PartState } from '@white-ember/core/ledger';
 
 /** The state of a part by shape, so that it reads without colour. Drawn around (0, 0), 16 wide. */

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { serverNow } from '../app/serverClock.ts';
+import { serverNow } from '../data/serverClock.ts';
 
 /** The present moment by the server's clock, renewed every `everyMs`; for clocks and the mark of now. */
 export function useNow(everyMs: number): number {

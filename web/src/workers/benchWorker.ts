@@ -1,3 +1,18 @@
+import {
+  type LinkAnswer,
+  type LinkChannel,
+  type LinkCode,
+  type LinkIdentity,
+  type LinkListener,
+  type LinkReading,
+  type LinkRoutine,
+  type LinkState,
+  ObdLink,
+  type RoutineId,
+  type RoutineState,
+  type ScanLink,
+  type StreamPlan,
+} from '@white-ember/core/link';
 import { expose } from 'comlink';
 import type { CheckId, CheckValues } from '@white-ember/core/checks';
 import {
@@ -5,26 +20,13 @@ import {
   benchFamily,
   BenchVehicle,
   Driver,
-  ObdLink,
   perform,
   SimulatedAdapter,
   SimulatedBus,
   type Act,
   type ActResult,
   type AdapterFaults,
-  type LinkChannel,
   type Fault,
-  type LinkAnswer,
-  type LinkCode,
-  type LinkIdentity,
-  type LinkListener,
-  type LinkReading,
-  type LinkRoutine,
-  type LinkState,
-  type RoutineId,
-  type RoutineState,
-  type ScanLink,
-  type StreamPlan,
   type Wish,
 } from '@white-ember/core/bench';
 

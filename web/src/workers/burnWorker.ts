@@ -1,4 +1,4 @@
-import { asSentence, type Said } from '@white-ember/core/words';
+import { describeFailure, asSentence, type Said } from '@white-ember/core/words';
 import { expose } from 'comlink';
 import {
   burnBatch,
@@ -16,7 +16,7 @@ import {
   type SafeSoot,
 } from '@white-ember/core/burn';
 import type { Limits } from '@white-ember/core/limits';
-import { describeFailure, type Result } from '@white-ember/core/quantities';
+import { type Result } from '@white-ember/core/quantities';
 import {
   estimateBed,
   forecastBurn,

@@ -10,7 +10,7 @@ import {
 } from '@white-ember/core/diagnosis';
 import { judgeJob, type JobJudgement, type JudgedFacts } from '@white-ember/core/job';
 import type { BurnForecast, JobBurn } from '@white-ember/core/treatment';
-import { burnKey } from '../features/burn/burnKey.ts';
+import { burnKey } from './burnKey.ts';
 
 export interface WhatIf {
   readonly outcome: string;

@@ -1,8 +1,7 @@
-import { inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish } from '@white-ember/core/words';
 import { expose, transfer } from 'comlink';
 import type { FilterGeometry } from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
-import { describeFailure } from '@white-ember/core/quantities';
 import { warmUpOf, warmUpPoints, type WarmUp } from '@white-ember/core/treatment';
 import {
   analyseRaw,

@@ -1,9 +1,6 @@
-import type { ChannelRole } from '../../readings/index.ts';
+import type { CodeStatus, FreezeFrame, RoutineState } from '../../link/index.ts';
 import type { BenchFamily } from '../families.ts';
-import type { RoutineState } from './routines.ts';
 import type { Temper } from './temper.ts';
-
-export type CodeStatus = 'pending' | 'confirmed' | 'stored';
 
 /** One code with what the computer noted when it was confirmed. */
 export interface StoredCode {
@@ -14,12 +11,6 @@ export interface StoredCode {
   present: boolean;
   occurrences: number;
   freezeFrame: FreezeFrame | undefined;
-}
-
-export interface FreezeFrame {
-  readonly atS: number;
-  readonly km: number;
-  readonly values: Readonly<Partial<Record<ChannelRole, number>>>;
 }
 
 export interface Regeneration {

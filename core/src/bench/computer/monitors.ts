@@ -1,8 +1,9 @@
+import type { FreezeFrame } from '../../link/index.ts';
 import { pressureDrop, filterVolumeL } from '../../filter/index.ts';
 import type { ChannelRole } from '../../readings/index.ts';
 import type { BenchFamily } from '../families.ts';
 import { CIRCUIT_HIGH_V, CIRCUIT_LOW_V } from '../vehicle/sensors.ts';
-import type { Computer, FreezeFrame, StoredCode } from './computer.ts';
+import type { Computer, StoredCode } from './computer.ts';
 import { sootRefuseG } from './regeneration.ts';
 import { temperOf, type Temper, type TemperId } from './temper.ts';
 

@@ -1,5 +1,4 @@
-import { asSentence, say } from '../../words/index.ts';
-import { describeFailure } from '../../quantities/index.ts';
+import { describeFailure, asSentence, say } from '../../words/index.ts';
 import { speedDensityGPerS } from '../../filter/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
 

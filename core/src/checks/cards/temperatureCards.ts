@@ -1,5 +1,4 @@
-import { describeFailure } from '../../quantities/index.ts';
-import { asSentence, say, type Said } from '../../words/index.ts';
+import { describeFailure, asSentence, say, type Said } from '../../words/index.ts';
 import { median } from '../../quantities/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure, type NumberField } from '../card.ts';
 import { meteredC, THERMOMETER_KINDS, type ThermometerKind } from '../measuring/thermometers.ts';

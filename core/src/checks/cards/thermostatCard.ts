@@ -1,5 +1,4 @@
-import { describeFailure } from '../../quantities/index.ts';
-import { asSentence, say } from '../../words/index.ts';
+import { describeFailure, asSentence, say } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
 import { findPlateau } from '../measuring/plateau.ts';
 

@@ -1,6 +1,7 @@
+import { describeFailure } from '../../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { describeFailure, valueOf } from '../../quantities/index.ts';
+import { valueOf } from '../../quantities/index.ts';
 import { readLog } from './openLog.ts';
 import { OBD_PARAMETERS } from './obdParameters.ts';
 import type { RawLog } from './rawLog.ts';

@@ -1,5 +1,6 @@
+import { describeFailure } from '../../words/index.ts';
 import { describe, expect, it } from 'vitest';
-import { describeFailure, valueOf } from '../../quantities/index.ts';
+import { valueOf } from '../../quantities/index.ts';
 import { readLog } from './openLog.ts';
 
 const bytesOf = (value: unknown): Uint8Array =>

@@ -1,6 +1,6 @@
-import { inEnglish } from '../../words/index.ts';
+import { describeFailure, inEnglish } from '../../words/index.ts';
 import { describe, expect, it } from 'vitest';
-import { describeFailure, valueOf } from '../../quantities/index.ts';
+import { valueOf } from '../../quantities/index.ts';
 import { readLog } from './openLog.ts';
 import type { RawLog } from './rawLog.ts';
 

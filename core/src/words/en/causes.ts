@@ -1,5 +1,3 @@
-import type { CauseFormId, CauseId } from '../../diagnosis/index.ts';
-
 /** What is behind it, each cause in a plain sentence. */
 export const causes = {
   'soot-loaded': 'The filter is full of soot',
@@ -39,7 +37,7 @@ export const causes = {
   'soot-counter-reset': 'The soot counter was reset without a clean',
   'counter-not-reset': 'The soot counter is too high: not reset after a clean',
   'fuel-low': 'Fuel level too low for a regeneration',
-} as const satisfies Readonly<Record<CauseId, string>>;
+} as const;
 
 /** In which form a cause is there. */
 export const causeForms = {
@@ -65,7 +63,7 @@ export const causeForms = {
   'vanes-stuck:shut': 'Nearly shut',
   'oil-counter:diluted': 'Fuel in the oil',
   'oil-counter:counter': 'Oil life used up',
-} as const satisfies Readonly<Record<CauseFormId, string>>;
+} as const;
 
 /** What goes on between a cause and what it brings about. */
 export const chains = {

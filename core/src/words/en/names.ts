@@ -1,16 +1,3 @@
-import type {
-  ClockKind,
-  BurnEnd,
-  Face,
-  PartId,
-  PartState,
-  Reset,
-  Treatment,
-  WorkType,
-} from '../../ledger/index.ts';
-import type { Stage } from '../../job/index.ts';
-import type { CheckId, KitId } from '../../checks/index.ts';
-
 /** Parts of the line. */
 export const parts = {
   engine: 'Engine',
@@ -27,7 +14,7 @@ export const parts = {
   egt2: 'EGT 2, before catalyst',
   egt3: 'EGT 3, before filter',
   egt4: 'EGT 4, after filter',
-} as const satisfies Readonly<Record<PartId, string>>;
+} as const;
 
 /** How a part was found. */
 export const partStates = {
@@ -37,7 +24,7 @@ export const partStates = {
   failed: 'failed',
   replaced: 'replaced',
   'proven-clear': 'proven clear',
-} as const satisfies Readonly<Record<PartState, string>>;
+} as const;
 
 /** Work that is done. */
 export const works = {
@@ -51,7 +38,7 @@ export const works = {
   'cause-repaired': 'Cause repaired',
   'oil-changed': 'Oil changed',
   other: 'Other work',
-} as const satisfies Readonly<Record<WorkType, string>>;
+} as const;
 
 /** What can be done to a filter. */
 export const treatments = {
@@ -61,7 +48,7 @@ export const treatments = {
   chemical: 'Chemical clean in place',
   'off-vehicle': 'Off-vehicle clean, back-flushed',
   exchange: 'Replacement filter',
-} as const satisfies Readonly<Record<Treatment, string>>;
+} as const;
 
 /** How a regeneration ended. */
 export const burnEnds = {
@@ -69,7 +56,7 @@ export const burnEnds = {
   stopped: 'stopped',
   fire: 'ended in a fire',
   unknown: 'end not seen',
-} as const satisfies Readonly<Record<BurnEnd, string>>;
+} as const;
 
 /** What a face of the filter looks like. */
 export const faces = {
@@ -81,7 +68,7 @@ export const faces = {
   cracked: 'cracked',
   melted: 'melted',
   plugged: 'plugged',
-} as const satisfies Readonly<Record<Face, string>>;
+} as const;
 
 /** What is set back or learned anew. */
 export const resets = {
@@ -91,14 +78,14 @@ export const resets = {
   'new-filter': 'New filter registered in the ECU',
   'learned-values': 'Learned values reset',
   'clear-codes': 'Codes cleared',
-} as const satisfies Readonly<Record<Reset, string>>;
+} as const;
 
 /** May it be driven. */
 export const drivable = {
   drive: 'It may be driven',
   limited: 'It may be driven, limited',
   no: 'It may not be driven',
-} as const satisfies Readonly<Record<'drive' | 'limited' | 'no', string>>;
+} as const;
 
 /** The stages of a job. */
 export const stages = {
@@ -110,7 +97,7 @@ export const stages = {
   treat: 'Treat',
   prove: 'Prove',
   'hand-over': 'Hand over',
-} as const satisfies Readonly<Record<Stage, string>>;
+} as const;
 
 /** The checks. */
 export const checkNames = {
@@ -149,7 +136,7 @@ export const checkNames = {
   'oil-film': 'Look: oil at the turbo outlet',
   'running-comparison': 'Manifold and before the turbo, at rest and running',
   'single-piece': 'Blow through single pipes and hoses',
-} as const satisfies Readonly<Record<CheckId, string>>;
+} as const;
 
 /** What is on the van. */
 export const kit = {
@@ -162,7 +149,7 @@ export const kit = {
   spanners: 'spanners and a way under the vehicle',
   'contact-thermometer': 'contact thermometer',
   'cold-engine': 'engine cold for 6 h or more',
-} as const satisfies Readonly<Record<KitId, string>>;
+} as const;
 
 /** What is waited for. */
 export const clocks = {
@@ -174,4 +161,4 @@ export const clocks = {
   'warm-up': 'Warm-up',
   steam: 'Boiling off',
   site: 'At another site',
-} as const satisfies Readonly<Record<ClockKind, string>>;
+} as const;

@@ -1,5 +1,3 @@
-import type { FindingId } from '../../diagnosis/index.ts';
-
 /** What was read, seen or found, each in a plain sentence. */
 export const shown = {
   'dp-no-response': 'ΔP does not move with the flow',
@@ -202,4 +200,4 @@ export const shown = {
   'use-fits': 'Driven far and fast enough',
   'supply-good': 'The 5 V and its ground are good',
   'injectors-good': 'The injectors are equal',
-} as const satisfies Readonly<Record<FindingId, string> & Record<string, string>>;
+} as const;

@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest';
 import type { Job, JobListItem } from '@white-ember/core/contract';
 import { sealOldSignOffs } from '../../jobs/seals.ts';
 import { freshDatabase, startTestApp } from '../../testing/testApp.ts';
-import { DEMO_PASSWORD } from '../demo/demoWorld.ts';
+import { DEMO_PASSWORD } from '../../demo/demoWorld.ts';
 
 const folder = import.meta.dirname;
 const dumps = readdirSync(join(folder, 'landed')).filter((name) => name.endsWith('.sql.gz'));

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useEffect, useRef } from 'react';
 import type { BurnRun } from '@white-ember/core/burn';
 import { heatOf } from '../line/heat.ts';

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
 import { useDeferredValue, useEffect, useState, useRef } from 'react';
@@ -21,9 +21,9 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
-import type { OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { BedPicture, BedScale } from './BedPicture.tsx';
-import { burnRemote } from './burnRemote.ts';
+import { burnRemote } from '../../workers/burnRemote.ts';
 
 const RUNS = 500;
 const CATALYST_LABELS: Readonly<Record<Catalyst, string>> = {

@@ -3,8 +3,8 @@ import type { OfferedTreatment } from '@white-ember/core/job';
 import type { Limits } from '@white-ember/core/limits';
 import type { BurnForecast, JobBurn } from '@white-ember/core/treatment';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
-import type { OpenJob } from '../job/useJob.ts';
-import { burnRemote } from './burnRemote.ts';
+import type { OpenJob } from '../../job/useJob.ts';
+import { burnRemote } from '../../workers/burnRemote.ts';
 
 export interface Treatments {
   readonly options: readonly OfferedTreatment[];

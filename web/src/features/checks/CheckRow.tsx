@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { type CheckCard } from '@white-ember/core/checks';
 import { KNOWN_CHECKS, type ProposedCheck } from '@white-ember/core/diagnosis';
 import type { MadeCheck } from '@white-ember/core/job';

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { useState } from 'react';
@@ -9,8 +9,8 @@ import { type PartId } from '@white-ember/core/ledger';
 import { sootRoom } from '@white-ember/core/treatment';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { useDiagnosis, useJudgement } from '../diagnosis/useDiagnosis.ts';
-import type { OpenJob } from '../job/useJob.ts';
-import type { StageProps } from '../job/StageWork.tsx';
+import type { OpenJob } from '../../job/useJob.ts';
+import type { StageProps } from '../../job/stageProps.ts';
 import { CheckRow } from './CheckRow.tsx';
 import { CheckWork } from './CheckWork.tsx';
 import { outcomeWords } from './outcomeWords.ts';

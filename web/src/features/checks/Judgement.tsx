@@ -1,5 +1,5 @@
-import { useWords } from '../../app/words.ts';
-import { useSpoken } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
+import { useSpoken } from '../../data/words.ts';
 import type { UnitChoice } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
 import { figureText, type CheckJudgement, type Figure } from '@white-ember/core/checks';

@@ -1,13 +1,13 @@
 import { useEffect } from 'react';
 import { entriesOfKind, PART_STATES, type PartId } from '@white-ember/core/ledger';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { choice, text } from '../../form/kinds.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { partOptions } from '../job/partOptions.ts';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { partOptions } from '../../job/partOptions.ts';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'part-state'> = { part: choice('dp-sensor'), state: choice('sound'), why: text() };
 

@@ -1,11 +1,11 @@
 import type { PartId } from '@white-ember/core/ledger';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField, TickField } from '../../form/FieldForm.tsx';
 import { choice, flag, optionalText, text } from '../../form/kinds.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { partOptions } from '../job/partOptions.ts';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { partOptions } from '../../job/partOptions.ts';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'substitution'> = {
   part: choice(),

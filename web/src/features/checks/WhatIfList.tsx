@@ -1,7 +1,7 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { useWhatIf } from '../diagnosis/useDiagnosis.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { outcomeWords } from './outcomeWords.ts';
 import { useState } from 'react';
 

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
 import { notify, ring } from './bell.ts';
 import { clockName } from './clockName.ts';
 import { leftText, type ShownClock } from './clocks.ts';

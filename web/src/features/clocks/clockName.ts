@@ -1,5 +1,5 @@
 import { say } from '@white-ember/core/words';
-import { spokenNow } from '../../app/words.ts';
+import { spokenNow } from '../../data/words.ts';
 import type { ShownClock } from './clocks.ts';
 
 export const clockName = ({ clock }: Pick<ShownClock, 'clock'>): string => spokenNow(say(`clocks.${clock}`));

@@ -2,7 +2,7 @@ import type { Said } from '@white-ember/core/words';
 import { clocksOf } from '@white-ember/core/job';
 import type { RunningClock } from '@white-ember/core/contract';
 import type { ClockKind, Entry } from '@white-ember/core/ledger';
-import type { Waiting } from '../ledger/outboxStore.ts';
+import type { Waiting } from '../../data/outboxStore.ts';
 
 export interface ShownClock {
   readonly entryId: string;

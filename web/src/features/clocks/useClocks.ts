@@ -1,7 +1,7 @@
 import { inWords, type Spoken } from '@white-ember/core/words';
-import { useWords } from '../../app/words.ts';
-import { useClocksQuery, useJobsQuery } from '../../app/api.ts';
-import { useAppSelector } from '../../app/store.ts';
+import { useWords } from '../../data/words.ts';
+import { useClocksQuery, useJobsQuery } from '../../data/api.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { useNow } from '../../ui/useNow.ts';
 import { clocksWith, type ShownClock } from './clocks.ts';
 

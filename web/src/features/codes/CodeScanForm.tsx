@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { BodyOf } from '@white-ember/core/ledger';
-import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import { useCorrecting } from '../job/useCorrecting.ts';
-import { useTypedForm } from '../job/useTypedForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { CorrectingNotice } from '../../job/CorrectingNotice.tsx';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useCorrecting } from '../../job/useCorrecting.ts';
+import { useTypedForm } from '../../job/useTypedForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { SCAN_WORDS } from './ScanList.tsx';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { entriesOfKind } from '@white-ember/core/ledger';
-import type { StageProps } from '../job/StageWork.tsx';
+import type { StageProps } from '../../job/stageProps.ts';
 import { CodeScanForm } from './CodeScanForm.tsx';
 import { ScanList } from './ScanList.tsx';
 

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import {
   CODE_GROUPS,
   sortCodes,

@@ -1,16 +1,16 @@
 import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
 import { CAUSE_STATES } from '@white-ember/core/ledger';
-import { useFamilyBookQuery } from '../../app/api.ts';
-import { useWords } from '../../app/words.ts';
+import { useFamilyBookQuery } from '../../data/api.ts';
+import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { choice, text } from '../../form/kinds.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 
 type CauseState = (typeof CAUSE_STATES)[number];

@@ -1,12 +1,12 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { confirmation, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
 import { caseOfJob } from '@white-ember/core/job';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { Button } from '../../ui/Button.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 
 const SHOWN = 3;

@@ -2,8 +2,8 @@ import { wrap, type Remote } from 'comlink';
 import type { JudgedFacts } from '@white-ember/core/job';
 import type { BurnForecast, JobBurn } from '@white-ember/core/treatment';
 import type { DiagnosisWorker, Judged } from '../../workers/diagnosisWorker.ts';
-import { burnKey } from '../burn/burnKey.ts';
-import { burnRemote } from '../burn/burnRemote.ts';
+import { burnKey } from '../../workers/burnKey.ts';
+import { burnRemote } from '../../workers/burnRemote.ts';
 
 let shared: Remote<DiagnosisWorker> | undefined;
 export const diagnosisRemote = (): Remote<DiagnosisWorker> =>

@@ -3,8 +3,8 @@ import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { questionOfJob, vehicleFactsOf } from '@white-ember/core/job';
 import type { WhatIf } from '../../workers/diagnosisWorker.ts';
 import type { Spoken } from '@white-ember/core/words';
-import { useSpoken } from '../../app/words.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useSpoken } from '../../data/words.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { ask, diagnosisRemote, judgementOf, subscribe, type Judgement } from './judging.ts';
 
 /** All that is said of a job now; undefined until it is worked out, and where it is sealed. */

@@ -1,4 +1,4 @@
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 
 /** Says, small, which file is on its way and how far it is. */
 export function SendingMark() {

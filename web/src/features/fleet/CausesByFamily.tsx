@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Link } from 'react-router';
 import type { FleetCauses } from '@white-ember/core/contract';
 import { sentenceOf } from '@white-ember/core/diagnosis';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { FLEET_ORDERS } from '@white-ember/core/contract';
-import { problemOf, useFleetCausesQuery, useFleetQuery } from '../../app/api.ts';
-import { serverNow } from '../../app/serverClock.ts';
+import { problemOf, useFleetCausesQuery, useFleetQuery } from '../../data/api.ts';
+import { serverNow } from '../../data/serverClock.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { TaskList } from '../tasks/TaskList.tsx';

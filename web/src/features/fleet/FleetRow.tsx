@@ -1,4 +1,4 @@
-import { spokenNow, useWords } from '../../app/words.ts';
+import { spokenNow, useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { FleetVehicle } from '@white-ember/core/contract';

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { newFluidSchema, type Fluid } from '@white-ember/core/contract';
@@ -8,8 +8,8 @@ import {
   useChangeFluidMutation,
   useFluidsQuery,
   useSessionQuery,
-} from '../../app/api.ts';
-import { serverNow } from '../../app/serverClock.ts';
+} from '../../data/api.ts';
+import { serverNow } from '../../data/serverClock.ts';
 import { Button } from '../../ui/Button.tsx';
 import {
   ChoiceField,

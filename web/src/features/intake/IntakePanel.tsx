@@ -1,5 +1,5 @@
 import { entriesOfKind } from '@white-ember/core/ledger';
-import type { StageProps } from '../job/StageWork.tsx';
+import type { StageProps } from '../../job/stageProps.ts';
 import { Photos } from '../photos/Photos.tsx';
 import { FamilyBook } from '../notebook/FamilyBook.tsx';
 import { IntakeForm } from './IntakeForm.tsx';

@@ -1,5 +1,5 @@
-import { useJobsQuery } from '../../app/api.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useJobsQuery } from '../../data/api.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { JobLines } from '../vehicles/JobLines.tsx';
 
 /** Earlier jobs of the same vehicle: what was it then, and did it hold? */

@@ -1,4 +1,4 @@
-import { spokenNow, useWords } from '../../app/words.ts';
+import { spokenNow, useWords } from '../../data/words.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { Say } from '../../ui/Say.tsx';
 import { isToday } from 'date-fns';
@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';
 import { type Stage } from '@white-ember/core/job';
-import { problemOf, useJobPagesInfiniteQuery, useSessionQuery } from '../../app/api.ts';
+import { problemOf, useJobPagesInfiniteQuery, useSessionQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { useNow } from '../../ui/useNow.ts';

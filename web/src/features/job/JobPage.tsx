@@ -1,9 +1,9 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { STAGES, type Stage, stageOf } from '@white-ember/core/job';
 import { entriesOfKind, FLUID_ENTRIES, type Entry, type PartId } from '@white-ember/core/ledger';
-import { useSessionQuery } from '../../app/api.ts';
+import { useSessionQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { ExhaustLine } from '../line/ExhaustLine.tsx';
@@ -13,8 +13,8 @@ import { EntrySheet } from '../ledger/EntrySheet.tsx';
 import { NextStep } from './NextStep.tsx';
 import { StageBar } from './StageBar.tsx';
 import { StageWork } from './StageWork.tsx';
-import type { OpenJob } from './useJob.ts';
-import { WithJob } from './WithJob.tsx';
+import type { OpenJob } from '../../job/useJob.ts';
+import { WithJob } from '../../job/WithJob.tsx';
 import { WhatWeKnow } from './WhatWeKnow.tsx';
 
 const isStage = (text: string | null): text is Stage => STAGES.some((stage) => stage === text);

@@ -1,4 +1,4 @@
-import { spokenNow } from '../../app/words.ts';
+import { spokenNow } from '../../data/words.ts';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { confirmation } from '@white-ember/core/diagnosis';
@@ -7,8 +7,8 @@ import { stepTitle, toShowOf, type Stage } from '@white-ember/core/job';
 import { Button } from '../../ui/Button.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
-import { useAddEntry } from './useAddEntry.ts';
-import type { OpenJob } from './useJob.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 interface Told {
   readonly title: string;

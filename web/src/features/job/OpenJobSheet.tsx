@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
-import { problemOf, useOpenJobMutation, useVehiclesQuery } from '../../app/api.ts';
+import { problemOf, useOpenJobMutation, useVehiclesQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';

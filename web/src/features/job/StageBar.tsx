@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useEffect, useRef } from 'react';
 import { STAGES, type Stage } from '@white-ember/core/job';
 import { RunningClocks } from '../clocks/RunningClocks.tsx';

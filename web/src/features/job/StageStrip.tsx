@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { STAGES, type Stage } from '@white-ember/core/job';
 
 /** The eight stages in a row, with the one in work filled: how far a job is, at a glance. */

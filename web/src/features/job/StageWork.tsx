@@ -8,13 +8,7 @@ import { HandOverPanel } from '../report/HandOverPanel.tsx';
 import { DecidePanel } from '../treatment/DecidePanel.tsx';
 import { TreatPanel } from '../treatment/TreatPanel.tsx';
 import { IntakePanel } from '../intake/IntakePanel.tsx';
-import type { OpenJob } from './useJob.ts';
-
-export interface StageProps {
-  readonly open: OpenJob;
-  readonly canEnter: boolean;
-  readonly onStage: (stage: Stage, part?: PartId) => void;
-}
+import type { StageProps } from '../../job/stageProps.ts';
 
 /** What is done at each stage of a job. */
 export function StageWork({

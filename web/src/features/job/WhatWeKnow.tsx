@@ -1,14 +1,14 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import type { ReactNode } from 'react';
 import { holdingOff, sortCodes } from '@white-ember/core/codes';
 import { entriesOfKind, steadySamplesOf } from '@white-ember/core/ledger';
 import type { Comparison, Evidence } from '@white-ember/core/proof';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { LikelyCauses } from '../diagnosis/LikelyCauses.tsx';
 import { NoteForm } from '../ledger/NoteForm.tsx';
-import type { OpenJob } from './useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 const EVIDENCE_MARK = { shown: 'sound', open: 'not-looked-at', failed: 'failed' } as const;
 

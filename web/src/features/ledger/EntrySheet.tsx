@@ -9,12 +9,12 @@ import {
   type ReadingSample,
   type Stage,
 } from '@white-ember/core/ledger';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Say } from '../../ui/Say.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
 
 /** One entry of the ledger: what it says, who entered it and when by both clocks; withdrawn, never erased. */
 export function EntrySheet({

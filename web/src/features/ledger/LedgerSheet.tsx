@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { entryFigure } from '@white-ember/core/job';
 import type { Entry } from '@white-ember/core/ledger';

@@ -1,8 +1,8 @@
 import { SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { text } from '../../form/kinds.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'note'> = { text: text() };
 

@@ -1,10 +1,10 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { entryFigure } from '@white-ember/core/job';
-import { useAppDispatch } from '../../app/store.ts';
+import { useAppDispatch } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
-import { discardRefused, sendFailedAgain } from './outbox.ts';
-import type { Waiting } from './outboxStore.ts';
+import { discardRefused, sendFailedAgain } from '../../data/outbox.ts';
+import type { Waiting } from '../../data/outboxStore.ts';
 
 /** One that waits, was refused, or at which the server failed: what is in it, and what may be done. */
 export function WaitingEntry({ item: { entry, refused, failed } }: { item: Waiting }) {

@@ -1,11 +1,11 @@
 import { lazy, Suspense, useState } from 'react';
-import { useSessionQuery } from '../../app/api.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useSessionQuery } from '../../data/api.ts';
+import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { sendWaiting } from './outbox.ts';
-import type { Waiting } from './outboxStore.ts';
+import { sendWaiting } from '../../data/outbox.ts';
+import type { Waiting } from '../../data/outboxStore.ts';
 
 /** Fetched once the first screen stands, so that it is there when the server is not. */
 export const importWaitingEntry = () => import('./WaitingEntry.tsx');

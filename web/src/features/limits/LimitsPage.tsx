@@ -1,5 +1,5 @@
 import { Say } from '../../ui/Say.tsx';
-import { spokenNow, useWords } from '../../app/words.ts';
+import { spokenNow, useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
@@ -13,15 +13,14 @@ import {
   type LimitId,
   type LimitOverrides,
 } from '@white-ember/core/limits';
-import { describeFailure } from '@white-ember/core/quantities';
-import { faultIn, limitUnit } from '@white-ember/core/words';
+import { describeFailure, faultIn, limitUnit } from '@white-ember/core/words';
 import {
   problemOf,
   useLimitsQuery,
   useSessionQuery,
   useSetLimitsMutation,
   useVehiclesQuery,
-} from '../../app/api.ts';
+} from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';

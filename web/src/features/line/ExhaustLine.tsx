@@ -1,5 +1,5 @@
-import { useWords } from '../../app/words.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useWords } from '../../data/words.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import type { Vehicle } from '@white-ember/core/contract';
 import {
@@ -10,7 +10,7 @@ import {
   steadySamplesOf,
 } from '@white-ember/core/ledger';
 import { unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { StateShape } from '../../ui/StateMark.tsx';
 import { HEAT_HIGH_C, HEAT_LOW_C, heatColour } from './heat.ts';

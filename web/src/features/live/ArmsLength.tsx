@@ -2,7 +2,7 @@ import { Volume2, VolumeX, X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { BaselinePlan } from '@white-ember/core/readings';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { withUnit } from '../../ui/format.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { leftText } from '../clocks/clocks.ts';

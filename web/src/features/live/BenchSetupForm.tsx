@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import {
   BENCH_FAMILIES,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { fromBase, toBase, unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { HANDS_ON } from './handActs.ts';

@@ -1,7 +1,7 @@
+import type { LinkChannel } from '@white-ember/core/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { LinkChannel } from '@white-ember/core/bench';
 import { CHANNEL_ROLES } from '@white-ember/core/readings';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { laneEnds, toneOf } from '../readings/logs/traceChart.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
 import { columnsOf } from './liveTrace.ts';

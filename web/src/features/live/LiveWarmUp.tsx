@@ -1,8 +1,8 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useMemo } from 'react';
 import { fillsOf, warmUpOf, warmUpPoints } from '@white-ember/core/treatment';
-import type { OpenJob } from '../job/useJob.ts';
-import { WarmUpLine } from '../treatment/WarmUpLine.tsx';
+import type { OpenJob } from '../../job/useJob.ts';
+import { WarmUpLine } from '../readings/WarmUpLine.tsx';
 import type { LiveSession, LiveState } from './liveSession.ts';
 import { KEPT_S } from './liveTrace.ts';
 

@@ -1,7 +1,7 @@
-import { useWords } from '../../app/words.ts';
+import type { LinkCode, RoutineId } from '@white-ember/core/link';
+import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { LinkCode, RoutineId } from '@white-ember/core/bench';
 import {
   entriesOfKind,
   RESETS,
@@ -11,12 +11,12 @@ import {
   type ResetValue,
 } from '@white-ember/core/ledger';
 import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { typedNumber } from '../../ui/format.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { HeldOff } from '../proof/resets/HeldOff.tsx';
 import { useResets } from '../proof/resets/useResets.ts';
 import { clockText } from '../readings/logs/traceLanes.ts';

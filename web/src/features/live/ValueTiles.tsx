@@ -1,5 +1,5 @@
 import { CHANNEL_ROLES } from '@white-ember/core/readings';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { cleanNowMbar, limitNow, type LiveFacts } from './liveLimits.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
 import { shownLive } from './shownLive.ts';

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import type { BaselinePlan } from '@white-ember/core/readings';
 import { Button } from '../../ui/Button.tsx';
 import type { LiveSession, LiveState } from './liveSession.ts';

@@ -1,20 +1,18 @@
-import { proxy, wrap, type Remote } from 'comlink';
-import { useSyncExternalStore } from 'react';
-import { v7 as uuidv7 } from 'uuid';
 import {
-  RecordingText,
   type LinkChannel,
-  type Act,
-  type ActResult,
   type LinkCode,
   type LinkIdentity,
   type LinkReading,
   type LinkRoutine,
   type LinkState,
+  RecordingText,
   type RoutineId,
   type RoutineState,
-  type Wish,
-} from '@white-ember/core/bench';
+} from '@white-ember/core/link';
+import { proxy, wrap, type Remote } from 'comlink';
+import { useSyncExternalStore } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import { type Act, type ActResult, type Wish } from '@white-ember/core/bench';
 import type { CheckId, CheckValues } from '@white-ember/core/checks';
 import { toBase } from '@white-ember/core/quantities';
 import {

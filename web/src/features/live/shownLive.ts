@@ -1,5 +1,5 @@
+import type { LinkChannel } from '@white-ember/core/link';
 import { chosenUnit, type UnitChoice } from '@white-ember/core/words';
-import type { LinkChannel } from '@white-ember/core/bench';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { CHANNEL_ROLES } from '@white-ember/core/readings';
 

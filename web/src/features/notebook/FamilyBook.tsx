@@ -1,15 +1,15 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { named } from '@white-ember/core/words';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { Link } from 'react-router';
 import type { FamilyBook as Book } from '@white-ember/core/contract';
 import { FAMILY_TOPICS } from '@white-ember/core/ledger';
-import { useFamilyBookQuery } from '../../app/api.ts';
+import { useFamilyBookQuery } from '../../data/api.ts';
 import { ChoiceField, FigureField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { choice, figure, text } from '../../form/kinds.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 type Topic = (typeof FAMILY_TOPICS)[number];
 

@@ -1,5 +1,5 @@
-import { useWords } from '../../app/words.ts';
-import { problemOf, useRevokeSessionMutation, useSessionQuery, useSignedInQuery } from '../../app/api.ts';
+import { useWords } from '../../data/words.ts';
+import { problemOf, useRevokeSessionMutation, useSessionQuery, useSignedInQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { ChangePassword } from './ChangePassword.tsx';

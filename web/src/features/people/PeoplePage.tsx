@@ -13,7 +13,7 @@ import {
   useSessionQuery,
   useSetPasswordMutation,
   useSetWorkshopMutation,
-} from '../../app/api.ts';
+} from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';

@@ -5,7 +5,7 @@ import {
   useConfirmSecondFactorMutation,
   useEndSecondFactorMutation,
   useOfferSecondFactorMutation,
-} from '../../app/api.ts';
+} from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';

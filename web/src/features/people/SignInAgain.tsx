@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import type { Member } from '@white-ember/core/contract';
-import { problemOf, useSignInMutation } from '../../app/api.ts';
-import { sessionBegun } from '../../app/sessionEnd.ts';
-import { useAppDispatch } from '../../app/store.ts';
+import { problemOf, useSignInMutation } from '../../data/api.ts';
+import { sessionBegun } from '../../data/sessionEnd.ts';
+import { useAppDispatch } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { sendWaiting } from '../ledger/outbox.ts';
+import { sendWaiting } from '../../data/outbox.ts';
 
 /** The session ended while somebody was at work: they sign in again where they are, and go on. */
 export function SignInAgain({ member }: { member: Member }) {

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { problemOf, useTakeArchiveInMutation } from '../../app/api.ts';
+import { problemOf, useTakeArchiveInMutation } from '../../data/api.ts';
 import { spacedNumber } from '../../ui/format.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 

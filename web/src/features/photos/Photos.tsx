@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { entriesOfKind, type PartId } from '@white-ember/core/ledger';
-import { problemOf, useUploadPhotoMutation } from '../../app/api.ts';
+import { problemOf, useUploadPhotoMutation } from '../../data/api.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 /** Photos of the job: kept on the server first, then entered, so that an entry never names one that is not there. */
 export function Photos({ open, canEnter, part }: { open: OpenJob; canEnter: boolean; part?: PartId }) {

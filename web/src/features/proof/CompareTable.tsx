@@ -1,8 +1,8 @@
-import { useWords } from '../../app/words.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useWords } from '../../data/words.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import type { Limits } from '@white-ember/core/limits';
 import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 
 /** Before and after at the same flow, row by row, beside the limit they are judged by. */
 export function CompareTable({ derived, limits }: { derived: OpenJob['derived']; limits: Limits }) {

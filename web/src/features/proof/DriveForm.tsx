@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { FigureField, SaveButton, TickField } from '../../form/FieldForm.tsx';
 import { either, figure, flag } from '../../form/kinds.ts';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Button } from '../../ui/Button.tsx';
 
 const SHORTEST_KM = 0.1;

@@ -7,12 +7,12 @@ import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { CodeScanForm } from '../codes/CodeScanForm.tsx';
 import { ScanList } from '../codes/ScanList.tsx';
-import type { StageProps } from '../job/StageWork.tsx';
-import { useCorrecting } from '../job/useCorrecting.ts';
+import type { StageProps } from '../../job/stageProps.ts';
+import { useCorrecting } from '../../job/useCorrecting.ts';
 import { ReadingPanel } from '../readings/ReadingPanel.tsx';
 import { DriveForm } from './DriveForm.tsx';
 import { CompareTable } from './CompareTable.tsx';
-import { FlowChart } from './FlowChart.tsx';
+import { FlowChart } from '../../ui/FlowChart.tsx';
 import { ResetList } from './resets/ResetList.tsx';
 import { VerdictReasons } from './Verdict.tsx';
 

@@ -1,6 +1,6 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
-import type { OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { chanceText } from '@white-ember/core/job';
 import type { Limits } from '@white-ember/core/limits';
 import { StateMark } from '../../ui/StateMark.tsx';

@@ -1,19 +1,19 @@
 import { faultIn, type UnitChoice } from '@white-ember/core/words';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import { PRESSURE_UNITS, unitLabel } from '@white-ember/core/quantities';
-import { unitsPreferred } from '../../app/preferences.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { unitsPreferred } from '../../data/preferences.ts';
+import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
-import { CorrectingNotice } from '../job/CorrectingNotice.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import { useCorrecting } from '../job/useCorrecting.ts';
-import { useTypedForm } from '../job/useTypedForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { CorrectingNotice } from '../../job/CorrectingNotice.tsx';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useCorrecting } from '../../job/useCorrecting.ts';
+import { useTypedForm } from '../../job/useTypedForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { EMPTY_HAND, emptyRow, handReading, handValues, type HandUnits } from './handReading.ts';
 
 const ROW_NAMES = {

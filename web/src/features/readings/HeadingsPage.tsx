@@ -7,7 +7,7 @@ import {
   useRememberCorrectionMutation,
   useSessionQuery,
   useTakeCorrectionsMutation,
-} from '../../app/api.ts';
+} from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
-import type { OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { LogDropZone } from './logs/LogDropZone.tsx';
 import { LogFindings } from './logs/LogFindings.tsx';
 import { LogList } from './logs/LogList.tsx';

@@ -2,10 +2,10 @@ import { Tabs } from 'radix-ui';
 import { Link, useSearchParams } from 'react-router';
 import { steadySamplesOf, type ReadingBody } from '@white-ember/core/ledger';
 import { withUnit } from '../../ui/format.ts';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { CautionCard } from '../../ui/CautionCard.tsx';
-import type { StageProps } from '../job/StageWork.tsx';
-import { useCaution } from '../job/useCaution.ts';
+import type { StageProps } from '../../job/stageProps.ts';
+import { useCaution } from '../../job/useCaution.ts';
 import { HandReadingForm } from './HandReadingForm.tsx';
 import { LogReadingForm } from './LogReadingForm.tsx';
 

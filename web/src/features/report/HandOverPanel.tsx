@@ -1,13 +1,13 @@
 import { useState } from 'react';
-import { useSessionQuery } from '../../app/api.ts';
+import { useSessionQuery } from '../../data/api.ts';
 import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
 import { FamilyNoteForm } from '../notebook/FamilyBook.tsx';
-import type { StageProps } from '../job/StageWork.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
+import type { StageProps } from '../../job/stageProps.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
 import { FollowUps } from '../tasks/FollowUps.tsx';
 import { SendReport } from './SendReport.tsx';
 

@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react';
 import type { Language } from '@white-ember/core/words';
-import { useAppSelector } from '../../app/store.ts';
-import { useWordsIn } from '../../app/words.ts';
+import { useAppSelector } from '../../data/store.ts';
+import { useWordsIn } from '../../data/words.ts';
 import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { REPORT_VERSIONS, reportOf } from '@white-ember/core/report';
-import { useSessionQuery, useVehicleOutlookQuery } from '../../app/api.ts';
+import { useSessionQuery, useVehicleOutlookQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
-import type { OpenJob } from '../job/useJob.ts';
-import { WithJob } from '../job/WithJob.tsx';
+import type { OpenJob } from '../../job/useJob.ts';
+import { WithJob } from '../../job/WithJob.tsx';
 import { ReportSheet } from './ReportSheet.tsx';
 import { VERSION_LABELS } from './SendReport.tsx';
 

@@ -1,8 +1,8 @@
 import type { Words } from '@white-ember/core/words';
 import type { Report, ReportBlock, ReportSection } from '@white-ember/core/report';
-import { EmberMark } from '../../app/Header.tsx';
+import { EmberMark } from '../../ui/EmberMark.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
-import { FlowChart } from '../proof/FlowChart.tsx';
+import { FlowChart } from '../../ui/FlowChart.tsx';
 
 interface SheetProps {
   readonly report: Report;

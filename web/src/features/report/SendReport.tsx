@@ -1,7 +1,7 @@
 import type { Language, Measures } from '@white-ember/core/words';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
@@ -21,7 +21,7 @@ import {
   useMakeShareMutation,
   useRevokeShareMutation,
   useSendMailMutation,
-} from '../../app/api.ts';
+} from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { say, type Language } from '@white-ember/core/words';
 import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
 import { useParams } from 'react-router';
-import { problemOf, useSharedReportQuery } from '../../app/api.ts';
+import { problemOf, useSharedReportQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ReportSheet } from './ReportSheet.tsx';
 

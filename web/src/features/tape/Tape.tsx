@@ -1,6 +1,6 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { clockName } from '../clocks/clockName.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { STAGES, type Stage } from '@white-ember/core/job';

@@ -1,12 +1,12 @@
 import { followUpsOf } from '@white-ember/core/job';
-import { useSpoken, useWords } from '../../app/words.ts';
+import { useSpoken, useWords } from '../../data/words.ts';
 import { FigureField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { figure, optionalText, text } from '../../form/kinds.ts';
 import { Button } from '../../ui/Button.tsx';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { CalendarLink } from './TaskList.tsx';
 import { whenDue } from './taskWords.ts';
 

@@ -1,13 +1,13 @@
-import { spokenNow, useWords } from '../../app/words.ts';
+import { spokenNow, useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { CalendarPlus } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Task } from '@white-ember/core/contract';
-import { problemOf, useSessionQuery, useTasksQuery } from '../../app/api.ts';
-import { serverNow } from '../../app/serverClock.ts';
+import { problemOf, useSessionQuery, useTasksQuery } from '../../data/api.ts';
+import { serverNow } from '../../data/serverClock.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
 import { whenDue } from './taskWords.ts';
 
 /** The calendar of what is to be done; of one vehicle where it is named. */

@@ -1,7 +1,7 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Link } from 'react-router';
 import { burnsOf } from '@white-ember/core/treatment';
-import type { OpenJob } from '../job/useJob.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 /** The way from the job to its burn, with how the last one stands. */
 export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'standing' }) {

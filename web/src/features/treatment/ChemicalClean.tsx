@@ -1,4 +1,5 @@
-import { useWords } from '../../app/words.ts';
+import { describeFailure } from '@white-ember/core/words';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { useEffect, useState } from 'react';
@@ -7,7 +8,6 @@ import type { FilterModel, Fluid } from '@white-ember/core/contract';
 import { assumedFilter } from '@white-ember/core/diagnosis';
 import { filterVolumeL, type FilterGeometry } from '@white-ember/core/filter';
 import { FLUID_ENTRIES, type FluidEntry } from '@white-ember/core/ledger';
-import { describeFailure } from '@white-ember/core/quantities';
 import {
   chemicalPlan,
   fillsOf,
@@ -16,7 +16,7 @@ import {
   type ChemicalPlan,
   type SensorSeat,
 } from '@white-ember/core/treatment';
-import { useFluidsQuery } from '../../app/api.ts';
+import { useFluidsQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -24,11 +24,11 @@ import { figure, number, text, unitOf, type FieldKind, type Fields } from '../..
 import { useFieldForm } from '../../form/useFieldForm.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { askToNotify, ring } from '../clocks/bell.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import { useCaution } from '../job/useCaution.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useCaution } from '../../job/useCaution.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { FlushLoop } from './FlushLoop.tsx';
-import { MadeReady, useReadiness } from './MadeReady.tsx';
+import { MadeReady, useReadiness } from '../burn/MadeReady.tsx';
 import { SiteAndCooling } from './SiteAndCooling.tsx';
 import { ENTRY_LABELS, WayIn } from './WayIn.tsx';
 

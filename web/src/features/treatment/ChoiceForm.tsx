@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { choicesOf, type MadeChoice } from '@white-ember/core/job';
@@ -8,11 +8,11 @@ import { typedNumber } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { asIs, text } from '../../form/kinds.ts';
-import { useSessionQuery } from '../../app/api.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useSessionQuery } from '../../data/api.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 const row = (what: string) => ({ what, price: '', remark: '' });
 const OPTIONS = [row('Clean in place'), row('Send out to be cleaned'), row('New part')];

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { judgeReading } from '@white-ember/core/proof';
@@ -8,7 +8,7 @@ import { Link } from 'react-router';
 import { Notice } from '../../ui/Notice.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CauseForm } from '../diagnosis/CauseForm.tsx';
-import type { StageProps } from '../job/StageWork.tsx';
+import type { StageProps } from '../../job/stageProps.ts';
 import { ChoiceForm } from './ChoiceForm.tsx';
 import { TreatmentChoice } from './TreatmentChoice.tsx';
 import { DrivableForm } from './DrivableForm.tsx';

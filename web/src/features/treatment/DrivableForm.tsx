@@ -1,16 +1,16 @@
 import { canonicalJson } from '@white-ember/core/ledger';
 import { joined } from '@white-ember/core/words';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { choice, optionalText, text } from '../../form/kinds.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { Say } from '../../ui/Say.tsx';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'drivable'> = {
   verdict: choice('limited'),

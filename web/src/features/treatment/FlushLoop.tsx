@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { useMemo, useState } from 'react';
@@ -9,11 +9,11 @@ import type { LimitId } from '@white-ember/core/limits';
 import { Button } from '../../ui/Button.tsx';
 import { FigureField, SaveButton } from '../../form/FieldForm.tsx';
 import { figure } from '../../form/kinds.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
 import { askToNotify } from '../clocks/bell.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { ReadingPanel } from '../readings/ReadingPanel.tsx';
 
 const WHILE_IT_DWELLS = [

@@ -1,14 +1,14 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { say } from '@white-ember/core/words';
 import { coolingMinutes, type Readiness } from '@white-ember/core/treatment';
 import { Button } from '../../ui/Button.tsx';
 import { FigureField, TextField } from '../../form/FieldForm.tsx';
 import { figure, text } from '../../form/kinds.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
 import { askToNotify } from '../clocks/bell.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 /** What can be waited for before fluid goes in: a filter that cools, another site. Each is a task with its clock. */
 export function SiteAndCooling({

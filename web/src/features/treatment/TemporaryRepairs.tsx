@@ -1,15 +1,15 @@
 import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
 import type { OpenMatter } from '@white-ember/core/job';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { choice, text } from '../../form/kinds.ts';
 import { Say } from '../../ui/Say.tsx';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { ORDER, OrderFields } from '../job/OrderFields.tsx';
-import { partOptions } from '../job/partOptions.ts';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { ORDER, OrderFields } from '../../job/OrderFields.tsx';
+import { partOptions } from '../../job/partOptions.ts';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'temporary-repair'> = { what: text(), cause: choice(), part: choice(), ...ORDER };
 const SETTLED: FieldsOf<'settled'> = { how: text() };

@@ -1,10 +1,10 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import { Notice } from '../../ui/Notice.tsx';
 import { ClockList } from '../clocks/ClockList.tsx';
 import { PartsBefore } from '../intake/PartsBefore.tsx';
-import { useCorrecting } from '../job/useCorrecting.ts';
-import type { StageProps } from '../job/StageWork.tsx';
+import { useCorrecting } from '../../job/useCorrecting.ts';
+import type { StageProps } from '../../job/stageProps.ts';
 import { BurnEntry } from './BurnEntry.tsx';
 import { ChemicalClean } from './ChemicalClean.tsx';
 import { OffVehicle } from './offVehicle/OffVehicle.tsx';

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import type { Said } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
 import { useState } from 'react';
@@ -10,8 +10,8 @@ import { Notice } from '../../ui/Notice.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { BurnPlanner } from '../burn/BurnPlanner.tsx';
 import { useTreatments } from '../burn/useTreatments.ts';
-import { useAddEntry } from '../job/useAddEntry.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { useAddEntry } from '../../job/useAddEntry.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 /** What may be done to the filter, the best first, each with its reasons, its risks and what holds it off. */
 export function TreatmentChoice({

@@ -1,5 +1,5 @@
 import { joined } from '@white-ember/core/words';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import type { FluidEntry } from '@white-ember/core/ledger';
 import { SENSOR_SEATS, type AccessOption, type SensorSeat } from '@white-ember/core/treatment';

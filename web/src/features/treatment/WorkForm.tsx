@@ -1,17 +1,17 @@
 import { CAUTION_FOR_WORK } from '@white-ember/core/job';
 import { WORK_TYPES, type Treatment, type WorkType } from '@white-ember/core/ledger';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { ChoiceField, FigureField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { choice, figure, optionalText, text } from '../../form/kinds.ts';
 import { CautionCard } from '../../ui/CautionCard.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { Say } from '../../ui/Say.tsx';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
-import { EntryForm } from '../job/EntryForm.tsx';
-import { partOptions } from '../job/partOptions.ts';
-import { useCaution } from '../job/useCaution.ts';
-import { useEntryForm, type FieldsOf } from '../job/useEntryForm.ts';
-import type { OpenJob } from '../job/useJob.ts';
+import { EntryForm } from '../../job/EntryForm.tsx';
+import { partOptions } from '../../job/partOptions.ts';
+import { useCaution } from '../../job/useCaution.ts';
+import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'work'> = {
   work: choice('chemical-clean'),

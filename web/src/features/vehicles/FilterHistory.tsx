@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Link } from 'react-router';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { FATE_WORDS, ratioWords } from './VehicleRoad.tsx';

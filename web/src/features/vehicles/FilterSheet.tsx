@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid';
 import { newFilterModelSchema } from '@white-ember/core/contract';
 import { FILTER_MATERIALS } from '@white-ember/core/filter';
-import { problemOf, useAddFilterMutation } from '../../app/api.ts';
+import { problemOf, useAddFilterMutation } from '../../data/api.ts';
 import { ChoiceField, FieldForm, FigureField, TextField } from '../../form/FieldForm.tsx';
 import { choice, figure, number, text, type Fields } from '../../form/kinds.ts';
 import { checked, useFieldForm } from '../../form/useFieldForm.ts';

@@ -1,4 +1,4 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { Link } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';

@@ -1,9 +1,9 @@
 import { Say } from '../../ui/Say.tsx';
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { FARTHEST_KM, type VehicleOutlook } from '@white-ember/core/outlook';
-import { problemOf, useVehicleOutlookQuery } from '../../app/api.ts';
-import { serverNow } from '../../app/serverClock.ts';
+import { problemOf, useVehicleOutlookQuery } from '../../data/api.ts';
+import { serverNow } from '../../data/serverClock.ts';
 import { shortNumber } from '../../ui/format.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { RestrictionTrend } from './RestrictionTrend.tsx';

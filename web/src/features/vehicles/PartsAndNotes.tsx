@@ -1,8 +1,8 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
 import { Link } from 'react-router';
-import { problemOf, useVehicleHistoryQuery } from '../../app/api.ts';
+import { problemOf, useVehicleHistoryQuery } from '../../data/api.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 
 /** Parts that were fitted and remarks that were made, over all jobs of a vehicle. */

@@ -1,9 +1,9 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useEffect, useRef } from 'react';
 import type { Chart as ChartType, ChartDataset } from 'chart.js';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { shortNumber, spacedNumber } from '../../ui/format.ts';
 
 const colour = (name: string): string =>

@@ -11,8 +11,8 @@ import {
   useChangeVehicleMutation,
   useCustomersQuery,
   useFiltersQuery,
-} from '../../app/api.ts';
-import { useWords } from '../../app/words.ts';
+} from '../../data/api.ts';
+import { useWords } from '../../data/words.ts';
 import { ChoiceField, FieldForm, FigureField, TextField } from '../../form/FieldForm.tsx';
 import { asIs, choice, figure, optionalText, text, type Fields } from '../../form/kinds.ts';
 import { checked, useFieldForm } from '../../form/useFieldForm.ts';

@@ -1,8 +1,8 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { filterVolumeL } from '@white-ember/core/filter';
-import { problemOf, useVehiclesQuery } from '../../app/api.ts';
+import { problemOf, useVehiclesQuery } from '../../data/api.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 
 export function VehicleListPage() {

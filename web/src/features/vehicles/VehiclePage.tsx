@@ -7,7 +7,7 @@ import {
   useOpenJobMutation,
   useVehicleOutlookQuery,
   useVehicleQuery,
-} from '../../app/api.ts';
+} from '../../data/api.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { TaskList } from '../tasks/TaskList.tsx';
 import { FilterHistory } from './FilterHistory.tsx';

@@ -1,9 +1,9 @@
-import { useWords } from '../../app/words.ts';
+import { useWords } from '../../data/words.ts';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { FilterFate, VehicleOutlook } from '@white-ember/core/outlook';
 import { toBase } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../data/store.ts';
 import { shortNumber } from '../../ui/format.ts';
 import { layRoad } from './vehicleRoad.ts';
 

@@ -1,13 +1,13 @@
 import { say } from '@white-ember/core/words';
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
 import { useEffect, useRef } from 'react';
 import { burnsOf } from '@white-ember/core/treatment';
 import type { EntryBody } from '@white-ember/core/ledger';
 import { Link, useLocation } from 'react-router';
 import { clockText } from '../../readings/logs/traceLanes.ts';
-import { useAddEntry } from '../../job/useAddEntry.ts';
-import { useJob } from '../../job/useJob.ts';
+import { useAddEntry } from '../../../job/useAddEntry.ts';
+import { useJob } from '../../../job/useJob.ts';
 import { ring } from '../../clocks/bell.ts';
 import { burnEndBody } from './burnEnd.ts';
 import type { BurnWatch, WatchState } from './burnWatch.ts';

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { burnsOf } from '@white-ember/core/treatment';
-import { useSessionQuery } from '../../../app/api.ts';
+import { useSessionQuery } from '../../../data/api.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Notice } from '../../../ui/Notice.tsx';
-import type { OpenJob } from '../../job/useJob.ts';
-import { WithJob } from '../../job/WithJob.tsx';
+import type { OpenJob } from '../../../job/useJob.ts';
+import { WithJob } from '../../../job/WithJob.tsx';
 import { useSessionOf } from '../../live/openSession.ts';
 import { useTreatments } from '../useTreatments.ts';
 import { BurnsBefore } from './BurnsBefore.tsx';

@@ -1,12 +1,12 @@
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
 import { Link } from 'react-router';
 import { adviseSecondRun, burnsOf, type JobBurnRun } from '@white-ember/core/treatment';
-import { useAppSelector } from '../../../app/store.ts';
+import { useAppSelector } from '../../../data/store.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { withUnit } from '../../../ui/format.ts';
 import { useDiagnosis } from '../../diagnosis/useDiagnosis.ts';
-import type { OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 import type { Treatments } from '../useTreatments.ts';
 import { CourseChart } from './CourseChart.tsx';
 

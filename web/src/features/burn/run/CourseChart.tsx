@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { Chart as ChartType } from 'chart.js';
 import type { BodyOf } from '@white-ember/core/ledger';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
-import { useAppSelector } from '../../../app/store.ts';
+import { useAppSelector } from '../../../data/store.ts';
 import { clockText } from '../../readings/logs/traceLanes.ts';
 
 type Course = NonNullable<BodyOf<'burn-ended'>['course']>;

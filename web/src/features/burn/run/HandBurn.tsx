@@ -1,4 +1,4 @@
-import { spokenNow } from '../../../app/words.ts';
+import { spokenNow } from '../../../data/words.ts';
 import { useEffect, useMemo, useState } from 'react';
 import { happenedAt, type BurnEnd } from '@white-ember/core/ledger';
 import {
@@ -13,12 +13,12 @@ import { Field } from '../../../ui/Field.tsx';
 import { FigureField, SaveButton } from '../../../form/FieldForm.tsx';
 import { figure } from '../../../form/kinds.ts';
 import { say } from '@white-ember/core/words';
-import { EntryForm } from '../../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import { EntryForm } from '../../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../../job/useEntryForm.ts';
 import { useNow } from '../../../ui/useNow.ts';
-import { useAddEntry } from '../../job/useAddEntry.ts';
-import type { OpenJob } from '../../job/useJob.ts';
-import { burnRemote } from '../burnRemote.ts';
+import { useAddEntry } from '../../../job/useAddEntry.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
+import { burnRemote } from '../../../workers/burnRemote.ts';
 import { burnEndBody } from './burnEnd.ts';
 import { WatchDesk } from './WatchDesk.tsx';
 

@@ -1,8 +1,8 @@
-import { spokenNow } from '../../../app/words.ts';
+import { spokenNow } from '../../../data/words.ts';
 import { baselinePlan } from '@white-ember/core/readings';
 import { Button } from '../../../ui/Button.tsx';
 import { Notice } from '../../../ui/Notice.tsx';
-import type { OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 import { useLive, type LiveSession } from '../../live/liveSession.ts';
 import { VehicleControls } from '../../live/VehicleControls.tsx';
 import type { BurnWatch, WatchState } from './burnWatch.ts';

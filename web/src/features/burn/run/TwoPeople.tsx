@@ -1,4 +1,4 @@
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import type { Limits } from '@white-ember/core/limits';
 
 /** The card for the road: who does what, in the words that they use. */

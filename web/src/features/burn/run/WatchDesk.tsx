@@ -1,12 +1,12 @@
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
 import type { ReactNode } from 'react';
 import { bedLimits } from '@white-ember/core/burn';
 import type { BurnMoment, BurnRule, BurnState, RunEstimate } from '@white-ember/core/treatment';
-import { useAppSelector } from '../../../app/store.ts';
+import { useAppSelector } from '../../../data/store.ts';
 import { withUnit } from '../../../ui/format.ts';
 import { StateMark } from '../../../ui/StateMark.tsx';
-import type { OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 import { heatColour } from '../../line/heat.ts';
 import { clockText } from '../../readings/logs/traceLanes.ts';
 import { BedPicture, BedScale } from '../BedPicture.tsx';

@@ -12,7 +12,7 @@ import {
 } from '@white-ember/core/treatment';
 import { keepAwake } from '../../live/keepAwake.ts';
 import type { LiveSession } from '../../live/liveSession.ts';
-import { burnRemote } from '../burnRemote.ts';
+import { burnRemote } from '../../../workers/burnRemote.ts';
 
 export type BurnKind = 'standing' | 'drive';
 

@@ -1,6 +1,6 @@
+import type { LinkCode } from '@white-ember/core/link';
 import type { Measures } from '@white-ember/core/words';
 import type { Limits } from '@white-ember/core/limits';
-import type { LinkCode } from '@white-ember/core/bench';
 import type { ChannelRole } from '@white-ember/core/readings';
 import type { BurnKind } from './burnWatch.ts';
 

@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
 import type { ResetValue } from '@white-ember/core/ledger';
 import type { ResetStep } from '@white-ember/core/proof';
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import { FigureField, SaveButton, TextField } from '../../../form/FieldForm.tsx';
 import { figure, number, optionalText, type FieldKind } from '../../../form/kinds.ts';
-import { EntryForm } from '../../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
-import type { OpenJob } from '../../job/useJob.ts';
+import { EntryForm } from '../../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../../job/useEntryForm.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 
 const VALUES: Readonly<Record<ResetValue, readonly [label: string, kind: FieldKind]>> = {
   sootG: ['Soot', figure('g')],

@@ -1,9 +1,9 @@
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import type { Spoken } from '@white-ember/core/words';
 import { Link } from 'react-router';
 import type { ResetStep } from '@white-ember/core/proof';
 import { StateMark } from '../../../ui/StateMark.tsx';
-import type { OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 import { HeldOff } from './HeldOff.tsx';
 import { ResetForm } from './ResetForm.tsx';
 import { useResets } from './useResets.ts';

@@ -1,9 +1,9 @@
-import { useSpoken } from '../../../app/words.ts';
+import { useSpoken } from '../../../data/words.ts';
 import type { Spoken } from '@white-ember/core/words';
 import { useMemo } from 'react';
 import { planResets, type ResetStep } from '@white-ember/core/proof';
 import { useJudgement } from '../../diagnosis/useDiagnosis.ts';
-import type { OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 
 const NONE: readonly Spoken<ResetStep>[] = [];
 

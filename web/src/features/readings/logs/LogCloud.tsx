@@ -2,8 +2,8 @@ import { vehicleFactsOf } from '@white-ember/core/job';
 import { pictureOf } from '@white-ember/core/proof';
 import { useMemo } from 'react';
 import { readingFromLog, type LogReadingParts } from '@white-ember/core/readings';
-import type { OpenJob } from '../../job/useJob.ts';
-import { FlowChart } from '../../proof/FlowChart.tsx';
+import type { OpenJob } from '../../../job/useJob.ts';
+import { FlowChart } from '../../../ui/FlowChart.tsx';
 
 /** The log's own readings in the product's chart: ΔP against flow, over the curves of this filter and the job's before. */
 export function LogCloud({

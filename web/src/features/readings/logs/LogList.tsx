@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useReadLogAgainMutation } from '../../../app/api.ts';
+import { useReadLogAgainMutation } from '../../../data/api.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { closeLog, type KeptLog, type OpenedLog } from './openedLogs.ts';
 

@@ -1,7 +1,7 @@
 import { ChevronLeft, ChevronRight, Maximize2, X, ZoomIn, ZoomOut } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { AnalysedWindow, Finding, Trace } from '@white-ember/core/readings';
-import { useAppSelector } from '../../../app/store.ts';
+import { useAppSelector } from '../../../data/store.ts';
 import type { LogColumn } from '../../../workers/logWorker.ts';
 import { tracesOf, valuesAt } from './openedLogs.ts';
 import { traceChart, type TraceChart } from './traceChart.ts';

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import { fillsOf, type WarmUp } from '@white-ember/core/treatment';
-import type { OpenJob } from '../../job/useJob.ts';
-import { WarmUpLine } from '../../treatment/WarmUpLine.tsx';
+import type { OpenJob } from '../../../job/useJob.ts';
+import { WarmUpLine } from '../WarmUpLine.tsx';
 import { warmUpInLog } from './openedLogs.ts';
 
 /** On a job with a chemical clean: whether the filter had come to its plateau in this log. */

@@ -1,10 +1,10 @@
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import type { SteadySample } from '@white-ember/core/ledger';
 import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
 import type { AnalysedWindow } from '@white-ember/core/readings';
 import { useState } from 'react';
 import { Button } from '../../../ui/Button.tsx';
-import { useAppSelector } from '../../../app/store.ts';
+import { useAppSelector } from '../../../data/store.ts';
 
 const AT_FIRST = 30;
 const NAMES = { 'key-off': 'engine off', idle: 'idle', hold: 'hold' } as const;

@@ -7,9 +7,9 @@ import {
   useRememberCorrectionMutation,
   useSessionQuery,
   useUploadLogMutation,
-} from '../../../app/api.ts';
-import { useAddEntry } from '../../job/useAddEntry.ts';
-import type { OpenJob } from '../../job/useJob.ts';
+} from '../../../data/api.ts';
+import { useAddEntry } from '../../../job/useAddEntry.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 import {
   groundsOf,
   judgeAgain,

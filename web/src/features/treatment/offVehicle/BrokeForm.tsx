@@ -1,14 +1,14 @@
 import { BREAKS, type Break } from '@white-ember/core/ledger';
 import { BREAK_ADVICE } from '@white-ember/core/treatment';
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import { ChoiceField, FigureField, SaveButton, TextField } from '../../../form/FieldForm.tsx';
 import { choice, figure, optionalText, text } from '../../../form/kinds.ts';
 import { Say } from '../../../ui/Say.tsx';
-import { EntryForm } from '../../job/EntryForm.tsx';
-import { OrderFields, ORDER } from '../../job/OrderFields.tsx';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
-import type { OpenJob } from '../../job/useJob.ts';
-import { partOptions } from '../../job/partOptions.ts';
+import { EntryForm } from '../../../job/EntryForm.tsx';
+import { OrderFields, ORDER } from '../../../job/OrderFields.tsx';
+import { useEntryForm, type FieldsOf } from '../../../job/useEntryForm.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
+import { partOptions } from '../../../job/partOptions.ts';
 
 const BREAK_LABELS: Readonly<Record<Break, string>> = {
   'snapped-sensor': 'A sensor snapped',

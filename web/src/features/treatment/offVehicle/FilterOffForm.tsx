@@ -1,11 +1,11 @@
 import { entriesOfKind, FACES, toldBy } from '@white-ember/core/ledger';
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import { ChoiceField, FigureField, SaveButton, TextField } from '../../../form/FieldForm.tsx';
 import { choice, figure, optionalText, yesNo } from '../../../form/kinds.ts';
 import { Say } from '../../../ui/Say.tsx';
-import { EntryForm } from '../../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
-import type { OpenJob } from '../../job/useJob.ts';
+import { EntryForm } from '../../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../../job/useEntryForm.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'filter-off'> = {
   massKg: figure('kg'),

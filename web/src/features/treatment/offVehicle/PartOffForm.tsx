@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { get } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import { SINGLE_USE, type SingleUse } from '@white-ember/core/ledger';
-import { problemOf, useUploadPhotoMutation } from '../../../app/api.ts';
+import { problemOf, useUploadPhotoMutation } from '../../../data/api.ts';
 import { ChoiceField, FigureField, SaveButton, TextField, TickField } from '../../../form/FieldForm.tsx';
 import {
   choice,
@@ -16,9 +16,9 @@ import {
 } from '../../../form/kinds.ts';
 import { typedFrom } from '../../../form/useFieldForm.ts';
 import { ProblemNotice } from '../../../ui/Notice.tsx';
-import { EntryForm } from '../../job/EntryForm.tsx';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
-import type { OpenJob } from '../../job/useJob.ts';
+import { EntryForm } from '../../../job/EntryForm.tsx';
+import { useEntryForm, type FieldsOf } from '../../../job/useEntryForm.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 import { USUAL_PARTS, type UsualPart } from './usualParts.ts';
 
 const FIELDS: FieldsOf<'part-off'> = {

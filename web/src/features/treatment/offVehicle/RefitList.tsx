@@ -1,4 +1,4 @@
-import { useWords } from '../../../app/words.ts';
+import { useWords } from '../../../data/words.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../../ui/Say.tsx';
 import { useState } from 'react';
@@ -7,8 +7,8 @@ import { Button } from '../../../ui/Button.tsx';
 import { FigureInput } from '../../../form/FigureInput.tsx';
 import { useTypedFigure } from '../../../form/useTypedFigure.ts';
 import { StateMark } from '../../../ui/StateMark.tsx';
-import { useAddEntry } from '../../job/useAddEntry.ts';
-import type { OpenJob } from '../../job/useJob.ts';
+import { useAddEntry } from '../../../job/useAddEntry.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 import { SINGLE_USE_LABELS } from './PartOffForm.tsx';
 
 /** The way back: the last off is the first on, each with what it needs before it counts. */

@@ -1,6 +1,6 @@
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { offVehicleWork, sootByPressure, type OffVehicleWork } from '@white-ember/core/treatment';
-import type { OpenJob } from '../../job/useJob.ts';
+import type { OpenJob } from '../../../job/useJob.ts';
 
 /** What came off on a job and what the filter weighed, with the soot of its before reading. */
 export function offVehicleOf({ derived, vehicle, limits }: OpenJob): OffVehicleWork {

@@ -1,0 +1,74 @@
+import { useMemo } from 'react';
+import {
+  ENGLISH_OF_LISTS,
+  inWords,
+  localeOf,
+  measuresOf,
+  type Language,
+  wordsOf,
+  type Phrases,
+  type Spoken,
+  type Words,
+} from '@white-ember/core/words';
+import { useSessionQuery } from './api.ts';
+import type { Preferences } from './preferences.ts';
+import { store, useAppSelector } from './store.ts';
+
+/** Phrases that are here so far, by subject. The rest comes with the first page that is no list. */
+const phrases: Record<string, Phrases[string]> = { ...ENGLISH_OF_LISTS };
+
+/** What another language than English says. */
+const others: Record<Exclude<Language, 'en'>, Record<string, Phrases[string]>> = { de: {} };
+
+/** Loads every phrase; resolves when all of core can be put into words. */
+export async function loadPhrases(): Promise<void> {
+  const { ENGLISH, GERMAN } = await import('./allPhrases.ts');
+  Object.assign(phrases, ENGLISH);
+  Object.assign(others.de, GERMAN);
+}
+
+const made = new Map<string, Words>();
+let last: Words | undefined;
+
+/** Words in the units and the manner of this person; the same object as long as these stay. */
+export function wordsFor(
+  { units, locale: chosen }: Preferences,
+  currency?: string,
+  language: Language = 'en',
+): Words {
+  const key = JSON.stringify([units, chosen, currency, language]);
+  let words = made.get(key);
+  if (!words) {
+    const locale = localeOf(language, chosen ?? navigator.language) ?? navigator.language;
+    words = wordsOf(
+      language === 'en' ? [phrases] : [others[language], phrases],
+      measuresOf({ units, locale, ...(currency === undefined ? {} : { currency }) }),
+    );
+    made.set(key, words);
+  }
+  if (language === 'en') last = words;
+  return words;
+}
+
+export function useWords(): Words {
+  const preferences = useAppSelector((state) => state.preferences);
+  const currency = useSessionQuery().data?.workshop?.currency;
+  return wordsFor(preferences, currency);
+}
+
+/** Words of a caution or of the customer’s report, in the language that this person chose for them. */
+export function useWordsIn(language: Language): Words {
+  const preferences = useAppSelector((state) => state.preferences);
+  const currency = useSessionQuery().data?.workshop?.currency;
+  return wordsFor(preferences, currency, language);
+}
+
+/** Something of core in this person’s words. */
+export function useSpoken<T>(value: T): Spoken<T> {
+  const words = useWords();
+  return useMemo(() => inWords(value, words), [value, words]);
+}
+
+/** The same outside of a component: for what is said in passing. */
+export const spokenNow = <T>(value: T): Spoken<T> =>
+  inWords(value, last ?? wordsFor(store.getState().preferences));
