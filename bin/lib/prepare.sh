@@ -8,3 +8,14 @@ if [ ! -f node_modules/.package-lock.json ] || [ package-lock.json -nt node_modu
   npm ci --no-audit --no-fund --loglevel=error >&2
   touch node_modules/.package-lock.json
 fi
+
+# Runs one of the server's bundles, made anew where one of its sources is younger: they start in a fraction of the time of the sources.
+run_bundle() {
+  local name="$1"
+  shift
+  if [ ! -f "server/dist/$name.js" ] || [ ! -f server/dist/main.js.stamp ] ||
+    [ -n "$(find server/src bounded/src core/src package-lock.json -newer server/dist/main.js.stamp -print -quit)" ]; then
+    node --import tsx server/src/launch/build.program.ts >&2
+  fi
+  exec node "server/dist/$name.js" "$@"
+}

@@ -53,13 +53,15 @@ export async function buildWeb(root: string): Promise<string> {
   return dist;
 }
 
-/** The server, and the programs that read files from outside for it. */
+/** The server, the programs that read files from outside for it, and what starts and keeps it. */
 const PROGRAMS = {
   main: 'main/main.ts',
   readLog: 'reading/readLog.program.ts',
   readPhoto: 'photos/readPhoto.program.ts',
   importArchive: 'archive/importArchive.program.ts',
   advise: 'judging/advise.program.ts',
+  start: 'launch/start.ts',
+  keep: 'launch/keep.ts',
 };
 
 /**

@@ -19,7 +19,7 @@ const lockFile = (folder: string): string => join(folder, 'running.json');
 
 const isStart = (pid: number): boolean => {
   try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('launch/start');
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').match(/dist\/start\.js|launch\/start/) !== null;
   } catch {
     return false;
   }

@@ -30,7 +30,8 @@ What was there before stays under another name, which is told.
 /** Where the command was called: names of files are meant from there. */
 const here = process.env['WHITE_EMBER_FROM'] ?? process.cwd();
 
-const root = resolve(import.meta.dirname, '../../..');
+/** The commands of bin go to the root of the installation before they begin. */
+const root = process.cwd();
 
 /** Does something with the database: that of the environment, or the private one, which is started for it where it rests. */
 async function withDatabase<T>(data: string, work: (url: string) => Promise<T>): Promise<T> {

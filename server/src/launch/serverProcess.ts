@@ -9,7 +9,7 @@ export interface ServerProcess {
 /** Starts the bundled server and waits for its `ready` line. In a group of its own, so that its starter stops it in order. */
 export function startServer(bundle: string, env: Record<string, string>): Promise<ServerProcess> {
   return new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, ['--enable-source-maps', bundle], {
+    const child = spawn(process.execPath, [bundle], {
       env: { ...process.env, ...env, WHITE_EMBER_STOP_WITH_STARTER: '1' },
       // Its standard input ends when its starter is gone, however it went: then it stops too and frees its port.
       stdio: ['pipe', 'pipe', 'inherit'],

@@ -28,7 +28,8 @@ const HELP = `bin/start — sets White Ember up where needed and serves it
 Without DATABASE_URL or PG* it runs its own PostgreSQL on loopback. Ctrl-C stops all it started.
 `;
 
-const root = resolve(import.meta.dirname, '../../..');
+/** The commands of bin go to the root of the installation before they begin. */
+const root = process.cwd();
 
 interface Options {
   readonly port: number | undefined;
