@@ -30,6 +30,11 @@ test('a report is given away by a link and by a letter, seen without signing in,
     `${site.address}${(await seen.getByRole('link', { name: 'PDF' }).getAttribute('href')) ?? ''}`,
   );
   expect(pdf.headers()['content-type']).toBe('application/pdf');
+  await seen.getByLabel(/Sprache/).selectOption('de');
+  await expect(seen.getByRole('heading', { name: 'Was gemacht wurde' })).toBeVisible();
+  await expect(seen.getByText('Das Bild als Tabelle')).toBeVisible();
+  await expect(seen.getByText(/Dieser Link ist bis zum/)).toBeVisible();
+  await expect(seen.getByRole('main')).not.toContainText(/\b(?:before|after|outstanding)\b/);
   // Nothing else of the workshop opens by it.
   expect((await seen.request.get(`${site.address}/api/jobs/${id}`)).status()).toBe(401);
 

@@ -265,6 +265,7 @@ try {
     await signIn(page, site, shot.who);
     await shot.open(page, site);
     await page.waitForLoadState('networkidle');
+    await page.getByText('Working out the next step').waitFor({ state: 'hidden' });
     await page.waitForTimeout(700);
     await page.screenshot({ path: join(into, `${shot.name}.png`) });
     await context.close();

@@ -7,6 +7,7 @@ import {
   inEnglish,
   inWords,
   isMessage,
+  limitUnit,
   localeOf,
   measuresOf,
   METRIC,
@@ -67,6 +68,35 @@ describe('figures', () => {
       ...METRIC,
       pressure: 'psi',
     });
+  });
+});
+
+describe('the unit of a limit', () => {
+  it('is the person’s, and what is typed in it comes back as what is held', () => {
+    const labels = [
+      'mbar',
+      '°C',
+      '°C/s',
+      '°C/cm',
+      'km',
+      'g/L',
+      'g/L on 100 km',
+      '× on 1000 km',
+      '%',
+      '× clean',
+    ];
+    for (const label of labels)
+      for (const words of [PLAIN_WORDS, US]) {
+        const { held, shown } = limitUnit(label, false, words);
+        expect(held(shown(17))).toBeCloseTo(17, 9);
+      }
+    expect(limitUnit('mbar', false, US).label).toBe('psi');
+    expect(limitUnit('°C', false, US).shown(100)).toBeCloseTo(212, 9);
+    expect(limitUnit('°C', true, US).shown(100)).toBeCloseTo(180, 9);
+    expect(limitUnit('°C/cm', false, US)).toMatchObject({ label: '°F/in' });
+    expect(limitUnit('× on 1000 km', false, US).label).toBe('× on 1000 mi');
+    expect(limitUnit('¤/h', false, US).label).toBe('$/h');
+    expect(limitUnit('% of nothing known', false, US)).toMatchObject({ label: '% of nothing known' });
   });
 });
 

@@ -200,9 +200,11 @@ export const handOverRoutes: Route[] = [
       const share = await openShare(db, params.token);
       const choice = inLanguage(share.choice, query);
       const { report } = await readJobReport(db, share.workshopId, share.jobId, choice);
-      await db.query('UPDATE report_share SET opened = opened + 1, last_opened_at = now() WHERE id = $1', [
-        share.id,
-      ]);
+      // Who has it in another language has opened it already.
+      if (query.language === undefined)
+        await db.query('UPDATE report_share SET opened = opened + 1, last_opened_at = now() WHERE id = $1', [
+          share.id,
+        ]);
       res.set('x-robots-tag', 'noindex');
       return {
         report: { ...report },

@@ -91,7 +91,7 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
             ))}
           </select>
         </Field>
-        <Field label="Cautions and customer’s report">
+        <Field label="Cautions and customer’s report" className="col-span-2">
           <LanguageSelect value={language} onChange={(chosen) => dispatch(preferred({ language: chosen }))} />
         </Field>
       </div>

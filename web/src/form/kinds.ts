@@ -88,6 +88,8 @@ export const commaList = (): FieldKind => ({
 const KEPT_DIGITS = 8;
 const SHOWN_DIGITS = 5;
 const rounded = (value: number, digits: number): number => Number(value.toPrecision(digits));
+/** As it can be typed: what is next to nothing would stand there with an exponent. */
+const asTyped = (value: number): string => String(Math.abs(value) < 1e-6 ? 0 : value);
 
 /**
  * A figure that the body holds in `held`, written in the unit that this person reads it in; some kinds are chosen by themselves (`of`).
@@ -105,7 +107,7 @@ export function figure(held: Unit, of?: UnitChoiceOf): FieldKind {
     },
     write: (value, units) => {
       if (typeof value !== 'number') return '';
-      return String(
+      return asTyped(
         unit(units) === held ? value : rounded(fromBase(toBase(value, held), unit(units)), SHOWN_DIGITS),
       );
     },

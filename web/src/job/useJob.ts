@@ -26,6 +26,8 @@ export interface OpenJob {
   readonly sealed?: Spoken<SealedJob['sealed']>;
   /** What the ledger means; while an earlier moment is looked at, what it meant then. */
   readonly derived: Spoken<DerivedJob>;
+  /** The same in codes, for whoever tells it in other words. */
+  readonly inCodes: DerivedJob;
   /** What the whole ledger means, for the tape. */
   readonly whole: Spoken<DerivedJob>;
   /** Every entry as it was made, also those that count no more. */
@@ -98,6 +100,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       vehicle: job.vehicle,
       limits,
       facts: factsOf(until),
+      inCodes: derived,
       ...inWords({ derived, whole }, words),
       all: entries,
       waiting: new Set(mine.map((entry) => entry.id)),

@@ -17,6 +17,12 @@ const riseBy = ({ lowMbar, highMbar, leastMbar }: Rise, w: Words): string =>
 export const proof: Partial<Translation<typeof english>> = {
   idle: 'Leerlauf',
   rpm: ({ rpm }: { rpm: number }, w: Words) => `${w.number(rpm, 0)} 1/min`,
+  'after-was-read-at-more':
+    'Nachher floss mehr Abgas als vorher, und doch war der Druck kleiner: Der wahre Rückgang ist mindestens so groß.',
+  'curve-misses': ({ share, rpm }: { share: number; rpm: number }, w: Words) =>
+    `Die Kurve liegt bei ${w.number(rpm, 0)} 1/min ${w.percent(100 * Math.abs(share), 0)} ${share > 0 ? 'über' : 'unter'} der Messung: Es gelten die Punkte.`,
+  'curve-misses-idle': ({ share }: { share: number }, w: Words) =>
+    `Die Kurve liegt im Leerlauf ${w.percent(100 * Math.abs(share), 0)} ${share > 0 ? 'über' : 'unter'} der Messung: Der AGR-Strom ist nicht bekannt.`,
   'the-before-reading': 'Die Messung vorher hat keinen Wert mit bekanntem Abgasstrom.',
   'the-after-reading': 'Die Messung nachher hat keinen Wert mit bekanntem Abgasstrom.',
   'the-two-readings-share': (

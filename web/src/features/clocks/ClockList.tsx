@@ -22,7 +22,7 @@ export function ClockList({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const { clocks } = open.derived;
   return (
     <section className="grid gap-3">
-      <h2 className="text-xl border-b-2 border-ink">Waits</h2>
+      <h2 className="text-xl border-b-2 border-ink">Timers</h2>
       {clocks.length === 0 ? <p className="text-ink2">None yet.</p> : null}
       <ul className="grid gap-2">
         {clocks.map((clock) => (

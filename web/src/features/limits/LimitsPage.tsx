@@ -37,7 +37,7 @@ const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
   ['run', 'A regeneration, watched'],
   ['clean', 'Cleaning in place'],
   ['price', 'Time and price'],
-  ['clock', 'Waits'],
+  ['clock', 'Timers'],
   ['check', 'Guided checks'],
   ['readiness', 'Conditions for judging'],
   ['judgement', 'Likelihood thresholds'],

@@ -25,7 +25,7 @@ export function ReportPage() {
 const OUTLINED =
   'font-head font-semibold min-h-14 px-4 border-2 border-ink rounded-sm inline-flex items-center';
 
-function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob }) {
+function JobReport({ open: { job, vehicle, inCodes, limits } }: { open: OpenJob }) {
   const session = useSessionQuery();
   const { data: told } = useVehicleOutlookQuery(vehicle.id);
   const [params, setParams] = useSearchParams();
@@ -39,7 +39,7 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
     () =>
       reportOf(
         {
-          derived,
+          derived: inCodes,
           job,
           vehicle,
           limits,
@@ -50,7 +50,7 @@ function JobReport({ open: { job, vehicle, derived, limits } }: { open: OpenJob 
         version,
         words,
       ),
-    [derived, job, vehicle, limits, told, session.data, words, version],
+    [inCodes, job, vehicle, limits, told, session.data, words, version],
   );
   const pdf = new URLSearchParams({
     version,

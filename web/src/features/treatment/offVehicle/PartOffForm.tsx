@@ -14,7 +14,7 @@ import {
   tick,
   type Fields,
 } from '../../../form/kinds.ts';
-import { typedFrom } from '../../../form/useFieldForm.ts';
+import { typedFrom } from '../../../form/bodies.ts';
 import { ProblemNotice } from '../../../ui/Notice.tsx';
 import { EntryForm } from '../../../job/EntryForm.tsx';
 import { useEntryForm, type FieldsOf } from '../../../job/useEntryForm.ts';
