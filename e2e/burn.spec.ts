@@ -50,7 +50,7 @@ test('a standing burn on the simulated vehicle, from what is asked before it unt
   const start = page.getByRole('button', { name: 'Start the regeneration' });
   await expect(start).toBeDisabled();
   await expect(page.getByRole('list', { name: 'Preconditions' })).toContainText(/Engine running 8\d\d rpm/);
-  await expect(page.getByText(/g of soot: the bed comes to/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/g of soot: the bed comes to/)).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(page.getByText('✕ Yes or no?').first()).toBeVisible();
   await answer(

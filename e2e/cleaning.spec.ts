@@ -229,7 +229,7 @@ test('a recorded log tells where the warm-up after a clean stood', async ({ page
   await page.goto(`${site.address}/jobs/${id}/logs`);
   await page.getByRole('button', { name: /KE417-after\.csv/ }).click();
   const warmUp = page.getByRole('region', { name: 'Warm-up' });
-  await expect(warmUp).toContainText(/\d\.\d × clean/, { timeout: 20_000 });
+  await expect(warmUp).toContainText(/\d\.\d × clean/, { timeout: 40_000 });
   await expect(warmUp).toContainText(/At the end of this log: Steady at/);
   await expect(warmUp).toContainText(/Highest \d\.\d × clean, at the end \d\.\d ×, each at its own flow/);
   // The log of the before reading was never wet.

@@ -73,7 +73,7 @@ test('two tabs agree on what waits, and it is stored once', async ({ page, conte
     await site.start();
     for (const tab of [page, other])
       await expect(tab.getByRole('button', { name: /^\d entr.* waiting to be sent/ })).toBeHidden({
-        timeout: 20_000,
+        timeout: 40_000,
       });
     await expect.poll(() => site.count('entry')).toBe(before + 1);
   } finally {

@@ -94,7 +94,7 @@ test('a recording outlives the page: what was written is there after a crash, an
   await page.getByRole('button', { name: /^Record/ }).click();
   await page.keyboard.press('s');
   await expect(page.getByText(/^Engine at/)).toBeVisible();
-  await expect(page.getByText(/^Recording, 0:(1\d|0[89])/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^Recording, 0:(1\d|0[89])/)).toBeVisible({ timeout: 40_000 });
   await page.reload();
   const kept = page.getByRole('list', { name: 'Recordings on this device' });
   await expect(kept).toContainText(/A recording was cut off: .*, 0:(1\d|0[6-9])/);
@@ -220,7 +220,7 @@ test('a drive that recorded itself is read as a drive, not as a hold', async ({ 
   await expect(page.getByText(/^Engine at [78]\d0 rpm/)).toBeVisible();
   await page.getByRole('button', { name: 'Drive, 70 km/h' }).click();
   await page.keyboard.press('3');
-  await expect(page.getByText(/^Engine at \d+ rpm, (69|70|71) km\/h/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^Engine at \d+ rpm, (69|70|71) km\/h/)).toBeVisible({ timeout: 40_000 });
   await page.waitForTimeout(4000);
   // What was steady on the road is taken for no hold.
   await expect(page.getByText(/^hold \d+ rpm/)).toHaveCount(0);

@@ -28,7 +28,7 @@ test('a reading entered while the server is stopped is kept on the device, sent 
     await expect(page.getByRole('button', { name: /2 entries waiting/ })).toBeVisible();
 
     await site.start();
-    await expect(page.getByRole('button', { name: /entr(y|ies) waiting/ })).toBeHidden({ timeout: 20_000 });
+    await expect(page.getByRole('button', { name: /entr(y|ies) waiting/ })).toBeHidden({ timeout: 40_000 });
     expect(await site.count('entry')).toBe(before + 2);
     await page.reload();
     await stage(page, 'Intake');
@@ -62,8 +62,8 @@ test('what is queued outlives the page, and half-typed forms too', async ({ page
     await site.start();
     const again = await context.newPage();
     await again.goto(address);
-    await expect(again.getByText('Kept over a closed page')).toBeVisible({ timeout: 20_000 });
-    await expect.poll(() => site.count('entry'), { timeout: 20_000 }).toBe(before + 1);
+    await expect(again.getByText('Kept over a closed page')).toBeVisible({ timeout: 40_000 });
+    await expect.poll(() => site.count('entry'), { timeout: 40_000 }).toBe(before + 1);
   } finally {
     await site.close();
   }

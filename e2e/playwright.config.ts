@@ -13,11 +13,11 @@ export default defineConfig({
   retries: 2,
   // A hang ends here; how long a page takes is measured by the benchmark.
   timeout: 300_000,
-  expect: { timeout: 25_000 },
+  expect: { timeout: 45_000 },
   forbidOnly: true,
   use: {
     // A page that stands still is found out by this, not by the end of its test.
-    actionTimeout: 30_000,
+    actionTimeout: 45_000,
     navigationTimeout: 45_000,
     launchOptions: LAUNCH,
     viewport: { width: 1280, height: 800 },
