@@ -28,9 +28,9 @@ export interface Measures {
   readonly number: (value: number, decimals?: number) => string;
   readonly percent: (value: number, decimals?: number) => string;
   readonly pressure: (mbar: number) => string;
-  /** Without its unit, for a table that names it once. */
   /** Of compressed air, in bar or psi. */
   readonly linePressure: (bar: number) => string;
+  /** Without its unit, for a table that names it once. */
   readonly pressureFigure: (mbar: number) => string;
   readonly temperature: (celsius: number, decimals?: number) => string;
   readonly temperatureChange: (kelvin: number, decimals?: number) => string;
