@@ -101,4 +101,12 @@ test('a filter whose size nobody knows goes from intake to proof', async ({ page
   ]);
   await page.goto(`${site.address}/jobs/${id}?stage=prove`);
   await expect(page.getByRole('heading', { name: /^Proved/ })).toBeVisible();
+
+  // Whoever finds the can’s label later enters the size where it is asked for.
+  await stage(page, 'Decide');
+  const assumed = page.getByRole('status').filter({ hasText: /Filter size assumed: 2\.[23] L/ });
+  await expect(assumed).toContainText('By the engine size.');
+  await assumed.getByRole('combobox').selectOption({ index: 1 });
+  await expect(assumed).toBeHidden();
+  await expect(page.getByText('Filter size not known')).toBeHidden();
 });

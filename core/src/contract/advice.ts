@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { filterGeometrySchema } from '../filter/index.ts';
 import { saidSchema } from '../words/index.ts';
 
 /** What is done next on a job, the kinds of it. */
@@ -36,9 +37,20 @@ export const adviceSchema = z.object({
 });
 export type Advice = z.infer<typeof adviceSchema>;
 
-/** How often a workshop found each cause on other vehicles of an engine family. */
+const familyFilterSchema = filterGeometrySchema.extend({
+  size: z.object({
+    from: z.enum(['engine', 'readings', 'family']),
+    vehicles: z.number().int(),
+    cleanSd: z.number(),
+    volumeSd: z.number(),
+  }),
+});
+
+/** How often a workshop found each cause on other vehicles of an engine family, and which filter they have. */
 export const familyFoundSchema = z.object({
   jobs: z.number().int(),
   confirmed: z.record(z.string(), z.number().int()),
+  /** For a vehicle whose own was not entered. */
+  filter: familyFilterSchema.optional(),
 });
 export type FamilyFound = z.infer<typeof familyFoundSchema>;

@@ -4,14 +4,10 @@ import type { Limits } from '../limits/index.ts';
 import type { Posterior } from './inference.ts';
 import type { Beyond, Measured } from './weigh.ts';
 import { distinct, say, type Said } from '../words/index.ts';
-import { filterVolumeL } from '../filter/index.ts';
-import {
-  assumedFilter,
-  measuredOf,
-  type MeasuredReading,
-  type MeasuredVehicle,
-} from './measured/measuredOf.ts';
+import { filterByEngine, filterVolumeL } from '../filter/index.ts';
+import { measuredOf, type MeasuredReading, type MeasuredVehicle } from './measured/measuredOf.ts';
 import type { Evidence } from './network.ts';
+import { oilToldOf } from './proposeChecks.ts';
 import { evidenceOfOutcome } from './nextChecks.ts';
 import {
   evidenceOfScan,
@@ -88,7 +84,8 @@ function isOverFull(
   if (geometry) return sootCounterG / filterVolumeL(geometry) > limits.sootHighGPerL;
   return displacementL === undefined
     ? sootCounterG > limits.sootHighG
-    : sootCounterG / filterVolumeL(assumedFilter(displacementL)) > limits.sootHighGPerL;
+    : sootCounterG / filterVolumeL(filterByEngine(displacementL, limits.filterPerEngineSize)) >
+        limits.sootHighGPerL;
 }
 
 /** Brings what is known into the words of the network; what it has no word for is given back. */
@@ -206,10 +203,14 @@ export function inhibitorsOf(
     ['counter-zero', say('diagnosis.oil-life-used-up')],
     ['oil-diluted', say('diagnosis.fuel-in-the-oil')],
   ];
+  const told = oilToldOf(evidence) ? [say('diagnosis.oil-told-over-full')] : [];
   const codes = holdingOff(sortCodes(facts.codes ?? [])).map(({ code, meaning }) =>
     say('text.because', { what: code, why: meaning }),
   );
-  const seen = held.filter(([finding]) => evidence[finding] === true).map(([, sentence]) => sentence);
+  const seen = [
+    ...held.filter(([finding]) => evidence[finding] === true).map(([, sentence]) => sentence),
+    ...told,
+  ];
   for (const { id, probability } of posterior?.causes ?? []) {
     const sentence = HOLDS_OFF[id];
     if (sentence !== undefined && probability >= HOLDS_FROM) seen.push(sentence);

@@ -1,5 +1,6 @@
 import { cardOf, type CheckId, type KitId } from '../checks/index.ts';
-import type { Evidence } from './network.ts';
+import { say, type Said } from '../words/index.ts';
+import type { Evidence, Network } from './network.ts';
 import type { CheckNode, RankedCheck } from './nextChecks.ts';
 import { findingsUnder } from './putRight.ts';
 import { KNOWN_CHECKS, KNOWN_FINDINGS, KNOWN_NETWORK } from './vocabulary.ts';
@@ -8,7 +9,7 @@ export interface ProposedCheck extends RankedCheck {
   /** What it needs and is not along. */
   readonly lacking: readonly KitId[];
   /** Why it may not be made yet. */
-  readonly heldOff?: string;
+  readonly heldOff?: Said;
 }
 
 /** Checks in which the engine is held at raised speed. */
@@ -25,13 +26,10 @@ const HOLDS_REVS: ReadonlySet<string> = new Set<CheckId>([
 ]);
 
 /** What stands against holding the engine at raised speed, by what is known now: in a check, or for a reading. */
-export function revsHeldOff(evidence: Evidence): string | undefined {
-  if (evidence['oil-diluted'] === true)
-    return 'Fuel in the oil: no held revs until the oil is changed and the level is right. An overfull engine can run away.';
-  if (evidence['inlet-oily'] === true)
-    return 'Oil in the filter: no held revs until it is out. Once hot it keeps burning.';
-  if (oilToldOf(evidence)) return 'The oil is reported over full: no held revs until the level is checked.';
-  return undefined;
+export function revsHeldOff(evidence: Evidence): Said | undefined {
+  if (evidence['oil-diluted'] === true) return say('diagnosis.no-revs-oil-diluted');
+  if (evidence['inlet-oily'] === true) return say('diagnosis.no-revs-filter-oily');
+  return oilToldOf(evidence) ? say('diagnosis.no-revs-oil-unchecked') : undefined;
 }
 
 /** Whether somebody has told of oil where none should be, and nobody has looked: that is looked at before anything is held at speed. */
@@ -39,7 +37,7 @@ export const oilToldOf = (evidence: Evidence): boolean =>
   evidence['oil-level-high'] === true && evidence['oil-diluted'] === undefined;
 
 /** What stands against a check, by what is known now. */
-export const checkHeldOff = (check: string, evidence: Evidence): string | undefined =>
+export const checkHeldOff = (check: string, evidence: Evidence): Said | undefined =>
   HOLDS_REVS.has(check) ? revsHeldOff(evidence) : undefined;
 
 /**
@@ -82,6 +80,30 @@ export const nextCheck = (
 const TELLS = 0.5;
 /** An outcome that as many causes may have says nothing of one. */
 const MOST_TOLD = 4;
+
+/** A cause that is no likelier than on any vehicle of its kind is pointed to by nothing. */
+const RAISED = 1.25;
+/** An outcome that follows from a cause seldomer than this is no way to look for it. */
+const LOOKED_FOR_BY = 0.3;
+
+/** Causes that something known makes likelier than they are on any vehicle of the kind. */
+export const raisedCauses = (
+  causes: readonly { readonly id: string; readonly probability: number }[],
+  priors: Network['causes'],
+): ReadonlySet<string> => {
+  const before = new Map(priors.map(({ id, prior }) => [id, prior]));
+  return new Set(
+    causes.filter(({ id, probability }) => probability > RAISED * (before.get(id) ?? 1)).map(({ id }) => id),
+  );
+};
+
+/** Whether a check looks for one of these causes: what nothing points to can wait until there is nothing else to do. */
+export const looksFor = (check: string, causes: ReadonlySet<string>): boolean =>
+  KNOWN_CHECKS.find(({ id }) => id === check)?.outcomes.some((outcome) =>
+    KNOWN_FINDINGS.find(({ id }) => id === outcome)?.links.some(
+      ({ cause, chance, how }) => how === 'activates' && chance >= LOOKED_FOR_BY && causes.has(cause),
+    ),
+  ) === true;
 
 /** The quickest check that tells of a cause by itself, if there is one. */
 export const quickCheckFor = (cause: string): CheckId | undefined => quickChecksFor(cause)[0];

@@ -28,6 +28,9 @@ export interface FilterCells {
   readonly inletChannels: number;
 }
 
+/** Beyond this load the layer model is not trusted, and hardly any filter is met with more. */
+export const SOOT_CAP_G_PER_L = 20;
+
 const INCH_MM = 25.4;
 
 /** Litres of brick. Worked value: 144 × 152 mm → 2.475 L. */

@@ -1,5 +1,6 @@
 import { failed, outOfRange, success, type Result } from '../quantities/index.ts';
-import { filterVolumeL, type FilterGeometry } from './geometry.ts';
+import type { SizeDoubt } from './filterSize.ts';
+import { filterVolumeL, SOOT_CAP_G_PER_L, type FilterGeometry } from './geometry.ts';
 import {
   DEFAULT_FILTER_CONSTANTS,
   pressureDrop,
@@ -17,13 +18,11 @@ export interface SootEstimate {
   readonly belowClean: boolean;
 }
 
-/** Beyond this load the layer model is not trusted and the answer is capped. */
-export const SOOT_CAP_G_PER_L = 20;
-
 /**
  * Relative doubts that make the interval: soot layer permeability differs by some 30 % between engines, wall
  * permeability by 25 % between makes; the reading itself is added by the caller. Assumptions, 90 %.
  */
+const Z90 = 1.645;
 const SOOT_PERMEABILITY_DOUBT = 0.3;
 const WALL_PERMEABILITY_DOUBT = 0.25;
 
@@ -34,6 +33,8 @@ export interface SootQuestion {
   readonly ashG?: number;
   /** Doubt of the reading, mbar (90 %). */
   readonly dpDoubtMbar?: number;
+  /** How far its size may be off, where nobody entered it. */
+  readonly size?: Pick<SizeDoubt, 'cleanSd' | 'mostLess'> | undefined;
   readonly constants?: FilterConstants;
 }
 
@@ -80,7 +81,7 @@ function solve(question: SootQuestion, dpMbar: number, constants: FilterConstant
 
 /**
  * Soot load from a pressure drop: the inverse of {@link pressureDrop} with a 90 % interval from the doubts of
- * permeability and reading, each carried through on its own and added in quadrature. Capped at 20 g/L.
+ * permeability, reading and size, each carried through on its own and added in quadrature. Capped at 20 g/L.
  *
  * mbar in, g out. Valid for flows above 0 (a pressure at rest says nothing about soot).
  * Worked value: 144×152/200/0.305, 0.045 kg/s, 150 °C, 13.07 mbar → 4.9 g.
@@ -89,7 +90,8 @@ export function sootFromPressure(question: SootQuestion): Result<SootEstimate> {
   const constants = question.constants ?? DEFAULT_FILTER_CONSTANTS;
   const bad =
     outOfRange('dpMbar', question.dpMbar, -50, 3000, 'mbar') ??
-    outOfRange('dpDoubtMbar', question.dpDoubtMbar ?? 0, 0, 3000, 'mbar');
+    outOfRange('dpDoubtMbar', question.dpDoubtMbar ?? 0, 0, 3000, 'mbar') ??
+    outOfRange('cleanSd', question.size?.cleanSd ?? 0, 0, 3, 'of the logarithm');
   if (bad) return failed(bad);
   if (question.gas.exhaustKgPerS <= 0) {
     return failed({
@@ -115,6 +117,9 @@ export function sootFromPressure(question: SootQuestion): Result<SootEstimate> {
     return answer.ok ? answer.value : centre.value;
   };
   const doubt = question.dpDoubtMbar ?? 0;
+  // A filter that shows twice as much when clean is one on which half of it was read.
+  const { cleanSd = 0, mostLess = Number.POSITIVE_INFINITY } = question.size ?? {};
+  const sizeTimes = Math.exp(Z90 * cleanSd);
   const less = [
     shifted(question.dpMbar, {
       sootPermeabilityM2: constants.sootPermeabilityM2 * (1 - SOOT_PERMEABILITY_DOUBT),
@@ -123,6 +128,7 @@ export function sootFromPressure(question: SootQuestion): Result<SootEstimate> {
       wallPermeabilityM2: constants.wallPermeabilityM2 * (1 - WALL_PERMEABILITY_DOUBT),
     }),
     shifted(question.dpMbar - doubt, {}),
+    shifted(question.dpMbar / sizeTimes, {}),
   ];
   const more = [
     shifted(question.dpMbar, {
@@ -132,6 +138,7 @@ export function sootFromPressure(question: SootQuestion): Result<SootEstimate> {
       wallPermeabilityM2: constants.wallPermeabilityM2 * (1 + WALL_PERMEABILITY_DOUBT),
     }),
     shifted(question.dpMbar + doubt, {}),
+    shifted(question.dpMbar * Math.min(sizeTimes, mostLess), {}),
   ];
   const spread = (values: number[]): number => Math.hypot(...values.map((value) => value - centre.value));
   return success({

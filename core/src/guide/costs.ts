@@ -46,8 +46,11 @@ export const TOLD_MINUTES: Readonly<Record<string, number>> = {
   'fuel-low': 5,
 };
 
-/** Who is told that he drives wrongly, and does not, goes elsewhere. */
-export const SAID_WRONGLY = 60;
+/** A word to the driver that was not needed: little more than the minutes of it. */
+export const SAID_WRONGLY = 15;
+
+/** They fill a filter and do nothing else: who has no soot to complain of loses nothing by them. */
+export const ONLY_FILLS: ReadonlySet<string> = new Set(['short-trips', 'fuel-low']);
 
 /** What a cause that is left comes to: somebody comes back, and the filter fills again. */
 export const LEFT_IN = 250;

@@ -1,4 +1,4 @@
-import { FOR_NOTHING, HARM, LEFT_IN, REPAIR_COSTS, SAID_WRONGLY, TOLD_MINUTES } from './costs.ts';
+import { FOR_NOTHING, HARM, LEFT_IN, ONLY_FILLS, REPAIR_COSTS, SAID_WRONGLY, TOLD_MINUTES } from './costs.ts';
 
 /** A minute of work, in the workshop’s money. */
 export type PerMinute = number;
@@ -21,12 +21,13 @@ export function expectedLoss(chance: (cause: string) => number, perMinute: PerMi
     // Repaired where it is there it costs the same either way: only a needless repair and one that is left out are losses.
     loss += Math.min(p * (LEFT_IN + (HARM[cause] ?? 0)), (1 - p) * (repair + FOR_NOTHING));
   }
-  for (const [cause, minutes] of Object.entries(TOLD_MINUTES)) {
-    const p = chance(cause);
-    loss += Math.min(p * LEFT_IN, (1 - p) * (minutes * perMinute + SAID_WRONGLY));
-  }
   const [soot, ash, cracked] = [chance('soot-loaded'), chance('ash-full'), chance('filter-cracked')];
   const full = 1 - (1 - soot) * (1 - ash);
+  for (const [cause, minutes] of Object.entries(TOLD_MINUTES)) {
+    const p = chance(cause);
+    const left = LEFT_IN * (ONLY_FILLS.has(cause) ? full : 1);
+    loss += Math.min(p * left, (1 - p) * (minutes * perMinute + SAID_WRONGLY));
+  }
   const clean = 90 * perMinute + 30;
   const off = 300 * perMinute + 180;
   const exchange = 240 * perMinute + 900;

@@ -1,7 +1,13 @@
-import { spoken } from '../words/index.ts';
+import { inEnglish, spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
-import { judgeJob as judgeJobInCodes, type JobJudgement } from '../job/index.ts';
+import { filterOfFamily, filterVolumeL, type FilterGeometry } from '../filter/index.ts';
+import {
+  familyFilter,
+  judgeJob as judgeJobInCodes,
+  type JobJudgement,
+  type ProvedVehicle,
+} from '../job/index.ts';
 import type { EntryBody } from '../ledger/index.ts';
 import { madeEntry, PROVEN_PATH } from '../testing/madeEntries.ts';
 import { DISPLACEMENT_L, FILTER, madeReading } from '../testing/madeReadings.ts';
@@ -92,5 +98,123 @@ describe('the next step of a job', () => {
     expect(steps(diluted)).not.toContain('read');
     for (const step of steps(diluted))
       expect(step).not.toMatch(/pipe-response|dp-swap|gauge|sections|air-mass/);
+  });
+
+  it('is to hand a sound vehicle over: what nothing points to comes after that', () => {
+    const sound = judged(
+      { kind: 'code-scan', when: 'before', codes: [] },
+      madeReading('before', { sootG: 3 }),
+      {
+        kind: 'check',
+        check: 'dp-swap',
+        values: {},
+        outcome: 'swap-same',
+      },
+    );
+    expect(sound.next?.do).toBe('hand-over');
+    expect(
+      steps(sound)
+        .slice(1)
+        .every((step) => step.startsWith('check')),
+    ).toBe(true);
+  });
+
+  it('is the reset of a counter that counts what another filter had, not a question', () => {
+    const changed = judged(
+      { kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] },
+      {
+        kind: 'part-changed',
+        where: 'elsewhere',
+        what: 'Filter',
+        part: 'filter',
+        condition: 'new',
+        effect: 'none',
+      },
+      { ...madeReading('before', { sootG: 1 }), sootCounterG: 52 },
+      ...PROVEN_PATH,
+    );
+    expect(changed.standsOut?.cause).toBe('counter-not-reset');
+    expect(steps(changed)[0]).toBe('prove reset-soot');
+    expect(changed.drive.verdict).not.toBe('no');
+  });
+});
+
+describe('a filter whose size nobody entered', () => {
+  const ofUnknownSize = (...bodies: readonly EntryBody[]): JobJudgement =>
+    judgeJob({
+      entries: bodies.map((body, i) => madeEntry(i + 1, body)),
+      limits: DEFAULT_LIMITS,
+      displacementL: DISPLACEMENT_L,
+    });
+  const held = ({ choice }: JobJudgement, treatment: string): string =>
+    (choice.find((one) => one.treatment === treatment)?.heldBy ?? [])
+      .map(({ text }) => inEnglish(text))
+      .join(' ');
+
+  it('is treated by the size that its engine class has, with its doubt, and never held off for the size alone', () => {
+    const little = ofUnknownSize(
+      { ...madeReading('before', { sootG: 13 }), sootPercent: 95 },
+      ...PROVEN_PATH,
+    );
+    expect(held(little, 'drive')).toBe('');
+    const much = ofUnknownSize(madeReading('before', { sootG: 20 }), ...PROVEN_PATH);
+    expect(held(much, 'drive')).toMatch(
+      /^Up to .* g\/L of soot .*Filter size taken as 2\.5 L, by engine size/,
+    );
+    expect(much.burn?.plan.filter.diameterMm).toBeGreaterThan(100);
+  });
+
+  it('once it is cleaned is free, may be driven and its counter reset: what was read before bounds the size', () => {
+    const cleaned = ofUnknownSize(
+      { kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] },
+      madeReading('before', { sootG: 55 }),
+      ...PROVEN_PATH,
+      { kind: 'work', work: 'chemical-clean', what: 'One fill', dwellMin: 30 },
+      madeReading('after', { sootG: 3 }),
+      ...PROVEN_PATH,
+    );
+    expect(cleaned.derived.verdict).toBe('equal-flow');
+    expect(cleaned.drive).toMatchObject({ verdict: 'drive' });
+    expect(cleaned.choice[0]?.treatment).toBe('nothing');
+    expect(cleaned.resets.find(({ reset }) => reset === 'reset-soot')).toMatchObject({
+      need: 'due',
+      held: [],
+    });
+  });
+
+  it('goes by what the family has where that is known', () => {
+    const entries = [madeReading('before', { sootG: 13 }), ...PROVEN_PATH].map((body, i) =>
+      madeEntry(i + 1, body),
+    );
+    const facts = { entries, limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L };
+    const family = { jobs: 0, confirmed: {}, filter: filterOfFamily([FILTER]) };
+    const [alone, known] = [judgeJob(facts), judgeJob({ ...facts, family })];
+    expect(held(alone, 'drive')).toContain('by engine size');
+    expect(known.burn?.plan.filter.lengthMm).toBe(FILTER.lengthMm);
+    const perLitre = ({ burn }: JobJudgement): number =>
+      burn ? burn.plan.sootG / filterVolumeL(burn.plan.filter) : Number.NaN;
+    expect(perLitre(known)).toBeLessThan(perLitre(alone));
+  });
+});
+
+describe('the filter of a family', () => {
+  it('is learned from what its proved vehicles showed after the work, the last word on each', () => {
+    const large: FilterGeometry = { diameterMm: 190, lengthMm: 190, cpsi: 200, wallMm: 0.305 };
+    const after = (id: number): ProvedVehicle => ({
+      displacementL: DISPLACEMENT_L,
+      entries: [
+        madeEntry(id, madeReading('before', { sootG: 60, geometry: large })),
+        madeEntry(id + 1, madeReading('after', { sootG: 4, geometry: large })),
+      ],
+    });
+    const learned = familyFilter(DISPLACEMENT_L, [after(1), after(3), after(5)], DEFAULT_LIMITS);
+    expect(learned?.size).toMatchObject({ from: 'readings', vehicles: 3 });
+    expect(filterVolumeL(learned as FilterGeometry)).toBeGreaterThan(3.2);
+    const wrong = after(1);
+    const withdrawn = {
+      ...wrong,
+      entries: [...wrong.entries, madeEntry(9, { kind: 'withdrawn', why: 'typo' }, 9, 2)],
+    };
+    expect(familyFilter(DISPLACEMENT_L, [withdrawn], DEFAULT_LIMITS)).toBeUndefined();
   });
 });

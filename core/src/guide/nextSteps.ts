@@ -20,8 +20,10 @@ export interface GuideFacts {
   readonly likely: readonly { readonly id: string; readonly probability: number }[];
   /** Checks that may be made, the most loss avoided for each minute first. */
   readonly checks: readonly (RankedCheck & {
-    readonly heldOff?: string;
+    readonly heldOff?: Said;
     readonly lacking: readonly string[];
+    /** Something known makes a cause likelier that it looks for. */
+    readonly pointedTo: boolean;
   })[];
   /** Causes that are said to be there and are not put right. */
   readonly open: readonly string[];
@@ -40,7 +42,7 @@ export interface GuideFacts {
   /** The sensor before the turbo shows what no line holds. */
   readonly sensorKilled: boolean;
   /** Why the engine must not be held at raised speed. */
-  readonly noRevs?: string | undefined;
+  readonly noRevs?: Said | undefined;
   /** Somebody has told of oil over full, and nobody has looked. */
   readonly oilToldOf: boolean;
   /** The ΔP that is shown may not be that of the filter, 0–1. */
@@ -153,14 +155,14 @@ export function nextSteps(facts: GuideFacts): Step[] {
     );
   }
   const cracked = likely.find(({ id }) => id === 'filter-cracked');
-  const look = checks.find(({ check }) => check === 'filter-look');
+  const faces = checks.find(({ check }) => check === 'filter-look');
   if (
     cracked &&
-    look &&
+    faces &&
     100 * cracked.probability >= limits.nearlyCertainPercent &&
     !facts.seen.has('filter-cracked')
   )
-    steps.push(asCheck(look, say('guide.nearly-certain-so-look', { sentence: sentence('filter-cracked') })));
+    steps.push(asCheck(faces, say('guide.nearly-certain-so-look', { sentence: sentence('filter-cracked') })));
   const reset = (which: (id: string) => boolean): void => {
     for (const { id, why } of facts.resets)
       if (which(id)) steps.push({ do: 'prove', id, minutes: RESET_MIN, why });
@@ -195,9 +197,10 @@ export function nextSteps(facts: GuideFacts): Step[] {
   const worth = checks.filter(({ lossPerMinute }) => lossPerMinute >= limits.worthPerMinute);
   const [treatment] = facts.treatments;
   const toTreat = treatment !== undefined && treatment !== 'nothing';
-  // What a code or reading points to: a look at the likeliest of what would be repaired.
+  // What a code or reading points to: a look at the likeliest of what would be repaired, or filled up.
   const suspect = likely.find(
-    ({ id, probability }) => !NOT_REPAIRED.has(id) && 100 * probability >= limits.suspectedPercent,
+    ({ id, probability }) =>
+      (!NOT_REPAIRED.has(id) || id === 'fuel-low') && 100 * probability >= limits.suspectedPercent,
   );
   const pointed = suspect && lookFor(suspect.id, checks);
   const point = (): void => {
@@ -227,21 +230,27 @@ export function nextSteps(facts: GuideFacts): Step[] {
       ),
     );
   point();
+  // Nothing is in it but the figure of a counter: that is set back before anybody asks for more.
+  if (facts.stage === 'before' && treatment === 'nothing') reset((id) => id === 'reset-soot');
   if (!known.pressure && noRevs === undefined)
     steps.push({ do: 'read', minutes: 8, why: say('guide.the-pressure-shows-what-state') });
   if (!known.scan) steps.push({ do: 'scan', minutes: 5, why: say('guide.the-codes-say') });
-  for (const one of worth)
-    if (!steps.some(({ id }) => id === one.check))
-      steps.push(asCheck(one, say('guide.it-would-change-what')));
-  if (facts.stage === 'treated') {
-    if (facts.notCured) prove();
-  } else if (toTreat && facts.chosen === undefined)
+  const look = (which: readonly RankedCheck[]): void => {
+    for (const one of which)
+      if (!steps.some(({ id }) => id === one.check))
+        steps.push(asCheck(one, say('guide.it-would-change-what')));
+  };
+  const cured = facts.stage === 'treated' && !facts.notCured;
+  // Where something can be done, a look before it has to save more than its minutes cost.
+  const least = toTreat && !cured ? limits.labourPerHour / 60 : 0;
+  look(worth.filter(({ pointedTo, lossPerMinute }) => pointedTo && lossPerMinute >= least));
+  if (toTreat && !cured && facts.chosen === undefined)
     steps.push({ do: 'treat', id: treatment, why: say('guide.the-evidence-decides') });
-  if (steps.length === 0)
-    steps.push(
-      facts.stage === 'before' && treatment === 'nothing'
-        ? { do: 'hand-over', why: say('guide.the-filter-is-sound-nothing') }
-        : { do: 'ask', why: say('guide.asking-what-was-seen') },
-    );
+  if (facts.stage === 'treated' && facts.notCured) prove();
+  if (steps.length === 0 && facts.stage === 'before' && treatment === 'nothing')
+    steps.push({ do: 'hand-over', why: say('guide.the-filter-is-sound-nothing') });
+  // What nothing points to comes after all that something does.
+  look(worth);
+  if (steps.length === 0) steps.push({ do: 'ask', why: say('guide.asking-what-was-seen') });
   return steps;
 }

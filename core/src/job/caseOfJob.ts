@@ -66,8 +66,10 @@ export function caseOfJob(
     ...found,
   ];
   const intake = intakeOf(entries);
-  const changed = entriesOfKind(entries, 'part-changed').some(
-    ({ body }) => body.where === 'elsewhere' && body.part === 'dp-sensor',
+  const elsewhere = new Set(
+    entriesOfKind(entries, 'part-changed').flatMap(({ body }) =>
+      body.where === 'elsewhere' && body.part ? [body.part] : [],
+    ),
   );
   const inVain = entriesOfKind(entries, 'part-changed').flatMap(({ body }) =>
     body.effect === 'none' && body.part ? (SENSOR_OF_PART[body.part] ?? []) : [],
@@ -90,7 +92,8 @@ export function caseOfJob(
         : {}),
       findings: {
         ...factsOfIntake(intake),
-        ...(changed ? { 'sensor-changed': true } : {}),
+        ...(elsewhere.has('dp-sensor') ? { 'sensor-changed': true } : {}),
+        ...(elsewhere.has('filter') ? { 'filter-changed': true } : {}),
         ...reading.findings,
         ...(Object.assign({}, ...again.map(({ facts }) => facts.findings)) as Evidence),
       },

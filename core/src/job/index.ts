@@ -16,6 +16,7 @@ export { caseOfJob, type CaseOfJob } from './caseOfJob.ts';
 export { choicesOf, openMatters, type MadeChoice, type OpenMatter } from './openMatters.ts';
 export type { PartStatus } from './parts.ts';
 export { identityMismatch } from './identityMismatch.ts';
+export { familyFilter, type ProvedVehicle } from './familyFilter.ts';
 export { familyBook, type FamilyJob } from './familyBook.ts';
 export { chanceText, verdictLine } from './verdictLine.ts';
 export { summariseJob } from './summarise.ts';
@@ -32,6 +33,7 @@ export { followUpsOf } from './followUps.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';
 export { questionOfJob, type VehicleOfJob } from './questionOfJob.ts';
 export {
+  filterOfJob,
   judgeJob,
   type ForecastOf,
   type JobJudgement,

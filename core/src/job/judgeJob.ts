@@ -1,6 +1,8 @@
 import { say, type Said } from '../words/index.ts';
 import {
   diagnoseCase,
+  looksFor,
+  raisedCauses,
   KNOWN_FINDINGS,
   oilToldOf,
   revsHeldOff,
@@ -11,8 +13,9 @@ import {
 } from '../diagnosis/index.ts';
 import { expectedLoss, nextSteps, NOT_REPAIRED, type Step } from '../guide/index.ts';
 import { entriesOfKind, happenedAt, type Treatment } from '../ledger/index.ts';
+import { boundedBy, filterAsKnown, type FilterSize } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { PATH_CAUSES, planResets, type ResetStep } from '../proof/index.ts';
+import { judgeReading, PATH_CAUSES, planResets, type ResetStep } from '../proof/index.ts';
 import {
   burnOfJob,
   commandInterlocks,
@@ -25,6 +28,7 @@ import {
   type FilterChances,
   type Interlock,
   type JobBurn,
+  type KnownFilter,
   type TreatmentOption,
   type TreatmentQuestion,
 } from '../treatment/index.ts';
@@ -37,8 +41,39 @@ import { askedOfJob, isAnythingKnown } from './questionOfJob.ts';
 export interface JudgedFacts extends JobFacts {
   readonly told?: Pick<CaseFacts, 'findings' | 'partialScan'>;
   /** How often the workshop found each cause on earlier vehicles of the family. */
-  readonly family?: { readonly jobs: number; readonly confirmed: Readonly<Record<string, number>> };
+  readonly family?: {
+    readonly jobs: number;
+    readonly confirmed: Readonly<Record<string, number>>;
+    /** The filter that its other vehicles have, as far as that is known. */
+    readonly filter?: FilterSize | undefined;
+  };
   readonly distanceKm?: number;
+}
+
+/**
+ * The filter that a job is judged by: as entered, else as its family has it, else of the class of its engine. Once it is cleaned and
+ * reads good at equal flow, what it was before bounds how far that may be off.
+ */
+export function filterOfJob(
+  { geometry, family, displacementL, limits }: Omit<JudgedFacts, 'entries'>,
+  derived: DerivedJob,
+): KnownFilter {
+  const known = filterAsKnown<KnownFilter>(
+    geometry,
+    family?.filter,
+    displacementL,
+    limits.filterPerEngineSize,
+  );
+  if (!known.size || !isFreed(derived)) return known;
+  const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
+  return boundedBy(
+    known,
+    derived.befores.flatMap(({ body }) =>
+      judgeReading(body, context)
+        .samples.filter(({ kind }) => kind === 'hold')
+        .map(({ dpMbar, flow }) => ({ dpMbar, gas: flow })),
+    ),
+  );
 }
 
 /** A treatment as it may be offered now. */
@@ -94,8 +129,10 @@ export type ForecastOf = (burn: JobBurn) => BurnForecast | undefined;
  * @param forecastOf the burn model, some tenths of a second of work: whoever waits for it elsewhere gives what it said
  */
 export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(facts.limits)): JobJudgement {
-  const { limits, displacementL, geometry, told = {} } = facts;
+  const { limits, displacementL, told = {} } = facts;
+  const geometry = facts.geometry ?? facts.family?.filter;
   const derived = deriveJob(facts);
+  const filter = filterOfJob(facts, derived);
   const asked = askedOfJob(derived, limits, facts);
   const question = {
     facts: {
@@ -119,7 +156,10 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
   const perMinute = limits.labourPerHour / 60;
   const weighed = weighCase(question);
   const diagnosis = diagnoseCase(question, { of: weighed, lossOf: (of) => expectedLoss(of, perMinute) });
-  const likely = new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability]));
+  const freed = isFreed(derived);
+  const likely = new Map(
+    diagnosis.posterior.causes.map(({ id, probability }) => [id, freed && FILLS.has(id) ? 0 : probability]),
+  );
   const chance = (id: string): number => likely.get(id) ?? 0;
   const { evidence, beyond, overFull } = weighed.known;
   const samples = question.facts.reading?.samples;
@@ -132,7 +172,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
   const treatmentFacts = {
     derived,
     limits,
-    filter: geometry,
+    filter,
     ...(displacementL === undefined ? {} : { displacementL }),
   };
   const burnHeld = commandInterlocks('burn', { ...treatmentFacts, likely }).some(
@@ -170,9 +210,11 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
   const atRest = samples?.find(
     ({ kind, backPressureMbar }) => kind === 'key-off' && backPressureMbar !== undefined,
   )?.backPressureMbar;
+  const raised = raisedCauses(diagnosis.posterior.causes, weighed.weighed.network.causes);
   const checks = diagnosis.next
     .filter(({ check }) => !derived.checks.some(({ entry }) => entry.body.check === check))
-    .sort((a, b) => b.lossPerMinute - a.lossPerMinute);
+    .sort((a, b) => b.lossPerMinute - a.lossPerMinute)
+    .map((check) => ({ ...check, pointedTo: looksFor(check.check, raised) }));
   const scanned = question.facts.codes !== undefined;
   const known = isAnythingKnown(question) || derived.checks.length > 0;
   const saidOpen = derived.causes
@@ -192,7 +234,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
       100 * pathLies < limits.counterLeftHighPercent &&
       100 * chance('soot-loaded') < limits.counterLeftHighPercent &&
       (100 * chance('counter-not-reset') >= limits.settledByLookPercent ||
-        countsWhatWasNotThere(derived, geometry, { ...facts, limits })),
+        countsWhatWasNotThere(derived, filter, { ...facts, limits })),
     Math.max(0, ...entriesOfKind(derived.entries, 'reading').map(happenedAt)),
   );
   const [next, ...then] = nextSteps({
@@ -250,10 +292,27 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     ...(burn ? { burn } : {}),
     ...(forecast ? { forecast } : {}),
     worked,
-    drive: driveAdvice({ derived, chance, pathLies, overFull, evidence, pressureRead, limits }),
+    drive: driveAdvice({
+      derived,
+      chance,
+      pathLies,
+      overFull: overFull && !freed,
+      evidence,
+      pressureRead,
+      limits,
+    }),
     resets,
   };
 }
+
+/** What was in a filter that is cleaned, burnt free or exchanged. */
+const FILLS: ReadonlySet<string> = new Set(['soot-loaded', 'ash-full', 'filter-cracked']);
+
+/** Whether the filter was worked on and has since read good at equal flow: what filled it is what was found, and no more there. */
+const isFreed = ({ verdict, proofKind }: DerivedJob): boolean =>
+  (verdict === 'proved' || verdict === 'equal-flow') &&
+  proofKind !== 'untouched' &&
+  proofKind !== 'pressure-path';
 
 /**
  * Whether what there was to do is done and has to be shown. What was chosen for the filter after the last work is still to be done; and
@@ -285,17 +344,13 @@ function isUnread({ causes, entries }: DerivedJob): boolean {
 }
 
 /** Whether the way of the pressure was put right, and the counter stands above all that the pressure read since leaves room for. */
-function countsWhatWasNotThere(
-  derived: DerivedJob,
-  geometry: JudgedFacts['geometry'],
-  context: FlowContext,
-): boolean {
+function countsWhatWasNotThere(derived: DerivedJob, filter: FilterSize, context: FlowContext): boolean {
   const reading = derived.after ?? derived.before;
   const counter = reading?.body.sootCounterG;
-  if (!reading || counter === undefined || isUnread(derived) || !geometry) return false;
+  if (!reading || counter === undefined || isUnread(derived)) return false;
   if (!derived.causes.some(({ cause, state }) => state === 'put-right' && PATH_CAUSES.has(cause)))
     return false;
-  const room = sootByPressure(reading.body, geometry, context);
+  const room = sootByPressure(reading.body, filter, context);
   return room.ok && counter > room.value.highG;
 }
 

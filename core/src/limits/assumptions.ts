@@ -40,13 +40,13 @@ export const ASSUMPTIONS = {
     reason: say('limits.below-78-80-c-idle'),
   },
   filterPerEngineSize: {
-    label: say('limits.filter-of-a-heavy-vehicle'),
+    label: say('limits.filter-of-unknown-size'),
     unit: '× engine',
-    value: 1.4,
+    value: 1.25,
     low: 0.5,
     high: 4,
     group: 'assumption',
-    reason: say('limits.engines-of-4-l'),
+    reason: say('limits.filters-are-built-at'),
   },
   volumetricEfficiency: {
     label: say('limits.volumetric-efficiency-assumed'),

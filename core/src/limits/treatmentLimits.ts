@@ -46,6 +46,15 @@ export const TREATMENT_LIMITS = {
     group: 'treatment',
     reason: say('limits.it-narrows-the-pressure-estimate'),
   },
+  sootAtHundredPercentGPerL: {
+    label: say('limits.soot-at-a-fill-level'),
+    unit: 'g/L',
+    value: 4.5,
+    low: 1,
+    high: 12,
+    group: 'treatment',
+    reason: say('limits.the-ecu-regenerates-at-100'),
+  },
   overFullPercent: {
     label: say('limits.scan-tool-fill-level-too'),
     unit: '%',

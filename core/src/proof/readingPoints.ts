@@ -1,7 +1,7 @@
 import { describeFailure, distinct, say, type Said } from '../words/index.ts';
 import { flowDrive, type FlowPoint } from '../filter/index.ts';
 import { steadySamplesOf, type ReadingBody, type SteadySample } from '../ledger/index.ts';
-import { steadyFlow, type FlowContext, type SteadyFlow } from '../readings/index.ts';
+import { manifoldTrustOf, steadyFlow, type FlowContext, type SteadyFlow } from '../readings/index.ts';
 import { mean } from '../quantities/index.ts';
 
 /** One steady sample with its zero taken off and its flow worked out. */
@@ -87,10 +87,16 @@ function pointSd(sample: SteadySample, dpMbar: number, context: FlowContext): nu
 const idleDoubt = ({ kind }: SteadySample, { airSource, flowDoubt }: SteadyFlow): number =>
   kind === 'idle' && airSource === 'speed-density' ? flowDoubt / Z90 : 0;
 
+/** Its own barometer, and how far its manifold sensor agrees with it. */
+function contextOf({ barometerMbar, samples }: ReadingBody, context: FlowContext): FlowContext {
+  const own = barometerMbar === undefined ? context : { ...context, barometerMbar };
+  const manifoldTrust = manifoldTrustOf(samples, own);
+  return manifoldTrust < 1 ? { ...own, manifoldTrust } : own;
+}
+
 /** Brings a reading onto the flow axis: zero off, flow for each sample and block, what was assumed. */
 export function judgeReading(reading: ReadingBody, context: FlowContext): JudgedReading {
-  const withBarometer =
-    reading.barometerMbar === undefined ? context : { ...context, barometerMbar: reading.barometerMbar };
+  const withBarometer = contextOf(reading, context);
   const zero = zeroOf(reading, context);
   const samples: JudgedSample[] = [];
   const points: FlowPoint[] = [];

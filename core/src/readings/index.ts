@@ -16,7 +16,7 @@ export {
 export type { LogWarning, RawColumn, RawLog } from './reader/rawLog.ts';
 export { SENSOR_UNPROVEN, type Finding, type FindingLevel } from './findings/index.ts';
 export { type LogWindow, type WindowKind } from './windows.ts';
-export { steadyFlow, type FlowContext, type SteadyFlow } from './steadyFlow.ts';
+export { manifoldTrustOf, steadyFlow, type FlowContext, type SteadyFlow } from './steadyFlow.ts';
 export {
   analyseLog,
   analyseRaw,

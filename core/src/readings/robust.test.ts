@@ -109,7 +109,7 @@ describe('each limit decides on its own side', () => {
   it.each([
     ['sample2-soot-blocked.csv', 'dpIdleBlockedMbar', 'dp-high-idle', 40, 50],
     ['sample2-soot-blocked.csv', 'dp3000BlockedMbar', 'dp-high-hold', 229, 232],
-    ['sample2-soot-blocked.csv', 'sootHighG', 'soot-high', 58, 60],
+    ['sample2-soot-blocked.csv', 'sootHighGPerL', 'soot-high', 21.2, 21.8],
     ['sample6-cleaning-warm-up.csv', 'dpFallingDropMbar', 'dp-falling', 150, 990],
     ['sample6-cleaning-warm-up.csv', 'dpFallingDropPercent', 'dp-falling', 60, 94],
   ] as const)('%s: %s', async (file, limit, id, raises, silences) => {

@@ -1,10 +1,11 @@
 import { spoken } from '../words/index.ts';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { SteadySample } from '../ledger/index.ts';
+import type { ReadingSample, SteadySample } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { madeSample } from '../testing/madeReadings.ts';
-import { steadyFlow as steadyFlowInCodes } from './index.ts';
+import { manifoldTrustOf, steadyFlow as steadyFlowInCodes } from './index.ts';
 
 const steadyFlow = spoken(steadyFlowInCodes);
 
@@ -50,5 +51,55 @@ describe('flow at a steady sample', () => {
     const usual = valueOf(steadyFlow(hold, { limits, displacementL: 2 }));
     expect(warmer.temperatureC).toBe(300);
     expect(warmer.flowM3PerH).toBeGreaterThan(usual.flowM3PerH * 1.15);
+  });
+});
+
+describe('a manifold sensor that is wrong with the engine off', () => {
+  const atRest = (manifoldMbar: number): readonly ReadingSample[] => [
+    { kind: 'key-off', rpm: 0, dpMbar: 0, manifoldMbar },
+  ];
+  const trust = (manifoldMbar: number, barometerMbar?: number): number =>
+    manifoldTrustOf(atRest(manifoldMbar), {
+      limits,
+      ...(barometerMbar === undefined ? {} : { barometerMbar }),
+    });
+
+  it('is believed within the limit, not at all from twice that, and where nothing was read', () => {
+    expect(trust(1003, 1005)).toBe(1);
+    expect(trust(1005 * 0.85, 1005)).toBeCloseTo(0.5, 6);
+    expect(trust(640, 1005)).toBe(0);
+    expect(manifoldTrustOf([hold], { limits })).toBe(1);
+  });
+
+  it('needs no barometer where it shows what no air has; on a pass it is right', () => {
+    expect(trust(793)).toBe(1);
+    expect(trust(320)).toBe(0);
+    expect(trust(1600)).toBe(0);
+  });
+
+  it('gives no flow: the barometer stands for it, and that is said', () => {
+    const sample = { ...hold, manifoldMbar: 642 };
+    const context = { limits, displacementL: 2, barometerMbar: 1005 };
+    const off = valueOf(steadyFlow(sample, { ...context, manifoldTrust: trust(640, 1005) }));
+    expect(off.flowM3PerH).toBeCloseTo(valueOf(steadyFlow(hold, context)).flowM3PerH, 6);
+    expect(off.assumptions[0]).toBe(
+      'manifold pressure is wrong with the engine off, so not used: taken as 1005 mbar',
+    );
+  });
+
+  it('moves no flow by a step, however far it is off', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 500, max: 1200, noNaN: true }), (manifoldMbar) => {
+        const flowAt = (rest: number): number =>
+          valueOf(
+            steadyFlow(
+              { ...hold, manifoldMbar: rest },
+              { limits, displacementL: 2, barometerMbar: 1005, manifoldTrust: trust(rest, 1005) },
+            ),
+          ).flowM3PerH;
+        expect(Math.abs(flowAt(manifoldMbar * 1.001) / flowAt(manifoldMbar) - 1)).toBeLessThan(0.004);
+      }),
+      { numRuns: 300 },
+    );
   });
 });

@@ -1,6 +1,6 @@
 import { say, type Said } from '../words/index.ts';
 import { exhaustMassGPerS, filterFlow, speedDensityGPerS, type FilterFlow } from '../filter/index.ts';
-import type { SteadySample } from '../ledger/index.ts';
+import type { ReadingSample, SteadySample } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { failed, success, MBAR_TO_PA, type Result } from '../quantities/index.ts';
 
@@ -9,6 +9,8 @@ export interface FlowContext {
   readonly limits: Limits;
   readonly displacementL?: number;
   readonly barometerMbar?: number;
+  /** How far the manifold sensor is to be believed, 0–1, by what it shows at rest; absent: wholly. */
+  readonly manifoldTrust?: number;
 }
 
 export type AirSource = 'air-meter' | 'speed-density';
@@ -44,6 +46,27 @@ interface Air {
   readonly assumptions: readonly Said[];
 }
 
+/** Air on any road, mbar: a manifold sensor at rest beyond this shows no air. */
+const AIR_ON_EARTH = { low: 550, high: 1090 } as const;
+
+/**
+ * How far the manifold sensor of a reading is to be believed, by what it shows with the engine off: there it is at air pressure. Up to
+ * the limit of the profile wholly, from twice that not at all, between by its share, so that no figure is a cliff.
+ * @returns 1 where nothing was read at rest, or nothing to hold it against
+ */
+export function manifoldTrustOf(
+  samples: readonly ReadingSample[],
+  { barometerMbar, limits }: Pick<FlowContext, 'barometerMbar' | 'limits'>,
+): number {
+  const rest = samples.find(({ kind, manifoldMbar }) => kind === 'key-off' && manifoldMbar !== undefined);
+  if (rest?.manifoldMbar === undefined) return 1;
+  const { low, high } = AIR_ON_EARTH;
+  const nearest = Math.min(Math.max(rest.manifoldMbar, low), high);
+  const air = barometerMbar ?? nearest;
+  const offPercent = (100 * Math.abs(rest.manifoldMbar - air)) / air;
+  return Math.min(1, Math.max(0, 2 - offPercent / limits.keyOnPercent));
+}
+
 /** Air by speed–density where the engine size is known; missing manifold pressure and intake air are assumed aloud. */
 function airBySpeedDensity(
   sample: SteadySample,
@@ -52,9 +75,14 @@ function airBySpeedDensity(
 ): Air | undefined {
   if (context.displacementL === undefined || sample.rpm <= 0) return undefined;
   const assumptions: Said[] = [];
-  if (sample.manifoldMbar === undefined) {
+  const { manifoldTrust: trust = 1 } = context;
+  const manifoldMbar = trust > 0 ? sample.manifoldMbar : undefined;
+  if (sample.manifoldMbar === undefined)
     assumptions.push(say('findings.manifold-pressure-not-read-taken', { barometerMbar }));
-  }
+  else if (trust < 1)
+    assumptions.push(
+      say('findings.manifold-pressure-off-at-rest', { barometerMbar, share: 100 * (1 - trust) }),
+    );
   if (sample.intakeAirC === undefined)
     assumptions.push(say('findings.intake-air-not-read-taken', { assumedC: ASSUMED_INTAKE_C }));
   const idles = sample.rpm < RAISED_RPM;
@@ -62,7 +90,8 @@ function airBySpeedDensity(
   const air = speedDensityGPerS({
     displacementL: context.displacementL,
     rpm: sample.rpm,
-    manifoldMbar: sample.manifoldMbar ?? barometerMbar,
+    manifoldMbar:
+      manifoldMbar === undefined ? barometerMbar : barometerMbar + trust * (manifoldMbar - barometerMbar),
     manifoldC: sample.intakeAirC ?? ASSUMED_INTAKE_C,
     volumetricEfficiency: context.limits.volumetricEfficiency,
   });
@@ -72,9 +101,8 @@ function airBySpeedDensity(
     source: 'speed-density',
     doubt: idles
       ? AIR_DOUBT.speedDensityIdle
-      : sample.manifoldMbar === undefined
-        ? AIR_DOUBT.speedDensityAssumed
-        : AIR_DOUBT.speedDensity,
+      : AIR_DOUBT.speedDensityAssumed -
+        (manifoldMbar === undefined ? 0 : trust) * (AIR_DOUBT.speedDensityAssumed - AIR_DOUBT.speedDensity),
     assumptions,
   };
 }
@@ -84,7 +112,8 @@ function chooseAir(sample: SteadySample, context: FlowContext, barometerMbar: nu
   const metered = sample.airMassGPerS;
   if (metered === undefined || metered <= 0) return computed;
   const meter: Air = { gPerS: metered, source: 'air-meter', doubt: AIR_DOUBT.meter, assumptions: [] };
-  if (!computed || sample.manifoldMbar === undefined) return meter;
+  // What does not agree with the air at rest judges no other sensor.
+  if (!computed || sample.manifoldMbar === undefined || (context.manifoldTrust ?? 1) < 1) return meter;
   const ratio = metered / computed.gPerS;
   const { mafToSpeedDensityLow: low, mafToSpeedDensityHigh: high } = context.limits;
   if (ratio >= low && ratio <= high) return meter;

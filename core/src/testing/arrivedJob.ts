@@ -82,6 +82,8 @@ function isAbout({ next }: JobJudgement, fault: FaultId, wayOfPressureCounts: bo
       wayOfPressureCounts && groupOf(fault) === 'filter' ? new Set([...family, ...PATH_CAUSES]) : family;
     return check?.outcomes.some((outcome) => pointsTo(outcome, about)) ?? false;
   }
+  // What puts a wrong counter right is its reset.
+  if (next.do === 'prove') return next.id === 'reset-soot' && family.has('counter-not-reset');
   if (next.do === 'repair') return next.id !== undefined && family.has(next.id);
   return next.do === 'treat' && groupOf(fault) === 'filter';
 }

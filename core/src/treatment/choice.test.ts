@@ -1,7 +1,8 @@
-import { spoken } from '../words/index.ts';
+import { inEnglish, spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { deriveJob as deriveJobInCodes } from '../job/index.ts';
 import type { EntryBody, Treatment } from '../ledger/index.ts';
+import { filterByEngine } from '../filter/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '../testing/index.ts';
@@ -179,8 +180,14 @@ describe('the burn of a job', () => {
     expect(forecast.plannedPeakC).toBeGreaterThan(DEFAULT_LIMITS.burnTargetC - 5);
   });
 
-  it('is none where the size is not known or nothing was read', () => {
+  it('is none where nothing was read; an assumed size it says', () => {
     expect(burnOfJob(question([SENSOR_SOUND]))).toBeUndefined();
-    expect(burnOfJob({ ...question([SENSOR_SOUND, few]), filter: undefined })).toBeUndefined();
+    const assumed = burnOfJob({
+      ...question([SENSOR_SOUND, few]),
+      filter: filterByEngine(DISPLACEMENT_L, DEFAULT_LIMITS.filterPerEngineSize),
+    });
+    expect(inEnglish(assumed?.assumptions ?? []).join(' ')).toContain(
+      'Filter size taken as 2.5 L, by engine size',
+    );
   });
 });

@@ -242,7 +242,7 @@ function sootLoad(
 ): { readonly gPerL: number; readonly lowG: number; readonly highG: number } | undefined {
   const { filter, derived, limits, displacementL } = question;
   const reading = latestReading(derived);
-  if (!filter || !reading) return undefined;
+  if (!reading) return undefined;
   const estimate = sootByPressure(reading.body, filter, {
     limits,
     ...(displacementL === undefined ? {} : { displacementL }),
@@ -257,7 +257,7 @@ function effortOf(
   { limits, filter }: TreatmentQuestion,
 ): { handsOnMin: number; waitingMin: number; material: number } {
   // About a litre for a filter of a light vehicle; a larger one takes more.
-  const fluidL = Math.max(limits.leastFillL, filter ? limits.fillPerFilterL * filterVolumeL(filter) : 0);
+  const fluidL = Math.max(limits.leastFillL, limits.fillPerFilterL * filterVolumeL(filter));
   switch (treatment) {
     case 'nothing':
       return { handsOnMin: 0, waitingMin: 0, material: 0 };

@@ -1,5 +1,6 @@
 import { say, type Said } from '../words/index.ts';
 import { bedLimits, idleExhaust, plannedBurn, worstDropToIdle, type BurnPlan } from '../burn/index.ts';
+import { filterVolumeL, USUAL_ENGINE_L } from '../filter/index.ts';
 import { happenedAt } from '../ledger/index.ts';
 import { judgeReading } from '../proof/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -21,14 +22,12 @@ export interface JobBurn {
   readonly assumptions: readonly Said[];
 }
 
-/** A middle engine, where its size is not known. */
-const USUAL_DISPLACEMENT_L = 2;
 /** Gas of a raised idle per litre of engine, as a burn is held at, where no hold was read. */
 const HELD_KG_PER_S_L = 0.022;
 
 /**
  * The burn of a job's filter as it would be planned: the upper end of its soot, the flow of its hold of most flow, temperature
- * and oxygen of the limits profile. Nothing where the filter or the soot is not known.
+ * and oxygen of the limits profile. Nothing where the soot is not known.
  */
 export function burnOfJob(
   facts: InterlockFacts,
@@ -37,7 +36,7 @@ export function burnOfJob(
 ): JobBurn | undefined {
   const { derived, filter, limits, displacementL } = facts;
   const reading = latestReading(derived);
-  if (!filter || !reading) return undefined;
+  if (!reading) return undefined;
   const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
   const load = mostSoot(reading.body, filter, context, {
     counterIsStale: counterIsStale(command, derived, happenedAt(reading)),
@@ -46,7 +45,7 @@ export function burnOfJob(
   const flows = judgeReading(reading.body, context)
     .samples.filter(({ kind }) => kind === 'hold')
     .map(({ flow }) => flow.exhaustKgPerS);
-  const engineL = displacementL ?? USUAL_DISPLACEMENT_L;
+  const engineL = displacementL ?? USUAL_ENGINE_L;
   const { diameterMm, lengthMm, cpsi, wallMm, material = 'unknown' } = filter;
   return {
     plan: {
@@ -61,10 +60,13 @@ export function burnOfJob(
     },
     displacementL: engineL,
     assumptions: [
+      ...(filter.size
+        ? [say('treatment.size-taken', { volumeL: filterVolumeL(filter), from: filter.size.from })]
+        : []),
       ...(material === 'unknown' ? [say('treatment.material-unknown-the-lighter-one')] : []),
       ...(filter.catalyst === undefined ? [say('treatment.coating-unknown-coated-assumed')] : []),
       ...(displacementL === undefined
-        ? [say('treatment.engine-size-unknown-idle', { displacementL: USUAL_DISPLACEMENT_L })]
+        ? [say('treatment.engine-size-unknown-idle', { displacementL: USUAL_ENGINE_L })]
         : []),
       say('treatment.no-ash-soot-evenly-along'),
       say('treatment.oxygen-c-before-the-filter', {

@@ -8,6 +8,7 @@ import {
   type PartState,
   type WorkType,
 } from '../ledger/index.ts';
+import { filterVolumeL } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { SENSOR_UNPROVEN } from '../readings/index.ts';
 import { sentenceOf } from '../diagnosis/index.ts';
@@ -21,7 +22,6 @@ export interface Interlock {
   readonly id:
     | 'no-reading'
     | 'pressure-unproven'
-    | 'size-unknown'
     | 'over-full'
     | 'drop-too-hot'
     | 'codes-not-kept'
@@ -64,7 +64,7 @@ export interface InterlockFacts {
     }[];
   };
   readonly limits: Limits;
-  readonly filter: KnownFilter | undefined;
+  readonly filter: KnownFilter;
   readonly displacementL?: number;
 }
 
@@ -157,13 +157,6 @@ export function commandInterlocks(
       text: say('treatment.no-soot-estimate-can', { doubt }),
     });
   }
-  if (!filter) {
-    held.push({
-      id: 'size-unknown',
-      text: say('treatment.filter-size-unknown'),
-    });
-    return held;
-  }
   const load = mostSoot(
     reading.body,
     filter,
@@ -181,6 +174,9 @@ export function commandInterlocks(
         grams,
         by,
         limit,
+        size: filter.size
+          ? say('treatment.size-taken', { volumeL: filterVolumeL(filter), from: filter.size.from })
+          : undefined,
         what:
           filter.material === 'silicon-carbide'
             ? say('treatment.silicon-carbide')

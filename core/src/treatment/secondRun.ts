@@ -66,8 +66,8 @@ export function adviseSecondRun(
       ],
     };
   const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
-  const estimate = filter ? sootByPressure(reading.body, filter, context) : undefined;
-  if (!filter || !estimate?.ok)
+  const estimate = sootByPressure(reading.body, filter, context);
+  if (!estimate.ok)
     return {
       another: 'read-first',
       reasons: [say('treatment.the-remaining-soot-cannot')],

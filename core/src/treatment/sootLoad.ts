@@ -4,8 +4,8 @@ import {
   filterVolumeL,
   sootFromPressure,
   type SootEstimate,
-  type FilterGeometry,
   type FilterMaterial,
+  type FilterSize,
 } from '../filter/index.ts';
 import type { PartId, ReadingBody } from '../ledger/index.ts';
 import { judgeReading, Z90 } from '../proof/index.ts';
@@ -20,31 +20,63 @@ export interface SootLoad {
 }
 
 /**
- * The most soot that a reading leaves room for, g and g/L: the upper end (90 %) of the estimate by pressure in its
- * hold of most flow, or the ECU's figure if that is more and not left aside.
+ * The most soot that a reading leaves room for, g and g/L: the upper end (90 %) of the estimate by pressure in its hold of most flow,
+ * narrowed by what the ECU says where that agrees; the ECU's figure if that is more and not left aside. A size that nobody entered
+ * widens both.
  */
 export function mostSoot(
   reading: ReadingBody,
-  geometry: FilterGeometry,
+  filter: FilterSize,
   context: FlowContext,
   { counterIsStale = false }: { readonly counterIsStale?: boolean } = {},
 ): Result<SootLoad> {
-  const estimate = sootByPressure(reading, geometry, context);
+  const estimate = sootByPressure(reading, filter, context);
   if (!estimate.ok) return estimate;
-  const volumeL = filterVolumeL(geometry);
-  const counter = counterIsStale ? 0 : (reading.sootCounterG ?? 0);
   const { lowG, highG } = estimate.value;
+  const load = (grams: number, by: Said): Result<SootLoad> =>
+    success({ grams, gPerL: grams / filterVolumeL(filter), by });
+  const counted = counterIsStale ? undefined : countedSoot(reading, filter, context);
+  if (!counted) return load(highG, say('treatment.the-upper-end'));
   // A second measure that agrees narrows the first: what both leave room for.
-  const most = (1 + context.limits.counterTooLowPercent / 100) * counter;
-  if (counter > 0 && most >= lowG && counter <= highG) {
-    const grams = Math.min(highG, most);
-    return success({ grams, gPerL: grams / volumeL, by: say('treatment.pressure-and-counter-in-agreement') });
+  if (counted.mostG >= lowG && counted.grams <= highG)
+    return load(Math.min(highG, counted.mostG), counted.agreeing);
+  return counted.grams > highG
+    ? load(counted.grams, say('treatment.the-ecus-figure'))
+    : load(highG, say('treatment.the-upper-end'));
+}
+
+interface CountedSoot {
+  readonly grams: number;
+  /** What it leaves room for. */
+  readonly mostG: number;
+  readonly agreeing: Said;
+}
+
+/** Soot by the ECU: grams, or a fill level, which is of its own filter and so knows its size. */
+function countedSoot(
+  { sootCounterG, sootPercent }: ReadingBody,
+  filter: FilterSize,
+  { limits }: FlowContext,
+): CountedSoot | undefined {
+  const undercounts = 1 + limits.counterTooLowPercent / 100;
+  if (sootCounterG !== undefined && sootCounterG > 0) {
+    // Grams in a smaller filter are more for each litre of it: of two doubts the one does not wait for the other.
+    const larger = Math.hypot(Math.log(undercounts), Z90 * (filter.size?.volumeSd ?? 0));
+    return {
+      grams: sootCounterG,
+      mostG: Math.exp(larger) * sootCounterG,
+      agreeing: say('treatment.pressure-and-counter-in-agreement'),
+    };
   }
-  return success(
-    counter > highG
-      ? { grams: counter, gPerL: counter / volumeL, by: say('treatment.the-ecus-figure') }
-      : { grams: highG, gPerL: highG / volumeL, by: say('treatment.the-upper-end') },
-  );
+  if (sootPercent === undefined || sootPercent <= 0) return undefined;
+  const atHundredG = limits.sootAtHundredPercentGPerL * filterVolumeL(filter);
+  const grams = (sootPercent / 100) * atHundredG;
+  return {
+    grams,
+    // Up to 100 % it is what the vehicle burns by itself.
+    mostG: sootPercent <= 100 ? atHundredG : undercounts * grams,
+    agreeing: say('treatment.pressure-and-fill-level-in-agreement'),
+  };
 }
 
 /**
@@ -53,7 +85,7 @@ export function mostSoot(
  */
 export function sootByPressure(
   reading: ReadingBody,
-  geometry: FilterGeometry,
+  filter: FilterSize,
   context: FlowContext,
 ): Result<SootEstimate> {
   const judged = judgeReading(reading, context);
@@ -67,10 +99,11 @@ export function sootByPressure(
     });
   }
   return sootFromPressure({
-    geometry,
+    geometry: filter,
     gas: first.flow,
     dpMbar: Math.max(first.dpMbar, 0),
     dpDoubtMbar: Math.hypot(Z90 * judged.zeroSdMbar, first.dpMbar * first.flow.flowDoubt),
+    size: filter.size,
   });
 }
 
@@ -80,20 +113,20 @@ export function sootByPressure(
  */
 export function sootRoom(
   reading: ReadingBody | undefined,
-  geometry: FilterGeometry | undefined,
+  filter: FilterSize | undefined,
   context: FlowContext,
   fitted: readonly PartId[] | undefined,
 ): { readonly lowG: number; readonly highG: number } | undefined {
-  if (!reading || !geometry) return undefined;
-  const estimate = sootByPressure(reading, geometry, context);
+  if (!reading || !filter) return undefined;
+  const estimate = sootByPressure(reading, filter, context);
   if (!estimate.ok) return undefined;
   const openToAir = fitted !== undefined && !fitted.includes('low-pipe');
   const { lowG, highG, capped } = estimate.value;
   return { lowG: openToAir ? 0 : lowG, highG: capped ? Number.POSITIVE_INFINITY : highG };
 }
 
-/** A filter with what it is made of and coated with, where that is known. */
-export type KnownFilter = FilterGeometry & {
+/** A filter as far as its size is known, with what it is made of and coated with where that is known. */
+export type KnownFilter = FilterSize & {
   readonly material?: FilterMaterial;
   readonly catalyst?: Catalyst | undefined;
 };

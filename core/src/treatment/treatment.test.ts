@@ -5,6 +5,7 @@ import { deriveJob as deriveJobInCodes } from '../job/index.ts';
 import type { EntryBody, ReadingBody } from '../ledger/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
+import { filterByEngine } from '../filter/index.ts';
 import { DISPLACEMENT_L, FILTER, madeEntry, madeReading } from '../testing/index.ts';
 import {
   commandInterlocks as commandInterlocksInCodes,
@@ -93,8 +94,26 @@ describe('what holds a command off', () => {
     expect(doubted[0]?.text).toContain('dp-slow-response');
   });
 
-  it('is an unknown size, and codes that would be lost', () => {
-    expect(commandInterlocksWithoutSize()).toEqual(['size-unknown']);
+  it('goes by an assumed size with its doubt: little soot passes, what may be too much is held and says why', () => {
+    const assumed = filterByEngine(DISPLACEMENT_L, DEFAULT_LIMITS.filterPerEngineSize);
+    expect(ids('burn', [sensorSound, madeReading('before', { sootG: 1 })], assumed)).toEqual([]);
+    const some = madeReading('before', { sootG: 9 });
+    expect(ids('burn', [sensorSound, some])).toEqual([]);
+    const [held] = heldBy('burn', [sensorSound, some], assumed);
+    expect(held?.id).toBe('over-full');
+    expect(held?.text).toMatch(/Filter size taken as 2\.5 L, by engine size: entering it narrows this\./);
+  });
+
+  it('takes a fill level that agrees with the pressure as the ECU’s own measure, whatever the size', () => {
+    const assumed = filterByEngine(DISPLACEMENT_L, DEFAULT_LIMITS.filterPerEngineSize);
+    const some = madeReading('before', { sootG: 9 });
+    expect(ids('burn', [sensorSound, { ...some, sootPercent: 80 }], assumed)).toEqual([]);
+    expect(ids('burn', [sensorSound, { ...some, sootPercent: 150 }], assumed)).toEqual(['over-full']);
+    // One that contradicts the pressure narrows nothing.
+    expect(ids('burn', [sensorSound, { ...manyGrams, sootPercent: 20 }], assumed)).toEqual(['over-full']);
+  });
+
+  it('is codes that would be lost', () => {
     expect(ids('clear-codes', [sensorSound, fewGrams])).toEqual(['codes-not-kept']);
   });
 
@@ -153,14 +172,6 @@ describe('what holds a command off', () => {
     expect(ids('reset-counter', [sensorSound, fewGrams, clean, after])).toEqual(['over-full']);
   });
 });
-
-function commandInterlocksWithoutSize(): string[] {
-  const entries = [sensorSound, fewGrams].map((body, i) => madeEntry(i + 1, body));
-  const derived = deriveJob({ entries, limits: DEFAULT_LIMITS });
-  return commandInterlocks('burn', { derived, limits: DEFAULT_LIMITS, filter: undefined }).map(
-    ({ id }) => id,
-  );
-}
 
 describe('the most soot that a reading leaves room for', () => {
   const context = { limits: DEFAULT_LIMITS, displacementL: DISPLACEMENT_L };

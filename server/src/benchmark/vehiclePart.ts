@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import {
   arrivedJob,
   droppedBurn,
@@ -38,9 +39,15 @@ export interface VehicleShare {
   readonly step: number;
 }
 
+// Whoever asked is gone: nobody waits for the answer.
+process.on('disconnect', () => process.exit());
 process.on('message', ({ work, first, last, step }: VehicleShare) => {
-  const found: unknown[] = [];
-  for (let seed = first; seed <= last; seed += step) found.push(VEHICLE_WORK[work](seed));
-  // All at once: what is sent piece by piece waits until the work is done anyway.
-  process.send?.(found, () => process.disconnect());
+  void (async () => {
+    const found: unknown[] = [];
+    for (let seed = first; seed <= last; seed += step) {
+      found.push(VEHICLE_WORK[work](seed));
+      await setImmediate();
+    }
+    process.send?.(found, () => process.disconnect());
+  })();
 });

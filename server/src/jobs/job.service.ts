@@ -2,6 +2,7 @@ import type { EntityManager } from 'typeorm';
 import type { Job } from '@white-ember/core/contract';
 import { notFound } from '../http/problem.ts';
 import { foundInFamily } from '../judging/family.ts';
+import { limitsOf } from '../judging/limitsInForce.ts';
 import { listLogs } from '../logs/log.service.ts';
 import { readEntries, readNextJob, readStoredJob } from '../judging/storedJob.ts';
 
@@ -11,7 +12,7 @@ export async function presentJob(manager: EntityManager, workshopId: string, id:
   const entries = await readEntries(manager, id);
   const nextJob = await readNextJob(manager, id);
   const { limitsProfile, seal } = job;
-  const family = seal ? undefined : await foundInFamily(manager, workshopId, id, job.vehicle.family);
+  const family = seal ? undefined : await foundInFamily(manager, workshopId, job, limitsOf(limitsProfile));
   return {
     id: job.id,
     number: job.number,

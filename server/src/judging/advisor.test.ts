@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Advice, Job, JobListItem } from '@white-ember/core/contract';
 import { adviceOf, judgeJob, vehicleFactsOf } from '@white-ember/core/job';
 import { SOFTWARE } from '@white-ember/core/report';
-import { madeReading } from '@white-ember/core/testing';
+import { DISPLACEMENT_L, madeReading, PROVEN_PATH } from '@white-ember/core/testing';
 import { limitsOf } from './limitsInForce.ts';
 import { entry, makeWorkshop, startTestApp, type TestApp, type TestWorkshop } from '../testing/testApp.ts';
 
@@ -129,4 +129,53 @@ it('a family’s findings count on the job’s page', async () => {
     expect((await technician.post(`/api/jobs/${earlier}/entries`, entry(body))).status).toBe(201);
   const { body: again } = await viewer.get<Job>(`/api/jobs/${ids.job}`);
   expect(again.family).toEqual({ jobs: 1, confirmed: { 'high-pipe-blocked': 1 } });
+});
+
+it('a family’s filter stands for one whose size was not entered: as measured, else as proved readings tell', async () => {
+  const { technician, viewer, ids } = await makeWorkshop(app, 'Sizeford');
+  const { body: known } = await viewer.get<Job>(`/api/jobs/${ids.job}`);
+  expect(known.family).toBeUndefined();
+  const vehicleOf = async (family: string, plate: string): Promise<string> => {
+    const id = uuidv7();
+    const { status } = await technician.post('/api/vehicles', {
+      id,
+      plate,
+      model: 'Van',
+      family,
+      displacementL: DISPLACEMENT_L,
+      fitted: known.vehicle.fitted,
+    });
+    expect(status).toBe(201);
+    return id;
+  };
+  const jobOf = async (vehicleId: string, openedAt: string): Promise<string> => {
+    const id = uuidv7();
+    expect((await technician.post('/api/jobs', { id, vehicleId, openedAt })).status).toBe(201);
+    return id;
+  };
+  const filterOf = async (job: string) => (await viewer.get<Job>(`/api/jobs/${job}`)).body.family?.filter;
+
+  const sister = await jobOf(await vehicleOf(known.vehicle.family, 'SI 1 ZE'), '2026-02-02T08:00:00.000Z');
+  expect(await filterOf(sister)).toMatchObject({ size: { from: 'family', vehicles: 1 } });
+
+  const first = await vehicleOf('Unmeasured 2.0', 'SI 2 ZE');
+  const waiting = await jobOf(await vehicleOf('Unmeasured 2.0', 'SI 3 ZE'), '2026-03-02T08:00:00.000Z');
+  expect(await filterOf(waiting)).toBeUndefined();
+  const earlier = await jobOf(first, '2026-01-02T08:00:00.000Z');
+  for (const body of [
+    madeReading('before', { sootG: 55 }),
+    ...PROVEN_PATH,
+    { kind: 'work', work: 'chemical-clean', what: 'One fill', dwellMin: 30 },
+    madeReading('after', { sootG: 3 }),
+    ...PROVEN_PATH,
+    { kind: 'drive', distanceKm: 14, powerLimitGone: true, reportedBy: 'technician' },
+    { kind: 'code-scan', when: 'after-drive', codes: [] },
+  ])
+    expect((await technician.post(`/api/jobs/${earlier}/entries`, entry(body))).status).toBe(201);
+  expect(await filterOf(waiting)).toMatchObject({ size: { from: 'readings', vehicles: 1 } });
+  // A job does not learn from itself, nor one workshop from another.
+  expect(await filterOf(earlier)).toBeUndefined();
+  const other = await makeWorkshop(app, 'Elsewhere');
+  const { body: theirs } = await other.viewer.get<Job>(`/api/jobs/${other.ids.job}`);
+  expect(theirs.family).toBeUndefined();
 });

@@ -38,8 +38,8 @@ async function judgedFacts(
 ): Promise<{ readonly facts: JudgedFacts; readonly entryCount: number } | undefined> {
   const job = await readStoredJob(manager, workshopId, id);
   if (!job || job.seal) return undefined;
-  const family = await foundInFamily(manager, workshopId, id, job.vehicle.family);
   const facts = await factsOf(manager, job, await readEntries(manager, id));
+  const family = await foundInFamily(manager, workshopId, job, facts.limits);
   return { facts: { ...facts, ...(family ? { family } : {}) }, entryCount: job.entryCount };
 }
 

@@ -113,6 +113,7 @@ export async function readStoredJob(
 
 interface EntryRecord {
   id: string;
+  job_id: string;
   seq: number;
   author_id: string;
   author_name: string;
@@ -124,20 +125,27 @@ interface EntryRecord {
 }
 
 /** The ledger of a job in the server's order; only some kinds of entry where they are named. */
-export async function readEntries(
+export const readEntries = (
   manager: EntityManager,
   jobId: string,
   kinds?: readonly EntryKind[],
+): Promise<Entry[]> => readEntriesOf(manager, [jobId], kinds);
+
+/** The ledgers of several jobs, one after another. */
+export async function readEntriesOf(
+  manager: EntityManager,
+  jobIds: readonly string[],
+  kinds?: readonly EntryKind[],
 ): Promise<Entry[]> {
   const records = await manager.query<EntryRecord[]>(
-    `SELECT id, seq, author_id, author_name, device_time, server_time, supersedes,
+    `SELECT id, job_id, seq, author_id, author_name, device_time, server_time, supersedes,
             imported_at IS NOT NULL AS imported, body
-       FROM entry WHERE job_id = $1${kinds ? ` AND body->>'kind' = ANY($2)` : ''} ORDER BY seq`,
-    kinds ? [jobId, kinds] : [jobId],
+       FROM entry WHERE job_id = ANY($1)${kinds ? ` AND body->>'kind' = ANY($2)` : ''} ORDER BY job_id, seq`,
+    kinds ? [jobIds, kinds] : [jobIds],
   );
   return records.map((record) => ({
     id: record.id,
-    jobId,
+    jobId: record.job_id,
     seq: record.seq,
     authorId: record.author_id,
     authorName: record.author_name,

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { Job, Vehicle } from '@white-ember/core/contract';
 import {
   deriveJob,
+  filterOfJob,
   sealedLimits,
   unsealJob,
   vehicleFactsOf,
@@ -9,6 +10,7 @@ import {
   type JudgedFacts,
   type SealedJob,
 } from '@white-ember/core/job';
+import type { KnownFilter } from '@white-ember/core/treatment';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
 import { DEFAULT_LIMITS, resolveLimits, type Limits } from '@white-ember/core/limits';
 import { useJobQuery, useSessionQuery } from '../data/api.ts';
@@ -22,6 +24,8 @@ export interface OpenJob {
   readonly limits: Limits;
   /** What the job is judged by. */
   readonly facts: JudgedFacts;
+  /** The filter as far as its size is known. */
+  readonly filter: KnownFilter;
   /** What the job was signed off with, where it is and the present is looked at. */
   readonly sealed?: Spoken<SealedJob['sealed']>;
   /** What the ledger means; while an earlier moment is looked at, what it meant then. */
@@ -100,6 +104,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       vehicle: job.vehicle,
       limits,
       facts: factsOf(until),
+      filter: filterOfJob(factsOf(until), derived),
       inCodes: derived,
       ...inWords({ derived, whole }, words),
       all: entries,

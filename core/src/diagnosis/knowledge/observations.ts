@@ -235,6 +235,12 @@ export const OBSERVATIONS = {
     leak: 0.05,
     shows: { 'counter-not-reset': mostly, 'dp-hose-off': seldom },
   },
+  'filter-changed': {
+    why: 'a new one starts clean; its counter starts where the old one stood',
+    leak: 0.02,
+    shows: { 'counter-not-reset': mostly },
+    hides: { 'ash-full': mostly },
+  },
   'dent-seen': {
     why: 'as seen',
     leak: 0.01,

@@ -1,13 +1,15 @@
 import {
   CLEAN,
+  filterByEngine,
   filterVolumeL,
   pressureDrop,
   speedDensityGPerS,
-  type FilterGeometry,
+  USUAL_ENGINE_L,
+  type FilterSize,
 } from '../../filter/index.ts';
 import { steadySamplesOf, type ReadingSample, type SteadySample } from '../../ledger/index.ts';
 import type { Limits } from '../../limits/index.ts';
-import { steadyFlow } from '../../readings/index.ts';
+import { manifoldTrustOf, steadyFlow } from '../../readings/index.ts';
 import type { Evidence } from '../network.ts';
 import type { Measured } from '../weigh.ts';
 import { AIR_CAUSES, airMassChance } from './airMass.ts';
@@ -30,45 +32,34 @@ export interface MeasuredReading {
 
 export interface MeasuredVehicle {
   readonly displacementL?: number;
-  readonly geometry?: FilterGeometry;
+  /** As entered, or as the family has it; else the class of the engine stands for it. */
+  readonly geometry?: FilterSize;
 }
 
-/** A middle engine, where its size is not known. */
-const USUAL_ENGINE_L = 2;
-/** Filters are built at 1.1–1.5 times the engine’s size, 200–300 cells. */
-const FILTER_PER_ENGINE = 1.25;
-const USUAL_CELLS = { cpsi: 200, wallMm: 0.305 };
-/** Spread of the logarithm of the clean figure where the filter’s size is assumed, and where the engine’s is, too. */
-const ASSUMED_FILTER = 0.35;
-const ASSUMED_ENGINE = 0.3;
+/** Spread of the logarithm of the clean figure of a size that was entered, and of the flow where the engine’s size is a guess. */
 const KNOWN_FILTER = 0.12;
+const ASSUMED_ENGINE = 0.3;
 /** Recirculated gas at idle stands in the place of air, so that speed and manifold pressure tell little of the flow. */
 const IDLE_BY_SPEED = 0.35;
 const IDLE_METERED = 0.2;
 const HOLD_OWN = 0.08;
 const AIR_UNKNOWN_HEIGHT_MBAR = 25;
-/** Where the computer asks for a regeneration, g/L: a fill level in per cent is of that. */
-const AT_HUNDRED_PERCENT = 4.5;
+/** Spread of the logarithm of what a fill level of 100 % stands for. */
 const PERCENT_DOUBT = 0.4;
 /** From here on a speed is no idle any more, rpm. */
 const RAISED_RPM = 1500;
-
-/** A filter of the class of the engine, as long as it is wide. */
-export function assumedFilter(displacementL = USUAL_ENGINE_L): FilterGeometry {
-  const edgeMm = Math.cbrt((4 * FILTER_PER_ENGINE * displacementL * 1e6) / Math.PI);
-  return { diameterMm: edgeMm, lengthMm: edgeMm, ...USUAL_CELLS };
-}
 
 function dropReading(
   { samples, barometerMbar }: MeasuredReading,
   { displacementL, geometry }: MeasuredVehicle,
   limits: Limits,
-  gaugeHigh: boolean | undefined,
+  { gaugeHigh, manifoldTrust }: { readonly gaugeHigh: boolean | undefined; readonly manifoldTrust: number },
 ): DropReading | undefined {
-  const filter = geometry ?? assumedFilter(displacementL);
+  const filter = geometry ?? filterByEngine(displacementL, limits.filterPerEngineSize);
   const context = {
     limits,
     displacementL: displacementL ?? USUAL_ENGINE_L,
+    manifoldTrust,
     ...(barometerMbar === undefined ? {} : { barometerMbar }),
   };
   const row = (sample: SteadySample): DropSample | undefined => {
@@ -93,22 +84,20 @@ function dropReading(
     ...(gaugeHigh === undefined || cleanMbar === 0
       ? {}
       : { gauge: { high: gaugeHigh, limitMbar: limits.gaugeHighMbar, cleanMbar } }),
-    doubt: Math.hypot(
-      geometry ? KNOWN_FILTER : ASSUMED_FILTER,
-      displacementL === undefined ? ASSUMED_ENGINE : 0,
-    ),
+    // An engine that is a guess stands in the class of its filter already.
+    doubt: filter.size?.cleanSd ?? Math.hypot(KNOWN_FILTER, displacementL === undefined ? ASSUMED_ENGINE : 0),
   };
 }
 
 function sootPerLitre(
   { sootCounterG, sootPercent }: MeasuredReading,
   { displacementL, geometry }: MeasuredVehicle,
+  { sootAtHundredPercentGPerL: atHundredGPerL, filterPerEngineSize: perEngine }: Limits,
 ): { readonly gPerL: number; readonly doubt: number } | undefined {
-  const size = geometry ? KNOWN_FILTER : ASSUMED_FILTER;
+  const filter = geometry ?? filterByEngine(displacementL, perEngine);
   if (sootCounterG !== undefined)
-    return { gPerL: sootCounterG / filterVolumeL(geometry ?? assumedFilter(displacementL)), doubt: size };
-  if (sootPercent !== undefined)
-    return { gPerL: (AT_HUNDRED_PERCENT * sootPercent) / 100, doubt: PERCENT_DOUBT };
+    return { gPerL: sootCounterG / filterVolumeL(filter), doubt: filter.size?.cleanSd ?? KNOWN_FILTER };
+  if (sootPercent !== undefined) return { gPerL: (atHundredGPerL * sootPercent) / 100, doubt: PERCENT_DOUBT };
   return undefined;
 }
 
@@ -136,6 +125,19 @@ function backPressureRows({ samples, barometerMbar }: MeasuredReading): {
           ],
     ),
   };
+}
+
+/** Beside a manifold pressure as far as that is to be believed, beside none for the rest. */
+function backPressureOf(reading: MeasuredReading, manifoldTrust: number): Measured['chance'] | undefined {
+  const { rows, airMbar, doubtMbar } = backPressureRows(reading);
+  const beside = backPressureChance(rows, airMbar, doubtMbar);
+  if (manifoldTrust >= 1 || !beside) return beside;
+  const alone = backPressureChance(
+    rows.map(({ boostMbar: _, ...row }) => row),
+    airMbar,
+    doubtMbar,
+  );
+  return alone && ((set) => manifoldTrust * beside(set) + (1 - manifoldTrust) * alone(set));
 }
 
 /** Manifold pressures against the air: as it was read, or as the sensor before the turbo shows it at rest. */
@@ -195,19 +197,25 @@ function warmestCoolant({ samples }: MeasuredReading): number | undefined {
   return running.length === 0 ? undefined : Math.max(...running);
 }
 
+/** Spread of what is called for: with the manifold pressure, and with that of the air in its place. */
+const AIR_BY_MANIFOLD = 0.06;
+const AIR_BY_BAROMETER = 0.2;
+
 /** Metered air over what is called for, the middle of all holds. */
 function airRatio(
   { samples, barometerMbar }: MeasuredReading,
   { displacementL }: MeasuredVehicle,
   limits: Limits,
+  manifoldTrust: number,
 ): { readonly ratio: number; readonly doubt: number } | undefined {
   if (displacementL === undefined) return undefined;
+  const airMbar = barometerMbar ?? 1013;
   const ratios = samples.flatMap(({ kind, rpm, airMassGPerS, manifoldMbar, intakeAirC }) => {
     if (airMassGPerS === undefined || rpm < RAISED_RPM || kind === 'snap') return [];
     const called = speedDensityGPerS({
       displacementL,
       rpm,
-      manifoldMbar: manifoldMbar ?? barometerMbar ?? 1013,
+      manifoldMbar: airMbar + manifoldTrust * ((manifoldMbar ?? airMbar) - airMbar),
       manifoldC: intakeAirC ?? 35,
       volumetricEfficiency: limits.volumetricEfficiency,
     });
@@ -217,7 +225,8 @@ function airRatio(
   });
   if (ratios.length === 0) return undefined;
   const mean = ratios.reduce((sum, { log }) => sum + log, 0) / ratios.length;
-  return { ratio: Math.exp(mean), doubt: ratios.every(({ known }) => known) ? 0.06 : 0.2 };
+  const known = ratios.every((one) => one.known) ? manifoldTrust : 0;
+  return { ratio: Math.exp(mean), doubt: AIR_BY_BAROMETER - known * (AIR_BY_BAROMETER - AIR_BY_MANIFOLD) };
 }
 
 /** Causes that change each value. */
@@ -274,12 +283,16 @@ export function measuredOf(
   evidence: Evidence = {},
 ): { readonly measured: readonly Measured[]; readonly instead: ReadonlySet<string> } {
   const reading = { ...whole, samples: onceEach(whole.samples) };
-  const drop = dropReading(reading, vehicle, limits, evidence['gauge-high']);
+  const { barometerMbar } = reading;
+  const manifoldTrust = manifoldTrustOf(reading.samples, {
+    limits,
+    ...(barometerMbar === undefined ? {} : { barometerMbar }),
+  });
+  const drop = dropReading(reading, vehicle, limits, { gaugeHigh: evidence['gauge-high'], manifoldTrust });
   const dropChance = drop && pressureDropChance(drop);
-  const soot = sootPerLitre(reading, vehicle);
-  const { rows, airMbar, doubtMbar } = backPressureRows(reading);
-  const backPressure = backPressureChance(rows, airMbar, doubtMbar);
-  const air = airRatio(reading, vehicle, limits);
+  const soot = sootPerLitre(reading, vehicle, limits);
+  const backPressure = backPressureOf(reading, manifoldTrust);
+  const air = airRatio(reading, vehicle, limits, manifoldTrust);
   const inManifold = manifoldRows(reading);
   const manifold = manifoldChance(inManifold.rows, inManifold.airMbar, inManifold.doubtMbar);
   const saidByLog = (pattern: RegExp): boolean => Object.keys(evidence).some((id) => pattern.test(id));

@@ -321,15 +321,12 @@ const sootNow = ({ recording }: FindingContext): number | undefined => {
   return values === undefined ? undefined : median(values.subarray(Math.floor(values.length * 0.8)));
 };
 
-/** Engines from this size on are those of heavy vehicles, with filters to match. */
-const LARGE_ENGINE_L = 4;
-
 const sootHigh: Detector = (context) => {
   const value = sootNow(context);
-  const { displacementL = 0 } = context;
-  const large = displacementL >= LARGE_ENGINE_L;
+  const { displacementL } = context;
   const { sootHighG, sootHighGPerL, filterPerEngineSize } = context.limits;
-  const volume = context.filterVolumeL ?? (large ? filterPerEngineSize * displacementL : undefined);
+  const volume =
+    context.filterVolumeL ?? (displacementL === undefined ? undefined : filterPerEngineSize * displacementL);
   const limit = volume === undefined ? sootHighG : sootHighGPerL * volume;
   if (value === undefined || value <= limit) return [];
   const assumed =

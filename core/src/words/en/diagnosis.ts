@@ -14,6 +14,11 @@ export const diagnosis = {
   'coolant-too-cool': 'The coolant stays too cool',
   'tank-nearly-empty': 'The tank is nearly empty',
   'oil-life-used-up': 'Oil life is used up',
+  'no-revs-oil-diluted':
+    'Fuel in the oil: no held revs until the oil is changed and the level is right. An overfull engine can run away.',
+  'no-revs-filter-oily': 'Oil in the filter: no held revs until it is out. Once hot it keeps burning.',
+  'no-revs-oil-unchecked': 'The oil is reported over full: no held revs until the level is checked.',
   'fuel-in-the-oil': 'Fuel in the oil',
+  'oil-told-over-full': 'The oil is reported over full and not checked yet',
   'soot-above-the-limit': 'Soot counter above the regeneration limit',
 } as const;

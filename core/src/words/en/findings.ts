@@ -214,6 +214,13 @@ export const findings = {
     `A regeneration: before the filter more than ${w.temperature(regenEgt3C)} for ${w.number(lastedMin, 0)} min, up to ${w.temperature(peakC, 0)}${w.say(counted)}.`,
   'manifold-pressure-not-read-taken': ({ barometerMbar }: { barometerMbar: number }, w: Words) =>
     `manifold pressure not read: taken as the barometer, ${w.pressure(barometerMbar)}`,
+  'manifold-pressure-off-at-rest': (
+    { barometerMbar, share }: { barometerMbar: number; share: number },
+    w: Words,
+  ) =>
+    share >= 100
+      ? `manifold pressure is wrong with the engine off, so not used: taken as ${w.pressure(barometerMbar)}`
+      : `manifold pressure is off with the engine off: ${w.percent(share, 0)} taken from the barometer, ${w.pressure(barometerMbar)}`,
   'intake-air-not-read-taken': ({ assumedC }: { assumedC: number }, w: Words) =>
     `intake air not read: taken as ${w.temperature(assumedC)}`,
   'flow-at-idle-by-engine':

@@ -11,9 +11,8 @@ export const limits = {
   'coolant-warm-enough-to-judge': 'Coolant, warm enough to judge from',
   'below-78-80-c-idle': (_: undefined, w: Words) =>
     `Below ${w.span(w.temperature(78), w.temperature(80))} idle flow and exhaust temperature are not those of a warm engine.`,
-  'filter-of-a-heavy-vehicle': 'Filter of a heavy vehicle where its size is unknown',
-  'engines-of-4-l': (_: undefined, w: Words) =>
-    `Engines of ${w.engineSize(4)} and more carry filters somewhat larger than themselves.`,
+  'filter-of-unknown-size': 'Filter where its size is unknown',
+  'filters-are-built-at': 'Filters are built at 1.1–1.5 times the engine’s size.',
   'volumetric-efficiency-assumed': 'Volumetric efficiency assumed',
   'two-and-four-valve-diesels': 'Two- and four-valve diesels without load lie at 0.82–0.92.',
   'air-to-fuel-without-load': 'Air to fuel without load assumed',
@@ -257,10 +256,10 @@ export const limits = {
   'restriction-ratio-implausible-below': 'Restriction ratio, implausible below',
   'less-than-half-of-what':
     'Less than half of what a clean filter shows points to a sensor, hose, cracked filter or wrong size.',
-  'soot-value-high-above': 'Soot value, high above',
+  'soot-value-high-above': 'Soot counter with the engine size unknown, high above',
   'about-14-g-l': (_: undefined, w: Words) =>
     `About ${w.loading(14)} in a ${w.engineSize(2.9)} filter, well beyond any regeneration threshold.`,
-  'soot-value-for-a-filter': 'Soot value for a filter of known size, high above',
+  'soot-value-for-a-filter': 'Soot counter for each litre of the filter, high above',
   'the-same-40-g': (_: undefined, w: Words) =>
     `The same ${w.soot(40)} in a filter of ${w.engineSize(2.9)}; regeneration is due at ${w.span(w.loading(3), w.loading(5))}.`,
   'soot-value-too-low': 'Soot value too low for a blocked filter, below',
@@ -482,6 +481,9 @@ export const limits = {
   'soot-counter-that-agrees': 'Soot counter that agrees with the pressure may be too low by',
   'it-narrows-the-pressure-estimate':
     'It narrows the pressure estimate; a regeneration is judged by the upper end.',
+  'soot-at-a-fill-level': 'Soot at a fill level of 100 %',
+  'the-ecu-regenerates-at-100':
+    'The ECU asks for a regeneration at 100 %; light vehicles are set to 3.5–6 there.',
   'scan-tool-fill-level-too': 'Scan tool fill level too high to regenerate, from',
   'at-100-a-regeneration': 'At 100 % a regeneration is asked for; at twice that the bed may melt.',
   'filter-cold-enough-for-fluid': 'Filter cold enough for fluid and spanners, up to',

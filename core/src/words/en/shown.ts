@@ -92,6 +92,7 @@ export const shown = {
   'sensor-changed': 'The ΔP sensor was replaced before',
   'counter-set-back': 'The soot counter was reset elsewhere',
   'cleaned-elsewhere': 'It was cleaned elsewhere',
+  'filter-changed': 'Another filter was fitted elsewhere',
   'dent-seen': 'The line is dented or flattened',
   'clean-tailpipe': 'The inside of the tailpipe is clean',
   'smoke-before': 'Smoke escapes between MAF sensor and compressor',

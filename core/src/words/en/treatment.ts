@@ -261,14 +261,35 @@ export const treatment = {
     'Soot load unknown: take a baseline with a hold first. A full filter can burn up.',
   'no-soot-estimate-can': ({ doubt }: { doubt: Said }, w: Words) =>
     `No soot estimate can be trusted: ${w.say(doubt)}. Prove sensor and pipes, and read again.`,
-  'filter-size-unknown': 'Filter size unknown, so its load per litre is too: enter diameter and length.',
+  'size-taken': ({ volumeL, from }: { volumeL: number; from: 'engine' | 'readings' | 'family' }, w: Words) =>
+    `Filter size taken as ${w.volume(volumeL, 1)}, by ${
+      {
+        engine: 'engine size',
+        readings: 'earlier readings of this family',
+        family: 'other vehicles of this family',
+      }[from]
+    }: entering it narrows this.`,
   'silicon-carbide': 'silicon carbide',
   'a-filter': 'a filter of this or unknown material',
   'up-to-g-l': (
-    { gPerL, grams, by, limit, what }: { gPerL: number; grams: number; by: Said; limit: number; what: Said },
+    {
+      gPerL,
+      grams,
+      by,
+      limit,
+      what,
+      size,
+    }: {
+      gPerL: number;
+      grams: number;
+      by: Said;
+      limit: number;
+      what: Said;
+      size: Said | undefined;
+    },
     w: Words,
   ) =>
-    `Up to ${w.loading(gPerL, 1)} of soot (${w.soot(grams, 0)}, ${w.say(by)}); at most ${w.loading(limit)} allowed in ${w.say(what)}. Clean it chemically first.`,
+    `Up to ${w.loading(gPerL, 1)} of soot (${w.soot(grams, 0)}, ${w.say(by)}); at most ${w.loading(limit)} allowed in ${w.say(what)}.${size === undefined ? '' : ` ${w.say(size)}`} Clean it chemically first.`,
   'oil-is-entering-the-exhaust':
     'Oil is entering the exhaust: it would feed a fire nothing stops. Repair it; clean the filter off the vehicle.',
   'oil-in-the-exhaust': (
@@ -397,6 +418,7 @@ export const treatment = {
   'the-last-one-was-stopped': ({ why }: { why: string }) =>
     `The last one was stopped${why === '' ? '' : `: ${why}`}. Fix that first.`,
   'this-is-a-new-regeneration': 'This is a new regeneration: read its cautions and answer everything again.',
+  'pressure-and-fill-level-in-agreement': 'pressure and fill level in agreement',
   'pressure-and-counter-in-agreement': 'pressure and counter, in agreement',
   'the-ecus-figure': 'the ECU’s figure',
   'the-upper-end': 'the upper end of the pressure estimate',

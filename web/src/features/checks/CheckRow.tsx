@@ -51,7 +51,7 @@ export function CheckRow({
                   `Made: ${made.outcome === undefined ? 'not decided' : words.say(outcomeWords(made.outcome))}`,
                 ]
               : []),
-            ...(proposed?.heldOff ? [proposed.heldOff] : []),
+            ...(proposed?.heldOff ? [words.say(proposed.heldOff)] : []),
             ...(proposed && proposed.lacking.length > 0
               ? [`Not on the van: ${proposed.lacking.map((kit) => words.name('kit', kit)).join(', ')}`]
               : card.needs.length > 0

@@ -56,7 +56,7 @@ export function CheckWork({ open, card, context, diagnosis, canEnter, onDone }: 
       </header>
       {held ? (
         <Notice title="Not yet" tone="alarm">
-          {held}
+          <Say it={held} />
         </Notice>
       ) : null}
       {card.cautions.map((caution) => (

@@ -1,4 +1,6 @@
 import { useWords } from '../../data/words.ts';
+import type { Said } from '@white-ember/core/words';
+import { Say } from '../../ui/Say.tsx';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { confirmation, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
@@ -75,7 +77,7 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
 }
 
 /** What was put right, and that it is worth reading again: it may have hidden something else. */
-function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefined }) {
+function PutRight({ open, heldOff }: { open: OpenJob; heldOff: Said | undefined }) {
   const words = useWords();
   const { putRight } = useMemo(
     () => caseOfJob(open.derived, open.limits, open.vehicle.fitted),
@@ -95,7 +97,9 @@ function PutRight({ open, heldOff }: { open: OpenJob; heldOff: string | undefine
         .
       </p>
       {putRight.every(({ readAgain }) => readAgain) ? null : heldOff !== undefined ? (
-        <p className="border-l-8 border-ink pl-2">Not read again yet. {heldOff}</p>
+        <p className="border-l-8 border-ink pl-2">
+          Not read again yet. <Say it={heldOff} />
+        </p>
       ) : (
         <Link
           to={`/jobs/${open.job.id}?stage=baseline`}

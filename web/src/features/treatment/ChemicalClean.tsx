@@ -4,9 +4,7 @@ import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { FilterModel, Fluid } from '@white-ember/core/contract';
-import { assumedFilter } from '@white-ember/core/diagnosis';
-import { filterVolumeL, type FilterGeometry } from '@white-ember/core/filter';
+import type { Fluid } from '@white-ember/core/contract';
 import { FLUID_ENTRIES, type FluidEntry } from '@white-ember/core/ledger';
 import {
   chemicalPlan,
@@ -23,6 +21,7 @@ import { Field } from '../../ui/Field.tsx';
 import { figure, number, text, unitOf, type FieldKind, type Fields } from '../../form/kinds.ts';
 import { useFieldForm } from '../../form/useFieldForm.ts';
 import { Notice } from '../../ui/Notice.tsx';
+import { FilterSizeAsked } from '../vehicles/FilterSizeAsked.tsx';
 import { askToNotify, ring } from '../clocks/bell.ts';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import { useCaution } from '../../job/useCaution.ts';
@@ -62,8 +61,6 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
   form.watch();
   const { filterC, lineBar, bursts = 0 } = fields.read() as Typed;
   const { vehicle, derived, limits } = open;
-  const { displacementL } = vehicleFactsOf(vehicle);
-  const filter = vehicle.filter ?? assumedFilter(displacementL);
   const all = fluids.data ?? [];
   const shelf = all.filter(({ kind }) => kind === step);
   const wanted = fields.typed(step === 'soak' ? 'fluidId' : 'rinseId');
@@ -90,7 +87,7 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
     if (asked !== by) choose(by);
     // oxlint-disable-next-line react-hooks/exhaustive-deps -- once for each way in
   }, [by]);
-  const plan = fluid ? planOf(open, filter, fluid, by, { filterC, lineBar, answered }) : undefined;
+  const plan = fluid ? planOf(open, fluid, by, { filterC, lineBar, answered }) : undefined;
   if (fluids.isSuccess && all.length === 0)
     return (
       <Notice title="No fluid on the shelf">
@@ -104,15 +101,7 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
   return (
     <section className="grid gap-4" aria-label="Chemical clean">
       <h2 className="text-2xl">Chemical clean, {step === 'soak' ? `fill ${fills.length + 1}` : 'rinse'}</h2>
-      {vehicle.filter ? null : (
-        <Notice title={`Filter size assumed: ${words.volume(filterVolumeL(filter))}`}>
-          By the class of engine. The real one makes the plan surer:{' '}
-          <Link className="underline underline-offset-4" to={`/vehicles/${vehicle.id}`}>
-            enter it
-          </Link>
-          .
-        </Notice>
-      )}
+      <FilterSizeAsked open={open} canEnter />
       <MadeReady open={open} treatment="chemical" readiness={readiness} />
       <SiteAndCooling open={open} readiness={readiness} upToC={fluid?.filterUpToC ?? limits.touchableC} />
       <WayIn
@@ -198,8 +187,7 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
 }
 
 function planOf(
-  { vehicle, derived, limits }: OpenJob,
-  filter: FilterGeometry & Pick<Partial<FilterModel>, 'material' | 'catalyst'>,
+  { vehicle, derived, limits, filter }: OpenJob,
   fluid: Fluid,
   by: FluidEntry,
   typed: { filterC: number | undefined; lineBar: number | undefined; answered: unknown },

@@ -2,10 +2,9 @@ import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { judgeReading } from '@white-ember/core/proof';
-import { filterVolumeL, restrictionRatio, sootFromPressure } from '@white-ember/core/filter';
-import { assumedFilter } from '@white-ember/core/diagnosis';
-import { Link } from 'react-router';
+import { restrictionRatio, sootFromPressure } from '@white-ember/core/filter';
 import { Notice } from '../../ui/Notice.tsx';
+import { FilterSizeAsked } from '../vehicles/FilterSizeAsked.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CauseForm } from '../diagnosis/CauseForm.tsx';
 import type { StageProps } from '../../job/stageProps.ts';
@@ -17,7 +16,7 @@ import { DrivableForm } from './DrivableForm.tsx';
 export function DecidePanel({ open, canEnter, onStage }: StageProps) {
   return (
     <div className="max-w-4xl grid gap-8">
-      <BeforeReading open={open} onStage={onStage} />
+      <BeforeReading open={open} canEnter={canEnter} onStage={onStage} />
       <CauseForm open={open} canEnter={canEnter} />
       {open.derived.before ? (
         <TreatmentChoice open={open} canEnter={canEnter} onChosen={() => onStage('treat')} />
@@ -28,7 +27,7 @@ export function DecidePanel({ open, canEnter, onStage }: StageProps) {
   );
 }
 
-function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) {
+function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'canEnter' | 'onStage'>) {
   const words = useWords();
   const { derived, vehicle, limits } = open;
   if (!derived.before) {
@@ -44,9 +43,8 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
   }
   const facts = vehicleFactsOf(vehicle);
   const reading = judgeReading(derived.before.body, { limits, ...facts });
-  // Of most vehicles nobody knows the size: the class of engine says it well enough to begin with.
-  const filter = vehicle.filter ?? assumedFilter(facts.displacementL);
-  const about = vehicle.filter ? '' : '≈ ';
+  const { filter } = open;
+  const about = filter.size ? '≈ ' : '';
   return (
     <div className="grid gap-5">
       <h2 className="text-2xl">Before reading</h2>
@@ -68,6 +66,7 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
               gas: sample.flow,
               dpMbar: Math.max(sample.dpMbar, 0),
               dpDoubtMbar: sample.dpMbar * sample.flow.flowDoubt,
+              size: filter.size,
             });
             return (
               <tr key={i} className="border-b-2 border-rule">
@@ -100,15 +99,7 @@ function BeforeReading({ open, onStage }: Pick<StageProps, 'open' | 'onStage'>) 
           ? ''
           : ` The ECU counts ${words.soot(derived.before.body.sootCounterG, 0)} of soot.`}
       </p>
-      {vehicle.filter ? null : (
-        <Notice title={`Filter size assumed: ${words.volume(filterVolumeL(filter))}`}>
-          By the class of engine. Restriction and soot are rough until{' '}
-          <Link className="underline underline-offset-4" to={`/vehicles/${vehicle.id}`}>
-            its size is entered
-          </Link>
-          . Before and after are compared by fitted curves.
-        </Notice>
-      )}
+      <FilterSizeAsked open={open} canEnter={canEnter} />
       {reading.assumptions.length > 0 || reading.unplaced.length > 0 ? (
         <Notice title="Assumed, not read">
           <ul className="list-disc pl-5">

@@ -32,9 +32,8 @@ const WARM_WAITS = [
 /** After each fill a reading, and from the gain curve whether another fill is worth it. */
 export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: 'prove') => void }) {
   const words = useWords();
-  const { derived, vehicle, limits } = open;
+  const { derived, vehicle, limits, filter } = open;
   const [reading, setReading] = useState(false);
-  const { filter } = vehicle;
   // Codes are cleared when it reads good: a drop to idle of what may still be in it counts.
   const { forecast } = useForecast(
     useMemo(
@@ -55,10 +54,10 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
   const { steps, advice } = useMemo(() => {
     const { displacementL } = vehicleFactsOf(vehicle);
     const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
-    const along = filter ? flushReadings(derived.entries, filter, context) : [];
+    const along = flushReadings(derived.entries, filter, context);
     return {
       steps: along,
-      advice: adviseFlush(along, limits, filter ? sootLeft(along, filter, context, forecast) : undefined),
+      advice: adviseFlush(along, limits, sootLeft(along, filter, context, forecast)),
     };
   }, [derived.entries, vehicle, filter, limits, forecast]);
   const fills = fillsOf(derived.entries).length;

@@ -26,13 +26,13 @@ export function BurnsBefore({
   treatments: Treatments;
   onAnother: () => void;
 }) {
-  const { derived, limits, vehicle, job } = open;
+  const { derived, limits, vehicle, filter, job } = open;
   const diagnosis = useDiagnosis(open);
   const burns = burnsOf(derived.entries);
   const advice = adviseSecondRun({
     derived,
     limits,
-    filter: vehicle.filter,
+    filter,
     ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
     ...(diagnosis
       ? { likely: new Map(diagnosis.posterior.causes.map(({ id, probability }) => [id, probability])) }

@@ -3,15 +3,14 @@ import { offVehicleWork, sootByPressure, type OffVehicleWork } from '@white-embe
 import type { OpenJob } from '../../../job/useJob.ts';
 
 /** What came off on a job and what the filter weighed, with the soot of its before reading. */
-export function offVehicleOf({ derived, vehicle, limits }: OpenJob): OffVehicleWork {
+export function offVehicleOf({ derived, vehicle, filter, limits }: OpenJob): OffVehicleWork {
   const { displacementL } = vehicleFactsOf(vehicle);
-  const soot =
-    derived.before && vehicle.filter
-      ? sootByPressure(derived.before.body, vehicle.filter, {
-          limits,
-          ...(displacementL === undefined ? {} : { displacementL }),
-        })
-      : undefined;
+  const soot = derived.before
+    ? sootByPressure(derived.before.body, filter, {
+        limits,
+        ...(displacementL === undefined ? {} : { displacementL }),
+      })
+    : undefined;
   return offVehicleWork({
     entries: derived.entries,
     limits,
