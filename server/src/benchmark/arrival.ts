@@ -25,10 +25,10 @@ export async function measureArrival(): Promise<Row[]> {
       ratio: TRUE_SHARE / (so / sure.length),
     },
     {
-      what: 'Of these, with one fault and a code or a finding that points to it: the first step is about that fault, or sees that the pressure of the filter is right',
-      measured: `${about} of ${clear.length}, ${((100 * about) / clear.length).toFixed(1)} % (without looks at the pressure’s own way ${((100 * atFault) / clear.length).toFixed(1)} %)`,
+      what: 'Of these, with one fault and a code or a finding that points to it: the first step is about that fault',
+      measured: `${atFault} of ${clear.length}, ${((100 * atFault) / clear.length).toFixed(1)} % (with looks at the pressure’s own way before a full filter is treated ${((100 * about) / clear.length).toFixed(1)} %)`,
       against: `at least ${100 * IN_FAMILY} %`,
-      ratio: IN_FAMILY / (about / clear.length),
+      ratio: IN_FAMILY / (atFault / clear.length),
     },
   ];
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, inEnglish, inWords, measuresOf, US_CUSTOMARY, wordsOf } from '../../words/index.ts';
 import { ROLE_IDS } from '../channelRoles.ts';
 import { BASELINE_STEPS, BaselineGuide, baselinePlan, type BaselineStepId } from './baselineGuide.ts';
 import { CHANNEL_PRESETS } from './presets.ts';
@@ -21,7 +22,7 @@ function fed(plan = PLAN) {
     for (const rpm of [1400, 2300, 3200, 2500, 1500, 900]) hold(rpm, 0.4);
     hold(820, 6);
   };
-  const stateOf = (id: BaselineStepId) => guide.steps.find((step) => step.id === id);
+  const stateOf = (id: BaselineStepId) => inEnglish(guide.steps).find((step) => step.id === id);
   return { guide, hold, snap, stateOf, wait: (seconds: number): void => void (timeS += seconds) };
 }
 
@@ -74,6 +75,10 @@ describe('the guided baseline', () => {
     hold(820, 30, 66);
     expect(guide.next).toBe('warm-idle');
     expect(stateOf('warm-idle')?.text).toBe('Warm it up: coolant 66 °C, counts from 78 °C.');
+    const us = inWords(guide.steps, wordsOf([ENGLISH], measuresOf({ units: US_CUSTOMARY })));
+    expect(us.find(({ id }) => id === 'warm-idle')?.text).toBe(
+      'Warm it up: coolant 151 °F, counts from 172 °F.',
+    );
     hold(820, 30, 80);
     expect(stateOf('warm-idle')).toMatchObject({ state: 'done' });
   });
@@ -207,8 +212,8 @@ describe('a slow link', () => {
     expect(rateAdvice(20)).toBeUndefined();
     expect(rateAdvice(2)).toBeUndefined();
     expect(rateAdvice(0)).toBeUndefined();
-    expect(rateAdvice(0.6)).toMatch(/^At 0\.6 readings a second a restricted pipe looks like/);
-    expect(rateAdvice(0.25)).toMatch(/^A reading every 4 s: too slow to find steady holds/);
+    expect(inEnglish(rateAdvice(0.6))).toMatch(/^At 0\.6 readings a second a restricted pipe looks like/);
+    expect(inEnglish(rateAdvice(0.25))).toMatch(/^A reading every 4 s: too slow to find steady holds/);
   });
 
   it('gives no steady stretch where it is said to be too slow, and one where it is not', () => {

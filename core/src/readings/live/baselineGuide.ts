@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { SteadyFollower, type SteadyRun } from './steadyRun.ts';
 
 export const BASELINE_STEPS = [
@@ -33,7 +34,7 @@ export interface BaselineStep {
   /** 0–1. */
   readonly share: number;
   /** What to do, or why it is done or not needed. */
-  readonly text: string;
+  readonly text: Said;
 }
 
 export interface LiveMoment {
@@ -160,37 +161,34 @@ export class BaselineGuide {
         share: id === 'snaps' ? Math.min(1, this.#snaps / SNAPS) : Math.min(1, this.#have[id] / NEEDED_S[id]),
         text: !skipped
           ? this.#words(id, done)
-          : id === 'key-on'
-            ? 'Read at key off.'
-            : 'The engine came warm.',
+          : say(id === 'key-on' ? 'live.read-at-key-off' : 'live.came-warm'),
       };
     });
   }
 
-  #words(id: BaselineStepId, done: boolean): string {
+  #words(id: BaselineStepId, done: boolean): Said {
     const { lowRpm, highRpm, warmC } = this.plan;
     if (id === 'snaps') {
-      return done
-        ? `${this.#snaps} snaps read.`
-        : `Three snaps: full throttle briefly, release, wait 5 s. ${this.#snaps} of ${SNAPS} so far.`;
+      const count = this.#snaps;
+      return done ? say('live.snaps-read', { count }) : say('live.snaps-to-do', { count, of: SNAPS });
     }
-    const left = Math.max(0, Math.ceil(NEEDED_S[id] - this.#have[id]));
-    if (done) return `Read, ${Math.round(this.#have[id])} s.`;
+    if (done) return say('live.step-read', { readS: Math.round(this.#have[id]) });
+    const leftS = Math.max(0, Math.ceil(NEEDED_S[id] - this.#have[id]));
     switch (id) {
       case 'key-on':
-        return `Ignition on, engine off: ${left} s.`;
+        return say('live.key-on', { leftS });
       case 'cold-idle':
-        return `Start and let it idle: ${left} s.`;
+        return say('live.cold-idle', { leftS });
       case 'warm-idle':
         return this.#isWarm
-          ? `Let it idle: ${left} s.`
-          : `Warm it up: coolant ${Math.round(this.#coolantC ?? 0)} °C, counts from ${warmC} °C.`;
+          ? say('live.warm-idle', { leftS })
+          : say('live.warm-up', { coolantC: this.#coolantC ?? 0, warmC });
       case 'hold-low':
-        return `Hold ${lowRpm} rpm: ${left} s.`;
+        return say('live.hold', { rpm: lowRpm, leftS });
       case 'hold-high':
-        return `Hold ${highRpm} rpm: ${left} s.`;
+        return say('live.hold', { rpm: highRpm, leftS });
       case 'key-off':
-        return `Engine off, ignition on: ${left} s.`;
+        return say('live.key-off', { leftS });
     }
   }
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import {
   HOLD_TOLERANCE_RPM,
   HOLD_TOLERANCE_SHARE,
@@ -25,12 +26,10 @@ const LONGEST_GAP_S = 3;
 const PIPE_HZ = 2;
 
 /** What a link cannot show at so many readings a second of each channel, in words; nothing where it shows all. */
-export function rateAdvice(hz: number): string | undefined {
+export function rateAdvice(hz: number): Said | undefined {
   if (hz <= 0) return undefined;
-  if (hz < 1 / LONGEST_GAP_S)
-    return `A reading every ${(1 / hz).toFixed(0)} s: too slow to find steady holds. Choose fewer channels.`;
-  if (hz < PIPE_HZ)
-    return `At ${hz.toFixed(1)} readings a second a restricted pipe looks like an open one. Choose fewer channels for the snaps.`;
+  if (hz < 1 / LONGEST_GAP_S) return say('live.too-slow-for-holds', { everyS: 1 / hz });
+  if (hz < PIPE_HZ) return say('live.too-slow-for-pipes', { hz });
   return undefined;
 }
 

@@ -12,6 +12,7 @@ import { findings } from './findings.ts';
 import { guide } from './guide.ts';
 import { job } from './job.ts';
 import { limits } from './limits.ts';
+import { live } from './live.ts';
 import * as names from './names.ts';
 import { outlook } from './outlook.ts';
 import { proof } from './proof.ts';
@@ -39,6 +40,7 @@ export const ENGLISH = {
   guide,
   job,
   limits,
+  live,
   ...names,
   outlook,
   proof,

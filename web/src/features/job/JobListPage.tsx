@@ -149,7 +149,8 @@ function JobRow({ job }: { job: JobListItem }) {
             </span>
           ) : null}
           <span className="block text-sm text-ink2">
-            {job.customerName ? `${job.customerName} · ` : ''}job {job.number} · {job.entryCount} entries
+            {job.customerName ? `${job.customerName} · ` : ''}job {job.number} ·{' '}
+            {job.entryCount === 1 ? '1 entry' : `${job.entryCount} entries`}
           </span>
         </span>
         <span className="max-md:row-start-3">

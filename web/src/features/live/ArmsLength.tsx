@@ -7,6 +7,8 @@ import { withUnit } from '../../ui/format.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { leftText } from '../clocks/clocks.ts';
 import { useClocks } from '../clocks/useClocks.ts';
+import type { Said } from '@white-ember/core/words';
+import { Say } from '../../ui/Say.tsx';
 import { Cues } from './cues.ts';
 import { keepAwake } from './keepAwake.ts';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
@@ -18,7 +20,7 @@ const BAND = 0.05;
 const TREND_S = 120;
 
 interface Asked {
-  readonly text: string;
+  readonly text: Said;
   readonly rpm: number | undefined;
 }
 
@@ -97,7 +99,9 @@ export function ArmsLength({
     >
       <div className="p-4 sm:px-10">
         <div className="flex justify-between gap-4 font-head font-semibold text-2xl sm:text-3xl">
-          <p>{asked.text}</p>
+          <p>
+            <Say it={asked.text} />
+          </p>
           <p className="whitespace-nowrap">
             {asked.rpm === undefined
               ? `${Math.round(rpm / 10) * 10} rpm`

@@ -1,4 +1,5 @@
 import type { BaselineStep, BaselineStepId } from '@white-ember/core/readings';
+import { Say } from '../../ui/Say.tsx';
 
 const NAMES: Readonly<Record<BaselineStepId, string>> = {
   'key-on': 'Key on',
@@ -36,7 +37,9 @@ export function BaselineSteps({ steps }: { steps: readonly BaselineStep[] }) {
             <span className={state === 'now' ? 'text-ember-text' : 'text-ink2'}>{WORDS[state]}</span>
           </span>
           {state === 'to-do' ? null : (
-            <span className={state === 'now' ? 'text-lg' : 'text-[15px] text-ink2 w-full'}>{text}</span>
+            <span className={state === 'now' ? 'text-lg' : 'text-[15px] text-ink2 w-full'}>
+              <Say it={text} />
+            </span>
           )}
           {state === 'now' ? (
             <span aria-hidden className="block h-2 bg-rule">

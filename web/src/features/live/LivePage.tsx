@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
 import { withUnit } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
+import { Say } from '../../ui/Say.tsx';
 import type { BenchSetup } from '../../workers/benchWorker.ts';
 import { useCaution } from '../../job/useCaution.ts';
 import type { OpenJob } from '../../job/useJob.ts';
@@ -162,6 +163,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
   });
 
   const connected = state.link.status === 'connected';
+  const slow = rateAdvice(state.hz);
   return (
     <div className="live-desk">
       <div className="[grid-area:vehicle] grid gap-4 content-start min-w-0">
@@ -209,7 +211,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
             {state.identity.vehicle === vehicle.family
               ? ''
               : ` This job’s vehicle is a ${vehicle.family}: mind a mismatch.`}{' '}
-            {rateAdvice(state.hz)}
+            {slow === undefined ? null : <Say it={slow} />}
           </p>
         ) : (
           <p>Switch the ignition on, then connect.</p>
