@@ -1,10 +1,12 @@
 import type { Page } from '@playwright/test';
 import { US_CUSTOMARY } from '@white-ember/core/words';
+import { v7 as uuidv7 } from 'uuid';
 import {
   axeViolations,
   expect,
   goTo,
   openJob,
+  post,
   prefer,
   signIn,
   stage as goToStage,
@@ -141,27 +143,42 @@ for (const theme of ['daylight', 'bay'] as const) {
   });
 }
 
+/** Line, tape and clocks lie within the window, whatever is scrolled. */
+async function staysInView(page: Page, stage: string): Promise<void> {
+  await goToStage(page, stage);
+  await settled(page);
+  await page.mouse.move(500, 500);
+  await page.mouse.wheel(0, 2000);
+  for (const part of [
+    page.getByRole('region', { name: 'Line' }),
+    page.getByRole('region', { name: 'Tape' }),
+    page.getByRole('timer'),
+  ]) {
+    const box = await part.boundingBox();
+    expect(box && box.y >= 0 && box.y + box.height <= 801, stage).toBe(true);
+  }
+}
+
 test.describe('fits', () => {
-  test('1280 × 800: line, tape and clocks stay in view at every stage, whatever is scrolled', async ({
+  test('1280 × 800: line, tape and clocks stay in view at every stage, whatever is scrolled, and while a wait that is over rings', async ({
     page,
     site,
   }) => {
     await signIn(page, site);
-    await openJob(page, site, 'KE 417 QR');
-    for (const stage of ['Intake', 'Codes', 'Baseline', 'Checks', 'Decide', 'Treat', 'Prove', 'Hand over']) {
-      await goToStage(page, stage);
-      await settled(page);
-      await page.mouse.move(500, 500);
-      await page.mouse.wheel(0, 2000);
-      for (const part of [
-        page.getByRole('region', { name: 'Line' }),
-        page.getByRole('region', { name: 'Tape' }),
-        page.getByRole('timer'),
-      ]) {
-        const box = await part.boundingBox();
-        expect(box && box.y >= 0 && box.y + box.height <= 801, `${stage}`).toBe(true);
-      }
-    }
+    const id = await openJob(page, site, 'KE 417 QR');
+    for (const stage of ['Intake', 'Codes', 'Baseline', 'Checks', 'Decide', 'Treat', 'Prove', 'Hand over'])
+      await staysInView(page, stage);
+    await post(page, site, `/jobs/${id}/entries`, {
+      id: uuidv7(),
+      deviceTime: new Date(Date.now() - 3_600_000).toISOString(),
+      body: { kind: 'clock-started', clock: 'cooling', minutes: 1, what: 'the filter' },
+    });
+    await page.reload();
+    const bar = page.getByRole('alert', { name: /over: KE 417 QR/ });
+    await expect(bar).toBeVisible();
+    await staysInView(page, 'Intake');
+    await bar.getByRole('button', { name: 'End it' }).click();
+    await expect(bar).toBeHidden();
   });
 });
 

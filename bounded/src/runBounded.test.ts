@@ -43,7 +43,7 @@ describe('a program within limits', () => {
     const began = performance.now();
     const { outrun } = await run('for (;;);', { ...LIMITS, timeMs: 700 });
     expect(outrun).toBe('time');
-    expect(performance.now() - began).toBeLessThan(5000);
+    expect(performance.now() - began).toBeLessThan(20_000);
   });
 
   it.each([

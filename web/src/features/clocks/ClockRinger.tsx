@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
 import { useAddEntry } from '../../job/useAddEntry.ts';
@@ -63,8 +63,22 @@ function OverBar({
   onSilence: () => void;
 }) {
   const addEntry = useAddEntry(clock.jobId);
+  const bar = useRef<HTMLElement>(null);
+  // What fills the window leaves room for the bar, however many lines it takes.
+  useLayoutEffect(() => {
+    const { style } = document.documentElement;
+    const watch = new ResizeObserver(([seen]) =>
+      style.setProperty('--ringing', `${seen?.borderBoxSize[0]?.blockSize ?? 0}px`),
+    );
+    if (bar.current) watch.observe(bar.current);
+    return () => {
+      watch.disconnect();
+      style.removeProperty('--ringing');
+    };
+  }, []);
   return (
     <section
+      ref={bar}
       role="alert"
       aria-label={title}
       className="no-print bg-ember-button text-ember-button-text px-3 py-2 flex flex-wrap items-center gap-x-4 gap-y-2 shrink-0"

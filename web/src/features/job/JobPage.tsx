@@ -79,7 +79,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
     );
   const canEnter = canWork && at === undefined && (!derived.signedOff || stage === 'hand-over');
   return (
-    <div className="grow flex flex-col max-lg:pb-20 lg:h-[calc(100dvh-48px)] lg:min-h-[640px]">
+    <div className="grow flex flex-col max-lg:pb-20 lg:h-[calc(100dvh-48px-var(--ringing,0px))] lg:min-h-[640px]">
       <StageBar stage={stage} onStage={go} />
       <section aria-label="Line" className="bg-card border-b-2 border-rule shrink-0">
         <div className="px-3 sm:px-4 pt-1.5 flex flex-wrap gap-x-4 items-baseline">
