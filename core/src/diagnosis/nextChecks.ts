@@ -1,4 +1,4 @@
-import { chanceSeen, oddsOf, type Evidence, type FindingNode } from './network.ts';
+import { chanceSeen, oddsOf, type Evidence, type FindingNode, type FindingOdds } from './network.ts';
 import { FEW_SETS, setsFrom, type Weighed } from './weigh.ts';
 
 /**
@@ -63,8 +63,7 @@ export function rankChecks(
   /** What acting on these chances would lose. */
   lossOf?: (chance: (cause: string) => number) => number,
 ): RankedCheck[] {
-  const { network, evidence, forms, sets, weights, total } = weighed;
-  const { none, members } = sets;
+  const { network, evidence, forms } = weighed;
   const likely = likelySets(weighed);
   const causeIndex = new Map(network.causes.map(({ id }, i) => [id, i]));
   const count = network.causes.length;
@@ -82,63 +81,15 @@ export function rankChecks(
   const lossNow = lossFor(groups.held, whole);
   const entropyNow = xlog2(whole) - groups.sharp;
   const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
-  const neutral = (chances: Float64Array): Float64Array => Float64Array.of(...chances, 1);
+  const withNone = (chances: Float64Array): Float64Array => Float64Array.of(...chances, 1);
   const ranked = checks.flatMap((check): RankedCheck[] => {
     const open = check.outcomes.filter((id) => evidence[id] === undefined);
     if (open.length === 0) return [];
     const odds = open.map((id) => {
       const one = oddsOf(network, forms, byId.get(id) as FindingNode);
-      return { ...one, silent: neutral(one.silent), open: neutral(one.open) };
+      return { ...one, silent: withNone(one.silent), open: withNone(one.open) };
     });
-    // One place more stands for no cause, which bears on nothing.
-    const bears = new Uint8Array(count + 1);
-    forms.forEach(({ cause }, i) => {
-      if (odds.some(({ silent, open: opening }) => silent[i] !== 1 || opening[i] !== 1)) bears[cause] = 1;
-    });
-    const then = tally(odds.length + 1, count);
-    const { own } = then;
-    /** Each outcome in turn, and what is left for the last word, out of a weight. */
-    const share = (weight: number, a: number, b: number, c: number): void => {
-      let rest = weight;
-      for (let k = 0; k < odds.length; k++) {
-        const { quiet, clear, silent, open: opening } = odds[k] as (typeof odds)[number];
-        const seen =
-          rest *
-          chanceSeen(
-            quiet * (silent[a] as number) * (silent[b] as number) * (silent[c] as number),
-            clear * (opening[a] as number) * (opening[b] as number) * (opening[c] as number),
-          );
-        own[k] = (own[k] as number) + seen;
-        rest -= seen;
-      }
-      own[odds.length] = (own[odds.length] as number) + rest;
-    };
-    const aside = { mass: 0, sharp: 0, held: new Float64Array(count + 1) };
-    for (let g = 0; g < groups.count; g++) {
-      const i = groups.causes[3 * g] as number;
-      const j = groups.causes[3 * g + 1] as number;
-      const k = groups.causes[3 * g + 2] as number;
-      if (((bears[i] as number) | (bears[j] as number) | (bears[k] as number)) === 0) continue;
-      const mass = groups.masses[g] as number;
-      aside.mass += mass;
-      aside.sharp += xlog2(mass);
-      aside.held[i] = (aside.held[i] as number) + mass;
-      aside.held[j] = (aside.held[j] as number) + mass;
-      aside.held[k] = (aside.held[k] as number) + mass;
-      for (let l = groups.from[g] as number; l < (groups.from[g + 1] as number); l++) {
-        const s = likely[l] as number;
-        share(
-          (weights[s] as number) / total,
-          members[3 * s] ?? none,
-          members[3 * s + 1] ?? none,
-          members[3 * s + 2] ?? none,
-        );
-      }
-      closeSet(then, i, j, k);
-    }
-    // All others share alike: none of their causes bears on any outcome.
-    share(1, none, none, none);
-    closeRest(then, groups, aside);
+    const then = outcomesOf(weighed, likely, groups, odds);
     // H(sets | outcome), weighted: Σ over outcomes of m·log m − Σ p·log p.
     const bits = Math.max(0, entropyNow - entropyOf(then));
     const lossThen = then.held.reduce(
@@ -164,6 +115,83 @@ export function rankChecks(
 }
 
 /** What the sets come to under each outcome of a check. */
+function outcomesOf(
+  { sets: { none, members }, weights, total }: Weighed,
+  likely: Int32Array,
+  groups: Groups,
+  odds: readonly FindingOdds[],
+): Tally {
+  const count = groups.held.length - 1;
+  const then = tally(odds.length + 1, count);
+  const kinds = kindsOf(odds, none);
+  const { own } = then;
+  /** Each outcome in turn, and what is left for the last word, out of a weight. */
+  const share = (weight: number, a: number, b: number, c: number): void => {
+    let rest = weight;
+    for (let k = 0; k < odds.length; k++) {
+      const { quiet, clear, silent, open } = odds[k] as FindingOdds;
+      const seen =
+        rest *
+        chanceSeen(
+          quiet * (silent[a] as number) * (silent[b] as number) * (silent[c] as number),
+          clear * (open[a] as number) * (open[b] as number) * (open[c] as number),
+        );
+      own[k] = (own[k] as number) + seen;
+      rest -= seen;
+    }
+    own[odds.length] = (own[odds.length] as number) + rest;
+  };
+  /** Sets that share alike, by the kinds of their forms; where each stands among them, 0 where none was met yet. */
+  const alike: Alike[] = [];
+  const at = new Int32Array(kinds.count ** 3);
+  const aside = nothingYet(count);
+  const kindOf = (s: number): number => {
+    let key = 0;
+    for (let m = 3 * s; m < 3 * s + 3; m++) {
+      const kind = kinds.of[members[m] ?? none] as number;
+      if (kind !== 0) key = key * kinds.count + kind;
+    }
+    return key;
+  };
+  for (let g = 0; g < groups.count; g++) {
+    const from = groups.from[g] as number;
+    const to = groups.from[g + 1] as number;
+    const first = likely[from] as number;
+    const key = kindOf(first);
+    let same = true;
+    for (let l = from + 1; l < to; l++) same &&= kindOf(likely[l] as number) === key;
+    if (same && key === 0) continue;
+    addGroup(aside, groups, g);
+    if (same) {
+      const known = at[key] as number;
+      const its = known === 0 ? { ...nothingYet(count), set: first } : (alike[known - 1] as Alike);
+      if (known === 0) at[key] = alike.push(its);
+      addGroup(its, groups, g);
+      continue;
+    }
+    for (let l = from; l < to; l++) {
+      const s = likely[l] as number;
+      share(
+        (weights[s] as number) / total,
+        members[3 * s] ?? none,
+        members[3 * s + 1] ?? none,
+        members[3 * s + 2] ?? none,
+      );
+    }
+    closeSet(then, groups, g);
+  }
+  for (const its of alike) {
+    const s = 3 * its.set;
+    share(1, members[s] ?? none, members[s + 1] ?? none, members[s + 2] ?? none);
+    closeAlike(then, its);
+  }
+  // All others share alike, too: none of their forms bears on any outcome.
+  share(1, none, none, none);
+  closeAlike(then, allBut(groups, aside));
+  return then;
+}
+
+/** Sets by the outcomes of a check. */
 interface Tally {
   /** Of the set of causes at hand. */
   readonly own: Float64Array;
@@ -181,34 +209,32 @@ const tally = (width: number, causes: number): Tally => ({
   sharp: 0,
 });
 
-/** One set of causes is through, in all its forms. */
-function closeSet(tallied: Tally, i: number, j: number, l: number): void {
+/** One set of causes is through, whose forms do not share alike. */
+function closeSet(tallied: Tally, { causes }: Groups, g: number): void {
   const { own, mass, held } = tallied;
   for (let k = 0; k < own.length; k++) {
     const its = own[k] as number;
     const by = held[k] as Float64Array;
     own[k] = 0;
     mass[k] = (mass[k] as number) + its;
-    by[i] = (by[i] as number) + its;
-    by[j] = (by[j] as number) + its;
-    by[l] = (by[l] as number) + its;
+    for (let m = 3 * g; m < 3 * g + 3; m++) {
+      const cause = causes[m] as number;
+      by[cause] = (by[cause] as number) + its;
+    }
     tallied.sharp += xlog2(its);
   }
 }
 
 /** The likely sets of forms by the set of causes that they are, with what they come to all together. */
-interface Groups {
+interface Groups extends Sum {
   readonly count: number;
   /** Three causes of each; the number behind the last cause stands for none. */
   readonly causes: Int16Array;
   readonly masses: Float64Array;
+  /** Mass times its logarithm, of each. */
+  readonly sharps: Float64Array;
   /** Where the sets of forms of each begin among the likely ones; one more than there are says where the last ends. */
   readonly from: Int32Array;
-  readonly mass: number;
-  /** Σ p·log p over sets of causes. */
-  readonly sharp: number;
-  /** Of the sets that hold each cause; the last place is of no cause. */
-  readonly held: Float64Array;
 }
 
 function groupsOf({ sets, weights, total }: Weighed, likely: Int32Array, none: number): Groups {
@@ -228,40 +254,72 @@ function groupsOf({ sets, weights, total }: Weighed, likely: Int32Array, none: n
     masses[count - 1] = (masses[count - 1] as number) + (weights[s] as number) / total;
   }
   from[count] = likely.length;
-  const held = new Float64Array(none + 1);
-  let [mass, sharp] = [0, 0];
-  for (let g = 0; g < count; g++) {
-    const its = masses[g] as number;
-    mass += its;
-    sharp += xlog2(its);
-    for (let m = 3 * g; m < 3 * g + 3; m++) {
-      const cause = causes[m] as number;
-      held[cause] = (held[cause] as number) + its;
-    }
-  }
-  return { count, causes, masses, from, mass, sharp, held };
+  const sharps = masses.map(xlog2);
+  const groups = { count, causes, masses, sharps, from, ...nothingYet(none) };
+  for (let g = 0; g < count; g++) addGroup(groups, groups, g);
+  return groups;
 }
 
-/**
- * All sets but those that were gone through: of each the outcomes have the same shares b, so that Σ w·b·log(w·b) over them is
- * b·Σ w·log w + b·log b·Σ w.
- */
-function closeRest(
-  tallied: Tally,
-  groups: Groups,
-  aside: { readonly mass: number; readonly sharp: number; readonly held: Float64Array },
-): void {
+/** What some sets of causes come to together. */
+interface Sum {
+  mass: number;
+  /** Σ p·log p. */
+  sharp: number;
+  /** Of the sets that hold each cause; the last place is of no cause. */
+  readonly held: Float64Array;
+}
+
+/** Sets with the same share of each outcome, and one of them. */
+interface Alike extends Sum {
+  readonly set: number;
+}
+
+const nothingYet = (causes: number): Sum => ({ mass: 0, sharp: 0, held: new Float64Array(causes + 1) });
+
+function addGroup(sum: Sum, { causes, masses, sharps }: Groups, g: number): void {
+  const its = masses[g] as number;
+  sum.mass += its;
+  sum.sharp += sharps[g] as number;
+  for (let m = 3 * g; m < 3 * g + 3; m++) {
+    const cause = causes[m] as number;
+    sum.held[cause] = (sum.held[cause] as number) + its;
+  }
+}
+
+const allBut = (all: Sum, some: Sum): Sum => ({
+  mass: all.mass - some.mass,
+  sharp: all.sharp - some.sharp,
+  held: all.held.map((held, cause) => held - (some.held[cause] as number)),
+});
+
+/** Sets whose outcomes have the same shares b: Σ w·b·log(w·b) over them is b·Σ w·log w + b·log b·Σ w. */
+function closeAlike(tallied: Tally, sum: Sum): void {
   const { own, mass, held } = tallied;
-  const [restMass, restSharp] = [groups.mass - aside.mass, groups.sharp - aside.sharp];
   for (let k = 0; k < own.length; k++) {
     const b = own[k] as number;
     const by = held[k] as Float64Array;
     own[k] = 0;
-    mass[k] = (mass[k] as number) + b * restMass;
-    for (let i = 0; i < by.length; i++)
-      by[i] = (by[i] as number) + b * ((groups.held[i] as number) - (aside.held[i] as number));
-    tallied.sharp += b * restSharp + xlog2(b) * restMass;
+    mass[k] = (mass[k] as number) + b * sum.mass;
+    for (let i = 0; i < by.length; i++) by[i] = (by[i] as number) + b * (sum.held[i] as number);
+    tallied.sharp += b * sum.sharp + xlog2(b) * sum.mass;
   }
+}
+
+/** Forms by what they do to the outcomes of a check: those of one number do the same, 0 stands for nothing at all and for none. */
+function kindsOf(
+  odds: readonly { readonly silent: Float64Array; readonly open: Float64Array }[],
+  none: number,
+): { readonly count: number; readonly of: Uint8Array } {
+  const of = new Uint8Array(none + 1);
+  const numbers = new Map<string, number>();
+  for (let i = 0; i < none; i++) {
+    if (odds.every(({ silent, open }) => silent[i] === 1 && open[i] === 1)) continue;
+    const key = odds.map(({ silent, open }) => `${silent[i]} ${open[i]}`).join(' ');
+    const number = numbers.get(key) ?? numbers.size + 1;
+    numbers.set(key, number);
+    of[i] = number;
+  }
+  return { count: numbers.size + 1, of };
 }
 
 /** Doubt over the sets that is left on average once the outcome is known, bits. */

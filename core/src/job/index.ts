@@ -32,14 +32,10 @@ export {
 export { followUpsOf } from './followUps.ts';
 export { CAUTION_FOR_WORK } from './workCautions.ts';
 export { questionOfJob, type VehicleOfJob } from './questionOfJob.ts';
-export {
-  filterOfJob,
-  judgeJob,
-  type ForecastOf,
-  type JobJudgement,
-  type JudgedFacts,
-  type OfferedTreatment,
-} from './judgeJob.ts';
+export { filterOfJob } from './filterOfJob.ts';
+export type { ForecastOf } from './forecastOf.ts';
+export type { OfferedTreatment } from './offerTreatments.ts';
+export { judgeJob, type JobJudgement, type JudgedFacts } from './judgeJob.ts';
 export type { DriveAdvice } from './driveAdvice.ts';
 export {
   keptOfSealed,

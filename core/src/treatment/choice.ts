@@ -65,12 +65,25 @@ const LIES_HIGH = ['dp-sensor-failed', 'dp-sensor-wrong', 'low-pipe-blocked', 'd
  * The diagnosis knows a filter that is full; one that is due for a regeneration shows in its pressure long before. What the
  * pressure says of soot counts beside it, as far as the sensor is to be believed and it is not ash.
  */
-export function filterChances(question: TreatmentQuestion): FilterChances {
+export const filterChances = (question: TreatmentQuestion): FilterChances =>
+  chancesBy(question, sootLoad(question));
+
+/** What is worked out once for all treatments. */
+interface FilterFacts {
+  readonly chances: FilterChances;
+  readonly load: EstimatedLoad | undefined;
+}
+
+function filterFacts(question: TreatmentQuestion): FilterFacts {
+  const load = sootLoad(question);
+  return { chances: chancesBy(question, load), load };
+}
+
+function chancesBy(question: TreatmentQuestion, load: EstimatedLoad | undefined): FilterChances {
   const { likely, limits } = question;
   const known = new Map(UNDIAGNOSED);
   const of = (id: string): number => likely?.get(id) ?? (likely ? 0 : (known.get(id) ?? 0));
   const [ash, cracked, oil] = [of('ash-full'), of('filter-cracked'), of('oil-in-exhaust')];
-  const load = sootLoad(question);
   const due = load !== undefined && load.gPerL >= limits.regenerationDueGPerL;
   const honest = LIES_HIGH.reduce((share, id) => share * (1 - of(id)), 1);
   const proven = !commandInterlocks('burn', question).some(({ id }) => id === 'pressure-unproven');
@@ -91,8 +104,9 @@ export const isRefused = ({ held }: TreatmentOption): boolean => held.some(({ ov
  * done before what may not, then by cost over chance; to leave the filter alone comes first where it is most likely sound.
  */
 export function rankTreatments(question: TreatmentQuestion): readonly TreatmentOption[] {
-  const options = TREATMENTS.map((treatment) => optionOf(treatment, question));
-  const soundFirst = 100 * filterChances(question).sound >= question.limits.leaveAlonePercent;
+  const inFilter = filterFacts(question);
+  const options = TREATMENTS.map((treatment) => optionOf(treatment, question, inFilter));
+  const soundFirst = 100 * inFilter.chances.sound >= question.limits.leaveAlonePercent;
   const place = (option: TreatmentOption): number =>
     option.treatment === 'nothing' ? (soundFirst ? 0 : 3) : isRefused(option) ? 2 : 1;
   return driveBeforeStanding(
@@ -115,9 +129,9 @@ function driveBeforeStanding(
     .flatMap((option) => (option === standing ? [drive, standing] : [option]));
 }
 
-function optionOf(treatment: Treatment, question: TreatmentQuestion): TreatmentOption {
+function optionOf(treatment: Treatment, question: TreatmentQuestion, inFilter: FilterFacts): TreatmentOption {
   const { limits } = question;
-  const { chance, reasons } = chanceAndReasons(treatment, question);
+  const { chance, reasons } = chanceAndReasons(treatment, question, inFilter);
   const { handsOnMin, waitingMin, material } = effortOf(treatment, question);
   const cost = (handsOnMin / 60) * limits.labourPerHour + material;
   return {
@@ -137,12 +151,11 @@ function optionOf(treatment: Treatment, question: TreatmentQuestion): TreatmentO
 function chanceAndReasons(
   treatment: Treatment,
   question: TreatmentQuestion,
+  { chances: { soot, ash, cracked, oil, sound }, load }: FilterFacts,
 ): { chance: number; reasons: Said[] } {
   const { limits, forecast } = question;
-  const { soot, ash, cracked, oil, sound } = filterChances(question);
   const sootAlone = soot * (1 - ash) * (1 - cracked) * (1 - oil);
   const withAsh = ash * (1 - cracked) * (1 - oil);
-  const load = sootLoad(question);
   const told = [
     say('treatment.soot-ash-likely', {
       soot,
@@ -236,10 +249,14 @@ function chanceAndReasons(
   }
 }
 
+interface EstimatedLoad {
+  readonly gPerL: number;
+  readonly lowG: number;
+  readonly highG: number;
+}
+
 /** Soot by the pressure of the last reading, as far as it can be told. */
-function sootLoad(
-  question: TreatmentQuestion,
-): { readonly gPerL: number; readonly lowG: number; readonly highG: number } | undefined {
+function sootLoad(question: TreatmentQuestion): EstimatedLoad | undefined {
   const { filter, derived, limits, displacementL } = question;
   const reading = latestReading(derived);
   if (!reading) return undefined;
