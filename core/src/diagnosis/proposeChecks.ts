@@ -1,4 +1,5 @@
 import { cardOf, type CheckId, type KitId } from '../checks/index.ts';
+import type { Limits } from '../limits/index.ts';
 import { say, type Said } from '../words/index.ts';
 import type { Evidence, Network } from './network.ts';
 import type { CheckNode, RankedCheck } from './nextChecks.ts';
@@ -81,19 +82,20 @@ const TELLS = 0.5;
 /** An outcome that as many causes may have says nothing of one. */
 const MOST_TOLD = 4;
 
-/** A cause that is no likelier than on any vehicle of its kind is pointed to by nothing. */
-const RAISED = 1.25;
 /** An outcome that follows from a cause seldomer than this is no way to look for it. */
 const LOOKED_FOR_BY = 0.3;
 
-/** Causes that something known makes likelier than they are on any vehicle of the kind. */
+/** Causes that something known makes likelier than they are on any vehicle of the kind: by so many times at least. */
 export const raisedCauses = (
   causes: readonly { readonly id: string; readonly probability: number }[],
   priors: Network['causes'],
+  { pointedToRatio }: Limits,
 ): ReadonlySet<string> => {
   const before = new Map(priors.map(({ id, prior }) => [id, prior]));
   return new Set(
-    causes.filter(({ id, probability }) => probability > RAISED * (before.get(id) ?? 1)).map(({ id }) => id),
+    causes
+      .filter(({ id, probability }) => probability > pointedToRatio * (before.get(id) ?? 1))
+      .map(({ id }) => id),
   );
 };
 

@@ -81,3 +81,6 @@ export const NOT_REPAIRED: ReadonlySet<string> = new Set([
   'counter-not-reset',
   'fuel-low',
 ]);
+
+/** Nothing to repair, but a look shows it and the person who looks sets it right: looked for like what is repaired. */
+export const SEEN_AND_SET_RIGHT: ReadonlySet<string> = new Set(['fuel-low']);

@@ -2,7 +2,7 @@ import { say, type Said } from '../words/index.ts';
 import type { STEP_KINDS } from '../contract/index.ts';
 import { quickChecksFor, type RankedCheck } from '../diagnosis/index.ts';
 import type { Limits } from '../limits/index.ts';
-import { NOT_REPAIRED } from './costs.ts';
+import { NOT_REPAIRED, SEEN_AND_SET_RIGHT } from './costs.ts';
 
 export type StepKind = (typeof STEP_KINDS)[number];
 
@@ -200,7 +200,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
   // What a code or reading points to: a look at the likeliest of what would be repaired, or filled up.
   const suspect = likely.find(
     ({ id, probability }) =>
-      (!NOT_REPAIRED.has(id) || id === 'fuel-low') && 100 * probability >= limits.suspectedPercent,
+      (!NOT_REPAIRED.has(id) || SEEN_AND_SET_RIGHT.has(id)) && 100 * probability >= limits.suspectedPercent,
   );
   const pointed = suspect && lookFor(suspect.id, checks);
   const point = (): void => {

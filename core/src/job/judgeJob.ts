@@ -197,7 +197,7 @@ function guided({
   const atRest = question.facts.reading?.samples?.find(
     ({ kind, backPressureMbar }) => kind === 'key-off' && backPressureMbar !== undefined,
   )?.backPressureMbar;
-  const raised = raisedCauses(diagnosis.posterior.causes, weighed.weighed.network.causes);
+  const raised = raisedCauses(diagnosis.posterior.causes, weighed.weighed.network.causes, limits);
   const failed = (id: string): boolean =>
     derived.evidence.some((one) => one.id === id && one.state === 'failed');
   return {

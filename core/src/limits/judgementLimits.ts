@@ -39,6 +39,15 @@ export const JUDGEMENT_LIMITS = {
   ),
   pointedPercent: chance(say('limits.a-cause-is-looked'), 40, say('limits.a-code-or-reading')),
   suspectedPercent: chance(say('limits.a-cause-is-looked-for'), 25, say('limits.below-that-minutes-decide')),
+  pointedToRatio: {
+    label: say('limits.something-points-to-a-cause'),
+    unit: 'ratio',
+    value: 1.25,
+    low: 1,
+    high: 5,
+    group: 'judgement',
+    reason: say('limits.what-nothing-points-to-waits'),
+  },
   adviseDrivePercent: chance(
     say('limits.a-cause-decides-whether'),
     60,

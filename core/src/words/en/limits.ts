@@ -298,6 +298,9 @@ export const limits = {
   'a-code-or-reading': 'A code or reading that points somewhere is followed.',
   'a-cause-is-looked-for': 'A cause is looked for by name, from',
   'below-that-minutes-decide': 'Below that minutes decide.',
+  'something-points-to-a-cause': 'Something points to a cause: likelier than on any such vehicle by',
+  'what-nothing-points-to-waits':
+    'A look at what nothing points to comes after treatment and handover. A quarter more is past rounding.',
   'a-cause-decides-whether': 'A cause decides whether it may be driven, from',
   'advice-on-likelihood-what': 'Advice on likelihood: what was seen is above it.',
   'reported-oil-in-the-exhaust': 'Reported oil in the exhaust limits the drive, from',
