@@ -5,7 +5,7 @@ import { chainsAmong, explanationsOf, type Explanation } from './explanations.ts
 import type { MeasuredVehicle } from './measured/measuredOf.ts';
 import { infer, posteriorSets, type Posterior } from './inference.ts';
 import type { Evidence } from './network.ts';
-import { rankChecks } from './nextChecks.ts';
+import { rankChecks, type CheckNode } from './nextChecks.ts';
 import { proposeChecks, type ProposedCheck } from './proposeChecks.ts';
 import { checksFor, networkFor, type VehicleUse } from './vocabulary.ts';
 import { weigh, type Weighed } from './weigh.ts';
@@ -78,7 +78,7 @@ export function diagnoseCase(
     ),
     next: rank
       ? proposeChecks(
-          rankChecks(weighed, checksFor(use), lossOf),
+          rankChecks(weighed, undecided(checksFor(use), known), lossOf),
           known.evidence,
           kit ? new Set(kit) : undefined,
         )
@@ -86,4 +86,20 @@ export function diagnoseCase(
     inhibitors: inhibitorsOf(facts, known, posterior),
     chains: chainsAmong(likely.map(({ id }) => id)),
   };
+}
+
+/** What a reading of counter and pressure side by side says already; that the counter was set back it does not say. */
+const BY_THE_READING: ReadonlySet<string> = new Set(['counter-low', 'counter-high']);
+
+/** Checks without the outcomes that the figures at hand decide. */
+function undecided(
+  checks: readonly CheckNode[],
+  { beyond: { measured } }: CaseEvidence,
+): readonly CheckNode[] {
+  const isRead = (wanted: string): boolean => measured.some(({ id }) => id === wanted);
+  if (!isRead('soot-measured') || !isRead('dp-measured')) return checks;
+  return checks.flatMap((check) => {
+    const outcomes = check.outcomes.filter((id) => !BY_THE_READING.has(id));
+    return outcomes.length === 0 ? [] : [{ ...check, outcomes }];
+  });
 }

@@ -139,6 +139,59 @@ describe('the next step of a job', () => {
   });
 });
 
+const CODE: EntryBody = { kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] };
+
+describe('soot that a burn may take', () => {
+  const due = madeReading('before', { sootG: 7 });
+
+  it('is no reason to clean: the way of its pressure is proven first, then it is burnt', () => {
+    const unproven = judged(CODE, due);
+    const cleans = unproven.choice.filter(({ treatment }) => treatment === 'chemical');
+    expect(cleans.map(({ allowed, heldBy }) => [allowed, heldBy.map(({ id }) => id)])).toEqual([
+      [false, ['burns-off']],
+    ]);
+    expect(unproven.next?.do).toBe('check');
+    const proven = judged(CODE, due, ...PROVEN_PATH);
+    expect(proven.choice[0]?.treatment).toBe('drive');
+  });
+});
+
+describe('a new filter', () => {
+  const registered = (after: EntryBody): readonly string[] | undefined =>
+    judged(
+      CODE,
+      madeReading('before', { sootG: 45 }),
+      { kind: 'work', work: 'filter-exchanged', what: 'New' },
+      after,
+    )
+      .resets.find(({ reset }) => reset === 'new-filter')
+      ?.held.map(String);
+
+  it('is registered though nobody has proven the sensor: there is nothing in it to release', () => {
+    expect(registered(madeReading('after', { sootG: 1 }))).toEqual([]);
+  });
+
+  it('is not where what it reads is not that of a new one', () => {
+    expect(registered(madeReading('after', { sootG: 40 }))).not.toEqual([]);
+  });
+});
+
+describe('codes that come back over a good pressure', () => {
+  it('are met by the reset that is due, before anybody looks on', () => {
+    const back = judged(
+      CODE,
+      madeReading('before', { sootG: 35 }),
+      ...PROVEN_PATH,
+      { kind: 'work', work: 'chemical-clean', what: 'One fill', dwellMin: 30 },
+      madeReading('after', { sootG: 2 }),
+      ...PROVEN_PATH,
+      { kind: 'drive', distanceKm: 12, powerLimitGone: true, reportedBy: 'technician' },
+      { kind: 'code-scan', when: 'after-drive', codes: [{ code: 'P2463' }] },
+    );
+    expect(steps(back)[0]).toBe('prove reset-soot');
+  });
+});
+
 describe('a filter whose size nobody entered', () => {
   const ofUnknownSize = (...bodies: readonly EntryBody[]): JobJudgement =>
     judgeJob({

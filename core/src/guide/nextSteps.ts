@@ -47,6 +47,8 @@ export interface GuideFacts {
   readonly oilToldOf: boolean;
   /** The ΔP that is shown may not be that of the filter, 0–1. */
   readonly pathLies: number;
+  /** A burn only waits for its pressure to be proven, and the filter may be due for one. */
+  readonly burnsOnceProven: boolean;
   /** What may be done to the filter now, the best first. */
   readonly treatments: readonly string[];
   readonly stage: 'before' | 'treated' | 'proved' | 'signed-off';
@@ -186,6 +188,8 @@ export function nextSteps(facts: GuideFacts): Step[] {
   };
   // Once it is treated and nothing speaks against it, it is proved: other looks come after.
   if (facts.stage === 'treated' && !facts.notCured) prove();
+  // Codes that come back over a pressure that is good: the computer was not told of the work.
+  if (facts.stage === 'treated' && facts.notCured && !facts.toShow.includes('equal-flow')) reset(() => true);
   const warmUp = (): void => {
     if (known.warm === false)
       steps.push({ do: 'warm-up', minutes: 15, why: say('guide.a-cold-engine-says-little') });
@@ -216,10 +220,17 @@ export function nextSteps(facts: GuideFacts): Step[] {
   )
     point();
   warmUp();
+  // That a counter counts too much is told from the pressure alone.
+  const restsOnPressure =
+    toTreat ||
+    facts.burnsOnceProven ||
+    likely.some(
+      ({ id, probability }) => id === 'counter-not-reset' && 100 * probability >= limits.suspectedPercent,
+    );
   if (
     known.pressure &&
     settle[0] &&
-    (100 * pathLies > limits.settlePathPercent || (toTreat && !facts.pathProven))
+    (100 * pathLies > limits.settlePathPercent || (restsOnPressure && !facts.pathProven))
   )
     steps.push(
       asCheck(

@@ -368,3 +368,43 @@ describe('a reading at one flow only', () => {
     expect(job.comparison?.equalFlow).toBeDefined();
   });
 });
+
+describe('wiring of the ΔP sensor that was put right', () => {
+  const good = (outcome: string): EntryBody => ({
+    kind: 'check',
+    check: 'dp-electrical',
+    values: {},
+    outcome,
+  });
+  const repaired = (...since: readonly EntryBody[]): EvidenceId[] =>
+    derive([
+      complaint,
+      { ...before, samples: before.samples.map((sample) => ({ ...sample, dpMbar: 0 })) },
+      good('supply-bad'),
+      { kind: 'cause', cause: 'sensor-wiring', state: 'confirmed', why: 'Pin green' },
+      work('cause-repaired'),
+      { kind: 'cause', cause: 'sensor-wiring', state: 'put-right', why: 'New pin' },
+      ...since,
+      after,
+      drive,
+      scan(),
+    ])
+      .evidence.filter(({ state }) => state !== 'shown')
+      .map(({ id }) => id);
+
+  it('is shown by its volts and a pressure that follows: neither sensor nor hoses were moved', () => {
+    expect(repaired(good('volts-good'))).not.toEqual(expect.arrayContaining(['sensor']));
+    expect(repaired(good('volts-good'))).not.toEqual(expect.arrayContaining(['response']));
+  });
+
+  it('is not without them, nor by volts that are still off', () => {
+    expect(repaired()).toEqual(expect.arrayContaining(['sensor']));
+    expect(repaired(good('supply-bad'))).toEqual(expect.arrayContaining(['sensor']));
+  });
+
+  it('leaves the hoses to be seen that were named whole by outcome or by figures', () => {
+    const whole: EntryBody = { kind: 'check', check: 'hoses', values: {}, outcome: 'hoses-good' };
+    expect(item([...told, whole], 'hoses')?.state).toBe('shown');
+    expect(item([...told, { ...whole, outcome: 'hose-off' }], 'hoses')?.state).toBe('failed');
+  });
+});

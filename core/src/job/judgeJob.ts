@@ -225,6 +225,11 @@ function guided({
     noRevs: revsHeldOff(evidence),
     oilToldOf: oilToldOf(evidence),
     pathLies: view.pathLies,
+    burnsOnceProven:
+      choice.some(({ heldBy }) => heldBy.some(({ id }) => id === 'burns-off')) &&
+      !choice.some(
+        ({ treatment, chance }) => treatment === 'nothing' && 100 * chance >= limits.leaveAlonePercent,
+      ),
     treatments: choice.filter(({ allowed }) => allowed).map(({ treatment }) => treatment),
     stage: derived.signedOff
       ? 'signed-off'

@@ -39,9 +39,13 @@ export function offerTreatments(
   { judged, chance, burn, forecastOf }: OfferedBy,
 ): { readonly choice: readonly OfferedTreatment[]; readonly forecast: BurnForecast | undefined } {
   const inFilter = filterChances(question);
+  const sorted = (forecast?: BurnForecast): readonly TreatmentOption[] =>
+    rankTreatments({ ...question, ...(forecast ? { forecast } : {}) });
   const offered = (forecast?: BurnForecast): readonly OfferedTreatment[] =>
-    rankTreatments({ ...question, ...(forecast ? { forecast } : {}) }).map((option) => {
-      const hopeless = uselessFor(option.treatment, chance, inFilter, question.limits);
+    sorted(forecast).map((option, _, options) => {
+      const hopeless =
+        uselessFor(option.treatment, chance, inFilter, question.limits) ??
+        burnsOff(option.treatment, options, inFilter, question.limits);
       return {
         ...option,
         heldBy: hopeless ? [...option.held, hopeless] : option.held,
@@ -72,12 +76,30 @@ function uselessFor(
       text: say('job.a-cracked-filter-cannot'),
     };
   // One that is only due for a regeneration is burnt free; it needs no clean.
-  const full = treatment === 'drive' || treatment === 'standing' ? soot : chance('soot-loaded');
+  const full = BURNS.has(treatment) ? soot : chance('soot-loaded');
   const inIt = 1 - (1 - full) * (1 - ash) * (1 - oil);
-  const least = limits.worthCleaningPercent;
+  const least = BURNS.has(treatment) ? limits.worthBurningPercent : limits.worthCleaningPercent;
   if (100 * Math.max(inIt, treatment === 'exchange' ? cracked : 0) >= least) return undefined;
   return {
     id: 'nothing-in-it',
     text: say('job.only-likely-that-there', { inIt: 100 * inIt, least }),
   };
+}
+
+/** Treatments that take soot out where a burn could not. */
+const FOR_MORE_SOOT: ReadonlySet<Treatment> = new Set<Treatment>(['chemical', 'off-vehicle', 'exchange']);
+
+/** Soot that a burn may take once its pressure is proven is no reason to clean: a few minutes at the sensor come first. */
+function burnsOff(
+  treatment: Treatment,
+  options: readonly TreatmentOption[],
+  { ash, oil }: FilterChances,
+  { worthCleaningPercent }: Limits,
+): Interlock | undefined {
+  if (!FOR_MORE_SOOT.has(treatment) || 100 * Math.max(ash, oil) >= worthCleaningPercent) return undefined;
+  const burns = options.filter((option) => BURNS.has(option.treatment));
+  const waits = burns.some(
+    ({ held }) => held.length > 0 && held.every(({ id }) => id === 'pressure-unproven'),
+  );
+  return waits ? { id: 'burns-off', text: say('job.this-soot-burns-off') } : undefined;
 }

@@ -21,7 +21,8 @@ export const JUDGEMENT_LIMITS = {
     60,
     say('limits.a-cracked-filter-is-neither'),
   ),
-  worthCleaningPercent: chance(say('limits.a-clean-is-offered'), 20, say('limits.else-the-work')),
+  worthCleaningPercent: chance(say('limits.a-clean-is-offered'), 40, say('limits.else-the-work')),
+  worthBurningPercent: chance(say('limits.a-burn-is-offered'), 20, say('limits.a-drive-costs-little')),
   counterLeftHighPercent: chance(
     say('limits.a-soot-counter-left-high'),
     30,

@@ -62,6 +62,17 @@ export function proofKind(entries: readonly Entry[]): ProofKind {
   return onPath ? 'pressure-path' : 'untouched';
 }
 
+/** Whether wiring or supply is all that was put right on the way of the pressure. */
+function isWiringOnly(entries: readonly Entry[]): boolean {
+  const causes = entriesOfKind(entries, 'cause')
+    .map(({ body }) => body)
+    .filter(({ cause, state }) => state === 'put-right' && PATH_CAUSES.has(cause));
+  const moved = entriesOfKind(entries, 'work').some(
+    ({ body }) => body.work === 'pipe-cleared' || body.work === 'sensor-replaced',
+  );
+  return !moved && causes.length > 0 && causes.every(({ cause }) => cause === 'sensor-wiring');
+}
+
 /** Regenerations must be able to run again wherever the filter was worked on. */
 const NEEDS_EGT: ReadonlySet<ProofKind> = new Set<ProofKind>(['in-place', 'off-vehicle', 'exchange']);
 const NEEDS_SOOT: ReadonlySet<ProofKind> = new Set<ProofKind>([...NEEDS_EGT, 'pressure-path']);
@@ -142,7 +153,11 @@ export function evidenceOf(facts: EvidenceFacts): Evidence[] {
           ? say('proof.the-new-filters-pressure')
           : say('proof.pressure-lower-at-equal-flow'),
     },
-    ...pathEvidence({ ...facts, pathRepaired: kind === 'pressure-path' }),
+    ...pathEvidence({
+      ...facts,
+      pathRepaired: kind === 'pressure-path',
+      wiringOnly: kind === 'pressure-path' && isWiringOnly(entries),
+    }),
     ...(egt ? [egt] : []),
     driveEvidence(drive, limits),
     ...(soot ? [soot] : []),

@@ -28,6 +28,8 @@ interface PathFacts {
   readonly limits: Limits;
   /** The way of the pressure was put right on this job: figures by hand do not show that it is. */
   readonly pathRepaired: boolean;
+  /** Of the way only wiring or supply was put right: sensor and hoses stayed where they were. */
+  readonly wiringOnly: boolean;
 }
 
 /** Work for which the hoses of the ΔP sensor come off; a clean does where its fluid goes in by them. */
@@ -54,8 +56,28 @@ function hosesOffAt(entries: readonly Entry[]): number {
  */
 export function pathEvidence(facts: PathFacts): Evidence[] {
   const since = hosesOffAt(facts.entries);
+  if (facts.wiringOnly && facts.parts.get('dp-sensor') === undefined && wiringShown(facts))
+    return [responseEvidence(facts, since)];
   return [sensorEvidence(facts), hosesEvidence(facts, since), responseEvidence(facts, since)];
 }
+
+/** Supply, ground and signal were measured good since the last repair. */
+function wiringShown({ entries, checks }: PathFacts): boolean {
+  const since = Math.max(0, ...entriesOfKind(entries, 'work').map(happenedAt));
+  return checks.some(
+    ({ entry, judgement: { findings } }) =>
+      happenedAt(entry) >= since && isGood(own(SHOWS_WIRING, entry.body.check), findings),
+  );
+}
+
+/** What was measured says of some of these faults, and that none is there. */
+const isGood = (
+  faults: readonly string[] | undefined,
+  findings: Readonly<Record<string, boolean>>,
+): boolean =>
+  faults !== undefined &&
+  faults.some((id) => findings[id] !== undefined) &&
+  !faults.some((id) => findings[id] === true);
 
 const SENSOR_ASK = say('proof.pump-test-or-a-known');
 
@@ -110,14 +132,15 @@ function hosesEvidence({ checks, entries }: PathFacts, since: number): Evidence 
     (entry) => entry.body.part === 'high-pipe' && happenedAt(entry) >= since,
   );
   if (counts && (!word || happenedAt(word) <= happenedAt(counts.entry))) {
-    const { order, state } = counts.entry.body.values;
-    if (order === 'high' && state === 'whole') return { id: 'hoses', state: 'shown', text };
-    if (order !== undefined || state !== undefined)
+    const { state } = counts.entry.body.values;
+    const { 'hoses-crossed': crossed, 'hose-off': off } = counts.judgement.findings;
+    if (crossed === true || off === true || state === 'pinched')
       return {
         id: 'hoses',
         state: 'failed',
-        text: say('proof.sensor-hoses', { state: order === 'low' ? 'low' : String(state) }),
+        text: say('proof.sensor-hoses', { state: crossed === true ? 'low' : String(state ?? 'off') }),
       };
+    if (crossed === false && off === false) return { id: 'hoses', state: 'shown', text };
   }
   if (word?.body.state === 'sound' || word?.body.state === 'proven-clear')
     return { id: 'hoses', state: 'shown', text, weak: say('proof.hoses-reported-sound-without') };
@@ -141,19 +164,20 @@ const SHOWS_SENSOR: Readonly<Partial<Record<CheckId, readonly string[]>>> = {
   'dp-swap': ['swap-differs'],
 };
 
+/** Repaired wiring is shown by its volts. */
+const SHOWS_WIRING: Readonly<Partial<Record<CheckId, readonly string[]>>> = {
+  'dp-electrical': ['supply-bad', 'ground-bad', 'signal-dead'],
+  supply: ['supply-weak'],
+};
+
 /** Whether it was the sensor that was put right the last time, and a measurement since shows the new one good. */
 function newSensorShown({ entries, checks }: PathFacts, since: number): boolean {
   const last = entriesOfKind(entries, 'work').findLast(({ body }) => HOSES_OFF.has(body.work));
   if (last?.body.work !== 'sensor-replaced') return false;
-  return checks.some(({ entry, judgement: { findings } }) => {
-    const bad = own(SHOWS_SENSOR, entry.body.check);
-    return (
-      bad !== undefined &&
-      happenedAt(entry) >= since &&
-      bad.some((id) => findings[id] !== undefined) &&
-      !bad.some((id) => findings[id] === true)
-    );
-  });
+  return checks.some(
+    ({ entry, judgement: { findings } }) =>
+      happenedAt(entry) >= since && isGood(own(SHOWS_SENSOR, entry.body.check), findings),
+  );
 }
 
 function responseEvidence(facts: PathFacts, since: number): Evidence {
@@ -180,7 +204,7 @@ function responseEvidence(facts: PathFacts, since: number): Evidence {
       state: 'shown',
       text: say('proof.the-new-sensor-needs', { bestText: best.text }),
     };
-  if (best?.weak !== undefined && facts.pathRepaired)
+  if (best?.weak !== undefined && facts.pathRepaired && !(facts.wiringOnly && wiringShown(facts)))
     return {
       id: 'response',
       state: 'open',

@@ -111,6 +111,22 @@ const SEEN_TOO: Readonly<
   },
 };
 
+/** Checks that show it as well, where it was found in one form: a crack that was seen is looked at, or its pressure compared. */
+const SHOWN_BY_IF_FOUND: Readonly<
+  Record<
+    string,
+    { readonly found: string; readonly ways: readonly (readonly [check: string, good: string])[] }
+  >
+> = {
+  'back-pressure-pipe-blocked': {
+    found: 'pipe-cracked',
+    ways: [
+      ['hoses', 'hoses-good'],
+      ['running-comparison', 'comparison-fits'],
+    ],
+  },
+};
+
 interface JudgedCheck {
   readonly entry: EntryOf<'check'>;
   readonly outcome: string | undefined;
@@ -146,9 +162,11 @@ export function repairEvidence(
       ({ body }) => body.origin.type === 'log' && body.origin.findings.includes(finding),
     );
   const items = known.map((cause): Evidence => {
-    const ways = (SHOWN_BY[cause] ?? []).filter(
-      ([check]) => NOT_IF_FOUND[cause]?.[check]?.some(found) !== true,
-    );
+    const inThisForm = SHOWN_BY_IF_FOUND[cause];
+    const ways = [
+      ...(SHOWN_BY[cause] ?? []),
+      ...(inThisForm && found(inThisForm.found) ? inThisForm.ways : []),
+    ].filter(([check]) => NOT_IF_FOUND[cause]?.[check]?.some(found) !== true);
     // A check that was made again counts as it came out last; of different checks the bad one counts.
     const last = new Map<string, string | undefined>(
       checks

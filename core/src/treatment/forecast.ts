@@ -7,6 +7,7 @@ import type { Limits } from '../limits/index.ts';
 import { success, type Result } from '../quantities/index.ts';
 import {
   counterIsStale,
+  isNewlyFitted,
   latestReading,
   type BurnForecast,
   type InterlockFacts,
@@ -36,7 +37,7 @@ export function burnOfJob(
 ): JobBurn | undefined {
   const { derived, filter, limits, displacementL } = facts;
   const reading = latestReading(derived);
-  if (!reading) return undefined;
+  if (!reading || (command !== 'burn' && isNewlyFitted(derived))) return undefined;
   const context = { limits, ...(displacementL === undefined ? {} : { displacementL }) };
   const load = mostSoot(reading.body, filter, context, {
     counterIsStale: counterIsStale(command, derived, happenedAt(reading)),

@@ -30,6 +30,7 @@ export interface Interlock {
     | 'inhibited'
     | 'cause-open'
     | 'nothing-in-it'
+    | 'burns-off'
     | ReadyHold['id'];
   /** Why it is held, with the value and the limit, and what to do. */
   readonly text: Said;
@@ -62,6 +63,8 @@ export interface InterlockFacts {
     readonly checks?: readonly {
       readonly judgement: { readonly findings: Readonly<Record<string, boolean>> };
     }[];
+    /** What the readings came to, and whether it is a new filter that they are of. */
+    readonly proof?: { readonly newFilter?: boolean; readonly verdict: string };
   };
   readonly limits: Limits;
   readonly filter: KnownFilter;
@@ -90,6 +93,8 @@ const TAKES_SOOT_OUT: ReadonlySet<WorkType> = new Set<WorkType>([
   'filter-exchanged',
 ]);
 
+const BURNS_SOOT: ReadonlySet<WorkType> = new Set<WorkType>(['drive-regeneration', 'standing-regeneration']);
+
 /** Whether soot was taken out, not burnt, before this moment: the ECU does not know of it. */
 const sootWasTakenOut = ({ entries }: InterlockFacts['derived'], before: number): boolean =>
   entriesOfKind(entries, 'work').some(
@@ -102,6 +107,16 @@ export const counterIsStale = (
   derived: InterlockFacts['derived'],
   readAt: number,
 ): boolean => command !== 'burn' && sootWasTakenOut(derived, readAt);
+
+/** Whether a new filter was fitted here that nobody has read full since: there is nothing in it that a reset could release. */
+export function isNewlyFitted({ entries, proof }: InterlockFacts['derived']): boolean {
+  const last = entriesOfKind(entries, 'work').findLast(
+    ({ body }) => TAKES_SOOT_OUT.has(body.work) || BURNS_SOOT.has(body.work),
+  );
+  if (last?.body.work !== 'filter-exchanged') return false;
+  const since = entriesOfKind(entries, 'reading').some((entry) => happenedAt(entry) >= happenedAt(last));
+  return !since || (proof?.newFilter === true && proof.verdict === 'proved');
+}
 
 /** Why the pressure that the reading rests on is not proven; nothing where it is. */
 function unproven(reading: EntryOf<'reading'>, { parts }: InterlockFacts['derived']): Said | undefined {
@@ -142,6 +157,7 @@ export function commandInterlocks(
   held.push(...oilInterlocks(facts), ...dropInterlock(forecast), ...dilutedInterlock(facts));
   // A burn that is released may come on the road, on whatever is in tank and sump then.
   if (command !== 'burn') held.push(...shortOf(facts));
+  if (command !== 'burn' && isNewlyFitted(derived)) return held;
   const reading = latestReading(derived);
   if (!reading) {
     held.push({

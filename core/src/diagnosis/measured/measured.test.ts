@@ -96,6 +96,36 @@ describe('a pressure judged by its size', () => {
   });
 });
 
+describe('a counter judged beside the pressure', () => {
+  const counted = (hold: number, sootG: number): Map<string, number> =>
+    chancesOf({ reading: { ...(rows(0, hold / 7, hold).reading as MeasuredReading), sootCounterG: sootG } });
+
+  it('that counts much over a pressure that is low was not set back', () => {
+    const [low, full] = [counted(24, 40), counted(200, 40)];
+    expect(of(low, 'counter-not-reset')).toBeGreaterThan(3 * of(full, 'counter-not-reset'));
+    expect(of(low, 'soot-loaded')).toBeLessThan(of(counted(24, 8), 'soot-loaded') + 0.3);
+    expect(of(full, 'soot-loaded')).toBeGreaterThan(0.95);
+  });
+
+  it('that counts next to nothing over a pressure that is high was set back, or it is ash', () => {
+    const [little, much] = [counted(200, 2), counted(200, 40)];
+    expect(of(little, 'soot-counter-reset', 'ash-full')).toBeGreaterThan(
+      2 * of(much, 'soot-counter-reset', 'ash-full'),
+    );
+  });
+
+  it('never argues for less in the filter by more pressure, whatever it counts', () => {
+    for (const sootG of [2, 8, 20, 45]) {
+      let before = 0;
+      for (let hold = 20; hold <= 400; hold *= 1.2) {
+        const now = of(counted(hold, sootG), 'soot-loaded', 'ash-full');
+        expect(now, `${sootG} g at ${hold} mbar`).toBeGreaterThan(before - 0.02);
+        before = now;
+      }
+    }
+  });
+});
+
 describe('codes that are not there', () => {
   const odds = (p: number): number => p / (1 - p);
 

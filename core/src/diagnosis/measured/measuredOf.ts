@@ -19,7 +19,7 @@ import { manifoldChance, type ManifoldRow } from './manifold.ts';
 import { onceEach } from './onceEach.ts';
 import { pressureDropChance, type DropReading, type DropSample } from './pressureDrop.ts';
 import { PRESSURE_CAUSES } from './states.ts';
-import { sootCounterChance } from './sootCounter.ts';
+import { sootCounterChance, type BesideCounter } from './sootCounter.ts';
 import { TEMPERATURE_CAUSES, temperaturesChance, type TemperatureRow } from './temperatures.ts';
 
 /** What of a reading is judged by its size. */
@@ -93,12 +93,30 @@ function sootPerLitre(
   { sootCounterG, sootPercent }: MeasuredReading,
   { displacementL, geometry }: MeasuredVehicle,
   { sootAtHundredPercentGPerL: atHundredGPerL, filterPerEngineSize: perEngine }: Limits,
-): { readonly gPerL: number; readonly doubt: number } | undefined {
+): { readonly gPerL: number; readonly doubt: number; readonly sharesSize: boolean } | undefined {
   const filter = geometry ?? filterByEngine(displacementL, perEngine);
   if (sootCounterG !== undefined)
-    return { gPerL: sootCounterG / filterVolumeL(filter), doubt: filter.size?.cleanSd ?? KNOWN_FILTER };
-  if (sootPercent !== undefined) return { gPerL: (atHundredGPerL * sootPercent) / 100, doubt: PERCENT_DOUBT };
+    return {
+      gPerL: sootCounterG / filterVolumeL(filter),
+      doubt: filter.size?.cleanSd ?? KNOWN_FILTER,
+      sharesSize: filter.size !== undefined,
+    };
+  if (sootPercent !== undefined)
+    return { gPerL: (atHundredGPerL * sootPercent) / 100, doubt: PERCENT_DOUBT, sharesSize: false };
   return undefined;
+}
+
+/** Under this much over its zero a pressure is no measure of what is in the filter, mbar. */
+const LEAST_RISE_MBAR = 1;
+
+/** Restriction in the row of most flow, its zero taken off: what the counter is judged beside. */
+function besideCounter({ samples, doubt }: DropReading, sharesSize: boolean): BesideCounter | undefined {
+  const rest = samples.filter(({ cleanMbar }) => cleanMbar === 0).map(({ dpMbar }) => dpMbar);
+  const zero = rest.length === 0 ? 0 : rest.reduce((sum, one) => sum + one, 0) / rest.length;
+  const [most] = samples.toSorted((a, b) => b.cleanMbar - a.cleanMbar);
+  if (!most || most.cleanMbar === 0) return undefined;
+  const rise = Math.max(most.dpMbar - zero, LEAST_RISE_MBAR);
+  return { restriction: rise / most.cleanMbar, doubt: Math.hypot(doubt, most.ownDoubt), sharesSize };
 }
 
 /** Pressures before the turbo, against the air: as it was read, or as the manifold shows it at rest. */
@@ -311,7 +329,13 @@ export function measuredOf(
         ]
       : []),
     ...(soot
-      ? [{ id: 'soot-measured', causes: CAUSES.soot, chance: sootCounterChance(soot.gPerL, soot.doubt) }]
+      ? [
+          {
+            id: 'soot-measured',
+            causes: CAUSES.soot,
+            chance: sootCounterChance(soot.gPerL, soot.doubt, drop && besideCounter(drop, soot.sharesSize)),
+          },
+        ]
       : []),
     ...(backPressure
       ? [{ id: 'back-pressure-measured', causes: CAUSES.backPressure, chance: backPressure }]

@@ -78,6 +78,8 @@ export const job = {
   'a-cracked-filter-cannot': 'A cracked filter cannot be repaired by cleaning or regenerating',
   'only-likely-that-there': ({ inIt, least }: { inIt: number; least: number }, w: Words) =>
     `Only ${w.percent(inIt, 0)} likely that there is something to remove; at least ${w.percent(least)}`,
+  'this-soot-burns-off':
+    'This much soot burns off: prove sensor and pipes first, then regenerate instead of cleaning',
   'no-dp-read-yet': 'No ΔP read yet: the filter’s load is unknown',
   'read-below-c-coolant-warm': ({ coldEngineC }: { coldEngineC: number }, w: Words) =>
     `Read below ${w.temperature(coldEngineC)} coolant: warm up and read again before treating the filter`,

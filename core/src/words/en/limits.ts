@@ -298,6 +298,8 @@ export const limits = {
   'a-code-or-reading': 'A code or reading that points somewhere is followed.',
   'a-cause-is-looked-for': 'A cause is looked for by name, from',
   'below-that-minutes-decide': 'Below that minutes decide.',
+  'a-burn-is-offered': 'Regeneration is offered, from something in the filter likely by',
+  'a-drive-costs-little': 'A drive costs a quarter of what a clean costs.',
   'something-points-to-a-cause': 'Something points to a cause: likelier than on any such vehicle by',
   'what-nothing-points-to-waits':
     'A look at what nothing points to comes after treatment and handover. A quarter more is past rounding.',

@@ -120,8 +120,7 @@ export const proof = {
     `The ΔP sensor is ${w.say(state)}: ${w.say(why)}`,
   'sensor-hoses-checked': 'Sensor hoses checked',
   'hoses-refitted-intact': 'Hoses refitted, intact and not crossed',
-  'sensor-hoses': ({ state }: { state: string }) =>
-    `Sensor hoses ${state === 'low' ? 'crossed' : state === 'whole' ? 'check not finished' : state}`,
+  'sensor-hoses': ({ state }: { state: string }) => `Sensor hoses ${state === 'low' ? 'crossed' : state}`,
   'hoses-reported-sound-without': 'hoses reported sound, without the guided check',
   'hoses-one-minute-each': 'Hoses, one minute: each on its port, intact, clipped',
   'a-sensor-pipe-is-blocked': 'A sensor pipe is blocked',
