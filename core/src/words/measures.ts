@@ -93,6 +93,26 @@ const cached = <T>(make: (key: string) => T): ((key: string) => T) => {
   };
 };
 
+/** From here on digits are put into groups. */
+const GROUPED_FROM = 10_000;
+/** Where English figures have a point; not everywhere. */
+const WITH_A_POINT: ReadonlySet<string> = new Set(['en', 'en-GB', 'en-US']);
+
+/**
+ * What `Intl` writes for a small figure in English, digit by digit: its tables take longer to load than all that a call of the command
+ * line has to say. Rounded half up by the figure as it is written, as `Intl` does.
+ * @param all whether zeros at the end stay
+ * @returns nothing for a figure that is left to `Intl`
+ */
+export function plainEnglish(value: number, decimals: number, all: boolean): string | undefined {
+  const digits = String(Math.abs(value));
+  if (!Number.isFinite(value) || digits.includes('e')) return undefined;
+  const rounded = Number(`${Math.round(Number(`${digits}e${decimals}`))}e-${decimals}`);
+  if (!(rounded < GROUPED_FROM)) return undefined;
+  const text = rounded.toFixed(decimals);
+  return `${value < 0 ? '-' : ''}${all || decimals === 0 ? text : text.replace(/\.?0+$/, '')}`;
+}
+
 /**
  * Figures as one person reads them. Nothing is kept in these units: they are made at the edge, and another choice only writes anew.
  * Worked values: 45.3 mbar → "45 mbar", in psi "0.66 psi"; 600 °C → "1,112 °F" (en); 12 g → "0.42 oz".
@@ -107,12 +127,14 @@ export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }
       useGrouping: 'min2',
     });
   });
-  const upTo = (value: number, decimals: number): string =>
-    withoutMinusZero(formatter(`0 ${decimals}`).format(value));
+  const written = (value: number, decimals: number, all: boolean): string =>
+    withoutMinusZero(
+      (WITH_A_POINT.has(locale) ? plainEnglish(value, decimals, all) : undefined) ??
+        formatter(`${all ? decimals : 0} ${decimals}`).format(value),
+    );
+  const upTo = (value: number, decimals: number): string => written(value, decimals, false);
   const number = (value: number, decimals?: number): string =>
-    decimals === undefined
-      ? upTo(value, 2)
-      : withoutMinusZero(formatter(`${decimals} ${decimals}`).format(value));
+    decimals === undefined ? upTo(value, 2) : written(value, decimals, true);
   /** With as many decimals as are asked for, else with no more than it needs. */
   const figure =
     (base: Unit, unit: Unit, most: number) =>

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { plainEnglish } from './measures.ts';
 import {
   distinct,
   ENGLISH,
@@ -214,5 +215,32 @@ describe('another language', () => {
     expect(localeOf('de', 'en-GB')).toBe('de');
     expect(localeOf('de', 'de-AT')).toBe('de-AT');
     expect(localeOf('en', 'fr-FR')).toBe('fr-FR');
+  });
+});
+
+describe('small figures in English', () => {
+  it('are written as Intl writes them', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.double({ min: -12_000, max: 12_000, noNaN: true }),
+          // Ties are where two ways to round part.
+          fc.integer({ min: -200_000, max: 200_000 }).map((n) => n / 200),
+        ),
+        fc.integer({ min: 0, max: 6 }),
+        fc.boolean(),
+        (value, decimals, all) => {
+          const ours = plainEnglish(value, decimals, all);
+          if (ours === undefined) return;
+          const theirs = new Intl.NumberFormat('en', {
+            minimumFractionDigits: all ? decimals : 0,
+            maximumFractionDigits: decimals,
+            useGrouping: 'min2',
+          });
+          expect(ours).toBe(theirs.format(value === 0 ? 0 : value));
+        },
+      ),
+      { numRuns: 2000 },
+    );
   });
 });
