@@ -65,6 +65,23 @@ async function written(page: Page): Promise<string> {
   }, OWN_WORDS);
 }
 
+/** Headings that say the same as another one on the page: who jumps from one to the next cannot tell them apart. */
+const headingsTwice = (page: Page): Promise<string[]> =>
+  page.getByRole('heading').evaluateAll((all) => {
+    const texts = all.map((one) => (one.textContent ?? '').replaceAll(/\s+/g, ' ').trim());
+    if (texts.length === 0) return ['no heading at all'];
+    return [...new Set(texts.filter((text, i) => texts.indexOf(text) !== i))];
+  });
+
+/** A name that nobody resolved, a figure that is none, the code of a sentence in its place. */
+const UNRESOLVED =
+  /\b(?:undefined|NaN|null|Invalid Date|Infinity)\b|\[object |\$\{|(?:^|\s)[a-z]{3,}\.[a-z]+(?:-[a-z0-9]+)+(?:$|\s)/u;
+
+async function unresolved(page: Page): Promise<string[]> {
+  const lines = (await written(page)).split('\n').filter((line) => UNRESOLVED.test(line));
+  return [...new Set(lines.map((line) => line.trim().slice(0, 160)))];
+}
+
 async function unitsLeft(page: Page): Promise<string[]> {
   for (const details of await page.locator('details:not([open]) > summary').all())
     await details.click({ timeout: 1000 }).catch(() => undefined);
@@ -78,7 +95,7 @@ for (const who of ['Tobin', 'Imke'] as const) {
   const screens = SCREENS.filter((screen) => (screen.who ?? 'Tobin') === who);
   for (let from = 0; from < screens.length; from += A_WALK) {
     const walk = screens.slice(from, from + A_WALK);
-    test(`${who}, in US customary units: axe finds nothing in both themes, nothing is wider than a window of 390, 768 or 1920 px, no other unit is left: ${walk.map(({ name }) => name).join(', ')}`, async ({
+    test(`${who}, in US customary units: axe finds nothing in both themes, nothing is wider than a window of 390, 768 or 1920 px, no other unit is left, nothing is without words, no heading stands twice: ${walk.map(({ name }) => name).join(', ')}`, async ({
       page,
       site,
     }) => {
@@ -101,6 +118,8 @@ for (const who of ['Tobin', 'Imke'] as const) {
         }
         await page.setViewportSize({ width: 1280, height: 800 });
         expect.soft(await unitsLeft(page), `${screen.name}: units that were not chosen`).toEqual([]);
+        expect.soft(await unresolved(page), `${screen.name}: what has no words`).toEqual([]);
+        expect.soft(await headingsTwice(page), `${screen.name}: headings that are there twice`).toEqual([]);
       }
     });
   }
