@@ -27,7 +27,10 @@ describe('codes', () => {
 
   it('refuses nothing but what is no code at all', async () => {
     expect(await call('codes', '  ')).toMatchObject({ status: 2, stdout: '' });
-    expect((await call('codes', 'x'.repeat(41))).stderr).toMatch(/longer than 40 characters\n$/);
+    expect((await call('codes', 'x'.repeat(201))).stderr).toMatch(/longer than 200 characters\n$/);
+    expect(
+      (await call('codes', 'Exhaust gas temperature sensor 2, in front of the particulate filter')).stdout,
+    ).toMatch(/EGT sensor 2/);
     expect((await call('codes')).status).toBe(2);
   });
 });

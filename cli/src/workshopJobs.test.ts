@@ -33,6 +33,7 @@ interface Expected {
   readonly choiceFirst?: readonly string[] | 'none';
   readonly choiceNot?: readonly string[];
   readonly drive?: readonly string[];
+  readonly resetAllowed?: readonly string[];
   readonly proof?: string;
 }
 
@@ -80,6 +81,9 @@ function shortOf(wanted: Expected, judged: Judged): string[] {
     ...(wanted.drive && !wanted.drive.includes(judged.drive.verdict)
       ? [`driving: ${judged.drive.verdict}`]
       : []),
+    ...(wanted.resetAllowed ?? [])
+      .filter((id) => !judged.resets.some((one) => one.id === id && one.allowed))
+      .map((id) => `the reset of ${id} is refused`),
     ...(wanted.proof !== undefined && wanted.proof !== judged.proof.verdict
       ? [`proof: ${judged.proof.verdict}`]
       : []),
@@ -88,6 +92,37 @@ function shortOf(wanted: Expected, judged: Judged): string[] {
 
 /** A third while somebody waits for them, all in the benchmark (ALL_SEEDS=1). */
 const TOLD = process.env['ALL_SEEDS'] === '1' ? JOBS : JOBS.filter((_, i) => i % 3 === 0);
+
+interface Told {
+  readonly vehicle?: { readonly distanceKm?: number; readonly use?: string; readonly parts?: unknown };
+  readonly family?: unknown;
+  readonly readings?: { readonly samples?: unknown; readonly sootPercent?: unknown };
+  readonly entries?: unknown;
+}
+
+/** What `diagnose` can be asked as well: nothing that has size, and no work yet. */
+const inShort = ({ vehicle, family, readings, entries, ...rest }: Told): object | undefined => {
+  if (family || entries || vehicle?.parts || readings?.samples || readings?.sootPercent !== undefined)
+    return undefined;
+  const { distanceKm, use } = vehicle ?? {};
+  return { ...rest, vehicle: { distanceKm, use }, ...(readings ? { readings } : {}) };
+};
+
+describe('diagnose and judge', () => {
+  const shared = JOBS.flatMap(({ name, job }) => {
+    const short = inShort(job);
+    return short ? [[name, short] as const] : [];
+  }).filter((_, i) => i % 6 === 0);
+
+  it.each(shared)('say the same of %s', async (_, told) => {
+    type Likely = readonly { readonly id: string; readonly probability: number }[];
+    const { causes } = await json<{ causes: Likely }>('diagnose', file('case.json', told));
+    const { likely } = await json<{ likely: Likely }>('judge', file('job.json', told));
+    expect(likely.length).toBeGreaterThan(20);
+    for (const { id, probability } of likely)
+      expect(causes.find((one) => one.id === id)?.probability, id).toBeCloseTo(probability, 9);
+  });
+});
 
 describe('a job from a workshop', () => {
   it.each(TOLD.map(({ name, job, expect: wanted }) => [name, job, wanted] as const))(

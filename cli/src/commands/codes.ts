@@ -3,15 +3,14 @@ import { codeMeaning } from '@white-ember/core/codes';
 import type { Options } from '../input.ts';
 import { InputError } from '../InputError.ts';
 import { print, printJson } from '../output.ts';
-
-const LONGEST = 40;
+import { LONGEST_CODE } from '../scannedCodes.ts';
 
 /** What each code means, in the order in which they were given. */
 export function codes(texts: readonly string[], options: Options): void {
   for (const text of texts) {
     if (text.trim() === '') throw new InputError('code: an empty one tells nothing');
-    if (text.length > LONGEST)
-      throw new InputError(`code “${text.slice(0, LONGEST)}…”: longer than ${LONGEST} characters`);
+    if (text.length > LONGEST_CODE)
+      throw new InputError(`code “${text.slice(0, 40)}…”: longer than ${LONGEST_CODE} characters`);
   }
   const known = texts.map(codeMeaning);
   if (options['json']) {

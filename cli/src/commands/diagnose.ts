@@ -15,6 +15,7 @@ import {
 import { readJson, readLimits, type Options } from '../input.ts';
 import { InputError } from '../InputError.ts';
 import { print, printJson } from '../output.ts';
+import { codesOf, scannedCodesSchema } from '../scannedCodes.ts';
 
 const caseSchema = z.strictObject({
   vehicle: z
@@ -26,15 +27,7 @@ const caseSchema = z.strictObject({
     .optional(),
   findings: z.record(z.string().max(80), z.boolean()).optional(),
   checks: z.record(z.string().max(80), z.string().max(80)).optional(),
-  codes: z
-    .array(
-      z.union([
-        z.string().max(40),
-        z.object({ code: z.string().max(40), status: z.string().max(60).optional() }),
-      ]),
-    )
-    .max(200)
-    .optional(),
+  codes: scannedCodesSchema.optional(),
   readings: z
     .object({
       dpIdleMbar: z.number().min(-500).max(3000).optional(),
@@ -66,9 +59,7 @@ function readCase(file: string): { vehicle: VehicleUse; facts: CaseFacts } {
     facts: {
       ...(findings === undefined ? {} : { findings }),
       ...(checks === undefined ? {} : { checks }),
-      ...(codes === undefined
-        ? {}
-        : { codes: codes.map((code) => (typeof code === 'string' ? { code } : code)) }),
+      ...(codes === undefined ? {} : { codes: codesOf(codes) }),
       readings: {
         ...(dpIdleMbar === undefined ? {} : { dpIdleMbar }),
         ...(dp3000Mbar === undefined ? {} : { dp3000Mbar }),

@@ -1,6 +1,5 @@
 import { inEnglish, PLAIN_WORDS } from '@white-ember/core/words';
 import { z } from 'zod';
-import { namedFault } from '@white-ember/core/codes';
 import { KNOWN_FINDINGS, sentenceOf } from '@white-ember/core/diagnosis';
 import { FILTER_MATERIALS, filterGeometrySchema } from '@white-ember/core/filter';
 import { whileWaiting } from '@white-ember/core/guide';
@@ -15,6 +14,7 @@ import {
 } from '@white-ember/core/ledger';
 import { readJson, readLimits, type Options } from '../input.ts';
 import { InputError } from '../InputError.ts';
+import { codesOf, scannedCodesSchema } from '../scannedCodes.ts';
 import { print, printJson } from '../output.ts';
 
 const id = z.string().min(1).max(80);
@@ -37,19 +37,7 @@ const jobSchema = z.strictObject({
     .optional(),
   findings: z.record(id, z.boolean()).optional(),
   checks: z.record(id, id).optional(),
-  codes: z
-    .array(
-      z.union([
-        z.string().min(1).max(200),
-        z.object({
-          code: z.string().min(1).max(200),
-          status: z.string().max(60).optional(),
-          module: z.string().max(80).optional(),
-        }),
-      ]),
-    )
-    .max(200)
-    .optional(),
+  codes: scannedCodesSchema.optional(),
   readings: z
     .strictObject({
       barometerMbar: z.number().min(500).max(1100).optional(),
@@ -99,11 +87,7 @@ function toldEntries({ vehicle = {}, codes, checks = {}, readings, findings = {}
           {
             kind: 'code-scan' as const,
             when: 'before' as const,
-            codes: codes.map((one) => {
-              const { code, ...rest } = typeof one === 'string' ? { code: one } : one;
-              // What no list has room for stands by the code that says the same.
-              return { code: code.length > 40 ? (namedFault(code) ?? code).slice(0, 40) : code, ...rest };
-            }),
+            codes: codesOf(codes),
           } as EntryBody,
         ]),
     ...(rows.length === 0

@@ -169,4 +169,14 @@ describe('names of faults without numbers', () => {
   ])('“%s” is none of ours', (name) => {
     expect(namedFault(name)).toBeUndefined();
   });
+
+  it.each([
+    ['Exhaust gas temperature sensor 2', 'P2031'],
+    ['Exhaust gas temperature sensor 2 signal too low', 'P2032'],
+    ['Exhaust gas temperature sensor 2 signal too high', 'P2033'],
+    ['Exhaust temperature sensor before turbine implausible', 'P2080'],
+    ['Exhaust temperature sensor after particulate filter circuit', 'P246E'],
+  ])('%s: by the direction that is said', (name, code) => {
+    expect(namedFault(name)).toBe(code);
+  });
 });

@@ -10,16 +10,24 @@ interface NamedFault {
   readonly not?: readonly Meaning[];
   /** Or a temperature at one of these places. */
   readonly hotAt?: readonly Place[];
+  /** The same where the name says what is wrong with the signal. */
+  readonly low?: string;
+  readonly high?: string;
+  readonly implausible?: string;
 }
 
 const HIGH = 'fault:high';
 const LOW = 'fault:low';
+/** A name says a direction of the signal seldom: without one it is the circuit that is meant. */
 const egt = (
-  code: string,
   number: Extract<Meaning, `number:${string}`>,
   hotAt: readonly Place[],
+  [code, low, high, implausible]: readonly [string, string, string, string],
 ): NamedFault => ({
   code,
+  low,
+  high,
+  implausible,
   says: [['quantity:temperature', 'medium:exhaust', number]],
   hotAt,
 });
@@ -143,10 +151,10 @@ const FAULTS: readonly NamedFault[] = [
   },
   { code: 'P2458', says: [['process:regeneration', 'fault:incomplete']] },
   { code: 'P2459', says: [['process:regeneration', 'fault:often']] },
-  egt('P0545', 'number:1', ['before turbine']),
-  egt('P2032', 'number:2', ['before catalyst', 'after turbine']),
-  egt('P242A', 'number:3', ['before filter', 'after catalyst']),
-  egt('P2470', 'number:4', ['after filter']),
+  egt('number:1', ['before turbine'], ['P0544', 'P0545', 'P0546', 'P2080']),
+  egt('number:2', ['before catalyst', 'after turbine'], ['P2031', 'P2032', 'P2033', 'P2084']),
+  egt('number:3', ['before filter', 'after catalyst'], ['P242A', 'P242C', 'P242D', 'P242B']),
+  egt('number:4', ['after filter'], ['P246E', 'P2470', 'P2471', 'P246F']),
   {
     code: 'P0641',
     says: [
@@ -186,7 +194,10 @@ export function namedFault(text: string): string | undefined {
         (meanings.has('quantity:temperature') && places.some((one) => hotAt.includes(one)))),
   );
   if (!found) return undefined;
-  const { code, circuit } = found;
+  const { code, circuit, low, high, implausible } = found;
+  if (implausible !== undefined && meanings.has('fault:implausible')) return implausible;
+  if (low !== undefined && meanings.has(LOW)) return low;
+  if (high !== undefined && meanings.has(HIGH)) return high;
   const ofCircuit = meanings.has('fault:circuit') || meanings.has('qualifier:voltage');
   return circuit !== undefined && ofCircuit && !meanings.has('fault:implausible') ? circuit : code;
 }
