@@ -142,7 +142,7 @@ describe('the next step of a job', () => {
 const CODE: EntryBody = { kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] };
 
 describe('soot that a burn may take', () => {
-  const due = madeReading('before', { sootG: 7 });
+  const due = { ...madeReading('before', { sootG: 8 }), sootPercent: 95 };
 
   it('is no reason to clean: the way of its pressure is proven first, then it is burnt', () => {
     const unproven = judged(CODE, due);
@@ -151,6 +151,9 @@ describe('soot that a burn may take', () => {
       [false, ['burns-off']],
     ]);
     expect(unproven.next?.do).toBe('check');
+    expect(unproven.choice.filter(({ allowed }) => allowed)).toEqual([]);
+    expect(unproven.notJudged?.text).toMatch(/prove sensor and pipes first, then regenerate/);
+    expect(['drive', 'standing']).toContain(unproven.choice[0]?.treatment);
     const proven = judged(CODE, due, ...PROVEN_PATH);
     expect(proven.choice[0]?.treatment).toBe('drive');
   });

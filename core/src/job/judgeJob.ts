@@ -107,6 +107,11 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     { ...treatmentFacts, likely, inhibitors: diagnosis.inhibitors },
     { judged: notJudged === undefined, chance, burn, forecastOf },
   );
+  const undecided =
+    notJudged ??
+    (choice.some(({ allowed }) => allowed)
+      ? undefined
+      : choice.flatMap(({ heldBy }) => heldBy).find(({ id }) => id === 'burns-off'));
   const leftHigh =
     pressureRead &&
     100 * pathLies < limits.counterLeftHighPercent &&
@@ -130,7 +135,7 @@ export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(fa
     next,
     then: then.slice(0, MOST_THEN),
     choice,
-    ...(notJudged ? { notJudged } : {}),
+    ...(undecided ? { notJudged: undecided } : {}),
     ...(burn ? { burn } : {}),
     ...(forecast ? { forecast } : {}),
     worked,

@@ -45,7 +45,7 @@ export function offerTreatments(
     sorted(forecast).map((option, _, options) => {
       const hopeless =
         uselessFor(option.treatment, chance, inFilter, question.limits) ??
-        burnsOff(option.treatment, options, inFilter, question.limits);
+        burnsOff(option.treatment, options, chance('soot-loaded'), inFilter, question.limits);
       return {
         ...option,
         heldBy: hopeless ? [...option.held, hopeless] : option.held,
@@ -57,8 +57,12 @@ export function offerTreatments(
   const isOpen = unburnt.some((option) => BURNS.has(option.treatment) && !isRefused(option));
   const forecast = burn && isOpen ? forecastOf(burn) : undefined;
   const choice = forecast ? offered(forecast) : unburnt;
-  return { choice: choice.toSorted((a, b) => Number(b.allowed) - Number(a.allowed)), forecast };
+  return { choice: choice.toSorted((a, b) => placeOf(a) - placeOf(b)), forecast };
 }
+
+/** What may be done now, then what waits, then what something else comes before. */
+const placeOf = ({ allowed, heldBy }: OfferedTreatment): number =>
+  allowed ? 0 : heldBy.some(({ id }) => id === 'burns-off') ? 2 : 1;
 
 /** What a filter that lets soot past, or one with nothing in it, makes useless. */
 function uselessFor(
@@ -93,10 +97,14 @@ const FOR_MORE_SOOT: ReadonlySet<Treatment> = new Set<Treatment>(['chemical', 'o
 function burnsOff(
   treatment: Treatment,
   options: readonly TreatmentOption[],
+  full: number,
   { ash, oil }: FilterChances,
   { worthCleaningPercent }: Limits,
 ): Interlock | undefined {
-  if (!FOR_MORE_SOOT.has(treatment) || 100 * Math.max(ash, oil) >= worthCleaningPercent) return undefined;
+  if (100 * Math.max(ash, oil) >= worthCleaningPercent) return undefined;
+  // Nor is it left alone.
+  const left = treatment === 'nothing' && 100 * full >= worthCleaningPercent;
+  if (!FOR_MORE_SOOT.has(treatment) && !left) return undefined;
   const burns = options.filter((option) => BURNS.has(option.treatment));
   const waits = burns.some(
     ({ held }) => held.length > 0 && held.every(({ id }) => id === 'pressure-unproven'),
