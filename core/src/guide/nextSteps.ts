@@ -47,8 +47,10 @@ export interface GuideFacts {
   readonly oilToldOf: boolean;
   /** The ΔP that is shown may not be that of the filter, 0–1. */
   readonly pathLies: number;
-  /** A burn only waits for its pressure to be proven, and the filter may be due for one. */
+  /** A burn only waits for its pressure to be proven, and the filter is due for one. */
   readonly burnsOnceProven: boolean;
+  /** Nothing shows yet that the pressure which was read last is right: no check, no log that follows the flow. */
+  readonly unproven: boolean;
   /** What may be done to the filter now, the best first. */
   readonly treatments: readonly string[];
   readonly stage: 'before' | 'treated' | 'proved' | 'signed-off';
@@ -224,9 +226,10 @@ export function nextSteps(facts: GuideFacts): Step[] {
   const restsOnPressure =
     toTreat ||
     facts.burnsOnceProven ||
-    likely.some(
-      ({ id, probability }) => id === 'counter-not-reset' && 100 * probability >= limits.suspectedPercent,
-    );
+    (facts.unproven &&
+      likely.some(
+        ({ id, probability }) => id === 'counter-not-reset' && 100 * probability >= limits.suspectedPercent,
+      ));
   if (
     known.pressure &&
     settle[0] &&

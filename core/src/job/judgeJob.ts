@@ -230,11 +230,10 @@ function guided({
     noRevs: revsHeldOff(evidence),
     oilToldOf: oilToldOf(evidence),
     pathLies: view.pathLies,
-    burnsOnceProven:
-      choice.some(({ heldBy }) => heldBy.some(({ id }) => id === 'burns-off')) &&
-      !choice.some(
-        ({ treatment, chance }) => treatment === 'nothing' && 100 * chance >= limits.leaveAlonePercent,
-      ),
+    burnsOnceProven: choice.some(
+      ({ treatment, heldBy }) => treatment === 'nothing' && heldBy.some(({ id }) => id === 'burns-off'),
+    ),
+    unproven: choice.some(({ held }) => held.some(({ id }) => id === 'pressure-unproven')),
     treatments: choice.filter(({ allowed }) => allowed).map(({ treatment }) => treatment),
     stage: derived.signedOff
       ? 'signed-off'
