@@ -136,7 +136,7 @@ function judgement(job: JobFile, limits: ReturnType<typeof readLimits>): JobJudg
   const measures = (readings?.samples?.length ?? 0) > 0 || readings?.dpIdleMbar !== undefined;
   // A counter alone is no reading of the filter.
   const counted = !measures && readings?.sootG !== undefined;
-  return judgeJob({
+  const facts = {
     entries: asEntries([...toldEntries(job), ...entries]),
     limits,
     ...(vehicle.displacementL === undefined ? {} : { displacementL: vehicle.displacementL }),
@@ -149,7 +149,8 @@ function judgement(job: JobFile, limits: ReturnType<typeof readLimits>): JobJudg
         ...(counted ? { 'soot-high': (readings.sootG ?? 0) > limits.sootHighG } : {}),
       },
     },
-  });
+  };
+  return judgeJob(facts, undefined, { explained: false });
 }
 
 const RESET_NAMES: Readonly<Record<string, string>> = {
@@ -171,21 +172,19 @@ const LEAST_WEIGHT = 0.05;
 
 /** All that the job page says of a job, by the same function of core. */
 export function judge(file: string, options: Options): void {
-  const { derived, diagnosis, choice, notJudged, drive, worked, resets, ...steps } = inEnglish(
-    judgement(readJob(file), readLimits(options['limits'])),
-  );
+  const judged = judgement(readJob(file), readLimits(options['limits']));
+  const { derived, diagnosis, choice, notJudged, drive, worked, resets } = judged;
   // A file has no clock of its own: what was begun last runs, and what something came after is over.
   const last = derived.entries.at(-1);
-  const [next, ...then] = inEnglish(
-    whileWaiting(
-      steps.next ? [steps.next, ...steps.then] : [],
-      derived.clocks.filter(({ entryId }) => entryId === last?.id),
-      last ? happenedAt(last) : 0,
-    ),
+  const [next, ...then] = whileWaiting(
+    judged.next ? [judged.next, ...judged.then] : [],
+    derived.clocks.filter(({ entryId }) => entryId === last?.id),
+    last ? happenedAt(last) : 0,
   );
   const { posterior, inhibitors } = diagnosis;
   const { proof, comparison, proofKind, evidence } = derived;
-  const answer = {
+  // What is not printed is not put into words.
+  const answer = inEnglish({
     likely: posterior.causes.map(({ id: cause, probability, reasons }) => ({
       id: cause,
       probability,
@@ -200,7 +199,10 @@ export function judge(file: string, options: Options): void {
       treatment,
       chance,
       allowed,
-      heldBy: [...heldBy, ...(notJudged ? [notJudged] : [])].map(({ id: hold, text, overridable }) => ({
+      heldBy: [
+        ...heldBy,
+        ...(notJudged && !heldBy.some(({ id: hold }) => hold === notJudged.id) ? [notJudged] : []),
+      ].map(({ id: hold, text, overridable }) => ({
         id: hold,
         text,
         overridable: overridable ?? false,
@@ -222,7 +224,7 @@ export function judge(file: string, options: Options): void {
       ],
       shown: evidence.filter(({ state }) => state === 'shown').map(({ text }) => text),
     },
-  };
+  });
   if (options['json']) {
     printJson(answer);
     return;
@@ -230,10 +232,10 @@ export function judge(file: string, options: Options): void {
   print('likely');
   for (const { id: cause, probability } of answer.likely.slice(0, 5))
     print(`  ${(100 * probability).toFixed(0).padStart(3)} %  ${PLAIN_WORDS.say(sentenceOf(cause))}`);
-  if (next)
+  if (answer.next)
     print(
       'next',
-      `  ${next.do}${next.id === undefined ? '' : `: ${PLAIN_WORDS.say(sentenceOf(next.id))}`} – ${next.why}`,
+      `  ${answer.next.do}${answer.next.id === undefined ? '' : `: ${PLAIN_WORDS.say(sentenceOf(answer.next.id))}`} – ${answer.next.why}`,
     );
   print(
     'may be done to the filter',
@@ -241,6 +243,6 @@ export function judge(file: string, options: Options): void {
       .filter(({ allowed }) => allowed)
       .map(({ treatment, chance }) => `  ${treatment}: ${(100 * chance).toFixed(0)} %`),
   );
-  print('driving', `  ${drive.verdict}: ${drive.reasons.join('; ')}`);
+  print('driving', `  ${answer.drive.verdict}: ${answer.drive.reasons.join('; ')}`);
   print('proof', `  ${answer.proof.verdict}`);
 }

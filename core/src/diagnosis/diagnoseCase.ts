@@ -54,10 +54,12 @@ export function diagnoseCase(
   question: DiagnosisQuestion,
   {
     rank = true,
+    explained = true,
     lossOf,
     of: { known, weighed } = weighCase(question),
   }: {
     readonly rank?: boolean;
+    readonly explained?: boolean;
     readonly lossOf?: (chance: (cause: string) => number) => number;
     readonly of?: WeighedCase;
   } = {},
@@ -71,11 +73,13 @@ export function diagnoseCase(
       ...Object.fromEntries(known.beyond.measured.map(({ id }) => [id, true])),
     },
     posterior,
-    explanations: explanationsOf(
-      weighed.network,
-      posteriorSets(weighed),
-      (use.putRight ?? []).map(({ cause }) => cause),
-    ),
+    explanations: explained
+      ? explanationsOf(
+          weighed.network,
+          posteriorSets(weighed),
+          (use.putRight ?? []).map(({ cause }) => cause),
+        )
+      : [],
     next: rank
       ? proposeChecks(
           rankChecks(weighed, undecided(checksFor(use), known), lossOf),

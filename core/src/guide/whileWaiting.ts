@@ -1,10 +1,10 @@
-import { say } from '../words/index.ts';
+import { say, type Said } from '../words/index.ts';
 import type { Step } from './nextSteps.ts';
 
 /** A wait of a job, as far as it says what is next. */
 interface Wait {
-  readonly what: string;
-  readonly next: string | undefined;
+  readonly what: Said;
+  readonly next: Said | undefined;
   readonly endMs: number;
   readonly endedMs?: number;
 }

@@ -79,16 +79,25 @@ const MOST_THEN = 6;
 /**
  * All that is said of a job, in one place: what is likely, what to do next, what may be done to the filter, whether it may be
  * driven, what is set back and what is proved. Page and command line show this.
+ * @param explained whether the sets of causes are told as explanations, too; a list and a command line show none
  * @param forecastOf the burn model, some tenths of a second of work: whoever waits for it elsewhere gives what it said
  */
-export function judgeJob(facts: JudgedFacts, forecastOf: ForecastOf = byModel(facts.limits)): JobJudgement {
+export function judgeJob(
+  facts: JudgedFacts,
+  forecastOf: ForecastOf = byModel(facts.limits),
+  { explained = true }: { readonly explained?: boolean } = {},
+): JobJudgement {
   const { limits, displacementL } = facts;
   const derived = deriveJob(facts);
   const filter = filterOfJob(facts, derived);
   const question = questionOf(facts, derived);
   const perMinute = limits.labourPerHour / 60;
   const weighed = weighCase(question);
-  const diagnosis = diagnoseCase(question, { of: weighed, lossOf: (of) => expectedLoss(of, perMinute) });
+  const diagnosis = diagnoseCase(question, {
+    explained,
+    of: weighed,
+    lossOf: (of) => expectedLoss(of, perMinute),
+  });
   const freed = isFreed(derived);
   const likely = new Map(
     diagnosis.posterior.causes.map(({ id, probability }) => [id, freed && FILLS.has(id) ? 0 : probability]),

@@ -25,7 +25,10 @@ try {
 
 parentPort?.on('message', ({ id, facts }: ToAdvise) => {
   try {
-    parentPort?.postMessage({ id, advice: adviceOf(judgeJob(facts), software) } satisfies Advised);
+    parentPort?.postMessage({
+      id,
+      advice: adviceOf(judgeJob(facts, undefined, { explained: false }), software),
+    } satisfies Advised);
   } catch (error) {
     parentPort?.postMessage({ id, fault: String((error as Error).stack) } satisfies Advised);
   }

@@ -112,7 +112,8 @@ export function Shell() {
         <Toaster
           position="bottom-right"
           theme={theme === 'bay' ? 'dark' : 'light'}
-          offset={aboveTape ? 230 : 24}
+          // On the tape, in what is yet to come: it lies on no button, where a pointer on its way would keep it there.
+          offset={aboveTape ? 12 : 24}
           // On a phone above the bar of stages.
           mobileOffset={{ bottom: aboveTape ? 84 : 16 }}
           // Undone with gloves on, too: large, and none behind another.

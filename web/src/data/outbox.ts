@@ -1,6 +1,6 @@
 import { createAsyncThunk, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { v7 as uuidv7 } from 'uuid';
-import type { EntryBody, NewEntry } from '@white-ember/core/ledger';
+import type { Entry, EntryBody, NewEntry } from '@white-ember/core/ledger';
 import { serverNow } from './serverClock.ts';
 import { api, problemOf } from './api.ts';
 import type { AppDispatch, RootState } from './store.ts';
@@ -8,6 +8,8 @@ import { onOtherTab, outboxStore, type Waiting } from './outboxStore.ts';
 
 interface OutboxState {
   readonly items: readonly Waiting[];
+  /** Stored by the server while this page is open: a job that was asked for just before comes without them. */
+  readonly sent: readonly Entry[];
   readonly sending: boolean;
   /** True while the last try found no server. */
   readonly offline: boolean;
@@ -15,7 +17,10 @@ interface OutboxState {
   readonly storeFault?: string;
 }
 
-const initialState: OutboxState = { items: [], sending: false, offline: false };
+const initialState: OutboxState = { items: [], sent: [], sending: false, offline: false };
+
+/** More than a job gets in a day; after that every page has fetched it anew. */
+const KEPT_SENT = 200;
 
 export const outboxSlice = createSlice({
   name: 'outbox',
@@ -30,13 +35,17 @@ export const outboxSlice = createSlice({
       ...state,
       items: state.items.filter((item) => item.entry.id !== payload),
     }),
+    stored: (state, { payload }: PayloadAction<Entry>) => ({
+      ...state,
+      sent: [...state.sent.filter(({ id }) => id !== payload.id), payload].slice(-KEPT_SENT),
+    }),
     sendingChanged: (state, { payload }: PayloadAction<boolean>) => ({ ...state, sending: payload }),
     storeFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, storeFault: payload }),
     offlineChanged: (state, { payload }: PayloadAction<boolean>) => ({ ...state, offline: payload }),
   },
 });
 
-const { loaded, queued, left, sendingChanged, offlineChanged, storeFailed } = outboxSlice.actions;
+const { loaded, queued, left, stored, sendingChanged, offlineChanged, storeFailed } = outboxSlice.actions;
 
 /** The server or the way to it is not there for any entry: all wait. */
 const passing = (status: number): boolean =>
@@ -61,12 +70,7 @@ export const sendWaiting = createAsyncThunk<void, void, { state: RootState; disp
         if (Date.now() - (failedAt.get(entry.id) ?? 0) < FAILED_AGAIN_MS) continue;
         const sent = await dispatch(api.endpoints.appendEntry.initiate({ jobId, entry }));
         if (sent.data) {
-          const stored = sent.data;
-          dispatch(
-            api.util.updateQueryData('job', jobId, (job) => {
-              if (!job.entries.some((known) => known.id === stored.id)) job.entries.push(stored);
-            }),
-          );
+          dispatch(stored(sent.data));
           await outboxStore.remove(entry.id);
           dispatch(left(entry.id));
           dispatch(offlineChanged(false));
@@ -124,18 +128,13 @@ export const addEntry = createAsyncThunk<
 
 async function sendAtOnce(dispatch: AppDispatch, { jobId, entry }: Waiting): Promise<void> {
   const sent = await dispatch(api.endpoints.appendEntry.initiate({ jobId, entry }));
-  const stored = sent.data;
-  if (!stored) {
+  if (!sent.data) {
     const { title, detail } = problemOf(sent.error);
     throw new Error(
       `Not entered. This browser cannot keep entries, and the server did not take it: ${detail ?? title}`,
     );
   }
-  dispatch(
-    api.util.updateQueryData('job', jobId, (job) => {
-      if (!job.entries.some((known) => known.id === stored.id)) job.entries.push(stored);
-    }),
-  );
+  dispatch(stored(sent.data));
 }
 
 /** Tries one that failed again now. */

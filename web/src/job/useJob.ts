@@ -1,3 +1,4 @@
+import { entriesShown } from './entriesShown.ts';
 import { useMemo } from 'react';
 import type { Job, Vehicle } from '@white-ember/core/contract';
 import {
@@ -54,30 +55,15 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
   const query = useJobQuery(jobId, { skip: jobId === '', refetchOnMountOrArgChange: 5 });
   const session = useSessionQuery();
   const items = useAppSelector((state) => state.outbox.items);
+  const sent = useAppSelector((state) => state.outbox.sent);
   const words = useWords();
   const member = session.data?.member;
   const open = useMemo(() => {
     const job = query.data;
     if (!job) return undefined;
-    const known = new Set(job.entries.map((entry) => entry.id));
-    const mine: Entry[] = items
-      .filter(
-        (item) =>
-          item.jobId === jobId &&
-          item.memberId === member?.id &&
-          item.refused === undefined &&
-          !known.has(item.entry.id),
-      )
-      .map((item, i) => ({
-        ...item.entry,
-        jobId,
-        seq: job.entries.length + 1 + i,
-        authorId: item.memberId,
-        authorName: member?.name ?? 'this device',
-        serverTime: item.entry.deviceTime,
-      }));
+    const mine = items.filter(({ memberId }) => memberId === member?.id);
+    const { entries, waiting } = entriesShown(job, sent, mine, member?.name ?? 'this device');
     const limits = limitsOf(job);
-    const entries = [...job.entries, ...mine];
     const factsOf = (of: readonly Entry[]): JudgedFacts => ({
       entries: of,
       limits,
@@ -87,7 +73,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
     });
     const until = at === undefined ? entries : entries.filter((entry) => happenedAt(entry) <= at);
     // Withdrawn on this device, and not sent yet: it is open again.
-    const opened = mine.some(
+    const opened = waiting.some(
       ({ supersedes }) => supersedes !== undefined && supersedes === job.seal?.entryId,
     );
     const sealed =
@@ -108,11 +94,11 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
       inCodes: derived,
       ...inWords({ derived, whole }, words),
       all: entries,
-      waiting: new Set(mine.map((entry) => entry.id)),
+      waiting: new Set(waiting.map((entry) => entry.id)),
       ...(at === undefined ? {} : { at }),
       ...(sealed && at === undefined ? { sealed: inWords(sealed.sealed, words) } : {}),
     };
-  }, [query.data, items, jobId, member?.id, member?.name, words, at]);
+  }, [query.data, items, sent, member?.id, member?.name, words, at]);
   return {
     ...(open ? { open } : {}),
     ...(query.error && !query.data ? { error: query.error } : {}),
