@@ -116,7 +116,7 @@ export function rankChecks(
 
 /** What the sets come to under each outcome of a check. */
 function outcomesOf(
-  { sets: { none, members }, weights, total }: Weighed,
+  { sets: { none }, weights, total }: Weighed,
   likely: Int32Array,
   groups: Groups,
   odds: readonly FindingOdds[],
@@ -125,6 +125,7 @@ function outcomesOf(
   const then = tally(odds.length + 1, count);
   const kinds = kindsOf(odds, none);
   const { own } = then;
+  const { forms } = groups;
   /** Each outcome in turn, and what is left for the last word, out of a weight. */
   const share = (weight: number, a: number, b: number, c: number): void => {
     let rest = weight;
@@ -142,49 +143,46 @@ function outcomesOf(
     own[odds.length] = (own[odds.length] as number) + rest;
   };
   /** Sets that share alike, by the kinds of their forms; where each stands among them, 0 where none was met yet. */
-  const alike: Alike[] = [];
+  const alike: Sum[] = [];
+  const oneOf: number[] = [];
   const at = new Int32Array(kinds.count ** 3);
   const aside = nothingYet(count);
-  const kindOf = (s: number): number => {
-    let key = 0;
-    for (let m = 3 * s; m < 3 * s + 3; m++) {
-      const kind = kinds.of[members[m] ?? none] as number;
-      if (kind !== 0) key = key * kinds.count + kind;
-    }
-    return key;
-  };
+  const { of: kindOf, count: width } = kinds;
+  const keyOf = (l: number): number =>
+    ((kindOf[forms[3 * l] as number] as number) * width + (kindOf[forms[3 * l + 1] as number] as number)) *
+      width +
+    (kindOf[forms[3 * l + 2] as number] as number);
   for (let g = 0; g < groups.count; g++) {
     const from = groups.from[g] as number;
     const to = groups.from[g + 1] as number;
-    const first = likely[from] as number;
-    const key = kindOf(first);
+    const key = keyOf(from);
     let same = true;
-    for (let l = from + 1; l < to; l++) same &&= kindOf(likely[l] as number) === key;
-    if (same && key === 0) continue;
-    addGroup(aside, groups, g);
+    for (let l = from + 1; l < to && same; l++) same = keyOf(l) === key;
     if (same) {
-      const known = at[key] as number;
-      const its = known === 0 ? { ...nothingYet(count), set: first } : (alike[known - 1] as Alike);
-      if (known === 0) at[key] = alike.push(its);
-      addGroup(its, groups, g);
+      if (key === 0) continue;
+      if (at[key] === 0) {
+        at[key] = alike.push(nothingYet(count));
+        oneOf.push(from);
+      }
+      addGroup(alike[(at[key] as number) - 1] as Sum, groups, g);
       continue;
     }
-    for (let l = from; l < to; l++) {
-      const s = likely[l] as number;
+    addGroup(aside, groups, g);
+    for (let l = from; l < to; l++)
       share(
-        (weights[s] as number) / total,
-        members[3 * s] ?? none,
-        members[3 * s + 1] ?? none,
-        members[3 * s + 2] ?? none,
+        (weights[likely[l] as number] as number) / total,
+        forms[3 * l] as number,
+        forms[3 * l + 1] as number,
+        forms[3 * l + 2] as number,
       );
-    }
     closeSet(then, groups, g);
   }
-  for (const its of alike) {
-    const s = 3 * its.set;
-    share(1, members[s] ?? none, members[s + 1] ?? none, members[s + 2] ?? none);
+  alike.forEach((its, i) => {
+    const l = 3 * (oneOf[i] as number);
+    share(1, forms[l] as number, forms[l + 1] as number, forms[l + 2] as number);
     closeAlike(then, its);
-  }
+    addSum(aside, its);
+  });
   // All others share alike, too: none of their forms bears on any outcome.
   share(1, none, none, none);
   closeAlike(then, allBut(groups, aside));
@@ -235,6 +233,8 @@ interface Groups extends Sum {
   readonly sharps: Float64Array;
   /** Where the sets of forms of each begin among the likely ones; one more than there are says where the last ends. */
   readonly from: Int32Array;
+  /** Three forms of each likely set, filled up with none. */
+  readonly forms: Int16Array;
 }
 
 function groupsOf({ sets, weights, total }: Weighed, likely: Int32Array, none: number): Groups {
@@ -255,7 +255,10 @@ function groupsOf({ sets, weights, total }: Weighed, likely: Int32Array, none: n
   }
   from[count] = likely.length;
   const sharps = masses.map(xlog2);
-  const groups = { count, causes, masses, sharps, from, ...nothingYet(none) };
+  const forms = new Int16Array(3 * likely.length);
+  for (let l = 0; l < likely.length; l++)
+    for (let m = 0; m < 3; m++) forms[3 * l + m] = sets.members[3 * (likely[l] as number) + m] as number;
+  const groups = { count, causes, masses, sharps, from, forms, ...nothingYet(none) };
   for (let g = 0; g < count; g++) addGroup(groups, groups, g);
   return groups;
 }
@@ -269,11 +272,6 @@ interface Sum {
   readonly held: Float64Array;
 }
 
-/** Sets with the same share of each outcome, and one of them. */
-interface Alike extends Sum {
-  readonly set: number;
-}
-
 const nothingYet = (causes: number): Sum => ({ mass: 0, sharp: 0, held: new Float64Array(causes + 1) });
 
 function addGroup(sum: Sum, { causes, masses, sharps }: Groups, g: number): void {
@@ -284,6 +282,12 @@ function addGroup(sum: Sum, { causes, masses, sharps }: Groups, g: number): void
     const cause = causes[m] as number;
     sum.held[cause] = (sum.held[cause] as number) + its;
   }
+}
+
+function addSum(to: Sum, sum: Sum): void {
+  to.mass += sum.mass;
+  to.sharp += sum.sharp;
+  for (let i = 0; i < to.held.length; i++) to.held[i] = (to.held[i] as number) + (sum.held[i] as number);
 }
 
 const allBut = (all: Sum, some: Sum): Sum => ({
@@ -311,15 +315,19 @@ function kindsOf(
   none: number,
 ): { readonly count: number; readonly of: Uint8Array } {
   const of = new Uint8Array(none + 1);
-  const numbers = new Map<string, number>();
+  /** The first form of each kind; none does nothing. */
+  const first = [none];
+  const alike = (i: number, j: number): boolean => {
+    for (const { silent, open } of odds) if (silent[i] !== silent[j] || open[i] !== open[j]) return false;
+    return true;
+  };
   for (let i = 0; i < none; i++) {
-    if (odds.every(({ silent, open }) => silent[i] === 1 && open[i] === 1)) continue;
-    const key = odds.map(({ silent, open }) => `${silent[i]} ${open[i]}`).join(' ');
-    const number = numbers.get(key) ?? numbers.size + 1;
-    numbers.set(key, number);
-    of[i] = number;
+    let kind = 0;
+    while (kind < first.length && !alike(i, first[kind] as number)) kind++;
+    if (kind === first.length) first.push(i);
+    of[i] = kind;
   }
-  return { count: numbers.size + 1, of };
+  return { count: first.length, of };
 }
 
 /** Doubt over the sets that is left on average once the outcome is known, bits. */
