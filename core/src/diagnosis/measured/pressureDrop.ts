@@ -35,6 +35,9 @@ export interface DropReading {
   readonly doubt: number;
 }
 
+/** What comes to a workshop as full of soot, × clean. */
+export const FULL_OF_SOOT: LogPart = { share: 1, middle: 8, spread: 0.8 };
+
 /**
  * Restriction (× clean) by what is in the way. From practice: a filter in use swings between 1 and 4 from one regeneration to the
  * next and mostly stands near 1.6; what comes to a workshop as full stands at several times that; ash takes volume and adds less
@@ -45,7 +48,7 @@ const RESTRICTION: Readonly<Record<FilterState, readonly LogPart[]>> = {
     { share: 0.8, middle: 1.5, spread: 0.35 },
     { share: 0.2, middle: 2.6, spread: 0.4 },
   ],
-  soot: [{ share: 1, middle: 8, spread: 0.8 }],
+  soot: [FULL_OF_SOOT],
   ash: [{ share: 1, middle: 3.6, spread: 0.55 }],
   'soot-and-ash': [{ share: 1, middle: 11, spread: 0.7 }],
   cracked: [{ share: 1, middle: 0.3, spread: 0.6 }],

@@ -1,4 +1,5 @@
 import { logDensity, normal, withSlip, type LogPart } from './density.ts';
+import { FULL_OF_SOOT } from './pressureDrop.ts';
 import { filterStateOf, pathStateOf, type CauseSet } from './states.ts';
 
 /** Counted soot, g per litre of filter, by what is there and what the computer was told. Regenerations are asked for at 4–6. */
@@ -26,8 +27,8 @@ export interface BesideCounter {
   readonly sharesSize: boolean;
 }
 
-/** A full filter by its pressure, × clean: what soot does to it, and the spread of how much of it there is. */
-const FULL = { middle: 8, spread: 0.8, slope: 0.85, sootSpread: 0.6 };
+/** How the logarithm of its pressure follows that of its soot, and the spread of how much soot a full filter holds. */
+const FULL = { ...FULL_OF_SOOT, slope: 0.85, sootSpread: 0.6 };
 
 /**
  * Counter and pressure are of one filter: how much soot it holds, and how large it is, moves both. What the counter of a full filter
