@@ -73,6 +73,8 @@ await build({
 });
 // Under its name only when it is whole: another call may look for it at any time.
 await promisify(execFile)(process.execPath, [
+  // As in bin/white-ember: with less room for what is young, a call of half a second clears up ninety times.
+  '--min-semi-space-size=4',
   '--snapshot-blob',
   `${snapshot}.part`,
   '--build-snapshot',

@@ -12,6 +12,7 @@ import {
   type EntryBody,
   happenedAt,
 } from '@white-ember/core/ledger';
+import type { Limits } from '@white-ember/core/limits';
 import { readJson, readLimits, type Options } from '../input.ts';
 import { InputError } from '../InputError.ts';
 import { codesOf, scannedCodesSchema } from '../scannedCodes.ts';
@@ -52,8 +53,10 @@ const jobSchema = z.strictObject({
 });
 type JobFile = z.infer<typeof jobSchema>;
 
+const parseJob = (told: unknown) => jobSchema.safeParse(told);
+
 function readJob(file: string): JobFile {
-  const parsed = jobSchema.safeParse(readJson(file, 'job'));
+  const parsed = parseJob(readJson(file, 'job'));
   if (parsed.success) return parsed.data;
   const [issue] = parsed.error.issues;
   const where = issue?.path.join('.') ?? '';
@@ -131,7 +134,7 @@ const asEntries = (bodies: readonly EntryBody[]): Entry[] =>
     };
   });
 
-function judgement(job: JobFile, limits: ReturnType<typeof readLimits>): JobJudgement {
+function judgement(job: JobFile, limits: Limits): JobJudgement {
   const { vehicle = {}, readings, entries = [], family } = job;
   const measures = (readings?.samples?.length ?? 0) > 0 || readings?.dpIdleMbar !== undefined;
   // A counter alone is no reading of the filter.
@@ -170,9 +173,9 @@ function saidVerdict(verdict: JobVerdict, worked: boolean): string {
 const SHOWN_REASONS = 6;
 const LEAST_WEIGHT = 0.05;
 
-/** All that the job page says of a job, by the same function of core. */
-export function judge(file: string, options: Options): void {
-  const judged = judgement(readJob(file), readLimits(options['limits']));
+/** What is printed of a job, in words. */
+function answerTo(job: JobFile, limits: Limits) {
+  const judged = judgement(job, limits);
   const { derived, diagnosis, choice, notJudged, drive, worked, resets } = judged;
   // A file has no clock of its own: what was begun last runs, and what something came after is over.
   const last = derived.entries.at(-1);
@@ -184,7 +187,7 @@ export function judge(file: string, options: Options): void {
   const { posterior, inhibitors } = diagnosis;
   const { proof, comparison, proofKind, evidence } = derived;
   // What is not printed is not put into words.
-  const answer = inEnglish({
+  return inEnglish({
     likely: posterior.causes.map(({ id: cause, probability, reasons }) => ({
       id: cause,
       probability,
@@ -225,6 +228,18 @@ export function judge(file: string, options: Options): void {
       shown: evidence.filter(({ state }) => state === 'shown').map(({ text }) => text),
     },
   });
+}
+
+/** Judges a job that is told and says nothing: what a program has run once it need not make ready again. */
+export function practise(told: unknown): void {
+  const { success, data } = parseJob(told);
+  if (!success) throw new Error('A job to practise on is no job.');
+  JSON.stringify(answerTo(data, readLimits(undefined)));
+}
+
+/** All that the job page says of a job, by the same function of core. */
+export function judge(file: string, options: Options): void {
+  const answer = answerTo(readJob(file), readLimits(options['limits']));
   if (options['json']) {
     printJson(answer);
     return;

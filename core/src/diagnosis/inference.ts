@@ -115,7 +115,9 @@ function heldBy({ network, forms, sets: { none, members }, weights, total }: Wei
   const add = (to: Float64Array, at: number, weight: number): void => {
     to[at] = (to[at] as number) + weight;
   };
-  for (const s of setsFrom(weights, weights.length > FEW_SETS ? NEGLIGIBLE * total : 0)) {
+  const held = setsFrom(weights, weights.length > FEW_SETS ? NEGLIGIBLE * total : 0);
+  for (let w = 0; w < held.length; w++) {
+    const s = held[w] as number;
     const weight = weights[s] as number;
     for (let m = 3 * s; m < 3 * s + 3; m++) {
       const i = members[m] as number;
@@ -251,7 +253,8 @@ function withoutMeasured(weighed: Weighed): LeftOut[] {
   const { network, weights, measured } = weighed;
   const every = setsFrom(weights, 0);
   return measured.map(({ id, chances }) => {
-    const more = chances.map((chance) => 1 / chance);
+    const more = new Float64Array(chances.length);
+    for (let s = 0; s < more.length; s++) more[s] = 1 / (chances[s] as number);
     const byCause = new Float64Array(network.causes.length);
     return { finding: id, total: addMore({ byCause, total: 0 }, weighed, every, more), byCause };
   });

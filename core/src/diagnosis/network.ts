@@ -91,18 +91,19 @@ export function worthTogether({
   const isRoot = (i: number, set: readonly number[]): boolean => {
     if (followsFound[i] === true) return false;
     const first = before[i] as ReadonlySet<number>;
-    if (first.size > 0) for (const j of set) if (first.has(j)) return false;
+    if (first.size > 0) for (let m = 0; m < set.length; m++) if (first.has(set[m] as number)) return false;
     return true;
   };
-  // Of thousands of sets: no list is made of each.
+  // Of thousands of sets: nothing is made for each, be it only what a loop over values makes.
   return (set) => {
     let roots = 0;
     let worth = 1;
-    for (const i of set)
-      if (isRoot(i, set)) {
-        roots++;
-        worth *= bareOf[i] as number;
-      }
+    for (let m = 0; m < set.length; m++) {
+      const i = set[m] as number;
+      if (!isRoot(i, set)) continue;
+      roots++;
+      worth *= bareOf[i] as number;
+    }
     // Two that bring each other about began with one of them.
     const further = found.length > 0 ? roots : Math.max(1, roots) - 1;
     return worth * another ** further;

@@ -46,7 +46,8 @@ function likelySets({ sets: { causesOf }, weights, total }: Weighed): Int32Array
   let least = weights.length > FEW_SETS ? 1e-4 * total : 0;
   for (;;) {
     let held = 0;
-    for (const weight of weights) if (weight >= least) held += weight;
+    for (let s = 0; s < weights.length; s++)
+      if ((weights[s] as number) >= least) held += weights[s] as number;
     if (held >= HELD * total) break;
     least /= 4;
   }
@@ -81,7 +82,11 @@ export function rankChecks(
   const lossNow = lossFor(groups.held, whole);
   const entropyNow = xlog2(whole) - groups.sharp;
   const byId = new Map(network.findings.map((finding) => [finding.id, finding]));
-  const withNone = (chances: Float64Array): Float64Array => Float64Array.of(...chances, 1);
+  const withNone = (chances: Float64Array): Float64Array => {
+    const longer = new Float64Array(chances.length + 1).fill(1);
+    longer.set(chances);
+    return longer;
+  };
   const ranked = checks.flatMap((check): RankedCheck[] => {
     const open = check.outcomes.filter((id) => evidence[id] === undefined);
     if (open.length === 0) return [];

@@ -76,33 +76,28 @@ function witnessOf(network: Network, forms: readonly Form[], finding: FindingNod
 function askedOnce(
   { causes: known }: Network,
   forms: readonly Form[],
-  { none, members }: FaultSets,
+  sets: FaultSets,
   { id, causes, chance }: Measured,
 ): Weighed['measured'][number] {
   /** Forms that bear on it are numbered from one; 0 stands for all others. */
-  const number = new Int32Array(none + 1);
-  let numbered = 0;
+  const number = new Int32Array(sets.none + 1);
+  const bearing: number[] = [];
   forms.forEach(({ cause }, i) => {
-    if (causes.has(known[cause]?.id ?? '')) number[i] = ++numbered;
+    if (causes.has(known[cause]?.id ?? '')) number[i] = bearing.push(i);
   });
-  const base = numbered + 1;
+  const base = bearing.length + 1;
   const kept = new Float64Array(base * base * base).fill(Number.NaN);
   const asCauses = (set: readonly number[]): CauseSet =>
     set
       .filter((form) => number[form] !== 0)
       .map((form) => ({ cause: known[forms[form]?.cause ?? -1]?.id ?? '', form: forms[form]?.id }));
-  const chances = new Float64Array(members.length / 3);
-  for (let s = 0; s < chances.length; s++) {
-    const at = 3 * s;
-    let key = 0;
-    for (let m = at; m < at + 3; m++) {
-      const its = number[members[m] as number] as number;
-      if (its !== 0) key = key * base + its;
-    }
-    const known = kept[key] as number;
-    if (Number.isNaN(known)) kept[key] = chance(asCauses([...members.subarray(at, at + 3)]));
-    chances[s] = kept[key] as number;
-  }
+  const chances = sets.valued(bearing, (i, j, k) => {
+    let key = number[i] as number;
+    if (number[j] !== 0) key = key * base + (number[j] as number);
+    if (number[k] !== 0) key = key * base + (number[k] as number);
+    const before = kept[key] as number;
+    return Number.isNaN(before) ? (kept[key] = chance(asCauses([i, j, k]))) : before;
+  });
   return { id, chances };
 }
 
@@ -162,7 +157,8 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
   const scanChances = scan?.chances(sets.every);
   const wholes = [...(scanChances ? [scanChances] : []), ...measured.map(({ chances }) => chances)];
   const worth = worthTogether(network);
-  const worthOf = Float64Array.from(sets.ofCauses, (set) => worth(set));
+  const worthOf = new Float64Array(sets.ofCauses.length);
+  for (let s = 0; s < worthOf.length; s++) worthOf[s] = worth(sets.ofCauses[s] as readonly number[]);
   let total = 0;
   for (let s = 0; s < count; s++) {
     const a = members[3 * s] as number;
@@ -177,7 +173,7 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
       (together[a * (none + 1) + b] as number) *
       (together[a * (none + 1) + c] as number) *
       (together[b * (none + 1) + c] as number);
-    for (const whole of wholes) weight *= whole[s] as number;
+    for (let w = 0; w < wholes.length; w++) weight *= (wholes[w] as Float64Array)[s] as number;
     weights[s] = weight;
     total += weight;
   }
