@@ -16,8 +16,10 @@ export interface FaultSets {
   readonly pairAt: (i: number, j: number) => number;
   /** Index of a set by its three members in rising order; -1 where two are forms of one cause. */
   readonly threeAt: (i: number, j: number, k: number) => number;
-  /** A value for every set, asked once for each pair and for each three with one of these as its last: to all others it is the pair's. */
-  readonly valued: (last: readonly number[], value: (i: number, j: number, k: number) => number) => Float64Array;
+  /** Goes through all pairs: `threes` + k is the set of i, j and k, for each k from `first` on. */
+  readonly forEachPair: (
+    visit: (i: number, j: number, pair: number, threes: number, first: number) => void,
+  ) => void;
   /** Those of the sets that hold one of these forms at least. */
   readonly holding: (forms: Iterable<number>, among: Int32Array) => Int32Array;
 }
@@ -98,24 +100,10 @@ function finished(
       const from = pairs[i * none + j] === -1 || k < (behind[j] as number) ? -1 : threes[i * none + j];
       return from === undefined || from === -1 ? -1 : from + k;
     },
-    valued: (last, value) => {
-      const values = new Float64Array(causesOf.length);
-      values[0] = value(none, none, none);
-      for (let i = 0; i < none; i++) {
-        values[1 + i] = value(i, none, none);
-        for (let j = behind[i] as number; j < none; j++) {
-          const from = threes[i * none + j] as number;
-          const first = behind[j] as number;
-          const ofPair = value(i, j, none);
-          values[pairs[i * none + j] as number] = ofPair;
-          values.fill(ofPair, from + first, from + none);
-          for (let l = 0; l < last.length; l++) {
-            const k = last[l] as number;
-            if (k >= first) values[from + k] = value(i, j, k);
-          }
-        }
-      }
-      return values;
+    forEachPair: (visit) => {
+      for (let i = 0; i < none; i++)
+        for (let j = behind[i] as number; j < none; j++)
+          visit(i, j, pairs[i * none + j] as number, threes[i * none + j] as number, behind[j] as number);
     },
     holding: (forms, among) => {
       const wanted = new Uint8Array(none + 1);

@@ -38,8 +38,8 @@ export function evidenceOfOutcome(check: CheckNode, outcome: string): Evidence {
 
 const xlog2 = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
 
-/** Of many sets the least probable are left aside as long as all of them together hold under a hundredth. */
-const HELD = 0.99;
+/** Of many sets the least probable are left aside as long as all of them together hold under a twentieth: thousands, each too little to settle. */
+const HELD = 0.95;
 
 /** The sets of forms that a ranking goes by, in the order of the sets of causes that they are. */
 function likelySets({ sets: { causesOf }, weights, total }: Weighed): Int32Array {

@@ -42,7 +42,7 @@ export interface ScanWitness {
 export function scanWitness(
   { causes }: Network,
   forms: readonly Form[],
-  { none, members, every }: FaultSets,
+  { none, members, every, forEachPair }: FaultSets,
   looked: readonly (readonly [finding: FindingNode, seen: boolean])[],
   { partialScan, remembered }: { readonly partialScan: boolean; readonly remembered: ReadonlySet<string> },
 ): ScanWitness | undefined {
@@ -96,8 +96,25 @@ export function scanWitness(
     for (let i = 0; i < none; i++) absent[i] = SLIGHT + (1 - SLIGHT) * (absent[i] as number);
     return absent;
   };
+  /** Times a value of the product of a figure over the members of each set, for all sets. */
+  const timesEach = (
+    chances: Float64Array,
+    { from, by }: { readonly from: number; readonly by: number },
+    figures: Float64Array,
+  ): void => {
+    chances[0] = (chances[0] as number) * (from + by);
+    for (let i = 0; i < none; i++)
+      chances[1 + i] = (chances[1 + i] as number) * (from + by * (figures[i] as number));
+    forEachPair((i, j, pair, threes, first) => {
+      const two = by * (figures[i] as number) * (figures[j] as number);
+      chances[pair] = (chances[pair] as number) * (from + two);
+      for (let k = first; k < none; k++)
+        chances[threes + k] = (chances[threes + k] as number) * (from + two * (figures[k] as number));
+    });
+  };
   /** Times the chance that a code that is there was set. */
   const timesSet = (chances: Float64Array, wanted: Int32Array, leak: number, quiet: Float64Array): void => {
+    if (wanted === every) return timesEach(chances, { from: 1, by: leak - 1 }, quiet);
     for (let w = 0; w < wanted.length; w++) {
       const at = 3 * (wanted[w] as number);
       chances[w] =
@@ -129,6 +146,15 @@ export function scanWitness(
     everyPresent ??= tempers.map((temper) => presentOf(temper, every, -1));
     return everyPresent[t] as Float64Array;
   };
+  const chancesOfAll = (): Float64Array => {
+    const sum = new Float64Array(every.length);
+    tempers.forEach(({ strength }, t) => {
+      const chances = presentIn(t).slice();
+      if (strength > 0) timesEach(chances, { from: 0, by: 1 }, absentOf(t, -1));
+      for (let s = 0; s < sum.length; s++) sum[s] = (sum[s] as number) + (chances[s] as number);
+    });
+    return sum;
+  };
   const without = (out: number, wanted: Int32Array): Float64Array => {
     const sum = new Float64Array(wanted.length);
     const among = findings[out]?.[1] === true;
@@ -151,7 +177,7 @@ export function scanWitness(
   };
   return {
     ids: findings.map(([{ id }]) => id),
-    chances: (wanted) => without(-1, wanted),
+    chances: (wanted) => (wanted === every ? chancesOfAll() : without(-1, wanted)),
     without,
     bearing: (code) => forms.flatMap((_, i) => (sets[code]?.[i] === 0 ? [] : [i])),
     base: (code) => (findings[code]?.[1] === true ? findings[code][0].leak : 1),

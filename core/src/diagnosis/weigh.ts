@@ -91,12 +91,25 @@ function askedOnce(
     set
       .filter((form) => number[form] !== 0)
       .map((form) => ({ cause: known[forms[form]?.cause ?? -1]?.id ?? '', form: forms[form]?.id }));
-  const chances = sets.valued(bearing, (i, j, k) => {
+  const { none } = sets;
+  const valueOf = (i: number, j: number, k: number): number => {
     let key = number[i] as number;
     if (number[j] !== 0) key = key * base + (number[j] as number);
     if (number[k] !== 0) key = key * base + (number[k] as number);
     const before = kept[key] as number;
     return Number.isNaN(before) ? (kept[key] = chance(asCauses([i, j, k]))) : before;
+  };
+  const chances = new Float64Array(sets.count);
+  chances[0] = valueOf(none, none, none);
+  for (let i = 0; i < none; i++) chances[1 + i] = valueOf(i, none, none);
+  sets.forEachPair((i, j, pair, threes, first) => {
+    const ofPair = valueOf(i, j, none);
+    chances[pair] = ofPair;
+    chances.fill(ofPair, threes + first, threes + none);
+    for (let b = 0; b < bearing.length; b++) {
+      const k = bearing[b] as number;
+      if (k >= first) chances[threes + k] = valueOf(i, j, k);
+    }
   });
   return { id, chances };
 }
@@ -109,7 +122,7 @@ function askedOnce(
 export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEYOND): Weighed {
   const forms = formsOf(network);
   const sets = faultSets(forms.map(({ cause }) => cause));
-  const { none, count, members } = sets;
+  const { none, count } = sets;
   const witnesses: Witness[] = [];
   const codes: (readonly [FindingNode, boolean])[] = [];
   for (const finding of network.findings) {
@@ -118,9 +131,9 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
     if (finding.code) codes.push([finding, seen]);
     else witnesses.push(witnessOf(network, forms, finding, seen));
   }
-  const alone = Float64Array.from([...forms.map(({ odds }) => odds), 1]);
+  const alone = Float64Array.from(forms, ({ odds }) => odds);
   /** What two do beyond what each does, for every pair, and three beyond their pairs. */
-  const together = new Float64Array((none + 1) * (none + 1)).fill(1);
+  const together = new Float64Array(none * none).fill(1);
   const weights = new Float64Array(count).fill(1);
   for (const { bearing, chance } of witnesses) {
     const base = chance(none, none, none);
@@ -133,7 +146,7 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
         const j = bearing[y] as number;
         const beyondAlone = chance(i, j, none) / base / ((one[x] as number) * (one[y] as number));
         two[x * bearing.length + y] = beyondAlone;
-        together[i * (none + 1) + j] = (together[i * (none + 1) + j] as number) * beyondAlone;
+        together[i * none + j] = (together[i * none + j] as number) * beyondAlone;
       }
     }
     for (let x = 0; x < bearing.length; x++)
@@ -159,20 +172,30 @@ export function weigh(network: Network, evidence: Evidence, beyond = NOTHING_BEY
   const worth = worthTogether(network);
   const worthOf = new Float64Array(sets.ofCauses.length);
   for (let s = 0; s < worthOf.length; s++) worthOf[s] = worth(sets.ofCauses[s] as readonly number[]);
+  const times = (s: number, by: number): void => {
+    weights[s] = (weights[s] as number) * (worthOf[sets.causesOf[s] as number] as number) * by;
+  };
+  times(0, 1);
+  for (let i = 0; i < none; i++) times(1 + i, alone[i] as number);
+  sets.forEachPair((i, j, pair, threes, first) => {
+    const ofI = i * none;
+    const ofJ = j * none;
+    const ofPair = (alone[i] as number) * (alone[j] as number) * (together[ofI + j] as number);
+    times(pair, ofPair);
+    for (let k = first; k < none; k++) {
+      const s = threes + k;
+      weights[s] =
+        (weights[s] as number) *
+        (worthOf[sets.causesOf[s] as number] as number) *
+        ofPair *
+        (alone[k] as number) *
+        (together[ofI + k] as number) *
+        (together[ofJ + k] as number);
+    }
+  });
   let total = 0;
   for (let s = 0; s < count; s++) {
-    const a = members[3 * s] as number;
-    const b = members[3 * s + 1] as number;
-    const c = members[3 * s + 2] as number;
-    let weight =
-      (worthOf[sets.causesOf[s] as number] as number) *
-      (weights[s] as number) *
-      (alone[a] as number) *
-      (alone[b] as number) *
-      (alone[c] as number) *
-      (together[a * (none + 1) + b] as number) *
-      (together[a * (none + 1) + c] as number) *
-      (together[b * (none + 1) + c] as number);
+    let weight = weights[s] as number;
     for (let w = 0; w < wholes.length; w++) weight *= (wholes[w] as Float64Array)[s] as number;
     weights[s] = weight;
     total += weight;

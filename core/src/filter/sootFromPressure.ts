@@ -38,8 +38,13 @@ export interface SootQuestion {
   readonly constants?: FilterConstants;
 }
 
-/** Soot by bisection and regula falsi on the monotonic pressure drop; grams, within 1e-6 of the cap. */
-function solve(question: SootQuestion, dpMbar: number, constants: FilterConstants): Result<number> {
+/** Soot by bisection and regula falsi on the monotonic pressure drop; grams, within so much of the cap. */
+function solve(
+  question: SootQuestion,
+  dpMbar: number,
+  constants: FilterConstants,
+  within: number,
+): Result<number> {
   const ashG = question.ashG ?? 0;
   const dpAt = (sootG: number): Result<number> => {
     const drop = pressureDrop(question.geometry, { sootG, ashG }, question.gas, constants);
@@ -60,7 +65,7 @@ function solve(question: SootQuestion, dpMbar: number, constants: FilterConstant
   let low = 0;
   let fLow = clean.value - dpMbar;
   let fHigh = top.value - dpMbar;
-  const tolerance = 1e-6 * high;
+  const tolerance = within * high;
   for (let i = 0; i < 100 && high - low > tolerance; i++) {
     // Illinois variant by turns with bisection: fast, and never slower than bisection alone.
     const guess = i % 2 === 0 ? (low * fHigh - high * fLow) / (fHigh - fLow) : (low + high) / 2;
@@ -108,12 +113,13 @@ export function sootFromPressure(question: SootQuestion): Result<SootEstimate> {
     constants,
   );
   if (!clean.ok) return clean;
-  const centre = solve(question, question.dpMbar, constants);
+  const centre = solve(question, question.dpMbar, constants, 1e-6);
   if (!centre.ok) return centre;
 
   const capG = SOOT_CAP_G_PER_L * filterVolumeL(question.geometry);
   const shifted = (dpMbar: number, changed: Partial<FilterConstants>): number => {
-    const answer = solve(question, Math.min(Math.max(dpMbar, -50), 3000), { ...constants, ...changed });
+    // The ends of an interval stand for doubts of a quarter and more.
+    const answer = solve(question, Math.min(Math.max(dpMbar, -50), 3000), { ...constants, ...changed }, 1e-4);
     return answer.ok ? answer.value : centre.value;
   };
   const doubt = question.dpDoubtMbar ?? 0;

@@ -4,6 +4,7 @@ import {
   filterVolumeL,
   sootFromPressure,
   type SootEstimate,
+  type SootQuestion,
   type FilterMaterial,
   type FilterSize,
 } from '../filter/index.ts';
@@ -79,6 +80,19 @@ function countedSoot(
   };
 }
 
+/** Interlocks, resets and choice of one judgement ask for the same reading, each for itself. */
+const LATELY = new Map<string, ReturnType<typeof sootFromPressure>>();
+const MOST_LATELY = 8;
+
+function askedLately(question: SootQuestion): ReturnType<typeof sootFromPressure> {
+  const key = JSON.stringify(question);
+  const kept = LATELY.get(key) ?? sootFromPressure(question);
+  LATELY.delete(key);
+  LATELY.set(key, kept);
+  if (LATELY.size > MOST_LATELY) LATELY.delete(LATELY.keys().next().value ?? '');
+  return kept;
+}
+
 /**
  * Soot that the pressure of a reading leaves room for, g, with both ends of 90 %: in its hold of most flow, if there is no ash. Fails
  * where the reading has no hold that can be placed on the flow axis.
@@ -98,7 +112,7 @@ export function sootByPressure(
       requirement: say('treatment.needs-a-hold-with-flow'),
     });
   }
-  return sootFromPressure({
+  return askedLately({
     geometry: filter,
     gas: first.flow,
     dpMbar: Math.max(first.dpMbar, 0),
