@@ -1,7 +1,9 @@
 import { say } from '../words/index.ts';
 import type { Treatment } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
+import { filterVolumeL } from '../filter/index.ts';
 import {
+  burnLimitGPerL,
   filterChances,
   isRefused,
   rankTreatments,
@@ -45,7 +47,7 @@ export function offerTreatments(
     sorted(forecast).map((option, _, options) => {
       const hopeless =
         uselessFor(option.treatment, chance, inFilter, question.limits) ??
-        burnsOff(option.treatment, options, chance('soot-loaded'), inFilter, question.limits);
+        burnsOff(option.treatment, options, chance('soot-loaded'), inFilter, question, burn);
       return {
         ...option,
         heldBy: hopeless ? [...option.held, hopeless] : option.held,
@@ -99,8 +101,10 @@ function burnsOff(
   options: readonly TreatmentOption[],
   full: number,
   { ash, oil }: FilterChances,
-  { worthCleaningPercent }: Limits,
+  { limits, filter }: TreatmentQuestion,
+  burn: JobBurn | undefined,
 ): Interlock | undefined {
+  const { worthCleaningPercent } = limits;
   if (100 * Math.max(ash, oil) >= worthCleaningPercent) return undefined;
   // Nor is it left alone.
   const left = treatment === 'nothing' && 100 * full >= worthCleaningPercent;
@@ -109,5 +113,14 @@ function burnsOff(
   const waits = burns.some(
     ({ held }) => held.length > 0 && held.every(({ id }) => id === 'pressure-unproven'),
   );
-  return waits ? { id: 'burns-off', text: say('job.this-soot-burns-off') } : undefined;
+  if (!waits || !burn) return undefined;
+  const grams = burn.plan.sootG;
+  return {
+    id: 'burns-off',
+    text: say('job.this-soot-burns-off', {
+      grams,
+      gPerL: grams / filterVolumeL(filter),
+      limit: burnLimitGPerL(filter, limits),
+    }),
+  };
 }

@@ -78,8 +78,11 @@ export const job = {
   'a-cracked-filter-cannot': 'A cracked filter cannot be repaired by cleaning or regenerating',
   'only-likely-that-there': ({ inIt, least }: { inIt: number; least: number }, w: Words) =>
     `Only ${w.percent(inIt, 0)} likely that there is something to remove; at least ${w.percent(least)}`,
-  'this-soot-burns-off':
-    'This much soot burns off: prove sensor and pipes first, then regenerate instead of cleaning',
+  'this-soot-burns-off': (
+    { grams, gPerL, limit }: { grams: number; gPerL: number; limit: number },
+    w: Words,
+  ) =>
+    `Up to ${w.soot(grams, 0)} of soot (${w.loading(gPerL, 1)}): a burn takes up to ${w.loading(limit)}. Prove sensor and pipes, then regenerate instead of cleaning.`,
   'no-dp-read-yet': 'No ΔP read yet: the filter’s load is unknown',
   'read-below-c-coolant-warm': ({ coldEngineC }: { coldEngineC: number }, w: Words) =>
     `Read below ${w.temperature(coldEngineC)} coolant: warm up and read again before treating the filter`,
