@@ -33,5 +33,6 @@ export { inEnglish, PLAIN_WORDS, spoken } from './inEnglish.ts';
 export { ENGLISH_OF_LISTS } from './en/ofLists.ts';
 export { ENGLISH } from './en/index.ts';
 export { GERMAN } from './de/index.ts';
-export { LANGUAGES, languageSchema, localeOf, type Language } from './languages.ts';
+export { LANGUAGES, localeOf, type Language } from './languages.ts';
+export { languageSchema } from './languageSchema.ts';
 export { phrasesOf } from './phrasesOf.ts';

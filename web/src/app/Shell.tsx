@@ -4,7 +4,7 @@ import { Outlet, useLocation } from 'react-router';
 import { Button } from '../ui/Button.tsx';
 import { Notice } from '../ui/Notice.tsx';
 import { api, problemOf, useSessionQuery } from '../data/api.ts';
-import { ClockRinger } from '../features/clocks/ClockRinger.tsx';
+import { importEntryCheck } from '../job/useAddEntry.ts';
 import { Header } from './Header.tsx';
 import { useBurnWatch } from '../features/burn/run/openWatch.ts';
 import { useAppSelector } from '../data/store.ts';
@@ -22,6 +22,8 @@ const FirstPassword = lazy(async () => ({
 const SignInAgain = lazy(async () => ({
   default: (await import('../features/people/SignInAgain.tsx')).SignInAgain,
 }));
+const importRinger = () => import('../features/clocks/ClockRinger.tsx');
+const ClockRinger = lazy(async () => ({ default: (await importRinger()).ClockRinger }));
 const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
 const BurnKeeper = lazy(async () => ({
   default: (await import('../features/burn/run/BurnKeeper.tsx')).BurnKeeper,
@@ -48,7 +50,10 @@ export function Shell() {
     // network; but never in the way of the page itself.
     if (busy) return undefined;
     const timer = window.setTimeout(
-      () => void Promise.all([importPalette(), importKeys(), importWaitingEntry()]).catch(() => undefined),
+      () =>
+        void Promise.all([importPalette(), importKeys(), importWaitingEntry(), importEntryCheck()]).catch(
+          () => undefined,
+        ),
       400,
     );
     return () => window.clearTimeout(timer);
@@ -92,7 +97,9 @@ export function Shell() {
         Skip to content
       </a>
       <Header member={session.data.member} onPalette={() => setPalette(true)} />
-      <ClockRinger />
+      <Suspense>
+        <ClockRinger />
+      </Suspense>
       {session.data.warning ? <Notice title={session.data.warning} tone="alarm" /> : null}
       <div id="work" className={`grow flex flex-col ${printed ? '' : 'min-h-0'}`}>
         <Outlet />

@@ -1,7 +1,5 @@
-import { spokenNow } from '../data/words.ts';
 import { useCallback } from 'react';
-import { entryFigure } from '@white-ember/core/job';
-import { entryBodySchema, isSilent, type EntryBody, type NewEntry } from '@white-ember/core/ledger';
+import type { EntryBody, NewEntry } from '@white-ember/core/ledger';
 import { useAppDispatch } from '../data/store.ts';
 import { addEntry } from '../data/outbox.ts';
 
@@ -16,10 +14,8 @@ export type AddEntry = (
   },
 ) => Promise<Record<string, string> | undefined>;
 
-const spoken = (body: EntryBody): string => {
-  const figure = spokenNow(entryFigure({ body }));
-  return `${figure.charAt(0).toUpperCase()}${figure.slice(1)}: entered`;
-};
+/** Waits for no network when an entry is made: loaded beside the first page. */
+export const importEntryCheck = () => import('./checkEntry.ts');
 
 /** A fault that must not pass unseen, wherever on the page its field is. */
 async function tell(title: string, description: string): Promise<void> {
@@ -43,24 +39,25 @@ export function useAddEntry(jobId: string): AddEntry {
   const dispatch = useAppDispatch();
   return useCallback(
     async (body, supersedes, { quiet = false, told = false } = {}) => {
-      const parsed = entryBodySchema.safeParse(body);
-      if (!parsed.success) {
-        if (!told) void tellUnseen(parsed.error.issues.map(({ message }) => message));
-        return Object.fromEntries(parsed.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
+      const { checkEntry } = await importEntryCheck();
+      const checked = checkEntry(body);
+      if (!checked.ok) {
+        if (!told) void tellUnseen(checked.faults.map(({ message }) => message));
+        return Object.fromEntries(checked.faults.map(({ field, message }) => [field, message]));
       }
       let entry: NewEntry;
       try {
         entry = await dispatch(
-          addEntry({ jobId, body: parsed.data, ...(supersedes ? { supersedes } : {}) }),
+          addEntry({ jobId, body: checked.body, ...(supersedes ? { supersedes } : {}) }),
         ).unwrap();
       } catch (error) {
         const { message = 'Not entered' } = error as { message?: string };
         await tell('Not entered', message);
         return { entry: message };
       }
-      if (!quiet && !isSilent(body.kind)) {
+      if (!quiet && !checked.silent) {
         const { toast } = await import('sonner');
-        toast(spoken(parsed.data), {
+        toast(checked.entered, {
           action: {
             label: 'Undo',
             onClick: () =>
