@@ -1,11 +1,11 @@
-import type { Said, Spoken } from '../words/index.ts';
+import type { Catalogue, Said, Spoken } from '../words/index.ts';
 import type { FilterGeometry } from '../filter/index.ts';
 import type { PartId, PartState } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { fromBase, unitLabel, type Unit } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
 import type { CautionId } from './cautions.ts';
-import type { CheckId } from './checkIds.ts';
+import type { FindingEntry } from './finding.ts';
 import type { KitId } from './kit.ts';
 
 interface FieldBase {
@@ -97,11 +97,17 @@ export interface Read {
   readonly rows: (id: string, mayBeEmpty?: readonly number[]) => (number | undefined)[][];
 }
 
+/** Every check that the application knows, by the names that codes, diagnosis and screens use. */
+export type CheckId = keyof Catalogue['checkNames'];
+
 /** A guided check: what it takes, how it is done, what is entered and what that means. */
 export interface CheckCard {
   readonly id: CheckId;
-  /** Findings of the network in the order in which they take precedence; the last word where none is seen. */
-  readonly outcomes: readonly string[];
+  /** The parts of the line that it is about, where they can be tapped. */
+  readonly about: readonly PartId[];
+  /** What it finds, in the order in which that takes precedence, and what brings it about. */
+  readonly outcomes: Readonly<Partial<Record<keyof Catalogue['shown'], FindingEntry>>>;
+  /** The last word where none is seen. */
   readonly otherwise: string;
   /** Usual time, of whoever has it along. */
   readonly minutes: number;

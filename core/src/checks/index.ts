@@ -1,8 +1,8 @@
-export { CHECK_ABOUT, CHECK_IDS, type CheckId } from './checkIds.ts';
 export {
   figureText,
   type CheckCard,
   type CheckContext,
+  type CheckId,
   type CheckValue,
   type CheckValues,
   type ChoiceField,
@@ -12,7 +12,9 @@ export {
   type RowsField,
 } from './card.ts';
 export { CAUTIONS, type Caution, type CautionId } from './cautions.ts';
-export { CHECK_CARDS } from './cards/index.ts';
+export { CHECK_CARDS, CHECK_IDS } from './cards/index.ts';
+export type { CauseRef, FindingEntry } from './finding.ts';
+export * from './grades.ts';
 export { cardOf, judgeCheck, type CheckJudgement, type Question } from './judgeCheck.ts';
 export { KIT_IDS, type KitId } from './kit.ts';
 export { fitDecay, type Decay } from './measuring/decay.ts';

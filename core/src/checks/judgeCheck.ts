@@ -107,8 +107,8 @@ export function judgeCheck(
   });
   if (questions.length > 0) return { ...NOTHING, outcome: undefined, questions };
   const judged = card.judge(reader(card, values), context);
-  const seen = card.outcomes.find((outcome) => judged.findings[outcome] === true);
-  const asked = card.outcomes.filter((outcome) => judged.notAsked?.includes(outcome) !== true);
+  const seen = Object.keys(card.outcomes).find((outcome) => judged.findings[outcome] === true);
+  const asked = Object.keys(card.outcomes).filter((outcome) => judged.notAsked?.includes(outcome) !== true);
   const allOut = asked.length > 0 && asked.every((outcome) => judged.findings[outcome] === false);
   return { ...judged, questions, outcome: seen ?? (allOut ? card.otherwise : undefined) };
 }

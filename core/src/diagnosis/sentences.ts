@@ -1,11 +1,10 @@
-import { named, say, type Said } from '../words/index.ts';
+import { named, say, type Catalogue, type Said } from '../words/index.ts';
+import { CHECK_CARDS } from '../checks/index.ts';
 import { causeNow } from '../ledger/index.ts';
 import { CAUSES, type CauseId } from './knowledge/causes.ts';
 import { CODE_FINDINGS } from './knowledge/codeFindings.ts';
-import { LINE_OUTCOMES } from './knowledge/lineOutcomes.ts';
 import { LOG_FINDINGS } from './knowledge/logFindings.ts';
 import { OBSERVATIONS } from './knowledge/observations.ts';
-import { SENSOR_OUTCOMES } from './knowledge/sensorOutcomes.ts';
 
 /** Measured values, which stand by their size. */
 const MEASURED = {
@@ -17,16 +16,17 @@ const MEASURED = {
   'temperatures-measured': true,
   'coolant-measured': true,
 } as const;
-const SHOWN = {
-  ...LOG_FINDINGS,
-  ...CODE_FINDINGS,
-  ...OBSERVATIONS,
-  ...SENSOR_OUTCOMES,
-  ...LINE_OUTCOMES,
-  ...MEASURED,
-};
+const SHOWN: ReadonlySet<string> = new Set(
+  [
+    LOG_FINDINGS,
+    CODE_FINDINGS,
+    OBSERVATIONS,
+    MEASURED,
+    ...CHECK_CARDS.map(({ outcomes }) => outcomes),
+  ].flatMap((known) => Object.keys(known)),
+);
 /** Whatever is read, seen or found and says something of a cause. */
-export type FindingId = keyof typeof SHOWN;
+export type FindingId = keyof Catalogue['shown'];
 type FormsOf<K extends CauseId> = (typeof CAUSES)[K] extends { readonly forms: infer F }
   ? `${K}:${keyof F & string}`
   : never;
@@ -34,7 +34,7 @@ type FormsOf<K extends CauseId> = (typeof CAUSES)[K] extends { readonly forms: i
 export type CauseFormId = { [K in CauseId]: FormsOf<K> }[CauseId];
 
 const isCause = (id: string): id is CauseId => Object.hasOwn(CAUSES, id);
-const isShown = (id: string): id is FindingId => Object.hasOwn(SHOWN, id);
+const isShown = (id: string): id is FindingId => SHOWN.has(id);
 
 /** In which form a cause is there. */
 export function formSentence(cause: string, form: string | undefined): Said | undefined {

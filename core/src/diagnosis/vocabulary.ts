@@ -1,13 +1,11 @@
-import { CHECK_CARDS, type CautionId, type CheckId, type KitId } from '../checks/index.ts';
+import { CHECK_CARDS, type CautionId, type CheckId, type FindingEntry, type KitId } from '../checks/index.ts';
 import { codeMeaning, isActive, type ListedCode } from '../codes/index.ts';
 import { type PartId, type UsePattern, causeNow } from '../ledger/index.ts';
 import { CAUSES, type CauseId } from './knowledge/causes.ts';
 import { CONSEQUENCE_CHAINS } from './knowledge/chains.ts';
 import { CODE_FINDINGS, type CodeFindingEntry } from './knowledge/codeFindings.ts';
-import type { FindingEntry } from './knowledge/finding.ts';
 import { LOG_FINDINGS } from './knowledge/logFindings.ts';
 import { OBSERVATIONS } from './knowledge/observations.ts';
-import { OUTCOMES } from './knowledge/outcomes.ts';
 import type { Cause, FindingNode, Link, Network } from './network.ts';
 import type { CheckNode } from './nextChecks.ts';
 import { withPutRight, type PutRight } from './putRight.ts';
@@ -55,23 +53,23 @@ const linksFor = (chances: Readonly<Record<string, number>>, how: Link['how'], m
 const findingsOf = (
   entries: Readonly<Record<string, FindingEntry>>,
   from: KnownFinding['from'],
-  mostOf: (id: string) => number = () => 1,
+  most = 1,
 ): KnownFinding[] =>
   Object.entries(entries).map(([id, { why, leak, shows, hides = {} }]) => ({
     id,
     why,
     from,
     leak: from === 'check' ? Math.max(leak, SLIP_OF_A_LOOK) : leak,
-    links: [...linksFor(shows, 'activates', mostOf(id)), ...linksFor(hides, 'masks', mostOf(id))],
+    links: [...linksFor(shows, 'activates', most), ...linksFor(hides, 'masks', most)],
     ...(from === 'code' ? { code: true as const } : {}),
   }));
 
 /** Checks that find something of the vocabulary, as their cards have it. */
 export const KNOWN_CHECKS: readonly KnownCheck[] = CHECK_CARDS.filter(
-  ({ outcomes }) => outcomes.length > 0,
+  ({ outcomes }) => Object.keys(outcomes).length > 0,
 ).map(({ id, outcomes, otherwise, minutes, cost, needs, cautions }) => ({
   id,
-  outcomes,
+  outcomes: Object.keys(outcomes),
   otherwise,
   minutes,
   cost,
@@ -79,13 +77,11 @@ export const KNOWN_CHECKS: readonly KnownCheck[] = CHECK_CARDS.filter(
   cautions,
 }));
 
-const WAY_OF = new Map(CHECK_CARDS.flatMap(({ outcomes, by }) => outcomes.map((id) => [id, by] as const)));
-
 export const KNOWN_FINDINGS: readonly KnownFinding[] = [
   ...findingsOf(LOG_FINDINGS, 'log'),
   ...findingsOf(CODE_FINDINGS, 'code'),
   ...findingsOf(OBSERVATIONS, 'observation'),
-  ...findingsOf(OUTCOMES, 'check', (id) => SHOWS_AT_MOST[WAY_OF.get(id) ?? 'looked']),
+  ...CHECK_CARDS.flatMap(({ outcomes, by }) => findingsOf(outcomes, 'check', SHOWS_AT_MOST[by])),
 ];
 
 const CODED: readonly (readonly [id: string, entry: CodeFindingEntry])[] = Object.entries(CODE_FINDINGS);

@@ -3,7 +3,7 @@ import { filterVolumeL } from '../../filter/index.ts';
 import { perform, type JointName } from '../acts.ts';
 import type { BenchVehicle } from '../benchVehicle.ts';
 import { recirculatedC } from '../vehicle/airPath.ts';
-import type { Answer } from './answerCheck.ts';
+import type { Answer, Answers } from './answer.ts';
 import { entered, written, type BenchHand } from './bench.ts';
 
 const RELEASE_S = 12;
@@ -21,7 +21,7 @@ const SEEN = {
 const SEEN_OIL_G = 4;
 const MUCH_ASH_G_PER_L = 25;
 
-export const hoses: Answer = ({ vehicle: { wear, family } }) => ({
+const hoses: Answer = ({ vehicle: { wear, family } }) => ({
   backPipe: !family.backPressureSensor
     ? 'none'
     : wear.backPressurePipeLeak > SEEN.pipeLeak
@@ -32,7 +32,7 @@ export const hoses: Answer = ({ vehicle: { wear, family } }) => ({
 });
 
 /** The hold, then recorded from the moment at which the engine stands. */
-export const response: Answer = (hand) => {
+const response: Answer = (hand) => {
   const { vehicle } = hand;
   hand.hold(hand.holdRpm, 20);
   const [dpHoldMbar, backPressureHoldMbar, manifoldHoldMbar] = hand.means(
@@ -60,7 +60,7 @@ export const response: Answer = (hand) => {
   };
 };
 
-export const pump: Answer = (hand) => {
+const pump: Answer = (hand) => {
   hand.keyOn(20);
   const { vehicle } = hand;
   const test = (pipe: 'high' | 'low' | 'back-pressure'): [number, number] => {
@@ -78,13 +78,13 @@ export const pump: Answer = (hand) => {
   return entered({ highStartMbar, highLeftMbar, lowStartMbar, lowLeftMbar, backStartMbar, backLeftMbar });
 };
 
-export const smoke: Answer = ({ vehicle: { wear } }) => {
+const smoke: Answer = ({ vehicle: { wear } }) => {
   const before = wear.unmeteredShare > SEEN.unmetered;
   const behind = wear.chargeLeak > SEEN.chargeLeak;
   return { where: before && behind ? 'both' : before ? 'before' : behind ? 'behind' : 'nowhere' };
 };
 
-export const airMass: Answer = (hand) => {
+const airMass: Answer = (hand) => {
   hand.hold(hand.holdRpm, 15);
   const [rpm, manifoldMbar, intakeC, airGPerS, egrPercent] = hand.means(
     ['engineSpeed', 'manifoldPressure', 'intakeAirTemp', 'massAirFlow', 'egrPosition'],
@@ -94,12 +94,12 @@ export const airMass: Answer = (hand) => {
   return entered({ rpm, manifoldMbar, intakeC, airGPerS, egrPercent });
 };
 
-export const turbo: Answer = ({ vehicle: { wear } }) => ({
+const turbo: Answer = ({ vehicle: { wear } }) => ({
   turns: wear.turboEfficiency < 0.45 ? 'drags' : wear.turboEfficiency < 0.82 ? 'wobbles' : 'free',
   oil: wear.oilIntoExhaustGPerS > 0.004 ? 'wet' : 'dry',
 });
 
-export const vanes: Answer = (hand) => {
+const vanes: Answer = (hand) => {
   hand.keyOn(3);
   const { vehicle } = hand;
   vehicle.startRoutine('vane-sweep');
@@ -115,7 +115,7 @@ export const vanes: Answer = (hand) => {
 /** A sound valve does not go quite to its end. */
 const OPEN_PERCENT = 92;
 
-export const egr: Answer = (hand) => {
+const egr: Answer = (hand) => {
   hand.keyOn(3);
   const { vehicle } = hand;
   const shutPercent = hand.mean('egrPosition', { do: 'key-on' });
@@ -143,7 +143,7 @@ function gaugeInHold(hand: BenchHand, seconds: number): { mean: number; swing: n
   return { mean, swing: 0.15 * mean + 8 };
 }
 
-export const gauge: Answer = (hand) => {
+const gauge: Answer = (hand) => {
   const { mean, swing } = gaugeInHold(hand, 15);
   return {
     port: 'after-turbine',
@@ -156,7 +156,7 @@ export const gauge: Answer = (hand) => {
   };
 };
 
-export const sections: Answer = (hand) => {
+const sections: Answer = (hand) => {
   const { vehicle } = hand;
   const at = (joint: JointName | undefined): number => {
     hand.keyOn(2);
@@ -174,7 +174,7 @@ export const sections: Answer = (hand) => {
   return entered({ rpm: hand.holdRpm, closedMbar, afterFilterMbar, beforeFilterMbar, beforeCatalystMbar });
 };
 
-export const look: Answer = ({ vehicle: { plant, wear, family } }) => ({
+const look: Answer = ({ vehicle: { plant, wear, family } }) => ({
   outlet: wear.filterBypass > SEEN.bypass ? 'sooty' : 'clean',
   inlet: plant.filter.oilG > SEEN_OIL_G ? 'oily' : 'dry',
   powder: plant.filter.ashG / filterVolumeL(family.filter) > MUCH_ASH_G_PER_L ? 'much' : 'little',
@@ -184,7 +184,7 @@ export const look: Answer = ({ vehicle: { plant, wear, family } }) => ({
 const sinceReset = ({ computer, plant }: BenchVehicle): number =>
   plant.road.km - (computer.adaptations.sootResetAtKm ?? 0);
 
-export const counter: Answer = (hand) => {
+const counter: Answer = (hand) => {
   hand.keyOn(2);
   return entered({
     counterG: hand.vehicle.read('sootMass'),
@@ -193,19 +193,19 @@ export const counter: Answer = (hand) => {
   });
 };
 
-export const fuelLevel: Answer = ({ vehicle }) => entered({ fuelPercent: vehicle.read('fuelLevel') });
+const fuelLevel: Answer = ({ vehicle }) => entered({ fuelPercent: vehicle.read('fuelLevel') });
 
-export const useHistory: Answer = ({ vehicle }) =>
+const useHistory: Answer = ({ vehicle }) =>
   entered({ distanceKm: vehicle.plant.road.km, hours: vehicle.engineHours });
 
-export const dosing: Answer = ({ vehicle: { wear } }) => ({
+const dosing: Answer = ({ vehicle: { wear } }) => ({
   passage: wear.dosingOpen < 0.3 ? 'shut' : wear.dosingOpen < 0.85 ? 'narrow' : 'clear',
 });
 
 const DEAD_OHM = 99_999;
 const PLUG_OHM = 0.6;
 
-export const glow: Answer = ({ vehicle: { wear, family, plant, seed } }) => ({
+const glow: Answer = ({ vehicle: { wear, family, plant, seed } }) => ({
   plugs: Array.from({ length: family.cylinders }, (_, i) => [
     i + 1,
     i < wear.glowPlugsDead ? DEAD_OHM : written(PLUG_OHM * (1 + 0.08 * noise(seed, 60, i))),
@@ -216,7 +216,7 @@ export const glow: Answer = ({ vehicle: { wear, family, plant, seed } }) => ({
 /** Oil between the marks, as a share of the fill. */
 const BETWEEN_MARKS = 0.17;
 
-export const oil: Answer = ({ vehicle }) => {
+const oil: Answer = ({ vehicle }) => {
   const { plant, family, computer } = vehicle;
   const spanL = BETWEEN_MARKS * family.oilL;
   const overL = plant.oil.litres + plant.oil.fuelG / 835 - family.oilL;
@@ -235,7 +235,7 @@ export const oil: Answer = ({ vehicle }) => {
 };
 
 /** On the road until it is through, then recorded. */
-export const thermostat: Answer = (hand) => {
+const thermostat: Answer = (hand) => {
   hand.start();
   hand.follow({ do: 'cruise', kmPerH: 60 }, 900);
   const coolant: number[][] = [];
@@ -248,9 +248,32 @@ export const thermostat: Answer = (hand) => {
   return { coolant };
 };
 
-export const injectors: Answer = ({ vehicle: { wear, family, seed } }) => ({
+const injectors: Answer = ({ vehicle: { wear, family, seed } }) => ({
   quantities: Array.from({ length: family.cylinders }, (_, i) => [
     i + 1,
     written(20 * (1 + 0.03 * noise(seed, 61, i)) * (i === 1 ? 1 + wear.overFuelling * family.cylinders : 1)),
   ]),
 });
+
+/** What checks of air, engine, line and filter show. */
+export const LINE_ANSWERS = {
+  hoses,
+  'pipe-response': response,
+  'pipe-pump': pump,
+  'intake-smoke': smoke,
+  'air-mass': airMass,
+  turbo,
+  'vane-sweep': vanes,
+  egr,
+  'dosing-injector': dosing,
+  glow,
+  oil,
+  thermostat,
+  gauge,
+  sections,
+  'filter-look': look,
+  counter,
+  'fuel-level': fuelLevel,
+  'use-history': useHistory,
+  injectors,
+} as const satisfies Answers;

@@ -1,5 +1,5 @@
 import { noise } from '../../quantities/index.ts';
-import type { Answer } from './answerCheck.ts';
+import type { Answer, Answers } from './answer.ts';
 import { entered } from './bench.ts';
 
 /** What an eye sees without smoke: larger damage than smoke shows. */
@@ -9,25 +9,25 @@ const HARDLY_OPEN = 0.12;
 /** Some burnt relays show it. */
 const RELAY_SHOWS = 0;
 
-export const intake: Answer = ({ vehicle: { wear } }) => ({
+const intake: Answer = ({ vehicle: { wear } }) => ({
   duct: wear.unmeteredShare > SEEN.unmetered ? 'split' : 'whole',
   charge: wear.chargeLeak > SEEN.chargeLeak ? 'split' : 'whole',
 });
 
-export const fuses: Answer = ({ vehicle: { wear, seed } }) => ({
+const fuses: Answer = ({ vehicle: { wear, seed } }) => ({
   fuses: 'whole',
   relay: wear.glowRelayDead && noise(seed, 62, 0) > RELAY_SHOWS ? 'burnt' : 'sound',
 });
 
-export const tailpipe: Answer = ({ vehicle: { wear } }) => ({
+const tailpipe: Answer = ({ vehicle: { wear } }) => ({
   inside: wear.filterBypass > SEEN.bypass ? 'sooty' : 'clean',
 });
 
-export const oilFilm: Answer = ({ vehicle: { wear } }) => ({
+const oilFilm: Answer = ({ vehicle: { wear } }) => ({
   film: wear.oilIntoExhaustGPerS > SEEN.oilGPerS ? 'wet' : 'dry',
 });
 
-export const comparison: Answer = (hand) => {
+const comparison: Answer = (hand) => {
   if (!hand.vehicle.family.backPressureSensor) return {};
   const roles = ['manifoldPressure', 'exhaustBackPressure'] as const;
   hand.keyOn(20);
@@ -37,7 +37,7 @@ export const comparison: Answer = (hand) => {
   return entered({ manifoldRestMbar, backRestMbar, manifoldHoldMbar, backHoldMbar });
 };
 
-export const singlePiece: Answer = ({ vehicle: { wear, family } }) => {
+const singlePiece: Answer = ({ vehicle: { wear, family } }) => {
   const piece = (open: number): string => (open < HARDLY_OPEN ? 'shut' : 'open');
   return {
     high: piece(wear.highPipeOpen),
@@ -45,3 +45,13 @@ export const singlePiece: Answer = ({ vehicle: { wear, family } }) => {
     ...(family.backPressureSensor ? { 'back-pressure': piece(wear.backPressurePipeOpen) } : {}),
   };
 };
+
+/** What looks show. */
+export const LOOK_ANSWERS = {
+  'intake-look': intake,
+  fuses,
+  tailpipe,
+  'oil-film': oilFilm,
+  'running-comparison': comparison,
+  'single-piece': singlePiece,
+} as const satisfies Answers;

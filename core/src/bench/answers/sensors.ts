@@ -2,11 +2,11 @@ import { meterShows } from '../../checks/index.ts';
 import { perform } from '../acts.ts';
 import { egtResting, SENSOR_A } from '../vehicle/sensors.ts';
 import { entered, written, type BenchHand } from './bench.ts';
-import type { Answer } from './answerCheck.ts';
+import type { Answer, Answers } from './answer.ts';
 
 const KEY_ON = { do: 'key-on' } as const;
 
-export const zero: Answer = (hand) => {
+const zero: Answer = (hand) => {
   hand.keyOn(30);
   const restMbar = hand.mean('dpfDeltaP', KEY_ON);
   const { vehicle } = hand;
@@ -22,7 +22,7 @@ const feed = ({ vehicle }: BenchHand) => {
   return { batteryV, groundFromPlusV: batteryV - vehicle.wear.groundOhm * SENSOR_A };
 };
 
-export const electrical: Answer = (hand) => {
+const electrical: Answer = (hand) => {
   hand.keyOn(5);
   const { vehicle } = hand;
   vehicle.pumped.set('dp-high', 0).set('dp-low', 0);
@@ -32,14 +32,14 @@ export const electrical: Answer = (hand) => {
   return entered({ ...feed(hand), supplyV: vehicle.wear.supplyV, signalV });
 };
 
-export const supply: Answer = (hand) => {
+const supply: Answer = (hand) => {
   hand.keyOn(5);
   const { supplyV } = hand.vehicle.wear;
   return entered({ ...feed(hand), firstV: supplyV, secondV: supplyV });
 };
 
 /** Up to full scale in fifths and down again; then the low port. */
-export const ladder: Answer = (hand) => {
+const ladder: Answer = (hand) => {
   hand.keyOn(3);
   const { vehicle } = hand;
   const full = vehicle.family.dpFullScaleMbar;
@@ -75,12 +75,12 @@ function pairs(hand: BenchHand, sensor: 'dpfDeltaP' | 'exhaustBackPressure'): (n
   return [0, hand.holdRpm].map((rpm, i) => [rpm, written(old[i] ?? 0), written(good[i] ?? 0)]);
 }
 
-export const swap: Answer = (hand) => ({ pairs: pairs(hand, 'dpfDeltaP') });
+const swap: Answer = (hand) => ({ pairs: pairs(hand, 'dpfDeltaP') });
 
-export const compare: Answer = (hand) =>
+const compare: Answer = (hand) =>
   hand.vehicle.family.backPressureSensor ? { pairs: pairs(hand, 'exhaustBackPressure') } : {};
 
-export const agree: Answer = (hand) => {
+const agree: Answer = (hand) => {
   hand.keyOn(10);
   const [barometerMbar, manifoldMbar, backPressureMbar] = hand.means(
     ['barometricPressure', 'manifoldPressure', 'exhaustBackPressure'],
@@ -89,7 +89,7 @@ export const agree: Answer = (hand) => {
   return entered({ barometerMbar, manifoldMbar, backPressureMbar });
 };
 
-export const coldSoak: Answer = (hand) => {
+const coldSoak: Answer = (hand) => {
   hand.keyOn(1);
   hand.follow({ do: 'off' }, 1);
   perform(hand.vehicle, { do: 'stand', hours: 9 });
@@ -105,7 +105,7 @@ const OPEN_OHM = 1e9;
 const OPEN_MV = 500;
 
 /** At the plugs, the line cooled down to what a hand bears. */
-export const resistance: Answer = (hand) => {
+const resistance: Answer = (hand) => {
   const { vehicle } = hand;
   hand.keyOn(1);
   hand.follow({ do: 'off' }, 1);
@@ -128,7 +128,7 @@ export const resistance: Answer = (hand) => {
 };
 
 /** When each channel has risen by 20 °C after a cold start. */
-export const position: Answer = (hand) => {
+const position: Answer = (hand) => {
   const { vehicle } = hand;
   hand.keyOn(1);
   hand.follow({ do: 'off' }, 1);
@@ -146,3 +146,17 @@ export const position: Answer = (hand) => {
   }
   return { rises: vehicle.family.egts.map((number, i) => [number, rises[i] ?? null]) };
 };
+
+/** What checks of sensors and their wiring show. */
+export const SENSOR_ANSWERS = {
+  'dp-zero': zero,
+  'dp-electrical': electrical,
+  'dp-ladder': ladder,
+  'dp-swap': swap,
+  'absolute-agree': agree,
+  'sensor-compare': compare,
+  'egt-position': position,
+  'egt-cold-soak': coldSoak,
+  'egt-resistance': resistance,
+  supply,
+} as const satisfies Answers;

@@ -1,6 +1,7 @@
 import { say, type Said } from '../../words/index.ts';
 import { standardBarometerMbar } from '../../quantities/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
+import { itself, atTimes, sometimes, seldom, hardly } from '../grades.ts';
 
 const ABSOLUTE = between(
   200,
@@ -13,7 +14,33 @@ const AIR = between(500, 1100, say('checks.outside-air-is-500'));
 /** Key on, engine off: all absolute sensors show the air outside; again hot, or cold. */
 const agree: CheckCard = {
   id: 'absolute-agree',
-  outcomes: ['all-off', 'back-pressure-off', 'manifold-off'],
+  about: ['back-pressure-sensor', 'engine'],
+  outcomes: {
+    'all-off': {
+      why: 'supply or ground',
+      leak: 0.0002,
+      shows: { 'sensor-wiring': atTimes },
+    },
+    'back-pressure-off': {
+      why: 'sensor, or trapped gas',
+      leak: 0.0015,
+      shows: {
+        'back-pressure-sensor-failed:off': itself,
+        'back-pressure-pipe-blocked:blocked': sometimes,
+        'back-pressure-sensor-failed:stuck': hardly,
+      },
+    },
+    'manifold-off': {
+      why: 'sensor',
+      leak: 0.0015,
+      shows: {
+        'manifold-sensor-failed:off': itself,
+        'sensor-wiring': hardly,
+        'manifold-sensor-failed:slow': hardly,
+        'manifold-sensor-failed:stuck': hardly,
+      },
+    },
+  },
   otherwise: 'absolutes-agree',
   minutes: 3,
   cost: 0,
@@ -138,7 +165,14 @@ const agree: CheckCard = {
 /** A back-pressure sensor and a known-good one under the same pressures. */
 const compare: CheckCard = {
   id: 'sensor-compare',
-  outcomes: ['back-pressure-differs'],
+  about: ['back-pressure-sensor'],
+  outcomes: {
+    'back-pressure-differs': {
+      why: 'so the sensor is faulty',
+      leak: 0.0015,
+      shows: { 'back-pressure-sensor-failed': itself, 'back-pressure-pipe-blocked:blocked': seldom },
+    },
+  },
   otherwise: 'compare-same',
   minutes: 12,
   cost: 12,

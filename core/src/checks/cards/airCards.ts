@@ -1,10 +1,23 @@
 import { describeFailure, asSentence, say } from '../../words/index.ts';
 import { speedDensityGPerS } from '../../filter/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
+import { itself, surely, mostly, often, hardly } from '../grades.ts';
 
 const smoke: CheckCard = {
   id: 'intake-smoke',
-  outcomes: ['smoke-before', 'smoke-behind'],
+  about: ['engine'],
+  outcomes: {
+    'smoke-before': {
+      why: 'leak',
+      leak: 0.0002,
+      shows: { 'intake-leak': itself },
+    },
+    'smoke-behind': {
+      why: 'leak',
+      leak: 0.0002,
+      shows: { 'charge-leak': itself },
+    },
+  },
   otherwise: 'intake-tight',
   minutes: 12,
   cost: 2,
@@ -49,7 +62,25 @@ const ASSUMED_INTAKE_C = 30;
 
 const airMass: CheckCard = {
   id: 'air-mass',
-  outcomes: ['air-low', 'air-high'],
+  about: ['engine'],
+  outcomes: {
+    'air-low': {
+      why: 'not counted, or displaced by EGR',
+      leak: 0.0002,
+      shows: { 'intake-leak': itself, 'air-meter-failed:low': itself, 'egr-stuck-open': often },
+    },
+    'air-high': {
+      why: 'lost downstream, or reads high',
+      leak: 0.0015,
+      shows: {
+        'charge-leak': itself,
+        'air-meter-failed:high': itself,
+        'sensor-wiring:supply': mostly,
+        'air-meter-failed:low': hardly,
+      },
+      hides: { 'intake-leak': surely },
+    },
+  },
   otherwise: 'air-fits',
   minutes: 4,
   cost: 0,
@@ -144,7 +175,14 @@ const airMass: CheckCard = {
 
 const turbo: CheckCard = {
   id: 'turbo',
-  outcomes: ['shaft-worn'],
+  about: ['turbine'],
+  outcomes: {
+    'shaft-worn': {
+      why: 'worn',
+      leak: 0.0002,
+      shows: { 'turbocharger-worn': itself },
+    },
+  },
   otherwise: 'shaft-good',
   minutes: 12,
   cost: 3,
@@ -191,7 +229,14 @@ const turbo: CheckCard = {
 
 const vanes: CheckCard = {
   id: 'vane-sweep',
-  outcomes: ['vanes-still'],
+  about: ['turbine'],
+  outcomes: {
+    'vanes-still': {
+      why: 'stuck',
+      leak: 0.0002,
+      shows: { 'vanes-stuck': itself },
+    },
+  },
   otherwise: 'vanes-move',
   minutes: 6,
   cost: 1,
@@ -264,7 +309,24 @@ const LEAST_TO_COOL_C = 30;
 
 const egr: CheckCard = {
   id: 'egr',
-  outcomes: ['egr-open', 'egr-shut', 'egr-hot'],
+  about: ['engine'],
+  outcomes: {
+    'egr-open': {
+      why: 'stuck',
+      leak: 0.0002,
+      shows: { 'egr-stuck-open': itself },
+    },
+    'egr-shut': {
+      why: 'stuck, or blocked',
+      leak: 0.0002,
+      shows: { 'egr-stuck-shut': itself },
+    },
+    'egr-hot': {
+      why: 'fouled',
+      leak: 0.0002,
+      shows: { 'egr-cooler-fouled': itself },
+    },
+  },
   otherwise: 'egr-good',
   minutes: 10,
   cost: 2,

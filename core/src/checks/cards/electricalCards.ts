@@ -1,5 +1,6 @@
 import { say, type Said } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
+import { itself, seldom, hardly } from '../grades.ts';
 
 const VOLTS_5 = {
   ...between(-0.3, 6.5, say('checks.is-the-probe')),
@@ -11,7 +12,29 @@ const BATTERY = between(8, 30, say('checks.is-the-meter-on-the'));
 /** Supply, ground and signal, with the ground proven from battery positive: an open one also shows 0 V to earth. */
 const electrical: CheckCard = {
   id: 'dp-electrical',
-  outcomes: ['supply-bad', 'ground-bad', 'signal-dead'],
+  about: ['dp-sensor'],
+  outcomes: {
+    'supply-bad': {
+      why: 'supply or wiring',
+      leak: 0.0002,
+      shows: { 'sensor-wiring:supply': itself },
+    },
+    'ground-bad': {
+      why: 'wiring',
+      leak: 0.0002,
+      shows: { 'sensor-wiring:ground': itself, 'sensor-wiring:supply': hardly },
+    },
+    'signal-dead': {
+      why: 'the sensor itself',
+      leak: 0.0015,
+      shows: {
+        'dp-sensor-failed:dead': itself,
+        'dp-sensor-failed:stuck': itself,
+        'dp-sensor-failed:zero-off': seldom,
+        'dp-sensor-failed:low': hardly,
+      },
+    },
+  },
   otherwise: 'volts-good',
   minutes: 8,
   cost: 1,
@@ -95,7 +118,14 @@ const electrical: CheckCard = {
 
 const supply: CheckCard = {
   id: 'supply',
-  outcomes: ['supply-weak'],
+  about: ['dp-sensor', 'back-pressure-sensor'],
+  outcomes: {
+    'supply-weak': {
+      why: 'measured',
+      leak: 0.0002,
+      shows: { 'sensor-wiring': itself },
+    },
+  },
   otherwise: 'supply-good',
   minutes: 4,
   cost: 0,

@@ -1,12 +1,20 @@
 import { say, type Said } from '../../words/index.ts';
 import { median } from '../../quantities/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
+import { itself } from '../grades.ts';
 import { dilutionByLevel } from '../measuring/oil.ts';
 import { thermostat } from './thermostatCard.ts';
 
 const dosing: CheckCard = {
   id: 'dosing-injector',
-  outcomes: ['dosing-blocked'],
+  about: ['catalyst'],
+  outcomes: {
+    'dosing-blocked': {
+      why: 'as seen',
+      leak: 0.0002,
+      shows: { 'dosing-injector-blocked': itself },
+    },
+  },
   otherwise: 'dosing-sprays',
   minutes: 35,
   cost: 8,
@@ -50,7 +58,14 @@ const CYLINDER = {
 
 const glow: CheckCard = {
   id: 'glow',
-  outcomes: ['glow-bad'],
+  about: ['engine'],
+  outcomes: {
+    'glow-bad': {
+      why: 'measured',
+      leak: 0.0002,
+      shows: { 'glow-plugs-failed': itself },
+    },
+  },
   otherwise: 'glow-good',
   minutes: 10,
   cost: 1,
@@ -127,7 +142,19 @@ const AT_THE_MARK = 0.97;
 
 const oil: CheckCard = {
   id: 'oil',
-  outcomes: ['oil-diluted', 'counter-zero'],
+  about: ['engine'],
+  outcomes: {
+    'oil-diluted': {
+      why: 'fuel in it',
+      leak: 0.0002,
+      shows: { 'oil-counter:diluted': itself },
+    },
+    'counter-zero': {
+      why: 'not reset',
+      leak: 0.0002,
+      shows: { 'oil-counter:counter': itself },
+    },
+  },
   otherwise: 'oil-good',
   minutes: 4,
   cost: 0,
@@ -255,7 +282,14 @@ const oil: CheckCard = {
 
 const injectors: CheckCard = {
   id: 'injectors',
-  outcomes: ['injector-leaks'],
+  about: ['engine'],
+  outcomes: {
+    'injector-leaks': {
+      why: 'measured',
+      leak: 0.0002,
+      shows: { 'injector-over-fuelling': itself },
+    },
+  },
   otherwise: 'injectors-good',
   minutes: 30,
   cost: 4,
@@ -311,7 +345,14 @@ const injectors: CheckCard = {
 
 const fuelLevel: CheckCard = {
   id: 'fuel-level',
-  outcomes: ['fuel-under'],
+  about: ['engine'],
+  outcomes: {
+    'fuel-under': {
+      why: 'as seen',
+      leak: 0.0002,
+      shows: { 'fuel-low': itself },
+    },
+  },
   otherwise: 'fuel-enough',
   minutes: 1,
   cost: 0,
@@ -343,7 +384,14 @@ const fuelLevel: CheckCard = {
 
 const useHistory: CheckCard = {
   id: 'use-history',
-  outcomes: ['use-slow'],
+  about: ['filter'],
+  outcomes: {
+    'use-slow': {
+      why: 'short trips, or idling',
+      leak: 0.0002,
+      shows: { 'short-trips': itself },
+    },
+  },
   otherwise: 'use-fits',
   minutes: 2,
   cost: 0,

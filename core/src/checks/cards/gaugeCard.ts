@@ -1,5 +1,6 @@
 import { say } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
+import { itself, mostly, sometimes } from '../grades.ts';
 
 /** What a gauge in the line can show. */
 export const GAUGE = between(-1000, 3000, say('checks.is-it-a-gauge-pressure'));
@@ -9,7 +10,21 @@ const WARM_IDLE_RPM = 1100;
 
 export const gauge: CheckCard = {
   id: 'gauge',
-  outcomes: ['gauge-high'],
+  about: ['catalyst', 'filter', 'silencer'],
+  outcomes: {
+    'gauge-high': {
+      why: 'whatever the sensor says',
+      leak: 0.0015,
+      shows: {
+        'downstream-restricted': itself,
+        'soot-loaded': itself,
+        'catalyst-restricted': itself,
+        'ash-full': mostly,
+        'injector-over-fuelling': sometimes,
+        'short-trips': sometimes,
+      },
+    },
+  },
   otherwise: 'gauge-low',
   minutes: 15,
   cost: 6,

@@ -1,4 +1,4 @@
-import type { CheckCard } from '../card.ts';
+import type { CheckCard, CheckId } from '../card.ts';
 import { ABSOLUTE_CARDS } from './absoluteCards.ts';
 import { AIR_CARDS } from './airCards.ts';
 import { ELECTRICAL_CARDS } from './electricalCards.ts';
@@ -21,3 +21,5 @@ export const CHECK_CARDS: readonly CheckCard[] = [
   ...LINE_CARDS,
   ...LOOK_CARDS,
 ];
+
+export const CHECK_IDS: readonly CheckId[] = CHECK_CARDS.map(({ id }) => id);

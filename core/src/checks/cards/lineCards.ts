@@ -1,6 +1,7 @@
 import { say, type Said } from '../../words/index.ts';
 import type { PartId, PartState } from '../../ledger/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure } from '../card.ts';
+import { itself, surely, mostly, often, atTimes, sometimes, seldom, hardly } from '../grades.ts';
 import { sectionShares, type Section, type SectionReadings } from '../measuring/sections.ts';
 import { gauge, GAUGE } from './gaugeCard.ts';
 
@@ -17,7 +18,39 @@ const placeOf = (sections: readonly Section[]): Said =>
 
 const sections: CheckCard = {
   id: 'sections',
-  outcomes: ['section-catalyst', 'section-behind', 'section-filter'],
+  about: ['catalyst', 'filter', 'scr', 'silencer'],
+  outcomes: {
+    'section-catalyst': {
+      why: 'gone with the line open before it',
+      leak: 0.0002,
+      shows: { 'catalyst-restricted': itself },
+    },
+    'section-behind': {
+      why: 'gone with the line open there',
+      leak: 0.0015,
+      shows: {
+        'downstream-restricted': itself,
+        'injector-over-fuelling': seldom,
+        'vanes-stuck:shut': seldom,
+        'ash-full': hardly,
+        'low-pipe-blocked': hardly,
+        'short-trips': hardly,
+      },
+      hides: { 'egr-stuck-open': mostly },
+    },
+    'section-filter': {
+      why: 'gone with the line open before it, not after',
+      leak: 0.0015,
+      shows: {
+        'soot-loaded': itself,
+        'ash-full': mostly,
+        'injector-over-fuelling': atTimes,
+        'short-trips': seldom,
+        'egr-cooler-fouled': hardly,
+      },
+      hides: { 'filter-cracked': surely },
+    },
+  },
   otherwise: 'no-section',
   minutes: 30,
   cost: 4,
@@ -121,7 +154,24 @@ const sections: CheckCard = {
 
 const look: CheckCard = {
   id: 'filter-look',
-  outcomes: ['outlet-sooty', 'inlet-oily', 'inlet-ash'],
+  about: ['filter'],
+  outcomes: {
+    'outlet-sooty': {
+      why: 'cracked',
+      leak: 0.0002,
+      shows: { 'filter-cracked': itself },
+    },
+    'inlet-oily': {
+      why: 'oil',
+      leak: 0.0002,
+      shows: { 'oil-in-exhaust': itself },
+    },
+    'inlet-ash': {
+      why: 'ash',
+      leak: 0.0002,
+      shows: { 'ash-full': itself },
+    },
+  },
   otherwise: 'faces-good',
   minutes: 45,
   cost: 10,
@@ -186,7 +236,41 @@ const ASSUMED_L = 2;
 
 const counter: CheckCard = {
   id: 'counter',
-  outcomes: ['counter-reset', 'counter-low', 'counter-high'],
+  about: ['filter'],
+  outcomes: {
+    'counter-reset': {
+      why: 'it counts less than any engine makes, or stores the reset distance',
+      leak: 0.0002,
+      shows: { 'soot-counter-reset': itself },
+    },
+    'counter-low': {
+      why: 'reset, or ash, or a false pressure',
+      leak: 0.03,
+      shows: {
+        'ash-full': often,
+        'catalyst-restricted:between-taps': often,
+        'soot-counter-reset': often,
+        'dp-sensor-failed:high': atTimes,
+        'dp-sensor-failed:zero-off': sometimes,
+        'low-pipe-blocked': sometimes,
+      },
+    },
+    'counter-high': {
+      why: 'not reset, the pressure does not reach the sensor, or the model overcounts',
+      leak: 0.03,
+      shows: {
+        'counter-not-reset': mostly,
+        'dp-hose-off': atTimes,
+        'dp-hoses-crossed': atTimes,
+        'dp-sensor-failed:dead': atTimes,
+        'dp-sensor-failed:stuck': atTimes,
+        'dp-sensor-failed:low': atTimes,
+        'filter-cracked': atTimes,
+        'high-pipe-blocked': atTimes,
+        'dp-sensor-wrong': sometimes,
+      },
+    },
+  },
   otherwise: 'counter-fits',
   minutes: 2,
   cost: 0,

@@ -1,10 +1,23 @@
 import { say, type Said } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
+import { surely, mostly, often, atTimes, sometimes, seldom, hardly } from '../grades.ts';
 
 /** Looks of a minute or two that need no tool: they come first where a code or a reading points to them. */
 const intakeLook: CheckCard = {
   id: 'intake-look',
-  outcomes: ['duct-split', 'charge-split'],
+  about: ['engine'],
+  outcomes: {
+    'duct-split': {
+      why: 'as seen; a crack in a fold is not',
+      leak: 0.0005,
+      shows: { 'intake-leak': often },
+    },
+    'charge-split': {
+      why: 'as seen',
+      leak: 0.0005,
+      shows: { 'charge-leak': often },
+    },
+  },
   otherwise: 'duct-whole',
   minutes: 2,
   cost: 0,
@@ -51,7 +64,23 @@ const intakeLook: CheckCard = {
 
 const fuses: CheckCard = {
   id: 'fuses',
-  outcomes: ['relay-burnt', 'fuse-blown'],
+  about: ['engine'],
+  outcomes: {
+    'relay-burnt': {
+      why: 'as seen; plugs fail more often',
+      leak: 0.0005,
+      shows: { 'glow-plugs-failed': atTimes },
+    },
+    'fuse-blown': {
+      why: 'a chafed wire, or the load',
+      leak: 0.002,
+      shows: {
+        'sensor-wiring:supply': sometimes,
+        'glow-plugs-failed': seldom,
+        'dosing-injector-blocked': hardly,
+      },
+    },
+  },
   otherwise: 'fuses-good',
   minutes: 3,
   cost: 0,
@@ -98,7 +127,19 @@ const fuses: CheckCard = {
 
 const tailpipe: CheckCard = {
   id: 'tailpipe',
-  outcomes: ['tailpipe-sooty', 'tailpipe-oily'],
+  about: ['filter', 'silencer'],
+  outcomes: {
+    'tailpipe-sooty': {
+      why: 'soot passes the filter, or did before it was replaced',
+      leak: 0.08,
+      shows: { 'filter-cracked': mostly },
+    },
+    'tailpipe-oily': {
+      why: 'oil through the whole line',
+      leak: 0.003,
+      shows: { 'oil-in-exhaust': sometimes },
+    },
+  },
   otherwise: 'tailpipe-clean',
   minutes: 1,
   cost: 0,
@@ -137,7 +178,14 @@ const tailpipe: CheckCard = {
 
 const oilFilm: CheckCard = {
   id: 'oil-film',
-  outcomes: ['turbine-oily'],
+  about: ['turbine'],
+  outcomes: {
+    'turbine-oily': {
+      why: 'seals, or oil from the engine',
+      leak: 0.004,
+      shows: { 'oil-in-exhaust': mostly, 'turbocharger-worn': atTimes },
+    },
+  },
   otherwise: 'turbine-dry',
   minutes: 3,
   cost: 1,
@@ -173,7 +221,18 @@ const ABSOLUTE = between(200, 10_000, say('checks.absolute-pressures-are-near-10
 
 const comparison: CheckCard = {
   id: 'running-comparison',
-  outcomes: ['back-pressure-blind'],
+  about: ['back-pressure-sensor'],
+  outcomes: {
+    'back-pressure-blind': {
+      why: 'it does not see the pressure',
+      leak: 0.002,
+      shows: {
+        'back-pressure-sensor-failed:stuck': surely,
+        'back-pressure-pipe-blocked:blocked': often,
+        'back-pressure-pipe-blocked:broken': atTimes,
+      },
+    },
+  },
   otherwise: 'comparison-fits',
   minutes: 3,
   cost: 0,
@@ -268,7 +327,16 @@ const PIECE_LABELS: readonly (readonly [keyof typeof PIECES, Said])[] = [
 
 const singlePiece: CheckCard = {
   id: 'single-piece',
-  outcomes: Object.values(PIECES),
+  about: ['high-pipe', 'low-pipe', 'back-pressure-sensor'],
+  outcomes: {
+    'piece-high-shut': { why: 'shut', leak: 0.0002, shows: { 'high-pipe-blocked': surely } },
+    'piece-low-shut': { why: 'shut', leak: 0.0002, shows: { 'low-pipe-blocked': surely } },
+    'piece-back-pressure-shut': {
+      why: 'shut',
+      leak: 0.0002,
+      shows: { 'back-pressure-pipe-blocked:blocked': surely },
+    },
+  },
   otherwise: 'piece-open',
   minutes: 8,
   cost: 1,

@@ -11,6 +11,7 @@ import {
   type Read,
   type RowsField,
 } from '../card.ts';
+import { itself, surely, mostly, often, atTimes, sometimes, hardly } from '../grades.ts';
 import { fitDecay } from '../measuring/decay.ts';
 
 const held = (
@@ -152,14 +153,46 @@ function pipeOf(read: Read, { limits }: CheckContext, ids: PipeFields, name: Sai
 /** The live value after release: a restricted pipe responds slowly. */
 const response: CheckCard = {
   id: 'pipe-response',
-  outcomes: [
-    'high-slow',
-    'low-slow',
-    'back-pressure-slow',
-    'manifold-slow',
-    'back-pressure-still',
-    'manifold-still',
-  ],
+  about: ['high-pipe', 'low-pipe', 'back-pressure-sensor'],
+  outcomes: {
+    'high-slow': {
+      why: 'the high pipe',
+      leak: 0.0002,
+      shows: { 'high-pipe-blocked': atTimes },
+      hides: { 'dp-sensor-failed': mostly, 'dp-hose-off': atTimes },
+    },
+    'low-slow': {
+      why: 'the low pipe',
+      leak: 0.0002,
+      shows: { 'low-pipe-blocked': atTimes },
+      hides: { 'dp-sensor-failed': mostly },
+    },
+    'back-pressure-slow': {
+      why: 'its pipe',
+      leak: 0.0002,
+      shows: { 'back-pressure-pipe-blocked:blocked': atTimes },
+      hides: { 'back-pressure-sensor-failed': often },
+    },
+    'manifold-slow': {
+      why: 'its pipe',
+      leak: 0.0002,
+      shows: { 'manifold-sensor-failed:slow': surely, 'manifold-sensor-failed:stuck': sometimes },
+    },
+    'back-pressure-still': {
+      why: 'no pressure is',
+      leak: 0.0015,
+      shows: {
+        'back-pressure-sensor-failed:stuck': itself,
+        'back-pressure-pipe-blocked:blocked': hardly,
+        'back-pressure-sensor-failed:off': hardly,
+      },
+    },
+    'manifold-still': {
+      why: 'no pressure is',
+      leak: 0.0002,
+      shows: { 'manifold-sensor-failed:stuck': itself, 'manifold-sensor-failed:slow': hardly },
+    },
+  },
   otherwise: 'response-quick',
   minutes: 5,
   cost: 0,
@@ -252,7 +285,16 @@ const PIPES = [
 /** Hand pump at the sensor's end of a pipe: an open one cannot hold, a blocked one does. */
 const pump: CheckCard = {
   id: 'pipe-pump',
-  outcomes: PIPES.map(([, , finding]) => finding),
+  about: ['high-pipe', 'low-pipe', 'back-pressure-sensor'],
+  outcomes: {
+    'high-holds': { why: 'shut', leak: 0.0002, shows: { 'high-pipe-blocked': itself } },
+    'low-holds': { why: 'shut', leak: 0.0002, shows: { 'low-pipe-blocked': itself } },
+    'back-pressure-holds': {
+      why: 'shut',
+      leak: 0.0002,
+      shows: { 'back-pressure-pipe-blocked:blocked': itself, 'back-pressure-pipe-blocked:broken': hardly },
+    },
+  },
   otherwise: 'pipes-open',
   minutes: 8,
   cost: 1,
@@ -312,7 +354,24 @@ const pump: CheckCard = {
 
 const hoses: CheckCard = {
   id: 'hoses',
-  outcomes: ['hoses-crossed', 'hose-off', 'pipe-cracked'],
+  about: ['dp-sensor', 'high-pipe', 'low-pipe'],
+  outcomes: {
+    'hoses-crossed': {
+      why: 'as seen',
+      leak: 0.0002,
+      shows: { 'dp-hoses-crossed': itself },
+    },
+    'hose-off': {
+      why: 'as seen',
+      leak: 0.0002,
+      shows: { 'dp-hose-off': itself },
+    },
+    'pipe-cracked': {
+      why: 'as seen',
+      leak: 0.0002,
+      shows: { 'back-pressure-pipe-blocked:broken': itself },
+    },
+  },
   otherwise: 'hoses-good',
   minutes: 4,
   cost: 0,

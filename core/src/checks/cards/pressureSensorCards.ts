@@ -1,11 +1,24 @@
 import { describeFailure, asSentence, say } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
+import { itself, surely, mostly, often, sometimes, seldom, hardly } from '../grades.ts';
 import { readLadder } from '../measuring/pumpLadder.ts';
 
 /** Zero of the sensor with nothing on it. */
 const zero: CheckCard = {
   id: 'dp-zero',
-  outcomes: ['zero-off'],
+  about: ['dp-sensor'],
+  outcomes: {
+    'zero-off': {
+      why: 'drift, ground, or trapped gas',
+      leak: 0.0015,
+      shows: {
+        'dp-sensor-failed:stuck': itself,
+        'sensor-wiring': itself,
+        'dp-sensor-failed:zero-off': surely,
+        'high-pipe-blocked': hardly,
+      },
+    },
+  },
   otherwise: 'zero-good',
   minutes: 2,
   cost: 0,
@@ -65,7 +78,40 @@ const LADDER_POSSIBLE = between(0, 4500, say('checks.the-pump-test-uses-pressure
 /** Applied by pump against indicated: zero, gain, linearity, hysteresis, worst point. */
 const ladder: CheckCard = {
   id: 'dp-ladder',
-  outcomes: ['ladder-dead', 'ladder-gain', 'ladder-offset'],
+  about: ['dp-sensor'],
+  outcomes: {
+    'ladder-dead': {
+      why: 'dead',
+      leak: 0.0015,
+      shows: {
+        'dp-sensor-failed:dead': itself,
+        'dp-sensor-failed:stuck': itself,
+        'dp-sensor-failed:zero-off': hardly,
+        'dp-sensor-failed:low': hardly,
+      },
+    },
+    'ladder-gain': {
+      why: 'another range, or worn',
+      leak: 0.0015,
+      shows: {
+        'dp-sensor-wrong': itself,
+        'sensor-wiring:supply': itself,
+        'dp-sensor-failed:low': itself,
+        'dp-sensor-failed:high': itself,
+        'dp-sensor-failed:zero-off': seldom,
+        'sensor-wiring:ground': hardly,
+      },
+    },
+    'ladder-offset': {
+      why: 'zero',
+      leak: 0.0015,
+      shows: {
+        'sensor-wiring:ground': itself,
+        'dp-sensor-failed:zero-off': often,
+        'sensor-wiring:supply': hardly,
+      },
+    },
+  },
   otherwise: 'ladder-good',
   minutes: 15,
   cost: 2,
@@ -201,7 +247,23 @@ const ladder: CheckCard = {
 /** Old sensor against a known-good one at the same moment of the engine. */
 const swap: CheckCard = {
   id: 'dp-swap',
-  outcomes: ['swap-differs'],
+  about: ['dp-sensor'],
+  outcomes: {
+    'swap-differs': {
+      why: 'so the sensor is faulty',
+      leak: 0.0015,
+      shows: {
+        'dp-sensor-failed:stuck': itself,
+        'dp-sensor-failed:zero-off': itself,
+        'dp-sensor-failed:low': itself,
+        'dp-sensor-failed:high': itself,
+        'dp-sensor-failed:dead': surely,
+        'dp-sensor-wrong': mostly,
+        'high-pipe-blocked': sometimes,
+        'low-pipe-blocked': sometimes,
+      },
+    },
+  },
   otherwise: 'swap-same',
   minutes: 10,
   cost: 12,

@@ -1,6 +1,7 @@
 import { describeFailure, asSentence, say, type Said } from '../../words/index.ts';
 import { median } from '../../quantities/index.ts';
 import { against, between, NOTHING, type CheckCard, type Figure, type NumberField } from '../card.ts';
+import { itself, mostly } from '../grades.ts';
 import { meteredC, THERMOMETER_KINDS, type ThermometerKind } from '../measuring/thermometers.ts';
 import { positionsByWarming } from '../measuring/warmingOrder.ts';
 
@@ -23,7 +24,13 @@ const egtField = (number: (typeof NUMBERS)[number]): NumberField => ({
 /** After a night every thermometer of the vehicle shows the same. */
 const coldSoak: CheckCard = {
   id: 'egt-cold-soak',
-  outcomes: NUMBERS.map((number) => `soak-egt${number}`),
+  about: ['egt1', 'egt2', 'egt3', 'egt4'],
+  outcomes: {
+    'soak-egt1': { why: 'it reads wrong', leak: 0.004, shows: { 'egt1-failed': mostly } },
+    'soak-egt2': { why: 'it reads wrong', leak: 0.004, shows: { 'egt2-failed': mostly } },
+    'soak-egt3': { why: 'it reads wrong', leak: 0.004, shows: { 'egt3-failed': mostly } },
+    'soak-egt4': { why: 'it reads wrong', leak: 0.004, shows: { 'egt4-failed': mostly } },
+  },
   otherwise: 'soak-alike',
   minutes: 4,
   cost: 0,
@@ -129,7 +136,13 @@ const isKind = (text: Said | undefined): text is ThermometerKind =>
 /** Ω or mV at the sensor's own plug against the temperature that it stands in. */
 const resistance: CheckCard = {
   id: 'egt-resistance',
-  outcomes: NUMBERS.map((number) => `egt${number}-bad`),
+  about: ['egt1', 'egt2', 'egt3', 'egt4'],
+  outcomes: {
+    'egt1-bad': { why: 'the sensor itself', leak: 0.0002, shows: { 'egt1-failed': itself } },
+    'egt2-bad': { why: 'the sensor itself', leak: 0.0002, shows: { 'egt2-failed': itself } },
+    'egt3-bad': { why: 'the sensor itself', leak: 0.0002, shows: { 'egt3-failed': itself } },
+    'egt4-bad': { why: 'the sensor itself', leak: 0.0002, shows: { 'egt4-failed': itself } },
+  },
   otherwise: 'egt-good',
   minutes: 12,
   cost: 2,
@@ -212,7 +225,8 @@ const resistance: CheckCard = {
 /** Which channel sits where: numbers and places differ by maker, and the wrong one gets changed. */
 const position: CheckCard = {
   id: 'egt-position',
-  outcomes: [],
+  about: ['egt1', 'egt2', 'egt3', 'egt4'],
+  outcomes: {},
   otherwise: 'positions-known',
   minutes: 15,
   cost: 0,

@@ -1,10 +1,18 @@
 import { describeFailure, asSentence, say } from '../../words/index.ts';
 import { against, between, NOTHING, type CheckCard } from '../card.ts';
+import { itself } from '../grades.ts';
 import { findPlateau } from '../measuring/plateau.ts';
 
 export const thermostat: CheckCard = {
   id: 'thermostat',
-  outcomes: ['coolant-cool'],
+  about: ['engine'],
+  outcomes: {
+    'coolant-cool': {
+      why: 'stuck open',
+      leak: 0.0002,
+      shows: { 'thermostat-stuck-open': itself },
+    },
+  },
   otherwise: 'coolant-warm',
   minutes: 12,
   cost: 0,

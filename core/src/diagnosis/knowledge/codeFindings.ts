@@ -1,5 +1,4 @@
-import { atTimes, hardly, mostly, often, seldom, sometimes } from './grades.ts';
-import type { FindingEntry } from './finding.ts';
+import { atTimes, hardly, mostly, often, seldom, sometimes, type FindingEntry } from '../../checks/index.ts';
 
 export interface CodeFindingEntry extends FindingEntry {
   /** In our one notation, heavy parameters as SPN. */

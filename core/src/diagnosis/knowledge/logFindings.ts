@@ -1,5 +1,13 @@
-import { atTimes, hardly, mostly, often, seldom, sometimes, surely } from './grades.ts';
-import type { FindingEntry } from './finding.ts';
+import {
+  atTimes,
+  hardly,
+  mostly,
+  often,
+  seldom,
+  sometimes,
+  surely,
+  type FindingEntry,
+} from '../../checks/index.ts';
 
 /** What a recorded log shows (`core/readings`): what it is by the physics of the line, and what hides it there. */
 export const LOG_FINDINGS = {

@@ -1,5 +1,4 @@
-import { atTimes, mostly, often, seldom, sometimes, surely } from './grades.ts';
-import type { FindingEntry } from './finding.ts';
+import { atTimes, mostly, often, seldom, sometimes, surely, type FindingEntry } from '../../checks/index.ts';
 
 /** What people see, hear and know: told by customers, noticed by whoever gets in. Estimates of the trade. */
 export const OBSERVATIONS = {

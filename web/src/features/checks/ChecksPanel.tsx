@@ -3,7 +3,7 @@ import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { cardOf, CHECK_ABOUT, CHECK_CARDS, type CheckContext } from '@white-ember/core/checks';
+import { cardOf, CHECK_CARDS, type CheckContext, type CheckId } from '@white-ember/core/checks';
 import type { MadeCheck } from '@white-ember/core/job';
 import { type PartId } from '@white-ember/core/ledger';
 import { sootRoom } from '@white-ember/core/treatment';
@@ -60,7 +60,7 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
   const ranked = (diagnosis?.next ?? []).toSorted(
     (a, b) => Number(b.check === best) - Number(a.check === best),
   );
-  const about = (id: keyof typeof CHECK_ABOUT): boolean => !part || CHECK_ABOUT[id].includes(part);
+  const about = (id: CheckId): boolean => !part || (cardOf(id)?.about.includes(part) ?? false);
   const unranked = CHECK_CARDS.filter(({ id }) => !ranked.some(({ check }) => check === id));
   const rows = [
     ...ranked.flatMap((proposed) => {

@@ -1,4 +1,7 @@
-import type { CauseRef } from './causes.ts';
+import type { Catalogue } from '../words/index.ts';
+
+/** A cause, or one of its forms. */
+export type CauseRef = keyof Catalogue['causes'] | keyof Catalogue['causeForms'];
 
 /** Something that is seen or not, and what brings it about. */
 export interface FindingEntry {
