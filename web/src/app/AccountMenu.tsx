@@ -7,7 +7,7 @@ import { api, useSignOutMutation } from '../data/api.ts';
 import { sendWaiting } from '../data/outbox.ts';
 import { preferred } from '../data/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../data/store.ts';
-import { useWaiting } from '../features/ledger/WaitingMark.tsx';
+import { useWaiting } from '../features/ledger/useWaiting.ts';
 import { Button } from '../ui/Button.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { ACCOUNT_BUTTON, AccountFace } from './AccountFace.tsx';

@@ -10,7 +10,7 @@ import { useBurnWatch } from '../features/burn/run/openWatch.ts';
 import { useAppSelector } from '../data/store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
 import { setDraftOwner } from '../ui/draftOwner.ts';
-import { importWaitingEntry } from '../features/ledger/WaitingMark.tsx';
+import { importWaitingSheet } from '../features/ledger/WaitingMark.tsx';
 
 // Not needed to see the first screen: loaded beside it or when first wanted.
 const SignInPage = lazy(async () => ({
@@ -51,7 +51,7 @@ export function Shell() {
     if (busy) return undefined;
     const timer = window.setTimeout(
       () =>
-        void Promise.all([importPalette(), importKeys(), importWaitingEntry(), importEntryCheck()]).catch(
+        void Promise.all([importPalette(), importKeys(), importWaitingSheet(), importEntryCheck()]).catch(
           () => undefined,
         ),
       400,

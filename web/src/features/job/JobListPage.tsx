@@ -2,7 +2,7 @@ import { spokenNow, useWords } from '../../data/words.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { Say } from '../../ui/Say.tsx';
 import { isToday } from 'date-fns';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';
 import { type Stage } from '@white-ember/core/job';
@@ -10,8 +10,10 @@ import { problemOf, useJobPagesInfiniteQuery, useSessionQuery } from '../../data
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { useNow } from '../../ui/useNow.ts';
-import { OpenJobSheet } from './OpenJobSheet.tsx';
 import { StageStrip } from './StageStrip.tsx';
+
+const importOpenJob = () => import('./OpenJobSheet.tsx');
+const OpenJobSheet = lazy(async () => ({ default: (await importOpenJob()).OpenJobSheet }));
 
 const VIEWS = [
   ['open', 'Open'],
@@ -46,7 +48,12 @@ export function JobListPage() {
           </p>
         </div>
         {canWork ? (
-          <Button weight="main" onClick={() => setOpening(true)}>
+          <Button
+            weight="main"
+            onPointerEnter={() => void importOpenJob().catch(() => undefined)}
+            onFocus={() => void importOpenJob().catch(() => undefined)}
+            onClick={() => setOpening(true)}
+          >
             New job
           </Button>
         ) : null}
@@ -90,7 +97,11 @@ export function JobListPage() {
           Show older jobs
         </Button>
       ) : null}
-      <OpenJobSheet open={opening} onOpenChange={setOpening} />
+      {opening ? (
+        <Suspense>
+          <OpenJobSheet onClose={() => setOpening(false)} />
+        </Suspense>
+      ) : null}
     </main>
   );
 }

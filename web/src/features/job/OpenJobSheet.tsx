@@ -8,15 +8,9 @@ import { ProblemNotice } from '../../ui/Notice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 
 /** Choose the vehicle by plate, or add it; the job opens on it. */
-export function OpenJobSheet({
-  open,
-  onOpenChange,
-}: {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-}) {
+export function OpenJobSheet({ onClose }: { onClose: () => void }) {
   const [find, setFind] = useState('');
-  const vehicles = useVehiclesQuery(find ? { find } : {}, { skip: !open });
+  const vehicles = useVehiclesQuery(find ? { find } : {});
   const [openJob, state] = useOpenJobMutation();
   const navigate = useNavigate();
   const start = async (vehicleId: string): Promise<void> => {
@@ -24,7 +18,7 @@ export function OpenJobSheet({
     if (made.data) void navigate(`/jobs/${made.data.id}?stage=intake`);
   };
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="New job">
+    <Sheet open onOpenChange={onClose} title="New job">
       <Field label="Plate or vehicle">
         <input
           className="input-box"
