@@ -1,3 +1,4 @@
+import { told } from './told.ts';
 import { once } from 'node:events';
 import { statSync } from 'node:fs';
 import { describeOutrun, outrunOf, spawnBounded } from '@white-ember/bounded';
@@ -47,7 +48,9 @@ export async function runWithinLimits(args: readonly string[]): Promise<number |
   const [status, signal] = (await once(child, 'close')) as [number | null, NodeJS.Signals | null];
   const outrun = outrunOf({ status, signal, said, outOfTime: outOfTime() });
   if (outrun !== undefined) {
-    process.stderr.write(`white-ember: ${files.join(', ')}: ${describeOutrun(outrun, limits)}\n`);
+    process.stderr.write(
+      told('of-the-files', { files: files.join(', '), limits: describeOutrun(outrun, limits) }),
+    );
     return 2;
   }
   process.stderr.write(said);

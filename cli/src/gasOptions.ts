@@ -1,3 +1,4 @@
+import { told } from './told.ts';
 import { filterGeometrySchema, type FilterGeometry, type GasState } from '@white-ember/core/filter';
 import { InputError } from './InputError.ts';
 import { optionalNumber, requiredNumber, type Options } from './input.ts';
@@ -13,7 +14,10 @@ export function readGasOptions(options: Options): { geometry: FilterGeometry; ga
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
     throw new InputError(
-      `${issue?.message ?? 'the filter size is not right'} (it is "${options[String(issue?.path[0])] ?? ''}")`,
+      told('fault-it-is', {
+        right: issue?.message ?? told('the-filter-size-is-not-right'),
+        path: options[String(issue?.path[0])] ?? '',
+      }),
     );
   }
   const outletPressurePa = optionalNumber(options, 'outletPressurePa', '--outlet-pressure-pa');

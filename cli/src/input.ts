@@ -1,3 +1,4 @@
+import { told } from './told.ts';
 import { describeFailure, inEnglish } from '@white-ember/core/words';
 import { closeSync, openSync, readFileSync, readSync } from 'node:fs';
 import { filterCells, filterGeometrySchema, type FilterGeometry } from '@white-ember/core/filter';
@@ -28,13 +29,13 @@ export function optionalNumber(options: Options, key: string, flag: string): num
   const text = options[key];
   if (text === undefined) return undefined;
   const value = text.trim() === '' ? Number.NaN : Number(text);
-  if (!Number.isFinite(value)) throw new InputError(`${flag} must be a number (it is "${text}")`);
+  if (!Number.isFinite(value)) throw new InputError(told('must-be-a-number-it-is', { flag, text }));
   return value;
 }
 
 export const requiredNumber = (options: Options, key: string, flag: string): number => {
   const value = optionalNumber(options, key, flag);
-  if (value === undefined) throw new InputError(`${flag} is missing`);
+  if (value === undefined) throw new InputError(told('is-missing', { flag }));
   return value;
 };
 
@@ -42,11 +43,13 @@ export const requiredNumber = (options: Options, key: string, flag: string): num
 export function readFilter(text: string | undefined): FilterGeometry | undefined {
   if (text === undefined) return undefined;
   const match = /^\s*([\d.]+)\s*[x×]\s*([\d.]+)\s*\/\s*([\d.]+)\s*\/\s*([\d.]+)\s*$/i.exec(text);
-  if (!match) throw new InputError(`--filter must look like 144x152/200/0.305 (it is "${text}")`);
+  if (!match) throw new InputError(told('filter-must-look-like-144x152-200', { text }));
   const [diameterMm, lengthMm, cpsi, wallMm] = match.slice(1).map(Number);
   const parsed = filterGeometrySchema.safeParse({ diameterMm, lengthMm, cpsi, wallMm });
   if (!parsed.success)
-    throw new InputError(`--filter: ${parsed.error.issues[0]?.message ?? 'is not right'} (it is "${text}")`);
+    throw new InputError(
+      told('filter-it-is', { right: parsed.error.issues[0]?.message ?? told('is-not-right'), text }),
+    );
   orInputError(filterCells(parsed.data), '--filter');
   return parsed.data;
 }
@@ -57,16 +60,16 @@ export function readJson(path: string, what: string): unknown {
     return JSON.parse(readBytes(path, what).toString('utf8'));
   } catch (error) {
     if (error instanceof InputError) throw error;
-    throw new InputError(`${path}: is not JSON (${(error as Error).message})`);
+    throw new InputError(told('is-not-json', { path, error: (error as Error).message }));
   }
 }
 
 /** "general" for the starting values, or a JSON file `{ "limit": value, … }` or `{ "limit": { "value", "source" }, … }`. */
 export function readLimits(text: string | undefined): Limits {
   if (text === undefined || text === 'general') return DEFAULT_LIMITS;
-  const content = readJson(text, 'limits profile');
+  const content = readJson(text, told('limits-profile'));
   if (typeof content !== 'object' || content === null || Array.isArray(content)) {
-    throw new InputError(`${text}: must be a JSON object of limits`);
+    throw new InputError(told('must-be-a-json-object-of', { text }));
   }
   const overrides = Object.fromEntries(
     Object.entries(content).map(([id, value]) => [
@@ -76,11 +79,13 @@ export function readLimits(text: string | undefined): Limits {
   );
   const unknown = Object.keys(overrides).find((id) => !LIMIT_IDS.includes(id as LimitId));
   if (unknown !== undefined)
-    throw new InputError(`${text}: "${unknown}" is no limit; known are ${LIMIT_IDS.join(', ')}`);
+    throw new InputError(told('is-no-limit-known-are', { text, unknown, known: LIMIT_IDS.join(', ') }));
   const parsed = limitOverridesSchema.safeParse(overrides);
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
-    throw new InputError(`${text}: ${String(issue?.path[0] ?? '')}: ${issue?.message ?? 'is not right'}`);
+    throw new InputError(
+      `${text}: ${String(issue?.path[0] ?? '')}: ${issue?.message ?? told('is-not-right')}`,
+    );
   }
   return orInputError(resolveLimits(parsed.data), text);
 }
@@ -105,13 +110,13 @@ function fileError(path: string, what: string, error: unknown): InputError {
   const { code } = error as NodeJS.ErrnoException;
   const reason =
     code === 'ENOENT'
-      ? 'does not exist'
+      ? told('does-not-exist')
       : code === 'EISDIR'
-        ? 'is a folder'
+        ? told('is-a-folder')
         : code === 'EACCES'
-          ? 'may not be read'
+          ? told('may-not-be-read')
           : String(code);
-  return new InputError(`${path}: this ${what} ${reason}`);
+  return new InputError(told('this-file', { path, what, reason }));
 }
 
 const PIECE_BYTES = 4 * 1024 * 1024;
@@ -139,7 +144,7 @@ export async function readLogFile(path: string, options: Options): Promise<Analy
   const displacementL = optionalNumber(options, 'displacementL', '--displacement-l');
   if (displacementL !== undefined && (displacementL < 0.3 || displacementL > 30)) {
     throw new InputError(
-      `--displacement-l must lie between 0.3 and 30 L (it is "${options['displacementL'] ?? ''}")`,
+      told('displacement-l-must-lie-between-0', { displacementL: options['displacementL'] ?? '' }),
     );
   }
   const geometry = readFilter(options['filter']);

@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { inEnglish, type Spoken } from '@white-ember/core/words';
 import type { AnalysedWindow, LogAnalysis } from '@white-ember/core/readings';
 import { readLogFile, type Options } from '../input.ts';
@@ -25,18 +26,27 @@ const windowRow = (window: AnalysedWindow): string[] => [
 function asText(analysis: Spoken<LogAnalysis>): string[] {
   const { format, durationS, channels, unmapped, without = [], warnings, windows, findings, fit } = analysis;
   return [
-    `${format}, ${durationS.toFixed(0)} s, ${channels.length} channels recognised, ${unmapped.length} not`,
-    ...without.map(
-      ({ column, readAs, why }) =>
-        `no role: “${column}”${readAs === '' ? '' : `, read as ${readAs}`} – ${why}`,
+    told('s-channels-recognised-not', {
+      format,
+      durationS: durationS.toFixed(0),
+      channels: channels.length,
+      unmapped: unmapped.length,
+    }),
+    ...without.map(({ column, readAs, why }) =>
+      told('no-role', { column, readAs: readAs === '' ? '' : told('read-as', { readAs }), why }),
     ),
-    ...warnings.map((w) => `noted: ${w.text}${w.row === undefined ? '' : ` First in line ${w.row}.`}`),
+    ...warnings.map((w) =>
+      told('noted-of-the-file', {
+        text: w.text,
+        row: w.row === undefined ? '' : told('first-in-line', { row: w.row }),
+      }),
+    ),
     table([
-      ['window', 'time', 'rpm', 'ΔP mbar', 'flow m³/h', '× clean', 'soot g'],
+      ['window', 'time', 'rpm', 'ΔP mbar', told('flow-m-h'), '× clean', told('soot-g')],
       ...windows.map(windowRow),
     ]),
     ...(findings.length === 0
-      ? ['No fault seen by the tests that this file allows.']
+      ? [told('no-fault-seen-by-the-tests')]
       : findings.map((f) => `${f.level}: ${f.text}`)),
     fit
       ? `fit ΔP = A·μQ + B·ρQ²: A ${fit.A.toExponential(3)} 1/m³, B ${fit.B.toExponential(3)} 1/m⁴, r² ${fit.r2.toFixed(3)}`

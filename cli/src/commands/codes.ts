@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { PLAIN_WORDS } from '@white-ember/core/words';
 import { codeMeaning } from '@white-ember/core/codes';
 import type { Options } from '../input.ts';
@@ -8,9 +9,11 @@ import { LONGEST_CODE } from '../scannedCodes.ts';
 /** What each code means, in the order in which they were given. */
 export function codes(texts: readonly string[], options: Options): void {
   for (const text of texts) {
-    if (text.trim() === '') throw new InputError('code: an empty one tells nothing');
+    if (text.trim() === '') throw new InputError(told('code-an-empty-one-tells-nothing'));
     if (text.length > LONGEST_CODE)
-      throw new InputError(`code “${text.slice(0, 40)}…”: longer than ${LONGEST_CODE} characters`);
+      throw new InputError(
+        told('code-longer-than-characters', { text: text.slice(0, 40), most: LONGEST_CODE }),
+      );
   }
   const known = texts.map(codeMeaning);
   if (options['json']) {
@@ -43,12 +46,12 @@ export function codes(texts: readonly string[], options: Options): void {
   }
   for (const one of known) {
     print(
-      `${one.code}  ${one.meaning}${one.certainty === 'exact' ? '' : ` [${one.certainty === 'by-range' ? 'by its range' : 'not known'}]`}`,
-      `    ${one.role}${one.holdsRegenerationOff ? ', inhibits regeneration while active' : ''}`,
-      one.couldBe === undefined ? '' : `    could be ${one.couldBe}`,
+      `${one.code}  ${one.meaning}${one.certainty === 'exact' ? '' : ` [${one.certainty === 'by-range' ? told('by-its-range') : told('not-known')}]`}`,
+      `    ${one.role}${one.holdsRegenerationOff ? told('inhibits-regeneration-while-active') : ''}`,
+      one.couldBe === undefined ? '' : told('could-be', { couldBe: one.couldBe }),
       one.checks.length === 0
         ? ''
-        : `    check: ${one.checks.map((id) => PLAIN_WORDS.name('checkNames', id)).join('; ')}`,
+        : told('check-named', { id: one.checks.map((id) => PLAIN_WORDS.name('checkNames', id)).join('; ') }),
     );
   }
 }

@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { once } from 'node:events';
 import { createWriteStream, rmSync } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
@@ -10,7 +11,7 @@ import { readRawLog, type Options } from '../input.ts';
 export async function convert(file: string, options: Options): Promise<void> {
   const to = options['to'] ?? (options['json'] ? 'json' : undefined);
   if (!isOutput(to))
-    throw new InputError(`--to must be one of ${LOG_OUTPUTS.join(', ')} (it is "${to ?? ''}")`);
+    throw new InputError(told('to-must-be-one-of-it', { outputs: LOG_OUTPUTS.join(', '), to: to ?? '' }));
   const pieces = writeLog(toRecording(await readRawLog(file)), to);
   const out = options['out'];
   if (out === undefined) {
@@ -25,7 +26,7 @@ export async function convert(file: string, options: Options): Promise<void> {
     // Half a file is worse than none; one that was there before is left alone.
     if (code !== 'EEXIST' && code !== 'ENOENT' && code !== 'EISDIR') rmSync(out, { force: true });
     throw new InputError(
-      `${out}: ${code === 'EEXIST' ? 'exists already and is not overwritten' : `cannot be written (${code ?? (error as Error).message})`}`,
+      `${out}: ${code === 'EEXIST' ? told('exists-already-and-is-not-overwritten') : told('cannot-be-written', { code: code ?? (error as Error).message })}`,
     );
   }
 }

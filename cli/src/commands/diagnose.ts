@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { named, PLAIN_WORDS } from '@white-ember/core/words';
 import { z } from 'zod';
 import {
@@ -46,7 +47,9 @@ function readCase(file: string): { vehicle: VehicleUse; facts: CaseFacts } {
   if (!parsed.success) {
     const [issue] = parsed.error.issues;
     const where = issue?.path.join('.') ?? '';
-    throw new InputError(`${file}: ${where === '' ? '' : `${where}: `}${issue?.message ?? 'is no case'}`);
+    throw new InputError(
+      `${file}: ${where === '' ? '' : `${where}: `}${issue?.message ?? told('is-no-case')}`,
+    );
   }
   const { vehicle = {}, codes, findings, checks, readings } = parsed.data;
   const { distanceKm, use } = vehicle;
@@ -105,16 +108,24 @@ export function diagnose(file: string, options: Options): void {
     print(`  ${(100 * probability).toFixed(0).padStart(3)} %  ${sentence(id)}`);
     for (const { finding, weight } of reasons.slice(0, 3)) {
       const seen = known.evidence[finding] === true ? '' : 'not ';
-      print(`         ${weight > 0 ? 'for' : 'against'}: ${seen}seen: ${sentence(finding)}`);
+      print(
+        told('seen-or-not', { against: weight > 0 ? 'for' : 'against', seen, finding: sentence(finding) }),
+      );
     }
   }
   print('next');
   for (const { check, bits, minutes } of next.slice(0, 4))
-    print(`  ${PLAIN_WORDS.say(named('checkNames', check, check))}: ${minutes} min, ${bits.toFixed(2)} bits`);
+    print(
+      told('min-bits', {
+        check: PLAIN_WORDS.say(named('checkNames', check, check)),
+        minutes,
+        bits: bits.toFixed(2),
+      }),
+    );
   if (inhibitors.length > 0)
-    print('inhibits regeneration', ...inhibitors.map((text) => `  ${PLAIN_WORDS.say(text)}`));
+    print(told('inhibits-regeneration'), ...inhibitors.map((text) => `  ${PLAIN_WORDS.say(text)}`));
   if (posterior.unexplained.length > 0)
-    print('not explained', ...posterior.unexplained.map(({ finding }) => `  ${sentence(finding)}`));
+    print(told('not-explained'), ...posterior.unexplained.map(({ finding }) => `  ${sentence(finding)}`));
   if (known.unknown.length > 0)
-    print('not in the vocabulary, left aside', ...known.unknown.map((id) => `  ${id}`));
+    print(told('not-in-the-vocabulary-left-aside'), ...known.unknown.map((id) => `  ${id}`));
 }

@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { inEnglish, PLAIN_WORDS } from '@white-ember/core/words';
 import { z } from 'zod';
 import { KNOWN_FINDINGS, sentenceOf } from '@white-ember/core/diagnosis';
@@ -60,7 +61,7 @@ function readJob(file: string): JobFile {
   if (parsed.success) return parsed.data;
   const [issue] = parsed.error.issues;
   const where = issue?.path.join('.') ?? '';
-  throw new InputError(`${file}: ${where === '' ? '' : `${where}: `}${issue?.message ?? 'is no job'}`);
+  throw new InputError(`${file}: ${where === '' ? '' : `${where}: `}${issue?.message ?? told('is-no-job')}`);
 }
 
 /** What was told in shorthand, as entries before all others. */
@@ -253,7 +254,7 @@ export function judge(file: string, options: Options): void {
       `  ${answer.next.do}${answer.next.id === undefined ? '' : `: ${PLAIN_WORDS.say(sentenceOf(answer.next.id))}`} – ${answer.next.why}`,
     );
   print(
-    'may be done to the filter',
+    told('may-be-done-to-the-filter'),
     ...answer.choice
       .filter(({ allowed }) => allowed)
       .map(({ treatment, chance }) => `  ${treatment}: ${(100 * chance).toFixed(0)} %`),

@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { pressureDrop, restrictionRatio } from '@white-ember/core/filter';
 import { readGasOptions } from '../gasOptions.ts';
 import { optionalNumber, orInputError, type Options } from '../input.ts';
@@ -26,14 +27,14 @@ export function pressureDropCommand(options: Options): void {
   const mbar = (name: string, value: number): string[] => [name, value.toFixed(2), 'mbar'];
   print(
     table([
-      mbar('pressure drop', totalMbar),
+      mbar(told('pressure-drop'), totalMbar),
       mbar('  wall', wallMbar),
-      mbar('  soot and ash layer', cakeMbar),
+      mbar(told('soot-and-ash-layer'), cakeMbar),
       mbar('  channels', channelMbar),
-      mbar('  in- and outlet', inertialMbar),
-      ['soot layer', layerUm.toFixed(1), 'µm'],
-      ['exhaust flow', flowM3PerH.toFixed(1), 'm³/h'],
-      ...(restriction.ok ? [['restriction ratio', restriction.value.ratio.toFixed(2), '× clean']] : []),
+      mbar(told('in-and-outlet'), inertialMbar),
+      [told('soot-layer'), layerUm.toFixed(1), 'µm'],
+      [told('exhaust-flow'), flowM3PerH.toFixed(1), 'm³/h'],
+      ...(restriction.ok ? [[told('restriction-ratio'), restriction.value.ratio.toFixed(2), '× clean']] : []),
     ]),
   );
 }

@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { filterVolumeL, sootFromPressure } from '@white-ember/core/filter';
 import { readGasOptions } from '../gasOptions.ts';
 import { orInputError, requiredNumber, type Options } from '../input.ts';
@@ -16,7 +17,7 @@ export function sootFromPressureCommand(options: Options): void {
   const perL = sootG / filterVolumeL(geometry);
   print(
     `soot ${sootG.toFixed(1)} g (${lowG.toFixed(1)} to ${highG.toFixed(1)}, 90 %), ${perL.toFixed(1)} g/L`,
-    capped ? 'capped: more than soot can explain; think of ash, another restriction or the sensor' : '',
-    estimate.belowClean ? 'below what this filter shows clean: check reading, flow and size' : '',
+    capped ? told('capped-more-than-soot-can-explain') : '',
+    estimate.belowClean ? told('below-what-this-filter-shows-clean') : '',
   );
 }

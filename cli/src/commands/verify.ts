@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { inEnglish, type Spoken } from '@white-ember/core/words';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import {
@@ -25,9 +26,7 @@ export async function verify(beforeFile: string, afterFile: string, options: Opt
   const read = async (purpose: 'before' | 'after', file: string): Promise<ReadFile> => {
     const { analysis, samples, recording } = await readLogFile(file, options);
     if (samples.length === 0) {
-      throw new InputError(
-        `${file}: holds no steady idle or hold with a filter pressure, so there is nothing to compare`,
-      );
+      throw new InputError(told('holds-no-steady-idle-or-hold', { file }));
     }
     return {
       displacementL: analysis.stated.displacementL,
@@ -82,9 +81,9 @@ function asDocument(
 }
 
 const VERDICT_TEXT = {
-  proved: 'Proved at equal flow',
-  better: 'Improved, not within limits',
-  'not-proved': 'Not proved',
+  proved: told('proved-at-equal-flow'),
+  better: told('improved-not-within-limits'),
+  'not-proved': told('not-proved'),
   worse: 'Worse',
 } as const;
 
@@ -96,7 +95,7 @@ function asText(comparison: Spoken<Comparison>, proof: Spoken<Proof>, missing: r
     comparison.rows.length === 0
       ? ''
       : table([
-          ['at', 'flow m³/h', 'before mbar', 'after mbar', 'good to'],
+          ['at', told('flow-m-h'), told('before-mbar'), told('after-mbar'), told('good-to')],
           ...comparison.rows.map((row) => [
             row.label,
             row.flowM3PerH.toFixed(0),
@@ -105,6 +104,6 @@ function asText(comparison: Spoken<Comparison>, proof: Spoken<Proof>, missing: r
             show(row.goodMbar),
           ]),
         ]),
-    ...missing.map((sentence) => `missing: ${sentence}`),
+    ...missing.map((sentence) => told('missing', { sentence })),
   ];
 }

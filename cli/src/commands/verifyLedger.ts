@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { createHash } from 'node:crypto';
 import { linesIn, openZip, ZipNotReadable } from '@white-ember/bounded';
 import { LedgerCheck, type HashedEntry, type LedgerFault } from '@white-ember/core/ledger';
@@ -56,10 +57,11 @@ function parsed<T>(schema: z.ZodType<T>, line: string, place: string): T {
   try {
     value = JSON.parse(line);
   } catch {
-    throw new InputError(`${place}: is no JSON`);
+    throw new InputError(told('is-no-json', { place }));
   }
   const read = schema.safeParse(value);
-  if (!read.success) throw new InputError(`${place}: ${read.error.issues[0]?.message ?? 'is not right'}`);
+  if (!read.success)
+    throw new InputError(`${place}: ${read.error.issues[0]?.message ?? told('is-not-right')}`);
   return read.data;
 }
 
@@ -133,7 +135,7 @@ async function checkDatabase(url: string): Promise<Checked> {
   } catch (error) {
     throw error instanceof z.ZodError
       ? error
-      : new InputError(`The database cannot be checked: ${(error as Error).message}`);
+      : new InputError(told('the-database-cannot-be-checked', { error: (error as Error).message }));
   } finally {
     await client.end().catch(() => undefined);
   }
@@ -145,17 +147,17 @@ const counted = (count: number, one: string, many: string): string => `${count} 
 export async function verifyLedger(archive: string | undefined, options: Options): Promise<void> {
   const url = options['database'];
   if ((archive === undefined) === (url === undefined))
-    throw new InputError('name an archive, or a database by --database');
+    throw new InputError(told('name-an-archive-or-a-database'));
   const checked = url === undefined ? await checkArchive(archive ?? '') : await checkDatabase(url);
   const { jobs, entries, faults } = checked;
   if (options['json']) printJson({ jobs, entries, sound: faults.length === 0, faults });
   else
     print(
       `${counted(jobs, 'job', 'jobs')}, ${counted(entries, 'entry', 'entries')}: ${
-        faults.length === 0 ? 'all as they were stored' : counted(faults.length, 'fault', 'faults')
+        faults.length === 0 ? told('all-as-they-were-stored') : counted(faults.length, 'fault', 'faults')
       }`,
       ...faults.slice(0, 20).map(({ line, text }) => `${line === undefined ? '' : `line ${line}: `}${text}`),
-      ...(faults.length > 20 ? [`and ${faults.length - 20} more; --json prints all`] : []),
+      ...(faults.length > 20 ? [told('and-more-json-prints-all', { faults: faults.length - 20 })] : []),
     );
   if (faults.length > 0) throw new LedgerAtFault();
 }

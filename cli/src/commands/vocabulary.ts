@@ -1,3 +1,4 @@
+import { told } from '../told.ts';
 import { PLAIN_WORDS } from '@white-ember/core/words';
 import { CAUTIONS } from '@white-ember/core/checks';
 import { KNOWN_CAUSES, KNOWN_CHECKS, KNOWN_FINDINGS, sentenceOf } from '@white-ember/core/diagnosis';
@@ -16,7 +17,7 @@ export function vocabulary(options: Options): void {
         text: PLAIN_WORDS.name('checkNames', id),
         outcomes: [
           ...outcomes.map((outcome) => ({ id: outcome, text: sentence(outcome) })),
-          { id: otherwise, text: 'None of these' },
+          { id: otherwise, text: told('none-of-these') },
         ],
         minutes,
         cost,
@@ -36,6 +37,6 @@ export function vocabulary(options: Options): void {
     print(
       `  ${id}  ${PLAIN_WORDS.name('checkNames', id)} (${[`${minutes} min`, ...needs.map((kit) => PLAIN_WORDS.name('kit', kit))].join(', ')})`,
       ...outcomes.map((outcome) => `    ${outcome}  ${sentence(outcome)}`),
-      `    ${otherwise}  None of these`,
+      told('none-of-these-2', { otherwise }),
     );
 }

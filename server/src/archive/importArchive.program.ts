@@ -1,3 +1,4 @@
+import type { Said } from '@white-ember/core/words';
 import 'reflect-metadata';
 import { pino } from 'pino';
 import { giveFrames } from '@white-ember/bounded';
@@ -11,8 +12,8 @@ export type ImportAnswer =
   | {
       readonly ok: false;
       readonly status: number;
-      readonly title: string;
-      readonly detail?: string | undefined;
+      readonly title: Said;
+      readonly detail?: Said | undefined;
     };
 
 /** Takes an archive into a workshop on a connection of its own: nobody waits for it, and what it breaks is itself. */

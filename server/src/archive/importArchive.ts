@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { Refusal } from '../http/problem.ts';
 import type { UploadedFile } from '../uploads/uploadTaker.ts';
 import { FileNotReadable, type FileReaders } from '../reading/fileReaders.ts';
@@ -41,6 +42,10 @@ export async function importArchive(
     );
   } catch (error) {
     if (!(error instanceof FileNotReadable)) throw error;
-    throw new Refusal(422, 'This file cannot be read as an archive', `${error.message}. Nothing was kept.`);
+    throw new Refusal(
+      422,
+      say('refusals.this-file-cannot-be-read-as'),
+      say('refusals.why-nothing-was-kept', { why: error.message }),
+    );
   }
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '@white-ember/core/words';
 import { createHash } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { z } from 'zod';
@@ -23,8 +24,15 @@ import {
 } from './archiveFormat.ts';
 import { Pace } from './pace.ts';
 
-const notReadable = (why: string): Refusal =>
-  new Refusal(422, 'This file cannot be read as an archive', `${why}. Nothing was kept.`);
+const notReadable = (why: Said): Refusal =>
+  new Refusal(
+    422,
+    say('refusals.this-file-cannot-be-read-as'),
+    say('refusals.why-nothing-was-kept', { why }),
+  );
+
+const inLine = (file: string, line: number, fault: Said): Said =>
+  say('refusals.in-line', { file, line, fault });
 
 const PAGE_ROWS = 200;
 const CHUNK_BYTES = 1024 * 1024;
@@ -52,10 +60,13 @@ async function readManifest(zip: OpenZip): Promise<Manifest> {
   try {
     value = JSON.parse(text);
   } catch {
-    throw notReadable(`${MANIFEST_NAME} is no JSON`);
+    throw notReadable(say('refusals.is-no-json', { where: MANIFEST_NAME }));
   }
   const parsed = manifestSchema.safeParse(value);
-  if (!parsed.success) throw notReadable(`${MANIFEST_NAME}: ${firstIssue(parsed.error)}`);
+  if (!parsed.success)
+    throw notReadable(
+      say('refusals.field-and-fault', { field: MANIFEST_NAME, fault: firstIssue(parsed.error) }),
+    );
   return parsed.data;
 }
 
@@ -85,7 +96,7 @@ class CheckedLedger {
       contentHash: String(row['content_hash']),
       chainHash: row['chain_hash'] as string | undefined,
     } satisfies HashedEntry);
-    if (fault) throw notReadable(`${tableFile('entry')}, line ${line}: ${fault.text}`);
+    if (fault) throw notReadable(inLine(tableFile('entry'), line, fault.text));
     return { ...row, chain_hash: chainHash };
   }
 
@@ -93,7 +104,7 @@ class CheckedLedger {
   end(): void {
     for (const { jobId, count, line } of this.stated) {
       const fault = this.check.count(jobId, count);
-      if (fault) throw notReadable(`${tableFile('job')}, line ${line}: ${fault.text}`);
+      if (fault) throw notReadable(inLine(tableFile('job'), line, fault.text));
     }
   }
 }
@@ -108,10 +119,10 @@ async function* rowsIn(zip: OpenZip, table: ArchiveTable, ledger: CheckedLedger)
     try {
       value = JSON.parse(line);
     } catch {
-      throw notReadable(`${name}, line ${number}: is no JSON`);
+      throw notReadable(inLine(name, number, say('refusals.no-json')));
     }
     const parsed = ARCHIVE_TABLES[table].safeParse(value);
-    if (!parsed.success) throw notReadable(`${name}, line ${number}: ${firstIssue(parsed.error)}`);
+    if (!parsed.success) throw notReadable(inLine(name, number, firstIssue(parsed.error)));
     // As it stands there: what an older version wrote and this one does not ask for stays with it.
     const row = value as Row;
     if (table === 'job') ledger.job(row, number);
@@ -162,10 +173,7 @@ async function addRows(
           } LIMIT 1`,
     table === 'channel_correction' ? [] : [workshopId, JSON.stringify(others)],
   );
-  if (clash)
-    throw conflict(
-      `The archive has a row of ${table} (${clash.id}) that is here already, in another workshop or with other content. Nothing was kept.`,
-    );
+  if (clash) throw conflict(say('refusals.the-archive-has-a-row-of', { table, id: clash.id }));
   return added.length;
 }
 
@@ -216,7 +224,7 @@ async function addRawFile(manager: EntityManager, zip: OpenZip, row: Row, pace: 
   }
   if (kept.length > 0) await keep(kept);
   if (bytes !== size || hash.digest('hex') !== sha256)
-    throw notReadable(`${name} is not what was put into the archive: its length or hash differs`);
+    throw notReadable(say('refusals.other-than-was-put-in', { name }));
 }
 
 async function takeTable(
@@ -265,7 +273,9 @@ async function checkReferences(manager: EntityManager, workshopId: string): Prom
       [workshopId],
     );
     if (foreign)
-      throw notReadable(`${tableFile(table)}: ${foreign.id} names a ${to} that is not in the archive`);
+      throw notReadable(
+        say('refusals.names-what-is-not-there', { where: `${tableFile(table)}: ${foreign.id}`, to }),
+      );
   }
 }
 
@@ -276,13 +286,16 @@ function inWords(error: unknown): unknown {
     // “Key (workshop_id, number)=(…, 12) already exists.”: the name of the column and its value are what a person knows.
     const [, column, value] = /\((?:[\w, ()]+, )?(\w+)\)*\)=\((?:.*, )?(.*?)\)/.exec(detail ?? '') ?? [];
     return conflict(
-      `The ${column ?? 'name'} ${value ?? ''} of a ${table ?? 'row'} in the archive is in use here for another. Nothing was kept.`,
+      say('refusals.the-of-a-in-the-archive', {
+        name: column ?? 'name',
+        value: value ?? '',
+        row: table ?? 'row',
+      }),
     );
   }
-  if (code === '23503')
-    return notReadable(`A row of ${table ?? 'it'} names another that is not in the archive`);
+  if (code === '23503') return notReadable(say('refusals.a-row-names-another', { table }));
   if (code?.startsWith('22') || code === '23514' || code === '23502')
-    return notReadable(`A value of ${table ?? 'it'} is not right`);
+    return notReadable(say('refusals.a-value-is-not-right', { table }));
   return error;
 }
 
@@ -323,8 +336,7 @@ export async function readArchive(
   try {
     const manifest = await readManifest(zip);
     const unpacked = zip.names.reduce((sum, name) => sum + zip.sizeOf(name), 0);
-    if (unpacked > MOST_UNPACKED * file.sizeBytes)
-      throw notReadable('It unpacks to far more than it can hold');
+    if (unpacked > MOST_UNPACKED * file.sizeBytes) throw notReadable(say('refusals.it-unpacks-to-far-more'));
     const result: TakenIn = {
       added: {} as TakenIn['added'],
       known: {} as TakenIn['known'],
@@ -351,7 +363,7 @@ export async function readArchive(
         );
         if (rows !== (manifest.rows[table] ?? (table === 'job_seal' ? 0 : undefined)))
           throw notReadable(
-            `${tableFile(table)} has ${rows} rows instead of ${manifest.rows[table] ?? 'none'}: it was cut short`,
+            say('refusals.was-cut-short', { file: tableFile(table), rows, wanted: manifest.rows[table] }),
           );
         if (table === 'entry') ledger.end();
         result.added[table] = added;

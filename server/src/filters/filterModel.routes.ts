@@ -1,4 +1,4 @@
-import { describeFailure, inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish, say } from '@white-ember/core/words';
 import { z } from 'zod';
 import { filterModelSchema, newFilterModelSchema, type FilterModel } from '@white-ember/core/contract';
 import { filterCells } from '@white-ember/core/filter';
@@ -43,7 +43,9 @@ export const filterModelRoutes: Route[] = [
       const cells = filterCells(body);
       if (!cells.ok) {
         const why = inEnglish(describeFailure(cells.failure));
-        throw new Refusal(400, 'This filter cannot exist', why, { [inEnglish(cells.failure.field)]: why });
+        throw new Refusal(400, say('refusals.this-filter-cannot-exist'), why, {
+          [inEnglish(cells.failure.field)]: why,
+        });
       }
       const { row } = await insertOnce(db.manager, FilterModelEntity, {
         ...body,

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import type { EntityManager } from 'typeorm';
 import { z } from 'zod';
 import {
@@ -58,7 +59,7 @@ async function present(manager: EntityManager, workshopId: string, id?: string):
 
 async function presentOne(manager: EntityManager, workshopId: string, id: string): Promise<Fluid> {
   const [fluid] = await present(manager, workshopId, id);
-  if (!fluid) throw notFound('The fluid');
+  if (!fluid) throw notFound(say('refusals.the-fluid'));
   return fluid;
 }
 
@@ -105,14 +106,14 @@ export const fluidRoutes: Route[] = [
           where: { id: params.id, workshopId },
           lock: { mode: 'pessimistic_write' },
         });
-        if (!stored) throw notFound('The fluid');
+        if (!stored) throw notFound(say('refusals.the-fluid'));
         const { revision, ...content } = body;
         const repeated =
           stored.revision === revision + 1 &&
           contentHash(columns(content)) === contentHash(columns(contentOf(stored)));
         if (!repeated) {
           if (stored.revision !== revision)
-            throw conflict('Somebody else has changed this fluid. Reload it and change it again.');
+            throw conflict(say('refusals.somebody-else-has-changed-this-fluid'));
           await manager.update(
             FluidEntity,
             { id: params.id },

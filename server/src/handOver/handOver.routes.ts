@@ -53,8 +53,8 @@ async function sendMail(
   if (folder === undefined)
     throw new Refusal(
       409,
-      'This installation sends no mail',
-      'Set WHITE_EMBER_OUTBOX, or pass the link on yourself.',
+      say('refusals.this-installation-sends-no-mail'),
+      say('refusals.set-white-ember-outbox-or-pass'),
     );
   const { workshopId } = member;
   const hash = contentHash({ to, message, wanted });
@@ -66,8 +66,8 @@ async function sendMail(
       if (known.contentHash !== hash)
         throw new Refusal(
           409,
-          'This clashes with what is stored',
-          'This id is already in use with other content.',
+          say('refusals.this-clashes-with-what-is-stored'),
+          say('refusals.this-id-is-already-in-use'),
         );
       return { mail: known, share };
     }
@@ -107,8 +107,10 @@ async function sendMail(
     await putIntoOutbox(folder, letter).catch((error: unknown) => {
       throw new Refusal(
         503,
-        'The letter could not be put into the outbox',
-        `Nothing was sent and no link was made (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'}). Try again, or pass a link on yourself.`,
+        say('refusals.the-letter-could-not-be-put'),
+        say('refusals.nothing-was-sent-and-no-link', {
+          reason: (error as NodeJS.ErrnoException).code ?? 'unknown reason',
+        }),
       );
     });
     return { mail, share };
@@ -166,7 +168,7 @@ export const handOverRoutes: Route[] = [
         [params.id, workshopId, member.name],
       );
       const row = await db.manager.findOneBy(ShareEntity, { id: params.id, workshopId });
-      if (!row) throw notFound('The link');
+      if (!row) throw notFound(say('refusals.the-link'));
       return presentShare(row, await shareSecret(db));
     },
   }),
@@ -181,10 +183,7 @@ export const handOverRoutes: Route[] = [
     status: 201,
     handle: async ({ params, body, db, readers, config, member }) => {
       // Never by the address that a request came to: whoever sends one may choose it.
-      if (config.publicUrl === undefined)
-        throw conflict(
-          'This installation does not know how it is reached from outside. Set WHITE_EMBER_URL, then send the letter.',
-        );
+      if (config.publicUrl === undefined) throw conflict(say('refusals.this-installation-does-not-know-how'));
       const { mail, share } = await sendMail(db, readers, config, member, params.id, body, config.publicUrl);
       return presentMail(mail, share.choice);
     },
@@ -234,7 +233,7 @@ export const handOverRoutes: Route[] = [
       const share = await openShare(db, params.token);
       const { report } = await readJobReport(db, share.workshopId, share.jobId, share.choice);
       // The job may hold more photos than its report shows.
-      if (!photosOf(report).includes(params.id)) throw notFound('The photo');
+      if (!photosOf(report).includes(params.id)) throw notFound(say('refusals.the-photo'));
       await sendPhoto(db, readers, { id: params.id, workshopId: share.workshopId }, 'full', res);
     },
   }),

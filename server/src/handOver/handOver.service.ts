@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { Mail, NewShare, ReportChoice, Share } from '@white-ember/core/report';
 import { notFound, Refusal } from '../http/problem.ts';
@@ -45,7 +46,7 @@ export async function heldOff(
   jobId: string,
 ): Promise<string | undefined> {
   const job = await manager.findOneBy(JobEntity, { id: jobId, workshopId });
-  if (!job) throw notFound('The job');
+  if (!job) throw notFound(say('refusals.the-job'));
   const { signOffBy } = await manager.findOneByOrFail(WorkshopEntity, { id: workshopId });
   return signOffBy === 'lead' && !job.summary.signedOff
     ? 'In this workshop a lead signs a job off before its report leaves.'
@@ -61,7 +62,7 @@ export async function makeShare(
   now: Date,
 ): Promise<ShareRow> {
   const held = await heldOff(manager, member.workshopId, jobId);
-  if (held) throw new Refusal(409, 'The report stays here for now', held);
+  if (held) throw new Refusal(409, say('refusals.the-report-stays-here-for-now'), held);
   const { row } = await insertOnce(manager, ShareEntity, {
     id,
     workshopId: member.workshopId,
@@ -92,10 +93,6 @@ export async function openShare(db: DataSource, token: string, now = new Date())
     stateOf(row, now) === 'open' &&
     (await heldOff(db.manager, row.workshopId, row.jobId)) === undefined;
   if (!shows)
-    throw new Refusal(
-      404,
-      'This link shows nothing',
-      'It is not right, or not open any more. The workshop can make a new one.',
-    );
+    throw new Refusal(404, say('refusals.this-link-shows-nothing'), say('refusals.it-is-not-right-or-not'));
   return row;
 }

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { createHash } from 'node:crypto';
 import type { EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import { canonicalJson } from '@white-ember/core/ledger';
@@ -34,10 +35,10 @@ export async function insertOnce<T extends Stored>(
   const stored = await manager.findOneBy(entity, { id: row.id } as never);
   if ((inserted.raw as unknown[]).length > 0 && stored) return { row: stored, created: true };
   if (!stored) {
-    throw conflict('Another record already has one of these names or numbers.');
+    throw conflict(say('refusals.another-record-already-has-one-of'));
   }
   if (stored.workshopId !== row.workshopId || stored.contentHash !== row.contentHash) {
-    throw conflict('This id is already in use with other content.');
+    throw conflict(say('refusals.this-id-is-already-in-use'));
   }
   return { row: stored, created: false };
 }

@@ -1,3 +1,4 @@
+import { inEnglish, say, type Said } from '@white-ember/core/words';
 import type { ErrorRequestHandler } from 'express';
 import multer from 'multer';
 import type { Logger } from 'pino';
@@ -9,29 +10,36 @@ import { impossibleMoment } from '@white-ember/core/ledger';
 export class Refusal extends Error {
   constructor(
     readonly status: number,
-    readonly title: string,
-    readonly detail?: string,
-    readonly fields?: Record<string, string>,
+    readonly title: Said,
+    readonly detail?: Said,
+    readonly fields?: Readonly<Record<string, Said>>,
     /** When it is worth trying again, s. */
     readonly retryAfterS?: number,
   ) {
-    super(title);
+    super(inEnglish(title));
   }
 }
 
 export const tooLarge = (): Refusal =>
-  new Refusal(413, 'The file is too large', 'It is over the limit of this installation. Nothing was kept.');
+  new Refusal(413, say('refusals.the-file-is-too-large'), say('refusals.it-is-over-the-limit-of'));
 
-export const notFound = (what: string): Refusal => new Refusal(404, `${what} was not found`);
+export const notFound = (what: Said): Refusal => new Refusal(404, say('refusals.was-not-found', { what }));
 
-export const conflict = (detail: string): Refusal =>
-  new Refusal(409, 'This clashes with what is stored', detail);
+export const conflict = (detail: Said): Refusal =>
+  new Refusal(409, say('refusals.this-clashes-with-what-is-stored'), detail);
 
 /** Refuses a moment that cannot be: before this century, or later than tomorrow. */
 export function refuseMoment(field: string, moment: string, now = new Date()): void {
   const wrong = impossibleMoment(moment, now.getTime());
   if (wrong !== undefined)
-    throw new Refusal(400, 'The input is not right', `${field} ${wrong}`, { [field]: wrong });
+    throw new Refusal(
+      400,
+      say('refusals.the-input-is-not-right'),
+      say('refusals.field-and-fault', { field, fault: wrong }),
+      {
+        [field]: wrong,
+      },
+    );
 }
 
 /** Zod's findings as field path → sentence. */
@@ -42,7 +50,12 @@ export function invalidInput(error: z.ZodError, where: string): Refusal {
     fields[path] ??= issue.message;
   }
   const first = Object.entries(fields)[0];
-  return new Refusal(400, 'The input is not right', first ? `${first[0]}: ${first[1]}` : undefined, fields);
+  return new Refusal(
+    400,
+    say('refusals.the-input-is-not-right'),
+    first ? say('refusals.field-and-fault', { field: first[0], fault: first[1] }) : undefined,
+    fields,
+  );
 }
 
 const PG_UNPRINTABLE = new Set(['22021', '22P05']);
@@ -57,7 +70,7 @@ function toRefusal(error: unknown): Refusal | undefined {
   if (error instanceof multer.MulterError) {
     return error.code === 'LIMIT_FILE_SIZE'
       ? tooLarge()
-      : new Refusal(400, 'The upload is not right', error.message);
+      : new Refusal(400, say('refusals.the-upload-is-not-right'), error.message);
   }
   const { type, status, code, message } = error as {
     type?: string;
@@ -65,28 +78,33 @@ function toRefusal(error: unknown): Refusal | undefined {
     code?: string;
     message?: string;
   };
-  if (type === 'entity.parse.failed') return new Refusal(400, 'The input is not JSON');
-  if (type === 'entity.too.large') return new Refusal(413, 'The input is too large');
+  if (type === 'entity.parse.failed') return new Refusal(400, say('refusals.the-input-is-not-json'));
+  if (type === 'entity.too.large') return new Refusal(413, say('refusals.the-input-is-too-large'));
   if (type === 'charset.unsupported' || type === 'encoding.unsupported')
-    return new Refusal(415, 'This encoding is not read');
-  if (status === 400) return new Refusal(400, 'The request is not right');
-  if (type === 'entity.verify.failed') return new Refusal(400, 'The input is nested too deeply');
+    return new Refusal(415, say('refusals.this-encoding-is-not-read'));
+  if (status === 400) return new Refusal(400, say('refusals.the-request-is-not-right'));
+  if (type === 'entity.verify.failed')
+    return new Refusal(400, say('refusals.the-input-is-nested-too-deeply'));
   if (error instanceof RangeError && /call stack/.test(error.message))
-    return new Refusal(400, 'The input is nested too deeply');
+    return new Refusal(400, say('refusals.the-input-is-nested-too-deeply'));
   if (code && DISK_FULL.has(code))
     return new Refusal(
       507,
-      'The disk of the server is full',
-      'Nothing was stored. It is kept on this device and sent again; somebody has to make room.',
+      say('refusals.the-disk-of-the-server-is'),
+      say('refusals.nothing-was-stored-it-is-kept'),
     );
   if (code && TOO_LONG.has(code))
-    return new Refusal(503, 'The database is busy', 'Nothing was stored. Try again in a moment.');
+    return new Refusal(
+      503,
+      say('refusals.the-database-is-busy'),
+      say('refusals.nothing-was-stored-try-again-in'),
+    );
   if (code && PG_UNPRINTABLE.has(code)) {
-    return new Refusal(400, 'The input holds characters that cannot be stored');
+    return new Refusal(400, say('refusals.the-input-holds-characters-that-cannot'));
   }
   // Class 22: a value that the database cannot hold.
   if (code?.length === 5 && code.startsWith('22'))
-    return new Refusal(400, 'The input holds a value that cannot be stored');
+    return new Refusal(400, say('refusals.the-input-holds-a-value-that'));
   if (
     code?.startsWith('08') ||
     code?.startsWith('57P') ||
@@ -94,8 +112,8 @@ function toRefusal(error: unknown): Refusal | undefined {
   ) {
     return new Refusal(
       503,
-      'The database cannot be reached',
-      'Nothing was stored. It is kept on this device and sent again.',
+      say('refusals.the-database-cannot-be-reached'),
+      say('refusals.nothing-was-stored-it-is-kept-2'),
     );
   }
   return undefined;
@@ -103,10 +121,10 @@ function toRefusal(error: unknown): Refusal | undefined {
 
 const asProblem = ({ status, title, detail, fields }: Refusal): Problem => ({
   type: 'about:blank',
-  title,
+  title: inEnglish(title),
   status,
-  ...(detail === undefined ? {} : { detail }),
-  ...(fields === undefined ? {} : { fields }),
+  ...(detail === undefined ? {} : { detail: inEnglish(detail) }),
+  ...(fields === undefined ? {} : { fields: inEnglish(fields) }),
 });
 
 /** What a failure says to whoever asked; nothing where it is no known kind. */
@@ -126,7 +144,11 @@ export const problemHandler =
     if (!known) log.error({ err: error as unknown }, 'unexpected failure');
     const refusal =
       known ??
-      new Refusal(500, 'Something failed on the server', 'Nothing was stored. It was written to the log.');
+      new Refusal(
+        500,
+        say('refusals.something-failed-on-the-server'),
+        say('refusals.nothing-was-stored-it-was-written'),
+      );
     if (refusal.retryAfterS !== undefined) res.setHeader('Retry-After', String(refusal.retryAfterS));
     res
       .status(refusal.status)

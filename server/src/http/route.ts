@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { DataSource } from 'typeorm';
 import type { z } from 'zod';
@@ -123,18 +124,18 @@ export function registerRoutes(routes: readonly Route[], wiring: Wiring): void {
     chain.push(async (req, res, next) => {
       if (route.access !== 'public') {
         const member = await wiring.memberOf(req);
-        if (!member) throw new Refusal(401, 'Sign in first');
+        if (!member) throw new Refusal(401, say('refusals.sign-in-first'));
         if (member.mustChangePassword && !route.whilePasswordIsDue)
           throw new Refusal(
             403,
-            'Choose a password of your own first',
-            'The one that you have was set by somebody else.',
+            say('refusals.choose-a-password-of-your-own'),
+            say('refusals.the-one-that-you-have-was'),
           );
         if (RANK[member.role] < RANK[route.access]) {
           throw new Refusal(
             403,
-            'Your role does not allow this',
-            `It needs the role ${route.access}; yours is ${member.role}.`,
+            say('refusals.your-role-does-not-allow-this'),
+            say('refusals.it-needs-the-role-yours-is', { access: route.access, role: member.role }),
           );
         }
         res.locals['member'] = member;

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import connectPgSimple from 'connect-pg-simple';
 import { csrfSync } from 'csrf-sync';
 import type { Request, RequestHandler } from 'express';
@@ -35,7 +36,11 @@ export const VISITOR_TOKEN = 'visitor';
 /** Writes must carry the token of their session; reading and the token itself need none. */
 export const csrfGuard: RequestHandler = (req, res, next) => {
   const outOfDate = (): Refusal =>
-    new Refusal(403, 'The page is out of date', 'Its security token does not match. Reload, or try again.');
+    new Refusal(
+      403,
+      say('refusals.the-page-is-out-of-date'),
+      say('refusals.its-security-token-does-not-match'),
+    );
   if (!req.session.memberId) {
     const reads = ['GET', 'HEAD', 'OPTIONS'].includes(req.method);
     next(reads || req.headers['x-csrf-token'] !== undefined ? undefined : outOfDate());

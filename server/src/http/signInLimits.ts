@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import pLimit from 'p-limit';
 import type pg from 'pg';
 import { RateLimiterPostgres, type RateLimiterRes } from 'rate-limiter-flexible';
@@ -41,8 +42,8 @@ const tooMany = (msBeforeNext: number): Refusal => {
   const minutes = Math.max(1, Math.ceil(msBeforeNext / 60_000));
   return new Refusal(
     429,
-    'Too many tries to sign in',
-    `Wait ${minutes} min, then try again.`,
+    say('refusals.too-many-tries-to-sign-in'),
+    say('refusals.wait-min-then-try-again', { minutes }),
     undefined,
     minutes * 60,
   );
@@ -95,8 +96,8 @@ export class SignInLimits {
     if (this.turn.pendingCount >= MOST_WAITING)
       throw new Refusal(
         429,
-        'Many people sign in at this moment',
-        'Try again in a few seconds.',
+        say('refusals.many-people-sign-in-at-this'),
+        say('refusals.try-again-in-a-few-seconds'),
         undefined,
         5,
       );

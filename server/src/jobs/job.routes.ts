@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { z } from 'zod';
 import {
   jobListQuerySchema,
@@ -132,7 +133,9 @@ export const jobRoutes: Route[] = [
       db.transaction(async (manager) => {
         refuseMoment('openedAt', body.openedAt);
         if (!(await manager.existsBy(VehicleEntity, { id: body.vehicleId, workshopId }))) {
-          throw new Refusal(400, 'This vehicle is not known', undefined, { vehicleId: 'is not known' });
+          throw new Refusal(400, say('refusals.this-vehicle-is-not-known'), undefined, {
+            vehicleId: say('refusals.is-not-known'),
+          });
         }
         // Holding the workshop's row makes numbers run without gaps or twins.
         const workshop = await manager.findOneOrFail(WorkshopEntity, {
@@ -174,7 +177,7 @@ export const jobRoutes: Route[] = [
     answer: jobSchema,
     handle: async ({ params, db, workshopId }) => {
       const job = await presentJob(db.manager, workshopId, params.id);
-      if (!job) throw notFound('The job');
+      if (!job) throw notFound(say('refusals.the-job'));
       return job;
     },
   }),

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import type { EntityManager } from 'typeorm';
 import type { Job } from '@white-ember/core/contract';
 import { notFound } from '../http/problem.ts';
@@ -8,7 +9,7 @@ import { readEntries, readNextJob, readStoredJob } from '../judging/storedJob.ts
 
 export async function presentJob(manager: EntityManager, workshopId: string, id: string): Promise<Job> {
   const job = await readStoredJob(manager, workshopId, id);
-  if (!job) throw notFound('The job');
+  if (!job) throw notFound(say('refusals.the-job'));
   const entries = await readEntries(manager, id);
   const nextJob = await readNextJob(manager, id);
   const { limitsProfile, seal } = job;

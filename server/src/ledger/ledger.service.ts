@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import type { DataSource, EntityManager } from 'typeorm';
 import {
   chainLink,
@@ -33,12 +34,12 @@ export async function appendEntry(
   const { workshopId } = member;
   const impossible = impossibleMoments(input, now.getTime());
   const [wrong] = Object.entries(impossible);
-  if (wrong) throw new Refusal(400, 'The input is not right', wrong.join(' '), impossible);
+  if (wrong) throw new Refusal(400, say('refusals.the-input-is-not-right'), wrong.join(' '), impossible);
   const deviceTime = new Date(input.deviceTime).toISOString();
   const hash = contentHash({ ...input, deviceTime });
   return db.transaction(async (manager) => {
     const job = await readStoredJob(manager, workshopId, jobId, { lock: true });
-    if (!job) throw notFound('The job');
+    if (!job) throw notFound(say('refusals.the-job'));
     const entries = await readEntries(manager, jobId);
     if (entries.some((stored) => stored.id === input.id))
       return alreadyStored(manager, input.id, [hash, contentHash(input)]);
@@ -47,8 +48,8 @@ export async function appendEntry(
     if (input.body.kind === 'reading' && input.body.origin.type === 'log') {
       const { logId } = input.body.origin;
       if (!(await manager.existsBy(LogEntity, { id: logId, jobId, workshopId }))) {
-        throw new Refusal(400, 'The log of this reading is not on this job', undefined, {
-          'body.origin.logId': 'is not on this job',
+        throw new Refusal(400, say('refusals.the-log-of-this-reading-is'), undefined, {
+          'body.origin.logId': say('refusals.is-not-on-this-job'),
         });
       }
     }
@@ -103,7 +104,7 @@ export async function appendEntry(
         chainHash,
       ],
     );
-    if (stored.length === 0) throw conflict('This entry id is already in use with other content.');
+    if (stored.length === 0) throw conflict(say('refusals.this-entry-id-is-already-in'));
     if (bearsOnSeal) await (seal ? keepSeal(manager, workshopId, jobId, seal) : openSeal(manager, jobId));
     // What this visit reads may contradict what the last one proved.
     const previous = bearsOnTheLast(entry.body.kind) ? await previousProved(manager, jobId) : undefined;
@@ -115,7 +116,7 @@ export async function appendEntry(
 /** A job with vehicle and limits as they are now, whatever it was signed off with. */
 async function unsealed(manager: EntityManager, workshopId: string, jobId: string): Promise<StoredJob> {
   const job = await readStoredJob(manager, workshopId, jobId, { sealed: false });
-  if (!job) throw notFound('The job');
+  if (!job) throw notFound(say('refusals.the-job'));
   return job;
 }
 
@@ -127,8 +128,7 @@ async function alreadyStored(
 ): Promise<{ entry: Entry; created: boolean }> {
   const row = await manager.findOneByOrFail(EntryEntity, { id });
   // An older version kept the hash of a moment as it was spelled.
-  if (!hashes.includes(row.contentHash))
-    throw conflict('This entry id is already in use with other content.');
+  if (!hashes.includes(row.contentHash)) throw conflict(say('refusals.this-entry-id-is-already-in'));
   return { entry: toEntry(row), created: false };
 }
 
@@ -145,8 +145,8 @@ async function checkMaySignOff(
   if (signOffBy === 'lead') {
     throw new Refusal(
       403,
-      'In this workshop a lead signs off',
-      'Leave the job open and tell a lead it is ready.',
+      say('refusals.in-this-workshop-a-lead-signs'),
+      say('refusals.leave-the-job-open-and-tell'),
     );
   }
 }
@@ -155,12 +155,14 @@ async function checkMaySignOff(
 function checkFits(job: StoredJob, entries: readonly Entry[], input: NewEntry): void {
   const corrected = entries.find((stored) => stored.id === input.supersedes);
   if (input.supersedes && !corrected) {
-    throw new Refusal(400, 'The entry to be corrected is not on this job', undefined, {
-      supersedes: 'is not on this job',
+    throw new Refusal(400, say('refusals.the-entry-to-be-corrected-is'), undefined, {
+      supersedes: say('refusals.is-not-on-this-job'),
     });
   }
   if (input.body.kind === 'withdrawn' && !corrected) {
-    throw new Refusal(400, 'Say which entry is withdrawn', undefined, { supersedes: 'must name an entry' });
+    throw new Refusal(400, say('refusals.say-which-entry-is-withdrawn'), undefined, {
+      supersedes: say('refusals.must-name-an-entry'),
+    });
   }
   if (
     job.summary.signedOff &&
@@ -170,8 +172,6 @@ function checkFits(job: StoredJob, entries: readonly Entry[], input: NewEntry): 
       (input.body.kind === 'withdrawn' || isAfterSignOff(input.body.kind))
     )
   ) {
-    throw conflict(
-      'This job is signed off. Withdraw the sign-off first; notes and follow-ups can still be added.',
-    );
+    throw conflict(say('refusals.this-job-is-signed-off-withdraw'));
   }
 }

@@ -1,4 +1,4 @@
-import { describeFailure, inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish, say } from '@white-ember/core/words';
 import { z } from 'zod';
 import { limitsProfileSchema, newLimitsProfileSchema } from '@white-ember/core/contract';
 import { resolveLimits } from '@white-ember/core/limits';
@@ -40,7 +40,7 @@ export const limitsRoutes: Route[] = [
       if (!resolved.ok) {
         throw new Refusal(
           400,
-          'These limits contradict each other',
+          say('refusals.these-limits-contradict-each-other'),
           inEnglish(describeFailure(resolved.failure)),
         );
       }

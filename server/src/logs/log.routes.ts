@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
 import { z } from 'zod';
@@ -41,7 +42,7 @@ export const logRoutes: Route[] = [
     params: z.object({ id: idSchema }),
     handle: async ({ params, db, workshopId, res }) => {
       const row = await db.manager.findOneBy(LogEntity, { id: params.id, workshopId });
-      if (!row) throw notFound('The log');
+      if (!row) throw notFound(say('refusals.the-log'));
       // The name would set its own type: said after it, so that no browser opens the file as a page.
       res.attachment(row.fileName).type('application/octet-stream');
       await pipeline(Readable.from(readLogBytes(db, workshopId, params.id)), res);

@@ -1,4 +1,4 @@
-import { describeFailure, inEnglish } from '@white-ember/core/words';
+import { describeFailure, inEnglish, say } from '@white-ember/core/words';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import type { Log } from '@white-ember/core/contract';
@@ -44,8 +44,8 @@ async function checkContent(file: UploadedFile): Promise<void> {
   if (!checked.ok) {
     throw new Refusal(
       422,
-      'This file cannot be read as a log',
-      `${inEnglish(describeFailure(checked.failure))}. Nothing was kept.`,
+      say('refusals.this-file-cannot-be-read-as-2'),
+      say('refusals.why-nothing-was-kept', { why: describeFailure(checked.failure) }),
     );
   }
 }
@@ -62,7 +62,8 @@ export async function storeLog(
   // oxlint-disable-next-line no-control-regex -- the control characters are the subject here
   const fileName = file.name.replace(/[\u0000-\u001f<>]/g, '').slice(0, 300) || 'log';
   return db.transaction(async (manager) => {
-    if (!(await manager.existsBy(JobEntity, { id: jobId, workshopId }))) throw notFound('The job');
+    if (!(await manager.existsBy(JobEntity, { id: jobId, workshopId })))
+      throw notFound(say('refusals.the-job'));
     const hash = contentHash({ jobId, sha256, fileName });
     const known = await manager.findOneBy(LogEntity, { id });
     const blob: BlobRow = { id: known?.blobId ?? uuidv7(), workshopId, sizeBytes: file.sizeBytes, sha256 };
@@ -87,6 +88,6 @@ export async function* readLogBytes(
   logId: string,
 ): AsyncGenerator<Buffer> {
   const row = await db.manager.findOneBy(LogEntity, { id: logId, workshopId });
-  if (!row) throw notFound('The log');
+  if (!row) throw notFound(say('refusals.the-log'));
   yield* readBlob(db, row.blobId);
 }

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { printable } from '@white-ember/core/text';
 import type { DataSource, EntityManager } from 'typeorm';
 import { frame } from '@white-ember/bounded';
@@ -27,7 +28,11 @@ export interface WantedLog {
 }
 
 const notReadable = (why: string): Refusal =>
-  new Refusal(422, 'This file cannot be read as a log', `${why}. The file itself is kept.`);
+  new Refusal(
+    422,
+    say('refusals.this-file-cannot-be-read-as-2'),
+    say('refusals.the-file-itself-is-kept', { why }),
+  );
 
 async function storeColumns(
   manager: EntityManager,
@@ -107,7 +112,7 @@ export async function ensureColumns(
       WHERE l.id = $1 AND l.workshop_id = $2`,
     [logId, workshopId],
   );
-  if (!stored) throw notFound('The log');
+  if (!stored) throw notFound(say('refusals.the-log'));
   if (stored.why !== null) throw notReadable(stored.why);
   const known = await db.manager.findOneBy(LogColumnsEntity, {
     logId,

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
@@ -87,7 +88,11 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
       standardHeaders: 'draft-8',
       legacyHeaders: false,
       handler: () => {
-        throw new Refusal(429, 'Too many requests', 'Wait a minute. What was typed is kept and sent again.');
+        throw new Refusal(
+          429,
+          say('refusals.too-many-requests'),
+          say('refusals.wait-a-minute-what-was-typed'),
+        );
       },
     }),
   );
@@ -126,7 +131,7 @@ export async function createApp(db: DataSource, config: Config, log: Logger): Pr
   });
   const endSweeping = keepSwept(config.uploadFolder, log);
   app.use('/api', () => {
-    throw new Refusal(404, 'There is no such address');
+    throw new Refusal(404, say('refusals.there-is-no-such-address'));
   });
   if (config.webFolder) serveWeb(app, config.webFolder);
   app.use(problemHandler(log));

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { z } from 'zod';
 import { familyBookSchema } from '@white-ember/core/contract';
 import { familyBook, type FamilyJob } from '@white-ember/core/job';
@@ -31,7 +32,7 @@ export const familyRoutes: Route[] = [
     answer: familyBookSchema,
     handle: async ({ params, db, workshopId }) => {
       const vehicle = await db.manager.findOneBy(VehicleEntity, { id: params.id, workshopId });
-      if (!vehicle) throw notFound('The vehicle');
+      if (!vehicle) throw notFound(say('refusals.the-vehicle'));
       const rows = await db.query<JobRow[]>(
         `SELECT j.id, j.number, j.opened_at, j.summary->>'verdict' AS verdict, v.id AS vehicle_id, v.plate, v.model,
                 v.customer_id

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { DataSource, EntityManager } from 'typeorm';
 import { FARTHEST_KM, tellOutlook, type VehicleOutlook } from '@white-ember/core/outlook';
@@ -160,7 +161,8 @@ export async function vehicleOutlook(
   vehicleId: string,
 ): Promise<VehicleOutlook> {
   const { manager } = db;
-  if (!(await manager.existsBy(VehicleEntity, { id: vehicleId, workshopId }))) throw notFound('The vehicle');
+  if (!(await manager.existsBy(VehicleEntity, { id: vehicleId, workshopId })))
+    throw notFound(say('refusals.the-vehicle'));
   const [old] = await staleOutlooks(manager, workshopId, vehicleId);
   if (old) await workOutVisits(db, workshopId, vehicleId, old.family);
   const [stale] = old ? await staleOutlooks(manager, workshopId, vehicleId) : [];

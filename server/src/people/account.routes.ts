@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import {
@@ -34,7 +35,9 @@ async function checkOwnPassword(
 ): Promise<void> {
   const one = { network: networkOf(req.ip), name: member.signInName.toLowerCase(), known: true };
   if (!(await signInLimits.tryPassword(one, () => verifyPassword(member.passwordHash, current))))
-    throw new Refusal(400, 'Your password is not right', undefined, { current: 'is not right' });
+    throw new Refusal(400, say('refusals.your-password-is-not-right'), undefined, {
+      current: say('refusals.is-not-right'),
+    });
 }
 
 export const accountRoutes: Route[] = [
@@ -50,9 +53,14 @@ export const accountRoutes: Route[] = [
       const { body, db, member, req } = call;
       await checkOwnPassword(call, body.current);
       if (body.password === body.current)
-        throw new Refusal(400, 'The input is not right', 'Choose another password than the one of now.', {
-          password: 'is the one of now',
-        });
+        throw new Refusal(
+          400,
+          say('refusals.the-input-is-not-right'),
+          say('refusals.choose-another-password-than-the-one'),
+          {
+            password: say('refusals.is-the-one-of-now'),
+          },
+        );
       await refuseWeakPassword(body.password, [member.name, member.signInName]);
       const passwordHash = await hashPassword(body.password);
       await db.transaction(async (manager) => {
@@ -95,7 +103,7 @@ export const accountRoutes: Route[] = [
         member.id,
       ]);
       const found = rows.find(({ sid }) => nameOf(sid) === params.name);
-      if (!found) throw notFound('The session');
+      if (!found) throw notFound(say('refusals.the-session'));
       await db.query('DELETE FROM session WHERE sid = $1', [found.sid]);
     },
   }),
@@ -106,7 +114,7 @@ export const accountRoutes: Route[] = [
     summary: 'Offer a second factor: a secret for an authenticator, in force once a code of it was entered',
     answer: secondFactorOfferSchema,
     handle: async ({ member, req }) => {
-      if (member.totpSecret !== null) throw conflict('A second factor is set up already. End it first.');
+      if (member.totpSecret !== null) throw conflict(say('refusals.a-second-factor-is-set-up'));
       const secret = newSecret();
       req.session.offeredSecret = secret;
       return Promise.resolve({ secret, uri: uriOf(secret, member.signInName) });
@@ -121,7 +129,7 @@ export const accountRoutes: Route[] = [
     answer: recoveryCodesSchema,
     handle: async ({ body, db, member, req, signInLimits }) => {
       const secret = req.session.offeredSecret;
-      if (secret === undefined) throw conflict('No second factor was offered. Begin anew.');
+      if (secret === undefined) throw conflict(say('refusals.no-second-factor-was-offered-begin'));
       const one = { network: networkOf(req.ip), name: member.signInName.toLowerCase(), known: true };
       let step: number | undefined;
       const right = await signInLimits.tryPassword(one, () => {
@@ -131,10 +139,10 @@ export const accountRoutes: Route[] = [
       if (!right || step === undefined)
         throw new Refusal(
           400,
-          'This code is not right',
-          'Look at the clock of your phone, and enter the next code.',
+          say('refusals.this-code-is-not-right'),
+          say('refusals.look-at-the-clock-of-your'),
           {
-            code: 'is not right',
+            code: say('refusals.is-not-right'),
           },
         );
       const { codes, hashes } = newRecoveryCodes();

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import type { EntityManager } from 'typeorm';
 import { z } from 'zod';
 import {
@@ -27,7 +28,7 @@ import { refuseWeakPassword } from './passwordStrength.ts';
 async function heldMember(manager: EntityManager, workshopId: string, id: string): Promise<Member> {
   await manager.query('SELECT id FROM workshop WHERE id = $1 FOR NO KEY UPDATE', [workshopId]);
   const member = await manager.findOneBy(MemberEntity, { id, workshopId });
-  if (!member || member.removedAt !== null) throw notFound('The person');
+  if (!member || member.removedAt !== null) throw notFound(say('refusals.the-person'));
   return member;
 }
 
@@ -38,12 +39,11 @@ async function refuseWithoutLead(manager: EntityManager, workshopId: string): Pr
         AND suspended_at IS NULL AND password_hash <> ''`,
     [workshopId],
   );
-  if (left.n === 0)
-    throw conflict('A workshop needs a lead who can sign in. Make somebody else a lead first.');
+  if (left.n === 0) throw conflict(say('refusals.a-workshop-needs-a-lead-who'));
 }
 
 const notYourself = (id: string, own: string): void => {
-  if (id === own) throw conflict('Ask another lead: nobody suspends, removes or demotes themselves.');
+  if (id === own) throw conflict(say('refusals.ask-another-lead-nobody-suspends-removes'));
 };
 
 export const peopleRoutes: Route[] = [
@@ -144,7 +144,7 @@ export const peopleRoutes: Route[] = [
     answer: memberSchema,
     handle: async ({ params, body, db, workshopId, member: own }) => {
       const known = await db.manager.findOneBy(MemberEntity, { id: params.id, workshopId });
-      if (!known || known.removedAt !== null) throw notFound('The person');
+      if (!known || known.removedAt !== null) throw notFound(say('refusals.the-person'));
       await refuseWeakPassword(body.password, [known.name, known.signInName]);
       const passwordHash = await hashPassword(body.password);
       // Who has lost their authenticator, too, sets it up anew.
@@ -174,7 +174,9 @@ export const peopleRoutes: Route[] = [
       const { password, ...content } = body;
       const taken = await bySignInName(db.manager, body.signInName);
       if (taken && taken.id !== body.id) {
-        throw new Refusal(409, 'This sign-in name is taken', undefined, { signInName: 'is taken' });
+        throw new Refusal(409, say('refusals.this-sign-in-name-is-taken'), undefined, {
+          signInName: say('refusals.is-taken'),
+        });
       }
       await refuseWeakPassword(password, [body.name, body.signInName]);
       const { row } = await insertOnce(db.manager, MemberEntity, {

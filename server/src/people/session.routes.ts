@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import type { Request } from 'express';
 import type { DataSource, EntityManager } from 'typeorm';
 import {
@@ -79,7 +80,7 @@ async function checkSecondFactor(db: DataSource, member: Member, code: string | 
   if (totpSecret === null) return true;
   if (code === undefined || code === '') {
     const wanted = 'Enter the six digits of your authenticator, or a recovery code.';
-    throw new Refusal(401, 'A code is needed, too', wanted, { code: wanted });
+    throw new Refusal(401, say('refusals.a-code-is-needed-too'), wanted, { code: wanted });
   }
   const step = /^\d{6}$/.test(code) ? stepOfCode(totpSecret, code, Number(totpStep ?? 0)) : undefined;
   if (step !== undefined) {
@@ -144,16 +145,20 @@ export const sessionRoutes: Route[] = [
       const right = await signInLimits.tryPassword(one, () =>
         verifyPassword(member?.passwordHash, body.password),
       );
-      if (!right || !member) throw new Refusal(401, 'Sign-in name or password is not right');
+      if (!right || !member) throw new Refusal(401, say('refusals.sign-in-name-or-password-is'));
       if (member.suspendedAt !== null)
-        throw new Refusal(403, 'You are suspended in this workshop', 'Ask a lead. What you entered is kept.');
+        throw new Refusal(
+          403,
+          say('refusals.you-are-suspended-in-this-workshop'),
+          say('refusals.ask-a-lead-what-you-entered'),
+        );
       if (!(await signInLimits.tryPassword(one, () => checkSecondFactor(db, member, body.code))))
         throw new Refusal(
           401,
-          'This code is not right',
-          'Codes change every half minute, and each is taken once.',
+          say('refusals.this-code-is-not-right'),
+          say('refusals.codes-change-every-half-minute-and'),
           {
-            code: 'is not right, or was used already',
+            code: say('refusals.is-not-right-or-was-used'),
           },
         );
       await rememberNetwork(db, member.id, network);
@@ -169,7 +174,7 @@ export const sessionRoutes: Route[] = [
     answer: sessionSchema,
     handle: async ({ body, req, db, config }) => {
       const member = (await demoMembers(db, config)).find((m) => m.signInName === body.signInName);
-      if (!member) throw new Refusal(403, 'This is no demo sign-in');
+      if (!member) throw new Refusal(403, say('refusals.this-is-no-demo-sign-in'));
       await startSession(req, member.id);
       return describeSession(req, db, config);
     },
@@ -217,4 +222,8 @@ export const sessionRoutes: Route[] = [
 ];
 
 const alreadyPeople = (): Refusal =>
-  new Refusal(409, 'This installation already has people', 'Ask a lead to add you.');
+  new Refusal(
+    409,
+    say('refusals.this-installation-already-has-people'),
+    say('refusals.ask-a-lead-to-add-you'),
+  );

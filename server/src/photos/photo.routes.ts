@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { v7 as uuidv7 } from 'uuid';
 import { z } from 'zod';
 import { photoSchema } from '@white-ember/core/contract';
@@ -37,7 +38,11 @@ async function madeAnew(
     );
   } catch (error) {
     if (!(error instanceof FileNotReadable)) throw error;
-    throw new Refusal(422, 'This photo cannot be read', `${error.message}. Nothing was kept.`);
+    throw new Refusal(
+      422,
+      say('refusals.this-photo-cannot-be-read'),
+      say('refusals.why-nothing-was-kept', { why: error.message }),
+    );
   }
 }
 
@@ -56,20 +61,30 @@ export const photoRoutes: Route[] = [
     handle: async ({ params, body, req, db, workshopId, member, readers }) => {
       const file = uploadedFile(req);
       if (file.sizeBytes > MOST_BYTES)
-        throw new Refusal(413, 'This photo is too large', 'At most 24 MB. Nothing was kept.');
+        throw new Refusal(
+          413,
+          say('refusals.this-photo-is-too-large'),
+          say('refusals.at-most-24-mb-nothing-was'),
+        );
       const head = await headOf(file, HEAD_BYTES);
       if (!KINDS.some((begins) => begins(head)))
-        throw new Refusal(422, 'This file is no photo', 'JPEG, PNG or WebP are kept. Nothing was kept.');
+        throw new Refusal(
+          422,
+          say('refusals.this-file-is-no-photo'),
+          say('refusals.jpeg-png-or-webp-are-kept'),
+        );
       const hash = contentHash({ jobId: params.id, sha256: await sha256Of(file) });
       const known = await db.manager.findOneBy(PhotoEntity, { id: body.id });
       if (known && (known.workshopId !== workshopId || known.contentHash !== hash))
-        throw conflict('This id is already in use with other content.');
+        throw conflict(say('refusals.this-id-is-already-in-use'));
       if (known) return { id: known.id, jobId: known.jobId, mediaType: known.mediaType };
       const copies = await madeAnew(readers, member.id, file);
       const [full, ...smaller] = copies;
-      if (!full) throw new Refusal(422, 'This photo cannot be read', 'Nothing was kept.');
+      if (!full)
+        throw new Refusal(422, say('refusals.this-photo-cannot-be-read'), say('refusals.nothing-was-kept'));
       return db.transaction(async (manager) => {
-        if (!(await manager.existsBy(JobEntity, { id: params.id, workshopId }))) throw notFound('The job');
+        if (!(await manager.existsBy(JobEntity, { id: params.id, workshopId })))
+          throw notFound(say('refusals.the-job'));
         const blobId = uuidv7();
         await storeBlobBytes(manager, { id: blobId, workshopId }, full.bytes);
         const { row } = await insertOnce(manager, PhotoEntity, {

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
 import type { Response } from 'express';
@@ -36,7 +37,11 @@ export const makeCopies = (
   });
 
 const notShown = (why: string): Refusal =>
-  new Refusal(422, 'This photo cannot be shown', `${why}. The file itself is kept.`);
+  new Refusal(
+    422,
+    say('refusals.this-photo-cannot-be-shown'),
+    say('refusals.the-file-itself-is-kept', { why }),
+  );
 
 /** Copies of a photo that was kept as it came: by an earlier version, or by an archive. */
 async function ensureCopies(db: DataSource, readers: FileReaders, photo: PhotoRow): Promise<void> {
@@ -67,7 +72,7 @@ export async function photoCopy(
   size: PhotoSize,
 ): Promise<{ readonly mediaType: string; readonly bytes: AsyncIterable<Buffer> | readonly Buffer[] }> {
   const photo = await db.manager.findOneBy(PhotoEntity, place);
-  if (!photo) throw notFound('The photo');
+  if (!photo) throw notFound(say('refusals.the-photo'));
   await ensureCopies(db, readers, photo);
   const copy = await db.manager.findOneBy(PhotoCopyEntity, { photoId: photo.id, size });
   if (copy) return { mediaType: copy.mediaType, bytes: [copy.bytes] };

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { statfs } from 'node:fs/promises';
 import { Refusal } from '../http/problem.ts';
 
@@ -27,7 +28,7 @@ export async function refuseWithoutRoom(folder: string, sizeBytes: number): Prom
   if (missing > 0)
     throw new Refusal(
       507,
-      'The disk of the server is full',
-      `${Math.ceil(missing / MEGABYTE)} MB are missing for this file. Nothing was kept; somebody has to make room.`,
+      say('refusals.the-disk-of-the-server-is'),
+      say('refusals.mb-are-missing-for-this-file', { megabytes: Math.ceil(missing / MEGABYTE) }),
     );
 }

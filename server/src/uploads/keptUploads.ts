@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { randomBytes } from 'node:crypto';
 import { rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -65,17 +66,17 @@ export class KeptUploads {
 
   /** A whole file of this person, to be read once. */
   async taken(member: Member, id: string): Promise<{ readonly path: string; readonly sizeBytes: number }> {
-    if (!isOf(member, id)) throw notFound('The upload');
+    if (!isOf(member, id)) throw notFound(say('refusals.the-upload'));
     const kept = await this.#server.datastore.getUpload(id).catch(() => {
-      throw notFound('The upload');
+      throw notFound(say('refusals.the-upload'));
     });
     const path = join(this.folder, id);
     const { size: sizeBytes } = await stat(path);
     if (kept.size === undefined || sizeBytes < kept.size)
       throw new Refusal(
         409,
-        'The file is not whole yet',
-        `${sizeBytes} of ${kept.size ?? '?'} bytes are here.`,
+        say('refusals.the-file-is-not-whole-yet'),
+        say('refusals.of-bytes-are-here', { here: sizeBytes, wanted: kept.size ?? 0 }),
       );
     return { path, sizeBytes };
   }

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { z } from 'zod';
 import { notFound } from '../http/problem.ts';
 import { memberRoute, type Route } from '../http/route.ts';
@@ -29,7 +30,7 @@ export const uploadRoutes: Route[] = [
       summary: `${summary} (tus 1.0.0)`,
       params,
       handle: ({ uploads, params: { id }, member, req, res }) => {
-        if (!isOf(member, id)) throw notFound('The upload');
+        if (!isOf(member, id)) throw notFound(say('refusals.the-upload'));
         return uploads.serve(req, res);
       },
     }),

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { createReadStream, mkdirSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { basename } from 'node:path';
@@ -59,7 +60,12 @@ export function uploadTaker(uploads: KeptUploads, fileSize: number): RequestHand
 export function uploadedFile(req: Request): UploadedFile {
   const named = req.res?.locals['file'] as UploadedFile | undefined;
   if (named) return named;
-  if (!req.file) throw new Refusal(400, 'No file came with the upload', 'Send one file in the field “file”.');
+  if (!req.file)
+    throw new Refusal(
+      400,
+      say('refusals.no-file-came-with-the-upload'),
+      say('refusals.send-one-file-in-the-field'),
+    );
   // Multer reads multipart names as Latin-1; browsers send UTF-8.
   const name = Buffer.from(req.file.originalname, 'latin1').toString('utf8');
   return { path: req.file.path, name, sizeBytes: req.file.size };
@@ -75,7 +81,7 @@ export function uploadFields(req: Request): unknown {
   try {
     return JSON.parse(fields) as unknown;
   } catch {
-    throw new Refusal(400, 'The upload’s fields are not JSON');
+    throw new Refusal(400, say('refusals.the-uploads-fields-are-not-json'));
   }
 }
 

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { z } from 'zod';
 import {
   newVehicleSchema,
@@ -64,7 +65,7 @@ export const vehicleRoutes: Route[] = [
     handle: async ({ params, db, workshopId }) => {
       const row = await db.manager.findOneBy(VehicleEntity, { id: params.id, workshopId });
       const [vehicle] = row ? await presentVehicles(db.manager, [row]) : [];
-      if (!vehicle) throw notFound('The vehicle');
+      if (!vehicle) throw notFound(say('refusals.the-vehicle'));
       return vehicle;
     },
   }),
@@ -77,7 +78,7 @@ export const vehicleRoutes: Route[] = [
     answer: vehicleHistorySchema,
     handle: async ({ params, db, workshopId }) => {
       if (!(await db.manager.existsBy(VehicleEntity, { id: params.id, workshopId })))
-        throw notFound('The vehicle');
+        throw notFound(say('refusals.the-vehicle'));
       const rows = await db.manager.findBy(JobEntity, { vehicleId: params.id, workshopId });
       const jobs = [];
       for (const { id, number } of rows)
@@ -103,7 +104,7 @@ export const vehicleRoutes: Route[] = [
         contentHash: contentHash(body),
       });
       const [vehicle] = await presentVehicles(db.manager, [row]);
-      if (!vehicle) throw notFound('The vehicle');
+      if (!vehicle) throw notFound(say('refusals.the-vehicle'));
       return vehicle;
     },
   }),
@@ -121,7 +122,7 @@ export const vehicleRoutes: Route[] = [
           where: { id: params.id, workshopId },
           lock: { mode: 'pessimistic_write' },
         });
-        if (!stored) throw notFound('The vehicle');
+        if (!stored) throw notFound(say('refusals.the-vehicle'));
         await checkReferences(manager, workshopId, body);
         const { revision, ...content } = body;
         // The same change sent twice has already made its revision: it answers as before.
@@ -130,7 +131,7 @@ export const vehicleRoutes: Route[] = [
           contentHash(columns(content)) === contentHash(columns(presentable(stored)));
         if (!repeated) {
           if (stored.revision !== revision) {
-            throw conflict('Somebody else has changed this vehicle. Reload it and change it again.');
+            throw conflict(say('refusals.somebody-else-has-changed-this-vehicle'));
           }
           await manager.update(
             VehicleEntity,
@@ -141,7 +142,7 @@ export const vehicleRoutes: Route[] = [
         }
         const row = await manager.findOneByOrFail(VehicleEntity, { id: params.id });
         const [vehicle] = await presentVehicles(manager, [row]);
-        if (!vehicle) throw notFound('The vehicle');
+        if (!vehicle) throw notFound(say('refusals.the-vehicle'));
         return vehicle;
       }),
   }),

@@ -1,3 +1,4 @@
+import { say } from '@white-ember/core/words';
 import { In, type EntityManager } from 'typeorm';
 import type { Vehicle } from '@white-ember/core/contract';
 import { Refusal } from '../http/problem.ts';
@@ -49,9 +50,13 @@ export async function checkReferences(
     body.filterModelId &&
     !(await manager.existsBy(FilterModelEntity, { id: body.filterModelId, workshopId }))
   ) {
-    throw new Refusal(400, 'This filter model is not known', undefined, { filterModelId: 'is not known' });
+    throw new Refusal(400, say('refusals.this-filter-model-is-not-known'), undefined, {
+      filterModelId: say('refusals.is-not-known'),
+    });
   }
   if (body.customerId && !(await manager.existsBy(CustomerEntity, { id: body.customerId, workshopId }))) {
-    throw new Refusal(400, 'This customer is not known', undefined, { customerId: 'is not known' });
+    throw new Refusal(400, say('refusals.this-customer-is-not-known'), undefined, {
+      customerId: say('refusals.is-not-known'),
+    });
   }
 }

@@ -2,6 +2,7 @@ import { burn } from './burn.ts';
 import { causeForms, causes, chains } from './causes.ts';
 import { cautions } from './cautions.ts';
 import { chart } from './chart.ts';
+import { commandLine } from './commandLine.ts';
 import { checks } from './checks.ts';
 import { diagnosis } from './diagnosis.ts';
 import { entries } from './entries.ts';
@@ -16,6 +17,7 @@ import { live } from './live.ts';
 import * as names from './names.ts';
 import { outlook } from './outlook.ts';
 import { proof } from './proof.ts';
+import { refusals } from './refusals.ts';
 import { report } from './report.ts';
 import { shown } from './shown.ts';
 import { told } from './told.ts';
@@ -31,6 +33,7 @@ export const ENGLISH = {
   chains,
   chart,
   checks,
+  commandLine,
   diagnosis,
   entries,
   failures,
@@ -44,6 +47,7 @@ export const ENGLISH = {
   ...names,
   outlook,
   proof,
+  refusals,
   report,
   shown,
   text,
