@@ -1,12 +1,22 @@
 import { Say } from '../ui/Say.tsx';
 import { Command } from 'cmdk';
-import { useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useMatch, useNavigate } from 'react-router';
 import type { Role } from '@white-ember/core/contract';
 import { Sheet } from '../ui/Sheet.tsx';
 import { useJobsQuery } from '../data/api.ts';
 import { preferred } from '../data/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../data/store.ts';
+import { loadPhrases, useWords } from '../data/words.ts';
+
+type Finder = typeof import('./findable.ts').found;
+/** Checks, parts, causes and limits by their words: loaded with these when somebody looks for something. */
+const loadFinder = async (): Promise<Finder> => {
+  const [{ found }] = await Promise.all([import('./findable.ts'), loadPhrases()]);
+  return found;
+};
+
+const UnitsSheet = lazy(async () => ({ default: (await import('./UnitsSheet.tsx')).UnitsSheet }));
 
 const ITEM =
   'px-3 min-h-11 flex items-center gap-3 data-[selected=true]:bg-ink data-[selected=true]:text-paper';
@@ -35,7 +45,18 @@ export function CommandPalette({
     action();
   };
   const go = (to: string) => run(() => void navigate(to));
-  const commands: [string, () => void][] = [
+  const words = useWords();
+  const [finder, setFinder] = useState<{ readonly found: Finder }>();
+  useEffect(() => {
+    if (open)
+      void loadFinder().then(
+        (found) => setFinder({ found }),
+        () => undefined,
+      );
+  }, [open]);
+  const [units, setUnits] = useState(false);
+  /** Each by its name, with what else people type for it. */
+  const commands: [name: string, act: () => void, also?: string][] = [
     ...(jobId === undefined
       ? []
       : ([
@@ -53,8 +74,14 @@ export function CommandPalette({
     [
       theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)',
       run(() => dispatch(preferred({ theme: theme === 'bay' ? 'daylight' : 'bay' }))),
+      'theme night contrast',
     ],
-    ['Keys', run(onKeys)],
+    [
+      'Units and language',
+      () => setUnits(true),
+      'mbar psi kpa bar celsius fahrenheit miles pounds settings pressure temperature',
+    ],
+    ['Keys', run(onKeys), 'help shortcuts keyboard'],
   ];
   const wanted = find.trim().toLowerCase();
   // Filtered here as well: until the answer to what was typed is in, an older list must not be what Enter opens.
@@ -63,9 +90,25 @@ export function CommandPalette({
       [job.plate, job.model, job.customerName ?? ''].some((text) => text.toLowerCase().includes(wanted)),
     )
     .slice(0, 8);
-  const fitting = commands.filter(([name]) => name.toLowerCase().includes(wanted));
-  const values = [...jobs.map((job) => job.id), ...fitting.map(([name]) => name)];
+  const fitting = commands.filter(([name, , also = '']) => `${name} ${also}`.toLowerCase().includes(wanted));
+  const findables = finder?.found(find, words, jobId) ?? [];
+  const values = [
+    ...jobs.map((job) => job.id),
+    ...fitting.map(([name]) => name),
+    ...findables.map(({ id }) => id),
+  ];
   const selected = values.includes(value) ? value : (values[0] ?? '');
+  if (units)
+    return (
+      <Suspense>
+        <UnitsSheet
+          onClose={() => {
+            setUnits(false);
+            onOpenChange(false);
+          }}
+        />
+      </Suspense>
+    );
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Find">
       <Command shouldFilter={false} label="Find a job or command" value={selected} onValueChange={setValue}>
@@ -73,7 +116,7 @@ export function CommandPalette({
           autoFocus
           value={find}
           onValueChange={setFind}
-          placeholder="Plate, vehicle, customer or command"
+          placeholder="Plate, customer, check, part, code, limit …"
           className="input-box mb-2"
         />
         <Command.List className="max-h-[50vh] overflow-auto">
@@ -86,6 +129,12 @@ export function CommandPalette({
           ))}
           {fitting.map(([name, action]) => (
             <Command.Item key={name} value={name} onSelect={action} className={ITEM}>
+              {name}
+            </Command.Item>
+          ))}
+          {findables.map(({ id, what, name, to }) => (
+            <Command.Item key={id} value={id} onSelect={go(to)} className={ITEM}>
+              <span className="text-sm w-12 shrink-0">{what}</span>
               {name}
             </Command.Item>
           ))}

@@ -4,7 +4,7 @@ import { preferred } from '../data/preferences.ts';
 import { store } from '../data/store.ts';
 
 export const KEYS: readonly (readonly [string, string])[] = [
-  ['Ctrl or ⌘ K', 'Find a job, page or command'],
+  ['Ctrl or ⌘ K', 'Find a job, check, part, code, cause, limit or page'],
   ['?', 'This sheet'],
   ['G then J', 'Jobs'],
   ['G then V', 'Vehicles'],

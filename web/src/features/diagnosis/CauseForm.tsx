@@ -1,3 +1,5 @@
+import { useEffect } from 'react';
+import { useSearchParams } from 'react-router';
 import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
 import { CAUSE_STATES } from '@white-ember/core/ledger';
 import { useFamilyBookQuery } from '../../data/api.ts';
@@ -38,6 +40,12 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const addEntry = useAddEntry(open.job.id);
   const diagnosis = useDiagnosis(open);
   const form = useEntryForm(open, 'cause', FIELDS, { corrects: true });
+  // Found by its name from anywhere.
+  const found = useSearchParams()[0].get('cause');
+  const { setValue } = form.form;
+  useEffect(() => {
+    if (found !== null) setValue('cause', found);
+  }, [found, setValue]);
   const order = diagnosis?.posterior.causes ?? KNOWN_CAUSES.map(({ id }) => ({ id, probability: 0 }));
   const cause = String(form.typed('cause'));
   const known = KNOWN_CAUSES.some(({ id }) => id === cause);

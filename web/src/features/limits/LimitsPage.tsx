@@ -1,7 +1,7 @@
 import { Say } from '../../ui/Say.tsx';
 import { spokenNow, useWords } from '../../data/words.ts';
-import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { useSearchParams, useLocation } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { LimitsProfile } from '@white-ember/core/contract';
 import {
@@ -157,6 +157,11 @@ function ProfileForm({
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [store, state] = useSetLimitsMutation();
   const mayEdit = session.data?.member?.role === 'lead';
+  // A limit that was found by its name is where the page opens.
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (hash) document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
+  }, [hash]);
   const set = (id: LimitId, change: Partial<Row>): void =>
     setRows((old) => ({ ...old, [id]: { ...old[id], ...change } }));
   const submit = async (): Promise<void> => {
