@@ -93,8 +93,9 @@ test.describe('by keyboard and address', () => {
     await expect(page.getByRole('heading', { name: 'Limits' })).toBeVisible();
     await page.goBack();
     await expect(page.getByRole('heading', { name: 'Vehicles' })).toBeVisible();
+    const finder = page.getByRole('dialog', { name: 'Find' });
     await page.keyboard.press('Control+k');
-    await expect(page.getByRole('dialog', { name: 'Find' })).toBeVisible();
+    await expect(finder).toBeVisible();
     await page.keyboard.type('KE 417');
     await expect(page.getByRole('option', { name: /KE 417 QR/ }).first()).toBeVisible();
     await page.keyboard.press('Enter');
@@ -105,6 +106,25 @@ test.describe('by keyboard and address', () => {
     await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
     await page.keyboard.press('t');
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'bay');
+    // On a job also what is on its vehicle; anywhere what is set, by the words that people type.
+    await page.keyboard.press('Control+k');
+    await expect(finder).toBeVisible();
+    await page.keyboard.type('hand pump');
+    await page.getByRole('option', { name: 'Pipes: hand pump hold test' }).waitFor();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Pipes: hand pump hold test' })).toBeVisible();
+    await page.keyboard.press('Control+k');
+    await expect(finder).toBeVisible();
+    await page.keyboard.type('blocked above');
+    await page.getByRole('option', { name: 'ΔP at warm idle, blocked above' }).waitFor();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('ΔP at warm idle, blocked above')).toBeInViewport();
+    await page.keyboard.press('Control+k');
+    await expect(finder).toBeVisible();
+    await page.keyboard.type('psi');
+    await page.getByRole('option', { name: 'Units and language' }).waitFor();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog', { name: 'Units and language' })).toBeVisible();
   });
 
   test('a part on the line is reached and opened by keyboard, with its state in words', async ({
