@@ -1,4 +1,4 @@
-import { describeFailure, inEnglish, say } from '@white-ember/core/words';
+import { describeFailure, say } from '@white-ember/core/words';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import type { Log } from '@white-ember/core/contract';

@@ -8,12 +8,13 @@ import { useJobsQuery } from '../data/api.ts';
 import { preferred } from '../data/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../data/store.ts';
 import { loadPhrases, useWords } from '../data/words.ts';
+import type { found } from './findable.ts';
 
-type Finder = typeof import('./findable.ts').found;
+type Finder = typeof found;
 /** Checks, parts, causes and limits by their words: loaded with these when somebody looks for something. */
 const loadFinder = async (): Promise<Finder> => {
-  const [{ found }] = await Promise.all([import('./findable.ts'), loadPhrases()]);
-  return found;
+  const [loaded] = await Promise.all([import('./findable.ts'), loadPhrases()]);
+  return loaded.found;
 };
 
 const UnitsSheet = lazy(async () => ({ default: (await import('./UnitsSheet.tsx')).UnitsSheet }));
