@@ -25,7 +25,7 @@ async function freshVehicle(page: Page, site: Site): Promise<string> {
 async function goTo(page: Page, command: string): Promise<void> {
   await page.keyboard.press('Control+k');
   const finder = page.getByRole('dialog', { name: 'Find' });
-  await finder.getByPlaceholder(/Plate, vehicle/).fill(command);
+  await finder.getByPlaceholder(/Plate, customer/).fill(command);
   await finder.getByRole('option', { name: command }).click();
   await expect(finder).toBeHidden();
 }

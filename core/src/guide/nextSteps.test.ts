@@ -161,6 +161,24 @@ describe('soot that a burn may take', () => {
   });
 });
 
+describe('a filter that was cleaned off the vehicle', () => {
+  const OFF: readonly EntryBody[] = [
+    { ...madeReading('before', { sootG: 40 }) },
+    ...PROVEN_PATH,
+    { kind: 'part-off', what: 'Front pipe', torqueNm: 45 },
+    { kind: 'work', work: 'off-vehicle-clean', what: 'Soaked and rinsed' },
+  ];
+
+  it('goes together again before anything is read or driven', () => {
+    const stripped = judged(CODE, ...OFF);
+    expect(steps(stripped)[0]).toBe('treat off-vehicle');
+    expect(stripped.next?.why).toMatch(/^One part is still off/);
+    const off = stripped.derived.entries.find(({ body }) => body.kind === 'part-off');
+    const together = judged(CODE, ...OFF, { kind: 'part-back', off: off?.id ?? '', torqueNm: 45 });
+    expect(steps(together)[0]).toBe('prove after');
+  });
+});
+
 describe('a new filter', () => {
   const registered = (after: EntryBody): readonly string[] | undefined =>
     judged(

@@ -62,6 +62,8 @@ export interface GuideFacts {
   readonly resets: readonly { readonly id: string; readonly why: Said }[];
   /** The reading after the work is not good, or codes came back: it is looked for again. */
   readonly notCured: boolean;
+  /** Parts that came off for the clean and are not on again as they should be. */
+  readonly stillOff: number;
   /** What was chosen for the filter and is not done yet. */
   readonly chosen?: string | undefined;
   readonly sentence: (id: string) => Said;
@@ -118,6 +120,13 @@ export function nextSteps(facts: GuideFacts): Step[] {
   const steps: Step[] = [];
   if (facts.stage === 'signed-off') return [];
   if (facts.stage === 'proved') return [{ do: 'hand-over', why: say('guide.it-is-proved') }];
+  // Nothing is read and nobody drives before it is together again.
+  if (facts.stage === 'treated' && facts.stillOff > 0)
+    steps.push({
+      do: 'treat',
+      id: 'off-vehicle',
+      why: say('guide.parts-are-still-off', { parts: facts.stillOff }),
+    });
   const checks = facts.checks.filter(({ heldOff }) => heldOff === undefined);
   const asCheck = (one: RankedCheck, why: Said): Step => ({
     do: 'check',

@@ -16,7 +16,13 @@ import { expectedLoss, nextSteps, NOT_REPAIRED, type GuideFacts, type Step } fro
 import type { FilterSize } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import type { ResetStep } from '../proof/index.ts';
-import { burnOfJob, type BurnForecast, type Interlock, type JobBurn } from '../treatment/index.ts';
+import {
+  burnOfJob,
+  removedParts,
+  type BurnForecast,
+  type Interlock,
+  type JobBurn,
+} from '../treatment/index.ts';
 import { deriveJob, type DerivedJob, type JobFacts } from './deriveJob.ts';
 import { driveAdvice, type DriveAdvice } from './driveAdvice.ts';
 import { filterOfJob, FILLS, isFreed } from './filterOfJob.ts';
@@ -257,6 +263,7 @@ function guided({
     resets: resets
       .filter(({ need, held }) => need === 'due' && held.length === 0)
       .map(({ reset, why }) => ({ id: reset, why })),
+    stillOff: removedParts(derived.entries).filter(({ missing }) => missing.length > 0).length,
     chosen: worked ? undefined : derived.treatment?.body.treatment,
     sentence: sentenceOf,
     limits,

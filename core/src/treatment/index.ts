@@ -40,6 +40,7 @@ export { estimateBed, type RunEstimate } from './bedEstimate.ts';
 export {
   BREAK_ADVICE,
   offVehicleWork,
+  removedParts,
   type OffVehicleWork,
   type PartToBuy,
   type RemovedPart,

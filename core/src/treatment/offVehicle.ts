@@ -90,7 +90,8 @@ export function offVehicleWork(facts: OffVehicleFacts): OffVehicleWork {
 /** An entry or the one that it corrects. */
 const names = ({ id, supersedes }: Entry): ReadonlySet<string | undefined> => new Set([id, supersedes]);
 
-function removedParts(entries: readonly Entry[]): RemovedPart[] {
+/** Parts that came off, in their order, and what each lacks until it is on again. */
+export function removedParts(entries: readonly Entry[]): RemovedPart[] {
   const backs = entriesOfKind(entries, 'part-back');
   const signs = entriesOfKind(entries, 'fastener-signed');
   return entriesOfKind(entries, 'part-off').map((off, i) => {

@@ -45,17 +45,18 @@ export function Shell() {
   const busy = useAppSelector((state) =>
     Object.values(state[api.reducerPath].queries).some((query) => query?.status === QueryStatus.pending),
   );
+  /** The page itself stands: what rings and what tells of entries comes now. */
+  const [stands, setStands] = useState(false);
   useEffect(() => {
     // Ready before they are asked for, so that what is typed right after Ctrl K arrives in them, also without a
     // network; but never in the way of the page itself.
     if (busy) return undefined;
-    const timer = window.setTimeout(
-      () =>
-        void Promise.all([importPalette(), importKeys(), importWaitingSheet(), importEntryCheck()]).catch(
-          () => undefined,
-        ),
-      400,
-    );
+    const timer = window.setTimeout(() => {
+      setStands(true);
+      void Promise.all([importPalette(), importKeys(), importWaitingSheet(), importEntryCheck()]).catch(
+        () => undefined,
+      );
+    }, 400);
     return () => window.clearTimeout(timer);
   }, [busy]);
   const { pathname } = useLocation();
@@ -97,9 +98,7 @@ export function Shell() {
         Skip to content
       </a>
       <Header member={session.data.member} onPalette={() => setPalette(true)} />
-      <Suspense>
-        <ClockRinger />
-      </Suspense>
+      <Suspense>{stands ? <ClockRinger /> : null}</Suspense>
       {session.data.warning ? <Notice title={session.data.warning} tone="alarm" /> : null}
       <div id="work" className={`grow flex flex-col ${printed ? '' : 'min-h-0'}`}>
         <Outlet />
@@ -116,17 +115,19 @@ export function Shell() {
           />
         ) : null}
         {keys ? <KeySheet open onOpenChange={setKeys} /> : null}
-        <Toaster
-          position="bottom-right"
-          theme={theme === 'bay' ? 'dark' : 'light'}
-          // On the tape, in what is yet to come: it lies on no button, where a pointer on its way would keep it there.
-          offset={aboveTape ? 12 : 24}
-          // On a phone above the bar of stages.
-          mobileOffset={{ bottom: aboveTape ? 84 : 16 }}
-          // Undone with gloves on, too: large, and none behind another.
-          expand
-          toastOptions={{ actionButtonStyle: { height: 44, padding: '0 16px', fontSize: 16 } }}
-        />
+        {stands ? (
+          <Toaster
+            position="bottom-right"
+            theme={theme === 'bay' ? 'dark' : 'light'}
+            // On the tape, in what is yet to come: it lies on no button, where a pointer on its way would keep it there.
+            offset={aboveTape ? 12 : 24}
+            // On a phone above the bar of stages.
+            mobileOffset={{ bottom: aboveTape ? 84 : 16 }}
+            // Undone with gloves on, too: large, and none behind another.
+            expand
+            toastOptions={{ actionButtonStyle: { height: 44, padding: '0 16px', fontSize: 16 } }}
+          />
+        ) : null}
       </Suspense>
     </div>
   );

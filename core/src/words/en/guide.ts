@@ -22,6 +22,10 @@ export const guide = {
   'the-sensor-path-is-repaired': 'The sensor path is repaired: read the filter again',
   'the-work': 'The work has to be proved',
   'a-cold-engine-says-little': 'A cold engine says little about the filter',
+  'parts-are-still-off': ({ parts }: { parts: number }) =>
+    parts === 1
+      ? 'One part is still off, or not signed for: refit it before anything is read'
+      : `${parts} parts are still off, or not signed for: refit them before anything is read`,
   'it-was-chosen': 'It was chosen for this filter',
   'the-most-likely-repairable-cause': ({ sentence }: { sentence: Said }, w: Words) =>
     `${w.say(sentence)}: the most likely repairable cause, so look there`,
