@@ -261,6 +261,24 @@ describe('what makes a bed hotter', () => {
     );
   });
 
+  it('says the same when it ends once all is over', () => {
+    fc.assert(
+      fc.property(plans, fc.constantFrom(...[0.03, 0.15, 0.4]), (plan, share) => {
+        const coarse = { mostFiner: 1 };
+        const scenario = plannedBurn(plan);
+        const whole = run(scenario, coarse);
+        const burnt = run(scenario, { ...coarse, until: 'burnt' });
+        expect(Math.abs(burnt.peakBedC - whole.peakBedC)).toBeLessThan(0.5);
+        expect(burnt.sootLeftG - whole.sootLeftG).toBeLessThanOrEqual(0.001 * plan.sootG);
+        const i = whole.series.sootG.findIndex((grams) => grams <= (1 - share) * plan.sootG);
+        const drop = withDropToIdle(scenario, whole.series.timeS[i] ?? 600, idleExhaust(2));
+        const cooling = run(drop, { ...coarse, until: 'cooling' });
+        expect(Math.abs(cooling.peakBedC - run(drop, coarse).peakBedC)).toBeLessThan(0.5);
+      }),
+      { numRuns: someRuns(60) },
+    );
+  });
+
   it('a drop to idle just after ignition adds hundreds of degrees; cordierite runs hotter still', () => {
     const drop = (material: 'silicon-carbide' | 'cordierite') =>
       valueOf(

@@ -11,6 +11,7 @@ export interface BurnSeries {
 
 /** Writes the series at even moments, which the steps are made to meet. */
 export class SeriesWriter {
+  readonly #startS: number;
   readonly #everyS: number;
   readonly #timeS: number[] = [];
   readonly #sootG: number[] = [];
@@ -21,19 +22,22 @@ export class SeriesWriter {
   readonly #cells: number;
   readonly #finer: number;
 
-  constructor(endS: number, points: number, cells: number, finer: number) {
-    this.#everyS = endS / points;
+  constructor(startS: number, endS: number, points: number, cells: number, finer: number) {
+    this.#startS = startS;
+    this.#everyS = Math.max(endS - startS, 1e-6) / points;
     this.#cells = cells;
     this.#finer = finer;
     this.#bedC = cells > 0 ? new Float32Array((points + 1) * cells) : undefined;
   }
 
-  isDue = (timeS: number): boolean => timeS >= this.#timeS.length * this.#everyS - 1e-7;
+  isDue = (timeS: number): boolean => timeS >= this.#dueS() - 1e-7;
 
   nextS = (timeS: number): number => {
-    const next = this.#timeS.length * this.#everyS;
+    const next = this.#dueS();
     return next > timeS + 1e-7 ? next : next + this.#everyS;
   };
+
+  #dueS = (): number => this.#startS + this.#timeS.length * this.#everyS;
 
   write(
     timeS: number,

@@ -2,7 +2,7 @@ import { say, type Said } from '../words/index.ts';
 import type { FilterMaterial } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { bedLimits } from './bed.ts';
-import type { BurnRun } from './burnModel.ts';
+import type { BurnRun } from './burnRun.ts';
 
 /** `too-hot`: a limit of the bed is passed. `soot-left`: it keeps them and leaves more than a good clean does. */
 export type BurnVerdict = 'clean' | 'soot-left' | 'too-hot';

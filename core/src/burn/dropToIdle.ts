@@ -3,7 +3,8 @@ import { filterVolumeL } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
 import { bedLimits } from './bed.ts';
-import { simulateBurn, type BurnOptions, type BurnRun } from './burnModel.ts';
+import { simulateBranches, simulateBurn } from './burnModel.ts';
+import type { BurnOptions, BurnRun } from './burnRun.ts';
 import { plannedBurn, type BurnPlan } from './plannedBurn.ts';
 import { MOST_SOOT_G_PER_L, ProfileReader, type BurnScenario, type InletPoint } from './scenario.ts';
 
@@ -67,7 +68,7 @@ export interface WorstDrop {
 const TRIED_CELLS = 30;
 
 /**
- * The planned burn, and the same with the drop to idle at the worst of several moments after ignition. Which moment that is
+ * The planned burn (to the end of its soot where `options` say so), and the same with the drop to idle at the worst of several moments after ignition. Which moment that is
  * a coarse bed says; how hot it gets, one as fine as `options` ask for.
  */
 export function worstDropToIdle(
@@ -80,23 +81,24 @@ export function worstDropToIdle(
   if (!planned.ok) return planned;
   const { timeS, sootG } = planned.value.series;
   const asPlanned = { planned: planned.value, worst: planned.value, atS: scenario.endS };
-  let hottest: { readonly atS: number; readonly peakC: number } | undefined;
-  for (const share of TRIED_SHARES) {
+  const moments = TRIED_SHARES.flatMap((share) => {
     const i = sootG.findIndex((grams) => grams <= (1 - share) * scenario.sootG);
-    if (i < 0 || scenario.sootG === 0) break;
-    const atS = timeS[i] as number;
-    const tried = simulateBurn(
-      { ...withDropToIdle(scenario, atS, idle), cells: Math.min(scenario.cells ?? TRIED_CELLS, TRIED_CELLS) },
-      limits,
-      { ...options, mostFiner: 1 },
-    );
-    if (!tried.ok) return tried;
-    if (hottest === undefined || tried.value.peakBedC > hottest.peakC)
-      hottest = { atS, peakC: tried.value.peakBedC };
-  }
-  if (hottest === undefined) return success(asPlanned);
-  const { atS } = hottest;
-  const worst = simulateBurn(withDropToIdle(scenario, atS, idle), limits, options);
+    return i < 0 || scenario.sootG === 0 ? [] : [timeS[i] as number];
+  });
+  const tried = simulateBranches(
+    { ...scenario, cells: Math.min(scenario.cells ?? TRIED_CELLS, TRIED_CELLS) },
+    limits,
+    { ...options, until: 'cooling' },
+    moments.map((atS) => ({ atS, scenario: withDropToIdle(scenario, atS, idle) })),
+  );
+  if (!tried.ok) return tried;
+  const peaks = tried.value.map(({ peakBedC }) => peakBedC);
+  const atS = moments[peaks.indexOf(Math.max(...peaks))];
+  if (atS === undefined) return success(asPlanned);
+  const worst = simulateBurn(withDropToIdle(scenario, atS, idle), limits, {
+    ...options,
+    ...(options.until ? { until: 'cooling' } : {}),
+  });
   if (!worst.ok) return worst;
   return success(
     worst.value.peakBedC > planned.value.peakBedC ? { ...asPlanned, worst: worst.value, atS } : asPlanned,
@@ -125,7 +127,7 @@ export function safeSootLimit(plan: BurnPlan, idle: IdleExhaust, limits: Limits)
   const volumeL = filterVolumeL(plan.filter);
   const peakAt = (gPerL: number): Result<number> => {
     const scenario = plannedBurn({ ...plan, sootG: gPerL * volumeL });
-    const drop = worstDropToIdle(scenario, idle, limits, { mostFiner: SEARCH_FINER });
+    const drop = worstDropToIdle(scenario, idle, limits, { mostFiner: SEARCH_FINER, until: 'burnt' });
     return drop.ok ? success(drop.value.worst.peakBedC) : drop;
   };
   const bare = peakAt(0);

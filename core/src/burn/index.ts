@@ -15,15 +15,8 @@ export {
   type BurnScenario,
   type InletPoint,
 } from './scenario.ts';
-export {
-  checkScenario,
-  DEFAULT_CELLS,
-  simulateBurn,
-  type BurnAssumptions,
-  type BurnOptions,
-  type BurnRun,
-  type EnergyBalance,
-} from './burnModel.ts';
+export { checkScenario, DEFAULT_CELLS, simulateBurn } from './burnModel.ts';
+export type { BurnAssumptions, BurnOptions, BurnRun, EnergyBalance } from './burnRun.ts';
 export { plannedBurn, type BurnPlan } from './plannedBurn.ts';
 export {
   idleExhaust,

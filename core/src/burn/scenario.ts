@@ -77,6 +77,8 @@ export interface Inlet {
   no2: number;
 }
 
+const between = (a: number, b: number, share: number): number => a + (b - a) * share;
+
 /** Reads a profile in the order of time; before its first and after its last point it stays as there. */
 export class ProfileReader {
   readonly #points: readonly InletPoint[];
@@ -103,11 +105,10 @@ export class ProfileReader {
     const from = points[this.#at] as InletPoint;
     const to = points[this.#at + 1] ?? from;
     const share = to.atS > from.atS ? Math.min(1, Math.max(0, (timeS - from.atS) / (to.atS - from.atS))) : 0;
-    const between = (a: number, b: number): number => a + (b - a) * share;
-    this.inlet.celsius = between(from.inletC, to.inletC);
-    this.inlet.kgPerS = between(from.exhaustKgPerS, to.exhaustKgPerS);
-    this.inlet.oxygen = between(from.oxygenPercent, to.oxygenPercent) / 100;
-    this.inlet.no2 = between(from.no2Ppm, to.no2Ppm) / 1e6;
+    this.inlet.celsius = between(from.inletC, to.inletC, share);
+    this.inlet.kgPerS = between(from.exhaustKgPerS, to.exhaustKgPerS, share);
+    this.inlet.oxygen = between(from.oxygenPercent, to.oxygenPercent, share) / 100;
+    this.inlet.no2 = between(from.no2Ppm, to.no2Ppm, share) / 1e6;
     return this.inlet;
   }
 

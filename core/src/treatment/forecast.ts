@@ -84,7 +84,10 @@ const FORECAST_CELLS = 30;
 /** What the burn would do, and the worst drop to idle in it. Some tenths of a second of work: not for the main thread. */
 export function forecastBurn({ plan, displacementL }: JobBurn, limits: Limits): Result<BurnForecast> {
   const scenario = plannedBurn({ ...plan, cells: FORECAST_CELLS });
-  const drop = worstDropToIdle(scenario, idleExhaust(displacementL), limits, { mostFiner: 4 });
+  const drop = worstDropToIdle(scenario, idleExhaust(displacementL), limits, {
+    mostFiner: 4,
+    until: 'burnt',
+  });
   if (!drop.ok) return drop;
   const { planned, worst } = drop.value;
   return success({
