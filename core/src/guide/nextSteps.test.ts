@@ -171,7 +171,7 @@ describe('a filter that was cleaned off the vehicle', () => {
 
   it('goes together again before anything is read or driven', () => {
     const stripped = judged(CODE, ...OFF);
-    expect(steps(stripped)[0]).toBe('treat off-vehicle');
+    expect(steps(stripped)[0]).toBe('treat refit');
     expect(stripped.next?.why).toMatch(/^One part is still off/);
     const off = stripped.derived.entries.find(({ body }) => body.kind === 'part-off');
     const together = judged(CODE, ...OFF, { kind: 'part-back', off: off?.id ?? '', torqueNm: 45 });

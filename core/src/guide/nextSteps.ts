@@ -124,7 +124,7 @@ export function nextSteps(facts: GuideFacts): Step[] {
   if (facts.stage === 'treated' && facts.stillOff > 0)
     steps.push({
       do: 'treat',
-      id: 'off-vehicle',
+      id: 'refit',
       why: say('guide.parts-are-still-off', { parts: facts.stillOff }),
     });
   const checks = facts.checks.filter(({ heldOff }) => heldOff === undefined);

@@ -43,6 +43,7 @@ export function stepTitle(
         ? say('job.repair-cause', { cause: sentenceOf(id) })
         : say('job.confirm-and-repair', { cause: sentenceOf(id) });
     case 'treat': {
+      if (id === 'refit') return say('job.refit-the-parts');
       const treatment = TREATMENTS.find((one) => one === id);
       return treatment === undefined ? say('job.treat-the-filter') : say(`treatments.${treatment}`);
     }

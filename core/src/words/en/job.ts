@@ -116,6 +116,7 @@ export const job = {
   wait: 'Wait',
   'repair-cause': ({ cause }: { cause: Said }, w: Words) => `Repair: ${w.within(cause)}`,
   'confirm-and-repair': ({ cause }: { cause: Said }, w: Words) => `Confirm and repair: ${w.within(cause)}`,
+  'refit-the-parts': 'Refit the parts',
   'treat-the-filter': 'Treat the filter',
   prove: 'Prove it',
   'hand-over': 'Hand over',

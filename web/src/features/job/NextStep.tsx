@@ -55,8 +55,8 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
       return {
         title,
         why,
-        act: derived.treatment ? 'Go to the work' : 'Choose the treatment',
-        stage: derived.treatment ? 'treat' : 'decide',
+        act: derived.treatment || id === 'refit' ? 'Go to the work' : 'Choose the treatment',
+        stage: derived.treatment || id === 'refit' ? 'treat' : 'decide',
       };
     case 'wait':
       return { title, why, act: 'Go to the timer', stage: 'treat' };
