@@ -47,7 +47,7 @@ describe('regeneration', () => {
     driver.follow({ do: 'idle' }, 30);
     expect(computer.regeneration).toMatchObject({
       phase: 'wanted',
-      inhibitors: ['the vehicle is not moving'],
+      inhibitors: [{ say: 'link.vehicle-stands' }],
     });
     let hottest = 0;
     driver.follow({ do: 'cruise', kmPerH: 75 }, 1900, () => {

@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import { allSeeds, someOf } from '../testing/seeds.ts';
 import { describe, expect, it } from 'vitest';
 import { filterVolumeL } from '../filter/index.ts';
@@ -214,7 +215,7 @@ describe('what no single log shows, the vehicle does', () => {
     ['dp-sensor-failed', 'dead', /code P245\d is active/],
   ] as const)('%s %s: holds regeneration off, and says why', (id, form, words) => {
     const { vehicle } = driven([fault(id, form)], HOLD);
-    expect(vehicle.computer.regeneration.inhibitors.join('; ')).toMatch(words);
+    expect(inEnglish(vehicle.computer.regeneration.inhibitors).join('; ')).toMatch(words);
     expect(vehicle.startRoutine('regenerate-standing')).toMatchObject({ status: 'refused' });
   });
 

@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { failed, success, type Failure, type Result } from '../quantities/index.ts';
 import { bedOf } from './bed.ts';
@@ -21,8 +22,8 @@ export function checkScenario(scenario: unknown): Result<BurnScenario> {
   const issue = parsed.error.issues[0];
   return failed({
     code: 'out-of-range',
-    field: issue && issue.path.length > 0 ? issue.path.join('.') : 'The scenario',
-    requirement: `is not fit — ${issue?.message ?? ''}`,
+    field: issue && issue.path.length > 0 ? issue.path.join('.') : say('fields.the-scenario'),
+    requirement: say('burn.is-not-fit', { why: issue?.message ?? '' }),
   } satisfies Failure);
 }
 

@@ -1,22 +1,16 @@
 import { z } from 'zod';
+import { figure, wholeNumber } from '../fields/index.ts';
+import { fault, PLAIN_WORDS, say, type Said } from '../words/index.ts';
 import { FILTER_MATERIALS, filterGeometrySchema, filterVolumeL } from '../filter/index.ts';
 import { CATALYSTS } from './kinetics.ts';
 
-const number = (what: string, low: number, high: number, unit: string) => {
-  const range = `${what}: ${low} to ${high} ${unit}`;
-  return z
-    .number({ error: `${what}: enter a number` })
-    .min(low, range)
-    .max(high, range);
-};
-
 /** What comes into the filter at one moment; between two moments everything goes in straight lines. */
 export const inletPointSchema = z.strictObject({
-  atS: number('Time', 0, 36_000, 's'),
-  inletC: number('Temperature before the filter', -40, 1000, '°C'),
-  exhaustKgPerS: number('Exhaust flow', 0, 2, 'kg/s'),
-  oxygenPercent: number('Oxygen', 0, 21, '%'),
-  no2Ppm: number('Nitrogen dioxide', 0, 5000, 'ppm').default(0),
+  atS: figure('moment', 0, 36_000, 's'),
+  inletC: figure('temperature-before-the-filter', -40, 1000, '°C'),
+  exhaustKgPerS: figure('exhaust-flow', 0, 2, 'kg/s'),
+  oxygenPercent: figure('oxygen', 0, 21, '%'),
+  no2Ppm: figure('nitrogen-dioxide', 0, 5000, 'ppm').default(0),
 });
 export type InletPoint = z.infer<typeof inletPointSchema>;
 
@@ -27,44 +21,35 @@ export const MOST_ASH_G_PER_L = 120;
 export const burnScenarioSchema = z
   .strictObject({
     filter: filterGeometrySchema.extend({ material: z.enum(FILTER_MATERIALS) }).strict(),
-    sootG: number('Soot', 0, 1000, 'g'),
-    ashG: number('Ash', 0, 5000, 'g').default(0),
+    sootG: figure('soot', 0, 1000, 'g'),
+    ashG: figure('ash', 0, 5000, 'g').default(0),
     catalyst: z.enum(CATALYSTS),
     profile: z
       .array(inletPointSchema)
-      .min(1, 'At least one point of the profile')
-      .max(5000, 'At most 5000 points'),
-    ambientC: number('Ambient temperature', -40, 60, '°C').default(20),
+      .min(1, fault(say('burn.at-least-one-point')))
+      .max(5000, fault(say('burn.at-most-points', { most: 5000 }))),
+    ambientC: figure('ambient-temperature', -40, 60, '°C').default(20),
     /** Bed at the beginning; as the ambient where it is not given. */
-    startC: number('Bed at the beginning', -40, 800, '°C').optional(),
+    startC: figure('bed-at-the-beginning', -40, 800, '°C').optional(),
     /** Cells along the filter. */
-    cells: z
-      .number()
-      .int('Cells: a whole number')
-      .min(5, 'Cells: 5 to 1000')
-      .max(1000, 'Cells: 5 to 1000')
-      .optional(),
-    endS: number('End', 1, 36_000, 's'),
+    cells: wholeNumber('cells-along-the-filter', 5, 1000).optional(),
+    endS: figure('end', 1, 36_000, 's'),
   })
   .superRefine(({ filter, sootG, ashG, profile }, context) => {
     const volumeL = filterVolumeL(filter);
-    const most = (path: string, what: string, grams: number, gPerL: number): void => {
+    const wrong = (path: (string | number)[], what: Said): void =>
+      context.addIssue({ code: 'custom', path, message: fault(what, PLAIN_WORDS).error() });
+    const most = (field: 'soot' | 'ash', grams: number, gPerL: number): void => {
       if (grams > gPerL * volumeL)
-        context.addIssue({
-          code: 'custom',
-          path: [path],
-          message: `${what}: at most ${gPerL} g/L, ${(gPerL * volumeL).toFixed(0)} g in this filter of ${volumeL.toFixed(2)} L`,
-        });
+        wrong(
+          [`${field}G`],
+          say('burn.more-than-the-model-covers', { field: say(`fields.${field}`), gPerL, volumeL }),
+        );
     };
-    most('sootG', 'Soot', sootG, MOST_SOOT_G_PER_L);
-    most('ashG', 'Ash', ashG, MOST_ASH_G_PER_L);
+    most('soot', sootG, MOST_SOOT_G_PER_L);
+    most('ash', ashG, MOST_ASH_G_PER_L);
     const back = profile.findIndex(({ atS }, i) => i > 0 && atS <= (profile[i - 1]?.atS ?? 0));
-    if (back > 0)
-      context.addIssue({
-        code: 'custom',
-        path: ['profile', back, 'atS'],
-        message: `Time: point ${back + 1} of the profile is not later than the one before it`,
-      });
+    if (back > 0) wrong(['profile', back, 'atS'], say('burn.point-not-later', { point: back + 1 }));
   });
 export type BurnScenario = z.infer<typeof burnScenarioSchema>;
 

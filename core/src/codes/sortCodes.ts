@@ -1,3 +1,4 @@
+import { joined, say, type Said } from '../words/index.ts';
 import { codeMeaning, type KnownCode } from './meaning.ts';
 import { isActive, sameCode, type ListedCode } from './readList.ts';
 
@@ -16,7 +17,7 @@ export interface SortedCode extends KnownCode {
   readonly active: boolean;
   readonly group: CodeGroup;
   /** Why it stands in its group. */
-  readonly reason: string;
+  readonly reason: Said;
 }
 
 function groupOf({ role, holdsRegenerationOff }: KnownCode): CodeGroup {
@@ -24,21 +25,13 @@ function groupOf({ role, holdsRegenerationOff }: KnownCode): CodeGroup {
   return role;
 }
 
-const REASONS: Readonly<Record<CodeGroup, string>> = {
-  cause: 'May be the root cause: it names a circuit or a mismatch, not a part',
-  'holds-regeneration-off': 'Has its own cause, and inhibits regeneration while active',
-  consequence: 'Consequence: find what caused it first',
-  bystander: 'Unrelated to the filter',
-  unknown: 'Not in the tables; kept as it is',
-};
-
 /** What a consequence most likely comes of, among the codes of the same scan. */
-function causeBehind(known: KnownCode, all: readonly KnownCode[]): string {
+function causeBehind(known: KnownCode, all: readonly KnownCode[]): Said {
   if (known.role !== 'consequence') return '';
   const behind = all.filter(({ role }) => role === 'cause').map(({ code }) => code);
   return behind.length === 0
-    ? '; no code says which, so use live values'
-    : `; look at ${behind.slice(0, 3).join(', ')} first`;
+    ? say('codes.no-code-says-which')
+    : say('codes.look-at-these-first', { codes: behind.slice(0, 3) });
 }
 
 /** Sorts a scan into what may be the cause, what holds a regeneration off, what comes of it, and what stands by. */
@@ -48,15 +41,14 @@ export function sortCodes(listed: readonly ListedCode[]): SortedCode[] {
     const meaning = known[i] as KnownCode;
     const group = groupOf(meaning);
     const active = isActive(one);
-    const off =
-      meaning.holdsRegenerationOff && group === 'cause' ? '; while active it inhibits regeneration' : '';
+    const off = meaning.holdsRegenerationOff && group === 'cause' ? say('codes.inhibits-while-active') : '';
     return {
       ...meaning,
       ...(one.status === undefined ? {} : { status: one.status }),
       ...(one.module === undefined ? {} : { module: one.module }),
       active,
       group,
-      reason: `${REASONS[group]}${off}${causeBehind(meaning, known)}`,
+      reason: joined([say(`codes.${group}`), off, causeBehind(meaning, known)], '; '),
     };
   });
   const place = ({ group, active }: SortedCode): number => 2 * CODE_GROUPS.indexOf(group) + (active ? 0 : 1);

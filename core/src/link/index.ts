@@ -1,4 +1,4 @@
-export { ROUTINE_IDS, ROUTINE_LABELS, type RoutineId, type RoutineState } from './routines.ts';
+export { ROUTINE_IDS, type RoutineId, type RoutineState } from './routines.ts';
 export {
   LinkError,
   type CodeStatus,

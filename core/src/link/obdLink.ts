@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import { CHANNEL_ROLES, OBD_PARAMETERS, obdValueOf, type ObdValue } from '../readings/index.ts';
 import { unitLabel } from '../quantities/index.ts';
 import type { RoutineState } from './routines.ts';
@@ -81,7 +82,7 @@ export class ObdLink implements ScanLink {
       this.#channels = await this.#find();
     } catch {
       this.#listener.onState({ status: 'off' });
-      throw new LinkError('The vehicle does not answer: switch the ignition on, then connect again.');
+      throw new LinkError(say('link.no-answer-ignition'));
     }
     this.#connected = true;
     this.#silent = 0;
@@ -145,7 +146,7 @@ export class ObdLink implements ScanLink {
     this.#require();
     this.#streaming = ids.map((id) => {
       const channel = this.#channels.find((one) => one.id === id);
-      if (!channel) throw new LinkError(`The module offers no channel “${id}”.`);
+      if (!channel) throw new LinkError(say('link.no-such-channel', { channel: id }));
       return channel;
     });
     const pids = [...new Set(this.#streaming.map(({ pid }) => pid))];
@@ -176,8 +177,8 @@ export class ObdLink implements ScanLink {
     this.#require();
     const answer = await this.#ask(0x04);
     return answer[0] === 0x44
-      ? { done: true, text: 'Codes cleared; self-tests restart.' }
-      : { done: false, text: 'Refused: only with the engine off and the ignition on.' };
+      ? { done: true, text: say('link.codes-cleared') }
+      : { done: false, text: say('link.only-with-the-engine-off') };
   };
 
   routines = async (): Promise<readonly LinkRoutine[]> => Promise.resolve([]);
@@ -187,7 +188,7 @@ export class ObdLink implements ScanLink {
       id,
       elapsedS: 0,
       status: 'refused',
-      text: 'The generic services have no such routine.',
+      text: say('link.no-such-routine'),
     });
 
   routineState = async (): Promise<RoutineState | undefined> => Promise.resolve(undefined);
@@ -201,7 +202,7 @@ export class ObdLink implements ScanLink {
   };
 
   #require(): void {
-    if (!this.#connected) throw new LinkError('Not connected to a vehicle.');
+    if (!this.#connected) throw new LinkError(say('link.not-connected'));
   }
 
   #ask(...request: number[]): Promise<Uint8Array> {
@@ -249,7 +250,7 @@ export class ObdLink implements ScanLink {
       if (waiting.tries < TRIES) this.#send(waiting);
       else {
         this.#queue.shift();
-        waiting.reject(new LinkError('The vehicle does not answer.'));
+        waiting.reject(new LinkError(say('link.no-answer')));
         this.#unanswered();
         this.#sendNext();
       }
@@ -291,6 +292,6 @@ export class ObdLink implements ScanLink {
     this.#connected = false;
     this.#streaming = [];
     this.#groups = [];
-    this.#listener.onState({ status: 'lost', text: 'The link to the vehicle was lost. Reconnect.' });
+    this.#listener.onState({ status: 'lost', text: say('link.lost') });
   }
 }

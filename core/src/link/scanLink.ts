@@ -1,3 +1,4 @@
+import { inEnglish, type Said } from '../words/index.ts';
 import type { Unit } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
 import type { RoutineId, RoutineState } from './routines.ts';
@@ -28,7 +29,7 @@ export interface LinkListener {
 
 export type LinkState =
   | { readonly status: 'off' | 'connecting' | 'connected' }
-  | { readonly status: 'lost'; readonly text: string };
+  | { readonly status: 'lost'; readonly text: Said };
 
 export interface LinkIdentity {
   /** What the tool takes the vehicle for: it may be wrong. */
@@ -82,15 +83,18 @@ export interface LinkCode {
 
 export interface LinkRoutine {
   readonly id: RoutineId;
-  readonly label: string;
+  readonly label: Said;
 }
 
 export interface LinkAnswer {
   readonly done: boolean;
-  readonly text: string;
+  readonly text: Said;
 }
 
 /** A link does not do what was asked; the text says why and what to do. */
 export class LinkError extends Error {
   override readonly name = 'LinkError';
+  constructor(readonly said: Said) {
+    super(inEnglish(said));
+  }
 }

@@ -60,11 +60,8 @@ export interface AnalysedWindow {
   };
 }
 
-/** What a reader or the analysis of a log found wanting. */
-export type SaidWarning = Omit<LogWarning, 'text'> & { readonly text: Said };
-
 export interface LogAnalysis {
-  readonly format: string;
+  readonly format: Said;
   readonly durationS: number;
   readonly channels: readonly {
     role: string;
@@ -73,7 +70,7 @@ export interface LogAnalysis {
     column: string;
     sampleHz: number;
     confidence: number;
-    reason: string;
+    reason: Said;
     gauge?: true;
   }[];
   readonly unmapped: readonly string[];
@@ -81,7 +78,7 @@ export interface LogAnalysis {
   readonly without?: readonly WithoutRole[];
   /** Roles that several columns claim with equal right. */
   readonly questions?: readonly MappingQuestion[];
-  readonly warnings: readonly SaidWarning[];
+  readonly warnings: readonly LogWarning[];
   readonly windows: readonly AnalysedWindow[];
   readonly findings: readonly Finding[];
   readonly fit?: { readonly A: number; readonly B: number; readonly r2: number };
@@ -161,7 +158,7 @@ export function analyseRaw(raw: RawLog, options: AnalyseOptions = {}): AnalysedL
     ...(displacementL === undefined ? {} : { displacementL }),
     ...(barometerMbar === undefined ? {} : { barometerMbar }),
   };
-  const warnings: SaidWarning[] = [...recording.warnings];
+  const warnings: LogWarning[] = [...recording.warnings];
   if (!recording.channels.has('engineSpeed')) {
     warnings.push({
       code: 'engine-speed-missing',
@@ -367,7 +364,7 @@ function shownFeatures(recording: Recording, features: LogFeatures): ShownFeatur
 }
 
 /** Says where the log is too coarse for a pipe to be judged by its response. */
-function samplingWarnings(features: LogFeatures, limits: Limits): SaidWarning[] {
+function samplingWarnings(features: LogFeatures, limits: Limits): LogWarning[] {
   const { dp } = features;
   if (!dp?.response || showsResponse(dp, limits.slowResponseS)) return [];
   return [

@@ -203,7 +203,7 @@ describe('units and wording', () => {
     const dp = analysis.channels.find((channel) => channel.role === 'dpfDeltaP');
     expect(dp?.unit).toBe('mbar');
     expect(dp?.confidence).toBeLessThan(0.8);
-    expect(dp?.reason).toMatch(/no unit stated/);
+    expect(inEnglish(dp?.reason)).toMatch(/no unit stated/);
   });
 
   it('converts psi, kPa and inHg to the same pressure', async () => {
@@ -254,7 +254,7 @@ describe('units and wording', () => {
       (rpm) => [rpm / 90],
     );
     const analysis = await analyse(csv(`${HEADER},DPF differential pressure 2 (mbar)`, rows));
-    expect(analysis.warnings.find((w) => w.code === 'channel-ambiguous')?.text).toMatch(
+    expect(inEnglish(analysis.warnings.find((w) => w.code === 'channel-ambiguous')?.text)).toMatch(
       /differential pressure 2/,
     );
     expect(analysis.questions).toMatchObject([

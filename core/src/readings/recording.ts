@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { median, toBase, unitLabel } from '../quantities/index.ts';
 import { CHANNEL_ROLES, type ChannelRole } from './channelRoles.ts';
 import { indexAt } from './indexAt.ts';
@@ -12,7 +13,7 @@ export interface Series {
 
 /** A log whose channels have roles and base units. */
 export interface Recording {
-  readonly format: string;
+  readonly format: Said;
   readonly durationS: number;
   readonly channels: ReadonlyMap<ChannelRole, Series>;
   readonly mapping: ChannelMapping;
@@ -52,7 +53,7 @@ export function toRecording(
     if (barometer === undefined) {
       warnings.push({
         code: 'barometer-assumed',
-        text: `“${column}” is a gauge pressure and the file has no barometer: ${STANDARD_BAROMETER_MBAR} mbar is assumed.`,
+        text: say('logs.is-a-gauge-pressure-and-the', { column, assumed: STANDARD_BAROMETER_MBAR }),
       });
     }
   }
@@ -75,7 +76,13 @@ function withoutGlitches(series: Series, role: ChannelRole, name: string, warnin
   const kept = Int32Array.from([...series.values.keys()].filter((i) => possible(series.values[i] as number)));
   warnings.push({
     code: 'reading-implausible',
-    text: `${wrong} ${wrong === 1 ? 'reading' : 'readings'} of “${name}” are outside the channel’s range (${low} to ${high} ${unitLabel(unit)}) and were left out.`,
+    text: say('logs.of-are-outside-the-channels-range', {
+      count: wrong,
+      name,
+      low,
+      high,
+      unit: unitLabel(unit),
+    }),
   });
   return {
     timeS: Float64Array.from(kept, (i) => series.timeS[i] as number),

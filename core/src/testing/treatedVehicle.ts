@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
 import { answerCheck, BENCH_FAMILIES, BenchVehicle, perform } from '../bench/index.ts';
@@ -163,7 +164,7 @@ export class TreatedJob {
     this.enter({
       kind: 'work',
       work: treatment === 'drive' ? 'drive-regeneration' : 'standing-regeneration',
-      what: answer.text,
+      what: inEnglish(answer.text),
     });
     this.enter({
       kind: 'burn-ended',

@@ -1,3 +1,4 @@
+import { inEnglish } from '../../words/index.ts';
 import { type LinkChannel, type LinkReading, type LinkState, RecordingText } from '../../link/index.ts';
 import { describe, expect, it } from 'vitest';
 import { success, valueOf } from '../../quantities/index.ts';
@@ -151,7 +152,7 @@ describe('the link', () => {
     expect(codes.map(({ code }) => code)).toEqual(['SPN 3251 FMI 4']);
     const answer = await adapter.startRoutine('regenerate-standing');
     expect(answer).toMatchObject({ status: 'refused' });
-    expect(answer.text).toContain('SPN 3251 FMI 4');
+    expect(inEnglish(answer.text)).toContain('SPN 3251 FMI 4');
   });
 
   it('reads codes with their freeze frames and starts routines', async () => {

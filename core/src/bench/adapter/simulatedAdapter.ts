@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import {
   type LinkAnswer,
   type LinkChannel,
@@ -8,7 +9,6 @@ import {
   type LinkReading,
   type LinkRoutine,
   ROUTINE_IDS,
-  ROUTINE_LABELS,
   type RoutineId,
   type RoutineState,
   type ScanLink,
@@ -74,7 +74,7 @@ export class SimulatedAdapter implements ScanLink {
     this.#listener.onState({ status: 'connecting' });
     if (this.#vehicle.controls.ignition === 'off') {
       this.#listener.onState({ status: 'off' });
-      throw new LinkError('The vehicle does not answer: switch the ignition on, then connect again.');
+      throw new LinkError(say('link.no-answer-ignition'));
     }
     this.#connectedAtS = this.#vehicle.timeS;
     this.#dropped = false;
@@ -97,9 +97,9 @@ export class SimulatedAdapter implements ScanLink {
     this.#require();
     const chosen = ids.map((id) => {
       const channel = this.#channels.find((one) => one.id === id);
-      if (!channel) throw new LinkError(`The module offers no channel “${id}”.`);
+      if (!channel) throw new LinkError(say('link.no-such-channel', { channel: id }));
       if (channel.status === 'not-fitted')
-        throw new LinkError(`“${channel.name}” is listed, but not fitted on this vehicle.`);
+        throw new LinkError(say('link.not-fitted', { channel: channel.name }));
       return channel;
     });
     this.#streaming = chosen;
@@ -133,7 +133,7 @@ export class SimulatedAdapter implements ScanLink {
 
   routines = async (): Promise<readonly LinkRoutine[]> => {
     this.#require();
-    return Promise.resolve(ROUTINE_IDS.map((id) => ({ id, label: ROUTINE_LABELS[id] })));
+    return Promise.resolve(ROUTINE_IDS.map((id) => ({ id, label: say(`routines.${id}`) })));
   };
 
   startRoutine = async (id: RoutineId): Promise<RoutineState> => {
@@ -155,9 +155,8 @@ export class SimulatedAdapter implements ScanLink {
   };
 
   #require(): void {
-    if (this.#connectedAtS === undefined || this.#dropped) throw new LinkError('Not connected to a vehicle.');
-    if (this.#vehicle.controls.ignition === 'off')
-      throw new LinkError('The vehicle does not answer: the ignition is off.');
+    if (this.#connectedAtS === undefined || this.#dropped) throw new LinkError(say('link.not-connected'));
+    if (this.#vehicle.controls.ignition === 'off') throw new LinkError(say('link.no-answer-ignition-off'));
   }
 
   /** Gives what is due by the vehicle's time. To be called after every step of the vehicle. */
@@ -168,7 +167,7 @@ export class SimulatedAdapter implements ScanLink {
     if (dropsOutAfterS !== undefined && timeS - this.#connectedAtS >= dropsOutAfterS) {
       this.#dropped = true;
       this.#streaming = [];
-      this.#listener.onState({ status: 'lost', text: 'The link to the vehicle was lost. Reconnect.' });
+      this.#listener.onState({ status: 'lost', text: say('link.lost') });
       return;
     }
     const count = this.#streaming.length;

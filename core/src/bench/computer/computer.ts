@@ -1,3 +1,4 @@
+import type { Message } from '../../words/index.ts';
 import type { CodeStatus, FreezeFrame, RoutineState } from '../../link/index.ts';
 import type { BenchFamily } from '../families.ts';
 import type { Temper } from './temper.ts';
@@ -24,7 +25,7 @@ export interface Regeneration {
   /** Distances between the last regenerations, km. */
   readonly distances: number[];
   /** What blocks it at this moment, in words. */
-  inhibitors: string[];
+  inhibitors: Message[];
 }
 
 /** The ECU: what it believes, learned and wants. Plain values, so that it is copied with the vehicle. */

@@ -1,3 +1,4 @@
+import { say, type Message } from '../../words/index.ts';
 import { filterVolumeL } from '../../filter/index.ts';
 import type { BenchFamily } from '../families.ts';
 import { anyActive, type Computer } from './computer.ts';
@@ -54,24 +55,29 @@ export const sootRefuseG = (family: BenchFamily): number =>
 const LONGEST_S = 35 * 60;
 const SHORTEST_S = 240;
 
-/** What holds a regeneration off now, in words; none where it may run. */
-export function inhibitors(family: BenchFamily, computer: Computer, seen: RegenSeen): string[] {
+/** Below these, or above, the computer of the simulated vehicles holds a regeneration off. */
+const COOLANT_FROM_C = 70;
+const FUEL_FROM_PERCENT = 12;
+const OIL_FUEL_MOST_PERCENT = 8;
+
+/** What holds a regeneration off now; none where it may run. */
+export function inhibitors(family: BenchFamily, computer: Computer, seen: RegenSeen): Message[] {
   const code = anyActive(computer, INHIBITING_CODES);
   const { forced } = computer.regeneration;
-  return [
-    ...(code === undefined ? [] : [`code ${codeAsWritten(family, code)} is active`]),
-    ...(seen.coolantC < 70 ? [`coolant is at ${seen.coolantC.toFixed(0)} °C, under 70 °C`] : []),
-    ...(seen.fuelPercent < 12 ? [`fuel is at ${seen.fuelPercent.toFixed(0)} %, under 12 %`] : []),
-    ...(computer.oilLifePercent <= 0 ? ['oil life is at 0 %'] : []),
-    ...(seen.oilFuelPercent > 8
-      ? [`fuel in the oil is counted at ${seen.oilFuelPercent.toFixed(1)} %, over 8 %`]
-      : []),
-    ...(computer.sootG > sootRefuseG(family)
-      ? [`soot is counted at ${computer.sootG.toFixed(0)} g, over ${sootRefuseG(family).toFixed(0)} g`]
-      : []),
-    ...(!seen.running ? ['the engine is not running'] : []),
-    ...(seen.running && forced === undefined && seen.kmPerH < 25 ? ['the vehicle is not moving'] : []),
-  ];
+  const held: Message[] = [];
+  if (code !== undefined) held.push(say('link.code-is-active', { code: codeAsWritten(family, code) }));
+  if (seen.coolantC < COOLANT_FROM_C)
+    held.push(say('link.coolant-is-cold', { celsius: seen.coolantC, fromC: COOLANT_FROM_C }));
+  if (seen.fuelPercent < FUEL_FROM_PERCENT)
+    held.push(say('link.fuel-is-low', { percent: seen.fuelPercent, from: FUEL_FROM_PERCENT }));
+  if (computer.oilLifePercent <= 0) held.push(say('link.oil-life-is-over'));
+  if (seen.oilFuelPercent > OIL_FUEL_MOST_PERCENT)
+    held.push(say('link.fuel-in-the-oil', { percent: seen.oilFuelPercent, most: OIL_FUEL_MOST_PERCENT }));
+  const mostG = sootRefuseG(family);
+  if (computer.sootG > mostG) held.push(say('link.soot-is-counted', { sootG: computer.sootG, mostG }));
+  if (!seen.running) held.push(say('link.engine-stands'));
+  if (seen.running && forced === undefined && seen.kmPerH < 25) held.push(say('link.vehicle-stands'));
+  return held;
 }
 
 /** A second of the regeneration's logic. */
@@ -102,7 +108,7 @@ export function stepRegeneration(
   regeneration.elapsedS += seconds;
   if (regeneration.phase === 'heating' && seen.egt3C > 500) regeneration.phase = 'burning';
   const done = computer.sootG < 0.2 * sootStartG(family) && regeneration.elapsedS > SHORTEST_S;
-  const stopped = regeneration.inhibitors.some((text) => !text.startsWith('the vehicle'));
+  const stopped = regeneration.inhibitors.some(({ say: code }) => code !== 'link.vehicle-stands');
   if (!done && !stopped && regeneration.elapsedS < LONGEST_S) return;
   if (done) {
     regeneration.failures = 0;

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import type { RoutineId, RoutineState } from '../../link/index.ts';
 import type { BenchFamily } from '../families.ts';
 import { READINESS, type Computer } from './computer.ts';
@@ -11,8 +12,8 @@ export interface RoutineSeen {
   readonly deltaPMbar: number;
 }
 
-const refused = (id: RoutineId, text: string): RoutineState => ({ id, elapsedS: 0, status: 'refused', text });
-const done = (id: RoutineId, text: string): RoutineState => ({ id, elapsedS: 0, status: 'done', text });
+const refused = (id: RoutineId, text: Said): RoutineState => ({ id, elapsedS: 0, status: 'refused', text });
+const done = (id: RoutineId, text: Said): RoutineState => ({ id, elapsedS: 0, status: 'done', text });
 
 /** What the computer answers when a routine is asked for. Only its own conditions: whether it is wise is not its matter. */
 export function startRoutine(
@@ -21,13 +22,13 @@ export function startRoutine(
   id: RoutineId,
   seen: RoutineSeen,
 ): RoutineState {
-  if (!seen.ignition) return refused(id, 'No answer: the ignition is off.');
+  if (!seen.ignition) return refused(id, say('link.ignition-off'));
   const standing = !seen.running && seen.rpm === 0;
   if (
     ['clear-codes', 'reset-soot', 'new-filter', 'adapt-delta-p', 'reset-oil', 'vane-sweep'].includes(id) &&
     !standing
   )
-    return refused(id, 'Refused: only with the engine off and the ignition on.');
+    return refused(id, say('link.only-with-the-engine-off'));
   switch (id) {
     case 'clear-codes':
       computer.codes.clear();
@@ -35,58 +36,51 @@ export function startRoutine(
       for (const name of READINESS) computer.readiness.set(name, 0);
       computer.regeneration.failures = 0;
       computer.powerLimit = 1;
-      return done(id, 'Codes cleared; self-tests restart.');
+      return done(id, say('link.codes-cleared'));
     case 'reset-soot':
       computer.sootG = family.resetSootG;
       computer.modelSootG = family.resetSootG;
       computer.pressureSootG = undefined;
       computer.adaptations.sootResetAtKm = seen.km;
-      return done(id, `Soot counter at ${family.resetSootG} g. Nothing in the filter has changed.`);
+      return done(id, say('link.soot-counter-at', { sootG: family.resetSootG }));
     case 'new-filter':
       computer.sootG = family.resetSootG;
       computer.modelSootG = family.resetSootG;
       computer.pressureSootG = undefined;
       computer.ashG = 0;
       computer.adaptations.filterSinceKm = seen.km;
-      return done(id, 'Soot and ash counters reset; the filter counts as new from this distance.');
+      return done(id, say('link.counters-reset'));
     case 'adapt-delta-p':
       if (Math.abs(seen.deltaPMbar) > 60)
-        return refused(
-          id,
-          `Refused: ${seen.deltaPMbar.toFixed(0)} mbar at rest is too far from 0 to be learned.`,
-        );
+        return refused(id, say('link.too-far-from-zero', { mbar: seen.deltaPMbar }));
       computer.adaptations.deltaPZeroMbar += seen.deltaPMbar;
       computer.adaptations.deltaPLearnedAtKm = seen.km;
-      return done(
-        id,
-        `Zero learned: ${computer.adaptations.deltaPZeroMbar.toFixed(1)} mbar is subtracted from now on.`,
-      );
+      return done(id, say('link.zero-learned', { mbar: computer.adaptations.deltaPZeroMbar }));
     case 'reset-oil':
       computer.oilLifePercent = 100;
-      return done(id, 'Oil life at 100 %.');
+      return done(id, say('link.oil-life-full', { percent: 100 }));
     case 'regenerate-standing':
     case 'regenerate-driving': {
-      if (!seen.running) return refused(id, 'Refused: the engine is not running.');
-      if (id === 'regenerate-standing' && seen.kmPerH > 0.5)
-        return refused(id, 'Refused: the vehicle is moving.');
+      if (!seen.running) return refused(id, say('link.refused-engine-stands'));
+      if (id === 'regenerate-standing' && seen.kmPerH > 0.5) return refused(id, say('link.refused-moving'));
       const against = computer.regeneration.inhibitors.filter(
-        (text) => !text.startsWith('the vehicle') && !text.startsWith('the engine'),
+        ({ say: code }) => code !== 'link.vehicle-stands' && code !== 'link.engine-stands',
       );
-      if (against.length > 0) return refused(id, `Refused: ${against.join('; ')}.`);
+      if (against.length > 0) return refused(id, say('link.refused-by', { against }));
       computer.regeneration.forced = id === 'regenerate-standing' ? 'standing' : 'driving';
-      return { id, elapsedS: 0, status: 'running', text: 'Heating.' };
+      return { id, elapsedS: 0, status: 'running', text: say('link.heating') };
     }
     case 'vane-sweep':
-      return { id, elapsedS: 0, status: 'running', text: 'Vanes move between their stops.' };
+      return { id, elapsedS: 0, status: 'running', text: say('link.vanes-move') };
     case 'stop': {
       const { regeneration } = computer;
       if (regeneration.forced !== undefined && regeneration.phase !== 'none') {
         // Dosing ends at once; the raised speed stays until the bed has cooled.
         regeneration.phase = 'cooling';
         regeneration.elapsedS = 0;
-        return done(id, 'Dosing stopped; revs kept up until the filter has cooled.');
+        return done(id, say('link.dosing-stopped'));
       }
-      return done(id, 'Nothing was running.');
+      return done(id, say('link.nothing-was-running'));
     }
   }
 }
@@ -101,20 +95,14 @@ export function stepRoutine(computer: Computer, seconds: number): void {
   if (routine.id === 'vane-sweep') {
     if (routine.elapsedS >= SWEEP_S) {
       routine.status = 'done';
-      routine.text = 'Sweep ended.';
+      routine.text = say('link.sweep-ended');
     }
     return;
   }
-  const words = {
-    none: 'Ended.',
-    wanted: 'Blocked',
-    heating: 'Heating.',
-    burning: 'Burning.',
-    cooling: 'Cooling; revs kept up.',
-  };
+  const { phase, inhibitors } = regeneration;
   routine.text =
-    regeneration.phase === 'wanted'
-      ? `${words.wanted}: ${regeneration.inhibitors.join('; ')}.`
-      : words[regeneration.phase];
+    phase === 'wanted'
+      ? say('link.blocked-by', { against: inhibitors })
+      : say(phase === 'none' ? 'link.ended' : `link.${phase}`);
   if (regeneration.phase === 'none') routine.status = 'done';
 }

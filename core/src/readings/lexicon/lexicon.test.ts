@@ -1,3 +1,4 @@
+import { spoken } from '../../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
@@ -120,18 +121,18 @@ describe('words', () => {
 });
 
 describe('what is said of a heading without a role', () => {
+  const why = spoken(whyNone);
+
   it('names what it was read as, and the word that puts off the nearest role', () => {
     expect(readAs('Ladedruck Soll')).toBe('boost, target');
-    expect(whyNone('Ladedruck Soll')).toBe('not Manifold pressure: “soll” (target) is of something else');
-    expect(whyNone('Kraftstofffilter Differenzdruck')).toMatch(
-      /^not ΔP across the filter: “kraftstofffilter”/,
-    );
-    expect(whyNone('Kanal 7')).toBe('none of its words is known');
-    expect(whyNone('Engine torque')).toBe('what it says is not judged here');
+    expect(why('Ladedruck Soll')).toBe('not Manifold pressure: “soll” (target) is of something else');
+    expect(why('Kraftstofffilter Differenzdruck')).toMatch(/^not ΔP across the filter: “kraftstofffilter”/);
+    expect(why('Kanal 7')).toBe('none of its words is known');
+    expect(why('Engine torque')).toBe('what it says is not judged here');
   });
 
   it('is there for every trap', () => {
     for (const heading of Object.values(TRAPS).flatMap((list) => list.split('|')))
-      expect(whyNone(heading), heading).toMatch(/^(?:not .*: “|what it says is not judged here$)/);
+      expect(why(heading), heading).toMatch(/^(?:not .*: “|what it says is not judged here$)/);
   });
 });

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from '../channelRoles.ts';
 import { explainHeading, isPlace, SAID_OF_ANY } from './explainHeading.ts';
 import type { Meaning } from './facets.ts';
@@ -28,13 +29,12 @@ function puttingOff(words: readonly ReadWord[], way: RoleMeaning): readonly Read
 }
 
 /** Why a heading names no role: the role that it comes nearest to, and the word that puts it off. */
-export function whyNone(name: string): string {
+export function whyNone(name: string): Said {
   const { words, roles } = explainHeading(name);
   const [first] = roles;
-  if (first)
-    return `named like ${CHANNEL_ROLES[first.role].label}, but unit or values are of another kind, or another column fits it better`;
+  if (first) return say('logs.named-like-but-unit-or-values', { role: CHANNEL_ROLES[first.role].label });
   const said = new Set(words.flatMap(({ senses }) => senses.flatMap(({ meanings }) => meanings)));
-  if (words.every((word) => meaningsOf(word).length === 0)) return 'none of its words is known';
+  if (words.every((word) => meaningsOf(word).length === 0)) return say('logs.none-of-its-words-is-known');
   let nearest:
     | { readonly role: ChannelRole; readonly off: readonly ReadWord[]; readonly wants: number }
     | undefined;
@@ -50,7 +50,11 @@ export function whyNone(name: string): string {
       )
         nearest = { role, off, wants: way.wants.length };
     }
-  if (!nearest) return 'what it says is not judged here';
+  if (!nearest) return say('logs.what-it-says-is-not-judged');
   const [word] = nearest.off as readonly [ReadWord];
-  return `not ${CHANNEL_ROLES[nearest.role].label}: “${word.text}” (${inWords(meaningsOf(word))}) is of something else`;
+  return say('logs.not-is-of-something-else', {
+    role: CHANNEL_ROLES[nearest.role].label,
+    text: word.text,
+    word: inWords(meaningsOf(word)),
+  });
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import {
   parseUnit,
   plainLabel,
@@ -66,7 +67,7 @@ function plausibleUnits(range: Range, role: ChannelRole): Unit[] {
 
 export interface ReadUnit {
   readonly unit: Unit | 'none';
-  readonly doubt?: string;
+  readonly doubt?: Said;
   /** Inferred from values that other units would explain as well. */
   readonly open?: readonly Unit[];
 }
@@ -106,7 +107,10 @@ export function readUnit(
       ? { unit: stated.value }
       : {
           unit: better,
-          doubt: `stated as ${unitLabel(stated.value)}, in which the values cannot be; ${unitLabel(better)} fits the values`,
+          doubt: say('logs.stated-as-in-which-the-values', {
+            stated: unitLabel(stated.value),
+            better: unitLabel(better),
+          }),
         };
   }
   const unknown = stated ? column.unitText : BRACKETS.exec(column.name)?.[1];
@@ -114,8 +118,15 @@ export function readUnit(
   const plausible = plausibleUnits(range, role);
   const [inferred] = plausible;
   if (!inferred) return undefined;
-  const why = unknown === undefined ? 'no unit stated' : `unit “${unknown}” is unknown`;
-  return { unit: inferred, doubt: `${why}; ${unitLabel(inferred)} fits the values`, open: plausible };
+  const unit = unitLabel(inferred);
+  return {
+    unit: inferred,
+    doubt:
+      unknown === undefined
+        ? say('logs.no-unit-but-one-fits', { unit })
+        : say('logs.unit-unknown-but-one-fits', { unknown, unit }),
+    open: plausible,
+  };
 }
 
 /** Whether a heading may say so. */
@@ -129,14 +140,13 @@ export function gaugeReason(
   role: ChannelRole,
   unit: Unit | 'none',
   range: Range | undefined,
-): string | undefined {
+): Said | undefined {
   if (unit === 'none' || !isAbsoluteOrGauge(role)) return undefined;
-  if (says(column.name, 'qualifier:relative')) return 'recorded against the barometer';
-  if (column.unitText !== undefined && GAUGE_UNIT.test(column.unitText)) return 'its unit is a gauge one';
+  if (says(column.name, 'qualifier:relative')) return say('logs.recorded-against-the-barometer');
+  if (column.unitText !== undefined && GAUGE_UNIT.test(column.unitText))
+    return say('logs.its-unit-is-a-gauge-one');
   if (!range || says(column.name, 'qualifier:absolute')) return undefined;
   const [low, middle, high] = [toBase(range.low, unit), toBase(range.middle, unit), toBase(range.high, unit)];
   // No engine breathes at a third of an atmosphere; a frozen value near zero says nothing either way.
-  return middle < 600 && low < 350 && high - low > 30
-    ? 'its values idle near zero, so it is recorded against the barometer'
-    : undefined;
+  return middle < 600 && low < 350 && high - low > 30 ? say('logs.its-values-idle-near-zero-so') : undefined;
 }

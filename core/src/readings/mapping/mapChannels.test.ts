@@ -1,10 +1,13 @@
+import { spoken } from '../../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fromBase, plainLabel, UNITS, type Unit } from '../../quantities/index.ts';
 import type { RawColumn, RawLog } from '../reader/rawLog.ts';
 import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from '../channelRoles.ts';
 import { foldHeading } from '../lexicon/index.ts';
-import { mapChannels } from './mapChannels.ts';
+import { mapChannels as mapsInCodes } from './mapChannels.ts';
+
+const mapChannels = spoken(mapsInCodes);
 
 const column = (name: string, unitText: string | undefined, values: readonly number[]): RawColumn => ({
   name,

@@ -1,3 +1,4 @@
+import { joined, say, type Said } from '../../words/index.ts';
 import { plainLabel, quantityOf, unitLabel, type Unit } from '../../quantities/index.ts';
 import {
   CHANNEL_ROLES,
@@ -32,7 +33,9 @@ export interface MappedChannel {
   readonly gauge: boolean;
   /** 0–1. */
   readonly confidence: number;
-  readonly reason: string;
+  readonly reason: Said;
+  /** Whether its values said which unit it is in, as nothing else did. */
+  readonly unitInferred: boolean;
 }
 
 /** A role that several columns claim with equal right: a person is asked. */
@@ -48,7 +51,7 @@ export interface WithoutRole {
   readonly column: string;
   /** What its words were taken for; empty where none is known. */
   readonly readAs: string;
-  readonly why: string;
+  readonly why: Said;
 }
 
 export interface ChannelMapping {
@@ -73,6 +76,13 @@ const MORE_WHERE_AGREED = 0.05;
 const NAMED_SURELY = 0.9;
 const LEAST = 0.4;
 
+/** Several reasons as one. */
+const together = (...parts: readonly (Said | undefined)[]): Said =>
+  joined(
+    parts.filter((part) => part !== undefined),
+    '; ',
+  );
+
 type RangeFor = (column: RawColumn) => Range | undefined;
 
 interface Candidate {
@@ -82,7 +92,7 @@ interface Candidate {
   /** By its heading, unit and range alone. */
   readonly byName: number;
   /** What its values say against the role. */
-  readonly against: readonly string[];
+  readonly against: readonly Said[];
 }
 
 const asRead = ({ column, mapped: { role, unit, gauge } }: Candidate): ReadAs => ({
@@ -109,7 +119,11 @@ function candidateFor(
     !gauge &&
     !fits(range, unit.unit, definitionOf(role));
   const by =
-    column.role === role ? 'the parameter’s number' : read.length === 0 ? 'name' : `name: ${inWords(read)}`;
+    column.role === role
+      ? say('logs.the-parameters-number')
+      : read.length === 0
+        ? say('logs.by-its-name')
+        : say('logs.by-its-name-read-as', { read: inWords(read) });
   const byName = Math.max(LEAST, confidence - (unit.doubt ? 0.25 : 0) - (beyond ? LESS_WHERE_BEYOND : 0));
   return {
     column,
@@ -124,7 +138,13 @@ function candidateFor(
       unitLabel: writtenUnit(column, unit),
       gauge: gauge !== undefined,
       confidence: byName,
-      reason: `${by}${unit.doubt ? `; ${unit.doubt}` : ' and unit'}${gauge ? `; ${gauge}` : ''}${beyond ? '; its values lie beyond what it can be' : ''}`,
+      reason: together(
+        unit.doubt ? by : say('logs.and-its-unit', { by }),
+        unit.doubt,
+        gauge,
+        beyond ? say('logs.its-values-lie-beyond-what-it') : undefined,
+      ),
+      unitInferred: unit.doubt !== undefined,
     },
   };
 }
@@ -146,7 +166,7 @@ function heard(candidate: Candidate, scene: Scene, others: OthersOf): Candidate 
         Math.min(Math.max(byName, NAMED_SURELY), byName + MORE_WHERE_AGREED * added.length) -
           LESS_WHERE_AGAINST * Math.min(contradicts.length, 2),
       ),
-      reason: [mapped.reason, ...said].join('; '),
+      reason: together(mapped.reason, ...said),
     },
   };
 }
@@ -175,7 +195,7 @@ export function mapChannels(
     if (!ranges.has(column)) ranges.set(column, rangeOf(column));
     return ranges.get(column);
   };
-  const setByPerson = (column: RawColumn, wanted: string, by: string): boolean => {
+  const setByPerson = (column: RawColumn, wanted: string, by: Said): boolean => {
     if (!isChannelRole(wanted)) return true;
     const range = rangeFor(column);
     const unit = readUnit(column, wanted, range);
@@ -189,7 +209,8 @@ export function mapChannels(
       unitLabel: writtenUnit(column, unit),
       gauge: gauge !== undefined,
       confidence: 1,
-      reason: `${by}${unit.doubt ? `; ${unit.doubt}` : ''}${gauge ? `; ${gauge}` : ''}`,
+      reason: together(by, unit.doubt, gauge),
+      unitInferred: unit.doubt !== undefined,
     });
     return true;
   };
@@ -197,10 +218,13 @@ export function mapChannels(
     const wanted = ownOf(corrections, column.name);
     if (wanted === undefined) continue;
     used.add(column);
-    if (!setByPerson(column, wanted, 'set by hand')) {
+    if (!setByPerson(column, wanted, say('logs.set-by-hand'))) {
       warnings.push({
         code: 'correction-refused',
-        text: `“${column.name}” cannot be ${isChannelRole(wanted) ? definitionOf(wanted).label : wanted}: its unit or its values do not fit.`,
+        text: say('logs.cannot-be-its-unit-or-its', {
+          name: column.name,
+          wanted: isChannelRole(wanted) ? definitionOf(wanted).label : wanted,
+        }),
       });
     }
   }
@@ -212,7 +236,7 @@ export function mapChannels(
       : (ownOf(remembered, column.name) ?? folded.get(foldHeading(column.name)));
     if (wanted === undefined || (isChannelRole(wanted) && taken.has(wanted))) continue;
     // A heading may mean something else in another tool: what does not fit there is passed over without a word.
-    if (setByPerson(column, wanted, 'as your workshop set it before')) used.add(column);
+    if (setByPerson(column, wanted, say('logs.as-your-workshop-set-it-before'))) used.add(column);
   }
   const learned = learnWords(remembered);
   const named = log.columns
@@ -236,13 +260,13 @@ export function mapChannels(
   const candidates = named.map((candidate) => heard(candidate, scene, others)).toSorted(likeliestFirst);
   const questions = askAbout(candidates, { taken, used, warnings, rangeFor });
   const settled = [...taken.values()].map((channel) => agreeUnits(channel, candidates, taken));
-  const inferred = settled.filter(
-    (channel) => channel.reason.includes('fits the values') || channel.reason.includes('as the others'),
-  );
+  const inferred = settled.filter(({ unitInferred }) => unitInferred);
   if (inferred.length > 0) {
     warnings.push({
       code: 'unit-inferred',
-      text: `Units inferred from the values: ${inferred.map(({ column, unitLabel: label }) => `“${column}” ${label}`).join(', ')}.`,
+      text: say('logs.units-inferred-from-the-values', {
+        columns: inferred.map(({ column, unitLabel: label }) => `“${column}” ${label}`).join(', '),
+      }),
     });
   }
   const byRole = new Map(settled.map((channel) => [channel.role, channel]));
@@ -255,7 +279,7 @@ export function mapChannels(
       column: column.name,
       readAs: readAs(column.name),
       // What a person took out has no other reason.
-      why: used.has(column) ? 'your workshop left it out' : whyNone(column.name),
+      why: used.has(column) ? say('logs.your-workshop-left-it-out') : whyNone(column.name),
     })),
     questions,
     warnings,
@@ -296,8 +320,8 @@ function askAbout(
         !sameReadings(best.column, other.column),
     );
     const rivals = alike.filter((other) => best.mapped.confidence - other.mapped.confidence < ALIKE);
-    const take = ({ mapped, column }: Candidate, why?: string): void => {
-      taken.set(role, why === undefined ? mapped : { ...mapped, reason: `${mapped.reason}; ${why}` });
+    const take = ({ mapped, column }: Candidate, why?: Said): void => {
+      taken.set(role, why === undefined ? mapped : { ...mapped, reason: together(mapped.reason, why) });
       used.add(column);
     };
     if (rivals.length === 0) {
@@ -305,14 +329,17 @@ function askAbout(
       take(
         best,
         beaten &&
-          `“${beaten.column.name}” is named alike: ${beaten.against[0] ?? 'its values say less for it'}`,
+          say('logs.is-named-alike', {
+            name: beaten.column.name,
+            why: beaten.against[0] ?? say('logs.its-values-say-less'),
+          }),
       );
       continue;
     }
     const moving = [best, ...rivals].filter(({ column }) => !standsStill(rangeFor(column)));
     const [alone] = moving;
     if (alone && moving.length === 1) {
-      take(alone, 'the other column of that name does not move');
+      take(alone, say('logs.the-other-column-of-that-name'));
       continue;
     }
     const asked = [best, ...rivals];
@@ -324,7 +351,10 @@ function askAbout(
     questions.push({ role, columns, shows });
     warnings.push({
       code: 'channel-ambiguous',
-      text: `${columns.map((name) => `“${name}”`).join(' and ')} both look like ${definitionOf(role).label}; neither is used until you choose one.`,
+      text: say('logs.both-look-like-neither-is-used', {
+        names: columns,
+        role: definitionOf(role).label,
+      }),
     });
   }
   return questions;
@@ -356,6 +386,7 @@ function agreeUnits(
     ...channel,
     unit: other,
     unitLabel: plainLabel(other),
-    reason: `name; no unit stated; ${unitLabel(other)} as the others of its kind`,
+    unitInferred: true,
+    reason: say('logs.name-no-unit-stated-as-the', { unit: unitLabel(other) }),
   };
 }

@@ -1,6 +1,9 @@
+import { spoken } from '../../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import type { RawColumn, RawLog } from '../reader/rawLog.ts';
-import { mapChannels, type ChannelMapping, type MappedChannel } from './mapChannels.ts';
+import { mapChannels as mapsInCodes, type ChannelMapping, type MappedChannel } from './mapChannels.ts';
+
+const mapChannels = spoken(mapsInCodes);
 
 /** Key on, idle, a hold, a snap, idle: rpm for each of 60 seconds. */
 const RPM = Array.from({ length: 60 }, (_, i) =>
@@ -125,7 +128,7 @@ describe('values beside the heading', () => {
     expect(boost.questions).toEqual([]);
     expect(channelOf(boost, 'Boost pressure 2')).toMatchObject({ role: 'manifoldPressure' });
     expect(channelOf(boost, 'Boost pressure 2')?.reason).toMatch(
-      /“Boost pressure 1” is named alike: with the engine off it shows 700 mbar, the air 1004/,
+      /“Boost pressure 1” is named alike: with the engine off it shows 700 mbar, the air 1004 mbar/,
     );
     const noise = byRpm((rpm) => rpm).map((_, i) => 20 + ((i * 7) % 5));
     const moving = mapped(

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { correlation, median, quantile, toBase, type Unit } from '../../quantities/index.ts';
 import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
 import { indexAt } from '../indexAt.ts';
@@ -14,8 +15,8 @@ export interface ReadAs {
 
 /** What the values of a column say of a role that its heading names. */
 export interface Saying {
-  readonly agrees: readonly string[];
-  readonly contradicts: readonly string[];
+  readonly agrees: readonly Said[];
+  readonly contradicts: readonly Said[];
 }
 
 /** The moments at which all columns of a log are compared, and what is known of each. */
@@ -78,8 +79,6 @@ const NO_DIFFERENCE_MBAR = 300;
 const NO_FLOW_GPERS = 3;
 const SURE_FLOW_GPERS = 10;
 
-const whole = (value: number): string => String(Math.round(value));
-
 /** With the key on and the engine off: pressures show the air, differences and flow nothing. */
 function sayAtRest(read: ReadAs, values: Float64Array, scene: Scene): Saying {
   const shown = median(scene.atRest.map((i) => values[i] as number));
@@ -87,16 +86,16 @@ function sayAtRest(read: ReadAs, values: Float64Array, scene: Scene): Saying {
   const { role } = read;
   if (isAbsoluteOrGauge(role)) {
     const air = read.gauge ? 0 : scene.barometerMbar;
-    if (air === undefined) return isAir(shown) ? agrees('with the engine off it shows the air') : NOTHING;
+    if (air === undefined) return isAir(shown) ? agrees(say('logs.with-the-engine-off-it-shows')) : NOTHING;
     const apart = Math.abs(shown - air);
-    const said = `with the engine off it shows ${whole(shown)} mbar, the air ${whole(air)}`;
+    const said = say('logs.with-the-engine-off-it-shows-2', { shown, air });
     return apart <= AGREE_MBAR ? agrees(said) : apart > APART_MBAR ? contradicts(said) : NOTHING;
   }
   if (role === 'dpfDeltaP' && Math.abs(shown) <= AGREE_MBAR)
-    return agrees('with the engine off it shows nothing');
+    return agrees(say('logs.with-the-engine-off-it-shows-3'));
   if (role === 'massAirFlow') {
-    if (Math.abs(shown) <= NO_FLOW_GPERS) return agrees('with the engine off it shows nothing');
-    if (shown > SURE_FLOW_GPERS) return contradicts(`with the engine off it shows ${whole(shown)} g/s`);
+    if (Math.abs(shown) <= NO_FLOW_GPERS) return agrees(say('logs.with-the-engine-off-it-shows-3'));
+    if (shown > SURE_FLOW_GPERS) return contradicts(say('logs.with-the-engine-off-it-shows-4', { shown }));
   }
   return NOTHING;
 }
@@ -105,7 +104,7 @@ function sayAtRest(read: ReadAs, values: Float64Array, scene: Scene): Saying {
 function sayOfLevel({ role }: ReadAs, values: Float64Array): Saying {
   const low = role === 'dpfDeltaP' ? quantile(values, 0.02) : undefined;
   return low !== undefined && low > NO_DIFFERENCE_MBAR && isAir(low)
-    ? contradicts(`never below ${whole(low)} mbar, which is the air itself and no difference`)
+    ? contradicts(say('logs.never-below-mbar-which-is-the', { low }))
     : NOTHING;
 }
 
@@ -128,15 +127,15 @@ function sayOfMovement({ role }: ReadAs, values: Float64Array, scene: Scene): Sa
   if (FOLLOW_SPEED.has(role)) {
     const r = correlation(values, scene.rpm);
     return r >= FOLLOWS
-      ? agrees('it moves with engine speed')
+      ? agrees(say('logs.it-moves-with-engine-speed'))
       : Math.abs(r) < DOES_NOT_FOLLOW
-        ? contradicts('it does not move with engine speed')
+        ? contradicts(say('logs.it-does-not-move-with-engine'))
         : NOTHING;
   }
   if (!KEEP_STILL.has(role)) return NOTHING;
   const { low: least, high: most } = CHANNEL_ROLES[role];
   return high - low > 0.05 * (most - least) && correlation(values, scene.rpm) >= FOLLOWS
-    ? contradicts('it moves with engine speed')
+    ? contradicts(say('logs.it-moves-with-engine-speed'))
     : NOTHING;
 }
 
@@ -156,16 +155,16 @@ function sayOfSteps({ role, column }: ReadAs): Saying {
     return seen === 3;
   };
   if (quantity !== 'fraction' && values.length >= LEAST_FOR_STATE && two())
-    return contradicts('only 0 and 1, like a state');
+    return contradicts(say('logs.only-0-and-1-like-a'));
   if (role === 'regenActive' && values.some((value) => value !== Math.round(value)))
-    return contradicts('a state has no values in between');
+    return contradicts(say('logs.a-state-has-no-values-in'));
   if (role !== 'distanceSinceRegen') return NOTHING;
   let falls = 0;
   for (let i = 1; i < values.length; i++) {
     const [before, now] = [values[i - 1] as number, values[i] as number];
     if (now < before && now > 0.1 * before) falls++;
   }
-  return falls >= LEAST_FALLS ? contradicts('a distance does not fall') : NOTHING;
+  return falls >= LEAST_FALLS ? contradicts(say('logs.a-distance-does-not-fall')) : NOTHING;
 }
 
 /** From the engine on: what lies further down is not hotter for long, whatever burns. */
@@ -178,8 +177,8 @@ const DOWNSTREAM: readonly (readonly [ChannelRole, ChannelRole, marginK: number]
 
 /** Whether temperatures stand in the order of the way the gas takes. */
 function sayOfOrder(read: ReadAs, values: Float64Array, scene: Scene, others: OthersOf): Saying {
-  const agreed: string[] = [];
-  const wrong: string[] = [];
+  const agreed: Said[] = [];
+  const wrong: Said[] = [];
   const middle = median(values);
   for (const [upper, lower, margin] of DOWNSTREAM) {
     const isUpper = read.role === upper;
@@ -190,17 +189,24 @@ function sayOfOrder(read: ReadAs, values: Float64Array, scene: Scene, others: Ot
     const hotter = isUpper ? theirs - middle : middle - theirs;
     if (hotter > margin)
       wrong.push(
-        `${whole(Math.abs(hotter))} °C ${isUpper ? 'colder' : 'hotter'} than ${CHANNEL_ROLES[isUpper ? lower : upper].label}, which lies ${isUpper ? 'after' : 'before'} it`,
+        say(isUpper ? 'logs.colder-than-what-lies-after' : 'logs.hotter-than-what-lies-before', {
+          byK: Math.abs(hotter),
+          role: CHANNEL_ROLES[isUpper ? lower : upper].label,
+        }),
       );
     else if (hotter < 0)
-      agreed.push(`${isUpper ? 'hotter' : 'colder'} than ${CHANNEL_ROLES[isUpper ? lower : upper].label}`);
+      agreed.push(
+        say(isUpper ? 'logs.hotter-than' : 'logs.colder-than', {
+          role: CHANNEL_ROLES[isUpper ? lower : upper].label,
+        }),
+      );
   }
   return { agrees: agreed, contradicts: wrong };
 }
 
 const NOTHING: Saying = { agrees: [], contradicts: [] };
-const agrees = (text: string): Saying => ({ agrees: [text], contradicts: [] });
-const contradicts = (text: string): Saying => ({ agrees: [], contradicts: [text] });
+const agrees = (text: Said): Saying => ({ agrees: [text], contradicts: [] });
+const contradicts = (text: Said): Saying => ({ agrees: [], contradicts: [text] });
 
 /** The column that is likeliest to have a role. */
 export type OthersOf = (role: ChannelRole) => ReadAs | undefined;

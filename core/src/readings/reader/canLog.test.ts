@@ -1,4 +1,4 @@
-import { describeFailure } from '../../words/index.ts';
+import { describeFailure, inEnglish } from '../../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { valueOf } from '../../quantities/index.ts';
@@ -90,8 +90,8 @@ describe('answers of service 01', () => {
       'nonsense',
     );
     expect(latest(log)).toEqual({ 'PID B1 as raw figure': 0x1234, 'PID 0C': 800 });
-    expect(log.warnings).toEqual([
-      { code: 'can-line-unreadable', row: 5, text: '1 line hold no CAN frame and were passed over.' },
+    expect(inEnglish(log.warnings)).toEqual([
+      { code: 'can-line-unreadable', row: 5, text: '1 line holds no CAN frame and was passed over.' },
     ]);
   });
 
@@ -110,7 +110,9 @@ describe('answers of service 01', () => {
     const answer = await readLog(
       new TextEncoder().encode('(1.0) can0 123#0011223344556677\n(1.1) can0 123#0011223344556677\n'),
     );
-    expect(answer.ok ? '' : describeFailure(answer.failure)).toMatch(/no control unit answers service 01/);
+    expect(answer.ok ? '' : inEnglish(describeFailure(answer.failure))).toMatch(
+      /no control unit answers service 01/,
+    );
   });
 
   it('give every value of every parameter within what its bytes can say', async () => {

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { plainLabel, success, type Result } from '../../quantities/index.ts';
 import { unreadable } from './decodeText.ts';
 import { NumberList } from './numberList.ts';
@@ -173,19 +174,16 @@ class CanReader implements LogSink {
     if (this.rest !== '') this.read(this.rest);
     for (const _ of this.pending) this.lose();
     if (this.answers === 0) {
-      return unreadable(
-        'is a record of CAN frames in which no control unit answers service 01, so no channel can be read from it',
-      );
+      return unreadable(say('logs.is-a-record-of-can-frames'));
     }
     const lines = this.lines.take();
     const { timeS, warnings } = settleTimes(this.times.take(), (row) => lines[row] ?? 0);
     const all = [...this.columns.values()];
-    if (all.length === 0)
-      return unreadable('holds answers of service 01, but of no parameter that carries a value');
+    if (all.length === 0) return unreadable(say('logs.holds-answers-of-service-01-but'));
     const busiest = this.busiestUnit(all);
     const columns = all.map((column): RawColumn => rawColumn(column, busiest, timeS));
     return success({
-      format: 'CAN frames, OBD service 01',
+      format: say('logs.can-frames-obd-service-01'),
       durationS: Math.max(...columns.map((column) => column.timeS.at(-1) ?? 0)),
       columns: columns.filter((column) => column.values.length > 0),
       facts: {},
@@ -201,16 +199,19 @@ class CanReader implements LogSink {
   }
 
   private frameWarnings(): LogWarning[] {
-    const warning = (code: string, count: number, row: number | undefined, what: string): LogWarning[] =>
-      row === undefined ? [] : [{ code, row, text: `${count} ${count === 1 ? 'line' : 'lines'} ${what}.` }];
+    const warning = (code: string, row: number | undefined, text: Said): LogWarning[] =>
+      row === undefined ? [] : [{ code, row, text }];
     return [
       ...warning(
         'can-frame-lost',
-        this.lost,
         this.firstLost,
-        'of a message of several frames do not fit together; such messages were left out',
+        say('logs.of-a-message-of-several-frames', { count: this.lost }),
       ),
-      ...warning('can-line-unreadable', this.odd, this.firstOdd, 'hold no CAN frame and were passed over'),
+      ...warning(
+        'can-line-unreadable',
+        this.firstOdd,
+        say('logs.hold-no-can-frame-and-were', { count: this.odd }),
+      ),
     ];
   }
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import type { Result } from '../../quantities/index.ts';
 import { unreadable } from './decodeText.ts';
 import type { RawLog } from './rawLog.ts';
@@ -35,12 +36,11 @@ export interface Cells {
 const SNIFF_ROWS = 400;
 
 /** Reads a table of cells like one of text. */
-export async function readCells(
-  { headings, rows, preamble }: Cells,
-  format: string,
-): Promise<Result<RawLog>> {
+export async function readCells({ headings, rows, preamble }: Cells, format: Said): Promise<Result<RawLog>> {
   if (headings.length > READ_BOUNDS.columns)
-    return unreadable(`has ${headings.length} columns; up to ${READ_BOUNDS.columns} are read`);
+    return unreadable(
+      say('logs.has-columns-up-to-are-read', { columns: headings.length, most: READ_BOUNDS.columns }),
+    );
   const textOf = (row: readonly Json[]): string[] =>
     headings.map((_, column) => cellText(row[column] ?? null));
   const names = headings.map((heading) => cutTo(heading, READ_BOUNDS.headingLength));
@@ -74,6 +74,6 @@ export async function readCells(
   const failure = builder ? undefined : begin();
   if (failure) return failure;
   return builder && shape
-    ? builder.finish(shape.layout === 'long' ? `${format}, one reading a row` : format)
-    : unreadable('is empty');
+    ? builder.finish(shape.layout === 'long' ? say('logs.one-reading-a-row', { format }) : format)
+    : unreadable(say('logs.is-empty'));
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { failed, success, type Result } from '../../quantities/index.ts';
 
 export type Encoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'latin-1';
@@ -5,13 +6,13 @@ export type Encoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'latin-1';
 const HEAD = 4096;
 
 /** Signatures of files that people drop by mistake. By content, as a name says nothing. */
-const NOT_LOGS: readonly (readonly [readonly number[], string])[] = [
-  [[0x50, 0x4b, 0x03, 0x04], 'a zip archive or spreadsheet; export it as CSV text first'],
-  [[0x25, 0x50, 0x44, 0x46], 'a PDF'],
-  [[0x89, 0x50, 0x4e, 0x47], 'a picture'],
-  [[0xff, 0xd8, 0xff], 'a picture'],
-  [[0x47, 0x49, 0x46, 0x38], 'a picture'],
-  [[0x1f, 0x8b], 'a compressed file; unpack it first'],
+const NOT_LOGS: readonly (readonly [readonly number[], Said])[] = [
+  [[0x50, 0x4b, 0x03, 0x04], say('logs.a-zip-archive-or-spreadsheet-export')],
+  [[0x25, 0x50, 0x44, 0x46], say('logs.a-pdf')],
+  [[0x89, 0x50, 0x4e, 0x47], say('logs.a-picture')],
+  [[0xff, 0xd8, 0xff], say('logs.a-picture')],
+  [[0x47, 0x49, 0x46, 0x38], say('logs.a-picture')],
+  [[0x1f, 0x8b], say('logs.a-compressed-file-unpack-it-first')],
 ];
 
 export const PARQUET_SIGNATURE = [0x50, 0x41, 0x52, 0x31] as const;
@@ -19,26 +20,26 @@ export const PARQUET_SIGNATURE = [0x50, 0x41, 0x52, 0x31] as const;
 export const startsWith = (bytes: Uint8Array, signature: readonly number[]): boolean =>
   signature.every((byte, i) => bytes[i] === byte);
 
-export function unreadable(requirement: string): ReturnType<typeof failed> {
-  return failed({ code: 'unreadable', field: 'The file', requirement });
+export function unreadable(requirement: Said): ReturnType<typeof failed> {
+  return failed({ code: 'unreadable', field: say('fields.the-file'), requirement });
 }
 
 /** Refuses what is certainly no log: empty, a known kind of other file, a web page, or full of control bytes. */
 export function checkLogBytes(bytes: Uint8Array): Result<true> {
-  if (bytes.length === 0) return unreadable('is empty');
+  if (bytes.length === 0) return unreadable(say('logs.is-empty'));
   if (startsWith(bytes, PARQUET_SIGNATURE)) return success(true);
   for (const [signature, what] of NOT_LOGS) {
-    if (startsWith(bytes, signature)) return unreadable(`is ${what}, not a recorded log`);
+    if (startsWith(bytes, signature)) return unreadable(say('logs.is-not-a-recorded-log', { what }));
   }
   const wide =
     startsWith(bytes, [0xff, 0xfe]) || startsWith(bytes, [0xfe, 0xff]) || guessUtf16(bytes) !== undefined;
   const head = bytes.subarray(0, HEAD);
   if (!wide && head.some((byte) => byte < 9 || (byte > 13 && byte < 32 && byte !== 27))) {
-    return unreadable('holds binary data, not text, so it is not a recorded log that can be read here');
+    return unreadable(say('logs.holds-binary-data-not-text-so'));
   }
   const opening = new TextDecoder('latin1').decode(head).trimStart().slice(0, 200).toLowerCase();
   if (opening.startsWith('<!doctype html') || opening.startsWith('<html')) {
-    return unreadable('is a web page, not a recorded log');
+    return unreadable(say('logs.is-a-web-page-not-a'));
   }
   return success(true);
 }

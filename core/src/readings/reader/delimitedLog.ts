@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { success, type Result } from '../../quantities/index.ts';
 import { unreadable } from './decodeText.ts';
 import { LineRuns } from './lineRuns.ts';
@@ -35,12 +36,12 @@ function headRows(head: string, shape: LineShape): HeadRows {
 function open(head: string): Result<LogSink> {
   const lines = sniffLines(head);
   if (!lines) {
-    return unreadable(
-      'is not a table: no separator (comma, semicolon, tab, bar) gives lines of equal length',
-    );
+    return unreadable(say('logs.is-not-a-table-no-separator'));
   }
   if (lines.width > READ_BOUNDS.columns)
-    return unreadable(`has ${lines.width} columns; up to ${READ_BOUNDS.columns} are read`);
+    return unreadable(
+      say('logs.has-columns-up-to-are-read', { columns: lines.width, most: READ_BOUNDS.columns }),
+    );
   const sniffed = sniffTable(headRows(head, lines), lines.width);
   if (!sniffed.ok) return sniffed;
   const { firstDataLine, headingRows, mark, layout } = sniffed.value;
@@ -72,11 +73,14 @@ function open(head: string): Result<LogSink> {
     },
     finish: () => {
       if (tooLong !== undefined) {
-        return unreadable('holds a line of more than a million characters, so it is no table of readings');
+        return unreadable(say('logs.holds-a-line-of-more-than'));
       }
       runs.finish();
       return builder.finish(
-        `${layout === 'long' ? 'delimited, one reading a row' : 'delimited'} (${name}${mark === ',' ? ', decimal comma' : ''})`,
+        say(layout === 'long' ? 'logs.delimited-one-reading-a-row' : 'logs.delimited', {
+          by: name,
+          comma: mark === ',',
+        }),
       );
     },
   });

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { READ_BOUNDS } from './readBounds.ts';
 
 const QUOTE = 34;
@@ -14,7 +15,7 @@ export class JsonDepth {
   private quoted = false;
   private escaped = false;
   /** Why the file is not parsed; absent while nothing speaks against it. */
-  refusal: string | undefined;
+  refusal: Said | undefined;
 
   push(text: string): void {
     if (this.refusal !== undefined) return;
@@ -28,13 +29,13 @@ export class JsonDepth {
       else if (code === 91 || code === 123) {
         this.values++;
         if (++this.depth > READ_BOUNDS.depth) {
-          this.refusal = `is JSON with lists or objects more than ${READ_BOUNDS.depth} deep, so it is no table of readings`;
+          this.refusal = say('logs.is-json-with-lists-or-objects', { depth: READ_BOUNDS.depth });
           return;
         }
       } else if (code === 93 || code === 125) this.depth--;
       else if (code === COMMA) this.values++;
     }
     if (this.values > READ_BOUNDS.jsonValues)
-      this.refusal = `is JSON with more than ${READ_BOUNDS.jsonValues / 1e6} million values; export it as CSV`;
+      this.refusal = say('logs.is-json-with-more-than-million', { millions: READ_BOUNDS.jsonValues / 1e6 });
   }
 }

@@ -1,4 +1,4 @@
-import { describeFailure } from '../../words/index.ts';
+import { describeFailure, inEnglish } from '../../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { valueOf } from '../../quantities/index.ts';
 import { readLog } from './openLog.ts';
@@ -128,13 +128,15 @@ describe('JSON in the shapes that tools write', () => {
     ['empty', [], /no table|not a table|no heading/],
   ])('that is %s is refused with the reason', async (_name, value, message) => {
     const answer = await readLog(bytesOf(value));
-    expect(answer.ok ? 'read' : describeFailure(answer.failure)).toMatch(message);
+    expect(answer.ok ? 'read' : inEnglish(describeFailure(answer.failure))).toMatch(message);
   });
 
   it('in a broken Parquet file is refused too', async () => {
     const answer = await readLog(
       Uint8Array.from([0x50, 0x41, 0x52, 0x31, 1, 2, 3, 4, 5, 6, 7, 8, 0x50, 0x41, 0x52, 0x31]),
     );
-    expect(answer.ok ? 'read' : describeFailure(answer.failure)).toMatch(/Parquet file that cannot be read/);
+    expect(answer.ok ? 'read' : inEnglish(describeFailure(answer.failure))).toMatch(
+      /Parquet file that cannot be read/,
+    );
   });
 });

@@ -1,3 +1,4 @@
+import { isMessage, say, type Said } from '../../words/index.ts';
 import { success, type Result } from '../../quantities/index.ts';
 import { cellText, isArray, isObject, own, readCells, type Json, type JsonObject } from './cellTable.ts';
 import { unreadable } from './decodeText.ts';
@@ -14,17 +15,24 @@ interface JsonTable {
 /** Rows by which columns and units are told. */
 const LOOKED_AT = 1000;
 
+const isSaid = (it: JsonTable | Said): it is Said => typeof it === 'string' || isMessage(it);
+
 /** Why a table is not made, where it would have more cells than are read. */
-function tooMany(columns: number, rows: number): string | undefined {
+function tooMany(columns: number, rows: number): Said | undefined {
   if (columns > READ_BOUNDS.columns)
-    return `has more than ${READ_BOUNDS.columns} columns; up to ${READ_BOUNDS.columns} are read`;
+    return say('logs.has-more-than-columns-up-to', { columns: READ_BOUNDS.columns });
   return rows > READ_BOUNDS.rows || rows * columns > READ_BOUNDS.cells
-    ? `holds ${rows} rows of ${columns} columns; up to ${READ_BOUNDS.rows} rows and ${READ_BOUNDS.cells / 1e6} million cells are read`
+    ? say('logs.holds-rows-of-columns-up-to', {
+        rows,
+        columns,
+        most: READ_BOUNDS.rows,
+        millions: READ_BOUNDS.cells / 1e6,
+      })
     : undefined;
 }
 
 /** Rows as objects: every key that occurs in the first thousand is a column. A unit may stand beside a value. */
-function ofObjects(rows: readonly JsonObject[], preamble: string): JsonTable | string {
+function ofObjects(rows: readonly JsonObject[], preamble: string): JsonTable | Said {
   const keys = new Set<string>();
   const first = rows.slice(0, LOOKED_AT);
   for (const row of first) for (const key of Object.keys(row)) keys.add(key);
@@ -43,7 +51,7 @@ function ofObjects(rows: readonly JsonObject[], preamble: string): JsonTable | s
 function ofColumns(
   columns: readonly (readonly [string, readonly Json[]])[],
   preamble: string,
-): JsonTable | string | undefined {
+): JsonTable | Said | undefined {
   const length = columns[0]?.[1].length ?? 0;
   if (columns.length < 2 || length < 2 || columns.some(([, values]) => values.length !== length))
     return undefined;
@@ -113,7 +121,7 @@ const preambleOf = (object: JsonObject): string =>
     .join('\n');
 
 /** The table in a value; a text says why there is one that is not read. */
-function tableIn(value: Json, preamble = '', depth = 0): JsonTable | string | undefined {
+function tableIn(value: Json, preamble = '', depth = 0): JsonTable | Said | undefined {
   if (depth > 4) return undefined;
   if (isArray(value)) {
     const objects = value.filter(isObject);
@@ -158,7 +166,7 @@ function tableIn(value: Json, preamble = '', depth = 0): JsonTable | string | un
   return entries
     .filter(([, inner]) => typeof inner === 'object' && inner !== null)
     .sort((a, b) => Object.keys(b[1] as object).length - Object.keys(a[1] as object).length)
-    .reduce<JsonTable | string | undefined>(
+    .reduce<JsonTable | Said | undefined>(
       (found, [, inner]) => found ?? tableIn(inner, about, depth + 1),
       undefined,
     );
@@ -182,13 +190,11 @@ function read(text: string): Result<RawLog> | Promise<Result<RawLog>> {
     fault = (error as Error).message;
     value = parseLines(text);
   }
-  if (value === undefined) return unreadable(`begins like JSON but is not: ${fault.slice(0, 120)}`);
+  if (value === undefined)
+    return unreadable(say('logs.begins-like-json-but-is-not', { fault: fault.slice(0, 120) }));
   const table = tableIn(value);
-  if (!table)
-    return unreadable(
-      'is JSON, but holds no table: neither rows, nor columns of one length, nor channels with times',
-    );
-  if (typeof table === 'string') return unreadable(table);
+  if (!table) return unreadable(say('logs.is-json-but-holds-no-table'));
+  if (isSaid(table)) return unreadable(table);
   const tooMuch = tooMany(table.headings.length, table.rows.length);
   if (tooMuch !== undefined) return unreadable(tooMuch);
   return readCells({ ...table, rows: [table.rows] }, 'JSON');

@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import type { Result } from '../../quantities/index.ts';
 import { canLog } from './canLog.ts';
 import { checkLogBytes, PARQUET_SIGNATURE, startsWith, TextPieces, unreadable } from './decodeText.ts';
@@ -42,9 +43,7 @@ export function openLog(): LogReader {
       (a, b) => b.score - a.score,
     );
     if (!best || best.score <= 0) {
-      failure = unreadable(
-        'is text, but not a table (comma, semicolon, tab, bar), nor CAN frames, nor JSON: export it as CSV',
-      );
+      failure = unreadable(say('logs.is-text-but-not-a-table'));
       return;
     }
     const opened = best.format.open(opening);
@@ -75,7 +74,7 @@ export function openLog(): LogReader {
         // Loaded when the first such file comes: few logs are of this kind.
         return (await import('./parquetLog.ts')).readParquet(whole);
       }
-      if (!text || !sink) return unreadable('is empty');
+      if (!text || !sink) return unreadable(say('logs.is-empty'));
       sink.push(text.push(new Uint8Array(), true));
       const read = await sink.finish();
       return read.ok
@@ -90,7 +89,7 @@ const encodingWarning = (text: TextPieces): LogWarning[] =>
     ? [
         {
           code: 'text-damaged',
-          text: 'The file is UTF-8 with broken characters; what they stood for is lost.',
+          text: say('logs.the-file-is-utf-8-with'),
         },
       ]
     : [];

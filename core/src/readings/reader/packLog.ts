@@ -1,3 +1,4 @@
+import { saidSchema } from '../../words/index.ts';
 import { z } from 'zod';
 import { isChannelRole } from '../channelRoles.ts';
 import type { RawLog } from './rawLog.ts';
@@ -20,14 +21,14 @@ const packedColumnSchema = z.object({
 
 export const packedHeaderSchema = z.object({
   version: z.number().int(),
-  format: z.string(),
+  format: saidSchema,
   durationS: z.number(),
   facts: z.object({
     vehicle: z.string().optional(),
     displacementL: z.number().optional(),
     sampleHz: z.number().optional(),
   }),
-  warnings: z.array(z.object({ code: z.string(), text: z.string(), row: z.number().optional() })),
+  warnings: z.array(z.object({ code: z.string(), text: saidSchema, row: z.number().optional() })),
   columns: z.array(packedColumnSchema),
   /** Count of numbers in each array. */
   lengths: z.array(z.number().int().nonnegative()),

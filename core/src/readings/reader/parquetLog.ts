@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import {
   parquetMetadataAsync,
   parquetRead,
@@ -37,10 +38,12 @@ const bounded =
   (decompress: (input: Uint8Array, outputLength: number) => Uint8Array) =>
   (input: Uint8Array, outputLength: number): Uint8Array => {
     if (outputLength > mostUnpacked(input.length))
-      throw new ImpossibleClaim(`a page of ${input.length} bytes claims to unpack to ${outputLength}`);
+      throw new ImpossibleClaim(
+        say('logs.a-page-of-bytes-claims-to', { bytes: input.length, claimed: outputLength }),
+      );
     const output = decompress(input, outputLength);
     if (output.length > mostUnpacked(input.length))
-      throw new ImpossibleClaim('a page unpacks to more than it can hold');
+      throw new ImpossibleClaim(say('logs.a-page-unpacks-to-more-than'));
     return output;
   };
 
@@ -67,12 +70,18 @@ function checkClaims(bytes: Uint8Array, metadata: FileMetaData): { names: string
   );
   const rows = statedCount(metadata.num_rows);
   if (names.length === 0 || names.length > READ_BOUNDS.columns)
-    throw new ImpossibleClaim(`it has ${names.length} columns; up to ${READ_BOUNDS.columns} are read`);
-  if (new Set(names).size < names.length) throw new ImpossibleClaim('two of its columns have the same name');
+    throw new ImpossibleClaim(
+      say('logs.it-has-columns-up-to-are', { columns: names.length, most: READ_BOUNDS.columns }),
+    );
+  if (new Set(names).size < names.length) throw new ImpossibleClaim(say('logs.two-of-its-columns-have-the'));
   const cells = rows * names.length;
   if (rows > READ_BOUNDS.rows || cells > READ_BOUNDS.cells || cells > mostCells(bytes.length))
     throw new ImpossibleClaim(
-      `it claims ${rows.toLocaleString('en')} rows of ${names.length} columns in ${bytes.length.toLocaleString('en')} bytes, more than it can hold`,
+      say('logs.it-claims-rows-of-columns-in', {
+        rows,
+        columns: names.length,
+        bytes: bytes.length,
+      }),
     );
   let inGroups = 0;
   for (const group of metadata.row_groups) {
@@ -80,18 +89,18 @@ function checkClaims(bytes: Uint8Array, metadata: FileMetaData): { names: string
     inGroups += groupRows;
     let packed = 0;
     for (const { meta_data: column } of group.columns) {
-      if (!column) throw new ImpossibleClaim('a column has no description');
+      if (!column) throw new ImpossibleClaim(say('logs.a-column-has-no-description'));
       const start = statedCount(column.dictionary_page_offset ?? column.data_page_offset);
       const size = statedCount(column.total_compressed_size);
       packed += size;
       if (start + size > bytes.length || packed > bytes.length)
-        throw new ImpossibleClaim('a column lies outside the file');
+        throw new ImpossibleClaim(say('logs.a-column-lies-outside-the-file'));
       const [name] = column.path_in_schema;
       if (name !== undefined && names.includes(name) && column.path_in_schema.length === 1)
         checkPages(bytes.subarray(start, start + size), groupRows, column, optional.has(name), COMPRESSORS);
     }
   }
-  if (inGroups !== rows) throw new ImpossibleClaim('its parts hold another number of rows than it states');
+  if (inGroups !== rows) throw new ImpossibleClaim(say('logs.its-parts-hold-another-number-of'));
   return { names, rows };
 }
 
@@ -145,8 +154,7 @@ export async function readParquet(bytes: Uint8Array): Promise<Result<RawLog>> {
     const table: Cells = { headings: names, rows: slices(file, metadata, names, rows), preamble: '' };
     return await readCells(table, 'Parquet');
   } catch (error) {
-    const why =
-      error instanceof ImpossibleClaim ? error.message : 'it is damaged, or of a kind that is not known';
-    return unreadable(`is a Parquet file that cannot be read: ${why}`);
+    const why = error instanceof ImpossibleClaim ? error.why : say('logs.it-is-damaged-or-of-a');
+    return unreadable(say('logs.is-a-parquet-file-that-cannot', { why }));
   }
 }

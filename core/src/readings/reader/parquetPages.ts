@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import type { ColumnMetaData, Compressors, DataReader, PageHeader } from 'hyparquet';
 import { parquetHeader } from 'hyparquet/src/column.js';
 import { decompressPage } from 'hyparquet/src/datapage.js';
@@ -5,7 +6,11 @@ import { readVarInt } from 'hyparquet/src/thrift.js';
 import { READ_BOUNDS } from './readBounds.ts';
 
 /** What a file states that cannot be; all else that reading it throws comes from the library and says little to a person. */
-export class ImpossibleClaim extends Error {}
+export class ImpossibleClaim extends Error {
+  constructor(readonly why: Said) {
+    super(typeof why === 'string' ? why : why.say);
+  }
+}
 
 /** Most bytes that a packed page may unpack to. */
 export const mostUnpacked = (packed: number): number => READ_BOUNDS.unpackedTimes * packed + 65_536;
@@ -14,7 +19,7 @@ export const mostUnpacked = (packed: number): number => READ_BOUNDS.unpackedTime
 export function statedCount(value: number | bigint | undefined): number {
   const number = Number(value ?? Number.NaN);
   if (!Number.isSafeInteger(number) || number < 0)
-    throw new ImpossibleClaim('it states a count that is none');
+    throw new ImpossibleClaim(say('logs.it-states-a-count-that-is'));
   return number;
 }
 
@@ -30,7 +35,7 @@ const readerOf = (bytes: Uint8Array): DataReader => ({
  * @param values how many it may stand for, ≥ 0
  */
 function checkRuns(reader: DataReader, bitWidth: number, values: number): void {
-  if (bitWidth > 32) throw new ImpossibleClaim('a page states a width of values that is none');
+  if (bitWidth > 32) throw new ImpossibleClaim(say('logs.a-page-states-a-width-of'));
   let seen = 0;
   while (seen < values && reader.offset < reader.view.byteLength) {
     const header = readVarInt(reader);
@@ -38,7 +43,7 @@ function checkRuns(reader: DataReader, bitWidth: number, values: number): void {
     const count = packed ? 8 * (header >> 1) : header >>> 1;
     // Runs of bits are whole groups of eight: the last may stand for more than there are.
     if (count < 0 || count >= values - seen + 8)
-      throw new ImpossibleClaim('a run of a page claims more values than the page has');
+      throw new ImpossibleClaim(say('logs.a-run-of-a-page-claims'));
     reader.offset += packed ? (count / 8) * bitWidth : (bitWidth + 7) >> 3;
     seen += count;
   }
@@ -58,7 +63,7 @@ function checkDataPage(
     const repetition = statedCount(v2.repetition_levels_byte_length);
     const levels = statedCount(v2.definition_levels_byte_length);
     if (repetition !== 0 || levels > bytes.length || statedCount(v2.num_nulls) > values)
-      throw new ImpossibleClaim('a page states levels that it does not hold');
+      throw new ImpossibleClaim(say('logs.a-page-states-levels-that-it'));
     if (optional) checkRuns(readerOf(bytes), 1, values);
     const rest = bytes.subarray(levels);
     reader = readerOf(
@@ -115,7 +120,7 @@ export function checkPages(
       statedCount(header.uncompressed_page_size) > mostUnpacked(packed) ||
       statedCount(header.dictionary_page_header?.num_values ?? 0) > mostUnpacked(packed)
     )
-      throw new ImpossibleClaim('a page claims more than it can hold');
+      throw new ImpossibleClaim(say('logs.a-page-claims-more-than-it'));
     if (claimed > 0) checkDataPage(page, header, about, optional, compressors);
     reader.offset += packed;
   }

@@ -1,9 +1,10 @@
+import type { Said } from '../../words/index.ts';
 import type { ChannelRole } from '../channelRoles.ts';
 import type { Result } from '../../quantities/index.ts';
 
 export interface LogWarning {
   readonly code: string;
-  readonly text: string;
+  readonly text: Said;
   /** Line of the file, counted from 1. */
   readonly row?: number;
 }
@@ -34,7 +35,7 @@ export interface StatedFacts {
 
 /** A log as read, before anything is known of what its columns mean. All formats end here. */
 export interface RawLog {
-  readonly format: string;
+  readonly format: Said;
   readonly durationS: number;
   readonly columns: readonly RawColumn[];
   readonly facts: StatedFacts;

@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import { success, type Result } from '../../quantities/index.ts';
 import { splitUnit } from './columnHeading.ts';
 import { plainNumber, readCell, type DecimalMark } from './cellValue.ts';
@@ -21,7 +22,7 @@ export interface TableBuilder {
   readonly row: (cells: readonly string[], line: number) => void;
   /** A line that has another number of cells than the table. */
   readonly oddLine: (line: number) => void;
-  readonly finish: (format: string) => Result<RawLog>;
+  readonly finish: (format: Said) => Result<RawLog>;
 }
 
 /** Counts things of one kind and remembers the first line. */
@@ -32,7 +33,7 @@ class Tally {
     this.count++;
     this.first ??= line;
   }
-  warning(code: string, text: (count: number) => string): LogWarning[] {
+  warning(code: string, text: (count: number) => Said): LogWarning[] {
     return this.first === undefined ? [] : [{ code, text: text(this.count), row: this.first }];
   }
 }
@@ -76,10 +77,11 @@ class ColumnReader {
   }
 
   warnings(): LogWarning[] {
-    return this.unusable.warning(
-      'cell-unreadable',
-      (count) =>
-        `${count} ${count === 1 ? 'cell' : 'cells'} of “${this.name}” hold neither a number nor a known placeholder and count as not read.`,
+    return this.unusable.warning('cell-unreadable', (count) =>
+      say('logs.of-hold-neither-a-number-nor', {
+        count,
+        name: this.name,
+      }),
     );
   }
 }
@@ -119,21 +121,16 @@ class RowNotes {
 
   warnings(): LogWarning[] {
     return [
-      ...this.repeated.warning(
-        'header-repeated',
-        () => 'The heading stands again inside the data and was passed over.',
-      ),
-      ...this.odd.warning(
-        'row-incomplete',
-        (count) =>
-          `${count} ${count === 1 ? 'row has' : 'rows have'} another number of cells than the heading and ${count === 1 ? 'was' : 'were'} left out.`,
+      ...this.repeated.warning('header-repeated', () => say('logs.the-heading-stands-again-inside-the')),
+      ...this.odd.warning('row-incomplete', (count) =>
+        say('logs.another-number-of-cells-than-the', { count }),
       ),
       ...(this.stoppedAt === undefined
         ? []
         : [
             {
               code: 'table-changes',
-              text: 'Another heading stands here: what follows it is another table and was left out.',
+              text: say('logs.another-heading-stands-here-what-follows'),
               row: this.stoppedAt,
             },
           ]),
@@ -183,7 +180,7 @@ function axisOf(time: WideShape['times'][number], shape: TableShape, alone: bool
 
 const coarse = (count: number, line: number): LogWarning => ({
   code: 'time-coarse',
-  text: `${count} readings share their time with others; they are spread evenly up to the next.`,
+  text: say('logs.readings-share-their-time-with-others', { count }),
   row: line,
 });
 
@@ -230,10 +227,10 @@ class WideBuilder implements TableBuilder {
     this.notes.oddLine(line);
   }
 
-  finish(format: string): Result<RawLog> {
+  finish(format: Said): Result<RawLog> {
     if (this.tooLarge)
       return unreadable(
-        `holds more than ${READ_BOUNDS.cells / 1e6} million cells; record fewer channels, or cut it into parts`,
+        say('logs.holds-more-than-million-cells-record', { millions: READ_BOUNDS.cells / 1e6 }),
       );
     const lines = this.notes.lines.take();
     if (lines.length < 2) return unreadable(TOO_SHORT);
@@ -249,7 +246,7 @@ class WideBuilder implements TableBuilder {
     // With several axes an empty time is no fault: the shorter channels simply end.
     for (const one of settled) warnings.push(...one.warnings.filter(() => this.axes.length === 1));
     if (axes.every(({ times }) => times.length < 2)) {
-      return unreadable(`has no usable times in its column “${this.timeName()}”`);
+      return unreadable(say('logs.has-no-usable-times-in-its', { column: this.timeName() }));
     }
     const columns = this.columns.flatMap((reader, c): RawColumn[] => {
       if (!reader) return [];
@@ -261,12 +258,12 @@ class WideBuilder implements TableBuilder {
       return column.values.length === 0 && column.name === `column ${c + 1}` ? [] : [column];
     });
     if (columns.every(({ values }) => values.length === 0))
-      return unreadable('holds no column of numbers beside its times');
+      return unreadable(say('logs.holds-no-column-of-numbers-beside'));
     const [time] = this.shape.times;
     if (time && 'column' in time && time.guessed) {
       warnings.push({
         code: 'time-guessed',
-        text: `No column is named as a time; “${this.timeName()}” rises from row to row and is taken for it.`,
+        text: say('logs.no-column-is-named-as-a', { column: this.timeName() }),
       });
     }
     return success({
@@ -371,16 +368,13 @@ class LongBuilder implements TableBuilder {
     this.notes.oddLine(line);
   }
 
-  finish(format: string): Result<RawLog> {
+  finish(format: Said): Result<RawLog> {
     const lines = this.notes.lines.take();
     if (lines.length < 2) return unreadable(TOO_SHORT);
     const { timeS, warnings: repairs } = this.axis.settle((row) => lines[row] ?? 0);
     const warnings: LogWarning[] = [
       ...this.notes.warnings(),
-      ...this.unnamed.warning(
-        'name-missing',
-        (count) => `${count} readings have no name of a channel and were left out.`,
-      ),
+      ...this.unnamed.warning('name-missing', (count) => say('logs.readings-have-no-name-of-a', { count })),
       ...repairs,
     ];
     let durationS = 0;
@@ -401,7 +395,7 @@ class LongBuilder implements TableBuilder {
             },
           ];
     });
-    if (columns.length === 0) return unreadable('holds names and times but no value that is a number');
+    if (columns.length === 0) return unreadable(say('logs.holds-names-and-times-but-no'));
     if (moved > 0) warnings.push(coarse(moved, lines[0] ?? 0));
     return success({ format, durationS, columns: unlike(columns), facts: facts(this.shape.facts), warnings });
   }

@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { parseUnit, success, type Result } from '../../quantities/index.ts';
 import { namesRole } from '../lexicon/index.ts';
 import { splitUnit, type ColumnHeading } from './columnHeading.ts';
@@ -10,7 +11,7 @@ import { isDateName, isSampleName, isTimeName, TimeCells } from './timeCells.ts'
 
 const DELIMITERS = ['\t', ';', '|', ','] as const;
 const SNIFF_LINES = 400;
-export const TOO_SHORT = 'holds a heading but fewer than two complete rows of data';
+export const TOO_SHORT = say('logs.holds-a-heading-but-fewer-than');
 
 /** How the lines of a text are cut into cells. */
 export interface LineShape {
@@ -167,7 +168,7 @@ export function sniffTable(
   about = '',
 ): Result<TableShape & { readonly firstDataLine: number; readonly headingRows: readonly string[][] }> {
   if (width > READ_BOUNDS.columns)
-    return unreadable(`has ${width} columns; up to ${READ_BOUNDS.columns} are read`);
+    return unreadable(say('logs.has-columns-up-to-are-read', { columns: width, most: READ_BOUNDS.columns }));
   const firstData = rows.findIndex(
     ({ cells }, i) =>
       isDataRow(cells) &&
@@ -184,9 +185,7 @@ export function sniffTable(
     return unreadable(TOO_SHORT);
   }
   if (firstData < 0) {
-    return unreadable(
-      'has no heading line that names its columns; without names the columns cannot be identified',
-    );
+    return unreadable(say('logs.has-no-heading-line-that-names'));
   }
   const count = headingsBefore(rows, firstData);
   const above = rows.slice(firstData - count, firstData).map(({ cells }) => [...cells]);
@@ -434,9 +433,7 @@ function wideShape(common: CommonShape, data: Data): Result<WideShape> {
     return success({ ...common, headings: withUnits, layout: 'wide', axisOf, times: [guessed] });
   }
   if (hz === undefined) {
-    return unreadable(
-      'has neither a time column nor a stated sample rate, so no duration or response is known',
-    );
+    return unreadable(say('logs.has-neither-a-time-column-nor'));
   }
   const sampleColumn = headings.findIndex((heading) => isSampleName(heading.name));
   return success({

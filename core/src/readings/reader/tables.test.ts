@@ -179,7 +179,7 @@ describe('long tables', () => {
       '10.7,MAP,1012,mbar',
     );
     expect(shown(log)).toEqual(['RPM [rpm]: 0=800 0.4=805', 'MAP [mbar]: 0.1=1010 0.7=1012']);
-    expect(log.format).toBe('delimited, one reading a row (,)');
+    expect(inEnglish(log.format)).toBe('delimited, one reading a row (,)');
   });
 
   it('are known in other tongues, with more columns, and with the unit behind the name', async () => {
@@ -225,7 +225,7 @@ describe('what cannot be read', () => {
     );
     const wide = Array.from({ length: 10_000 }, (_, i) => `c${i}`).join(',');
     expect(await refusal(`${wide}\n${wide.replaceAll('c', '')}\n${wide.replaceAll('c', '')}\n`)).toMatch(
-      /10000 columns; up to 2000/,
+      /10.?000 columns; up to 2.?000/,
     );
     expect(await refusal('time,name,value\n0,RPM,x\n1,MAP,y\n2,RPM,x\n3,MAP,z\n')).toMatch(
       /no column of numbers/,

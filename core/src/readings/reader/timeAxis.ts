@@ -1,3 +1,4 @@
+import { say, type Said } from '../../words/index.ts';
 import type { LogWarning } from './rawLog.ts';
 import { medianStep } from './timeCells.ts';
 
@@ -26,10 +27,9 @@ class Repair {
     this.count++;
     this.first ??= row;
   }
-  warning(code: string, text: (rows: string) => string, lineOf: LineOf): LogWarning[] {
+  warning(code: string, text: (rows: number) => Said, lineOf: LineOf): LogWarning[] {
     if (this.first === undefined) return [];
-    const rows = this.count === 1 ? '1 row' : `${this.count} rows`;
-    return [{ code, text: text(rows), row: lineOf(this.first) }];
+    return [{ code, text: text(this.count), row: lineOf(this.first) }];
   }
 }
 
@@ -68,25 +68,21 @@ export function settleTimes(timeS: Float64Array, lineOf: LineOf): SettledTimes {
     timeS[i] = Number.isFinite(t) ? t - origin : Number.NaN;
   }
   const order = usable === undefined ? undefined : Int32Array.from(usable);
-  const left = (rows: string): string => `${rows} left out: no time that can be read.`;
+  const left = (rows: number): Said => say('logs.left-out-no-time-that-can', { rows });
   return {
     timeS,
     ...(order ? { order } : {}),
     warnings: [
-      ...leaps.warning(
-        'time-repaired',
-        (rows) => `${rows} left out: the time leaps away from its neighbours.`,
-        lineOf,
-      ),
+      ...leaps.warning('time-repaired', (rows) => say('logs.left-out-the-time-leaps-away', { rows }), lineOf),
       ...restarts.warning(
         'time-repaired',
-        (rows) => `The clock jumped back at ${rows}; the log goes on from where it stood.`,
+        (rows) => say('logs.the-clock-jumped-back-at-the', { rows }),
         lineOf,
       ),
       ...missing.warning('time-repaired', left, lineOf),
       ...disorder.warning(
         'time-repaired',
-        (rows) => `${rows} stood out of order and were sorted by their time.`,
+        (rows) => say('logs.stood-out-of-order-and-were', { rows }),
         lineOf,
       ),
     ],

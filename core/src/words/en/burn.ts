@@ -1,3 +1,4 @@
+import type { Said } from '../message.ts';
 import type { Words } from '../words.ts';
 
 export const burn = {
@@ -42,4 +43,14 @@ export const burn = {
   'the-target': 'The target',
   'brings-the-bed-above': ({ limitC }: { limitC: number }, w: Words) =>
     `brings the bed above its limit of ${w.temperature(limitC)} with no soot in it`,
+  'is-not-fit': ({ why }: { why: string }) => `is not fit — ${why}`,
+  'at-least-one-point': 'At least one point of the profile',
+  'at-most-points': ({ most }: { most: number }, w: Words) => `At most ${w.number(most)} points`,
+  'more-than-the-model-covers': (
+    { field, gPerL, volumeL }: { field: Said; gPerL: number; volumeL: number },
+    w: Words,
+  ) =>
+    `${w.say(field)}: at most ${w.loading(gPerL)}, ${w.soot(gPerL * volumeL, 0)} in this filter of ${w.volume(volumeL, 2)}`,
+  'point-not-later': ({ point }: { point: number }, w: Words) =>
+    `Time: point ${w.number(point)} of the profile is not later than the one before it`,
 } as const;

@@ -2,6 +2,7 @@ import { burn } from './burn.ts';
 import { causeForms, causes, chains } from './causes.ts';
 import { cautions } from './cautions.ts';
 import { chart } from './chart.ts';
+import { codes } from './codes.ts';
 import { commandLine } from './commandLine.ts';
 import { checks } from './checks.ts';
 import { diagnosis } from './diagnosis.ts';
@@ -13,7 +14,9 @@ import { findings } from './findings.ts';
 import { guide } from './guide.ts';
 import { job } from './job.ts';
 import { limits } from './limits.ts';
+import { link, routines } from './link.ts';
 import { live } from './live.ts';
+import { logs } from './logs.ts';
 import * as names from './names.ts';
 import { outlook } from './outlook.ts';
 import { proof } from './proof.ts';
@@ -32,6 +35,7 @@ export const ENGLISH = {
   cautions,
   chains,
   chart,
+  codes,
   checks,
   commandLine,
   diagnosis,
@@ -43,12 +47,15 @@ export const ENGLISH = {
   guide,
   job,
   limits,
+  link,
   live,
+  logs,
   ...names,
   outlook,
   proof,
   refusals,
   report,
+  routines,
   shown,
   text,
   told,

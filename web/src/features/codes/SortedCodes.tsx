@@ -1,3 +1,4 @@
+import { Say } from '../../ui/Say.tsx';
 import { useWords } from '../../data/words.ts';
 import {
   CODE_GROUPS,
@@ -56,8 +57,7 @@ function Code({ code }: { code: SortedCode }) {
         </summary>
         <div className="text-[15px] pb-2 grid gap-1">
           <p>
-            {code.reason}
-            {CERTAINTY[code.certainty]}.
+            <Say it={code.reason} />. {CERTAINTY[code.certainty]}.
           </p>
           {code.couldBe === undefined ? null : <p>The same digits could be {code.couldBe}.</p>}
           {code.checks.length === 0 ? null : (

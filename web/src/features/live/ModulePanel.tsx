@@ -1,3 +1,6 @@
+import { Say } from '../../ui/Say.tsx';
+import { spokenNow } from '../../data/words.ts';
+import { say } from '@white-ember/core/words';
 import type { LinkCode, RoutineId } from '@white-ember/core/link';
 import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
@@ -161,8 +164,10 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
   const held = step?.held ?? [];
   const warnings = step?.warnings ?? [];
   const offered = [
-    { id: 'clear-codes' as const, label: 'Clear codes' },
-    ...state.routines.filter(({ id }) => id !== 'stop' && id !== 'clear-codes' && BURNS[id] === undefined),
+    { id: 'clear-codes' as const, label: spokenNow(say('routines.clear-codes')) },
+    ...state.routines
+      .filter(({ id }) => id !== 'stop' && id !== 'clear-codes' && BURNS[id] === undefined)
+      .map(({ id, label }) => ({ id, label: spokenNow(label) })),
   ];
   const burns = state.routines.filter(({ id }) => BURNS[id] !== undefined);
   const running = state.routine?.status === 'running';
@@ -180,7 +185,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
     if (!answer || answer.status === 'refused') return;
     if (!reset || !step) {
       const label = offered.find(({ id }) => id === chosen)?.label ?? chosen;
-      await addEntry({ kind: 'note', text: `Scan link, ${label.toLowerCase()}: ${answer.text}` });
+      await addEntry({ kind: 'note', text: `Scan link, ${label.toLowerCase()}: ${spokenNow(answer.text)}` });
       return;
     }
     await session.readAgain();
@@ -190,7 +195,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
       source: 'live',
       before,
       after: valuesOf(session, step.keep),
-      answer: answer.text,
+      answer: spokenNow(answer.text),
       ...(why.trim() === '' ? {} : { why }),
     });
     setWhy('');
@@ -243,7 +248,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
       {state.routine ? (
         <p role="status" className="figure-text">
           {state.routine.status === 'refused' ? '' : running ? `${clockText(state.routine.elapsedS)} · ` : ''}
-          {state.routine.text}
+          <Say it={state.routine.text} />
         </p>
       ) : null}
       {running ? (
@@ -257,7 +262,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
           to={`/jobs/${job.id}/burn?kind=${BURNS[id] ?? 'standing'}`}
           className="font-head font-semibold min-h-12 px-4 border-2 border-ink rounded-sm inline-flex items-center justify-center"
         >
-          {label}: get it ready
+          {spokenNow(label)}: get it ready
         </Link>
       ))}
     </div>

@@ -1,3 +1,4 @@
+import { Say } from '../../../ui/Say.tsx';
 import { spokenNow } from '../../../data/words.ts';
 import { baselinePlan } from '@white-ember/core/readings';
 import { Button } from '../../../ui/Button.tsx';
@@ -100,7 +101,7 @@ function LinkState({ session, open }: { session: LiveSession; open: OpenJob }) {
       )}
       {state.routine && state.link.status === 'connected' ? (
         <p className="text-ink2" role="status">
-          The ECU reports: {state.routine.text}
+          The ECU reports: <Say it={state.routine.text} />
         </p>
       ) : null}
       <details className="border-2 border-rule bg-card">

@@ -1,3 +1,4 @@
+import { spokenNow } from '../../../data/words.ts';
 import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
 import { useEffect } from 'react';
@@ -191,7 +192,9 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
               : 'First answer, read and fix everything on this page.'}
           </p>
         )}
-        {state.routine?.status === 'refused' ? <Notice title={state.routine.text} tone="alarm" /> : null}
+        {state.routine?.status === 'refused' ? (
+          <Notice title={spokenNow(state.routine.text)} tone="alarm" />
+        ) : null}
         <details className="border-2 border-rule bg-card">
           <summary className="font-head font-semibold min-h-12 px-3 content-center">
             Key, pedal and road

@@ -1,3 +1,4 @@
+import { spokenNow } from '../../../data/words.ts';
 import { inEnglish } from '@white-ember/core/words';
 import type { FilterMaterial } from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
@@ -174,7 +175,7 @@ export class BurnWatch {
     const answer = await this.#session.command('stop');
     this.#stopping = false;
     if (answer?.status === 'done') this.stopped(why);
-    else this.#set({ refused: answer?.text ?? 'The tool did not answer.' });
+    else this.#set({ refused: answer ? spokenNow(answer.text) : 'The tool did not answer.' });
   };
 
   /** A person wants it stopped: by the link, or where another tool commands it, they have done it there. */

@@ -1,3 +1,4 @@
+import { spokenNow } from '../../../data/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LogAnalysis, WithoutRole } from '@white-ember/core/readings';
@@ -40,7 +41,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
     column: channel.column,
     role: channel.role,
     unit: channel.unit,
-    why: `${Math.round(channel.confidence * 100)} %, ${channel.reason.replace(WORDS_READ, 'name')}`,
+    why: `${Math.round(channel.confidence * 100)} %, ${spokenNow(channel.reason).replace(WORDS_READ, 'name')}`,
   }));
   return [
     ...unmapped.filter(({ column }) => asked.has(column)),
@@ -51,7 +52,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
 
 /** What a heading was read as, and why that is no channel that is judged; the column is kept, and can be plotted. */
 const notRecognised = (one: WithoutRole | undefined): string =>
-  one === undefined ? 'not recognised; kept and can be plotted' : one.why;
+  one === undefined ? 'not recognised; kept and can be plotted' : spokenNow(one.why);
 
 /** Which column is what, with how surely and why; any of it can be set right, and is then remembered for the workshop. */
 export function LogMapping({
