@@ -1,6 +1,7 @@
+import { inEnglish } from '../words/index.ts';
 import { plainLabel } from '../quantities/index.ts';
 import type { ChannelRole, RawLog } from '../readings/index.ts';
-import { BaselineGuide, baselinePlan, CHANNEL_ROLES } from '../readings/index.ts';
+import { BaselineGuide, baselinePlan, CHANNEL_ROLES, roleName } from '../readings/index.ts';
 import type { BenchVehicle } from './benchVehicle.ts';
 import { Driver, type Wish } from './driver.ts';
 
@@ -102,7 +103,7 @@ export function recordBaseline(
       facts: { displacementL: family.displacementL },
       warnings: [],
       columns: roles.map((role, i) => ({
-        name: CHANNEL_ROLES[role].label,
+        name: inEnglish(roleName(role)),
         source: role,
         role,
         unitText: plainLabel(CHANNEL_ROLES[role].unit),

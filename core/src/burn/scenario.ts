@@ -6,7 +6,7 @@ import { CATALYSTS } from './kinetics.ts';
 
 /** What comes into the filter at one moment; between two moments everything goes in straight lines. */
 export const inletPointSchema = z.strictObject({
-  atS: figure('moment', 0, 36_000, 's'),
+  atS: figure('time', 0, 36_000, 's'),
   inletC: figure('temperature-before-the-filter', -40, 1000, '°C'),
   exhaustKgPerS: figure('exhaust-flow', 0, 2, 'kg/s'),
   oxygenPercent: figure('oxygen', 0, 21, '%'),
@@ -26,13 +26,13 @@ export const burnScenarioSchema = z
     catalyst: z.enum(CATALYSTS),
     profile: z
       .array(inletPointSchema)
-      .min(1, fault(say('burn.at-least-one-point')))
-      .max(5000, fault(say('burn.at-most-points', { most: 5000 }))),
+      .min(1, fault(say('burn.at-least-one-point'), PLAIN_WORDS))
+      .max(5000, fault(say('burn.at-most-points', { most: 5000 }), PLAIN_WORDS)),
     ambientC: figure('ambient-temperature', -40, 60, '°C').default(20),
     /** Bed at the beginning; as the ambient where it is not given. */
     startC: figure('bed-at-the-beginning', -40, 800, '°C').optional(),
     /** Cells along the filter. */
-    cells: wholeNumber('cells-along-the-filter', 5, 1000).optional(),
+    cells: wholeNumber('cells', 5, 1000).optional(),
     endS: figure('end', 1, 36_000, 's'),
   })
   .superRefine(({ filter, sootG, ashG, profile }, context) => {

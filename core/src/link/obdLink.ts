@@ -1,5 +1,5 @@
-import { say } from '../words/index.ts';
-import { CHANNEL_ROLES, OBD_PARAMETERS, obdValueOf, type ObdValue } from '../readings/index.ts';
+import { inEnglish, say } from '../words/index.ts';
+import { roleName, OBD_PARAMETERS, obdValueOf, type ObdValue } from '../readings/index.ts';
 import { unitLabel } from '../quantities/index.ts';
 import type { RoutineState } from './routines.ts';
 import { IsoTpEnd, type CanFrame } from './isoTp.ts';
@@ -122,7 +122,7 @@ export class ObdLink implements ScanLink {
         const unitId = value.unit;
         found.push({
           id: `01 ${hex(pid)} ${value.label}`,
-          name: CHANNEL_ROLES[value.role].label,
+          name: inEnglish(roleName(value.role)),
           module: 'Engine',
           unit: unitId === undefined ? '' : unitLabel(unitId),
           unitId,

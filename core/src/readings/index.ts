@@ -1,4 +1,4 @@
-export { CHANNEL_ROLES, ROLE_IDS, isChannelRole, type ChannelRole } from './channelRoles.ts';
+export { CHANNEL_ROLES, ROLE_IDS, isChannelRole, roleName, type ChannelRole } from './channelRoles.ts';
 export { checkLogBytes } from './reader/decodeText.ts';
 export { openTimeLimitMs, READ_BOUNDS, readMemoryLimitBytes, readTimeLimitMs } from './reader/readBounds.ts';
 export { openLog, readLog, type LogReader } from './reader/openLog.ts';

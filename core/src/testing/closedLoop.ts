@@ -1,3 +1,4 @@
+import { inEnglish } from '../words/index.ts';
 import type { CheckContext, CheckId } from '../checks/index.ts';
 import { perform, type BenchVehicle, type Fault, type FaultId } from '../bench/index.ts';
 import { BenchHand } from '../bench/answers/bench.ts';
@@ -218,7 +219,7 @@ function readAgain(
   const hand = new BenchHand(vehicle);
   hand.keyOn(8);
   const cleared = vehicle.startRoutine('clear-codes');
-  if (cleared.status !== 'done') throw new Error(`Codes were not cleared: ${cleared.text}`);
+  if (cleared.status !== 'done') throw new Error(`Codes were not cleared: ${inEnglish(cleared.text)}`);
   const { facts, context } = readIn(vehicle, { pull: false }, tool);
   const { evidence, beyond } = evidenceOfCase(facts, DEFAULT_LIMITS, context);
   const codes = new Set(CODE_FINDING_IDS);

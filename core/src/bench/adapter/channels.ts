@@ -1,6 +1,7 @@
 import type { LinkChannel } from '../../link/index.ts';
 import { fromBase, unitLabel, type Unit } from '../../quantities/index.ts';
-import { CHANNEL_ROLES, type ChannelRole } from '../../readings/index.ts';
+import { CHANNEL_ROLES, type ChannelRole, roleName } from '../../readings/index.ts';
+import { inEnglish } from '../../words/index.ts';
 import type { BenchFamily } from '../families.ts';
 
 type Tongue = BenchFamily['tongue'];
@@ -104,8 +105,8 @@ export function benchChannel(
   role: ChannelRole,
   status: LinkChannel['status'],
 ): LinkChannel {
-  const { label, quantity, unit } = CHANNEL_ROLES[role];
-  const name = NAMES[tongue][role] ?? label;
+  const { quantity, unit } = CHANNEL_ROLES[role];
+  const name = NAMES[tongue][role] ?? inEnglish(roleName(role));
   if (status === 'volts')
     return { id: role, role, name, module: 'Engine', unit: 'V', unitId: 'V', decimals: 2, status };
   const { unit: pressure, fine, coarse } = PRESSURE[tongue];

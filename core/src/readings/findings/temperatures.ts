@@ -1,6 +1,6 @@
 import { say } from '../../words/index.ts';
 import { median } from '../../quantities/index.ts';
-import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
+import { roleName, type ChannelRole } from '../channelRoles.ts';
 import { spanOf } from '../features.ts';
 import { channelBetween, seriesBetween, seriesOf, type Series } from '../recording.ts';
 import { meanIn, windowsOf, type Detector, type Finding, type FindingContext } from './finding.ts';
@@ -8,7 +8,6 @@ import { meanIn, windowsOf, type Detector, type Finding, type FindingContext } f
 const EGT_ROLES = ['egt1', 'egt2', 'egt3', 'egt4'] as const satisfies readonly ChannelRole[];
 type EgtRole = (typeof EGT_ROLES)[number];
 
-const label = (role: ChannelRole): string => CHANNEL_ROLES[role].label;
 const OPEN_SHARE = 0.9;
 const FEW = 10;
 
@@ -61,7 +60,7 @@ const open: Detector = (context) =>
           limitHighC: egtOpenHighC,
         },
         text: say('findings.shows-c', {
-          label: label(role),
+          label: roleName(role),
           middle: found.middle,
           share: 100 * found.share,
           egtOpenLowC,
@@ -100,7 +99,7 @@ const stuck: Detector = (context) => {
           limitOthersC: egtOthersMoveC,
         },
         text: say('findings.stays-at-c-range-c', {
-          label: label(role),
+          label: roleName(role),
           middle,
           range,
           egtStuckRangeC,
@@ -141,7 +140,7 @@ const coldMismatch: Detector = (context) => {
         startS: rest.startS,
         endS: rest.endS,
         evidence: { readC: value, othersC: around, offC: value - around, limitC: limit },
-        text: say('findings.with-the-engine-cold', { label: label(role), value, around, limit }),
+        text: say('findings.with-the-engine-cold', { label: roleName(role), value, around, limit }),
       },
     ];
   });
@@ -191,9 +190,9 @@ const order: Detector = (context) => {
           endS: window.endS,
           evidence: { readC: value, towardsEngineC: before, limitC: limit },
           text: say('findings.in-a-steady-hold-shows', {
-            label: label(role),
+            label: roleName(role),
             value,
-            label2: label(neighbour),
+            label2: roleName(neighbour),
             before,
             limit,
           }),

@@ -1,5 +1,5 @@
 import { say, type Said } from '../../words/index.ts';
-import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from '../channelRoles.ts';
+import { roleName, ROLE_IDS, type ChannelRole } from '../channelRoles.ts';
 import { explainHeading, isPlace, SAID_OF_ANY } from './explainHeading.ts';
 import type { Meaning } from './facets.ts';
 import type { ReadWord } from './readWords.ts';
@@ -32,7 +32,7 @@ function puttingOff(words: readonly ReadWord[], way: RoleMeaning): readonly Read
 export function whyNone(name: string): Said {
   const { words, roles } = explainHeading(name);
   const [first] = roles;
-  if (first) return say('logs.named-like-but-unit-or-values', { role: CHANNEL_ROLES[first.role].label });
+  if (first) return say('logs.named-like-but-unit-or-values', { role: roleName(first.role) });
   const said = new Set(words.flatMap(({ senses }) => senses.flatMap(({ meanings }) => meanings)));
   if (words.every((word) => meaningsOf(word).length === 0)) return say('logs.none-of-its-words-is-known');
   let nearest:
@@ -53,7 +53,7 @@ export function whyNone(name: string): Said {
   if (!nearest) return say('logs.what-it-says-is-not-judged');
   const [word] = nearest.off as readonly [ReadWord];
   return say('logs.not-is-of-something-else', {
-    role: CHANNEL_ROLES[nearest.role].label,
+    role: roleName(nearest.role),
     text: word.text,
     word: inWords(meaningsOf(word)),
   });

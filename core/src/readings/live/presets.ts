@@ -1,16 +1,17 @@
+import { say, type Said } from '../../words/index.ts';
 import type { ChannelRole } from '../channelRoles.ts';
 
 /** Channels that are worth watching at a stage; few enough that the link answers quickly. */
 export interface ChannelPreset {
   readonly id: string;
-  readonly label: string;
+  readonly label: Said;
   readonly roles: readonly ChannelRole[];
 }
 
 export const CHANNEL_PRESETS: readonly ChannelPreset[] = [
   {
     id: 'baseline',
-    label: 'Baseline',
+    label: say('presets.baseline'),
     roles: [
       'engineSpeed',
       'dpfDeltaP',
@@ -29,7 +30,7 @@ export const CHANNEL_PRESETS: readonly ChannelPreset[] = [
   },
   {
     id: 'key-on',
-    label: 'Key-on check',
+    label: say('presets.key-on'),
     roles: [
       'engineSpeed',
       'dpfDeltaP',
@@ -47,7 +48,7 @@ export const CHANNEL_PRESETS: readonly ChannelPreset[] = [
   },
   {
     id: 'pull',
-    label: 'Loaded pull',
+    label: say('presets.pull'),
     roles: [
       'engineSpeed',
       'vehicleSpeed',
@@ -59,15 +60,15 @@ export const CHANNEL_PRESETS: readonly ChannelPreset[] = [
       'turboVanePosition',
     ],
   },
-  { id: 'pipe', label: 'Pipe response', roles: ['engineSpeed', 'dpfDeltaP', 'massAirFlow'] },
+  { id: 'pipe', label: say('presets.pipe'), roles: ['engineSpeed', 'dpfDeltaP', 'massAirFlow'] },
   {
     id: 'warm-up',
-    label: 'Warm-up after a clean',
+    label: say('presets.warm-up'),
     roles: ['engineSpeed', 'dpfDeltaP', 'massAirFlow', 'egt3', 'egt4', 'coolantTemp'],
   },
   {
     id: 'regeneration',
-    label: 'Regeneration',
+    label: say('presets.regeneration'),
     roles: [
       'engineSpeed',
       'vehicleSpeed',

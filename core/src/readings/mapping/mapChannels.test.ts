@@ -1,9 +1,9 @@
-import { spoken } from '../../words/index.ts';
+import { inEnglish, spoken } from '../../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fromBase, plainLabel, UNITS, type Unit } from '../../quantities/index.ts';
 import type { RawColumn, RawLog } from '../reader/rawLog.ts';
-import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole } from '../channelRoles.ts';
+import { CHANNEL_ROLES, ROLE_IDS, type ChannelRole, roleName } from '../channelRoles.ts';
 import { foldHeading } from '../lexicon/index.ts';
 import { mapChannels as mapsInCodes } from './mapChannels.ts';
 
@@ -380,7 +380,8 @@ describe('a mapping', () => {
 describe('our own names', () => {
   it('are recognised with their units, so that what the application writes it can read', () => {
     for (const role of ROLE_IDS) {
-      const { label, unit } = CHANNEL_ROLES[role];
+      const { unit } = CHANNEL_ROLES[role];
+      const label = inEnglish(roleName(role));
       const read = column(
         label,
         role === 'lambda' || role === 'regenActive' ? '' : plainLabel(unit),

@@ -6,6 +6,7 @@ import {
   ROLE_IDS,
   type ChannelRole,
   type ChannelRoleDefinition,
+  roleName,
 } from '../channelRoles.ts';
 import {
   explainHeading,
@@ -223,7 +224,7 @@ export function mapChannels(
         code: 'correction-refused',
         text: say('logs.cannot-be-its-unit-or-its', {
           name: column.name,
-          wanted: isChannelRole(wanted) ? definitionOf(wanted).label : wanted,
+          wanted: isChannelRole(wanted) ? roleName(wanted) : wanted,
         }),
       });
     }
@@ -353,7 +354,7 @@ function askAbout(
       code: 'channel-ambiguous',
       text: say('logs.both-look-like-neither-is-used', {
         names: columns,
-        role: definitionOf(role).label,
+        role: roleName(role),
       }),
     });
   }

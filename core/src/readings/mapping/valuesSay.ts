@@ -1,6 +1,6 @@
 import { say, type Said } from '../../words/index.ts';
 import { correlation, median, quantile, toBase, type Unit } from '../../quantities/index.ts';
-import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
+import { CHANNEL_ROLES, type ChannelRole, roleName } from '../channelRoles.ts';
 import { indexAt } from '../indexAt.ts';
 import type { RawColumn } from '../reader/rawLog.ts';
 import { isAbsoluteOrGauge, isAir } from './columnUnit.ts';
@@ -191,13 +191,13 @@ function sayOfOrder(read: ReadAs, values: Float64Array, scene: Scene, others: Ot
       wrong.push(
         say(isUpper ? 'logs.colder-than-what-lies-after' : 'logs.hotter-than-what-lies-before', {
           byK: Math.abs(hotter),
-          role: CHANNEL_ROLES[isUpper ? lower : upper].label,
+          role: roleName(isUpper ? lower : upper),
         }),
       );
     else if (hotter < 0)
       agreed.push(
         say(isUpper ? 'logs.hotter-than' : 'logs.colder-than', {
-          role: CHANNEL_ROLES[isUpper ? lower : upper].label,
+          role: roleName(isUpper ? lower : upper),
         }),
       );
   }

@@ -1,6 +1,7 @@
 import { burn } from './burn.ts';
 import { causeForms, causes, chains } from './causes.ts';
 import { cautions } from './cautions.ts';
+import { channels, presets } from './channels.ts';
 import { chart } from './chart.ts';
 import { codes } from './codes.ts';
 import { commandLine } from './commandLine.ts';
@@ -34,6 +35,7 @@ export const ENGLISH = {
   causes,
   cautions,
   chains,
+  channels,
   chart,
   codes,
   checks,
@@ -52,6 +54,7 @@ export const ENGLISH = {
   logs,
   ...names,
   outlook,
+  presets,
   proof,
   refusals,
   report,

@@ -1,4 +1,5 @@
-import { CHANNEL_PRESETS, CHANNEL_ROLES } from '@white-ember/core/readings';
+import { spokenNow } from '../../data/words.ts';
+import { CHANNEL_PRESETS, roleName } from '@white-ember/core/readings';
 import type { LiveSession, LiveState } from './liveSession.ts';
 
 const OWN = 'own';
@@ -39,7 +40,7 @@ export function ChannelPicker({ session, state }: { session: LiveSession; state:
           {preset === OWN ? <option value={OWN}>Custom</option> : null}
           {CHANNEL_PRESETS.map(({ id, label }) => (
             <option key={id} value={id}>
-              {label}
+              {spokenNow(label)}
             </option>
           ))}
         </select>
@@ -60,9 +61,9 @@ export function ChannelPicker({ session, state }: { session: LiveSession; state:
                   onChange={() => toggle(id)}
                 />
                 <span>
-                  {CHANNEL_ROLES[role].label}
+                  {spokenNow(roleName(role))}
                   <span className="text-sm text-ink2">
-                    {name === CHANNEL_ROLES[role].label ? '' : ` ${name}`}
+                    {name === spokenNow(roleName(role)) ? '' : ` ${name}`}
                     {status === 'not-fitted' ? ', not fitted' : status === 'volts' ? ', volts only' : ''}
                   </span>
                 </span>

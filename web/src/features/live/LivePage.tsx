@@ -1,3 +1,4 @@
+import { spokenNow } from '../../data/words.ts';
 import { useEffect, useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { baselinePlan, CHANNEL_PRESETS, rateAdvice } from '@white-ember/core/readings';
@@ -177,7 +178,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
         {state.problem ? <Notice title={state.problem} tone="alarm" /> : null}
         {state.link.status === 'lost' ? (
           <Notice
-            title={`${state.link.text}${state.recording ? ' The recording so far is kept and continues when the link is back.' : ''}`}
+            title={`${spokenNow(state.link.text)}${state.recording ? ' The recording so far is kept and continues when the link is back.' : ''}`}
             tone="alarm"
           />
         ) : null}

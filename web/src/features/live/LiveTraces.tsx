@@ -1,8 +1,10 @@
+import { spokenNow } from '../../data/words.ts';
 import type { LinkChannel } from '@white-ember/core/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { CHANNEL_ROLES } from '@white-ember/core/readings';
+import { roleName } from '@white-ember/core/readings';
 import { useAppSelector } from '../../data/store.ts';
-import { laneEnds, toneOf } from '../readings/logs/traceChart.ts';
+import { toneOf } from '../readings/logs/traceChart.ts';
+import { laneEnds } from '../readings/logs/traceLanes.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
 import { columnsOf } from './liveTrace.ts';
 
@@ -50,7 +52,7 @@ function draw(
     pen.lineWidth = 1;
     pen.strokeRect(0.5, top + 0.5, width - 1, lane - 1);
     pen.fillStyle = tone('--ink2');
-    pen.fillText(CHANNEL_ROLES[role].label, 6, top + 15);
+    pen.fillText(spokenNow(roleName(role)), 6, top + 15);
     const trace = session.traces.get(id);
     if (!trace) return;
     const columns = columnsOf(trace, toS - spanS, toS, width);
@@ -122,7 +124,7 @@ export function LiveTraces({ session, state }: { session: LiveSession; state: Li
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`Traces of ${shown.map(({ role }) => CHANNEL_ROLES[role].label).join(', ') || 'nothing yet'}; the values stand above as figures.`}
+        aria-label={`Traces of ${shown.map(({ role }) => spokenNow(roleName(role))).join(', ') || 'nothing yet'}; the values stand above as figures.`}
         className="w-full bg-card border-2 border-rule"
         style={{ height: `${Math.max(160, 40 * shown.length)}px` }}
       />

@@ -13,7 +13,7 @@ import {
   type Reset,
   type ResetValue,
 } from '@white-ember/core/ledger';
-import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
+import { roleName, type ChannelRole } from '@white-ember/core/readings';
 import { useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -129,7 +129,7 @@ function CodeLine({ code: { code, module, status, present, freezeFrame } }: { co
               const { figure, unit } = shownLive({ role, status: 'live', decimals: 1 }, value, units);
               return (
                 <div key={role} className="contents">
-                  <dt>{CHANNEL_ROLES[role].label}</dt>
+                  <dt>{spokenNow(roleName(role))}</dt>
                   <dd className="figure-text text-right">
                     {figure} {unit}
                   </dd>

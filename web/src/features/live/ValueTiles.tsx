@@ -1,4 +1,5 @@
-import { CHANNEL_ROLES } from '@white-ember/core/readings';
+import { spokenNow } from '../../data/words.ts';
+import { roleName } from '@white-ember/core/readings';
 import { useAppSelector } from '../../data/store.ts';
 import { cleanNowMbar, limitNow, type LiveFacts } from './liveLimits.ts';
 import type { LiveSession, LiveState } from './liveSession.ts';
@@ -32,7 +33,7 @@ export function ValueTiles({
             className={`border-2 px-2 py-1 bg-card min-w-0 ${isDeltaP ? 'border-steel col-span-2 order-first' : 'border-rule'}`}
           >
             <p className="text-[13px] leading-4 text-ink2 min-h-4">
-              {CHANNEL_ROLES[channel.role].label}
+              {spokenNow(roleName(channel.role))}
               {channel.status === 'volts' ? ', volts only' : ''}
             </p>
             <p className={`figure-text leading-7 ${isDeltaP ? 'text-3xl text-steel' : 'text-2xl'}`}>

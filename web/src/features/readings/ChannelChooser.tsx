@@ -1,7 +1,8 @@
+import { spokenNow } from '../../data/words.ts';
 import { useState } from 'react';
 import {
   ASKED,
-  CHANNEL_ROLES,
+  roleName,
   channelsSaid,
   isChannelRole,
   leftToSay,
@@ -23,7 +24,7 @@ const ASKED_AS: Readonly<Record<Asked, string>> = {
 };
 
 export const channelName = (role: string): string =>
-  isChannelRole(role) ? CHANNEL_ROLES[role].label : role === '' ? 'none of these' : role;
+  isChannelRole(role) ? spokenNow(roleName(role)) : role === '' ? 'none of these' : role;
 
 /** What each word of a heading was taken for; nothing where none is known. */
 export function HeadingRead({ heading, role }: { heading: string; role?: string }) {
@@ -156,7 +157,7 @@ function Choice({
             className={`min-h-11 px-3 text-left border-2 border-ink rounded-sm bg-card ${one === role ? 'font-bold' : ''}`}
             onClick={() => onChoose(one)}
           >
-            {CHANNEL_ROLES[one].label}
+            {channelName(one)}
           </button>
         ))}
         <button

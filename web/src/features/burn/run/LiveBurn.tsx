@@ -37,7 +37,8 @@ export function LiveBurn({
           <>
             {state.refused ? (
               <p className="text-ember-text font-bold">
-                Not stopped: {state.refused} Stop it with the tool or at the vehicle; keep the revs up.
+                Not stopped: <Say it={state.refused} /> Stop it with the tool or at the vehicle; keep the revs
+                up.
               </p>
             ) : null}
             <Button
@@ -93,7 +94,7 @@ function LinkState({ session, open }: { session: LiveSession; open: OpenJob }) {
     <>
       {state.link.status === 'connected' ? null : (
         <Notice
-          title={`${state.link.status === 'lost' ? state.link.text : 'Link lost.'} No live values and no remote stop: keep the revs up, stop dosing with the tool.`}
+          title={`${state.link.status === 'lost' ? spokenNow(state.link.text) : 'Link lost.'} No live values and no remote stop: keep the revs up, stop dosing with the tool.`}
           tone="alarm"
         >
           <Button onClick={() => void session.connect([])}>Reconnect</Button>

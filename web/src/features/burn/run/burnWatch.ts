@@ -1,4 +1,4 @@
-import { spokenNow } from '../../../data/words.ts';
+import type { Said } from '@white-ember/core/words';
 import { inEnglish } from '@white-ember/core/words';
 import type { FilterMaterial } from '@white-ember/core/filter';
 import type { Limits } from '@white-ember/core/limits';
@@ -39,7 +39,7 @@ export interface WatchState {
   readonly how: 'by-itself' | 'stopped' | 'fire' | undefined;
   readonly why: string | undefined;
   /** What the module said when it did not stop. */
-  readonly refused: string | undefined;
+  readonly refused: Said | undefined;
   /** The link is away: nothing is read, and nothing can be stopped from here. */
   readonly away: boolean;
 }
@@ -175,7 +175,7 @@ export class BurnWatch {
     const answer = await this.#session.command('stop');
     this.#stopping = false;
     if (answer?.status === 'done') this.stopped(why);
-    else this.#set({ refused: answer ? spokenNow(answer.text) : 'The tool did not answer.' });
+    else this.#set({ refused: answer?.text ?? 'The tool did not answer.' });
   };
 
   /** A person wants it stopped: by the link, or where another tool commands it, they have done it there. */

@@ -1,3 +1,4 @@
+import { columnLabel } from './columnLabel.ts';
 import { ChevronLeft, ChevronRight, Maximize2, X, ZoomIn, ZoomOut } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { AnalysedWindow, Finding, Trace } from '@white-ember/core/readings';
@@ -5,15 +6,7 @@ import { useAppSelector } from '../../../data/store.ts';
 import type { LogColumn } from '../../../workers/logWorker.ts';
 import { tracesOf, valuesAt } from './openedLogs.ts';
 import { traceChart, type TraceChart } from './traceChart.ts';
-import {
-  clockText,
-  columnLabel,
-  lanesOf,
-  movedView,
-  shownUnit,
-  shownValue,
-  type View,
-} from './traceLanes.ts';
+import { clockText, lanesOf, movedView, shownUnit, shownValue, type View } from './traceLanes.ts';
 import { unitLabel } from '@white-ember/core/quantities';
 
 const KEYS: Record<string, { zoom?: number; by?: number }> = {

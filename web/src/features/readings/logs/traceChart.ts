@@ -1,8 +1,9 @@
+import { columnLabel } from './columnLabel.ts';
 import type { UnitChoice } from '@white-ember/core/words';
 import type { Chart as ChartType, ChartDataset, ChartOptions, Plugin, ScaleOptionsByType } from 'chart.js';
 import type { AnnotationOptions } from 'chartjs-plugin-annotation';
 import type { AnalysedWindow, Finding, Trace } from '@white-ember/core/readings';
-import { clockText, columnLabel, shownValue, type Lane, type View } from './traceLanes.ts';
+import { clockText, laneEnds, shownValue, type Lane, type View } from './traceLanes.ts';
 
 const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -295,24 +296,6 @@ export async function traceChart(
     },
     destroy: () => chart.destroy(),
   };
-}
-
-const LANE_ROOM = 0.08;
-
-/** Where a lane's scale begins and ends: all that is drawn in it, with some room. */
-export function laneEnds(lines: readonly (readonly { y: number }[])[]): [number, number] | undefined {
-  let low = Number.POSITIVE_INFINITY;
-  let high = Number.NEGATIVE_INFINITY;
-  for (const line of lines) {
-    for (const { y } of line) {
-      if (y < low) low = y;
-      if (y > high) high = y;
-    }
-  }
-  if (!(low <= high)) return undefined;
-  // A line that does not move lies in the middle of its lane, not on a scale of its noise.
-  const room = Math.max(LANE_ROOM * (high - low), 0.01 * Math.max(Math.abs(low), Math.abs(high)), 0.5);
-  return [low - room, high + room];
 }
 
 /** Heat is ember, pressure steel, speed ink; a second of a kind takes the next tone. */

@@ -1,5 +1,5 @@
 import { chosenUnit, type UnitChoice } from '@white-ember/core/words';
-import { CHANNEL_ROLES, type ChannelRole } from '@white-ember/core/readings';
+import { type ChannelRole } from '@white-ember/core/readings';
 import { fromBase, parseUnit, unitLabel, type Unit } from '@white-ember/core/quantities';
 import type { LogColumn } from '../../../workers/logWorker.ts';
 
@@ -57,9 +57,6 @@ export function lanesOf(columns: readonly LogColumn[], units: UnitChoice): Lane[
   return [...lanes].map(([key, its]) => ({ key, unitLabel: key === '' ? 'as read' : key, columns: its }));
 }
 
-export const columnLabel = ({ name, role }: LogColumn): string =>
-  role === undefined ? name : CHANNEL_ROLES[role].label;
-
 export const clockText = (seconds: number, fine = false): string => {
   const whole = Math.max(0, seconds);
   const rest = whole % 60;
@@ -87,4 +84,22 @@ export function movedView(
   const middle = (view.fromS + view.toS) / 2 + by * width;
   const fromS = Math.min(Math.max(0, middle - width / 2), Math.max(0, durationS - width));
   return { fromS, toS: fromS + width };
+}
+
+const LANE_ROOM = 0.08;
+
+/** Where a lane's scale begins and ends: all that is drawn in it, with some room. */
+export function laneEnds(lines: readonly (readonly { y: number }[])[]): [number, number] | undefined {
+  let low = Number.POSITIVE_INFINITY;
+  let high = Number.NEGATIVE_INFINITY;
+  for (const line of lines) {
+    for (const { y } of line) {
+      if (y < low) low = y;
+      if (y > high) high = y;
+    }
+  }
+  if (!(low <= high)) return undefined;
+  // A line that does not move lies in the middle of its lane, not on a scale of its noise.
+  const room = Math.max(LANE_ROOM * (high - low), 0.01 * Math.max(Math.abs(low), Math.abs(high)), 0.5);
+  return [low - room, high + room];
 }
