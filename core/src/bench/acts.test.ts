@@ -1,10 +1,12 @@
-import { inEnglish } from '../words/index.ts';
+import { inEnglish, spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { filterVolumeL } from '../filter/index.ts';
-import { perform } from './acts.ts';
+import { perform as does } from './acts.ts';
 import { BenchVehicle, type BenchOptions } from './benchVehicle.ts';
 import { Driver } from './driver.ts';
 import { benchFamily, type BenchFamily } from './families.ts';
+
+const perform = spoken(does);
 
 const tarn = benchFamily('Tarn 2.0') as BenchFamily;
 

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import type { BenchVehicle } from './benchVehicle.ts';
 import type { FaultId } from './faults.ts';
@@ -39,13 +40,13 @@ export type Act =
 export interface ActResult {
   readonly done: boolean;
   /** What the person sees, or why it cannot be done. */
-  readonly text: string;
+  readonly text: Said;
   /** Grams on the scale, where it was weighed. */
   readonly grams?: number;
 }
 
-const done = (text: string): ActResult => ({ done: true, text });
-const cannot = (text: string): ActResult => ({ done: false, text });
+const done = (text: Said): ActResult => ({ done: true, text });
+const cannot = (text: Said): ActResult => ({ done: false, text });
 
 /** Weight of a dry, empty brick in its can, g per litre: mat, can and ceramic. */
 const EMPTY_G_PER_L = {
@@ -96,20 +97,24 @@ export function perform(vehicle: BenchVehicle, act: Act): ActResult {
   switch (act.do) {
     case 'unplug':
       unplugged.add(act.sensor);
-      return done('Plug off.');
+      return done(say('bench.plug-off'));
     case 'plug':
       unplugged.delete(act.sensor);
-      return done('Plug on.');
+      return done(say('bench.plug-on'));
     case 'swap-sensor':
-      if (running) return cannot('Stop the engine first.');
+      if (running) return cannot(say('bench.stop-the-engine-first'));
       unplugged.delete(act.sensor);
       without(vehicle, SENSOR_FAULTS[act.sensor]);
-      return done('A known-good sensor is in its place.');
+      return done(say('bench.a-known-good-sensor-is-in'));
     case 'pump':
-      if (running) return cannot('Stop the engine first: your hand is at the sensor.');
+      if (running) return cannot(say('bench.stop-the-engine-first-your-hand'));
       if (act.mbar === undefined) takePumpOff(vehicle, act.port);
       else vehicle.pumped.set(act.port, act.mbar);
-      return done(act.mbar === undefined ? 'Pump off, hose on.' : `${act.mbar} mbar at the port.`);
+      return done(
+        act.mbar === undefined
+          ? say('bench.pump-off-hose-on')
+          : say('bench.mbar-at-the-port', { mbar: act.mbar }),
+      );
     case 'pump-pipe':
       return pumpPipe(vehicle, act.pipe, act.mbar);
     case 'soak-pipe':
@@ -119,37 +124,37 @@ export function perform(vehicle: BenchVehicle, act: Act): ActResult {
       return clearPipe(vehicle, act.do, act.pipe);
     case 'right-hoses':
       without(vehicle, ['dp-hoses-crossed', 'dp-hose-off']);
-      return done('Hoses correctly fitted.');
+      return done(say('bench.hoses-correctly-fitted'));
     case 'seal-duct':
       without(vehicle, ['intake-leak']);
-      return done('The duct is taped: a temporary repair.');
+      return done(say('bench.the-duct-is-taped-a-temporary'));
     case 'seal-charge-pipe':
       without(vehicle, ['charge-leak']);
-      return done('The charge pipe is tight.');
+      return done(say('bench.the-charge-pipe-is-tight'));
     case 'inject-fluid':
       return inject(vehicle, act.grams, act.by);
     case 'open-joint':
       vehicle.openJoint = act.joint;
       return done(
         act.joint === undefined
-          ? 'The line is closed.'
-          : `The line is open ${act.joint.replace('-', ' the ')}.`,
+          ? say('bench.the-line-is-closed')
+          : say('bench.the-line-is-open', { joint: act.joint.replace('-', ' the ') }),
       );
     case 'stand':
-      if (running) return cannot('Stop the engine first.');
+      if (running) return cannot(say('bench.stop-the-engine-first'));
       stand(vehicle, act.hours);
-      return done(`Parked only ${act.hours} h.`);
+      return done(say('bench.parked-only-h', { hours: act.hours }));
     case 'change-oil':
       plant.oil.fuelG = 0;
       plant.oil.kmSinceChange = 0;
       plant.oil.litres = family.oilL;
-      return done('Fresh oil to the mark. The counter does not know yet.');
+      return done(say('bench.fresh-oil-to-the-mark-the'));
     case 'change-glow-plugs':
       without(vehicle, ['glow-plugs-failed']);
-      return done('New plugs and relay.');
+      return done(say('bench.new-plugs-and-relay'));
     case 'refuel':
       plant.fuelL = family.tankL;
-      return done('Tank full.');
+      return done(say('bench.tank-full'));
     case 'take-filter-off':
     case 'back-flush':
     case 'dry-filter':
@@ -197,12 +202,12 @@ function takePumpOff(vehicle: BenchVehicle, port: PressurePort): void {
 }
 
 function pumpPipe(vehicle: BenchVehicle, pipe: PipeName, mbar: number): ActResult {
-  if (vehicle.plant.engine.running) return cannot('Stop the engine first.');
+  if (vehicle.plant.engine.running) return cannot(say('bench.stop-the-engine-first'));
   const { pipes } = vehicle.plant;
   if (pipe === 'high') pipes.high = mbar;
   else if (pipe === 'low') pipes.low = mbar;
   else pipes.backPressure = mbar;
-  return done(`${mbar} mbar pumped into the pipe; watch whether it holds.`);
+  return done(say('bench.mbar-pumped-into-the-pipe-watch', { mbar }));
 }
 
 /** Soaking and rodding leave little, blowing alone half; a hard, shut pipe wants soaking before the rod goes through. */
@@ -211,33 +216,34 @@ function clearPipe(
   how: 'soak-pipe' | 'rod-pipe' | 'blow-pipe' | 'replace-pipe',
   pipe: PipeName,
 ): ActResult {
-  if (vehicle.plant.engine.running) return cannot('Stop the engine first: gas comes out of the pipe.');
+  if (vehicle.plant.engine.running) return cannot(say('bench.stop-the-engine-first-gas-comes'));
   const id = PIPE_FAULTS[pipe];
   if (how === 'replace-pipe') {
     without(vehicle, [id]);
-    return done('A new pipe.');
+    return done(say('bench.a-new-pipe'));
   }
   const severity = severityOf(vehicle, id);
   if (how === 'soak-pipe') {
     lessen(vehicle, id, 0.8);
     vehicle.soaked.add(pipe);
-    return done(severity > 0.95 ? 'The cleaner stays in the pipe.' : 'The cleaner drains slowly.');
+    return done(
+      severity > 0.95 ? say('bench.the-cleaner-stays-in-the-pipe') : say('bench.the-cleaner-drains-slowly'),
+    );
   }
   if (how === 'rod-pipe') {
-    if (severity > 0.95 && !vehicle.soaked.has(pipe))
-      return cannot('The cable stops at the bend: soak it first.');
+    if (severity > 0.95 && !vehicle.soaked.has(pipe)) return cannot(say('bench.the-cable-stops-at-the-bend'));
     lessen(vehicle, id, 0.1);
-    return done('The cable goes through.');
+    return done(say('bench.the-cable-goes-through'));
   }
   const sensor = pipe === 'back-pressure' ? 'exhaustBackPressure' : 'dpfDeltaP';
   if (!vehicle.unplugged.has(sensor) && pipe !== 'back-pressure') {
     // Compressed air into a connected sensor is the end of it.
     vehicle.faults = [...vehicle.faults, { id: 'dp-sensor-failed', severity: 1, form: 'stuck' }];
     vehicle.refreshWear();
-    return done('Blown with the sensor on: its value no longer moves.');
+    return done(say('bench.blown-with-the-sensor-on-its'));
   }
   lessen(vehicle, id, severity > 0.95 ? 0.97 : 0.5);
-  return done(severity > 0.95 ? 'Hardly any air passes.' : 'Soot comes out, then air.');
+  return done(severity > 0.95 ? say('bench.hardly-any-air-passes') : say('bench.soot-comes-out-then-air'));
 }
 
 function inject(
@@ -246,8 +252,9 @@ function inject(
   by: 'high-pipe' | 'sensor-port' | 'before-turbine',
 ): ActResult {
   const { plant } = vehicle;
-  if (vehicle.filterOff) return cannot('The filter is off.');
-  if (by === 'high-pipe' && vehicle.wear.highPipeOpen < 0.15) return cannot('Nothing passes the high pipe.');
+  if (vehicle.filterOff) return cannot(say('bench.the-filter-is-off'));
+  if (by === 'high-pipe' && vehicle.wear.highPipeOpen < 0.15)
+    return cannot(say('bench.nothing-passes-the-high-pipe'));
   const arrives = grams * (by === 'before-turbine' ? 0.55 : by === 'high-pipe' ? 0.9 : 0.95);
   let boiled = 0;
   for (let i = 0; i < FILTER_CELLS; i++) {
@@ -261,8 +268,8 @@ function inject(
   plant.filter.wetG += Math.max(0, arrives - boiled);
   return done(
     boiled > 20
-      ? 'It boils off on contact: the filter is too hot.'
-      : `${Math.round(arrives)} g reach the filter.`,
+      ? say('bench.it-boils-off-on-contact-the')
+      : say('bench.g-reach-the-filter', { grams: arrives }),
   );
 }
 
@@ -274,15 +281,13 @@ function offVehicle(
   const { filter, exhaust } = plant;
   const volumeL = filterVolumeL(family.filter);
   if (step === 'take-filter-off') {
-    if (plant.engine.running) return cannot('Stop the engine first.');
+    if (plant.engine.running) return cannot(say('bench.stop-the-engine-first'));
     if ((exhaust.filterC[2] as number) > TOUCHABLE_C)
-      return cannot(
-        `The filter is at ${Math.round(exhaust.filterC[2] as number)} °C: wait until it can be touched.`,
-      );
+      return cannot(say('bench.the-filter-is-at-c-wait', { filterC: exhaust.filterC[2] as number }));
     vehicle.filterOff = true;
-    return weighed(vehicle, 'The filter is off.');
+    return weighed(vehicle, say('bench.the-filter-is-off'));
   }
-  if (!vehicle.filterOff) return cannot('The filter is on the vehicle.');
+  if (!vehicle.filterOff) return cannot(say('bench.the-filter-is-on-the-vehicle'));
   switch (step) {
     case 'back-flush':
       filter.ashG *= 0.18;
@@ -290,7 +295,7 @@ function offVehicle(
       filter.shutShare *= 0.15;
       filter.sootG.fill((0.06 * totalSootG(filter)) / FILTER_CELLS);
       filter.wetG = 260 * volumeL;
-      return weighed(vehicle, 'Back-flushed until the water ran clear; it drips.');
+      return weighed(vehicle, say('bench.back-flushed-until-the-water-ran'));
     case 'dry-filter':
       filter.wetG = 0;
       return weighed(vehicle, 'Dry.');
@@ -306,14 +311,14 @@ function offVehicle(
       filter.sootG.fill(0);
       without(vehicle, ['filter-cracked']);
       vehicle.filterOff = false;
-      return done('Replacement filter fitted.');
+      return done(say('bench.replacement-filter-fitted'));
   }
 }
 
-function weighed(vehicle: BenchVehicle, text: string): ActResult {
+function weighed(vehicle: BenchVehicle, text: Said): ActResult {
   const { filter } = vehicle.plant;
   const { family } = vehicle;
   const empty = EMPTY_G_PER_L[family.filter.material] * filterVolumeL(family.filter);
   const grams = Math.round(empty + totalSootG(filter) + filter.ashG + filter.oilG + filter.wetG);
-  return { done: true, text: `${text} It weighs ${(grams / 1000).toFixed(2)} kg.`, grams };
+  return { done: true, text: say('bench.it-weighs-kg', { what: text, kg: grams / 1000 }), grams };
 }

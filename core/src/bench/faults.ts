@@ -58,7 +58,6 @@ export interface Fault {
 }
 
 interface FaultDefinition {
-  readonly label: string;
   readonly forms?: readonly string[];
   /** What it does while it is there, at this severity. */
   readonly wears?: (wear: Wear, severity: number, form: string, family: BenchFamily) => void;
@@ -71,7 +70,6 @@ const fill = (plant: Plant, grams: number): void => {
 };
 
 const egt = (number: EgtNumber): FaultDefinition => ({
-  label: `EGT ${number} failed`,
   forms: ['open', 'stuck', 'reads-high-cold'],
   wears: (wear, severity, form) => {
     const its = wear.egt[number - 1];
@@ -85,7 +83,6 @@ const egt = (number: EgtNumber): FaultDefinition => ({
 /** What each fault does to the vehicle. Severities are scaled so that 0.7 and more shows in a guided baseline. */
 export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
   'soot-loaded': {
-    label: 'Filter loaded with soot',
     wears: () => undefined,
     began: (plant, computer, severity, family) => {
       const volumeL = filterVolumeL(family.filter);
@@ -97,7 +94,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'ash-full': {
-    label: 'Filter full of ash',
     began: (plant, computer, severity, family) => {
       const volumeL = filterVolumeL(family.filter);
       plant.filter.ashG = (20 + 62 * severity) * volumeL;
@@ -105,25 +101,21 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'filter-cracked': {
-    label: 'Filter cracked or without its core',
     wears: (wear, severity) => {
       wear.filterBypass = 0.97 * Math.sqrt(severity);
     },
   },
   'catalyst-restricted': {
-    label: 'Oxidation catalyst restricted',
     wears: (wear, severity) => {
       wear.catalystResistance = 1 + 45 * severity;
     },
   },
   'downstream-restricted': {
-    label: 'Restriction after the filter',
     wears: (wear, severity) => {
       wear.downstreamResistance = 1 + 14 * severity;
     },
   },
   'dp-sensor-failed': {
-    label: 'ΔP sensor failed',
     forms: ['dead', 'stuck', 'zero-off', 'low'],
     wears: (wear, severity, form) => {
       if (form === 'dead') wear.deltaP.open = severity > 0.3;
@@ -133,37 +125,31 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'dp-sensor-wrong': {
-    label: 'Wrong-range ΔP sensor',
     wears: (wear, severity) => {
       wear.deltaP.gain = 1 - 0.75 * severity;
     },
   },
   'high-pipe-blocked': {
-    label: 'High pipe of the ΔP sensor blocked',
     wears: (wear, severity) => {
       wear.highPipeOpen = 1 - severity;
     },
   },
   'low-pipe-blocked': {
-    label: 'Low pipe of the ΔP sensor blocked',
     wears: (wear, severity) => {
       wear.lowPipeOpen = 1 - severity;
     },
   },
   'dp-hose-off': {
-    label: 'Hose of the ΔP sensor split or off',
     wears: (wear, severity) => {
       wear.highHoseLeak = severity;
     },
   },
   'dp-hoses-crossed': {
-    label: 'Hoses of the ΔP sensor crossed',
     wears: (wear) => {
       wear.hosesCrossed = true;
     },
   },
   'back-pressure-sensor-failed': {
-    label: 'Back-pressure sensor failed',
     forms: ['stuck', 'off'],
     wears: (wear, severity, form) => {
       if (form === 'stuck') wear.backPressure.stuckAt = severity > 0.3 ? 1000 : undefined;
@@ -171,7 +157,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'back-pressure-pipe-blocked': {
-    label: 'Pipe of the back-pressure sensor blocked or broken',
     forms: ['blocked', 'broken'],
     wears: (wear, severity, form) => {
       if (form === 'blocked') wear.backPressurePipeOpen = 1 - severity;
@@ -179,7 +164,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'manifold-sensor-failed': {
-    label: 'Manifold pressure sensor or its pipe',
     forms: ['stuck', 'off', 'slow'],
     wears: (wear, severity, form) => {
       if (form === 'stuck') wear.manifold.stuckAt = severity > 0.3 ? 1012 : undefined;
@@ -193,7 +177,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
   'egt3-failed': egt(3),
   'egt4-failed': egt(4),
   'sensor-wiring': {
-    label: 'Wiring or supply of the sensors',
     forms: ['ground', 'supply'],
     wears: (wear, severity, form) => {
       if (form === 'ground') wear.groundOhm = 28 * severity;
@@ -201,63 +184,53 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'intake-leak': {
-    label: 'Leak between MAF sensor and compressor',
     wears: (wear, severity) => {
       wear.unmeteredShare = 0.55 * severity;
     },
   },
   'charge-leak': {
-    label: 'Charge leak after the compressor',
     wears: (wear, severity) => {
       wear.chargeLeak = 1.1 * severity;
     },
   },
   'air-meter-failed': {
-    label: 'MAF sensor reads wrong',
     forms: ['low', 'high'],
     wears: (wear, severity, form) => {
       wear.airMeter.gain = form === 'low' ? 1 - 0.6 * severity : 1 + 0.8 * severity;
     },
   },
   'turbocharger-worn': {
-    label: 'Turbocharger worn: little boost',
     wears: (wear, severity) => {
       wear.turboEfficiency = 1 - 0.8 * severity;
     },
   },
   'vanes-stuck': {
-    label: 'Turbo vanes stuck',
     forms: ['open', 'shut'],
     wears: (wear, severity, form) => {
       wear.vanesStuckAt = severity < 0.3 ? undefined : form === 'open' ? 0 : 0.75 + 0.25 * severity;
     },
   },
   'egr-stuck-open': {
-    label: 'EGR valve stuck open',
     wears: (wear, severity) => {
       wear.egrOpenAtLeast = severity;
     },
   },
   'egr-cooler-fouled': {
-    label: 'EGR cooler fouled',
     wears: (wear, severity) => {
       wear.egrCoolerFouled = severity;
     },
   },
   'injector-over-fuelling': {
-    label: 'An injector over-delivers',
     wears: (wear, severity) => {
       wear.overFuelling = 0.5 * severity;
     },
   },
   'dosing-injector-blocked': {
-    label: 'Dosing injector blocked',
     wears: (wear, severity) => {
       wear.dosingOpen = 1 - 0.95 * severity;
     },
   },
   'glow-plugs-failed': {
-    label: 'Glow plugs or their relay have failed',
     forms: ['plugs', 'relay'],
     wears: (wear, severity, form, family) => {
       if (form === 'relay') wear.glowRelayDead = severity > 0.3;
@@ -265,7 +238,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'oil-counter': {
-    label: 'Oil life used up, or fuel in the oil',
     forms: ['counter', 'diluted'],
     began: (plant, computer, severity, family) => {
       plant.oil.kmSinceChange = 20_000 * (0.6 + 0.6 * severity);
@@ -274,13 +246,11 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'thermostat-stuck-open': {
-    label: 'Thermostat stuck open',
     wears: (wear, severity) => {
       wear.thermostatOpen = severity;
     },
   },
   'oil-in-exhaust': {
-    label: 'Oil entering the exhaust',
     wears: (wear, severity) => {
       wear.oilIntoExhaustGPerS = 0.02 * severity;
     },
@@ -289,7 +259,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'short-trips': {
-    label: 'Short trips only',
     began: (plant, computer, severity, family) => {
       const grams = (3 + 9 * severity) * filterVolumeL(family.filter);
       fill(
@@ -304,7 +273,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'soot-counter-reset': {
-    label: 'Soot counter reset without a clean',
     began: (plant, computer) => {
       computer.sootG = 0;
       computer.modelSootG = 0;
@@ -312,7 +280,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'counter-not-reset': {
-    label: 'Soot counter not reset after a clean',
     began: (plant, computer, severity, family) => {
       fill(plant, 1.5 * filterVolumeL(family.filter));
       plant.filter.shutShare = 0;
@@ -321,7 +288,6 @@ export const FAULTS: Readonly<Record<FaultId, FaultDefinition>> = {
     },
   },
   'fuel-low': {
-    label: 'Fuel level low',
     began: (plant, _computer, severity, family) => {
       plant.fuelL = family.tankL * (0.14 - 0.1 * severity);
     },

@@ -1,4 +1,4 @@
-import { inEnglish } from '../words/index.ts';
+import { inEnglish, say } from '../words/index.ts';
 import { allSeeds, someOf } from '../testing/seeds.ts';
 import { describe, expect, it } from 'vitest';
 import { filterVolumeL } from '../filter/index.ts';
@@ -79,7 +79,7 @@ describe('each fault', () => {
 
   it('covers every cause, each with a name', () => {
     expect(Object.keys(FAULTS).sort()).toEqual([...FAULT_IDS].sort());
-    for (const id of FAULT_IDS) expect(FAULTS[id].label.length).toBeGreaterThan(5);
+    for (const id of FAULT_IDS) expect(inEnglish(say(`benchFaults.${id}`)).length).toBeGreaterThan(5);
   });
 
   it('comes on when its time has come, over its ramp', () => {

@@ -1,3 +1,4 @@
+import { bench, benchFaults } from './bench.ts';
 import { burn } from './burn.ts';
 import { causeForms, causes, chains } from './causes.ts';
 import { cautions } from './cautions.ts';
@@ -30,6 +31,8 @@ import { treatment } from './treatment.ts';
 
 /** Everything that core can say, in English; every other language falls back on it. */
 export const ENGLISH = {
+  bench,
+  benchFaults,
   burn,
   causeForms,
   causes,

@@ -1,3 +1,5 @@
+import { say } from '@white-ember/core/words';
+import { spokenNow } from '../../data/words.ts';
 import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import {
@@ -96,7 +98,7 @@ export function BenchSetupForm({
           <option value="hidden">Hidden fault</option>
           {FAULT_IDS.map((id) => (
             <option key={id} value={id}>
-              {FAULTS[id].label}
+              {spokenNow(say(`benchFaults.${id}`))}
             </option>
           ))}
         </select>

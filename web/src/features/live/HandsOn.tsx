@@ -1,3 +1,4 @@
+import { spokenNow } from '../../data/words.ts';
 import { useState } from 'react';
 import { fromBase, toBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../data/store.ts';
@@ -56,7 +57,7 @@ export function HandsOn({ session, state }: { session: LiveSession; state: LiveS
         ) : null}
         <Button type="submit">Do it</Button>
         <p role="status" className="min-h-6">
-          {state.handsOn ? `${state.handsOn.done ? '' : 'Not done: '}${state.handsOn.text}` : ''}
+          {state.handsOn ? `${state.handsOn.done ? '' : 'Not done: '}${spokenNow(state.handsOn.text)}` : ''}
         </p>
       </form>
     </details>
