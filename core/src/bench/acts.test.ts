@@ -2,7 +2,8 @@ import { inEnglish, spoken } from '../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import { filterVolumeL } from '../filter/index.ts';
 import { perform as does } from './acts.ts';
-import { BenchVehicle, type BenchOptions } from './benchVehicle.ts';
+import { BenchVehicle } from './benchVehicle.ts';
+import { type BenchOptions } from './benchOptions.ts';
 import { Driver } from './driver.ts';
 import { benchFamily, type BenchFamily } from './families.ts';
 

@@ -1,18 +1,16 @@
 import type { FreezeFrame, RoutineId, RoutineState } from '../link/index.ts';
 import { filterVolumeL, pressureDrop } from '../filter/index.ts';
-import { AIR_GAS_CONSTANT, clamp, kelvin, noise } from '../quantities/index.ts';
+import { clamp, noise } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
 import type { JointName, PipeName, PressurePort } from './acts.ts';
 import { newComputer, type Computer } from './computer/computer.ts';
-import { boostTarget, control, isHeating, MOST_FUEL, type Seen } from './computer/control.ts';
-import { countSoot } from './computer/load.ts';
-import { computerOf, watch } from './computer/monitors.ts';
-import { stepRegeneration } from './computer/regeneration.ts';
+import { control, isHeating, type Seen } from './computer/control.ts';
+import { ASSUMED_FILTER_C, computerSecond, frozen } from './computer/second.ts';
+import { computerOf } from './computer/watchMonitors.ts';
 import { startRoutine, stepRoutine } from './computer/routines.ts';
-import { STRICT, type TemperId } from './computer/temper.ts';
+import { STRICT } from './computer/temper.ts';
 import type { BenchFamily } from './families.ts';
 import { FAULTS, wearAt, type Fault } from './faults.ts';
-import { volumetricEfficiency } from './vehicle/airPath.ts';
 import {
   atRest,
   standingPlant,
@@ -22,13 +20,11 @@ import {
   type Plant,
   type PlantStart,
 } from './vehicle/plant.ts';
-import { besideFilterMbar } from './vehicle/pressures.ts';
 import { scaleOf, type Scale } from './vehicle/scale.ts';
 import { mbarOfVolts, readSensor, sensorVolts, type SensorView, type VoltSensor } from './vehicle/sensors.ts';
 import { stepPlant } from './vehicle/stepPlant.ts';
 import type { Wear } from './vehicle/wear.ts';
-
-const oilFuelPercent = ({ oil }: Plant): number => (100 * oil.fuelG) / (oil.litres * 870 + oil.fuelG);
+import { oilFuelPercent, STEP_S, type BenchOptions, isFitted } from './benchOptions.ts';
 
 /** What the computer shows of its own counting. */
 const COUNTED: Readonly<Partial<Record<ChannelRole, (vehicle: BenchVehicle) => number>>> = {
@@ -42,13 +38,8 @@ const COUNTED: Readonly<Partial<Record<ChannelRole, (vehicle: BenchVehicle) => n
   oilDilution: ({ plant }) => oilFuelPercent(plant),
 };
 
-/** Whether the family has the sensor at all. */
-export const isFitted = (family: BenchFamily, role: ChannelRole): boolean =>
-  role === 'exhaustBackPressure'
-    ? family.backPressureSensor
-    : !role.startsWith('egt') || family.egts.some((number) => role === `egt${number}`);
-
 const EGT_PLACES: readonly ChannelRole[] = ['egt1', 'egt2', 'egt3', 'egt4'];
+
 /** Codes of a circuit, by what is sensed through it. */
 const CIRCUIT_CODES: Readonly<Partial<Record<ChannelRole, readonly string[]>>> = {
   dpfDeltaP: ['P2454', 'P2455'],
@@ -59,23 +50,6 @@ const CIRCUIT_CODES: Readonly<Partial<Record<ChannelRole, readonly string[]>>> =
   egt3: ['P242C', 'P242D'],
   egt4: ['P2470', 'P2471'],
 };
-
-/** Fixed step of the model, s. */
-export const STEP_S = 0.02;
-
-export interface BenchOptions {
-  readonly family: BenchFamily;
-  readonly seed: number;
-  readonly faults?: readonly Fault[];
-  readonly start?: Partial<PlantStart>;
-  readonly km?: number;
-  /** What this MAF sensor shows of what passes it, though in order: meters of one make differ by some 3 %. */
-  readonly airMeterTolerance?: number;
-  /** What kind of ECU it has; absent: the strictest. */
-  readonly temper?: TemperId;
-  /** Another step than the usual one, for tests of the method itself. */
-  readonly stepS?: number;
-}
 
 /**
  * A simulated vehicle: plant, sensors, ECU, and what is wrong with them. Deterministic by its seed and by
@@ -314,123 +288,18 @@ export class BenchVehicle {
   }
 
   #second(): void {
-    const { plant, computer, family, scale, controls } = this;
     if (this.faults.some(({ startS }) => startS !== undefined)) this.refreshWear();
-    if (controls.ignition === 'off') return;
-    const deltaPMbar = this.#sensed('dpfDeltaP') ?? 0;
-    const airGPerS = this.#sensed('massAirFlow') ?? 0;
-    const egt3C = this.#sensed('egt3');
-    const egt4C = this.#sensed('egt4');
-    const filterC = clamp(filterTemperature(egt3C, egt4C), 20, 1000);
-    const manifoldMbar = this.#sensed('manifoldPressure') ?? plant.barometerMbar;
-    const flow = Math.max(0, airGPerS + plant.engine.fuelGPerS) / 1000;
-    const filterDeltaPMbar = deltaPMbar - besideFilterMbar(family, scale, flow, filterC, plant.barometerMbar);
-    const trusted = !['P2453', 'P2454', 'P2455'].some((code) => computer.codes.get(code)?.present === true);
-    countSoot(
-      family,
-      computer,
-      {
-        running: plant.engine.running,
-        airGPerS,
-        fuelGPerS: plant.engine.fuelGPerS,
-        dosedGPerS: this.commands.dosingGPerS,
-        coolantC: plant.coolantC,
-        egrPercent: this.#sensed('egrPosition') ?? 0,
-        filterC,
-        deltaPMbar: filterDeltaPMbar,
-        barometerMbar: plant.barometerMbar,
-        pressureTrusted: trusted,
-      },
-      1,
-    );
-    stepRegeneration(
-      family,
-      computer,
-      {
-        running: plant.engine.running,
-        km: plant.road.km,
-        kmPerH: plant.road.kmPerH,
-        rpm: plant.engine.rpm,
-        coolantC: plant.coolantC,
-        fuelPercent: (100 * plant.fuelL) / family.tankL,
-        egt3C: filterC,
-        oilFuelPercent: oilFuelPercent(this.plant),
-      },
-      1,
-    );
-    const loadShare = plant.engine.running ? this.commands.fuelMgPerLCycle / MOST_FUEL : 0;
-    const density = (manifoldMbar * 100) / (AIR_GAS_CONSTANT * kelvin(plant.air.manifoldC));
-    watch(
-      {
-        family,
-        computer,
-        keyOnS: computer.keyOnS,
-        running: plant.engine.running,
-        sinceStartS: computer.sinceStartS,
-        rpm: plant.engine.rpm,
-        flowShare: airGPerS / 1000 / scale.ratedKgPerS,
-        airGPerS,
-        expectedAirGPerS:
-          (volumetricEfficiency(family, scale, plant.engine.rpm) *
-            family.displacementL *
-            plant.engine.rpm *
-            density) /
-          120,
-        fuelGPerS: plant.engine.fuelGPerS,
-        loadShare,
-        deltaPMbar,
-        filterDeltaPMbar,
-        volts: {
-          dpfDeltaP: this.volts('dpfDeltaP'),
-          manifoldPressure: this.volts('manifoldPressure'),
-          ...(family.backPressureSensor ? { exhaustBackPressure: this.volts('exhaustBackPressure') } : {}),
-        },
-        backPressureMbar: this.#sensed('exhaustBackPressure'),
-        manifoldMbar,
-        barometerMbar: plant.barometerMbar,
-        boostTargetMbar: boostTarget(family, plant.engine.rpm, loadShare),
-        egtC: [this.#sensed('egt1'), this.#sensed('egt2'), egt3C, egt4C],
-        coolantC: plant.coolantC,
-        egrPercent: this.#sensed('egrPosition') ?? 0,
-        egrCommandPercent: 100 * this.commands.egr,
-        glowFault: !this.commands.glow
-          ? 'none'
-          : this.wear.glowRelayDead
-            ? 'relay'
-            : this.wear.glowPlugsDead > 0
-              ? this.wear.glowPlugsDead
-              : 'none',
-        filterC,
-        km: plant.road.km,
-      },
+    if (this.controls.ignition === 'off') return;
+    computerSecond(
+      this,
+      (role) => this.#sensed(role),
       () => this.#freezeFrame(),
-      1,
     );
-    stepRoutine(computer, 1);
+    stepRoutine(this.computer, 1);
   }
 
   #freezeFrame(): FreezeFrame {
-    const roles: ChannelRole[] = [
-      'engineSpeed',
-      'vehicleSpeed',
-      'coolantTemp',
-      'massAirFlow',
-      'manifoldPressure',
-      'dpfDeltaP',
-      'egt3',
-      'sootMass',
-      'batteryVoltage',
-    ];
-    return {
-      atS: this.timeS,
-      km: this.plant.road.km,
-      values: Object.fromEntries(
-        roles.flatMap((role) => {
-          const value = this.read(role);
-          return value === undefined ? [] : [[role, value]];
-        }),
-      ),
-    };
+    return frozen(this.timeS, this.plant.road.km, (role) => this.read(role));
   }
 
   /** Works out anew what the faults have made of the vehicle: after one came on, was repaired or was put in. */
@@ -440,9 +309,6 @@ export class BenchVehicle {
   }
 }
 
-const believable = (celsius: number | undefined): number | undefined =>
-  celsius === undefined || celsius < -35 || celsius > 950 ? undefined : celsius;
-
 /** How fast it has been driven on average, km/h: short trips in town make half of what a mixed use does. */
 function averageKmPerH(seed: number, faults: readonly Fault[]): number {
   const short = faults.find(({ id }) => id === 'short-trips')?.severity ?? 0;
@@ -450,11 +316,3 @@ function averageKmPerH(seed: number, faults: readonly Fault[]): number {
 }
 
 const USE_STREAM = 62;
-const ASSUMED_FILTER_C = 200;
-
-/** The middle of before and after the filter, as far as either is to be believed. */
-function filterTemperature(beforeC: number | undefined, afterC: number | undefined): number {
-  const [before, after] = [believable(beforeC), believable(afterC)];
-  if (before !== undefined && after !== undefined) return (before + after) / 2;
-  return before ?? after ?? ASSUMED_FILTER_C;
-}

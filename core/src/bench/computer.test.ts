@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { filterVolumeL } from '../filter/index.ts';
-import { BenchVehicle, type BenchOptions } from './benchVehicle.ts';
+import { BenchVehicle } from './benchVehicle.ts';
+import { type BenchOptions } from './benchOptions.ts';
 import { Driver } from './driver.ts';
 import { benchFamily, type BenchFamily } from './families.ts';
 

@@ -1,5 +1,6 @@
 export { BENCH_FAMILIES, benchFamily, type BenchFamily } from './families.ts';
-export { BenchVehicle, STEP_S, type BenchOptions } from './benchVehicle.ts';
+export { BenchVehicle } from './benchVehicle.ts';
+export { STEP_S, type BenchOptions } from './benchOptions.ts';
 export { Driver, type Wish } from './driver.ts';
 export { FAULT_IDS, FAULTS, severityAt, type Fault, type FaultId } from './faults.ts';
 export type { StoredCode } from './computer/computer.ts';

@@ -2,7 +2,7 @@ import type { Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { evidenceOfCase, inhibitorsOf, type CaseEvidence, type CaseFacts } from './caseEvidence.ts';
 import { chainsAmong, explanationsOf, type Explanation } from './explanations.ts';
-import type { MeasuredVehicle } from './measured/measuredOf.ts';
+import type { MeasuredVehicle } from './measured/airRatio.ts';
 import { infer, posteriorSets, type Posterior } from './inference.ts';
 import type { Evidence } from './network.ts';
 import { rankChecks, type CheckNode } from './nextChecks.ts';

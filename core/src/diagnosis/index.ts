@@ -1,4 +1,4 @@
-export { type MeasuredReading, type MeasuredVehicle } from './measured/measuredOf.ts';
+export { type MeasuredReading, type MeasuredVehicle } from './measured/airRatio.ts';
 export { infer, posteriorSets, type CausePosterior, type Posterior } from './inference.ts';
 export { NOTHING_BEYOND, weigh, type Beyond, type Weighed } from './weigh.ts';
 export type { Cause, Evidence, FindingNode, Link, Network } from './network.ts';

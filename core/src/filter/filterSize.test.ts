@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../testing/madeLog.ts';
+import { seededRandom } from '../testing/drills.ts';
 import { valueOf } from '../quantities/index.ts';
 import {
   boundedBy,

@@ -14,9 +14,8 @@ export {
   learningGrowth,
   stretchesOf,
   type GrowthAhead,
-  type GrowthPrior,
-  type Stretch,
 } from './growth.ts';
+export { type GrowthPrior, type Stretch } from './growthKernel.ts';
 export { chanceDueBy, dueDistance, FARTHEST_KM, type Interval80 } from './due.ts';
 export { outlookOf, type Outlook } from './outlook.ts';
 export { ashLine, type AshLine } from './ashLine.ts';

@@ -2,7 +2,8 @@ import { say, type Said } from '../words/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { Z90, type Interval } from '../proof/index.ts';
 import { chanceDueBy, dueDistance, type Interval80 } from './due.ts';
-import { growthAhead, stretchesOf, type GrowthAhead, type GrowthPrior } from './growth.ts';
+import { growthAhead, stretchesOf, type GrowthAhead } from './growth.ts';
+import { type GrowthPrior } from './growthKernel.ts';
 import { hasOpenCause, leftAt, type Visit } from './visit.ts';
 
 /** What is ahead of a vehicle, or why nothing can be said. */

@@ -3,7 +3,7 @@ import { ashLine } from './ashLine.ts';
 import { comeBacksOf } from './comeBacks.ts';
 import { FARTHEST_KM } from './due.ts';
 import { dueDate, kmPerDay } from './dueDate.ts';
-import type { GrowthPrior } from './growth.ts';
+import type { GrowthPrior } from './growthKernel.ts';
 import { outlookOf } from './outlook.ts';
 import type { VehicleOutlook } from './outlookContract.ts';
 import { regenerationTrend } from './regenerations.ts';

@@ -10,7 +10,6 @@ import {
 } from '../filter/index.ts';
 import { DEFAULT_LIMITS, type Limits } from '../limits/index.ts';
 import type { SteadySample } from '../ledger/index.ts';
-import type { ChannelRole } from './channelRoles.ts';
 import { findFaults, type Finding } from './findings/index.ts';
 import { showsResponse } from './findings/response.ts';
 import type { MappingCorrections, MappingQuestion, WithoutRole } from './mapping/mapChannels.ts';
@@ -20,8 +19,9 @@ import { channelBetween, seriesOf, toRecording, type Recording, type Series } fr
 import { steadyFlow } from './steadyFlow.ts';
 import { windowSample } from './windowSample.ts';
 import { findWindows, type LogWindow } from './windows.ts';
-import { logFeatures, restingMean, type LogFeatures } from './features.ts';
+import { logFeatures, type LogFeatures } from './features.ts';
 import type { LogWarning } from './reader/rawLog.ts';
+import { type ShownFeatures, shownFeatures, rounded } from './shownFeatures.ts';
 
 export interface AnalyseOptions {
   readonly limits?: Limits;
@@ -84,26 +84,6 @@ export interface LogAnalysis {
   readonly fit?: { readonly A: number; readonly B: number; readonly r2: number };
   readonly features: ShownFeatures;
   readonly stated: { readonly vehicle?: string; readonly displacementL?: number };
-}
-
-/** What the pressure channels do, in figures; absent where the log cannot show it. */
-export interface ShownFeatures {
-  readonly zeroMbar?: number;
-  /** Absolute pressures with the engine off, mbar: they should agree. */
-  readonly keyOn?: {
-    readonly barometricPressure?: number;
-    readonly manifoldPressure?: number;
-    readonly exhaustBackPressure?: number;
-  };
-  readonly responses: readonly {
-    readonly channel: ChannelRole;
-    readonly correlation: number;
-    readonly lagS?: number;
-    readonly explainedPercent?: number;
-    readonly transients?: number;
-    /** Lags shorter than this cannot be told apart in this log. */
-    readonly resolutionS?: number;
-  }[];
 }
 
 export interface AnalysedLog {
@@ -323,44 +303,6 @@ function cleanDp(
   if (!flow.ok) return undefined;
   const ratio = restrictionRatio(geometry, flow.value, Math.max(sample.dpMbar, 0.1));
   return ratio.ok && ratio.value.ratio > 0 ? Math.max(sample.dpMbar, 0.1) / ratio.value.ratio : undefined;
-}
-
-const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
-
-function shownFeatures(recording: Recording, features: LogFeatures): ShownFeatures {
-  const keyOn = Object.fromEntries(
-    (['barometricPressure', 'manifoldPressure', 'exhaustBackPressure'] as const).flatMap((role) => {
-      const value = restingMean(recording, features, role);
-      return value === undefined ? [] : [[role, rounded(value, 1)]];
-    }),
-  );
-  const behaviours = [
-    ['dpfDeltaP', features.dp],
-    ['exhaustBackPressure', features.backPressure],
-    ['manifoldPressure', features.manifold],
-  ] as const;
-  return {
-    ...(features.zeroRead ? { zeroMbar: rounded(features.zeroMbar, 3) } : {}),
-    ...(Object.keys(keyOn).length > 0 ? { keyOn } : {}),
-    responses: behaviours.flatMap(([channel, behaviour]) => {
-      if (!behaviour) return [];
-      const { correlation, response } = behaviour;
-      return [
-        {
-          channel,
-          correlation: rounded(correlation, 3),
-          ...(response
-            ? {
-                lagS: rounded(response.lagS, 2),
-                explainedPercent: rounded(100 * response.explained, 1),
-                transients: response.transients,
-                resolutionS: rounded(response.intervalS, 3),
-              }
-            : {}),
-        },
-      ];
-    }),
-  };
 }
 
 /** Says where the log is too coarse for a pipe to be judged by its response. */

@@ -11,7 +11,7 @@ import { sootRoom } from '../treatment/index.ts';
 import { feltFaults } from './feltFaults.ts';
 import { scanBy, type Customer, type Life } from './life.ts';
 import { madeId } from './madeEntries.ts';
-import { dice, type Dice } from './madeLog.ts';
+import { dice, type Dice } from './drills.ts';
 
 /** A simulated vehicle that comes to a workshop, and all that is known of it before the first check. */
 export interface ArrivedVehicle {

@@ -3,8 +3,8 @@ import { bedLimits } from '../burn/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { isRefused } from '../treatment/index.ts';
-import { dice } from './madeLog.ts';
-import { TreatedJob } from './treatedVehicle.ts';
+import { dice } from './drills.ts';
+import { TreatedJob } from './treatedJob.ts';
 
 export interface DroppedBurn {
   readonly about: string;

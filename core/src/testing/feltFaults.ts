@@ -1,6 +1,6 @@
 import { FAULT_IDS, FAULTS, type BenchFamily, type Fault, type FaultId } from '../bench/index.ts';
 import { groupOf } from '../bench/signature.ts';
-import type { Dice } from './madeLog.ts';
+import type { Dice } from './drills.ts';
 
 /** Whether a family has what can fail. */
 export function canHave({ egts, backPressureSensor, dpLowSide }: BenchFamily, id: FaultId): boolean {

@@ -1,5 +1,5 @@
 import { parquetWriteBuffer } from 'hyparquet-writer';
-import { seededRandom } from './madeLog.ts';
+import { seededRandom } from './drills.ts';
 
 /** A file made to harm whoever reads it. */
 export interface HostileFile {

@@ -1,17 +1,8 @@
 export { EXPECTED_LOGS, PRESSURE_DROP_CASES, sampleBytes, type ExpectedLog } from './samples.ts';
 export { DISPLACEMENT_L, FILTER, madeReading, madeSample, seededNoise, type Truth } from './madeReadings.ts';
 export { madeEntry, madeId, note, PROVEN_PATH } from './madeEntries.ts';
-export {
-  dice,
-  DRILLS,
-  madeLog,
-  madeVehicle,
-  seededRandom,
-  type Dice,
-  type MadeFaults,
-  type MadeLog,
-  type MadeVehicle,
-} from './madeLog.ts';
+export { madeLog, madeVehicle, type MadeFaults, type MadeLog, type MadeVehicle } from './madeLog.ts';
+export { dice, DRILLS, seededRandom, type Dice } from './drills.ts';
 export { randomLog, type RandomLog } from './randomLog.ts';
 export { drivenVehicle, type DrivenVehicle } from './randomBenchVehicle.ts';
 export { droppedBurn, type DroppedBurn } from './droppedBurn.ts';

@@ -2,7 +2,7 @@ import { BENCH_FAMILIES, BenchVehicle, type BenchFamily, type Fault, type FaultI
 import { leaveOver } from '../bench/computer/computer.ts';
 import { canHave, feltFaults } from './feltFaults.ts';
 import type { Life } from './life.ts';
-import { dice, type Dice } from './madeLog.ts';
+import { dice, type Dice } from './drills.ts';
 
 /** Three computers of ten tell readily, one third tells next to nothing: as met on vehicles, not as the diagnosis reckons. */
 function lifeOf(d: Dice): Life {

@@ -1,7 +1,8 @@
 import { fromBase, type Unit } from '../quantities/index.ts';
 import type { ChannelRole } from '../readings/index.ts';
 import { randomHeadings } from './logHeadings.ts';
-import type { Dice, MadeLog } from './madeLog.ts';
+import type { MadeLog } from './madeLog.ts';
+import type { Dice } from './drills.ts';
 
 const PRESSURES: readonly (readonly [Unit, string, number])[] = [
   ['mbar', 'mbar', 1],

@@ -1,5 +1,5 @@
 import type { ChannelRole } from '../readings/index.ts';
-import type { Dice } from './madeLog.ts';
+import type { Dice } from './drills.ts';
 
 type Grammar = Partial<Record<ChannelRole, string>>;
 

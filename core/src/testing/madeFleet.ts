@@ -11,7 +11,7 @@ import {
 } from '../outlook/index.ts';
 import type { Interval } from '../proof/index.ts';
 import { madeId } from './madeEntries.ts';
-import { dice, type Dice } from './madeLog.ts';
+import { dice, type Dice } from './drills.ts';
 
 /** How a family of vehicles lives, unknown to whoever reads their visits. */
 interface FamilyLife {

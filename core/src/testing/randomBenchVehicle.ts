@@ -2,7 +2,7 @@ import { BENCH_FAMILIES, BenchVehicle, FAULT_IDS, FAULTS, type Fault } from '../
 import { recordBaseline } from '../bench/recordBaseline.ts';
 import { groupOf, requiredFindings, type Drill } from '../bench/signature.ts';
 import { analyseRaw } from '../readings/index.ts';
-import { dice, type Dice } from './madeLog.ts';
+import { dice, type Dice } from './drills.ts';
 
 /** One to three faults that do not sit on the same part; none for every fifth vehicle. */
 function randomFaults(d: Dice): Fault[] {

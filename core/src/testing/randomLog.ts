@@ -1,15 +1,7 @@
 import { pressureDrop, exhaustMassGPerS, speedDensityGPerS } from '../filter/index.ts';
 import { valueOf } from '../quantities/index.ts';
-import {
-  dice,
-  DRILLS,
-  madeLog,
-  madeVehicle,
-  type Dice,
-  type DrillName,
-  type MadeFaults,
-  type MadeVehicle,
-} from './madeLog.ts';
+import { madeLog, madeVehicle, type MadeFaults, type MadeVehicle } from './madeLog.ts';
+import { dice, DRILLS, type Dice, type DrillName } from './drills.ts';
 import { writeLog } from './logDialects.ts';
 
 export interface RandomLog {

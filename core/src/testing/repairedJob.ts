@@ -17,7 +17,7 @@ import { profileOf, readingOf } from './benchReadings.ts';
 import { arrive, faultyVehicle, fittedOn } from './diagnosedVehicle.ts';
 import { canHave } from './feltFaults.ts';
 import { madeEntry } from './madeEntries.ts';
-import { dice, type Dice } from './madeLog.ts';
+import { dice, type Dice } from './drills.ts';
 
 /** A repair that is not of the filter, and what is said of it in the end. */
 export interface RepairedJob {

@@ -10,7 +10,7 @@ import {
 import { exhaustMassGPerS } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
-import type { BedEstimate, BurnMoment } from './burnRun.ts';
+import type { BedEstimate, BurnMoment } from './burnRules.ts';
 import type { JobBurn } from './forecast.ts';
 
 export interface RunEstimate {

@@ -10,14 +10,14 @@ export {
   type LinkCommand,
 } from './interlocks.ts';
 export { mostSoot, sootByPressure, sootRoom, type KnownFilter, type SootLoad } from './sootLoad.ts';
+export { rankTreatments } from './choice.ts';
 export {
   filterChances,
   isRefused,
-  rankTreatments,
   type FilterChances,
   type TreatmentOption,
   type TreatmentQuestion,
-} from './choice.ts';
+} from './filterChances.ts';
 export {
   READY_FIGURES,
   READY_FOR,
@@ -27,15 +27,8 @@ export {
   type ReadyFigure,
   type ReadyQuestion,
 } from './readiness.ts';
-export {
-  BURN_CHANNELS,
-  judgeBurnRun,
-  type BedEstimate,
-  type BurnMoment,
-  type BurnPhase,
-  type BurnRule,
-  type BurnState,
-} from './burnRun.ts';
+export { BURN_CHANNELS, judgeBurnRun, type BurnState } from './burnRun.ts';
+export { type BedEstimate, type BurnMoment, type BurnPhase, type BurnRule } from './burnRules.ts';
 export { estimateBed, type RunEstimate } from './bedEstimate.ts';
 export {
   BREAK_ADVICE,

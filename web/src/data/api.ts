@@ -38,38 +38,17 @@ import type { HandOver, Mail, NewMail, NewShare, Share, SharedReport } from '@wh
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { baseQuery, fileQuery } from './baseQuery.ts';
 import { sessionEnded } from './sessionEnd.ts';
-
-export { problemOf } from './baseQuery.ts';
+import { TAGS, type JobFile } from './apiTags.ts';
 
 /** Who is at work on this page, until they sign out. */
 let atWork: Member | undefined;
+
+export { problemOf } from './baseQuery.ts';
 
 export interface JobList {
   readonly jobs: readonly JobListItem[];
   readonly next?: string;
 }
-
-interface JobFile {
-  readonly jobId: string;
-  readonly id: string;
-  readonly file: File;
-}
-
-const TAGS = [
-  'Session',
-  'Jobs',
-  'Clocks',
-  'Job',
-  'Vehicles',
-  'Filters',
-  'Fluids',
-  'Customers',
-  'Limits',
-  'Members',
-  'Corrections',
-  'HandOver',
-  'SignedIn',
-] as const;
 
 export const api = createApi({
   reducerPath: 'api',

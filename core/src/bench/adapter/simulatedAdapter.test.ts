@@ -3,7 +3,8 @@ import { type LinkChannel, type LinkReading, type LinkState, RecordingText } fro
 import { describe, expect, it } from 'vitest';
 import { success, valueOf } from '../../quantities/index.ts';
 import { analyseLog } from '../../readings/index.ts';
-import { BenchVehicle, type BenchOptions } from '../benchVehicle.ts';
+import { BenchVehicle } from '../benchVehicle.ts';
+import { type BenchOptions } from '../benchOptions.ts';
 import { Driver, type Wish } from '../driver.ts';
 import { BENCH_FAMILIES, benchFamily, type BenchFamily } from '../families.ts';
 import { SimulatedAdapter, type AdapterFaults } from './simulatedAdapter.ts';

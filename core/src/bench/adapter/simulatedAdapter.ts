@@ -15,7 +15,8 @@ import {
   type StreamPlan,
 } from '../../link/index.ts';
 import type { ChannelRole } from '../../readings/index.ts';
-import { isFitted, type BenchVehicle } from '../benchVehicle.ts';
+import { type BenchVehicle } from '../benchVehicle.ts';
+import { isFitted } from '../benchOptions.ts';
 import type { VoltSensor } from '../vehicle/sensors.ts';
 import { asGiven, BENCH_CHANNELS, benchChannel } from './channels.ts';
 import { codeAsWritten } from '../computer/notation.ts';

@@ -6,7 +6,7 @@ import { evidenceOfCase, type CaseFacts } from '../caseEvidence.ts';
 import { infer } from '../inference.ts';
 import { weigh } from '../weigh.ts';
 import { networkFor } from '../vocabulary.ts';
-import type { MeasuredReading } from './measuredOf.ts';
+import type { MeasuredReading } from './airRatio.ts';
 import { restrictionDensity } from './pressureDrop.ts';
 
 const FILTER = { diameterMm: 144, lengthMm: 155, cpsi: 200, wallMm: 0.305 };

@@ -1,13 +1,5 @@
-import {
-  CLEAN,
-  filterByEngine,
-  filterVolumeL,
-  pressureDrop,
-  speedDensityGPerS,
-  USUAL_ENGINE_L,
-  type FilterSize,
-} from '../../filter/index.ts';
-import { steadySamplesOf, type ReadingSample, type SteadySample } from '../../ledger/index.ts';
+import { CLEAN, filterByEngine, filterVolumeL, pressureDrop, USUAL_ENGINE_L } from '../../filter/index.ts';
+import { steadySamplesOf, type SteadySample } from '../../ledger/index.ts';
 import type { Limits } from '../../limits/index.ts';
 import { manifoldTrustOf, steadyFlow } from '../../readings/index.ts';
 import type { Evidence } from '../network.ts';
@@ -21,33 +13,20 @@ import { pressureDropChance, type DropReading, type DropSample } from './pressur
 import { PRESSURE_CAUSES } from './states.ts';
 import { sootCounterChance, type BesideCounter } from './sootCounter.ts';
 import { TEMPERATURE_CAUSES, temperaturesChance, type TemperatureRow } from './temperatures.ts';
-
-/** What of a reading is judged by its size. */
-export interface MeasuredReading {
-  readonly samples: readonly ReadingSample[];
-  readonly barometerMbar?: number | undefined;
-  readonly sootCounterG?: number | undefined;
-  readonly sootPercent?: number | undefined;
-}
-
-export interface MeasuredVehicle {
-  readonly displacementL?: number;
-  /** As entered, or as the family has it; else the class of the engine stands for it. */
-  readonly geometry?: FilterSize;
-}
+import { type MeasuredReading, type MeasuredVehicle, RAISED_RPM, airRatio } from './airRatio.ts';
 
 /** Spread of the logarithm of the clean figure of a size that was entered, and of the flow where the engine’s size is a guess. */
 const KNOWN_FILTER = 0.12;
 const ASSUMED_ENGINE = 0.3;
+
 /** Recirculated gas at idle stands in the place of air, so that speed and manifold pressure tell little of the flow. */
 const IDLE_BY_SPEED = 0.35;
 const IDLE_METERED = 0.2;
 const HOLD_OWN = 0.08;
 const AIR_UNKNOWN_HEIGHT_MBAR = 25;
+
 /** Spread of the logarithm of what a fill level of 100 % stands for. */
 const PERCENT_DOUBT = 0.4;
-/** From here on a speed is no idle any more, rpm. */
-const RAISED_RPM = 1500;
 
 function dropReading(
   { samples, barometerMbar }: MeasuredReading,
@@ -215,38 +194,6 @@ function warmestCoolant({ samples }: MeasuredReading): number | undefined {
   return running.length === 0 ? undefined : Math.max(...running);
 }
 
-/** Spread of what is called for: with the manifold pressure, and with that of the air in its place. */
-const AIR_BY_MANIFOLD = 0.06;
-const AIR_BY_BAROMETER = 0.2;
-
-/** Metered air over what is called for, the middle of all holds. */
-function airRatio(
-  { samples, barometerMbar }: MeasuredReading,
-  { displacementL }: MeasuredVehicle,
-  limits: Limits,
-  manifoldTrust: number,
-): { readonly ratio: number; readonly doubt: number } | undefined {
-  if (displacementL === undefined) return undefined;
-  const airMbar = barometerMbar ?? 1013;
-  const ratios = samples.flatMap(({ kind, rpm, airMassGPerS, manifoldMbar, intakeAirC }) => {
-    if (airMassGPerS === undefined || rpm < RAISED_RPM || kind === 'snap') return [];
-    const called = speedDensityGPerS({
-      displacementL,
-      rpm,
-      manifoldMbar: airMbar + manifoldTrust * ((manifoldMbar ?? airMbar) - airMbar),
-      manifoldC: intakeAirC ?? 35,
-      volumetricEfficiency: limits.volumetricEfficiency,
-    });
-    return called.ok
-      ? [{ log: Math.log(airMassGPerS / called.value), known: manifoldMbar !== undefined }]
-      : [];
-  });
-  if (ratios.length === 0) return undefined;
-  const mean = ratios.reduce((sum, { log }) => sum + log, 0) / ratios.length;
-  const known = ratios.every((one) => one.known) ? manifoldTrust : 0;
-  return { ratio: Math.exp(mean), doubt: AIR_BY_BAROMETER - known * (AIR_BY_BAROMETER - AIR_BY_MANIFOLD) };
-}
-
 /** Causes that change each value. */
 const CAUSES = {
   pressure: new Set(PRESSURE_CAUSES),
@@ -283,6 +230,7 @@ const SAID_BY: Readonly<Record<string, readonly string[]>> = {
   'air-measured': ['maf-low-for-speed', 'maf-high-for-speed'],
   'manifold-measured': ['map-key-on-mismatch', 'map-no-response'],
 };
+
 /** What a whole log says of these is more than its few steady figures. */
 const SAID_BY_LOG = {
   temperatures: /^egt\d-(open|stuck|cold-mismatch)$/,

@@ -1,15 +1,8 @@
 import { spoken } from '../../words/index.ts';
 import { someOf } from '../../testing/seeds.ts';
 import { describe, expect, it } from 'vitest';
-import {
-  dice,
-  DRILLS,
-  madeLog,
-  madeVehicle,
-  type DrillName,
-  type MadeFaults,
-  type MadeVehicle,
-} from '../../testing/madeLog.ts';
+import { madeLog, madeVehicle, type MadeFaults, type MadeVehicle } from '../../testing/madeLog.ts';
+import { dice, DRILLS, type DrillName } from '../../testing/drills.ts';
 import { randomLog } from '../../testing/randomLog.ts';
 import { DEFAULT_LIMITS, type Limits } from '../../limits/index.ts';
 import {

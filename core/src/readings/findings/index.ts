@@ -4,7 +4,7 @@ import { DIFFERENTIAL_PRESSURE } from './differentialPressure.ts';
 import type { Detector, Finding, FindingContext } from './finding.ts';
 import { TEMPERATURES } from './temperatures.ts';
 
-export { SENSOR_UNPROVEN } from './differentialPressure.ts';
+export { SENSOR_UNPROVEN } from './sensorAtRest.ts';
 export type { Finding, FindingContext, FindingLevel } from './finding.ts';
 
 /** All detectors; a new finding is a function and a line in its family. */

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHANNEL_ROLES, type ChannelRole } from '../channelRoles.ts';
 import { randomHeadings } from '../../testing/logHeadings.ts';
-import { dice } from '../../testing/madeLog.ts';
+import { dice } from '../../testing/drills.ts';
 import { splitUnit } from '../reader/columnHeading.ts';
 import { explainHeading, LANGUAGES, readAs, readWords, whyNone } from './index.ts';
 import { CUT_SHORT, HEADINGS, TRAPS } from './testing/headings.ts';

@@ -1,7 +1,8 @@
 import { spoken } from '../../words/index.ts';
 import { describe, expect, it } from 'vitest';
 import type { RawColumn, RawLog } from '../reader/rawLog.ts';
-import { mapChannels as mapsInCodes, type ChannelMapping, type MappedChannel } from './mapChannels.ts';
+import { mapChannels as mapsInCodes, type ChannelMapping } from './mapChannels.ts';
+import { type MappedChannel } from './candidates.ts';
 
 const mapChannels = spoken(mapsInCodes);
 

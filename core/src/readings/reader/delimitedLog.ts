@@ -6,7 +6,8 @@ import type { LogFormat, LogSink } from './rawLog.ts';
 import { tableBuilder } from './tableBuilder.ts';
 import { rowReader } from './tableRows.ts';
 import { cutTo, READ_BOUNDS } from './readBounds.ts';
-import { sniffLines, sniffTable, type HeadRows, type LineShape } from './tableShape.ts';
+import { sniffTable, type HeadRows } from './tableShape.ts';
+import { sniffLines, type LineShape } from './lineShape.ts';
 
 const SNIFF_ROWS = 800;
 /** Longer cells tell no more of the layout. */

@@ -1,4 +1,4 @@
-import type { LineShape } from './tableShape.ts';
+import type { LineShape } from './lineShape.ts';
 
 export interface LineRun {
   /** Whole lines, the last one ended too. */

@@ -1,5 +1,5 @@
 import { initParser } from 'udsv';
-import type { LineShape } from './tableShape.ts';
+import type { LineShape } from './lineShape.ts';
 
 /** `quotes`: whether they enclose cells. */
 type RowReader = (text: string, quotes: boolean, each: (cells: string[]) => void) => void;

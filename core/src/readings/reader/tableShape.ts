@@ -4,38 +4,12 @@ import { namesRole } from '../lexicon/index.ts';
 import { splitUnit, type ColumnHeading } from './columnHeading.ts';
 import { looksLikeData, readCell, type DecimalMark } from './cellValue.ts';
 import { unreadable } from './decodeText.ts';
-import type { StatedFacts } from './rawLog.ts';
 import { READ_BOUNDS } from './readBounds.ts';
 import { statedFacts } from './statedFacts.ts';
-import { isDateName, isSampleName, isTimeName, TimeCells } from './timeCells.ts';
+import { isDateName, isSampleName } from './timeCells.ts';
+import { type CommonShape, type TimeColumn, type Data, timeColumns, cellsOf, rises } from './timeColumns.ts';
 
-const DELIMITERS = ['\t', ';', '|', ','] as const;
-const SNIFF_LINES = 400;
 export const TOO_SHORT = say('logs.holds-a-heading-but-fewer-than');
-
-/** How the lines of a text are cut into cells. */
-export interface LineShape {
-  readonly delimiter: string;
-  readonly newline: '\n' | '\r';
-  /** Cells in the commonest line. */
-  readonly width: number;
-}
-
-/** A time axis: its column, and the column of its date where that stands apart. */
-export interface TimeColumn {
-  readonly column: number;
-  readonly dateColumn?: number;
-  readonly unitText?: string;
-  /** Taken for the time only because it rises from row to row. */
-  readonly guessed?: true;
-}
-
-interface CommonShape {
-  readonly headings: readonly ColumnHeading[];
-  readonly mark: DecimalMark;
-  readonly dayFirst: boolean;
-  readonly facts: StatedFacts;
-}
 
 export interface WideShape extends CommonShape {
   readonly layout: 'wide';
@@ -56,61 +30,6 @@ export interface LongShape extends CommonShape {
 }
 
 export type TableShape = WideShape | LongShape;
-
-/** Cells in a line; a quote opens only at the beginning of a cell. */
-function countCells(line: string, delimiter: string): number {
-  let cells = 1;
-  let quoted = false;
-  let start = true;
-  for (const char of line) {
-    if (quoted) quoted = char !== '"';
-    else if (char === delimiter) {
-      cells++;
-      start = true;
-      continue;
-    } else if (char === '"' && start) quoted = true;
-    start = false;
-  }
-  return cells;
-}
-
-/**
- * The delimiter under which most lines have one and the same number of cells. A comma comes last: in a file with
- * decimal commas it divides as regularly as the true delimiter.
- */
-export function sniffLines(head: string): LineShape | undefined {
-  const newline = head.includes('\n') || !head.includes('\r') ? '\n' : '\r';
-  const lines = head
-    .split(newline, SNIFF_LINES)
-    .map((line) => line.slice(0, 50_000))
-    .filter((line) => line.trim() !== '');
-  let best: (LineShape & { score: number }) | undefined;
-  for (const delimiter of DELIMITERS) {
-    const counts = new Map<number, number>();
-    for (const line of lines) {
-      const cells = countCells(line, delimiter);
-      counts.set(cells, (counts.get(cells) ?? 0) + 1);
-    }
-    counts.delete(1);
-    const [width, hits] = [...counts].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0] ?? [1, 0];
-    const agreement = hits / Math.max(lines.length, 1);
-    if (width < 2 || agreement < 0.4) continue;
-    const score = agreement * Math.log(width + 1) * (delimiter === ',' && best && agreement < 0.95 ? 0.5 : 1);
-    if (delimiter === ',' && best && splitsDecimals(lines, best.delimiter)) continue;
-    if (!best || score > best.score) best = { delimiter, newline, width, score };
-  }
-  return best;
-}
-
-/** Whether commas stand only inside the numbers of cells that another delimiter cuts. */
-const splitsDecimals = (lines: readonly string[], delimiter: string): boolean => {
-  const cells = lines.slice(-100).flatMap((line) => line.split(delimiter));
-  const withComma = cells.filter((cell) => cell.includes(','));
-  return (
-    withComma.length > 0 &&
-    withComma.filter((cell) => /^\s*"?[+-]?\d*,\d+/.test(cell)).length > 0.8 * withComma.length
-  );
-};
 
 const filledIn = (row: readonly string[]): string[] => row.filter((cell) => cell.trim() !== '');
 
@@ -253,70 +172,12 @@ function nameIn(names: readonly string[], others: readonly (readonly string[])[]
 
 const NAME_COLUMN =
   /^(?:(?:channel|signal|parameter|param|sensor|measurement|variable|data|pid|item|quantity)(?: ?(?:name|label|id))?|name|label|description|bezeichnung|kanal|signalname|messgrosse|messgröße|größe|groesse|parametre|paramètre|grandeur|nom|nombre|parametro|parámetro|señal|grandezza|nome|segnale|nazwa|kanał|parametr|sygnał|what)$/i;
+
 const VALUE_COLUMN =
   /^(?:value|reading|val|wert|messwert|istwert|valeur|mesure|valor|valore|wartość|wartosc|measured|data|result|y)$/i;
+
 const UNIT_COLUMN =
   /^(?:units?|uom|einheit(?:en)?|unités?|unidad(?:es)?|unità|unita|jednostka|dim(?:ension)?)$/i;
-
-type Data = readonly (readonly string[])[];
-
-const cellsOf = (data: Data, column: number): string[] =>
-  data.map((row) => (row[column] ?? '').trim()).filter((cell) => cell !== '');
-
-/** Whether nearly all cells can be read as times. */
-function holdsTimes(data: Data, column: number, mark: DecimalMark, dateColumn?: number): boolean {
-  const reader = new TimeCells(mark);
-  const cells = cellsOf(data, column);
-  const good = cells.filter((cell) =>
-    Number.isFinite(reader.read(cell, dateColumn === undefined ? undefined : '')),
-  );
-  return cells.length > 0 && good.length >= 0.6 * cells.length;
-}
-
-const looksLikeClock = (cell: string): boolean => /\d:\d{2}/.test(cell) || /^\d{4}-\d\d-\d\d/.test(cell);
-
-/** Columns of time: by name and content, or by content alone. */
-function timeColumns({ headings, mark }: CommonShape, data: Data): TimeColumn[] {
-  const all = headings.map((_, column) => column).filter((column) => holdsTimes(data, column, mark));
-  const named = all.filter((column) => {
-    const name = headings[column]?.name ?? '';
-    return (
-      isTimeName(name) ||
-      (/^(?:time|zeit|temps|tiempo|tempo|czas)\b/i.test(name) && rises(data, column, mark))
-    );
-  });
-  const unnamed = all.filter((column) => cellsOf(data, column).some(looksLikeClock));
-  const found = named.length > 0 ? named : unnamed;
-  const isDate = (column: number): boolean =>
-    isDateName(headings[column]?.name ?? '') &&
-    cellsOf(data, column).every((cell) => !/\d:\d/.test(cell) && !/^\d+$/.test(cell));
-  const dateColumn = found.find(isDate);
-  const rest = found.filter((column) => column !== dateColumn);
-  const usable = rest.length > 0 ? rest : found;
-  return usable.map((column) => {
-    const unitText = headings[column]?.unitText;
-    const apart =
-      dateColumn !== undefined &&
-      dateColumn !== column &&
-      cellsOf(data, column).some((cell) => cell.includes(':'));
-    return {
-      column,
-      ...(apart ? { dateColumn } : {}),
-      ...(unitText === undefined ? {} : { unitText }),
-    };
-  });
-}
-
-/** Whether a column's numbers go forward from row to row, as times do. */
-function rises(data: Data, column: number, mark: DecimalMark): boolean {
-  const reader = new TimeCells(mark);
-  const times = cellsOf(data, column).map((cell) => reader.read(cell));
-  return (
-    times.length > 1 &&
-    times.every((time, i) => i === 0 || time >= (times[i - 1] as number)) &&
-    (times.at(-1) as number) > (times[0] as number)
-  );
-}
 
 function longShape(common: CommonShape, data: Data): Result<LongShape> | undefined {
   const { headings, mark } = common;

@@ -1,14 +1,9 @@
 import { useWords } from '../../data/words.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
-import { useDeferredValue, useEffect, useState, useRef } from 'react';
-import { proxy } from 'comlink';
+import { useDeferredValue, useEffect, useState } from 'react';
 import {
   bedLimits,
-  doubtsText,
-  SOOT_DOUBT_SHARE,
-  USUAL_DOUBTS,
-  type BurnBatch,
   type BurnRun,
   type Catalyst,
   type JudgedBurn,
@@ -24,8 +19,8 @@ import { StateMark } from '../../ui/StateMark.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
 import { BedPicture, BedScale } from './BedPicture.tsx';
 import { burnRemote } from '../../workers/burnRemote.ts';
+import { Doubts } from './BurnDoubts.tsx';
 
-const RUNS = 500;
 const CATALYST_LABELS: Readonly<Record<Catalyst, string>> = {
   none: 'bare wall',
   coated: 'coated wall',
@@ -250,96 +245,6 @@ function Answer({
           </tbody>
         </table>
       </details>
-    </div>
-  );
-}
-
-/** The same burn many times, with all that is not known exactly drawn anew. */
-function Doubts({ wish }: { wish: BurnWish }) {
-  const words = useWords();
-  const [progress, setProgress] = useState<{ done: number; leftS: number }>();
-  const [batch, setBatch] = useState<Told<BurnBatch>>();
-  // Words of progress come on a way of their own, and may come after the answer or after a stop.
-  const going = useRef(0);
-  useEffect(() => () => void burnRemote().stopBatch(), []);
-  const start = async (): Promise<void> => {
-    const startedMs = performance.now();
-    const mine = ++going.current;
-    const tell = (done: number): void => {
-      if (mine !== going.current) return;
-      setProgress({
-        done,
-        leftS: ((performance.now() - startedMs) / Math.max(done, 1) / 1000) * (RUNS - done),
-      });
-    };
-    setProgress({ done: 0, leftS: 0 });
-    setBatch(undefined);
-    const { sootG } = wish.plan;
-    const answer = await burnRemote().batch(
-      wish,
-      { lowG: (1 - SOOT_DOUBT_SHARE) * sootG, highG: (1 + SOOT_DOUBT_SHARE) * sootG },
-      RUNS,
-      proxy(tell),
-    );
-    if (mine !== going.current) return;
-    going.current++;
-    setProgress(undefined);
-    setBatch(answer);
-  };
-  return (
-    <div className="border-t-2 border-rule pt-3 grid gap-2">
-      {progress === undefined ? (
-        <Button className="justify-self-start" onClick={() => void start()}>
-          How certain? Run it {RUNS} times
-        </Button>
-      ) : (
-        <div className="flex items-center gap-3">
-          <progress
-            className="grow h-3 accent-[var(--ember-button)]"
-            value={progress.done}
-            max={RUNS}
-            aria-label={`Runs, ${progress.done} of ${RUNS}`}
-          />
-          <span className="text-sm tabular-nums">
-            {progress.done} of {RUNS}
-            {progress.done > 20 ? `, ${Math.ceil(progress.leftS)} s left` : ''}
-          </span>
-          <Button
-            onClick={() => {
-              void burnRemote().stopBatch();
-              going.current++;
-              setProgress(undefined);
-            }}
-          >
-            Stop
-          </Button>
-        </div>
-      )}
-      {batch?.ok ? (
-        <ul className="grid gap-1">
-          <li>
-            90 % of runs: hottest{' '}
-            {words.span(
-              words.temperature(batch.value.peakBedC.low),
-              words.temperature(batch.value.peakBedC.high),
-            )}
-            , soot left{' '}
-            {words.span(words.soot(batch.value.sootLeftG.low, 1), words.soot(batch.value.sootLeftG.high, 1))}.
-          </li>
-          <li>
-            {words.percent(100 * batch.value.overLimitShare, 0)} of runs exceed the bed limit of{' '}
-            {words.temperature(batch.value.limitC)}.
-          </li>
-          <li className="text-sm text-ink2">
-            <Say it={doubtsText(USUAL_DOUBTS)} />
-          </li>
-        </ul>
-      ) : null}
-      {batch && !batch.ok ? (
-        <Notice title="No answer">
-          <Say it={batch.text} />
-        </Notice>
-      ) : null}
     </div>
   );
 }

@@ -12,7 +12,8 @@ import { Say } from '../../ui/Say.tsx';
 import { Cues } from './cues.ts';
 import { keepAwake } from './keepAwake.ts';
 import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 import { columnsOf, type LiveTrace } from './liveTrace.ts';
 
 /** A foot is in the band within this share of the speed to be held. */

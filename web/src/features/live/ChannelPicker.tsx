@@ -1,6 +1,7 @@
 import { spokenNow } from '../../data/words.ts';
 import { CHANNEL_PRESETS, roleName } from '@white-ember/core/readings';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 
 const OWN = 'own';
 

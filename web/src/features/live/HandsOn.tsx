@@ -5,7 +5,8 @@ import { useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { typedNumber } from '../../ui/format.ts';
 import { HANDS_ON } from './handActs.ts';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 
 const PUMPED_MBAR = 200;
 

@@ -5,7 +5,8 @@ import { roleName } from '@white-ember/core/readings';
 import { useAppSelector } from '../../data/store.ts';
 import { toneOf } from '../readings/logs/traceChart.ts';
 import { laneEnds } from '../readings/logs/traceLanes.ts';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 import { columnsOf } from './liveTrace.ts';
 
 const MOST_LANES = 12;

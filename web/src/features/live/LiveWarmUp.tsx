@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import { fillsOf, warmUpOf, warmUpPoints } from '@white-ember/core/treatment';
 import type { OpenJob } from '../../job/useJob.ts';
 import { WarmUpLine } from '../readings/WarmUpLine.tsx';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 import { KEPT_S } from './liveTrace.ts';
 
 /** Judged anew this often, s of the vehicle: it goes by minutes. */

@@ -23,7 +23,8 @@ import type { OpenJob } from '../../job/useJob.ts';
 import { HeldOff } from '../proof/resets/HeldOff.tsx';
 import { useResets } from '../proof/resets/useResets.ts';
 import { clockText } from '../readings/logs/traceLanes.ts';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 import { shownLive } from './shownLive.ts';
 
 /** The ECU: its codes, and what can be asked of it, with what holds that off. */

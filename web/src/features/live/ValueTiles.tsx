@@ -2,7 +2,8 @@ import { spokenNow } from '../../data/words.ts';
 import { roleName } from '@white-ember/core/readings';
 import { useAppSelector } from '../../data/store.ts';
 import { cleanNowMbar, limitNow, type LiveFacts } from './liveLimits.ts';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 import { shownLive } from './shownLive.ts';
 import { withUnit } from '../../ui/format.ts';
 

@@ -1,7 +1,8 @@
 import { useWords } from '../../data/words.ts';
 import type { BaselinePlan } from '@white-ember/core/readings';
 import { Button } from '../../ui/Button.tsx';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 
 const PACES = [1, 4, 15, 60] as const;
 

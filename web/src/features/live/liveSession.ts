@@ -1,79 +1,31 @@
 import {
-  type LinkChannel,
-  type LinkCode,
-  type LinkIdentity,
   type LinkReading,
-  type LinkRoutine,
   type LinkState,
   RecordingText,
   type RoutineId,
   type RoutineState,
 } from '@white-ember/core/link';
 import { proxy, wrap, type Remote } from 'comlink';
-import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { type Act, type ActResult, type Wish } from '@white-ember/core/bench';
+import { type Act, type Wish } from '@white-ember/core/bench';
 import type { CheckId, CheckValues } from '@white-ember/core/checks';
 import { toBase } from '@white-ember/core/quantities';
-import {
-  BaselineGuide,
-  baselinePlan,
-  SteadyFollower,
-  type BaselineStep,
-  type ChannelRole,
-  type SteadyRun,
-} from '@white-ember/core/readings';
+import { BaselineGuide, baselinePlan, SteadyFollower, type ChannelRole } from '@white-ember/core/readings';
 import type { AtTheVehicle, BenchSetup, BenchWorker } from '../../workers/benchWorker.ts';
 import { keepAwake } from './keepAwake.ts';
 import { LiveTrace } from './liveTrace.ts';
 import { recordingStore, type KeptRecording } from './recordingStore.ts';
-
-export interface Mark {
-  readonly timeS: number;
-  readonly rpm: number | undefined;
-  readonly deltaPMbar: number | undefined;
-}
-
-/** A steady stretch that was long enough to count, taken without a touch. */
-export interface Capture {
-  readonly timeS: number;
-  readonly kind: SteadyRun['kind'];
-  readonly rpm: number;
-  readonly deltaPMbar: number;
-}
-
-export interface LiveState {
-  readonly version: number;
-  readonly link: LinkState;
-  readonly identity: LinkIdentity | undefined;
-  readonly channels: readonly LinkChannel[];
-  readonly chosen: readonly string[];
-  readonly hz: number;
-  readonly vehicle: AtTheVehicle | undefined;
-  readonly pace: number;
-  readonly steps: readonly BaselineStep[];
-  readonly run: SteadyRun | undefined;
-  readonly marks: readonly Mark[];
-  readonly captures: readonly Capture[];
-  readonly codes: readonly LinkCode[] | undefined;
-  /** Whether codes were cleared in this session. */
-  readonly cleared: boolean;
-  readonly routines: readonly LinkRoutine[];
-  readonly routine: RoutineState | undefined;
-  /** What the person at the vehicle saw of the last thing that they did by hand. */
-  readonly handsOn: ActResult | undefined;
-  readonly grade: number;
-  readonly recording: KeptRecording | undefined;
-  /** Seconds for which the device slept last; nothing was read then. */
-  readonly sleptS: number | undefined;
-  readonly problem: string | undefined;
-}
+import { type LiveState, stateAtFirst } from './liveState.ts';
 
 const CAPTURE_AFTER_S = 6;
+
 const ASK_EVERY_MS = 500;
+
 /** Batches of readings after which every channel has come at least once, and how long they are waited for. */
 const READ_AGAIN_TIMES = 12;
+
 const READ_AGAIN_LONGEST_MS = 3000;
+
 /** A crash loses at most what came since the last piece. */
 const PIECE_EVERY_MS = 1000;
 
@@ -106,29 +58,7 @@ export class LiveSession {
     this.displacementL = displacementL;
     this.#warmC = warmC;
     this.#guide = new BaselineGuide(baselinePlan(displacementL, warmC));
-    this.#state = {
-      version: 0,
-      link: { status: 'off' },
-      identity: undefined,
-      channels: [],
-      chosen: [],
-      hz: 0,
-      vehicle: undefined,
-      pace: 1,
-      steps: this.#guide.steps,
-      run: undefined,
-      marks: [],
-      captures: [],
-      codes: undefined,
-      cleared: false,
-      routines: [],
-      routine: undefined,
-      handsOn: undefined,
-      grade: 0,
-      recording: undefined,
-      sleptS: undefined,
-      problem: undefined,
-    };
+    this.#state = stateAtFirst(this.#guide.steps);
     this.#worker = new Worker(new URL('../../workers/benchWorker.ts', import.meta.url), { type: 'module' });
     this.#remote = wrap<BenchWorker>(this.#worker);
     void this.#remote.setUp(
@@ -420,6 +350,3 @@ export class LiveSession {
     this.#listeners.clear();
   };
 }
-
-export const useLive = (session: LiveSession): LiveState =>
-  useSyncExternalStore(session.subscribe, session.get);

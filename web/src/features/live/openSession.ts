@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
-import type { LiveSession, LiveState } from './liveSession.ts';
+import type { LiveSession } from './liveSession.ts';
+import type { LiveState } from './liveState.ts';
 
 /** Apart from the session itself, so that pages that only tell of it do not load the vehicle. */
 let current: LiveSession | undefined;
