@@ -11,6 +11,7 @@ import {
   type Words,
 } from '@white-ember/core/words';
 import { useSessionQuery } from './api.ts';
+import { unbroken } from './unbroken.ts';
 import type { Preferences } from './preferences.ts';
 import { store, useAppSelector } from './store.ts';
 
@@ -40,9 +41,11 @@ export function wordsFor(
   let words = made.get(key);
   if (!words) {
     const locale = localeOf(language, chosen ?? navigator.language) ?? navigator.language;
-    words = wordsOf(
-      language === 'en' ? [phrases] : [others[language], phrases],
-      measuresOf({ units, locale, ...(currency === undefined ? {} : { currency }) }),
+    words = unbroken(
+      wordsOf(
+        language === 'en' ? [phrases] : [others[language], phrases],
+        measuresOf({ units, locale, ...(currency === undefined ? {} : { currency }) }),
+      ),
     );
     made.set(key, words);
   }
