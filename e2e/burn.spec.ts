@@ -43,13 +43,13 @@ test('a standing burn on the simulated vehicle, from what is asked before it unt
   await page.keyboard.press('c');
   await expect(page.getByText(/The tool takes it for/)).toBeVisible();
   await page.keyboard.press('s');
-  await expect(page.getByText(/^Engine at 8\d0 rpm/)).toBeVisible();
+  await expect(page.getByText(/^Engine at 8\d0\srpm/)).toBeVisible();
   await page.getByRole('link', { name: 'Regeneration, standing: get it ready' }).click();
 
   // Nothing begins before it is answered, and a no holds it off with its reason.
   const start = page.getByRole('button', { name: 'Start the regeneration' });
   await expect(start).toBeDisabled();
-  await expect(page.getByRole('list', { name: 'Preconditions' })).toContainText(/Engine running 8\d\d rpm/);
+  await expect(page.getByRole('list', { name: 'Preconditions' })).toContainText(/Engine running 8\d\d\srpm/);
   await expect(page.getByText(/g of soot: the bed comes to/)).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(page.getByText('✕ Yes or no?').first()).toBeVisible();
@@ -79,8 +79,8 @@ test('a standing burn on the simulated vehicle, from what is asked before it unt
   await page.getByRole('button', { name: '×15' }).click();
   await expect(now).toContainText('Burning', { timeout: 60_000 });
   const egts = page.getByRole('list', { name: 'Exhaust temperatures from the engine outward' });
-  await expect(egts.getByRole('listitem').nth(2)).toContainText(/[56]\d\d °C/);
-  await expect(page.getByText(/by the (burn model|sensor after it); limit \d+ °C/)).toBeVisible();
+  await expect(egts.getByRole('listitem').nth(2)).toContainText(/[56]\d\d\s°C/);
+  await expect(page.getByText(/by the (burn model|sensor after it); limit \d+\s°C/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'The bed by the burn model' })).toBeVisible();
   expect(await axeViolations(page)).toEqual([]);
 
@@ -115,7 +115,7 @@ test('a standing burn on the simulated vehicle, from what is asked before it unt
   await addEntries(page, site, id, [handReading(19, 'between')]);
   await page.goto(`${site.address}/jobs/${id}/report`);
   await expect(
-    page.getByText(/^Burn 1 finished by itself after \d+ min, .* by the burn model, soot counter/),
+    page.getByText(/^Burn 1 finished by itself after \d+\smin, .* by the burn model, soot counter/),
   ).toBeVisible();
   await page.goto(`${site.address}/jobs/${id}/burn`);
   await expect(page.getByText('Another run is worthwhile.')).toBeVisible();
@@ -197,7 +197,7 @@ test('a drive wants a second person and fuel: got ready and begun by keyboard on
   await page.keyboard.type('Ida Brook');
   await press('Enter the answers');
   await expect(
-    page.getByText(/^Fuel is at 5 %; at least 12.5 % for a regeneration: fill up first\.$/),
+    page.getByText(/^Fuel is at 5\s%; at least 12.5\s% for a regeneration: fill up first\.$/),
   ).toBeVisible();
   await press('I have read this');
   await expect(page.getByRole('button', { name: 'Started: read by hand' })).toBeDisabled();

@@ -70,7 +70,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await expect(option('Parked regeneration').first()).toContainText('not now');
   await option('Parked regeneration').first().locator('summary').click();
   await expect(option('Parked regeneration').first()).toContainText(
-    /g\/L of soot .* at most \d g\/L allowed .*Clean it chemically first/,
+    /g\/L of soot .* at most \d\sg\/L allowed .*Clean it chemically first/,
   );
   await expect(page.getByRole('button', { name: /Choose: standing/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Choose: chemical clean in place' }).click();
@@ -88,8 +88,8 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
     .fill('120');
   await clean.getByRole('button', { name: 'Enter the answers' }).click();
   await expect(clean.getByText(/are a nuisance here: dose at another site/)).toBeVisible();
-  await expect(clean.getByText(/From 120 °C to 45 °C a parked filter takes about/)).toContainText(
-    /4[34] min/,
+  await expect(clean.getByText(/From 120\s°C to 45\s°C a parked filter takes about/)).toContainText(
+    /4[34]\smin/,
   );
   await clean.getByLabel(/^Another site/).fill('Gravel yard, Pump Lane');
   await clean.getByRole('button', { name: 'Change the site' }).click();
@@ -112,9 +112,9 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await expect(page.getByRole('img', { name: 'Fluid goes in by the sensor’s port' })).toBeVisible();
   await way('the high pipe').click();
   await clean.getByLabel('Soaking fluid').selectOption({ label: 'Quickwash 6, 5.0 L left' });
-  await expect(clean.getByText(/L Quickwash 6 and .* L water/)).toBeVisible();
+  await expect(clean.getByText(/L Quickwash 6 and .*\sL water/)).toBeVisible();
   await clean.getByLabel('Filter now').fill('90');
-  await expect(clean.getByText(/The filter is at 90 °C; Quickwash 6 may go in up to 45 °C/)).toBeVisible();
+  await expect(clean.getByText(/The filter is at 90\s°C; Quickwash 6 may go in up to 45\s°C/)).toBeVisible();
   await clean.getByLabel('Filter now').fill('24');
   await expect(clean.getByRole('button', { name: /^Burst 1 of/ })).toBeDisabled();
   await clean.getByRole('button', { name: 'I have read this' }).click();
@@ -152,7 +152,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   // What was used is off the stock.
   await page.goto(`${site.address}/fluids`);
   await expect(page.getByRole('listitem').filter({ hasText: 'Quickwash 6' })).toContainText(
-    /[34]\.\d\d L of 5\.00 L counted/,
+    /[34]\.\d\d\sL of 5\.00\sL counted/,
   );
   await page.goBack();
 
@@ -169,17 +169,17 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await page.keyboard.press('c');
   await expect(page.getByText(/The tool takes it for/)).toBeVisible();
   await page.keyboard.press('s');
-  await expect(page.getByText(/^Engine at [78]\d0 rpm/)).toBeVisible();
+  await expect(page.getByText(/^Engine at [78]\d0\srpm/)).toBeVisible();
   await page.keyboard.press('h');
   await page.keyboard.press('3');
   const warmUp = page.getByRole('region', { name: 'Warm-up' });
   await expect(warmUp).toContainText(
-    /below 110 °C water is still boiling|under 110 °C water is still boiling|Falling by|Still rising/,
+    /below 110\s°C water is still boiling|under 110\s°C water is still boiling|Falling by|Still rising/,
     {
       timeout: 30_000,
     },
   );
-  await expect(warmUp).toContainText(/Steady at \d\.\d × clean.*Take the reading now/, { timeout: 60_000 });
+  await expect(warmUp).toContainText(/Steady at \d\.\d\s× clean.*Take the reading now/, { timeout: 60_000 });
   await page.getByRole('link', { name: /HW 52/ }).click();
 
   // The proof.
@@ -206,9 +206,9 @@ test('the burn planner shows what a burn would do, can be stopped, and finds the
   await page.getByText('What a regeneration of this filter would do').click();
   const planner = page.getByRole('region', { name: 'What this regeneration would do' });
   await expect(
-    planner.getByRole('img', { name: /Temperature of the bed over 30 min, hottest \d+ °C/ }),
+    planner.getByRole('img', { name: /Temperature of the bed over 30\smin, hottest \d+\s°C/ }),
   ).toBeVisible();
-  await expect(planner.getByText(/behind the inlet face; limit 950 °C/)).toBeVisible();
+  await expect(planner.getByText(/behind the inlet face; limit 950\s°C/)).toBeVisible();
   await planner.getByRole('checkbox', { name: 'The engine drops to idle in it' }).check();
   await expect(planner.getByText('Too hot for this bed')).toBeVisible();
   await planner.getByRole('slider', { name: /Soot/ }).fill('6');
@@ -218,7 +218,7 @@ test('the burn planner shows what a burn would do, can be stopped, and finds the
   await planner.getByRole('button', { name: 'Stop' }).click();
   await expect(planner.getByRole('progressbar')).toBeHidden();
   await planner.getByRole('button', { name: 'Find the highest safe soot load' }).click();
-  await expect(planner.getByText(/Up to \d\.\d g\/L, \d+ g the bed keeps its 950 °C/)).toBeVisible({
+  await expect(planner.getByText(/Up to \d\.\d\sg\/L, \d+\sg the bed keeps its 950\s°C/)).toBeVisible({
     timeout: 30_000,
   });
 });
@@ -229,9 +229,9 @@ test('a recorded log tells where the warm-up after a clean stood', async ({ page
   await page.goto(`${site.address}/jobs/${id}/logs`);
   await page.getByRole('button', { name: /KE417-after\.csv/ }).click();
   const warmUp = page.getByRole('region', { name: 'Warm-up' });
-  await expect(warmUp).toContainText(/\d\.\d × clean/, { timeout: 40_000 });
+  await expect(warmUp).toContainText(/\d\.\d\s× clean/, { timeout: 40_000 });
   await expect(warmUp).toContainText(/At the end of this log: Steady at/);
-  await expect(warmUp).toContainText(/Highest \d\.\d × clean, at the end \d\.\d ×, each at its own flow/);
+  await expect(warmUp).toContainText(/Highest \d\.\d\s× clean, at the end \d\.\d ×, each at its own flow/);
   // The log of the before reading was never wet.
   await page.getByRole('button', { name: /KE417-before\.csv/ }).click();
   await expect(page.getByRole('heading', { name: /^Steady windows/ })).toBeVisible();

@@ -80,7 +80,7 @@ test('a dwell that is cut short says so on the job and in the report, with the r
   await page.getByRole('button', { name: 'Save the work' }).click();
   await page.getByLabel('Reason for ending early').fill('The customer could not wait');
   await page.getByRole('button', { name: 'End it early' }).click();
-  const words = /Dwell, One fill, cold: cut short after 0(\.\d)? of 30 min \(The customer could not wait\)/;
+  const words = /Dwell, One fill, cold: cut short after 0(\.\d)? of 30\smin \(The customer could not wait\)/;
   await expect(page.getByText(words)).toBeVisible();
   await page.goto(page.url().replace(/\?.*/, '/report'));
   await expect(page.getByText(words)).toBeVisible();

@@ -29,7 +29,7 @@ test('a scan in any notation is sorted as it is typed, kept, and set against the
 
   const likely = page.getByRole('list', { name: 'Likely causes' }).getByRole('listitem');
   await expect(page.getByRole('heading', { name: 'Most likely on arrival' })).toBeVisible();
-  await expect(likely.first()).toContainText(/\d+ %/);
+  await expect(likely.first()).toContainText(/\d+\s%/);
   await likely.first().click();
   await expect(likely.first()).toContainText('For it: Code: soot load or pressure too high');
   await expect(page.getByRole('region', { name: 'Next step' }).getByRole('button').first()).toBeVisible();

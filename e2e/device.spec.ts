@@ -40,7 +40,7 @@ test('a log whose way to the server breaks goes on where it stopped, and is kept
       .setInputFiles({ name: 'long-hold.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
     const before = tunnel.carried();
     await page.getByRole('button', { name: 'Use these windows as the before reading' }).click();
-    await expect(page.getByText(/waits for the network at \d+ %/)).toBeVisible();
+    await expect(page.getByText(/waits for the network at \d+\s%/)).toBeVisible();
     await expect(page.getByText('Entered as the before reading; the file is kept')).toBeVisible();
     // What had arrived was not sent again: less than one and a half files went through.
     expect(tunnel.carried() - before).toBeGreaterThan(text.length);

@@ -70,7 +70,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await checks.getByRole('button', { name: /Pipes: hand pump hold test/ }).click();
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByText('What if this check says').click();
-  await expect(page.getByText(/The high pipe to the ΔP sensor is blocked \d+ %/).first()).toBeVisible();
+  await expect(page.getByText(/The high pipe to the ΔP sensor is blocked \d+\s%/).first()).toBeVisible();
   await page.getByLabel('High pipe: pumped to').fill('400');
   await page.getByLabel('High pipe: after 2 s').fill('390');
   await expect(page.getByRole('status', { name: 'Judgement' })).toContainText('High pipe holds: blocked');

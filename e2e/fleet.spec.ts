@@ -23,20 +23,20 @@ test('who is next, who comes back and why: the fleet, and its list of what is to
   await page.keyboard.press('Enter');
   await expect(row).toHaveAttribute('aria-expanded', 'true');
   await expect(next.getByRole('img', { name: /Restriction over distance at 3 visits/ })).toBeVisible();
-  await expect(next.getByText(/^Regenerations more frequent: every 240 km/)).toBeVisible();
+  await expect(next.getByText(/^Regenerations more frequent: every 240\skm/)).toBeVisible();
   await tabTo(page, next.getByText('The chart as a table'));
   await page.keyboard.press('Enter');
   await expect(next.getByRole('row')).toHaveCount(4);
 
   await next.getByRole('button', { name: 'Most likely to return' }).click();
   await expect(page).toHaveURL(/order=comes-back/);
-  await expect(rows.first()).toContainText(/\d\d %/);
+  await expect(rows.first()).toContainText(/\d\d\s%/);
   await next.getByLabel('Engine family').selectOption('Corrin 1.5');
   await expect(rows).toHaveCount(2);
 
   // A clean that did not hold, and why: known and left.
   const back = page.getByRole('region', { name: 'Returns and reasons' });
-  await expect(back).toContainText(/FL 019 TX back after 1.?800 km/);
+  await expect(back).toContainText(/FL 019 TX back after 1.?800\skm/);
   await expect(back).toContainText(
     'Glow plugs or their relay have failed, known and left at the previous visit.',
   );
@@ -47,7 +47,7 @@ test('who is next, who comes back and why: the fleet, and its list of what is to
   // Done is an entry of the job like any other: it can be taken back.
   const todo = page.getByRole('region', { name: 'To do' });
   const task = todo.getByRole('listitem').filter({ hasText: 'Motorway run of half an hour' });
-  await expect(task).toContainText(/about \d+ \w+ 20\d\d, at 132.000 km/);
+  await expect(task).toContainText(/about \d+ \w+ 20\d\d, at 132.000\skm/);
   await todo.getByRole('button', { name: /^Done: FL 003 TX, Motorway run/ }).click();
   await expect(task).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -65,7 +65,7 @@ test('a follow-up is set by keyboard on a job that is signed off, and stands wit
   await signIn(page, site);
   await openJob(page, site, 'FL 003 TX', 'hand-over');
   const followUps = page.getByRole('region', { name: 'Follow-ups' });
-  await expect(followUps).toContainText(/Change the oil.*at 131.400 km/s);
+  await expect(followUps).toContainText(/Change the oil.*at 131.400\skm/s);
   const what = followUps.getByLabel('To be done');
   await tabTo(page, what);
   await page.keyboard.type('Ask how it pulls');
@@ -90,7 +90,7 @@ test('a follow-up is set by keyboard on a job that is signed off, and stands wit
   const road = page.getByRole('region', { name: 'All jobs by distance' });
   await expect(road.getByRole('link')).toHaveCount(3);
   await expect(road.getByRole('link').first()).toHaveAccessibleName(
-    /^\d+ burn .*, filter regenerated, job at 71.200 km$/,
+    /^\d+ burn .*, filter regenerated, job at 71.200\skm$/,
   );
   const filter = page.getByRole('region', { name: 'The filter over time' });
   await expect(filter.getByRole('row')).toHaveCount(4);

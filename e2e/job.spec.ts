@@ -9,6 +9,7 @@ test.describe('the ledger under the hand', () => {
     const id = await openJob(page, site, 'MF 66 PL', 'prove');
     await expect(page.getByRole('heading', { name: 'Not proved' })).toBeVisible();
     const before = await site.count('entry');
+    await page.getByRole('button', { name: 'Whole tape' }).click();
     await page.getByRole('region', { name: 'Tape' }).getByRole('button', { name: '3000: 0.0 mbar' }).click();
     await page.getByRole('button', { name: 'Correct this entry' }).click();
     await expect(page.getByText(/Correcting the entry of/)).toBeVisible();
@@ -18,7 +19,9 @@ test.describe('the ledger under the hand', () => {
     await deltaP('Hold 1').fill('12');
     await deltaP('Hold 2').fill('16');
     await page.getByRole('button', { name: 'Enter the after reading' }).click();
-    await expect(page.getByRole('heading', { name: /Pressure drop at equal flow down 8\d %/ })).toBeVisible();
+    await expect(
+      page.getByRole('heading', { name: /Pressure drop at equal flow down 8\d\s%/ }),
+    ).toBeVisible();
     await expect.poll(() => site.count('entry')).toBe(before + 1);
     const { entries } = (await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as {
       entries: { id: string; supersedes?: string }[];
@@ -37,6 +40,7 @@ test.describe('the ledger under the hand', () => {
 
     await page.getByLabel('Note for the record').fill('Clamp missing');
     await page.getByRole('button', { name: 'Add note' }).click();
+    await page.getByRole('button', { name: 'Whole tape' }).click();
     await page
       .getByRole('region', { name: 'Tape' })
       .getByRole('button', { name: 'note', exact: true })
@@ -152,13 +156,13 @@ test.describe('limits', () => {
     await expect(limit).toHaveValue('12');
     await limit.fill('999');
     await page.getByRole('button', { name: 'Apply' }).click();
-    await expect(page.getByText(/must lie between 0 and 200 mbar/)).toBeVisible();
+    await expect(page.getByText(/must lie between 0 and 200\smbar/)).toBeVisible();
     await limit.fill('14');
     await page.getByLabel('Source for: ΔP at warm idle, good up to').fill('Fourth tractor read');
     await page.getByRole('button', { name: 'Apply' }).click();
     await expect(page.getByText(/Version 2, Imke Vandersloot/)).toBeVisible();
     await openJob(page, site, 'BC 91 HV', 'decide');
-    await expect(page.getByText(/14 mbar at idle/)).toBeVisible();
+    await expect(page.getByText(/14\smbar at idle/)).toBeVisible();
   });
 });
 

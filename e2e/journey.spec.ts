@@ -134,8 +134,8 @@ test('the whole job on the simulated vehicle, from intake to PDF; and a second v
 
   // Two fills, each with its dwell, at the vehicle and in the ledger.
   for (const [fill, stands] of [
-    ['One fill through the high pipe, cold', /Steady at [1-9]\.\d × clean/],
-    ['Another fill, as much again', /Steady at [12]\.\d × clean/],
+    ['One fill through the high pipe, cold', /Steady at [1-9]\.\d\s× clean/],
+    ['Another fill, as much again', /Steady at [12]\.\d\s× clean/],
   ] as const) {
     await enterClean(page, fill);
     await goTo(page, 'Live values of this job');
@@ -158,7 +158,7 @@ test('the whole job on the simulated vehicle, from intake to PDF; and a second v
   await toJob(page);
   await stage(page, 'Prove');
   await expect(
-    page.getByRole('heading', { name: /Pressure drop at equal flow down [89]\d %/ }),
+    page.getByRole('heading', { name: /Pressure drop at equal flow down [89]\d\s%/ }),
   ).toBeVisible();
 
   // The counter, the drive and no codes after it.

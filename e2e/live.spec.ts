@@ -52,11 +52,11 @@ test('the guided baseline on a vehicle with a blocked pipe, by keyboard only', a
   await page.keyboard.press('Space');
   await expect(far.getByRole('button', { name: 'Mark 1' })).toBeVisible();
   await expect(far).toContainText('Three snaps');
-  await expect(far.getByRole('status')).toContainText(/Taken: .* at 30\d\d rpm|Taken: .* at 29\d\d rpm/);
+  await expect(far.getByRole('status')).toContainText(/Taken: .* at 30\d\d\srpm|Taken: .* at 29\d\d\srpm/);
   await page.keyboard.press('f');
   await expect(far).toBeHidden();
   await page.keyboard.press('i');
-  await expect(page.getByText(/^Engine at 7\d0 rpm/)).toBeVisible();
+  await expect(page.getByText(/^Engine at 7\d0\srpm/)).toBeVisible();
   await page.keyboard.press('2');
   for (let snap = 1; snap <= 3; snap++) {
     await page.keyboard.press('n');
@@ -99,7 +99,7 @@ test('a recording outlives the page: what was written is there after a crash, an
   const kept = page.getByRole('list', { name: 'Recordings on this device' });
   await expect(kept).toContainText(/A recording was cut off: .*, 0:(1\d|0[6-9])/);
   await kept.getByRole('button', { name: 'See the result' }).click();
-  await expect(page.getByText(/\d+ s, \d+ channels/)).toBeVisible();
+  await expect(page.getByText(/\d+\ss, \d+ channels/)).toBeVisible();
 });
 
 test('the server stops while it records: the recording goes on, and is kept when the server is back', async ({
@@ -166,7 +166,7 @@ test('the ECU: its codes kept, clearing held off until the load is known, hands 
   await page.getByLabel(/Pressure of the pump/).fill('150');
   await page.getByRole('button', { name: 'Do it', exact: true }).first().click();
   await expect(page.getByText('150 mbar at the port.')).toBeVisible();
-  await expect(page.getByRole('list', { name: 'Values' })).toContainText(/1[45]\d mbar/);
+  await expect(page.getByRole('list', { name: 'Values' })).toContainText(/1[45]\d\smbar/);
   await page.getByLabel('What to do').selectOption({ label: 'Take the pump off the high port' });
   await page.getByRole('button', { name: 'Do it', exact: true }).first().click();
   await page.getByLabel('What to do').selectOption({ label: 'Put a known-good EGT 3 in' });
@@ -217,13 +217,13 @@ test('a drive that recorded itself is read as a drive, not as a hold', async ({ 
   await expect(page.getByText(/The tool takes it for/)).toBeVisible();
   await page.keyboard.press('r');
   await page.keyboard.press('s');
-  await expect(page.getByText(/^Engine at [78]\d0 rpm/)).toBeVisible();
+  await expect(page.getByText(/^Engine at [78]\d0\srpm/)).toBeVisible();
   await page.getByRole('button', { name: 'Drive, 70 km/h' }).click();
   await page.keyboard.press('3');
-  await expect(page.getByText(/^Engine at \d+ rpm, (69|70|71) km\/h/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/^Engine at \d+\srpm, (69|70|71)\skm\/h/)).toBeVisible({ timeout: 40_000 });
   await page.waitForTimeout(4000);
   // What was steady on the road is taken for no hold.
-  await expect(page.getByText(/^hold \d+ rpm/)).toHaveCount(0);
+  await expect(page.getByText(/^hold \d+\srpm/)).toHaveCount(0);
   await page.getByRole('button', { name: 'End the recording (R)' }).click();
   await expect(page).toHaveURL(/logs\?log=/);
   // The road speed is in the log, by which its windows are told apart.

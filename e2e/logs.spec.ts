@@ -44,7 +44,7 @@ test('three dialects dropped, a column set right, a finding jumped to, before an
   // A finding leads to its stretch, and the address keeps it.
   await logs.getByRole('button', { name: /^sample7/ }).click();
   const regeneration = page.getByRole('button', {
-    name: /A regeneration: before the filter more than 500 °C for 13 min/,
+    name: /A regeneration: before the filter more than 500\s°C for 13\smin/,
   });
   await regeneration.click();
   await expect(regeneration).toHaveAttribute('aria-pressed', 'true');
@@ -69,7 +69,7 @@ test('three dialects dropped, a column set right, a finding jumped to, before an
   await page.getByRole('button', { name: 'Use these windows as the after reading' }).click();
   await page.getByRole('link', { name: 'See the verdict' }).click();
   await expect(page.getByRole('img', { name: /before: \d+ points; after: \d+ points/ })).toBeVisible();
-  await expect(page.getByText(/−\d\d %|removed|less at equal flow|\d+ %/).first()).toBeVisible();
+  await expect(page.getByText(/−\d\d\s%|removed|less at equal flow|\d+\s%/).first()).toBeVisible();
 
   // Kept with the job, it opens again from what the server keeps, with the column as the workshop set it.
   // What the workshop remembers may come after the log has been read: it is judged anew.
@@ -122,7 +122,7 @@ test('a long log is read beside a page that stays quick, shows how far it is, an
       zone?.dispatchEvent(new DragEvent('drop', { bubbles: true, dataTransfer: transfer }));
     });
   await begin();
-  await expect(page.getByText(/Reading \d+\.\d MB: \d+ %/)).toBeVisible();
+  await expect(page.getByText(/Reading \d+\.\d MB: \d+\s%/)).toBeVisible();
   await page.getByRole('button', { name: 'Stop reading long.csv' }).click();
   await expect(page.getByText('Choose a recorded log to see')).toBeVisible();
 
@@ -134,12 +134,12 @@ test('a long log is read beside a page that stays quick, shows how far it is, an
     ).observe({ entryTypes: ['longtask'] });
   });
   await begin();
-  await expect(page.getByText(/Reading \d+\.\d MB: [1-9]\d? %/)).toBeVisible();
+  await expect(page.getByText(/Reading \d+\.\d MB: [1-9]\d?\s%/)).toBeVisible();
   await page.evaluate(() => {
     const watch = window as unknown as { slow: number[]; whileReading: number[] };
     watch.whileReading = [...watch.slow];
   });
-  await expect(page.getByText(/22000 s, 2 channels/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/22000\ss, 2 channels/)).toBeVisible({ timeout: 60_000 });
   const slow = await page.evaluate(() => (window as unknown as { whileReading: number[] }).whileReading);
   // The machine of the tests is shared: what the page itself does is far below, what others take is not its doing.
   expect(slow.filter((ms) => ms > 200)).toEqual([]);
@@ -156,7 +156,7 @@ test('keys move and zoom the traces; a viewer looks and enters nothing; the tidy
   const jobId = /jobs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
   await page.goto(`${site.address}/jobs/${jobId}/logs`);
   await page.getByLabel('Recorded log files').setInputFiles(sample('sample5-slow-back-pressure-pipe.csv'));
-  await expect(page.getByText(/The pressure before the turbo follows the flow \d\.\d s late/)).toBeVisible();
+  await expect(page.getByText(/The pressure before the turbo follows the flow \d\.\d\ss late/)).toBeVisible();
   await expect(page.getByRole('button', { name: /Use these windows/ })).toHaveCount(0);
   const traces = page.getByRole('application', { name: /Traces over time/ });
   await traces.focus();

@@ -77,7 +77,7 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await after.getByLabel(/^Mass/).fill('9.3');
   await after.getByLabel(/^It is/).selectOption('dry');
   await after.getByRole('button', { name: 'Enter it' }).click();
-  await expect(page.getByText(/^The clean took out 120 g, weighed dry to ± 5 g\.$/)).toBeVisible();
+  await expect(page.getByText(/^The clean took out 120\sg, weighed dry to ± 5\sg\.$/)).toBeVisible();
   await expect(page.getByText(/is not soot by the last reading: ash and oil/)).toBeVisible();
 
   // Settled, it goes on again: the last off first.
@@ -105,8 +105,8 @@ test('off the vehicle: parts as they come off, the filter weighed, a sensor that
   await expect(page.getByText('3 parts removed and refitted in reverse order.')).toBeVisible();
   await expect(
     page.getByText(
-      /Safety-critical fasteners signed off: Engine mount 1: 90 N·m, .*; Engine mount 2: 90 N·m/,
+      /Safety-critical fasteners signed off: Engine mount 1: 90\sN·m, .*; Engine mount 2: 90\sN·m/,
     ),
   ).toBeVisible();
-  await expect(page.getByText(/^The clean took out 120 g/)).toBeVisible();
+  await expect(page.getByText(/^The clean took out 120\sg/)).toBeVisible();
 });

@@ -34,7 +34,7 @@ test('a reading entered while the server is stopped is kept on the device, sent 
     await stage(page, 'Intake');
     await expect(page.getByText('Entered without a server')).toBeVisible();
     await stage(page, 'Decide');
-    await expect(page.getByRole('row', { name: /3000 rpm/ })).toContainText('131 mbar');
+    await expect(page.getByRole('row', { name: /3000\srpm/ })).toContainText('131 mbar');
     expect(await site.count('entry')).toBe(before + 2);
   } finally {
     await site.close();

@@ -12,10 +12,10 @@ test('a vehicle says when its filter is due again, by what its jobs read, in the
     .click();
   const ahead = page.getByRole('region', { name: 'When it is due again' });
   await expect(
-    ahead.getByText(/^In about [\d,]+ km, around |^By its trend it was due after about/),
+    ahead.getByText(/^In about [\d,]+\skm, around |^By its trend it was due after about/),
   ).toBeVisible();
   await expect(ahead.getByText(/due at 4 ×/)).toContainText(/By 2 stretches of its own road/);
-  await expect(ahead.getByText(/^Back within 2,?500 km/)).toBeVisible();
+  await expect(ahead.getByText(/^Back within 2,?500\skm/)).toBeVisible();
   await ahead.getByText('The chart as a table').click();
   await expect(ahead.getByRole('row')).toHaveCount(4);
   await expect(ahead.getByText(/^Ash: the residual after a clean rises by/)).toBeVisible();

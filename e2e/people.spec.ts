@@ -113,12 +113,12 @@ test('units and theme are a person’s choice: kept, and used in every sentence'
   await page.getByRole('menuitem', { name: /Units: mbar/ }).click();
   await page.getByLabel('Pressure', { exact: true }).selectOption({ label: 'kPa' });
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: /ΔP \d\.\d+ kPa/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /ΔP \d\.\d+\skPa/ })).toBeVisible();
   await page.getByText('Why', { exact: true }).click();
-  await expect(page.getByText(/went from \d+(\.\d+)? kPa to \d\.\d+ kPa/)).toBeVisible();
+  await expect(page.getByText(/went from \d+(\.\d+)?\skPa to \d\.\d+\skPa/)).toBeVisible();
   await expect(page.getByText('ΔP in kPa, zero removed', { exact: false })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: /ΔP \d\.\d+ kPa/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /ΔP \d\.\d+\skPa/ })).toBeVisible();
 });
 
 test('a running dwell stands on every page with its time left, and leads to its job', async ({

@@ -38,13 +38,13 @@ test('a counter is set back by the link: what stood there is kept, what it would
   await computer.getByLabel('Reason for doing it anyway').fill('The next burn would be misled');
   await act.click();
   await expect(computer).toContainText('Nothing in the filter has changed.');
-  await expect(page.getByText(/Soot counter reset, \d.* → \d.* g: entered/)).toBeVisible();
+  await expect(page.getByText(/Soot counter reset, \d.* → \d.*\sg: entered/)).toBeVisible();
 
   await addEntries(page, site, id, [handReading(11, 'after')]);
   await page.goto(`${site.address}/jobs/${id}?stage=prove`);
   const resets = page.getByRole('region', { name: 'Resets' });
   await expect(resets).toContainText(
-    /It was at \d+\.\d g\. At 0 g now: that proves nothing; the drive does\./,
+    /It was at \d+\.\d\sg\. At 0\sg now: that proves nothing; the drive does\./,
   );
 
   // Somebody did what is held off with a tool of their own: it is written down, with what had spoken against it.
@@ -73,10 +73,10 @@ test('a proof that the next visit contradicts is opened again, and says by which
   await opened.click();
   await stage(page, 'Prove');
   const notice = page.getByRole('alert').filter({ hasText: 'Contradicted by the next visit' });
-  await expect(notice).toContainText(/1800 km later \(within 2500 km it cancels the proof\)/);
+  await expect(notice).toContainText(/1800\skm later \(within 2500\skm it cancels the proof\)/);
   await notice.getByRole('link', { name: /Open job/ }).click();
   // The job of the next visit, by its distance in the head of the page.
-  await expect(page.getByText(/95[\s,]?600 km/).first()).toBeVisible();
+  await expect(page.getByText(/95[\s,]?600\skm/).first()).toBeVisible();
 });
 
 test('a customer reports the drive and the lamps: it counts, is marked, and lowers the confidence', async ({

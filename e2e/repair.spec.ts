@@ -104,7 +104,7 @@ test('a filter whose size nobody knows goes from intake to proof', async ({ page
 
   // Whoever finds the can’s label later enters the size where it is asked for.
   await stage(page, 'Decide');
-  const assumed = page.getByRole('status').filter({ hasText: /Filter size assumed: 2\.[23] L/ });
+  const assumed = page.getByRole('status').filter({ hasText: /Filter size assumed: 2\.[23]\sL/ });
   await expect(assumed).toContainText('By the engine size.');
   await assumed.getByRole('combobox').selectOption({ index: 1 });
   await expect(assumed).toBeHidden();

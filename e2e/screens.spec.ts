@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { US_CUSTOMARY } from '@white-ember/core/words';
 import { v7 as uuidv7 } from 'uuid';
 import {
@@ -148,6 +148,7 @@ for (const theme of ['daylight', 'bay'] as const) {
       expect(await axeViolations(page)).toEqual([]);
       await page.keyboard.press('Escape');
       await openJob(page, site, 'KE 417 QR');
+      await page.getByRole('button', { name: 'Whole tape' }).click();
       await page
         .getByRole('region', { name: 'Tape' })
         .getByRole('button', { name: /cause repaired/ })
@@ -169,7 +170,7 @@ async function staysInView(page: Page, stage: string): Promise<void> {
   await page.mouse.move(500, 500);
   await page.mouse.wheel(0, 2000);
   for (const part of [
-    page.getByRole('region', { name: 'Line' }),
+    page.getByRole('region', { name: 'Exhaust line' }),
     page.getByRole('region', { name: 'Tape' }),
     page.getByRole('timer'),
   ]) {
@@ -178,7 +179,68 @@ async function staysInView(page: Page, stage: string): Promise<void> {
   }
 }
 
+/** Whether something lies within the window, and within what scrolls sideways around it. */
+async function inView(part: Locator, within?: Locator): Promise<boolean> {
+  const [box, around, size] = [
+    await part.boundingBox(),
+    await within?.boundingBox(),
+    part.page().viewportSize() ?? { width: 0, height: 0 },
+  ];
+  if (!box) return false;
+  const [left, right] = around ? [around.x, around.x + around.width] : [0, size.width];
+  return (
+    box.x >= left - 1 && box.x + box.width <= right + 1 && box.y >= 0 && box.y + box.height <= size.height + 1
+  );
+}
+
 test.describe('fits', () => {
+  test('1280 × 800: the work has 540 px between line, next step and tape; the whole line and tape unfold and stay so', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site);
+    await openJob(page, site, 'KE 417 QR', 'decide');
+    await settled(page);
+    const height = async (of: Locator): Promise<number> => (await of.boundingBox())?.height ?? 0;
+    // A wait of another test that is over rings above the page.
+    const ringing = await page.evaluate(
+      () => Number.parseFloat(document.documentElement.style.getPropertyValue('--ringing')) || 0,
+    );
+    expect(ringing + (await height(page.getByRole('main')))).toBeGreaterThanOrEqual(540);
+    expect(await height(page.getByRole('region', { name: 'Exhaust line' }))).toBeLessThanOrEqual(72);
+    expect(await height(page.getByRole('region', { name: 'Tape' }))).toBeLessThanOrEqual(64);
+    await page.getByRole('button', { name: 'Draw it, the whole line' }).click();
+    await page.getByRole('button', { name: 'Whole tape' }).click();
+    await page.reload();
+    await expect(page.getByRole('group', { name: 'Exhaust line of KE 417 QR' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Slim tape' })).toBeVisible();
+  });
+
+  for (const [width, tall] of [
+    [390, 844],
+    [820, 1180],
+  ] as const)
+    test(`${width} px: stage, next step and clock at the lower edge, the line at the filter, whatever is scrolled`, async ({
+      page,
+      site,
+    }) => {
+      await page.setViewportSize({ width, height: tall });
+      await signIn(page, site);
+      await openJob(page, site, 'FL 007 TX', 'treat');
+      await settled(page);
+      const line = page.getByRole('group', { name: 'Parts of FL 007 TX' });
+      for (const name of [/^Filter/, /^ΔP/])
+        expect(await inView(line.getByRole('button', { name }), line), String(name)).toBe(true);
+      await page.mouse.move(200, 400);
+      await page.mouse.wheel(0, 5000);
+      for (const part of [
+        page.getByRole('region', { name: 'Next step' }).getByRole('button', { name: 'Go to the timer' }),
+        page.getByRole('navigation', { name: 'Stages' }),
+        page.getByRole('timer').last(),
+      ])
+        expect(await inView(part)).toBe(true);
+    });
+
   test('1280 × 800: line, tape and clocks stay in view at every stage, whatever is scrolled, and while a wait that is over rings', async ({
     page,
     site,

@@ -80,7 +80,7 @@ async function watchedBurn(page: Page, site: Site): Promise<void> {
   await page.keyboard.press('c');
   await page.getByText(/The tool takes it for/).waitFor();
   await page.keyboard.press('s');
-  await page.getByText(/^Engine at 8\d0 rpm/).waitFor();
+  await page.getByText(/^Engine at 8\d0\srpm/).waitFor();
   await page.getByRole('link', { name: 'Regeneration, standing: get it ready' }).click();
   await page.getByRole('button', { name: 'Start the regeneration' }).click({ timeout: 30_000 });
   await page.getByText('Key, pedal and road').click();

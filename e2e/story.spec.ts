@@ -48,10 +48,10 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await page.getByRole('tab', { name: 'From a recorded log' }).click();
   await page.getByLabel('Recorded log file').setInputFiles(join(samples, 'sample2-soot-blocked.csv'));
   await expect(
-    page.getByRole('heading', { name: /sample2-soot-blocked\.csv: 246 s, 14 channels/ }),
+    page.getByRole('heading', { name: /sample2-soot-blocked\.csv: 246\ss, 14 channels/ }),
   ).toBeVisible();
-  await expect(page.getByText(/ΔP at 3001 rpm is 23\d mbar/)).toBeVisible();
-  await expect(page.getByText(/counts 59 g of soot/)).toBeVisible();
+  await expect(page.getByText(/ΔP at 3001\srpm is 23\d\smbar/)).toBeVisible();
+  await expect(page.getByText(/counts 59\sg of soot/)).toBeVisible();
   await page.getByText(/Columns: 14 recognised, 0 not/).click();
   await expect(page.getByRole('button', { name: /What “.*druck.*” is/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Use as the before reading' }).click();
@@ -83,9 +83,9 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await fill('Hold 2', { rpm: '2960', ΔP: '1.92', 'Air mass': '56.5', Filter: '231' });
   await page.getByRole('button', { name: 'Enter the after reading' }).click();
 
-  await expect(page.getByRole('heading', { name: /Pressure drop at equal flow down 9\d %/ })).toBeVisible();
-  await expect(page.getByText(/confidence \w+, (over )?\d+ % · 5 outstanding/)).toBeVisible();
-  await expect(page.getByRole('row', { name: /3000 rpm/ })).toContainText('8.0');
+  await expect(page.getByRole('heading', { name: /Pressure drop at equal flow down 9\d\s%/ })).toBeVisible();
+  await expect(page.getByText(/confidence \w+, (over )?\d+\s% · 5 outstanding/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /3000\srpm/ })).toContainText('8.0');
   await page.getByText('Why', { exact: true }).click();
-  await expect(page.getByText(/Restriction after: \d\.\d × clean, at most 2\.5 × clean/)).toBeVisible();
+  await expect(page.getByText(/Restriction after: \d\.\d\s× clean, at most 2\.5\s× clean/)).toBeVisible();
 });

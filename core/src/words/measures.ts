@@ -255,7 +255,8 @@ export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }
     weekday: dated({ weekday: 'long', day: 'numeric', month: 'long' }),
     clock: dated({ hour: '2-digit', minute: '2-digit' }),
     span: (low, high) => {
-      const unit = / \D*$/.exec(high)?.[0] ?? '';
+      // A screen joins figure and unit by a space that does not break.
+      const unit = /[ \u00a0]\D*$/.exec(high)?.[0] ?? '';
       return `${unit !== '' && low.endsWith(unit) ? low.slice(0, -unit.length) : low}–${high}`;
     },
     list: (parts) => new Intl.ListFormat(locale, { type: 'conjunction' }).format(parts),

@@ -121,8 +121,8 @@ export function Shell() {
             theme={theme === 'bay' ? 'dark' : 'light'}
             // On the tape, in what is yet to come: it lies on no button, where a pointer on its way would keep it there.
             offset={aboveTape ? 12 : 24}
-            // On a phone above the bar of stages.
-            mobileOffset={{ bottom: aboveTape ? 84 : 16 }}
+            // On a phone above the next step and the bar of stages.
+            mobileOffset={{ bottom: aboveTape ? 156 : 16 }}
             // Undone with gloves on, too: large, and none behind another.
             expand
             toastOptions={{ actionButtonStyle: { height: 44, padding: '0 16px', fontSize: 16 } }}

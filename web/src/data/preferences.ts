@@ -10,6 +10,9 @@ export interface Preferences {
   readonly locale?: string | undefined;
   /** Of cautions and of the customer’s report. */
   readonly language: Language;
+  /** Whether the line is drawn whole instead of as a strip, and the tape with its words. */
+  readonly wholeLine?: boolean;
+  readonly wholeTape?: boolean;
 }
 
 const STORED_AS = 'white-ember preferences';
@@ -34,6 +37,8 @@ function stored(): Preferences {
       theme: kept['theme'] === 'bay' ? 'bay' : 'daylight',
       units: unitChoiceFrom({ ...former, ...(kept['units'] as Record<string, unknown> | undefined) }),
       language: LANGUAGES.find((one) => one === kept['language']) ?? 'en',
+      wholeLine: kept['wholeLine'] === true,
+      wholeTape: kept['wholeTape'] === true,
       ...(typeof kept['locale'] === 'string' ? { locale: kept['locale'] } : {}),
     };
   } catch {

@@ -6,7 +6,10 @@ import { entriesOfKind, FLUID_ENTRIES, type Entry, type PartId } from '@white-em
 import { useSessionQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
+import { useAppDispatch, useAppSelector } from '../../data/store.ts';
+import { preferred } from '../../data/preferences.ts';
 import { ExhaustLine } from '../line/ExhaustLine.tsx';
+import { LineStrip } from '../line/LineStrip.tsx';
 import { Tape } from '../tape/Tape.tsx';
 import { LedgerSheet } from '../ledger/LedgerSheet.tsx';
 import { EntrySheet } from '../ledger/EntrySheet.tsx';
@@ -37,6 +40,8 @@ function OpenJobPage({ open }: { open: OpenJob }) {
   const [params, setParams] = useSearchParams();
   const [entry, setEntry] = useState<Entry | undefined>(undefined);
   const [listing, setListing] = useState(false);
+  const wholeLine = useAppSelector((state) => state.preferences.wholeLine === true);
+  const dispatch = useAppDispatch();
   const session = useSessionQuery();
   const asked = params.get('stage');
   const stage: Stage = isStage(asked) ? asked : derived.stage;
@@ -79,12 +84,19 @@ function OpenJobPage({ open }: { open: OpenJob }) {
     );
   const canEnter = canWork && at === undefined && (!derived.signedOff || stage === 'hand-over');
   return (
-    <div className="grow flex flex-col max-lg:pb-20 lg:h-[calc(100dvh-48px-var(--ringing,0px))] lg:min-h-[640px]">
+    <div className="grow flex flex-col max-lg:pb-44 lg:h-[calc(100dvh-48px-var(--ringing,0px))] lg:min-h-[640px]">
       <StageBar stage={stage} onStage={go} />
-      <section aria-label="Line" className="bg-card border-b-2 border-rule shrink-0">
-        <div className="px-3 sm:px-4 pt-1.5 flex flex-wrap gap-x-4 items-baseline">
-          <h1 className="text-xl leading-tight">{vehicle.plate}</h1>
-          <p className="text-sm sm:text-base">
+      <section
+        aria-label="Exhaust line"
+        className={`bg-card border-b-2 border-rule shrink-0 ${wholeLine ? '' : 'lg:flex lg:items-center'}`}
+      >
+        <div
+          className={`px-3 sm:px-4 flex gap-x-4 items-center min-w-0 ${wholeLine ? '' : 'lg:shrink-0 lg:grid lg:grid-cols-[auto_auto] lg:justify-between lg:w-72'}`}
+        >
+          <h1 className="text-xl leading-tight whitespace-nowrap">{vehicle.plate}</h1>
+          <p
+            className={`text-sm sm:text-base leading-tight min-w-0 truncate ${wholeLine ? '' : 'lg:row-start-2 lg:col-span-2 lg:text-sm'}`}
+          >
             <Link to={`/vehicles/${vehicle.id}`} className="underline underline-offset-4 decoration-1">
               {vehicle.model}
             </Link>
@@ -92,26 +104,45 @@ function OpenJobPage({ open }: { open: OpenJob }) {
             {` · job ${job.number}`}
             {derived.signedOff ? ' · signed off' : ''}
           </p>
-          <p className="text-sm text-ink2 max-md:hidden">
+          <p className={`text-sm text-ink2 truncate min-w-0 ${wholeLine ? 'max-md:hidden' : 'hidden'}`}>
             {vehicle.filter
               ? `${vehicle.filter.name}, ${words.length(vehicle.filter.diameterMm)} × ${words.length(vehicle.filter.lengthMm)}, ${vehicle.filter.basis}`
               : 'Filter size not known'}
           </p>
+          <button
+            type="button"
+            className={`text-sm underline underline-offset-4 decoration-1 min-h-11 shrink-0 ml-auto ${wholeLine ? '' : 'lg:row-span-2 lg:min-h-14'}`}
+            aria-expanded={wholeLine}
+            onClick={() => dispatch(preferred({ wholeLine: !wholeLine }))}
+          >
+            {wholeLine ? 'As a strip' : 'Draw it'}
+            <span className="sr-only">{wholeLine ? '' : ', the whole line'}</span>
+          </button>
         </div>
-        <div
-          className="relative overflow-x-auto px-1"
-          tabIndex={0}
-          role="group"
-          aria-label="Exhaust line, scrolls sideways"
-        >
-          <ExhaustLine
+        {wholeLine ? (
+          <div
+            className="relative overflow-x-auto px-1"
+            tabIndex={0}
+            role="group"
+            aria-label="Line drawn whole, scrolls sideways"
+          >
+            <ExhaustLine
+              vehicle={vehicle}
+              derived={derived}
+              selected={part}
+              fluidEntry={fluidEntry}
+              onPart={(id) => go('checks', id)}
+            />
+          </div>
+        ) : (
+          <LineStrip
             vehicle={vehicle}
             derived={derived}
             selected={part}
             fluidEntry={fluidEntry}
             onPart={(id) => go('checks', id)}
           />
-        </div>
+        )}
       </section>
       {at === undefined ? <NextStep open={open} canWork={canWork} /> : null}
       <div className="grow min-h-0 grid lg:grid-cols-[1fr_20rem]">
@@ -126,14 +157,16 @@ function OpenJobPage({ open }: { open: OpenJob }) {
               </Notice>
             </div>
           )}
-          <StageWork
-            key={`${stage} ${params.get('correct') ?? ''}`}
-            open={open}
-            stage={stage}
-            part={part}
-            canEnter={canEnter}
-            onStage={go}
-          />
+          <section aria-label="Work">
+            <StageWork
+              key={`${stage} ${params.get('correct') ?? ''}`}
+              open={open}
+              stage={stage}
+              part={part}
+              canEnter={canEnter}
+              onStage={go}
+            />
+          </section>
         </main>
         <aside
           className="relative bg-card border-l-2 border-rule min-h-0 lg:overflow-auto p-4 max-lg:border-t-2"

@@ -76,6 +76,9 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
 }
 
 const THEN_SHOWN = 4;
+/** Under the line; on a phone at the lower edge, over the stages, where the thumb is. */
+const AT_HAND =
+  'bg-paper border-rule border-b-2 max-lg:border-b-0 max-lg:border-t-2 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-[calc(58px+env(safe-area-inset-bottom))] max-lg:z-40 max-lg:max-h-[60vh] max-lg:overflow-auto';
 
 /** The one thing to do next on a job: what, why, how long, one button; what comes after it folds out. */
 export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean }) {
@@ -114,10 +117,7 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
   if (open.sealed || !canWork) return null;
   if (!judgement || !next)
     return (
-      <section
-        aria-label="Next step"
-        className="bg-paper border-b-2 border-rule px-3 sm:px-4 min-h-16 content-center"
-      >
+      <section aria-label="Next step" className={`${AT_HAND} px-3 sm:px-4 min-h-16 content-center`}>
         <p className="text-ink2">{judgement ? 'Nothing left to do.' : 'Working out the next step …'}</p>
       </section>
     );
@@ -126,7 +126,7 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
   return (
     <section
       aria-label="Next step"
-      className="bg-paper border-b-2 border-rule px-3 sm:px-4 py-1 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 items-center shrink-0"
+      className={`${AT_HAND} px-3 sm:px-4 py-1 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 items-center shrink-0`}
     >
       <div className="min-w-0 flex flex-wrap items-center gap-x-3">
         <div className="min-w-0 grow basis-60">
@@ -135,15 +135,22 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
             <span className="font-head font-semibold text-lg">{next.title}</span>
             {minutes === undefined ? null : <span className="figure-text ml-2">{minutes} min</span>}
           </p>
-          <p className="text-sm text-ink2 leading-snug">{next.why}</p>
+          <p className={`text-sm text-ink2 leading-snug ${unfolded ? '' : 'max-lg:hidden'}`}>{next.why}</p>
         </div>
         {then.length > 0 ? (
           <button
-            className="min-h-11 text-sm text-left underline underline-offset-4 decoration-1"
+            className="min-h-11 text-sm text-left underline underline-offset-4 decoration-1 max-lg:min-h-8"
             aria-expanded={unfolded}
             onClick={() => setUnfolded(!unfolded)}
           >
-            {unfolded ? 'Fold' : `Then: ${then[0]?.told.title ?? ''}`}
+            {unfolded ? (
+              'Fold'
+            ) : (
+              <>
+                <span className="lg:hidden">Why, and what then</span>
+                <span className="max-lg:hidden">{`Then: ${then[0]?.told.title ?? ''}`}</span>
+              </>
+            )}
           </button>
         ) : null}
       </div>

@@ -2,13 +2,7 @@ import { useWords } from '../../data/words.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { useMemo } from 'react';
 import type { Vehicle } from '@white-ember/core/contract';
-import {
-  type FluidEntry,
-  type PartId,
-  type PartState,
-  type SteadySample,
-  steadySamplesOf,
-} from '@white-ember/core/ledger';
+import { type FluidEntry, type PartId, type PartState } from '@white-ember/core/ledger';
 import { unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../data/store.ts';
 import { withUnit } from '../../ui/format.ts';
@@ -18,18 +12,7 @@ import { AXIS_Y, layOut, LINE_HEIGHT, LINE_WIDTH, outline, type Body } from './l
 import { entryX, FluidMark } from './FluidMark.tsx';
 import { LineText } from './LineText.tsx';
 import { DpSensor, Part, Hit } from './DpSensor.tsx';
-
-const BODY_NAMES: Record<Body['id'], string> = {
-  engine: 'Engine',
-  turbine: 'Turbine',
-  catalyst: 'Catalyst',
-  filter: 'Filter',
-  scr: 'SCR brick',
-  silencer: 'Silencer',
-  tail: 'Tail',
-};
-
-const shortEgt = (part: PartId): string => part.toUpperCase().replace('EGT', 'EGT ');
+import { BODY_NAMES, shortEgt, shownSample } from './lineParts.ts';
 
 interface LineProps {
   readonly vehicle: Vehicle;
@@ -38,17 +21,6 @@ interface LineProps {
   /** Where cleaning fluid is to go in. */
   readonly fluidEntry?: FluidEntry | undefined;
   readonly onPart: (part: PartId) => void;
-}
-
-/** The latest steady sample with the highest engine speed: what stands at the parts, and which reading it is of. */
-function shownSample(derived: OpenJob['derived']): { sample?: SteadySample; caption: string } {
-  const entry = derived.after ?? derived.before;
-  const sample = [...steadySamplesOf(entry?.body.samples ?? [])]
-    .filter((s) => s.kind !== 'key-off')
-    .sort((a, b) => b.rpm - a.rpm)[0];
-  if (!entry || !sample) return { caption: 'Nothing read yet' };
-  const at = sample.kind === 'idle' ? 'idle' : `hold at ${Math.round(sample.rpm / 10) * 10} rpm`;
-  return { sample, caption: `${entry.body.purpose === 'after' ? 'After' : 'Before'}, ${at}` };
 }
 
 /** The vehicle's own exhaust line: parts where they sit, each with its state by shape and word and its latest value. */

@@ -2,7 +2,7 @@ import type { FluidEntry } from '@white-ember/core/ledger';
 import { LineText } from './LineText.tsx';
 import { AXIS_Y, type Body } from './lineLayout.ts';
 
-const ENTRY_NAMES: Readonly<Record<FluidEntry, string>> = {
+export const ENTRY_NAMES: Readonly<Record<FluidEntry, string>> = {
   'high-pipe': 'by the high pipe',
   'sensor-port': 'by the sensor’s port',
   'before-turbine': 'before the turbo',

@@ -1,5 +1,7 @@
 import { useWords } from '../../data/words.ts';
 import { clockName } from '../clocks/clockName.ts';
+import { preferred } from '../../data/preferences.ts';
+import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
@@ -13,7 +15,10 @@ const ROWS = 2;
 const ROW_PX = 24;
 const PIN_TOP = 15;
 const LABELS_TOP = 30;
-const HEIGHT = LABELS_TOP + ROWS * ROW_PX;
+/** Slim it shows pins without their words: the list of entries has them all. */
+const SLIM_HEIGHT = 20;
+const SLIM_PIN_TOP = 9;
+const heightOf = (rows: number): number => (rows === 0 ? SLIM_HEIGHT : LABELS_TOP + rows * ROW_PX);
 
 interface TapeProps {
   /** The whole ledger, also while an earlier state of it is looked at. */
@@ -37,28 +42,39 @@ const clock = (ms: number): string =>
 export function Tape(props: TapeProps) {
   const words = useWords();
   const { derived, stage, onStage } = props;
+  const whole = useAppSelector((state) => state.preferences.wholeTape === true);
+  const dispatch = useAppDispatch();
   const firstEntry = derived.entries[0];
   const count = `${derived.entries.length} ${derived.entries.length === 1 ? 'entry' : 'entries'}`;
   return (
-    <section aria-label="Tape" className="no-print bg-tape text-tape-ink px-3 sm:px-4 pt-2 pb-1 shrink-0">
+    <section aria-label="Tape" className="no-print bg-tape text-tape-ink px-3 sm:px-4 shrink-0">
       <div className="flex gap-3">
-        <div className="w-20 shrink-0 max-md:hidden">
-          <h2 className="text-base leading-tight">Tape</h2>
-          <p className="text-[13px] text-tape-ink2 leading-tight">
-            {firstEntry ? words.weekday(happenedAt(firstEntry)) : 'Today'}
-          </p>
-          <button
-            className="min-h-11 text-left text-[13px] underline underline-offset-4"
-            onClick={props.onLedger}
-          >
-            {count}
-          </button>
+        <div className="w-32 shrink-0 max-md:hidden content-center">
+          <h2 className="sr-only">Tape</h2>
+          {whole ? (
+            <p className="text-[13px] text-tape-ink2 leading-tight pt-1">
+              {firstEntry ? words.weekday(happenedAt(firstEntry)) : 'Today'}
+            </p>
+          ) : null}
+          <div className="flex gap-3 text-[13px] leading-tight">
+            <button className="text-left underline underline-offset-4 min-h-11" onClick={props.onLedger}>
+              {count}
+            </button>
+            <button
+              className="text-left underline underline-offset-4 min-h-11"
+              aria-expanded={whole}
+              onClick={() => dispatch(preferred({ wholeTape: !whole }))}
+            >
+              {whole ? 'Slim' : 'Whole'}
+              <span className="sr-only"> tape</span>
+            </button>
+          </div>
         </div>
         <div className="grow min-w-0">
           <button className="md:hidden min-h-11 underline underline-offset-4" onClick={props.onLedger}>
             Tape: {count}
           </button>
-          <nav aria-label="Stages" className="relative flex gap-0.5 overflow-x-auto">
+          <nav aria-label="Stages" className="relative flex gap-0.5 overflow-x-auto max-lg:hidden">
             {STAGES.map((name, i) => {
               const current = name === stage;
               return (
@@ -75,14 +91,16 @@ export function Tape(props: TapeProps) {
               );
             })}
           </nav>
-          <Ruler {...props} />
+          <Ruler {...props} rows={whole ? ROWS : 0} />
         </div>
       </div>
     </section>
   );
 }
 
-function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
+function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProps & { rows: number }) {
+  const height = heightOf(rows);
+  const pinTop = rows === 0 ? SLIM_PIN_TOP : PIN_TOP;
   const now = useNow(15_000);
   const ruler = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1100);
@@ -102,14 +120,14 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
     nowMs: now,
     closed: derived.signedOff !== undefined,
     width,
-    rows: ROWS,
+    rows,
     say: words.say,
   });
   const endX = layout.nowX ?? layout.xOf(now);
   const thumbX = at === undefined ? endX : layout.xOf(at);
   return (
     <div ref={ruler} className="relative overflow-x-auto" tabIndex={-1}>
-      <div className="relative" style={{ width, height: HEIGHT }}>
+      <div className="relative" style={{ width, height }}>
         {layout.ticks.map(({ x, text }) => (
           <span
             key={x}
@@ -134,7 +152,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
           <span
             key={clock.entryId}
             className="absolute h-2 hatched text-tape-ink2"
-            style={{ left: from, width: to - from, top: PIN_TOP }}
+            style={{ left: from, width: to - from, top: pinTop }}
             title={`${clockName(clock).toLowerCase()}: ${words.say(clock.what)}`}
           />
         ))}
@@ -142,6 +160,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
           <PinMark
             key={pin.entry.id}
             pin={pin}
+            pinTop={pinTop}
             waiting={waiting.has(pin.entry.id)}
             selected={selected === pin.entry.id}
             later={at !== undefined && happenedAt(pin.entry) > at}
@@ -165,11 +184,11 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
           >
             <span className="absolute -left-3 -top-1 w-6 h-7" />
             <span
-              className="absolute top-0 left-0 border-l-2 border-tape-now"
-              style={{ height: HEIGHT - 2 }}
+              className={`absolute left-0 border-l-2 border-tape-now ${rows === 0 ? '-top-3.5' : 'top-0'}`}
+              style={{ height: height - 2 }}
             />
             <span
-              className={`absolute top-0 text-[12px] leading-none font-bold text-tape-now whitespace-nowrap bg-tape px-0.5 ${thumbX > width - 90 ? 'right-1' : 'left-1'}`}
+              className={`absolute ${rows === 0 ? '-top-3.5' : 'top-0'} text-[12px] leading-none font-bold text-tape-now whitespace-nowrap bg-tape px-0.5 ${thumbX > width - 90 ? 'right-1' : 'left-1'}`}
             >
               {at === undefined
                 ? layout.nowX === undefined
@@ -187,12 +206,14 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt }: TapeProps) {
 /** One entry: a dot on the ruler, a stem down to its label. Only dot and label take the tap, never the stem's length. */
 function PinMark({
   pin: { entry, x, text, label },
+  pinTop,
   waiting,
   selected,
   later,
   onOpen,
 }: {
   pin: Pin;
+  pinTop: number;
   waiting: boolean;
   selected: boolean;
   later: boolean;
@@ -220,7 +241,7 @@ function PinMark({
         aria-hidden
         title={named.title}
         className={`absolute h-3 border-l-2 border-tape-ink ${tone}`}
-        style={{ left: x, top: PIN_TOP + 4 }}
+        style={{ left: x, top: pinTop + 4 }}
       >
         {dot}
       </span>
@@ -231,7 +252,7 @@ function PinMark({
       <span
         aria-hidden
         className={`absolute border-tape-ink pointer-events-none ${toLeft ? 'border-r-2' : 'border-l-2'}`}
-        style={{ left: x, top: PIN_TOP + 4, height: labelTop - PIN_TOP + 10 }}
+        style={{ left: x, top: pinTop + 4, height: labelTop - pinTop + 10 }}
       >
         {dot}
       </span>
