@@ -89,7 +89,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
 
   // The repair: no fluid, no burn.
   await stage(page, 'Treat');
-  await page.getByLabel('Work').selectOption('pipe-cleared');
+  await page.getByRole('combobox', { name: 'Work', exact: true }).selectOption('pipe-cleared');
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByLabel('What exactly').fill('Soaked, rodded through the bend, blown with the sensor off');
   await page.getByLabel('Part', { exact: true }).first().selectOption('high-pipe');

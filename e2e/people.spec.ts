@@ -182,7 +182,7 @@ test('a part is found wrong, then replaced: line, list and what we know say so b
     'Reads 14 mbar with both hoses off',
   );
   await stage(page, 'Treat');
-  await page.getByLabel('Work', { exact: true }).selectOption({ label: 'Sensor replaced' });
+  await page.getByRole('combobox', { name: 'Work', exact: true }).selectOption({ label: 'Sensor replaced' });
   await page.getByRole('button', { name: 'I have read this' }).click();
   await page.getByLabel('What exactly').fill('New sensor, same part number');
   await page.getByLabel('Part', { exact: true }).first().selectOption({ label: 'ΔP sensor' });

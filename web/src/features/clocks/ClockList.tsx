@@ -18,17 +18,26 @@ import { clockName } from './clockName.ts';
 import { leftText } from './clocks.ts';
 
 /** The waits of a job: those that run, how the others went, and one more. */
-export function ClockList({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
-  const { clocks } = open.derived;
+export function ClockList({
+  open,
+  canEnter,
+  elsewhere,
+}: {
+  open: OpenJob;
+  canEnter: boolean;
+  /** One that runs large on the same page. */
+  elsewhere?: JobClock | undefined;
+}) {
+  const clocks = open.derived.clocks.filter(({ entryId }) => entryId !== elsewhere?.entryId);
   return (
-    <section className="grid gap-3">
+    <section className="grid gap-3" aria-label="Timers">
       <h2 className="text-xl border-b-2 border-ink">Timers</h2>
-      {clocks.length === 0 ? <p className="text-ink2">None yet.</p> : null}
+      {clocks.length === 0 ? <p className="text-ink2">{elsewhere ? 'No other.' : 'None yet.'}</p> : null}
       <ul className="grid gap-2">
         {clocks.map((clock) => (
           <li key={clock.entryId}>
             {clock.endedMs === undefined ? (
-              <Running clock={clock} open={open} canEnter={canEnter} />
+              <RunningClock clock={clock} open={open} canEnter={canEnter} />
             ) : (
               <p
                 className={
@@ -46,7 +55,18 @@ export function ClockList({ open, canEnter }: { open: OpenJob; canEnter: boolean
   );
 }
 
-function Running({ clock, open, canEnter }: { clock: JobClock; open: OpenJob; canEnter: boolean }) {
+/** A wait that runs: what is left of it, what comes then, and its end. */
+export function RunningClock({
+  clock,
+  open,
+  canEnter,
+  large = false,
+}: {
+  clock: JobClock;
+  open: OpenJob;
+  canEnter: boolean;
+  large?: boolean;
+}) {
   const words = useWords();
   const now = useNow(1000);
   const addEntry = useAddEntry(open.job.id);
@@ -58,8 +78,8 @@ function Running({ clock, open, canEnter }: { clock: JobClock; open: OpenJob; ca
   return (
     <div className="border-l-8 border-steel bg-card p-3 grid gap-2">
       <p className="flex items-baseline gap-3">
-        <span className="figure-text text-2xl">{leftText(leftMs)}</span>
-        <span className="grow">
+        <span className={`figure-text ${large ? 'text-6xl' : 'text-2xl'}`}>{leftText(leftMs)}</span>
+        <span className={`grow ${large ? 'text-lg' : ''}`}>
           <Say it={words.name('clocks', clock.clock)} />, <Say it={clock.what} />
           {clock.next ? (
             <span className="text-ink2">

@@ -13,7 +13,7 @@ export function RunningClocks() {
     <div role="timer" aria-label={`${name} on ${first.plate}: ${left}${first.leftMs > 0 ? ' left' : ''}`}>
       <Link
         to={`/jobs/${first.jobId}?stage=treat`}
-        className="bg-ink text-paper rounded-sm px-2 sm:px-3 my-1 min-h-9 flex items-center gap-2 sm:gap-3 text-sm whitespace-nowrap"
+        className="bg-ink text-paper rounded-sm px-2 sm:px-3 min-h-11 flex items-center gap-2 sm:gap-3 text-sm whitespace-nowrap"
       >
         <span className="figure-text text-lg">{left}</span>
         <span className="max-lg:hidden">

@@ -91,11 +91,11 @@ function OpenJobPage({ open }: { open: OpenJob }) {
         className={`bg-card border-b-2 border-rule shrink-0 ${wholeLine ? '' : 'lg:flex lg:items-center'}`}
       >
         <div
-          className={`px-3 sm:px-4 flex gap-x-4 items-center min-w-0 ${wholeLine ? '' : 'lg:shrink-0 lg:grid lg:grid-cols-[auto_auto] lg:justify-between lg:w-72'}`}
+          className={`px-3 sm:px-4 flex gap-x-4 items-center min-w-0 ${wholeLine ? '' : 'lg:shrink-0 lg:grid lg:grid-cols-[1fr_auto] lg:gap-y-0 lg:w-[21rem]'}`}
         >
           <h1 className="text-xl leading-tight whitespace-nowrap">{vehicle.plate}</h1>
           <p
-            className={`text-sm sm:text-base leading-tight min-w-0 truncate ${wholeLine ? '' : 'lg:row-start-2 lg:col-span-2 lg:text-sm'}`}
+            className={`text-sm sm:text-base leading-tight min-w-0 truncate ${wholeLine ? '' : 'lg:row-start-2 lg:text-sm'}`}
           >
             <Link to={`/vehicles/${vehicle.id}`} className="underline underline-offset-4 decoration-1">
               {vehicle.model}
@@ -111,7 +111,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           </p>
           <button
             type="button"
-            className={`text-sm underline underline-offset-4 decoration-1 min-h-11 shrink-0 ml-auto ${wholeLine ? '' : 'lg:row-span-2 lg:min-h-14'}`}
+            className={`text-sm underline underline-offset-4 decoration-1 min-h-11 shrink-0 ml-auto ${wholeLine ? '' : 'lg:col-start-2 lg:row-start-1 lg:row-span-2'}`}
             aria-expanded={wholeLine}
             onClick={() => dispatch(preferred({ wholeLine: !wholeLine }))}
           >

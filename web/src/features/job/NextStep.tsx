@@ -128,7 +128,7 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
       aria-label="Next step"
       className={`${AT_HAND} px-3 sm:px-4 py-1 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 items-center shrink-0`}
     >
-      <div className="min-w-0 flex flex-wrap items-center gap-x-3">
+      <div className="min-w-0 flex flex-wrap lg:flex-nowrap items-center gap-x-3">
         <div className="min-w-0 grow basis-60">
           <p className="leading-tight">
             <span className="text-sm text-ink2 mr-2">Next</span>
@@ -139,7 +139,7 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
         </div>
         {then.length > 0 ? (
           <button
-            className="min-h-11 text-sm text-left underline underline-offset-4 decoration-1 max-lg:min-h-8"
+            className="min-h-11 text-sm text-left underline underline-offset-4 decoration-1 max-lg:min-h-8 lg:max-w-md lg:truncate lg:shrink-0"
             aria-expanded={unfolded}
             onClick={() => setUnfolded(!unfolded)}
           >

@@ -72,7 +72,7 @@ function PartButton({
       : reads.celsius === undefined
         ? '–'
         : words.temperature(reads.celsius, 0);
-  const full = words.name('parts', part);
+  const full = isPressure ? 'differential pressure sensor' : words.name('parts', part);
   return (
     <div data-part={part} className="relative shrink-0 grow grid">
       <button

@@ -23,6 +23,7 @@ import { useFieldForm } from '../../form/useFieldForm.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { FilterSizeAsked } from '../vehicles/FilterSizeAsked.tsx';
 import { askToNotify, ring } from '../clocks/bell.ts';
+import { RunningClock } from '../clocks/ClockList.tsx';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import { useCaution } from '../../job/useCaution.ts';
 import type { OpenJob } from '../../job/useJob.ts';
@@ -98,9 +99,9 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
       </Notice>
     );
   const ready = readiness.held.length === 0 && readiness.missing.length === 0;
-  return (
-    <section className="grid gap-4" aria-label="Chemical clean">
-      <h2 className="text-2xl">Chemical clean, {step === 'soak' ? `fill ${fills.length + 1}` : 'rinse'}</h2>
+  const dwell = derived.clocks.find(({ clock, endedMs }) => clock === 'dwell' && endedMs === undefined);
+  const next = (
+    <>
       <FilterSizeAsked open={open} canEnter />
       <MadeReady open={open} treatment="chemical" readiness={readiness} />
       <SiteAndCooling open={open} readiness={readiness} upToC={fluid?.filterUpToC ?? limits.touchableC} />
@@ -181,6 +182,28 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
           onBursts={(count) => form.setValue('bursts', String(count))}
         />
       ) : null}
+    </>
+  );
+  const title = step === 'soak' ? `fill ${fills.length + 1}` : 'rinse';
+  // While it dwells the clock is what matters; another fill is seldom put in before it is over.
+  if (dwell)
+    return (
+      <section className="grid gap-4" aria-label="Chemical clean">
+        <h2 className="text-2xl">Chemical clean: let it dwell</h2>
+        <RunningClock clock={dwell} open={open} canEnter large />
+        <FlushLoop open={open} onStage={onStage} />
+        <details className="border-2 border-rule bg-card">
+          <summary className="font-head font-semibold min-h-12 px-3 content-center">
+            Put more in already: {title}
+          </summary>
+          <div className="grid gap-4 p-3 pt-0">{next}</div>
+        </details>
+      </section>
+    );
+  return (
+    <section className="grid gap-4" aria-label="Chemical clean">
+      <h2 className="text-2xl">Chemical clean, {title}</h2>
+      {next}
       <FlushLoop open={open} onStage={onStage} />
     </section>
   );

@@ -19,6 +19,10 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
   const treatment = derived.treatment?.body.treatment;
   // Where the work is guided, the form for any work stands folded beside it.
   const guided = canEnter && treatment !== undefined && treatment !== 'nothing';
+  const dwell =
+    canEnter && treatment === 'chemical'
+      ? derived.clocks.find(({ clock, endedMs }) => clock === 'dwell' && endedMs === undefined)
+      : undefined;
   return (
     <div className={`grid gap-6 ${guided ? 'xl:grid-cols-[1.9fr_1fr]' : 'xl:grid-cols-[1.2fr_1fr]'}`}>
       <div className="grid gap-8 content-start">
@@ -71,7 +75,7 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
             ))}
           </ol>
         </div>
-        <ClockList open={open} canEnter={canEnter} />
+        <ClockList open={open} canEnter={canEnter} elsewhere={dwell} />
         <TemporaryRepairs open={open} canEnter={canEnter} />
         <PartsBefore open={open} canEnter={canEnter} where="here" />
       </section>
