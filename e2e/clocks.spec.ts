@@ -28,7 +28,7 @@ test('a clock runs by one time on two devices with wrong clocks, over reload and
   await newJob(van, site, 'FL 012');
   await stage(van, 'Treat');
   await van.getByText('Start a timer').click();
-  await van.getByLabel('Time').fill('0.7');
+  await van.getByRole('textbox', { name: /^Time/ }).fill('0.7');
   await van.getByLabel('What comes next').fill('take the filter off');
   const startedAt = Date.now();
   await van.getByRole('button', { name: 'Start it' }).click();
