@@ -77,13 +77,20 @@ export class BedRun {
     );
     const startJ = bed.heatJ();
     const startKg = bed.sootKg();
+    const { flux } = bed;
     const sum = { inJ: 0, outJ: 0, reactionJ: 0, lossJ: 0, gasKg: 0 };
+    const count = (seconds: number): void => {
+      sum.inJ += seconds * flux.inW;
+      sum.outJ += seconds * flux.outW;
+      sum.reactionJ += seconds * flux.reactionW;
+      sum.lossJ += seconds * flux.lossW;
+      sum.gasKg += seconds * flux.gasKgPerS;
+    };
     let peakBedC = Number.NEGATIVE_INFINITY;
     let peakAtS = 0;
     let peakCell = 0;
     let mostReactionW = 0;
     let timeS = this.#timeS;
-    const { flux } = bed;
     const { celsius } = bed;
     bed.slopesNow(this.#profile.read(timeS));
     for (;;) {
@@ -120,18 +127,10 @@ export class BedRun {
         endS - timeS,
       );
       const half = stepS / 2;
-      sum.inJ += half * flux.inW;
-      sum.outJ += half * flux.outW;
-      sum.reactionJ += half * flux.reactionW;
-      sum.lossJ += half * flux.lossW;
-      sum.gasKg += half * flux.gasKgPerS;
+      count(half);
       bed.tryStep(stepS);
       bed.slopesTried(this.#profile.read(timeS + stepS));
-      sum.inJ += half * flux.inW;
-      sum.outJ += half * flux.outW;
-      sum.reactionJ += half * flux.reactionW;
-      sum.lossJ += half * flux.lossW;
-      sum.gasKg += half * flux.gasKgPerS;
+      count(half);
       bed.takeStep(stepS);
       bed.conduct(stepS);
       timeS += stepS;
