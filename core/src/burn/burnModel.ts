@@ -89,28 +89,38 @@ export interface BurnBranch {
   readonly scenario: BurnScenario;
 }
 
+export interface BranchRun {
+  /** From its moment on. */
+  readonly run: BurnRun;
+  /** Whether a front was too thin for the grid, on the common way or on its own. */
+  readonly coarse: boolean;
+}
+
 /**
  * Burns that leave one and the same burn at several moments, in the order of these, on the grid that was asked for and no finer: what they have in
- * common is worked out once. Each answer counts from its moment.
+ * common is worked out once.
  */
 export function simulateBranches(
   given: BurnScenario,
   limits: Limits,
   options: BurnOptions,
   branches: readonly BurnBranch[],
-): Result<readonly BurnRun[]> {
+): Result<readonly BranchRun[]> {
   const assumed = assumptionsOf(given, limits, options);
   if (!assumed.ok) return assumed;
   const { scenario, assumptions } = assumed.value;
-  const { until: _, ...whole } = options;
+  const { until: _, ...rest } = options;
   const cells = scenario.cells ?? DEFAULT_CELLS;
-  const trunk = new BedRun(scenario, assumptions, whole, cells, 1);
+  // Of the common way only the end of each piece is wanted: points of a series would shorten its steps.
+  const trunk = new BedRun(scenario, assumptions, { ...rest, points: 1 }, cells, 1);
   return success(
     branches
       .toSorted((a, b) => a.atS - b.atS)
       .map((branch) => {
         trunk.advanceTo(branch.atS);
-        return trunk.branch(branch.scenario, options).toEnd();
+        const own = trunk.branch(branch.scenario, options);
+        const run = own.toEnd();
+        return { run, coarse: Math.max(trunk.widestJumpC, own.widestJumpC) > COARSE_JUMP_C };
       }),
   );
 }

@@ -67,6 +67,51 @@ export interface WorstDrop {
 /** Cells of the runs that only say which drop gets hottest: a coarser bed is some per cent too cool, but in the same order. */
 const TRIED_CELLS = 30;
 
+interface TriedDrops {
+  readonly planned: BurnRun;
+  /** The one that gets hottest on a coarse bed; none where nothing burns. */
+  readonly worst?: {
+    readonly scenario: BurnScenario;
+    readonly atS: number;
+    readonly peakBedC: number;
+    /** Whether the coarse bed is fine enough for the height of the peak, too. */
+    readonly holds: boolean;
+  };
+}
+
+/** The planned burn, and which of the drops after ignition gets hottest. */
+function tryDrops(
+  scenario: BurnScenario,
+  idle: IdleExhaust,
+  limits: Limits,
+  options: BurnOptions,
+): Result<TriedDrops> {
+  const ran = simulateBurn(scenario, limits, options);
+  if (!ran.ok) return ran;
+  const planned = ran.value;
+  const { timeS, sootG } = planned.series;
+  const drops = TRIED_SHARES.flatMap((share) => {
+    const i = sootG.findIndex((grams) => grams <= (1 - share) * scenario.sootG);
+    if (i < 0 || scenario.sootG === 0) return [];
+    const atS = timeS[i] as number;
+    return [{ atS, scenario: withDropToIdle(scenario, atS, idle) }];
+  });
+  const cells = Math.min(scenario.cells ?? TRIED_CELLS, TRIED_CELLS);
+  const tried = simulateBranches({ ...scenario, cells }, limits, { ...options, until: 'cooling' }, drops);
+  if (!tried.ok) return tried;
+  const hottest = tried.value.reduce(
+    (best, { run }, i) => (run.peakBedC > (tried.value[best]?.run.peakBedC ?? 0) ? i : best),
+    0,
+  );
+  const [drop, branch] = [drops[hottest], tried.value[hottest]];
+  if (!drop || !branch) return success({ planned });
+  const holds = cells === scenario.cells && !branch.coarse;
+  return success({ planned, worst: { ...drop, peakBedC: branch.run.peakBedC, holds } });
+}
+
+const dropAlone = (scenario: BurnScenario, limits: Limits, options: BurnOptions): Result<BurnRun> =>
+  simulateBurn(scenario, limits, { ...options, ...(options.until ? { until: 'cooling' } : {}) });
+
 /**
  * The planned burn (to the end of its soot where `options` say so), and the same with the drop to idle at the worst of several moments after ignition. Which moment that is
  * a coarse bed says; how hot it gets, one as fine as `options` ask for.
@@ -77,32 +122,39 @@ export function worstDropToIdle(
   limits: Limits,
   options: BurnOptions = {},
 ): Result<WorstDrop> {
-  const planned = simulateBurn(scenario, limits, options);
-  if (!planned.ok) return planned;
-  const { timeS, sootG } = planned.value.series;
-  const asPlanned = { planned: planned.value, worst: planned.value, atS: scenario.endS };
-  const moments = TRIED_SHARES.flatMap((share) => {
-    const i = sootG.findIndex((grams) => grams <= (1 - share) * scenario.sootG);
-    return i < 0 || scenario.sootG === 0 ? [] : [timeS[i] as number];
-  });
-  const tried = simulateBranches(
-    { ...scenario, cells: Math.min(scenario.cells ?? TRIED_CELLS, TRIED_CELLS) },
-    limits,
-    { ...options, until: 'cooling' },
-    moments.map((atS) => ({ atS, scenario: withDropToIdle(scenario, atS, idle) })),
-  );
+  const tried = tryDrops(scenario, idle, limits, options);
   if (!tried.ok) return tried;
-  const peaks = tried.value.map(({ peakBedC }) => peakBedC);
-  const atS = moments[peaks.indexOf(Math.max(...peaks))];
-  if (atS === undefined) return success(asPlanned);
-  const worst = simulateBurn(withDropToIdle(scenario, atS, idle), limits, {
-    ...options,
-    ...(options.until ? { until: 'cooling' } : {}),
-  });
-  if (!worst.ok) return worst;
+  const { planned, worst } = tried.value;
+  const asPlanned = { planned, worst: planned, atS: scenario.endS };
+  if (!worst) return success(asPlanned);
+  const run = dropAlone(worst.scenario, limits, options);
+  if (!run.ok) return run;
   return success(
-    worst.value.peakBedC > planned.value.peakBedC ? { ...asPlanned, worst: worst.value, atS } : asPlanned,
+    run.value.peakBedC > planned.peakBedC ? { planned, worst: run.value, atS: worst.atS } : asPlanned,
   );
+}
+
+export interface DropPeak {
+  /** The burn that goes as planned. */
+  readonly planned: BurnRun;
+  /** The hottest that the worst drop to idle gets, °C; the planned peak where no drop gets hotter. */
+  readonly peakC: number;
+}
+
+/** As `worstDropToIdle` where only the peak is asked for: a drop that a coarse bed holds is not run again. */
+export function worstDropPeak(
+  scenario: BurnScenario,
+  idle: IdleExhaust,
+  limits: Limits,
+  options: BurnOptions,
+): Result<DropPeak> {
+  const tried = tryDrops(scenario, idle, limits, options);
+  if (!tried.ok) return tried;
+  const { planned, worst } = tried.value;
+  if (!worst) return success({ planned, peakC: planned.peakBedC });
+  if (worst.holds) return success({ planned, peakC: Math.max(planned.peakBedC, worst.peakBedC) });
+  const run = dropAlone(worst.scenario, limits, options);
+  return run.ok ? success({ planned, peakC: Math.max(planned.peakBedC, run.value.peakBedC) }) : run;
 }
 
 export interface SafeSoot {
@@ -127,8 +179,8 @@ export function safeSootLimit(plan: BurnPlan, idle: IdleExhaust, limits: Limits)
   const volumeL = filterVolumeL(plan.filter);
   const peakAt = (gPerL: number): Result<number> => {
     const scenario = plannedBurn({ ...plan, sootG: gPerL * volumeL });
-    const drop = worstDropToIdle(scenario, idle, limits, { mostFiner: SEARCH_FINER, until: 'burnt' });
-    return drop.ok ? success(drop.value.worst.peakBedC) : drop;
+    const drop = worstDropPeak(scenario, idle, limits, { mostFiner: SEARCH_FINER, until: 'burnt' });
+    return drop.ok ? success(drop.value.peakC) : drop;
   };
   const bare = peakAt(0);
   if (!bare.ok) return bare;

@@ -22,6 +22,7 @@ export {
   idleExhaust,
   safeSootLimit,
   withDropToIdle,
+  worstDropPeak,
   worstDropToIdle,
   type IdleExhaust,
   type SafeSoot,
