@@ -33,12 +33,12 @@ export function codes(texts: readonly string[], options: Options): void {
           code,
           notation,
           ...(failureType === undefined ? {} : { failureType }),
-          meaning,
+          meaning: PLAIN_WORDS.say(meaning),
           role,
           checks,
           holdsRegenerationOff,
           certainty,
-          ...(couldBe === undefined ? {} : { couldBe }),
+          ...(couldBe === undefined ? {} : { couldBe: PLAIN_WORDS.say(couldBe) }),
         }),
       ),
     );
@@ -46,9 +46,9 @@ export function codes(texts: readonly string[], options: Options): void {
   }
   for (const one of known) {
     print(
-      `${one.code}  ${one.meaning}${one.certainty === 'exact' ? '' : ` [${one.certainty === 'by-range' ? told('by-its-range') : told('not-known')}]`}`,
+      `${one.code}  ${PLAIN_WORDS.say(one.meaning)}${one.certainty === 'exact' ? '' : ` [${one.certainty === 'by-range' ? told('by-its-range') : told('not-known')}]`}`,
       `    ${one.role}${one.holdsRegenerationOff ? told('inhibits-regeneration-while-active') : ''}`,
-      one.couldBe === undefined ? '' : told('could-be', { couldBe: one.couldBe }),
+      one.couldBe === undefined ? '' : told('could-be', { couldBe: PLAIN_WORDS.say(one.couldBe) }),
       one.checks.length === 0
         ? ''
         : told('check-named', { id: one.checks.map((id) => PLAIN_WORDS.name('checkNames', id)).join('; ') }),

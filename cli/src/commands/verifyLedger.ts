@@ -1,3 +1,4 @@
+import { PLAIN_WORDS } from '@white-ember/core/words';
 import { told } from '../told.ts';
 import { createHash } from 'node:crypto';
 import { linesIn, openZip, ZipNotReadable } from '@white-ember/bounded';
@@ -10,9 +11,16 @@ import { print, printJson } from '../output.ts';
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
 
 /** A fault, and in which line of which file it stands where it is an archive. */
-interface FoundFault extends LedgerFault {
+interface FoundFault extends Pick<LedgerFault, 'code'> {
+  readonly text: string;
   readonly line?: number;
 }
+
+const found = ({ code, what }: LedgerFault, line?: number): FoundFault => ({
+  code,
+  text: PLAIN_WORDS.say(what),
+  ...(line === undefined ? {} : { line }),
+});
 
 interface Checked {
   readonly jobs: number;
@@ -79,14 +87,14 @@ async function checkArchive(path: string): Promise<Checked> {
     for await (const [line, number] of linesIn(zip, ENTRIES)) {
       entries++;
       const { fault } = check.next(hashed(parsed(entryRow, line, `${path}: ${ENTRIES}, line ${number}`)));
-      if (fault) faults.push({ ...fault, line: number });
+      if (fault) faults.push(found(fault, number));
     }
     let jobs = 0;
     for await (const [line, number] of linesIn(zip, JOBS)) {
       jobs++;
       const { id, entry_count } = parsed(jobRow, line, `${path}: ${JOBS}, line ${number}`);
       const fault = check.count(id, entry_count);
-      if (fault) faults.push({ ...fault, line: number });
+      if (fault) faults.push(found(fault, number));
     }
     return { jobs, entries, faults };
   } catch (error) {
@@ -119,7 +127,7 @@ async function checkDatabase(url: string): Promise<Checked> {
         const entry = entryRow.parse(row);
         entries++;
         const { fault } = check.next(hashed(entry));
-        if (fault) faults.push(fault);
+        if (fault) faults.push(found(fault));
         after = [entry.job_id, entry.seq];
       }
       if (rows.length < PAGE_ROWS) break;
@@ -129,7 +137,7 @@ async function checkDatabase(url: string): Promise<Checked> {
     );
     for (const { id, entry_count } of jobs.rows) {
       const fault = check.count(id, entry_count);
-      if (fault) faults.push(fault);
+      if (fault) faults.push(found(fault));
     }
     return { jobs: jobs.rows.length, entries, faults };
   } catch (error) {

@@ -1,79 +1,52 @@
-/**
- * What the suspect parameters of heavy vehicles (SAE J1939-71) are, in our own words.
- * A line: number | role | does it hold a regeneration off | checks | name.
- */
-export const SUSPECT_PARAMETERS = `
-27   | cause       | holds | egr                          | EGR valve, position
-91   | bystander   | free  | supply                       | Pedal
-94   | bystander   | holds | injectors                    | Fuel supply pressure
-98   | bystander   | holds | oil                          | Oil level
-100  | bystander   | holds | oil                          | Oil pressure
-102  | cause       | holds | absolute-agree intake-smoke  | Boost pressure
-105  | bystander   | free  | egt-cold-soak                | Manifold air temperature
-108  | cause       | holds | absolute-agree               | Barometer
-110  | cause       | holds | thermostat                   | Coolant temperature
-111  | bystander   | holds | thermostat                   | Coolant level
-132  | cause       | holds | air-mass intake-smoke        | Air mass
-157  | bystander   | holds | injectors                    | Fuel rail pressure
-168  | bystander   | holds | supply                       | Battery voltage
-171  | bystander   | free  | egt-cold-soak                | Outside air temperature
-173  | cause       | holds | egt-position egt-resistance  | Exhaust gas temperature
-175  | bystander   | free  | oil                          | Oil temperature
-190  | bystander   | holds | supply                       | Engine speed
-411  | cause       | holds | egr air-mass                 | EGR, pressure difference
-412  | cause       | holds | egr                          | EGR, temperature
-641  | cause       | holds | vane-sweep turbo             | Turbine vanes, actuator
-651  | bystander   | holds | injectors                    | Injector of cylinder 1
-652  | bystander   | holds | injectors                    | Injector of cylinder 2
-653  | bystander   | holds | injectors                    | Injector of cylinder 3
-654  | bystander   | holds | injectors                    | Injector of cylinder 4
-655  | bystander   | holds | injectors                    | Injector of cylinder 5
-656  | bystander   | holds | injectors                    | Injector of cylinder 6
-676  | cause       | holds | glow                         | Cold start aid, relay
-1209 | cause       | holds | absolute-agree gauge         | Exhaust gas pressure
-2659 | cause       | holds | egr air-mass                 | EGR, mass flow
-2791 | cause       | holds | egr                          | EGR valve, control
-3216 | bystander   | free  | supply                       | Nitrogen oxides before the aftertreatment
-3226 | bystander   | free  | supply                       | Nitrogen oxides after the aftertreatment
-3242 | cause       | holds | egt-position egt-resistance  | Gas temperature before the filter
-3246 | cause       | holds | egt-position egt-resistance  | Gas temperature after the filter
-3251 | cause       | holds | dp-zero hoses dp-electrical  | Pressure across the filter
-3556 | cause       | holds | dosing-injector              | Fuel into the exhaust
-3609 | cause       | holds | dp-zero hoses                | Pressure before the filter
-3610 | cause       | holds | dp-zero hoses                | Pressure after the filter
-3719 | consequence | free  | counter dp-zero              | Soot load of the filter
-3720 | consequence | free  | counter filter-look          | Ash load of the filter
-3936 | consequence | holds | filter-look dp-zero          | Filter system
-4364 | consequence | free  | sections                     | Conversion of nitrogen oxides
-4752 | cause       | holds | egr                          | EGR cooler
-4765 | cause       | holds | egt-position egt-resistance  | Gas temperature before the catalyst
-4766 | cause       | holds | egt-position egt-resistance  | Gas temperature after the catalyst
-5319 | consequence | free  | dosing-injector egt-position | Regeneration not finished
-`;
+import type { Catalogue } from '../words/index.ts';
+import { line, type CodeLine } from './codeLine.ts';
 
-/** Failure modes (SAE J1939-73), in our own words. */
-export const FAILURE_MODES: Readonly<Record<number, string>> = {
-  0: 'far too high',
-  1: 'far too low',
-  2: 'intermittent or implausible',
-  3: 'voltage high, or shorted to supply',
-  4: 'voltage low, or shorted to ground',
-  5: 'current low, or circuit open',
-  6: 'current high, or circuit to ground',
-  7: 'does not follow its command',
-  8: 'frequency or pulse out of order',
-  9: 'message too infrequent',
-  10: 'changes faster than possible',
-  11: 'cause not known',
-  12: 'the device itself is faulty',
-  13: 'out of calibration',
-  14: 'see the maker’s instructions',
-  15: 'somewhat too high',
-  16: 'too high',
-  17: 'somewhat too low',
-  18: 'too low',
-  19: 'the data received are in error',
-  20: 'drifted high',
-  21: 'drifted low',
-  31: 'condition is there',
+/** What the suspect parameters of heavy vehicles (SAE J1939-71) are on a job about the filter, and the checks they call for. */
+export const SUSPECT_PARAMETERS: Readonly<Record<keyof Catalogue['suspectParameters'], CodeLine>> = {
+  spn27: line('cause', 'holds', 'egr'),
+  spn91: line('bystander', 'free', 'supply'),
+  spn94: line('bystander', 'holds', 'injectors'),
+  spn98: line('bystander', 'holds', 'oil'),
+  spn100: line('bystander', 'holds', 'oil'),
+  spn102: line('cause', 'holds', 'absolute-agree', 'intake-smoke'),
+  spn105: line('bystander', 'free', 'egt-cold-soak'),
+  spn108: line('cause', 'holds', 'absolute-agree'),
+  spn110: line('cause', 'holds', 'thermostat'),
+  spn111: line('bystander', 'holds', 'thermostat'),
+  spn132: line('cause', 'holds', 'air-mass', 'intake-smoke'),
+  spn157: line('bystander', 'holds', 'injectors'),
+  spn168: line('bystander', 'holds', 'supply'),
+  spn171: line('bystander', 'free', 'egt-cold-soak'),
+  spn173: line('cause', 'holds', 'egt-position', 'egt-resistance'),
+  spn175: line('bystander', 'free', 'oil'),
+  spn190: line('bystander', 'holds', 'supply'),
+  spn411: line('cause', 'holds', 'egr', 'air-mass'),
+  spn412: line('cause', 'holds', 'egr'),
+  spn641: line('cause', 'holds', 'vane-sweep', 'turbo'),
+  spn651: line('bystander', 'holds', 'injectors'),
+  spn652: line('bystander', 'holds', 'injectors'),
+  spn653: line('bystander', 'holds', 'injectors'),
+  spn654: line('bystander', 'holds', 'injectors'),
+  spn655: line('bystander', 'holds', 'injectors'),
+  spn656: line('bystander', 'holds', 'injectors'),
+  spn676: line('cause', 'holds', 'glow'),
+  spn1209: line('cause', 'holds', 'absolute-agree', 'gauge'),
+  spn2659: line('cause', 'holds', 'egr', 'air-mass'),
+  spn2791: line('cause', 'holds', 'egr'),
+  spn3216: line('bystander', 'free', 'supply'),
+  spn3226: line('bystander', 'free', 'supply'),
+  spn3242: line('cause', 'holds', 'egt-position', 'egt-resistance'),
+  spn3246: line('cause', 'holds', 'egt-position', 'egt-resistance'),
+  spn3251: line('cause', 'holds', 'dp-zero', 'hoses', 'dp-electrical'),
+  spn3556: line('cause', 'holds', 'dosing-injector'),
+  spn3609: line('cause', 'holds', 'dp-zero', 'hoses'),
+  spn3610: line('cause', 'holds', 'dp-zero', 'hoses'),
+  spn3719: line('consequence', 'free', 'counter', 'dp-zero'),
+  spn3720: line('consequence', 'free', 'counter', 'filter-look'),
+  spn3936: line('consequence', 'holds', 'filter-look', 'dp-zero'),
+  spn4364: line('consequence', 'free', 'sections'),
+  spn4752: line('cause', 'holds', 'egr'),
+  spn4765: line('cause', 'holds', 'egt-position', 'egt-resistance'),
+  spn4766: line('cause', 'holds', 'egt-position', 'egt-resistance'),
+  spn5319: line('consequence', 'free', 'dosing-injector', 'egt-position'),
 };

@@ -1,3 +1,4 @@
+import { say, type Said } from '../words/index.ts';
 import { GENERIC } from './codeTable.ts';
 import { namedFault } from './namedFaults.ts';
 
@@ -16,7 +17,7 @@ export interface ReadCode {
   readonly spn?: number;
   readonly fmi?: number;
   /** What the same figures mean in another notation, where they could be that as well. */
-  readonly couldBe?: string;
+  readonly couldBe?: Said;
 }
 
 const LETTERS = ['P', 'C', 'B', 'U'] as const;
@@ -79,7 +80,11 @@ function asMakerNumber(text: string): ReadCode | undefined {
     code: bare,
     ...(bare.length === 5
       ? {}
-      : { couldBe: `${code}${failureType === undefined ? '' : `-${failureType}`}, if it is hexadecimal` }),
+      : {
+          couldBe: say('codes.if-hexadecimal', {
+            code: `${code}${failureType === undefined ? '' : `-${failureType}`}`,
+          }),
+        }),
   };
 }
 
@@ -89,7 +94,7 @@ function asPlainDigits(text: string): ReadCode | undefined {
   if (!/^\d{6}$/.test(bare)) return undefined;
   const read = fromHex(bare);
   return GENERIC.has(read.code)
-    ? { text, notation: 'hexadecimal', ...read, couldBe: `the maker’s own number ${bare}` }
+    ? { text, notation: 'hexadecimal', ...read, couldBe: say('codes.the-makers-number', { number: bare }) }
     : undefined;
 }
 

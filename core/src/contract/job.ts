@@ -1,3 +1,4 @@
+import { fault, say } from '../words/index.ts';
 import { z } from 'zod';
 import { entrySchema, idSchema, timeSchema } from '../ledger/index.ts';
 import { adviceSchema, familyFoundSchema } from './advice.ts';
@@ -46,7 +47,7 @@ export const jobListQuerySchema = z.object({
   /** The `next` of the page before. */
   before: z
     .string()
-    .regex(/^\d{4}-[\d:.TZ-]+_[0-9a-f-]{36}$/, 'must be the “next” of an earlier page')
+    .regex(/^\d{4}-[\d:.TZ-]+_[0-9a-f-]{36}$/, fault(say('faults.next-page')))
     .optional(),
   limit: z.coerce.number().int().min(1).max(200).default(50),
 });

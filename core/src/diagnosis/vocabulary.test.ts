@@ -57,7 +57,7 @@ describe('the vocabulary', () => {
 
   it('reads codes that the tables know, in any notation, and only those that are set', () => {
     for (const key of ['P2463', 'P2453', 'P0380']) expect(GENERIC.has(key)).toBe(true);
-    expect(PARAMETERS.has('3719')).toBe(true);
+    expect(PARAMETERS.has('spn3719')).toBe(true);
     expect(findingsOfCodes([{ code: '0x246300' }, { code: 'SPN 3251 FMI 2' }])).toEqual(
       new Set(['code-soot-high', 'code-dp-plausible']),
     );

@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import {
   AIR_GAS_CONSTANT,
   failed,
@@ -49,7 +50,7 @@ export function fitFlow(points: readonly FlowPoint[]): Result<FlowFit> {
     return failed({
       code: 'not-enough-data',
       field: 'samples',
-      requirement: 'must hold at least one reading with flow through the filter',
+      requirement: say('failures.no-reading-with-flow'),
       value: points.length,
     });
   }

@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import { z } from 'zod';
 import { figure } from '../fields/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
@@ -49,7 +50,7 @@ export function filterCells(geometry: FilterGeometry): Result<FilterCells> {
     return failed({
       code: 'out-of-range',
       field,
-      requirement: `is not a filter size that exists — ${issue?.message ?? ''}`.trimEnd(),
+      requirement: say('failures.no-filter-size', { why: issue?.message ?? '' }),
       value: String(geometry[field as keyof FilterGeometry]),
     });
   }
@@ -60,7 +61,7 @@ export function filterCells(geometry: FilterGeometry): Result<FilterCells> {
     return failed({
       code: 'impossible',
       field: 'wallMm',
-      requirement: `leaves no channel: at ${cpsi} cells per square inch the pitch is ${pitchMm.toFixed(2)} mm`,
+      requirement: say('failures.leaves-no-channel', { cpsi, pitchMm }),
       value: wallMm,
     });
   }

@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import {
   AIR_GAS_CONSTANT,
   STANDARD_PRESSURE_PA,
@@ -108,7 +109,7 @@ export function loadedChannels(
     return failed({
       code: 'impossible',
       field: 'ashG',
-      requirement: 'would fill nearly the whole length of the inlet channels',
+      requirement: say('failures.fills-the-channels'),
       value: state.ashG,
     });
   }
@@ -128,7 +129,7 @@ export function loadedChannels(
     return failed({
       code: 'impossible',
       field: 'sootG',
-      requirement: 'would close the inlet channels of a filter of this size',
+      requirement: say('failures.closes-the-channels'),
       value: state.sootG,
     });
   }

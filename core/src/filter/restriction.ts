@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
 import { CLEAN, pressureDrop, type GasState } from './pressureDrop.ts';
 import type { FilterGeometry } from './geometry.ts';
@@ -24,7 +25,7 @@ export function restrictionRatio(
     return failed({
       code: 'not-enough-data',
       field: 'exhaustKgPerS',
-      requirement: 'is too small: the clean filter would show under 0.05 mbar, less than any sensor resolves',
+      requirement: say('failures.too-small-for-a-sensor'),
       value: gas.exhaustKgPerS,
     });
   }

@@ -1,3 +1,4 @@
+import { say } from '../words/index.ts';
 import { failed, outOfRange, success, type Result } from '../quantities/index.ts';
 import type { SizeDoubt } from './filterSize.ts';
 import { filterVolumeL, SOOT_CAP_G_PER_L, type FilterGeometry } from './geometry.ts';
@@ -102,7 +103,7 @@ export function sootFromPressure(question: SootQuestion): Result<SootEstimate> {
     return failed({
       code: 'not-enough-data',
       field: 'exhaustKgPerS',
-      requirement: 'must be above 0: without flow a pressure says nothing about soot',
+      requirement: say('failures.no-flow-no-soot'),
       value: question.gas.exhaustKgPerS,
     });
   }

@@ -1,3 +1,4 @@
+import { say, type Message } from '../words/index.ts';
 import { canonicalJson } from './ledger.ts';
 
 /** An entry as it is kept, by the names of the ledger. */
@@ -50,7 +51,7 @@ export const chainLink = (previous: string, entry: KeptEntry, sha256: Sha256): s
 /** What is wrong with an entry of a ledger. */
 export interface LedgerFault {
   readonly code: 'gap' | 'content' | 'chain' | 'count';
-  readonly text: string;
+  readonly what: Message;
 }
 
 /** An entry with the hashes that stand beside it; a ledger from before there was a chain has none of those. */
@@ -80,10 +81,12 @@ export class LedgerCheck {
   }
 
   private faultOf(entry: HashedEntry, expected: number, chainHash: string): LedgerFault | undefined {
+    const { id: entryId, jobId, seq } = entry;
+    const numbered = { entryId, jobId, seq };
     if (entry.seq !== expected)
       return {
         code: 'gap',
-        text: `entry ${entry.id} of job ${entry.jobId} has number ${entry.seq} instead of ${expected}: one is missing or was put in`,
+        what: say('ledger.gap', { ...numbered, expected }),
       };
     // The chain holds more than the content, and holds that, too.
     if (entry.chainHash !== undefined)
@@ -91,7 +94,7 @@ export class LedgerCheck {
         ? undefined
         : {
             code: 'chain',
-            text: `entry ${entry.id} of job ${entry.jobId} (number ${entry.seq}) is not what was stored: its place in the chain does not fit`,
+            what: say('ledger.chain', numbered),
           };
     const content = contentOf(entry) as { deviceTime: string };
     const spellings = [content, { ...content, deviceTime: content.deviceTime.replace('.000Z', 'Z') }];
@@ -99,7 +102,7 @@ export class LedgerCheck {
       ? undefined
       : {
           code: 'content',
-          text: `entry ${entry.id} of job ${entry.jobId} (number ${entry.seq}) is not what was stored: its content does not fit its hash`,
+          what: say('ledger.content', numbered),
         };
   }
 
@@ -108,6 +111,6 @@ export class LedgerCheck {
     const counted = this.counts.get(jobId) ?? 0;
     return counted === stated
       ? undefined
-      : { code: 'count', text: `job ${jobId} has ${counted} entries instead of ${stated}` };
+      : { code: 'count', what: say('ledger.count', { jobId, counted, stated }) };
   }
 }

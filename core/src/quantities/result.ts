@@ -40,7 +40,7 @@ export function valueOf<T>(result: Result<T>): T {
 
 /** A check of one number against a closed range; the one policy for impossible numbers in core. */
 export function outOfRange(
-  field: string,
+  field: Failure['field'],
   value: number,
   low: number,
   high: number,

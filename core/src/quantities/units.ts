@@ -263,7 +263,7 @@ export function parseUnit(text: string): Result<Unit> {
   return failed({
     code: 'unknown-unit',
     field: 'unit',
-    requirement: 'is not one that is known here; use for example mbar, kPa, psi, °C, g/s or rpm',
+    requirement: { say: 'failures.unknown-unit' },
     value: text,
   });
 }

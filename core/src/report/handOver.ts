@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { languageSchema, UNIT_CHOICES } from '../words/index.ts';
+import { languageSchema, UNIT_CHOICES, fault, say } from '../words/index.ts';
 import { idSchema, timeSchema } from '../ledger/index.ts';
 import { freeText } from '../fields/index.ts';
 import { REPORT_VERSIONS, type Report } from './report.ts';
@@ -39,14 +39,22 @@ export const reportChoiceSchema = z.object({
   torque: z.enum(UNIT_CHOICES.torque).default('Nm'),
   /** Of the customer’s version; the other one is English. */
   language: languageSchema.optional(),
-  locale: z.string().max(35).refine(isLocale, 'must be a language tag, as en-GB').optional(),
-  timeZone: z.string().max(60).refine(isTimeZone, 'must be a time zone, as Europe/London').optional(),
+  locale: z
+    .string()
+    .max(35)
+    .refine(isLocale, fault(say('faults.language-tag')))
+    .optional(),
+  timeZone: z
+    .string()
+    .max(60)
+    .refine(isTimeZone, fault(say('faults.time-zone')))
+    .optional(),
 });
 export type ReportChoice = z.infer<typeof reportChoiceSchema>;
 
 /** How long a link to a report may be open, days. */
 export const SHARE_DAYS = [7, 30, 90] as const;
-const days = z.literal(SHARE_DAYS, `A link is open for ${SHARE_DAYS.join(', ')} days`);
+const days = z.literal(SHARE_DAYS, fault(say('faults.link-days', { days: SHARE_DAYS })));
 
 export const newShareSchema = reportChoiceSchema.extend({ id: idSchema, days });
 export type NewShare = z.infer<typeof newShareSchema>;
@@ -67,7 +75,9 @@ export const shareSchema = z.object({
 export type Share = z.infer<typeof shareSchema>;
 
 export const newMailSchema = newShareSchema.extend({
-  to: z.email('This is no mail address').max(200, 'A mail address has at most 200 characters'),
+  to: z
+    .email(fault(say('faults.no-mail-address')))
+    .max(200, fault(say('faults.too-long', { field: say('fields.mail'), most: 200 }))),
   message: freeText('message', 2000).optional(),
 });
 export type NewMail = z.infer<typeof newMailSchema>;

@@ -167,8 +167,8 @@ describe('the catalogue', () => {
   it('has a sentence for every code, and no sentence twice under one subject', () => {
     expect(PHRASES.length).toBeGreaterThan(1200);
     for (const { phrase } of PHRASES) expect(['string', 'function']).toContain(typeof phrase);
-    // Forms of different causes may be alike, and what goes on between two, too.
-    const { causeForms: _forms, chains: _chains, ...others } = ENGLISH;
+    // Forms of different causes may be alike, what goes on between two, and what two ranges of codes are about.
+    const { causeForms: _forms, chains: _chains, codeRanges: _ranges, ...others } = ENGLISH;
     for (const phrases of Object.values(others)) {
       const texts = Object.values(phrases as Record<string, unknown>).filter(
         (one) => typeof one === 'string',

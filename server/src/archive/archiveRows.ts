@@ -57,7 +57,7 @@ export class CheckedLedger {
       contentHash: String(row['content_hash']),
       chainHash: row['chain_hash'] as string | undefined,
     } satisfies HashedEntry);
-    if (fault) throw notReadable(inLine(tableFile('entry'), line, fault.text));
+    if (fault) throw notReadable(inLine(tableFile('entry'), line, fault.what));
     return { ...row, chain_hash: chainHash };
   }
 
@@ -65,7 +65,7 @@ export class CheckedLedger {
   end(): void {
     for (const { jobId, count, line } of this.stated) {
       const fault = this.check.count(jobId, count);
-      if (fault) throw notReadable(inLine(tableFile('job'), line, fault.text));
+      if (fault) throw notReadable(inLine(tableFile('job'), line, fault.what));
     }
   }
 }

@@ -34,14 +34,14 @@ const LEAST_TYPED = 2;
 const MOST_FOUND = 12;
 
 /** A trouble code that was typed, with what it means. */
-function codeTyped(typed: string, jobId: string | undefined): Findable[] {
+function codeTyped(typed: string, words: Words, jobId: string | undefined): Findable[] {
   const read = readCode(typed);
   if (/^\d*$/.test(typed) || read.notation === 'name' || read.notation === 'unknown') return [];
   return [
     {
       id: 'code',
       what: 'code',
-      name: `${read.code}: ${codeMeaning(typed).meaning}`,
+      name: `${read.code}: ${words.say(codeMeaning(typed).meaning)}`,
       to: jobId === undefined ? '/jobs' : `/jobs/${jobId}?stage=codes`,
     },
   ];
@@ -65,7 +65,7 @@ export function found(typed: string, words: Words, jobId: string | undefined): r
           to: `/jobs/${jobId}?stage=${stage}&${what}=${id}`,
         }));
   const all = [
-    ...codeTyped(typed.trim(), jobId),
+    ...codeTyped(typed.trim(), words, jobId),
     ...[
       ...onJob('part', 'parts', 'checks'),
       ...onJob('check', 'checkNames', 'checks'),

@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { failed, firstFailure, outOfRange, success, type Result } from '../../quantities/index.ts';
 
 /**
@@ -7,9 +8,9 @@ import { failed, firstFailure, outOfRange, success, type Result } from '../../qu
  */
 export function dilutionByLevel(level: number, sumpL: number, spanL = 1): Result<number> {
   const bad = firstFailure(
-    outOfRange('Dipstick level', level, -1, 4, '(0 is min, 1 is max)'),
-    outOfRange('Oil fill', sumpL, 1, 80, 'L'),
-    outOfRange('Oil between the marks', spanL, 0.2, 20, 'L'),
+    outOfRange(say('fields.dipstick-level'), level, -1, 4, ''),
+    outOfRange(say('fields.oil-fill'), sumpL, 1, 80, 'L'),
+    outOfRange(say('fields.oil-between-marks'), spanL, 0.2, 20, 'L'),
   );
   if (bad) return failed(bad);
   const overL = Math.max(0, level - 1) * spanL;

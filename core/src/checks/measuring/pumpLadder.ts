@@ -38,7 +38,7 @@ export function readLadder(
   rungs: readonly Rung[],
   { fullScaleMbar, gaugeZeroMbar = 0 }: { readonly fullScaleMbar: number; readonly gaugeZeroMbar?: number },
 ): Result<Ladder> {
-  const bad = outOfRange('Full scale', fullScaleMbar, 20, 5000, 'mbar');
+  const bad = outOfRange(say('fields.full-scale'), fullScaleMbar, 20, 5000, 'mbar');
   if (bad) return failed(bad);
   const applied = (rung: Rung): number => rung.appliedMbar - gaugeZeroMbar;
   const highest = Math.max(...rungs.map(({ upMbar }) => upMbar));

@@ -58,4 +58,10 @@ export const faults = {
   id: 'An id must be a UUID of version 7',
   time: 'A time must be ISO 8601 with its zone',
   role: 'Role: is not one that is known',
+  'language-tag': 'must be a language tag, as en-GB',
+  'time-zone': 'must be a time zone, as Europe/London',
+  'link-days': ({ days }: { days: readonly number[] }, w: Words) =>
+    `A link is open for ${days.map((one) => w.number(one)).join(', ')} days`,
+  'no-mail-address': 'This is no mail address',
+  'next-page': 'must be the “next” of an earlier page',
 } as const;

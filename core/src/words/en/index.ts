@@ -4,6 +4,7 @@ import { causeForms, causes, chains } from './causes.ts';
 import { cautions } from './cautions.ts';
 import { channels, presets } from './channels.ts';
 import { chart } from './chart.ts';
+import * as codeMeanings from './codeMeanings.ts';
 import { codes } from './codes.ts';
 import { commandLine } from './commandLine.ts';
 import { checks } from './checks.ts';
@@ -15,6 +16,7 @@ import { failures } from './failures.ts';
 import { findings } from './findings.ts';
 import { guide } from './guide.ts';
 import { job } from './job.ts';
+import { ledger } from './ledger.ts';
 import { limits } from './limits.ts';
 import { link, routines } from './link.ts';
 import { live } from './live.ts';
@@ -40,6 +42,7 @@ export const ENGLISH = {
   chains,
   channels,
   chart,
+  ...codeMeanings,
   codes,
   checks,
   commandLine,
@@ -51,6 +54,7 @@ export const ENGLISH = {
   findings,
   guide,
   job,
+  ledger,
   limits,
   link,
   live,

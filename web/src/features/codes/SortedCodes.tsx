@@ -52,14 +52,18 @@ function Code({ code }: { code: SortedCode }) {
             {code.code}
             {code.failureType === undefined ? '' : `-${code.failureType}`}
           </span>{' '}
-          {code.meaning}
+          <Say it={code.meaning} />
           {about === '' ? null : <span className="text-sm text-ink2"> · {about}</span>}
         </summary>
         <div className="text-[15px] pb-2 grid gap-1">
           <p>
             <Say it={code.reason} />. {CERTAINTY[code.certainty]}.
           </p>
-          {code.couldBe === undefined ? null : <p>The same digits could be {code.couldBe}.</p>}
+          {code.couldBe === undefined ? null : (
+            <p>
+              The same digits could be <Say it={code.couldBe} />.
+            </p>
+          )}
           {code.checks.length === 0 ? null : (
             <p>Checks it calls for: {code.checks.map((id) => words.name('checkNames', id)).join('; ')}.</p>
           )}

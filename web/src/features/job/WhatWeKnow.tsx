@@ -1,3 +1,4 @@
+import { Say } from '../../ui/Say.tsx';
 import { useWords } from '../../data/words.ts';
 import type { ReactNode } from 'react';
 import { holdingOff, sortCodes } from '@white-ember/core/codes';
@@ -78,7 +79,7 @@ function HeldOff({ open }: { open: OpenJob }) {
       <ul className="grid gap-1 text-[15px] leading-snug">
         {holding.map(({ code, meaning }) => (
           <li key={code}>
-            <b>{code}</b>: {meaning}
+            <b>{code}</b>: <Say it={meaning} />
           </li>
         ))}
       </ul>
