@@ -99,7 +99,7 @@ describe('entries from outside', () => {
     [
       'a ΔP beyond any sensor',
       { ...reading, samples: [{ ...sample, dpMbar: 99_999 }] },
-      /ΔP: -1500 to 6000 mbar/,
+      /ΔP: −1500 to 6000 mbar/,
     ],
     ['a ΔP that is text', { ...reading, samples: [{ ...sample, dpMbar: '12' }] }, /ΔP: enter a number/],
     ['no sample', { ...reading, samples: [] }, /at least one row/],

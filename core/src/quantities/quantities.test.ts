@@ -123,7 +123,7 @@ describe('statistics leave missing numbers out', () => {
 it('names field, range and value of an impossible number', () => {
   const failure = outOfRange('rpm', -5, 0, 8000, 'rpm');
   expect(failure && inEnglish(describeFailure(failure))).toBe(
-    'rpm must lie between 0 and 8000 rpm (it is -5)',
+    'rpm must lie between 0 and 8000 rpm (it is −5)',
   );
   expect(outOfRange('rpm', Number.NaN, 0, 8000, 'rpm')?.code).toBe('not-a-number');
   expect(outOfRange('rpm', 0, 0, 8000, 'rpm')).toBeUndefined();

@@ -127,11 +127,12 @@ export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }
       useGrouping: 'min2',
     });
   });
+  // A minus as wide as a plus: a hyphen is overlooked in glare.
   const written = (value: number, decimals: number, all: boolean): string =>
     withoutMinusZero(
       (WITH_A_POINT.has(locale) ? plainEnglish(value, decimals, all) : undefined) ??
         formatter(`${all ? decimals : 0} ${decimals}`).format(value),
-    );
+    ).replace('-', '−');
   const upTo = (value: number, decimals: number): string => written(value, decimals, false);
   const number = (value: number, decimals?: number): string =>
     decimals === undefined ? upTo(value, 2) : written(value, decimals, true);

@@ -11,6 +11,7 @@ import {
   type Words,
 } from '@white-ember/core/words';
 import { useSessionQuery } from './api.ts';
+import { keepWords, lastWords } from './lastWords.ts';
 import { unbroken } from './unbroken.ts';
 import type { Preferences } from './preferences.ts';
 import { store, useAppSelector } from './store.ts';
@@ -29,7 +30,6 @@ export async function loadPhrases(): Promise<void> {
 }
 
 const made = new Map<string, Words>();
-let last: Words | undefined;
 
 /** Words in the units and the manner of this person; the same object as long as these stay. */
 export function wordsFor(
@@ -49,7 +49,7 @@ export function wordsFor(
     );
     made.set(key, words);
   }
-  if (language === 'en') last = words;
+  if (language === 'en') keepWords(words);
   return words;
 }
 
@@ -72,6 +72,7 @@ export function useSpoken<T>(value: T): Spoken<T> {
   return useMemo(() => inWords(value, words), [value, words]);
 }
 
-/** The same outside of a component: for what is said in passing. */
-export const spokenNow = <T>(value: T): Spoken<T> =>
-  inWords(value, last ?? wordsFor(store.getState().preferences));
+/** Words outside of a component: for what is said in passing. */
+const wordsNow = (): Words => lastWords() ?? wordsFor(store.getState().preferences);
+
+export const spokenNow = <T>(value: T): Spoken<T> => inWords(value, wordsNow());

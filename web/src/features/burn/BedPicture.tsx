@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import { useEffect, useRef } from 'react';
 import type { BurnRun } from '@white-ember/core/burn';
@@ -53,7 +54,7 @@ export function BedPicture({
         <canvas
           ref={canvas}
           role="img"
-          aria-label={`Temperature of the bed over ${minutes.toFixed(0)} min, hottest ${words.temperature(run.peakBedC)} after ${(run.peakAtS / 60).toFixed(1)} min, ${words.length(run.peakAtMm, 0)} behind its face`}
+          aria-label={`Temperature of the bed over ${fixed(minutes)} min, hottest ${words.temperature(run.peakBedC)} after ${fixed(run.peakAtS / 60, 1)} min, ${words.length(run.peakAtMm, 0)} behind its face`}
           className="absolute inset-0 size-full"
           style={{ imageRendering: 'auto' }}
         />
@@ -67,7 +68,7 @@ export function BedPicture({
       </div>
       <figcaption className="flex justify-between text-sm text-ink2">
         <span>0 min · top: inlet face, bottom: {words.length(lengthMm, 0)} behind it</span>
-        <span>{minutes.toFixed(0)} min</span>
+        <span>{fixed(minutes)} min</span>
       </figcaption>
     </figure>
   );

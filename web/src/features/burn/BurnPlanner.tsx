@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
@@ -214,7 +215,7 @@ function Answer({
             <Say it={text} />.
           </li>
         ))}
-        {run.durationS > 0 ? <li>Most of it burns in {(run.durationS / 60).toFixed(1)} min.</li> : null}
+        {run.durationS > 0 ? <li>Most of it burns in {fixed(run.durationS / 60, 1)} min.</li> : null}
       </ul>
       <BedPicture run={run} limitC={limitC} />
       <BedScale limitC={limitC} />
@@ -235,7 +236,7 @@ function Answer({
           <tbody>
             {rows.map((i) => (
               <tr key={i} className="border-b border-rule">
-                <td>{((timeS[i] ?? 0) / 60).toFixed(1)}</td>
+                <td>{fixed((timeS[i] ?? 0) / 60, 1)}</td>
                 <td>{bare(sootG[i], (g) => words.soot(g, 1))}</td>
                 <td>{bare(inletC[i], words.temperature)}</td>
                 <td>{bare(peakC[i], words.temperature)}</td>

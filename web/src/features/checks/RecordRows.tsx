@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format.ts';
 import { useEffect, useRef, useState } from 'react';
 import type { ChannelRole } from '@white-ember/core/readings';
 import { Button } from '../../ui/Button.tsx';
@@ -41,7 +42,7 @@ export function RecordRows({
       <Button onClick={record} disabled={elapsedS !== undefined}>
         {elapsedS === undefined
           ? `Record ${seconds} s from now`
-          : `Recording: ${Math.max(0, seconds - elapsedS).toFixed(0)} s to go`}
+          : `Recording: ${fixed(Math.max(0, seconds - elapsedS))} s to go`}
       </Button>
     </p>
   );

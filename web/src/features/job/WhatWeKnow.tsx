@@ -5,7 +5,7 @@ import { holdingOff, sortCodes } from '@white-ember/core/codes';
 import { entriesOfKind, steadySamplesOf } from '@white-ember/core/ledger';
 import type { Comparison, Evidence } from '@white-ember/core/proof';
 import { useAppSelector } from '../../data/store.ts';
-import { withUnit } from '../../ui/format.ts';
+import { withUnit, fixed } from '../../ui/format.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { LikelyCauses } from '../diagnosis/LikelyCauses.tsx';
 import { NoteForm } from '../ledger/NoteForm.tsx';
@@ -139,8 +139,8 @@ function Ratio({
   limit: number;
 }) {
   return (
-    <Fact name={`${name}: restriction`} value={`${value.value.toFixed(1)} × clean`}>
-      {value.low.toFixed(1)}–{value.high.toFixed(1)} · limit {limit} ×
+    <Fact name={`${name}: restriction`} value={`${fixed(value.value, 1)} × clean`}>
+      {fixed(value.low, 1)}–{fixed(value.high, 1)} · limit {limit} ×
     </Fact>
   );
 }

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { problemOf, useTakeArchiveInMutation } from '../../data/api.ts';
-import { spacedNumber } from '../../ui/format.ts';
+import { fixed } from '../../ui/format.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 
 const DOWNLOAD =
@@ -53,8 +53,8 @@ export function WorkshopData() {
       {data ? (
         <Notice title={data.added === 0 ? `All of ${name} was here already` : `${name} imported`}>
           <p>
-            {spacedNumber(data.added)} new: {data.vehicles} vehicles, {data.jobs} jobs, {data.files} files,{' '}
-            {data.people} people; {spacedNumber(data.known)} were here already.
+            {fixed(data.added)} new: {data.vehicles} vehicles, {data.jobs} jobs, {data.files} files,{' '}
+            {data.people} people; {fixed(data.known)} were here already.
             {data.people > 0 ? ' Set a password for each person before they sign in.' : ''}
           </p>
           {data.renamed.map(({ name: who, signInName }) => (

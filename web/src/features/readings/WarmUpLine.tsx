@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
 import type { WarmUp, WarmUpPhase } from '@white-ember/core/treatment';
@@ -45,8 +46,8 @@ export function WarmUpLine({
       </p>
       {peakRatio === undefined || nowRatio === undefined ? null : (
         <p className="text-sm text-ink2">
-          Highest {peakRatio.toFixed(1)} × clean, {live ? 'now' : 'at the end'} {nowRatio.toFixed(1)} ×, each
-          at its own flow.
+          Highest {fixed(peakRatio, 1)} × clean, {live ? 'now' : 'at the end'} {fixed(nowRatio, 1)} ×, each at
+          its own flow.
         </p>
       )}
     </section>

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import { Link } from 'react-router';
 import { burnsOf } from '@white-ember/core/treatment';
@@ -15,7 +16,7 @@ export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'stan
         {running
           ? 'A regeneration was started and has no end yet.'
           : last?.ended
-            ? `The last regeneration ${words.name('burnEnds', last.ended.body.how)} after ${last.ended.body.minutes.toFixed(0)} min.`
+            ? `The last regeneration ${words.name('burnEnds', last.ended.body.how)} after ${fixed(last.ended.body.minutes)} min.`
             : 'Preconditions, temperatures, bed estimate and stop rules, on a page of their own.'}
       </p>
       <Link

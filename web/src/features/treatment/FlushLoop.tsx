@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
@@ -101,13 +102,13 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
                 </td>
                 <td>{words.volumeFlow(steps[i]?.flowM3PerH ?? 0)}</td>
                 <td>
-                  <span className="figure-text text-lg">{ratio.toFixed(1)}</span>{' '}
+                  <span className="figure-text text-lg">{fixed(ratio, 1)}</span>{' '}
                   <span className="text-sm text-ink2">
-                    {lowRatio.toFixed(1)}–{highRatio.toFixed(1)}
+                    {fixed(lowRatio, 1)}–{fixed(highRatio, 1)}
                   </span>
                 </td>
                 <td>
-                  {fellPercent === undefined ? '' : `${fellPercent.toFixed(0)} %`}
+                  {fellPercent === undefined ? '' : `${fixed(fellPercent)} %`}
                   {told === false ? ', within uncertainty' : ''}
                 </td>
               </tr>

@@ -1,3 +1,4 @@
+import { atMost } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import type { Said } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
@@ -73,7 +74,7 @@ export function TreatmentChoice({
 }
 
 const hours = (minutes: number): string =>
-  minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1).replace(/\.0$/, '')} h`;
+  minutes < 90 ? `${Math.round(minutes)} min` : `${atMost(minutes / 60, 1)} h`;
 
 function Option({
   option,

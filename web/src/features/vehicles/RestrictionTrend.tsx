@@ -4,7 +4,7 @@ import type { Chart as ChartType, ChartDataset } from 'chart.js';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
 import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../data/store.ts';
-import { shortNumber, spacedNumber } from '../../ui/format.ts';
+import { shortNumber, fixed } from '../../ui/format.ts';
 
 const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -110,7 +110,7 @@ async function draw(canvas: HTMLCanvasElement, told: VehicleOutlook, unit: Unit)
           ...axis,
           type: 'linear',
           grid: { display: false },
-          ticks: { ...axis.ticks, maxTicksLimit: 5, callback: (value) => spacedNumber(Number(value)) },
+          ticks: { ...axis.ticks, maxTicksLimit: 5, callback: (value) => fixed(Number(value)) },
           title: title(`distance, ${unitLabel(unit)}`),
         },
         y: {

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { adviseSecondRun, burnsOf, type JobBurnRun } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../../data/store.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { withUnit } from '../../../ui/format.ts';
+import { withUnit, fixed } from '../../../ui/format.ts';
 import { useDiagnosis } from '../../diagnosis/useDiagnosis.ts';
 import type { OpenJob } from '../../../job/useJob.ts';
 import type { Treatments } from '../useTreatments.ts';
@@ -96,7 +96,7 @@ function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; numb
     course,
   } = ended.body;
   const figures: readonly (readonly [string, string | undefined])[] = [
-    ['took', `${minutes.toFixed(0)} min`],
+    ['took', `${fixed(minutes)} min`],
     ['before the filter', peakInletC === undefined ? undefined : withUnit(peakInletC, unit)],
     ['behind it', peakOutletC === undefined ? undefined : withUnit(peakOutletC, unit)],
     ['bed, by the model', peakBedC === undefined ? undefined : withUnit(peakBedC, unit)],

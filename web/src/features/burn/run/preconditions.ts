@@ -1,3 +1,4 @@
+import { fixed } from '../../../ui/format.ts';
 import type { LinkCode } from '@white-ember/core/link';
 import type { Measures } from '@white-ember/core/words';
 import type { Limits } from '@white-ember/core/limits';
@@ -36,7 +37,7 @@ export function livePreconditions(
       'Engine running',
       latest('engineSpeed'),
       (rpm) => rpm > 400,
-      (rpm) => `${rpm.toFixed(0)} rpm`,
+      (rpm) => `${fixed(rpm)} rpm`,
     ),
     judged(
       'Coolant warm',

@@ -1,3 +1,4 @@
+import { fixed } from '../../../ui/format.ts';
 import { X } from 'lucide-react';
 import { useReadLogAgainMutation } from '../../../data/api.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -5,7 +6,7 @@ import { closeLog, type KeptLog, type OpenedLog } from './openedLogs.ts';
 
 const MEGABYTE = 1024 * 1024;
 const sizeText = (bytes: number): string =>
-  bytes < MEGABYTE ? `${Math.ceil(bytes / 1024)} KB` : `${(bytes / MEGABYTE).toFixed(1)} MB`;
+  bytes < MEGABYTE ? `${Math.ceil(bytes / 1024)} KB` : `${fixed(bytes / MEGABYTE, 1)} MB`;
 
 /** Logs that are open, with what is read so far, and those that the job keeps. */
 export function LogList({

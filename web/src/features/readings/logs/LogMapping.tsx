@@ -1,3 +1,4 @@
+import { isMessage, say, type Code, type Said } from '@white-ember/core/words';
 import { spokenNow } from '../../../data/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -18,8 +19,16 @@ const rangeText = (shows: { low: number; high: number; unitLabel: string } | und
     ? `${shortNumber(shows.low)} to ${shortNumber(shows.high)} ${shows.unitLabel}`.trimEnd()
     : 'no number';
 
-/** The words stand above it, each with what it was taken for. */
-const WORDS_READ = /^name: .*?(?= and unit|;|$)/;
+/** The words of the heading stand above, each with what it was taken for: here the name is reason enough. */
+const shortOf = (reason: Said): Said => {
+  if (!isMessage(reason)) return reason;
+  if (reason.say === READ_AS) return say('logs.by-its-name');
+  const of = Object.entries(reason.of ?? {}).map(([name, value]) => [name, shortly(value)]);
+  return { ...reason, of: Object.fromEntries(of) };
+};
+const shortly = (value: unknown): unknown =>
+  Array.isArray(value) ? value.map(shortly) : isMessage(value) ? shortOf(value) : value;
+const READ_AS: Code = 'logs.by-its-name-read-as';
 
 function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, string>>): Row[] {
   const asked = new Map(
@@ -41,7 +50,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
     column: channel.column,
     role: channel.role,
     unit: channel.unit,
-    why: `${Math.round(channel.confidence * 100)} %, ${spokenNow(channel.reason).replace(WORDS_READ, 'name')}`,
+    why: `${Math.round(channel.confidence * 100)} %, ${spokenNow(shortOf(channel.reason))}`,
   }));
   return [
     ...unmapped.filter(({ column }) => asked.has(column)),

@@ -1,3 +1,4 @@
+import { fixed } from '../../../ui/format.ts';
 import { columnLabel } from './columnLabel.ts';
 import { ChevronLeft, ChevronRight, Maximize2, X, ZoomIn, ZoomOut } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
@@ -245,7 +246,7 @@ export function LogTraces({
 }
 
 const figureOf = (value: number): string =>
-  Math.abs(value) >= 100 ? value.toFixed(0) : Math.abs(value) >= 10 ? value.toFixed(1) : value.toFixed(2);
+  Math.abs(value) >= 100 ? fixed(value) : Math.abs(value) >= 10 ? fixed(value, 1) : fixed(value, 2);
 
 function describe(
   columns: readonly LogColumn[],
