@@ -37,6 +37,13 @@ test('the first run makes a workshop of its own beside the demo, and its lead ad
     await page.getByRole('button', { name: /Add/ }).last().click();
     await expect(page.getByText('Bracken Lisle', { exact: true }).first()).toBeVisible();
 
+    // In which money the workshop counts: the limits say it at once.
+    await page.getByLabel('Currency of the workshop').selectOption('SEK');
+    await page.goto(`${site.address}/limits`);
+    await expect(page.getByText(/kr|SEK/).first()).toBeVisible();
+    await page.goto(`${site.address}/people`);
+    await expect(page.getByLabel('Currency of the workshop')).toHaveValue('SEK');
+
     // The new person signs in on another device, sees this workshop only, and no lead's pages.
     const other = await (await browser.newContext()).newPage();
     await other.goto(site.address);

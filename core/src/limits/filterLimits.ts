@@ -103,7 +103,7 @@ export const FILTER_LIMITS = {
     reason: say('limits.far-beyond-the-wander'),
   },
   dpFallingDropPercent: {
-    label: say('limits.dp-falling-during-one-hold'),
+    label: say('limits.dp-falling-share-of-one-hold'),
     unit: '%',
     value: 50,
     low: 5,

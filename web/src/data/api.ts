@@ -147,7 +147,7 @@ export const api = createApi({
         fields: { id },
       })),
     }),
-    setWorkshop: build.mutation<Workshop, Pick<Workshop, 'signOffBy'>>({
+    setWorkshop: build.mutation<Workshop, Partial<Pick<Workshop, 'signOffBy' | 'currency'>>>({
       query: (body) => ({ url: '/workshop', method: 'PUT', body }),
       invalidatesTags: ['Session', 'HandOver'],
     }),

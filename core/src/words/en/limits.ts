@@ -266,6 +266,7 @@ export const limits = {
   'with-pressure-above-the-blocked':
     'With pressure above the blocked limit, the counter was reset, or it is ash or a sensor.',
   'dp-falling-during-one-hold': 'ΔP falling during one hold, by more than',
+  'dp-falling-share-of-one-hold': 'ΔP falling during one hold, by more than this share of it',
   'far-beyond-the-wander': 'Far beyond the wander of a pedal hold; the filter is opening while it is held.',
   'goes-with-the-fall': 'Goes with the fall in mbar; both must be passed.',
   'fall-of-dp-that-counts': 'Fall of ΔP that counts as a result, at least',

@@ -12,12 +12,12 @@ import {
   useRemoveMemberMutation,
   useSessionQuery,
   useSetPasswordMutation,
-  useSetWorkshopMutation,
 } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { WorkshopChoices } from './WorkshopChoices.tsx';
 import { WorkshopData } from './WorkshopData.tsx';
 
 const formSchema = newMemberSchema.omit({ id: true });
@@ -47,7 +47,7 @@ export function PeoplePage() {
             <Person key={member.id} member={member} own={member.id === session.data?.member?.id} />
           ))}
         </ul>
-        <SignOffChoice />
+        <WorkshopChoices />
         <WorkshopData />
       </section>
       <form onSubmit={(event) => void submit(event)} className="grid gap-4 content-start" noValidate>
@@ -178,35 +178,6 @@ function RemovePerson({
         </Button>
       </div>
     </Sheet>
-  );
-}
-
-const SIGN_OFF = { technician: 'Any technician', lead: 'A lead only' } as const;
-
-/** Who signs jobs off here. With a lead, no report leaves before. */
-function SignOffChoice() {
-  const session = useSessionQuery();
-  const [setWorkshop, state] = useSetWorkshopMutation();
-  const now = session.data?.workshop?.signOffBy;
-  return (
-    <section className="mt-8 grid gap-3" aria-label="Signing off">
-      <h2 className="text-2xl">Who signs jobs off</h2>
-      <div className="flex flex-wrap gap-3">
-        {(['technician', 'lead'] as const).map((who) => (
-          <Button
-            key={who}
-            aria-pressed={who === now}
-            disabled={state.isLoading}
-            className={who === now ? 'bg-ink! text-card!' : ''}
-            onClick={() => void setWorkshop({ signOffBy: who })}
-          >
-            {SIGN_OFF[who]}
-          </Button>
-        ))}
-      </div>
-      <p className="text-sm text-ink2">If a lead signs off, no link or mail goes out before that.</p>
-      {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
-    </section>
   );
 }
 
