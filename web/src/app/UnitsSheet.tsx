@@ -5,6 +5,7 @@ import {
   US_CUSTOMARY,
   type UnitChoice,
   type UnitChoiceOf,
+  type Language,
 } from '@white-ember/core/words';
 import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
@@ -58,43 +59,7 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
           </Button>
         ))}
       </div>
-      <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
-        {(Object.keys(UNIT_CHOICES) as UnitChoiceOf[]).map((of) => (
-          <Field key={of} label={LABELS[of]}>
-            <select
-              className="input-box"
-              value={units[of]}
-              onChange={(event) => dispatch(unitsPreferred({ [of]: event.target.value as Unit }))}
-            >
-              {UNIT_CHOICES[of].map((unit) => (
-                <option key={unit} value={unit}>
-                  {unitLabel(unit)}
-                </option>
-              ))}
-            </select>
-          </Field>
-        ))}
-        <Field label="Numbers and dates">
-          <select
-            className="input-box"
-            value={locale ?? ''}
-            onChange={(event) =>
-              dispatch(preferred({ locale: event.target.value === '' ? undefined : event.target.value }))
-            }
-          >
-            {LOCALES.map((tag) => (
-              <option key={tag} value={tag}>
-                {tag === ''
-                  ? 'As this device'
-                  : `${EXAMPLE.toLocaleString(tag)} · ${new Date(2026, 11, 31).toLocaleDateString(tag)}`}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field label="Cautions and customer’s report" className="col-span-2">
-          <LanguageSelect value={language} onChange={(chosen) => dispatch(preferred({ language: chosen }))} />
-        </Field>
-      </div>
+      <UnitChoices units={units} locale={locale} language={language} />
       <p className="figure-text mt-4" aria-live="polite">
         {words.pressure(96)} · {words.temperature(600)} · {words.distance(12_345)} · {words.soot(12)} ·{' '}
         {words.loading(4)} · {words.volume(1.5)}
@@ -103,5 +68,65 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
         For reading and typing on this device; what is stored stays the same.
       </p>
     </Sheet>
+  );
+}
+
+/** A select for every quantity, and how numbers and languages are written. */
+function UnitChoices({
+  units,
+  locale,
+  language,
+}: {
+  units: UnitChoice;
+  locale: string | undefined;
+  language: Language;
+}) {
+  const dispatch = useAppDispatch();
+  return (
+    <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
+      {(Object.keys(UNIT_CHOICES) as UnitChoiceOf[]).map((of) => (
+        <UnitSelect key={of} of={of} units={units} />
+      ))}
+      <Field label="Numbers and dates">
+        <select
+          className="input-box"
+          value={locale ?? ''}
+          onChange={(event) =>
+            dispatch(preferred({ locale: event.target.value === '' ? undefined : event.target.value }))
+          }
+        >
+          {LOCALES.map((tag) => (
+            <option key={tag} value={tag}>
+              {tag === ''
+                ? 'As this device'
+                : `${EXAMPLE.toLocaleString(tag)} · ${new Date(2026, 11, 31).toLocaleDateString(tag)}`}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <Field label="Cautions and customer’s report" className="col-span-2">
+        <LanguageSelect value={language} onChange={(chosen) => dispatch(preferred({ language: chosen }))} />
+      </Field>
+    </div>
+  );
+}
+
+/** In which unit one quantity is shown. */
+function UnitSelect({ of, units }: { of: UnitChoiceOf; units: UnitChoice }) {
+  const dispatch = useAppDispatch();
+  return (
+    <Field label={LABELS[of]}>
+      <select
+        className="input-box"
+        value={units[of]}
+        onChange={(event) => dispatch(unitsPreferred({ [of]: event.target.value as Unit }))}
+      >
+        {UNIT_CHOICES[of].map((unit) => (
+          <option key={unit} value={unit}>
+            {unitLabel(unit)}
+          </option>
+        ))}
+      </select>
+    </Field>
   );
 }

@@ -50,27 +50,47 @@ export function BedPicture({
   const lengthMm = run.lengthMm;
   return (
     <figure className="grid gap-1">
-      <div className="relative border-2 border-ink" style={{ height: HEIGHT }}>
-        <canvas
-          ref={canvas}
-          role="img"
-          aria-label={`Temperature of the bed over ${fixed(minutes)} min, hottest ${words.temperature(run.peakBedC)} after ${fixed(run.peakAtS / 60, 1)} min, ${words.length(run.peakAtMm, 0)} behind its face`}
-          className="absolute inset-0 size-full"
-          style={{ imageRendering: 'auto' }}
-        />
-        {peakX <= 100 ? (
-          <span
-            aria-hidden
-            className="absolute size-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-paper outline-2 outline-ink"
-            style={{ left: `${peakX}%`, top: `${(100 * run.peakAtMm) / lengthMm}%` }}
-          />
-        ) : null}
-      </div>
+      <BedCanvas canvas={canvas} minutes={minutes} run={run} peakX={peakX} lengthMm={lengthMm} />
       <figcaption className="flex justify-between text-sm text-ink2">
         <span>0 min · top: inlet face, bottom: {words.length(lengthMm, 0)} behind it</span>
         <span>{fixed(minutes)} min</span>
       </figcaption>
     </figure>
+  );
+}
+
+/** Temperature over length and time. */
+function BedCanvas({
+  canvas,
+  minutes,
+  run,
+  peakX,
+  lengthMm,
+}: {
+  canvas: React.RefObject<HTMLCanvasElement | null>;
+  minutes: number;
+  run: BurnRun;
+  peakX: number;
+  lengthMm: number;
+}) {
+  const words = useWords();
+  return (
+    <div className="relative border-2 border-ink" style={{ height: HEIGHT }}>
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={`Temperature of the bed over ${fixed(minutes)} min, hottest ${words.temperature(run.peakBedC)} after ${fixed(run.peakAtS / 60, 1)} min, ${words.length(run.peakAtMm, 0)} behind its face`}
+        className="absolute inset-0 size-full"
+        style={{ imageRendering: 'auto' }}
+      />
+      {peakX <= 100 ? (
+        <span
+          aria-hidden
+          className="absolute size-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-paper outline-2 outline-ink"
+          style={{ left: `${peakX}%`, top: `${(100 * run.peakAtMm) / lengthMm}%` }}
+        />
+      ) : null}
+    </div>
   );
 }
 

@@ -195,7 +195,6 @@ function Answer({
   limits,
   material,
 }: Shown & { limits: OpenJob['limits']; material: JobBurn['plan']['filter']['material'] }) {
-  const words = useWords();
   const limitC = bedLimits(limits, material).peakC;
   const { timeS, sootG, inletC, outletC, peakC } = run.series;
   const every = Math.max(1, Math.round(timeS.length / 12));
@@ -219,34 +218,54 @@ function Answer({
       </ul>
       <BedPicture run={run} limitC={limitC} />
       <BedScale limitC={limitC} />
-      <details>
-        <summary className="min-h-11 content-center underline underline-offset-4">
-          The same as a table
-        </summary>
-        <table className="w-full text-right [&_td]:py-0.5">
-          <thead className="border-b-2 border-ink">
-            <tr>
-              <th>min</th>
-              <th>soot, {words.label('soot')}</th>
-              <th>in, {words.label('temperature')}</th>
-              <th>hottest, {words.label('temperature')}</th>
-              <th>out, {words.label('temperature')}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((i) => (
-              <tr key={i} className="border-b border-rule">
-                <td>{fixed((timeS[i] ?? 0) / 60, 1)}</td>
-                <td>{bare(sootG[i], (g) => words.soot(g, 1))}</td>
-                <td>{bare(inletC[i], words.temperature)}</td>
-                <td>{bare(peakC[i], words.temperature)}</td>
-                <td>{bare(outletC[i], words.temperature)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </details>
+      <BurnTable rows={rows} timeS={timeS} sootG={sootG} inletC={inletC} peakC={peakC} outletC={outletC} />
     </div>
+  );
+}
+
+/** The same run in figures. */
+function BurnTable({
+  rows,
+  timeS,
+  sootG,
+  inletC,
+  peakC,
+  outletC,
+}: {
+  rows: readonly number[];
+  timeS: readonly number[];
+  sootG: readonly number[];
+  inletC: readonly number[];
+  peakC: readonly number[];
+  outletC: readonly number[];
+}) {
+  const words = useWords();
+  return (
+    <details>
+      <summary className="min-h-11 content-center underline underline-offset-4">The same as a table</summary>
+      <table className="w-full text-right [&_td]:py-0.5">
+        <thead className="border-b-2 border-ink">
+          <tr>
+            <th>min</th>
+            <th>soot, {words.label('soot')}</th>
+            <th>in, {words.label('temperature')}</th>
+            <th>hottest, {words.label('temperature')}</th>
+            <th>out, {words.label('temperature')}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((i) => (
+            <tr key={i} className="border-b border-rule">
+              <td>{fixed((timeS[i] ?? 0) / 60, 1)}</td>
+              <td>{bare(sootG[i], (g) => words.soot(g, 1))}</td>
+              <td>{bare(inletC[i], words.temperature)}</td>
+              <td>{bare(peakC[i], words.temperature)}</td>
+              <td>{bare(outletC[i], words.temperature)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
   );
 }
 

@@ -44,27 +44,43 @@ export function CheckRow({
             <span className="block h-1.5 bg-steel" style={{ width: `${100 * share}%` }} />
           </span>
         ) : null}
-        <span className="text-sm text-ink2">
-          {[
-            ...(made
-              ? [
-                  `Made: ${made.outcome === undefined ? 'not decided' : words.say(outcomeWords(made.outcome))}`,
-                ]
-              : []),
-            ...(proposed?.heldOff ? [words.say(proposed.heldOff)] : []),
-            ...(proposed && proposed.lacking.length > 0
-              ? [`Not on the van: ${proposed.lacking.map((kit) => words.name('kit', kit)).join(', ')}`]
-              : card.needs.length > 0
-                ? [card.needs.map((kit) => words.name('kit', kit)).join(', ')]
-                : ['needs nothing']),
-            ...(likely
-              ? [`${Math.round(100 * likely.probability)} %: ${words.within(outcomeWords(likely.outcome))}`]
-              : proposed && proposed.bits < PROMPT_BITS
-                ? ['little to learn from this now']
-                : []),
-          ].join(' · ')}
-        </span>
+        <WhatItTells made={made} proposed={proposed} card={card} likely={likely} />
       </button>
     </li>
+  );
+}
+
+/** What a check told or may tell, and what it takes. */
+function WhatItTells({
+  made,
+  proposed,
+  card,
+  likely,
+}: {
+  made: MadeCheck | undefined;
+  proposed: ProposedCheck | undefined;
+  card: CheckCard;
+  likely: { readonly outcome: string; readonly probability: number } | undefined;
+}) {
+  const words = useWords();
+  return (
+    <span className="text-sm text-ink2">
+      {[
+        ...(made
+          ? [`Made: ${made.outcome === undefined ? 'not decided' : words.say(outcomeWords(made.outcome))}`]
+          : []),
+        ...(proposed?.heldOff ? [words.say(proposed.heldOff)] : []),
+        ...(proposed && proposed.lacking.length > 0
+          ? [`Not on the van: ${proposed.lacking.map((kit) => words.name('kit', kit)).join(', ')}`]
+          : card.needs.length > 0
+            ? [card.needs.map((kit) => words.name('kit', kit)).join(', ')]
+            : ['needs nothing']),
+        ...(likely
+          ? [`${Math.round(100 * likely.probability)} %: ${words.within(outcomeWords(likely.outcome))}`]
+          : proposed && proposed.bits < PROMPT_BITS
+            ? ['little to learn from this now']
+            : []),
+      ].join(' · ')}
+    </span>
   );
 }

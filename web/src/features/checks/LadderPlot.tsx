@@ -31,38 +31,90 @@ export function LadderPlot({ values, limits, unit }: { values: CheckValues; limi
   const figure = (mbar: number): string => Number(fromBase(mbar, unit).toPrecision(3)).toString();
   return (
     <figure>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="w-full max-w-lg border-2 border-rule bg-card"
-        role="img"
-        aria-label={`Pump test: ${points.length} readings, off by at most ${figure(Math.max(...points.map(({ off }) => Math.abs(off))))} ${label}; the band is ±${figure(allowed)} ${label}`}
-      >
-        <path d={band} fill="var(--rule)" opacity={0.6} />
-        <line x1={EDGE} x2={WIDTH - 8} y1={toY(0)} y2={toY(0)} stroke="var(--ink)" strokeWidth={2} />
-        {points.map(({ x, off, way }, i) => (
-          <circle
-            key={i}
-            cx={toX(x)}
-            cy={toY(off)}
-            r={5}
-            fill={way === 'up' ? 'var(--steel)' : 'none'}
-            stroke="var(--steel)"
-            strokeWidth={2}
-          />
-        ))}
-        <text x={4} y={toY(allowed) + 4} fontSize={12} fill="var(--ink2)">
-          +{figure(allowed)}
-        </text>
-        <text x={4} y={toY(-allowed) + 4} fontSize={12} fill="var(--ink2)">
-          −{figure(allowed)}
-        </text>
-        <text x={WIDTH - 10} y={HEIGHT - 6} fontSize={12} fill="var(--ink2)" textAnchor="end">
-          applied, to {figure(full)} {label}
-        </text>
-      </svg>
+      <LadderDrawing
+        points={points}
+        figure={figure}
+        label={label}
+        allowed={allowed}
+        band={band}
+        toY={toY}
+        toX={toX}
+        full={full}
+      />
       <figcaption className="text-sm text-ink2">
         Value less pump, {label}: discs going up, rings going down; the band is the tolerance.
       </figcaption>
     </figure>
+  );
+}
+
+/** Points of the ladder against the band that is allowed. */
+function LadderDrawing({
+  points,
+  figure,
+  label,
+  allowed,
+  band,
+  toY,
+  toX,
+  full,
+}: {
+  points: readonly ({ x: number; off: number; way: 'up' } | { x: number; off: number; way: 'down' })[];
+  figure: (mbar: number) => string;
+  label: string;
+  allowed: number;
+  band: string;
+  toY: (off: number) => number;
+  toX: (mbar: number) => number;
+  full: number;
+}) {
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="w-full max-w-lg border-2 border-rule bg-card"
+      role="img"
+      aria-label={`Pump test: ${points.length} readings, off by at most ${figure(Math.max(...points.map(({ off }) => Math.abs(off))))} ${label}; the band is ±${figure(allowed)} ${label}`}
+    >
+      <path d={band} fill="var(--rule)" opacity={0.6} />
+      <line x1={EDGE} x2={WIDTH - 8} y1={toY(0)} y2={toY(0)} stroke="var(--ink)" strokeWidth={2} />
+      {points.map(({ x, off, way }, i) => (
+        <LadderPoint key={i} toX={toX} x={x} toY={toY} off={off} way={way} />
+      ))}
+      <text x={4} y={toY(allowed) + 4} fontSize={12} fill="var(--ink2)">
+        +{figure(allowed)}
+      </text>
+      <text x={4} y={toY(-allowed) + 4} fontSize={12} fill="var(--ink2)">
+        −{figure(allowed)}
+      </text>
+      <text x={WIDTH - 10} y={HEIGHT - 6} fontSize={12} fill="var(--ink2)" textAnchor="end">
+        applied, to {figure(full)} {label}
+      </text>
+    </svg>
+  );
+}
+
+/** One rung, on the way up or down. */
+function LadderPoint({
+  toX,
+  x,
+  toY,
+  off,
+  way,
+}: {
+  toX: (mbar: number) => number;
+  x: number;
+  toY: (off: number) => number;
+  off: number;
+  way: 'up' | 'down';
+}) {
+  return (
+    <circle
+      cx={toX(x)}
+      cy={toY(off)}
+      r={5}
+      fill={way === 'up' ? 'var(--steel)' : 'none'}
+      stroke="var(--steel)"
+      strokeWidth={2}
+    />
   );
 }

@@ -6,7 +6,7 @@ import { choice, text } from '../../form/kinds.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { EntryForm } from '../../job/EntryForm.tsx';
 import { partOptions } from '../../job/partOptions.ts';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import { useEntryForm, type FieldsOf, type EntryForm as OfEntry } from '../../job/useEntryForm.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'part-state'> = { part: choice('dp-sensor'), state: choice('sound'), why: text() };
@@ -32,21 +32,7 @@ export function PartForm({ open, part }: { open: OpenJob; part: PartId | undefin
     <div className="grid gap-4">
       <EntryForm of={form} className="grid gap-4">
         <ChoiceField name="part" label="Part" options={partOptions(open, words)} />
-        <fieldset>
-          <legend className="mb-1">Found</legend>
-          <div className="grid grid-cols-2 sm:grid-cols-3 gap-2">
-            {PART_STATES.filter((s) => s !== 'not-looked-at').map((s) => (
-              <label
-                key={s}
-                className={`flex items-center gap-2 min-h-11 px-3 border-2 rounded-sm ${state === s ? 'border-ink bg-card font-bold' : 'border-rule'}`}
-              >
-                <input type="radio" value={s} className="sr-only" {...form.form.register('state')} />
-                <StateMark state={s} />
-                {words.name('partStates', s)}
-              </label>
-            ))}
-          </div>
-        </fieldset>
+        <FoundChoice state={state} form={form} />
         <TextField name="why" label="How you know" hint="A figure with its unit is best" rows={2} />
         <SaveButton main>Enter for {words.name('parts', chosen)}</SaveButton>
       </EntryForm>
@@ -66,5 +52,27 @@ export function PartForm({ open, part }: { open: OpenJob; part: PartId | undefin
         </ul>
       ) : null}
     </div>
+  );
+}
+
+/** In which state the part was found. */
+function FoundChoice({ state, form }: { state: unknown; form: OfEntry<'part-state'> }) {
+  const words = useWords();
+  return (
+    <fieldset>
+      <legend className="mb-1">Found</legend>
+      <div className="grid grid-cols-2 sm:grid-cols-3 gap-2">
+        {PART_STATES.filter((s) => s !== 'not-looked-at').map((s) => (
+          <label
+            key={s}
+            className={`flex items-center gap-2 min-h-11 px-3 border-2 rounded-sm ${state === s ? 'border-ink bg-card font-bold' : 'border-rule'}`}
+          >
+            <input type="radio" value={s} className="sr-only" {...form.form.register('state')} />
+            <StateMark state={s} />
+            {words.name('partStates', s)}
+          </label>
+        ))}
+      </div>
+    </fieldset>
   );
 }

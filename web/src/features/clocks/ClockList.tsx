@@ -89,18 +89,33 @@ export function RunningClock({
           ) : null}
         </span>
       </p>
-      {canEnter ? (
-        <div className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
-          {early ? (
-            <Field label="Reason for ending early" hint="Shown in the report">
-              <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
-            </Field>
-          ) : (
-            <span />
-          )}
-          <Button onClick={end}>{early ? 'End it early' : 'End it'}</Button>
-        </div>
-      ) : null}
+      {canEnter ? <EndTimer early={early} why={why} setWhy={setWhy} end={end} /> : null}
+    </div>
+  );
+}
+
+/** Ends a timer, with the reason where it is early. */
+function EndTimer({
+  early,
+  why,
+  setWhy,
+  end,
+}: {
+  early: boolean;
+  why: string;
+  setWhy: (value: string) => void;
+  end: () => void;
+}) {
+  return (
+    <div className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
+      {early ? (
+        <Field label="Reason for ending early" hint="Shown in the report">
+          <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
+        </Field>
+      ) : (
+        <span />
+      )}
+      <Button onClick={end}>{early ? 'End it early' : 'End it'}</Button>
     </div>
   );
 }

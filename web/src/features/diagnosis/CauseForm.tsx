@@ -10,8 +10,8 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { EntryForm } from '../../job/EntryForm.tsx';
-import { useAddEntry } from '../../job/useAddEntry.ts';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import { useAddEntry, type AddEntry } from '../../job/useAddEntry.ts';
+import { useEntryForm, type FieldsOf, type EntryForm as OfEntry } from '../../job/useEntryForm.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 
@@ -36,7 +36,6 @@ const LIKELY_ENOUGH = 0.05;
 
 /** What is behind it, as the technician says: from the likely ones or in own words, with the reason. */
 export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
-  const words = useWords();
   const addEntry = useAddEntry(open.job.id);
   const diagnosis = useDiagnosis(open);
   const form = useEntryForm(open, 'cause', FIELDS, { corrects: true });
@@ -52,54 +51,74 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
   return (
     <section className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">Cause</h3>
-      <ul className="grid gap-2" aria-label="Causes">
-        {open.derived.causes.map(({ cause, state, why, entry, forNow }) => (
-          <li key={entry.id} className="flex gap-3 items-start">
-            <StateMark state={STATE_MARKS[state]} size={20} />
-            <span>
-              <b>{words.say(sentenceOf(cause))}</b>: {forNow ? 'repaired for now' : STATE_WORDS[state]}. {why}
-              {state === 'confirmed' || state === 'put-right' ? <OnOthers open={open} /> : null}
-              {state === 'confirmed' && canEnter ? (
-                <Button
-                  type="button"
-                  weight="quiet"
-                  onClick={() => void addEntry({ kind: 'cause', cause, state: 'put-right', why })}
-                >
-                  Repaired: look for what it hid
-                </Button>
-              ) : null}
-            </span>
-          </li>
-        ))}
-      </ul>
-      {canEnter ? (
-        <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
-          <Field label="It is">
-            <select
-              className="input-box"
-              value={known ? cause : IN_OWN_WORDS}
-              onChange={(event) => form.form.setValue('cause', event.target.value)}
-            >
-              <option value={IN_OWN_WORDS}>something else, in own words</option>
-              {order.map(({ id, probability }) => (
-                <option key={id} value={id}>
-                  {words.say(sentenceOf(id))}
-                  {probability >= LIKELY_ENOUGH ? ` (${words.percent(100 * probability, 0)})` : ''}
-                </option>
-              ))}
-            </select>
-          </Field>
-          <ChoiceField
-            name="state"
-            label="That is"
-            options={CAUSE_STATES.map((id) => [id, STATE_WORDS[id]])}
-          />
-          {known ? null : <TextField name="cause" label="In own words" className="sm:col-span-2" />}
-          <TextField name="why" label="How you know" className="sm:col-span-2" rows={2} />
-          <SaveButton className="sm:col-span-2">Save the cause</SaveButton>
-        </EntryForm>
-      ) : null}
+      <KnownCauses open={open} canEnter={canEnter} addEntry={addEntry} />
+      {canEnter ? <CauseFields form={form} known={known} cause={cause} order={order} /> : null}
     </section>
+  );
+}
+
+/** Causes that were confirmed. */
+function KnownCauses({ open, canEnter, addEntry }: { open: OpenJob; canEnter: boolean; addEntry: AddEntry }) {
+  const words = useWords();
+  return (
+    <ul className="grid gap-2" aria-label="Causes">
+      {open.derived.causes.map(({ cause, state, why, entry, forNow }) => (
+        <li key={entry.id} className="flex gap-3 items-start">
+          <StateMark state={STATE_MARKS[state]} size={20} />
+          <span>
+            <b>{words.say(sentenceOf(cause))}</b>: {forNow ? 'repaired for now' : STATE_WORDS[state]}. {why}
+            {state === 'confirmed' || state === 'put-right' ? <OnOthers open={open} /> : null}
+            {state === 'confirmed' && canEnter ? (
+              <Button
+                type="button"
+                weight="quiet"
+                onClick={() => void addEntry({ kind: 'cause', cause, state: 'put-right', why })}
+              >
+                Repaired: look for what it hid
+              </Button>
+            ) : null}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Which cause, and how it was found. */
+function CauseFields({
+  form,
+  known,
+  cause,
+  order,
+}: {
+  form: OfEntry<'cause'>;
+  known: boolean;
+  cause: string;
+  order: readonly { readonly id: string; readonly probability: number }[];
+}) {
+  const words = useWords();
+  return (
+    <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
+      <Field label="It is">
+        <select
+          className="input-box"
+          value={known ? cause : IN_OWN_WORDS}
+          onChange={(event) => form.form.setValue('cause', event.target.value)}
+        >
+          <option value={IN_OWN_WORDS}>something else, in own words</option>
+          {order.map(({ id, probability }) => (
+            <option key={id} value={id}>
+              {words.say(sentenceOf(id))}
+              {probability >= LIKELY_ENOUGH ? ` (${words.percent(100 * probability, 0)})` : ''}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <ChoiceField name="state" label="That is" options={CAUSE_STATES.map((id) => [id, STATE_WORDS[id]])} />
+      {known ? null : <TextField name="cause" label="In own words" className="sm:col-span-2" />}
+      <TextField name="why" label="How you know" className="sm:col-span-2" rows={2} />
+      <SaveButton className="sm:col-span-2">Save the cause</SaveButton>
+    </EntryForm>
   );
 }
 

@@ -127,20 +127,7 @@ function Likely({
   return (
     <li>
       <details>
-        <summary className="min-h-11 py-1 cursor-pointer list-none">
-          <span className="flex justify-between gap-3 text-[15px] leading-snug">
-            <span>
-              {words.say(sentenceOf(id))}
-              {form === undefined ? null : (
-                <span className="block text-sm text-ink2">{words.say(formSentence(id, form) ?? '')}</span>
-              )}
-            </span>
-            <span className="figure-text whitespace-nowrap">{percent} %</span>
-          </span>
-          <span aria-hidden className="block h-2 bg-rule mt-1">
-            <span className="block h-2 bg-ink" style={{ width: `${percent}%` }} />
-          </span>
-        </summary>
+        <LikelyHead id={id} form={form} percent={percent} />
         <ul className="text-sm leading-snug grid gap-1 pb-2">
           {reasons
             .filter(({ weight }) => Math.abs(weight) >= LEAST_WEIGHT)
@@ -159,5 +146,26 @@ function Likely({
         ) : null}
       </details>
     </li>
+  );
+}
+
+/** Name, form and chance. */
+function LikelyHead({ id, form, percent }: { id: string; form: string | undefined; percent: number }) {
+  const words = useWords();
+  return (
+    <summary className="min-h-11 py-1 cursor-pointer list-none">
+      <span className="flex justify-between gap-3 text-[15px] leading-snug">
+        <span>
+          {words.say(sentenceOf(id))}
+          {form === undefined ? null : (
+            <span className="block text-sm text-ink2">{words.say(formSentence(id, form) ?? '')}</span>
+          )}
+        </span>
+        <span className="figure-text whitespace-nowrap">{percent} %</span>
+      </span>
+      <span aria-hidden className="block h-2 bg-rule mt-1">
+        <span className="block h-2 bg-ink" style={{ width: `${percent}%` }} />
+      </span>
+    </summary>
   );
 }

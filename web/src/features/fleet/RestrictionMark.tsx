@@ -29,12 +29,41 @@ export function RestrictionMark({ told: { visits, outlook } }: { told: VehicleOu
   const share = outlook.dueKm.value === 0 ? 0 : ahead / outlook.dueKm.value;
   const end = outlook.now.value + (outlook.limitRatio - outlook.now.value) * share;
   return (
+    <MarkDrawing
+      y={y}
+      limitRatio={outlook.limitRatio}
+      read={read}
+      at={at}
+      ahead={[at(outlook.from.km, outlook.now.value), at(last, end)]}
+      x={x}
+    />
+  );
+}
+
+/** Restriction over distance, small. */
+function MarkDrawing({
+  y,
+  limitRatio,
+  read,
+  at,
+  ahead,
+  x,
+}: {
+  y: (ratio: number) => number;
+  limitRatio: number;
+  read: readonly { km: number; ratio: number; left: boolean }[];
+  at: (km: number, ratio: number) => string;
+  /** Where the road to due begins and ends. */
+  ahead: readonly [string, string];
+  x: (km: number) => number;
+}) {
+  return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full max-w-44" aria-hidden>
       <line
         x1={PAD}
         x2={WIDTH - PAD}
-        y1={y(outlook.limitRatio)}
-        y2={y(outlook.limitRatio)}
+        y1={y(limitRatio)}
+        y2={y(limitRatio)}
         stroke="var(--ink2)"
         strokeDasharray="4 3"
       />
@@ -45,7 +74,7 @@ export function RestrictionMark({ told: { visits, outlook } }: { told: VehicleOu
         strokeWidth={1.2}
       />
       <polyline
-        points={`${at(outlook.from.km, outlook.now.value)} ${at(last, end)}`}
+        points={ahead.join(' ')}
         fill="none"
         stroke="var(--ember)"
         strokeWidth={2}

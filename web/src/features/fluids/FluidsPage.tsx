@@ -20,7 +20,7 @@ import {
   TickField,
 } from '../../form/FieldForm.tsx';
 import { figure, flag, number, text, type Fields } from '../../form/kinds.ts';
-import { checked, useFieldForm } from '../../form/useFieldForm.ts';
+import { checked, useFieldForm, type FieldForm as OfFields } from '../../form/useFieldForm.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 
 const FIELDS: Fields = {
@@ -57,7 +57,6 @@ const contentSchema = newFluidSchema.omit({ id: true });
 
 /** Fluids with what their sheets say and what is left of each; what jobs use is taken off by itself. */
 export function FluidsPage() {
-  const words = useWords();
   const fluids = useFluidsQuery();
   const session = useSessionQuery();
   const [editing, setEditing] = useState<string>();
@@ -73,34 +72,13 @@ export function FluidsPage() {
       {fluids.error ? <ProblemNotice problem={problemOf(fluids.error)} /> : null}
       <ul className="border-t-2 border-ink">
         {(fluids.data ?? []).map((fluid) => (
-          <li key={fluid.id} className="py-3 border-b-2 border-rule grid gap-2">
-            <div className="flex flex-wrap gap-x-6 gap-y-1 items-baseline">
-              <h2 className="text-xl grow">{fluid.name}</h2>
-              <p>
-                <span className="figure-text text-xl">{words.volume(fluid.stockL, 2)}</span>{' '}
-                <span className="text-ink2">
-                  of {words.volume(fluid.countedL, 2)} counted {words.shortDate(fluid.countedAt)}
-                </span>
-              </p>
-            </div>
-            <p className="text-ink2">
-              {fluid.kind === 'soak' ? 'Soaks' : 'Rinses'},{' '}
-              {fluid.waterParts === 0 ? 'used as it is' : `1 : ${fluid.waterParts} with water`}, filter up to{' '}
-              {words.temperature(fluid.filterUpToC)}, dwell {fluid.dwellMin} min, bursts of {fluid.burstS} s,
-              line up to {words.linePressure(fluid.lineUpToBar)}. Coated filters:{' '}
-              {fluid.coatedFilters ? 'yes' : 'no'}. Bricks after the filter:{' '}
-              {fluid.laterBricks ? 'yes' : 'no'}.
-            </p>
-            {mayEdit ? (
-              editing === fluid.id ? (
-                <FluidForm fluid={fluid} onDone={() => setEditing(undefined)} />
-              ) : (
-                <Button className="justify-self-start" onClick={() => setEditing(fluid.id)}>
-                  Change or count {fluid.name}
-                </Button>
-              )
-            ) : null}
-          </li>
+          <FluidRow
+            key={fluid.id}
+            fluid={fluid}
+            mayEdit={mayEdit}
+            editing={editing}
+            setEditing={setEditing}
+          />
         ))}
       </ul>
       {fluids.data?.length === 0 ? <p>No fluid yet. Add the first one with its data sheet.</p> : null}
@@ -111,6 +89,50 @@ export function FluidsPage() {
         </section>
       ) : null}
     </main>
+  );
+}
+
+/** One fluid with what is left of it. */
+function FluidRow({
+  fluid,
+  mayEdit,
+  editing,
+  setEditing,
+}: {
+  fluid: Fluid;
+  mayEdit: boolean;
+  editing: string | undefined;
+  setEditing: (value: string | undefined) => void;
+}) {
+  const words = useWords();
+  return (
+    <li className="py-3 border-b-2 border-rule grid gap-2">
+      <div className="flex flex-wrap gap-x-6 gap-y-1 items-baseline">
+        <h2 className="text-xl grow">{fluid.name}</h2>
+        <p>
+          <span className="figure-text text-xl">{words.volume(fluid.stockL, 2)}</span>{' '}
+          <span className="text-ink2">
+            of {words.volume(fluid.countedL, 2)} counted {words.shortDate(fluid.countedAt)}
+          </span>
+        </p>
+      </div>
+      <p className="text-ink2">
+        {fluid.kind === 'soak' ? 'Soaks' : 'Rinses'},{' '}
+        {fluid.waterParts === 0 ? 'used as it is' : `1 : ${fluid.waterParts} with water`}, filter up to{' '}
+        {words.temperature(fluid.filterUpToC)}, dwell {fluid.dwellMin} min, bursts of {fluid.burstS} s, line
+        up to {words.linePressure(fluid.lineUpToBar)}. Coated filters: {fluid.coatedFilters ? 'yes' : 'no'}.
+        Bricks after the filter: {fluid.laterBricks ? 'yes' : 'no'}.
+      </p>
+      {mayEdit ? (
+        editing === fluid.id ? (
+          <FluidForm fluid={fluid} onDone={() => setEditing(undefined)} />
+        ) : (
+          <Button className="justify-self-start" onClick={() => setEditing(fluid.id)}>
+            Change or count {fluid.name}
+          </Button>
+        )
+      ) : null}
+    </li>
   );
 }
 
@@ -134,6 +156,23 @@ function FluidForm({ fluid, onDone }: { fluid?: Fluid; onDone: () => void }) {
     onDone();
   };
   const failure = added.error ?? changed.error;
+  return <FluidFields form={form} save={save} failure={failure} fluid={fluid} onDone={onDone} />;
+}
+
+/** Name, kind, mixing and stock. */
+function FluidFields({
+  form,
+  save,
+  failure,
+  fluid,
+  onDone,
+}: {
+  form: OfFields;
+  save: () => Promise<void>;
+  failure: unknown;
+  fluid: Fluid | undefined;
+  onDone: () => void;
+}) {
   return (
     <FieldForm of={form} onSave={() => void save()} className="grid sm:grid-cols-3 gap-3">
       <TextField name="name" label="Name" className="sm:col-span-2" />

@@ -1,10 +1,10 @@
-import { entriesOfKind, type BodyOf } from '@white-ember/core/ledger';
+import { entriesOfKind, type BodyOf, type EntryOf } from '@white-ember/core/ledger';
 import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { choice, optionalText, text } from '../../form/kinds.ts';
 import { EntryForm } from '../../job/EntryForm.tsx';
 import { partOptions } from '../../job/partOptions.ts';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import { useEntryForm, type FieldsOf, type EntryForm as OfEntry } from '../../job/useEntryForm.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 
 type Changed = BodyOf<'part-changed'>;
@@ -50,7 +50,6 @@ export function PartsBefore({
   canEnter: boolean;
   where?: Changed['where'];
 }) {
-  const words = useWords();
   const form = useEntryForm(open, 'part-changed', FIELDS, {
     draft: `part changed ${where}`,
     fixed: { where },
@@ -61,48 +60,61 @@ export function PartsBefore({
   return (
     <div>
       <h2 className="text-xl mb-1">{where === 'elsewhere' ? 'Changed before, by others' : 'Parts fitted'}</h2>
-      <ul className="border-t-2 border-ink">
-        {entries.map(({ id, body }) => (
-          <li key={id} className="border-b-2 border-rule py-2">
-            <p className="font-head font-semibold">
-              {body.what}
-              {body.when ? `, ${body.when}` : ''}
-            </p>
-            <p className="text-sm text-ink2">
-              {[
-                CONDITION_WORDS[body.condition],
-                EFFECT_WORDS[body.effect],
-                ...(body.number ? [`no. ${body.number}`] : []),
-                ...(body.supplier ? [body.supplier] : []),
-                ...(body.fits ? [FITS_WORDS[body.fits]] : []),
-                ...(body.supersededBy ? [`now ${body.supersededBy}`] : []),
-              ].join(' · ')}
-            </p>
-          </li>
-        ))}
-      </ul>
+      <ChangedParts entries={entries} />
       {entries.length === 0 ? <p className="text-ink2 py-1">Nothing is entered.</p> : null}
-      {canEnter ? (
-        <details className="border-2 border-rule bg-card mt-2">
-          <summary className="font-head font-semibold min-h-12 px-3 content-center">Add a part</summary>
-          <EntryForm of={form} className="grid grid-cols-2 gap-3 p-3 pt-0">
-            <TextField name="what" label="Part" className="col-span-2" />
-            <ChoiceField name="part" label="On the line" options={partOptions(open, words, 'elsewhere')} />
-            <TextField name="when" label="When" />
-            <ChoiceField name="condition" label="It was" options={Object.entries(CONDITION_WORDS)} />
-            <ChoiceField name="effect" label="It" options={Object.entries(EFFECT_WORDS)} />
-            <TextField name="number" label="Part number" />
-            <TextField name="supplier" label="Supplier" />
-            <ChoiceField
-              name="fits"
-              label="Number"
-              options={[['', 'not looked up'], ...Object.entries(FITS_WORDS)]}
-            />
-            <TextField name="supersededBy" label="Superseded by" />
-            <SaveButton className="col-span-2">Save the part</SaveButton>
-          </EntryForm>
-        </details>
-      ) : null}
+      {canEnter ? <ChangedPartForm form={form} open={open} /> : null}
     </div>
+  );
+}
+
+/** Another part that was changed. */
+function ChangedPartForm({ form, open }: { form: OfEntry<'part-changed'>; open: OpenJob }) {
+  const words = useWords();
+  return (
+    <details className="border-2 border-rule bg-card mt-2">
+      <summary className="font-head font-semibold min-h-12 px-3 content-center">Add a part</summary>
+      <EntryForm of={form} className="grid grid-cols-2 gap-3 p-3 pt-0">
+        <TextField name="what" label="Part" className="col-span-2" />
+        <ChoiceField name="part" label="On the line" options={partOptions(open, words, 'elsewhere')} />
+        <TextField name="when" label="When" />
+        <ChoiceField name="condition" label="It was" options={Object.entries(CONDITION_WORDS)} />
+        <ChoiceField name="effect" label="It" options={Object.entries(EFFECT_WORDS)} />
+        <TextField name="number" label="Part number" />
+        <TextField name="supplier" label="Supplier" />
+        <ChoiceField
+          name="fits"
+          label="Number"
+          options={[['', 'not looked up'], ...Object.entries(FITS_WORDS)]}
+        />
+        <TextField name="supersededBy" label="Superseded by" />
+        <SaveButton className="col-span-2">Save the part</SaveButton>
+      </EntryForm>
+    </details>
+  );
+}
+
+/** What was changed. */
+function ChangedParts({ entries }: { entries: readonly EntryOf<'part-changed'>[] }) {
+  return (
+    <ul className="border-t-2 border-ink">
+      {entries.map(({ id, body }) => (
+        <li key={id} className="border-b-2 border-rule py-2">
+          <p className="font-head font-semibold">
+            {body.what}
+            {body.when ? `, ${body.when}` : ''}
+          </p>
+          <p className="text-sm text-ink2">
+            {[
+              CONDITION_WORDS[body.condition],
+              EFFECT_WORDS[body.effect],
+              ...(body.number ? [`no. ${body.number}`] : []),
+              ...(body.supplier ? [body.supplier] : []),
+              ...(body.fits ? [FITS_WORDS[body.fits]] : []),
+              ...(body.supersededBy ? [`now ${body.supersededBy}`] : []),
+            ].join(' · ')}
+          </p>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -141,29 +141,7 @@ function JobRow({ job }: { job: JobListItem }) {
           <span className="figure-text text-xl block">{job.plate}</span>
           <span className="text-sm text-ink2">{job.model}</span>
         </span>
-        <span className="max-md:row-start-2 max-md:col-span-2">
-          <span className="font-bold">
-            <Say it={job.summary.headline} />
-          </span>
-          {next && !job.summary.waitsFor ? (
-            <span className="block">
-              <span className="text-sm text-ink2 mr-2">Next</span>
-              {next.title}
-              {next.minutes === undefined ? null : (
-                <span className="figure-text ml-2 text-sm">{next.minutes} min</span>
-              )}
-            </span>
-          ) : null}
-          {job.summary.waitsFor ? (
-            <span className="block text-sm text-ember-text font-bold">
-              Waits for <Say it={job.summary.waitsFor} />
-            </span>
-          ) : null}
-          <span className="block text-sm text-ink2">
-            {job.customerName ? `${job.customerName} · ` : ''}job {job.number} ·{' '}
-            {job.entryCount === 1 ? '1 entry' : `${job.entryCount} entries`}
-          </span>
-        </span>
+        <NextOf job={job} next={next} />
         <span className="max-md:row-start-3">
           <StageStrip stage={job.summary.stage} />
           <span className="text-sm text-ink2">
@@ -176,5 +154,40 @@ function JobRow({ job }: { job: JobListItem }) {
         </span>
       </Link>
     </li>
+  );
+}
+
+/** What a job waits for. */
+function NextOf({
+  job,
+  next,
+}: {
+  job: JobListItem;
+  next: { readonly title: string; readonly minutes?: number | undefined } | undefined;
+}) {
+  return (
+    <span className="max-md:row-start-2 max-md:col-span-2">
+      <span className="font-bold">
+        <Say it={job.summary.headline} />
+      </span>
+      {next && !job.summary.waitsFor ? (
+        <span className="block">
+          <span className="text-sm text-ink2 mr-2">Next</span>
+          {next.title}
+          {next.minutes === undefined ? null : (
+            <span className="figure-text ml-2 text-sm">{next.minutes} min</span>
+          )}
+        </span>
+      ) : null}
+      {job.summary.waitsFor ? (
+        <span className="block text-sm text-ember-text font-bold">
+          Waits for <Say it={job.summary.waitsFor} />
+        </span>
+      ) : null}
+      <span className="block text-sm text-ink2">
+        {job.customerName ? `${job.customerName} · ` : ''}job {job.number} ·{' '}
+        {job.entryCount === 1 ? '1 entry' : `${job.entryCount} entries`}
+      </span>
+    </span>
   );
 }

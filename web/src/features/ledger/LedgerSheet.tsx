@@ -17,7 +17,6 @@ export function LedgerSheet({
   onOpenChange: (open: boolean) => void;
   onEntry: (entry: Entry) => void;
 }) {
-  const words = useWords();
   const successor = new Map(
     entries.flatMap((entry) => (entry.supersedes ? [[entry.supersedes, entry]] : [])),
   );
@@ -27,29 +26,43 @@ export function LedgerSheet({
         {entries.map((entry) => {
           const next = successor.get(entry.id);
           const fate = next ? (next.body.kind === 'withdrawn' ? 'withdrawn' : 'corrected') : undefined;
-          return (
-            <li key={entry.id} className="border-b-2 border-rule">
-              <button
-                className="w-full min-h-12 grid grid-cols-[8rem_1fr] sm:grid-cols-[8rem_1fr_10rem] gap-x-3 items-center text-left"
-                onClick={() => onEntry(entry)}
-              >
-                <span className="text-sm text-ink2">{words.moment(entry.deviceTime)}</span>
-                <span>
-                  <span className={`font-head font-semibold ${fate ? 'line-through' : ''}`}>
-                    <Say it={entryFigure(entry)} />
-                  </span>
-                  {fate ? <span className="text-sm text-ink2"> · {fate}</span> : null}
-                </span>
-                <span className="text-sm text-ink2 max-sm:col-start-2">
-                  {entry.authorName}
-                  {entry.imported ? ', from an archive' : ''}
-                </span>
-              </button>
-            </li>
-          );
+          return <LedgerRow key={entry.id} entry={entry} onEntry={onEntry} fate={fate} />;
         })}
       </ol>
       {entries.length === 0 ? <p>Nothing entered yet.</p> : null}
     </Sheet>
+  );
+}
+
+/** One entry, and what became of it. */
+function LedgerRow({
+  entry,
+  onEntry,
+  fate,
+}: {
+  entry: Entry;
+  onEntry: (entry: Entry) => void;
+  fate: 'withdrawn' | 'corrected' | undefined;
+}) {
+  const words = useWords();
+  return (
+    <li className="border-b-2 border-rule">
+      <button
+        className="w-full min-h-12 grid grid-cols-[8rem_1fr] sm:grid-cols-[8rem_1fr_10rem] gap-x-3 items-center text-left"
+        onClick={() => onEntry(entry)}
+      >
+        <span className="text-sm text-ink2">{words.moment(entry.deviceTime)}</span>
+        <span>
+          <span className={`font-head font-semibold ${fate ? 'line-through' : ''}`}>
+            <Say it={entryFigure(entry)} />
+          </span>
+          {fate ? <span className="text-sm text-ink2"> · {fate}</span> : null}
+        </span>
+        <span className="text-sm text-ink2 max-sm:col-start-2">
+          {entry.authorName}
+          {entry.imported ? ', from an archive' : ''}
+        </span>
+      </button>
+    </li>
   );
 }

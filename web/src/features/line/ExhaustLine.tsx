@@ -94,30 +94,7 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
         />
       ) : null}
       {has('back-pressure-sensor') ? (
-        <Part
-          label={`P, ${words.name('parts', 'back-pressure-sensor').toLowerCase()}: ${words.name('partStates', stateOf('back-pressure-sensor'))}`}
-          selected={selected === 'back-pressure-sensor'}
-          onSelect={() => onPart('back-pressure-sensor')}
-        >
-          <Hit x={40} y={6} width={100} height={62} />
-          <path d="M58 36 V70" stroke="var(--steel)" strokeWidth={3} />
-          <rect
-            x={42}
-            y={12}
-            width={32}
-            height={24}
-            fill="var(--card)"
-            stroke="var(--steel)"
-            strokeWidth={2.5}
-            rx={2}
-          />
-          <LineText x={58} y={29} anchor="middle" weight={600} fill="var(--steel)">
-            P
-          </LineText>
-          <g transform="translate(88 24) scale(0.85)" color="var(--ink)">
-            <StateShape state={stateOf('back-pressure-sensor')} />
-          </g>
-        </Part>
+        <BackPressure stateOf={stateOf} selected={selected} onPart={onPart} />
       ) : null}
       {placed.map(({ part, x, celsius, side }) => (
         <Part
@@ -158,6 +135,45 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
   );
 }
 
+/** The sensor before the turbine. */
+function BackPressure({
+  stateOf,
+  selected,
+  onPart,
+}: {
+  stateOf: (part: PartId) => PartState;
+  selected: PartId | undefined;
+  onPart: (part: PartId) => void;
+}) {
+  const words = useWords();
+  return (
+    <Part
+      label={`P, ${words.name('parts', 'back-pressure-sensor').toLowerCase()}: ${words.name('partStates', stateOf('back-pressure-sensor'))}`}
+      selected={selected === 'back-pressure-sensor'}
+      onSelect={() => onPart('back-pressure-sensor')}
+    >
+      <Hit x={40} y={6} width={100} height={62} />
+      <path d="M58 36 V70" stroke="var(--steel)" strokeWidth={3} />
+      <rect
+        x={42}
+        y={12}
+        width={32}
+        height={24}
+        fill="var(--card)"
+        stroke="var(--steel)"
+        strokeWidth={2.5}
+        rx={2}
+      />
+      <LineText x={58} y={29} anchor="middle" weight={600} fill="var(--steel)">
+        P
+      </LineText>
+      <g transform="translate(88 24) scale(0.85)" color="var(--ink)">
+        <StateShape state={stateOf('back-pressure-sensor')} />
+      </g>
+    </Part>
+  );
+}
+
 function BodyPart({
   body,
   state,
@@ -172,7 +188,31 @@ function BodyPart({
   const words = useWords();
   const middle = (body.left + body.right) / 2;
   const name = BODY_NAMES[body.id];
-  const drawn = (
+  const drawn = <BodyShape body={body} state={state} middle={middle} name={name} selected={selected} />;
+  return onSelect && state ? (
+    <Part label={`${name}: ${words.name('partStates', state)}`} selected={selected} onSelect={onSelect}>
+      {drawn}
+    </Part>
+  ) : (
+    <g>{drawn}</g>
+  );
+}
+
+/** How a part that gas goes through is drawn. */
+function BodyShape({
+  body,
+  state,
+  middle,
+  name,
+  selected,
+}: {
+  body: Body;
+  state: PartState | undefined;
+  middle: number;
+  name: string;
+  selected: boolean;
+}) {
+  return (
     <>
       <Hit
         x={body.left}
@@ -203,13 +243,6 @@ function BodyPart({
         <path d={`M${body.left} ${LINE_HEIGHT - 3} H${body.right}`} stroke="var(--ember)" strokeWidth={5} />
       ) : null}
     </>
-  );
-  return onSelect && state ? (
-    <Part label={`${name}: ${words.name('partStates', state)}`} selected={selected} onSelect={onSelect}>
-      {drawn}
-    </Part>
-  ) : (
-    <g>{drawn}</g>
   );
 }
 

@@ -1,3 +1,4 @@
+import type { UnitChoice } from '@white-ember/core/words';
 import { Volume2, VolumeX, X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { BaselinePlan } from '@white-ember/core/readings';
@@ -11,7 +12,7 @@ import type { Said } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
 import { Cues } from './cues.ts';
 import { keepAwake } from './keepAwake.ts';
-import { cleanNowMbar, deltaPLimit, type LiveFacts } from './liveLimits.ts';
+import { cleanNowMbar, deltaPLimit, type LiveFacts, type LimitNow } from './liveLimits.ts';
 import type { LiveSession } from './liveSession.ts';
 import type { LiveState } from './liveState.ts';
 import { columnsOf, type LiveTrace } from './liveTrace.ts';
@@ -98,38 +99,15 @@ export function ArmsLength({
         if (!(event.target as HTMLElement).closest('button')) session.mark();
       }}
     >
-      <div className="p-4 sm:px-10">
-        <div className="flex justify-between gap-4 font-head font-semibold text-2xl sm:text-3xl">
-          <p>
-            <Say it={asked.text} />
-          </p>
-          <p className="whitespace-nowrap">
-            {asked.rpm === undefined
-              ? `${Math.round(rpm / 10) * 10} rpm`
-              : inBand
-                ? 'in the band'
-                : rpm < asked.rpm
-                  ? 'more'
-                  : 'less'}
-          </p>
-        </div>
-        <RevBand rpm={rpm} aimRpm={asked.rpm} />
-      </div>
-      <div className="px-4 sm:px-10 grid sm:grid-cols-[minmax(0,2fr)_minmax(0,1fr)] gap-6 items-center min-h-0">
-        <div className="min-w-0">
-          <p className="font-head font-semibold text-3xl text-steel">ΔP across the filter</p>
-          <p className="figure-text text-steel leading-none whitespace-nowrap text-[min(34vw,42vh)] sm:text-[min(23vw,44vh)]">
-            {shown === undefined ? '–' : shown.toFixed(Math.abs(shown) < 10 ? 1 : 0)}
-            <span className="text-[0.25em]"> {unitLabel(pressureUnit)}</span>
-          </p>
-          <p className={`font-head font-semibold text-2xl ${limit?.over ? 'text-ember-text' : 'text-ink2'}`}>
-            {limit?.over ? 'too high or implausible: ' : ''}
-            {limit?.text ?? 'no limit at this speed'}
-            {clean === undefined ? '' : ` · clean would read ${withUnit(clean, pressureUnit)} at this flow`}
-          </p>
-        </div>
-        <Trend session={session} state={state} />
-      </div>
+      <AskedSpeed asked={asked} rpm={rpm} inBand={inBand} />
+      <BigFigure
+        shown={shown}
+        pressureUnit={pressureUnit}
+        limit={limit}
+        clean={clean}
+        session={session}
+        state={state}
+      />
       <div className="border-t-2 border-ink p-3 sm:px-10 flex flex-wrap gap-x-12 gap-y-2 items-end justify-between">
         <p>
           <span className="block text-lg text-ink2">last steady reading</span>
@@ -152,43 +130,129 @@ export function ArmsLength({
             <span className="figure-text text-4xl sm:text-5xl">{leftText(clock.leftMs)}</span>
           </p>
         ) : null}
-        <div className="flex gap-2">
-          <button
-            type="button"
-            className="size-16 grid place-items-center border-2 border-ink"
-            aria-pressed={sound}
-            aria-label="Tone and speech"
-            onClick={() => {
-              if (sound) cues.off();
-              else cues.on();
-              setSound(!sound);
-            }}
-          >
-            {sound ? <Volume2 aria-hidden size={30} /> : <VolumeX aria-hidden size={30} />}
-          </button>
-          <button
-            type="button"
-            className="size-16 grid place-items-center border-2 border-ink"
-            aria-label="Leave the arm’s-length view (F)"
-            aria-keyshortcuts="f"
-            onClick={onClose}
-          >
-            <X aria-hidden size={30} />
-          </button>
-          <button
-            type="button"
-            className="min-h-16 px-6 bg-ink text-paper font-head font-semibold text-2xl"
-            onClick={session.mark}
-          >
-            Mark{state.marks.length > 0 ? ` ${state.marks.length}` : ''} · space
-          </button>
-        </div>
+        <ArmsButtons
+          sound={sound}
+          cues={cues}
+          setSound={setSound}
+          onClose={onClose}
+          session={session}
+          state={state}
+        />
       </div>
       <p className="sr-only" role="status">
         {last
           ? `Taken: ${withUnit(last.deltaPMbar, pressureUnit)} at ${Math.round(last.rpm)} rpm`
           : 'No readings yet'}
       </p>
+    </div>
+  );
+}
+
+/** Sound, capture, close. */
+function ArmsButtons({
+  sound,
+  cues,
+  setSound,
+  onClose,
+  session,
+  state,
+}: {
+  sound: boolean;
+  cues: Cues;
+  setSound: (value: boolean) => void;
+  onClose: () => void;
+  session: LiveSession;
+  state: LiveState;
+}) {
+  return (
+    <div className="flex gap-2">
+      <button
+        type="button"
+        className="size-16 grid place-items-center border-2 border-ink"
+        aria-pressed={sound}
+        aria-label="Tone and speech"
+        onClick={() => {
+          if (sound) cues.off();
+          else cues.on();
+          setSound(!sound);
+        }}
+      >
+        {sound ? <Volume2 aria-hidden size={30} /> : <VolumeX aria-hidden size={30} />}
+      </button>
+      <button
+        type="button"
+        className="size-16 grid place-items-center border-2 border-ink"
+        aria-label="Leave the arm’s-length view (F)"
+        aria-keyshortcuts="f"
+        onClick={onClose}
+      >
+        <X aria-hidden size={30} />
+      </button>
+      <button
+        type="button"
+        className="min-h-16 px-6 bg-ink text-paper font-head font-semibold text-2xl"
+        onClick={session.mark}
+      >
+        Mark{state.marks.length > 0 ? ` ${state.marks.length}` : ''} · space
+      </button>
+    </div>
+  );
+}
+
+/** ΔP, large. */
+function BigFigure({
+  shown,
+  pressureUnit,
+  limit,
+  clean,
+  session,
+  state,
+}: {
+  shown: number | undefined;
+  pressureUnit: UnitChoice['pressure'];
+  limit: LimitNow | undefined;
+  clean: number | undefined;
+  session: LiveSession;
+  state: LiveState;
+}) {
+  return (
+    <div className="px-4 sm:px-10 grid sm:grid-cols-[minmax(0,2fr)_minmax(0,1fr)] gap-6 items-center min-h-0">
+      <div className="min-w-0">
+        <p className="font-head font-semibold text-3xl text-steel">ΔP across the filter</p>
+        <p className="figure-text text-steel leading-none whitespace-nowrap text-[min(34vw,42vh)] sm:text-[min(23vw,44vh)]">
+          {shown === undefined ? '–' : shown.toFixed(Math.abs(shown) < 10 ? 1 : 0)}
+          <span className="text-[0.25em]"> {unitLabel(pressureUnit)}</span>
+        </p>
+        <p className={`font-head font-semibold text-2xl ${limit?.over ? 'text-ember-text' : 'text-ink2'}`}>
+          {limit?.over ? 'too high or implausible: ' : ''}
+          {limit?.text ?? 'no limit at this speed'}
+          {clean === undefined ? '' : ` · clean would read ${withUnit(clean, pressureUnit)} at this flow`}
+        </p>
+      </div>
+      <Trend session={session} state={state} />
+    </div>
+  );
+}
+
+/** The speed that is asked for, and whether it is held. */
+function AskedSpeed({ asked, rpm, inBand }: { asked: Asked; rpm: number; inBand: boolean }) {
+  return (
+    <div className="p-4 sm:px-10">
+      <div className="flex justify-between gap-4 font-head font-semibold text-2xl sm:text-3xl">
+        <p>
+          <Say it={asked.text} />
+        </p>
+        <p className="whitespace-nowrap">
+          {asked.rpm === undefined
+            ? `${Math.round(rpm / 10) * 10} rpm`
+            : inBand
+              ? 'in the band'
+              : rpm < asked.rpm
+                ? 'more'
+                : 'less'}
+        </p>
+      </div>
+      <RevBand rpm={rpm} aimRpm={asked.rpm} />
     </div>
   );
 }

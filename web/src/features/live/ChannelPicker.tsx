@@ -1,3 +1,4 @@
+import { type LinkChannel } from '@white-ember/core/link';
 import { spokenNow } from '../../data/words.ts';
 import { CHANNEL_PRESETS, roleName } from '@white-ember/core/readings';
 import type { LiveSession } from './liveSession.ts';
@@ -46,33 +47,48 @@ export function ChannelPicker({ session, state }: { session: LiveSession; state:
           ))}
         </select>
       </label>
-      <details className="basis-full order-last">
-        <summary className="min-h-11 content-center underline underline-offset-4">
-          Channels one by one
-        </summary>
-        <ul className="grid sm:grid-cols-2 gap-x-4">
-          {channels.map(({ id, name, role, status }) => (
-            <li key={id}>
-              <label className="flex items-center gap-2 min-h-11">
-                <input
-                  type="checkbox"
-                  className="size-5 shrink-0 accent-(--ember)"
-                  checked={chosen.includes(id)}
-                  disabled={fixed || status === 'not-fitted'}
-                  onChange={() => toggle(id)}
-                />
-                <span>
-                  {spokenNow(roleName(role))}
-                  <span className="text-sm text-ink2">
-                    {name === spokenNow(roleName(role)) ? '' : ` ${name}`}
-                    {status === 'not-fitted' ? ', not fitted' : status === 'volts' ? ', volts only' : ''}
-                  </span>
-                </span>
-              </label>
-            </li>
-          ))}
-        </ul>
-      </details>
+      <ChannelList channels={channels} chosen={chosen} fixed={fixed} toggle={toggle} />
     </>
+  );
+}
+
+/** Every channel that the vehicle has. */
+function ChannelList({
+  channels,
+  chosen,
+  fixed,
+  toggle,
+}: {
+  channels: readonly LinkChannel[];
+  chosen: readonly string[];
+  fixed: boolean;
+  toggle: (id: string) => void;
+}) {
+  return (
+    <details className="basis-full order-last">
+      <summary className="min-h-11 content-center underline underline-offset-4">Channels one by one</summary>
+      <ul className="grid sm:grid-cols-2 gap-x-4">
+        {channels.map(({ id, name, role, status }) => (
+          <li key={id}>
+            <label className="flex items-center gap-2 min-h-11">
+              <input
+                type="checkbox"
+                className="size-5 shrink-0 accent-(--ember)"
+                checked={chosen.includes(id)}
+                disabled={fixed || status === 'not-fitted'}
+                onChange={() => toggle(id)}
+              />
+              <span>
+                {spokenNow(roleName(role))}
+                <span className="text-sm text-ink2">
+                  {name === spokenNow(roleName(role)) ? '' : ` ${name}`}
+                  {status === 'not-fitted' ? ', not fitted' : status === 'volts' ? ', volts only' : ''}
+                </span>
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

@@ -31,20 +31,7 @@ export function HandsOn({ session, state }: { session: LiveSession; state: LiveS
             void session.perform(act.act(toBase(value ?? 0, unit)));
         }}
       >
-        <label className="grid gap-1">
-          <span className="sr-only">What to do</span>
-          <select className="input-box" value={choice} onChange={(event) => setChoice(event.target.value)}>
-            {HANDS_ON.map(({ at, acts }, i) => (
-              <optgroup key={at} label={at}>
-                {acts.map(({ label }, k) => (
-                  <option key={label} value={`${i}/${k}`}>
-                    {label}
-                  </option>
-                ))}
-              </optgroup>
-            ))}
-          </select>
-        </label>
+        <ActChoice choice={choice} setChoice={setChoice} />
         {act?.asksMbar ? (
           <label className="grid gap-1">
             <span className="font-head font-semibold">Pressure of the pump, {unitLabel(unit)}</span>
@@ -62,5 +49,25 @@ export function HandsOn({ session, state }: { session: LiveSession; state: LiveS
         </p>
       </form>
     </details>
+  );
+}
+
+/** What is done to the vehicle. */
+function ActChoice({ choice, setChoice }: { choice: string; setChoice: (value: string) => void }) {
+  return (
+    <label className="grid gap-1">
+      <span className="sr-only">What to do</span>
+      <select className="input-box" value={choice} onChange={(event) => setChoice(event.target.value)}>
+        {HANDS_ON.map(({ at, acts }, i) => (
+          <optgroup key={at} label={at}>
+            {acts.map(({ label }, k) => (
+              <option key={label} value={`${i}/${k}`}>
+                {label}
+              </option>
+            ))}
+          </optgroup>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -107,6 +107,21 @@ export function LiveTraces({ session, state }: { session: LiveSession; state: Li
     frame = requestAnimationFrame(each);
     return () => cancelAnimationFrame(frame);
   }, [session, shown, spanS, theme]);
+  return <TracePlot spanS={spanS} setSpan={setSpan} canvas={canvas} shown={shown} />;
+}
+
+/** The traces, and how many seconds of them. */
+function TracePlot({
+  spanS,
+  setSpan,
+  canvas,
+  shown,
+}: {
+  spanS: number;
+  setSpan: (value: number) => void;
+  canvas: React.RefObject<HTMLCanvasElement | null>;
+  shown: readonly LinkChannel[];
+}) {
   return (
     <section aria-label="Traces" className="grid gap-2 min-w-0">
       <div role="group" aria-label="Shown span" className="flex">

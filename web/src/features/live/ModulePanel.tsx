@@ -80,6 +80,27 @@ function Codes({
     if (!(await addEntry(body))) setKept(codes);
   };
   return (
+    <CodeButtons state={state} session={session} codes={codes} canKeep={canKeep} kept={kept} keep={keep} />
+  );
+}
+
+/** Read, keep. */
+function CodeButtons({
+  state,
+  session,
+  codes,
+  canKeep,
+  kept,
+  keep,
+}: {
+  state: LiveState;
+  session: LiveSession;
+  codes: readonly LinkCode[] | undefined;
+  canKeep: boolean;
+  kept: readonly LinkCode[] | undefined;
+  keep: () => Promise<void>;
+}) {
+  return (
     <div className="grid gap-3">
       <Button disabled={state.link.status !== 'connected'} onClick={() => void session.readCodes()}>
         Read codes

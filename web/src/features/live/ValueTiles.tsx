@@ -1,7 +1,9 @@
+import { type UnitChoice } from '@white-ember/core/words';
+import { type LinkChannel } from '@white-ember/core/link';
 import { spokenNow } from '../../data/words.ts';
 import { roleName } from '@white-ember/core/readings';
 import { useAppSelector } from '../../data/store.ts';
-import { cleanNowMbar, limitNow, type LiveFacts } from './liveLimits.ts';
+import { cleanNowMbar, limitNow, type LiveFacts, type LimitNow } from './liveLimits.ts';
 import type { LiveSession } from './liveSession.ts';
 import type { LiveState } from './liveState.ts';
 import { shownLive } from './shownLive.ts';
@@ -29,31 +31,58 @@ export function ValueTiles({
         const isDeltaP = channel.role === 'dpfDeltaP' && channel.status === 'live';
         const limit = channel.status === 'live' ? limitNow(channel.role, facts, units) : undefined;
         return (
-          <li
+          <ValueTile
             key={channel.id}
-            className={`border-2 px-2 py-1 bg-card min-w-0 ${isDeltaP ? 'border-steel col-span-2 order-first' : 'border-rule'}`}
-          >
-            <p className="text-[13px] leading-4 text-ink2 min-h-4">
-              {spokenNow(roleName(channel.role))}
-              {channel.status === 'volts' ? ', volts only' : ''}
-            </p>
-            <p className={`figure-text leading-7 ${isDeltaP ? 'text-3xl text-steel' : 'text-2xl'}`}>
-              {figure} <span className="text-base">{unit}</span>
-            </p>
-            {limit ? (
-              <p
-                className={`text-[13px] leading-4 ${limit.over ? 'text-ember-text font-bold' : 'text-ink2'}`}
-              >
-                {limit.over ? 'look: ' : ''}
-                {limit.text}
-                {clean === undefined || !isDeltaP
-                  ? ''
-                  : `; clean ${withUnit(clean, units.pressure)} at this flow`}
-              </p>
-            ) : null}
-          </li>
+            channel={channel}
+            isDeltaP={isDeltaP}
+            figure={figure}
+            unit={unit}
+            limit={limit}
+            clean={clean}
+            units={units}
+          />
         );
       })}
     </ul>
+  );
+}
+
+/** One channel with its limit. */
+function ValueTile({
+  channel,
+  isDeltaP,
+  figure,
+  unit,
+  limit,
+  clean,
+  units,
+}: {
+  channel: LinkChannel;
+  isDeltaP: boolean;
+  figure: string;
+  unit: string;
+  limit: LimitNow | undefined;
+  clean: number | undefined;
+  units: UnitChoice;
+}) {
+  return (
+    <li
+      className={`border-2 px-2 py-1 bg-card min-w-0 ${isDeltaP ? 'border-steel col-span-2 order-first' : 'border-rule'}`}
+    >
+      <p className="text-[13px] leading-4 text-ink2 min-h-4">
+        {spokenNow(roleName(channel.role))}
+        {channel.status === 'volts' ? ', volts only' : ''}
+      </p>
+      <p className={`figure-text leading-7 ${isDeltaP ? 'text-3xl text-steel' : 'text-2xl'}`}>
+        {figure} <span className="text-base">{unit}</span>
+      </p>
+      {limit ? (
+        <p className={`text-[13px] leading-4 ${limit.over ? 'text-ember-text font-bold' : 'text-ink2'}`}>
+          {limit.over ? 'look: ' : ''}
+          {limit.text}
+          {clean === undefined || !isDeltaP ? '' : `; clean ${withUnit(clean, units.pressure)} at this flow`}
+        </p>
+      ) : null}
+    </li>
   );
 }

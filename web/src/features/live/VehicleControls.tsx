@@ -36,31 +36,7 @@ export function VehicleControls({
             ? 'Ignition on, engine off'
             : `Engine at ${Math.round(vehicle.rpm / 10) * 10} rpm${vehicle.kmPerH > 1 ? `, ${words.speed(vehicle.kmPerH)}` : ''}`}
       </p>
-      <div className="grid grid-cols-2 gap-1.5 [&>button]:px-1">
-        <Button aria-keyshortcuts="k" onClick={() => session.drive({ do: 'key-on' })}>
-          Key on <Key of="K" />
-        </Button>
-        <Button aria-keyshortcuts="s" onClick={() => session.drive({ do: 'start' })}>
-          Start <Key of="S" />
-        </Button>
-        <Button aria-keyshortcuts="i" onClick={() => session.drive({ do: 'idle' })}>
-          Idle <Key of="I" />
-        </Button>
-        <Button aria-keyshortcuts="n" onClick={() => session.drive({ do: 'snap', pedal: 0.8 })}>
-          Snap <Key of="N" />
-        </Button>
-        <Button aria-keyshortcuts="j" onClick={() => session.drive({ do: 'hold', rpm: plan.lowRpm })}>
-          Hold {plan.lowRpm} <Key of="J" />
-        </Button>
-        <Button aria-keyshortcuts="h" onClick={() => session.drive({ do: 'hold', rpm: plan.highRpm })}>
-          Hold {plan.highRpm} <Key of="H" />
-        </Button>
-        <Button onClick={() => session.drive({ do: 'cruise', kmPerH: 70 })}>Drive, {words.speed(70)}</Button>
-        <Button onClick={() => session.drive({ do: 'pull', gear: 3 })}>Full load</Button>
-        <Button className="col-span-2" aria-keyshortcuts="o" onClick={() => session.drive({ do: 'off' })}>
-          Ignition off <Key of="O" />
-        </Button>
-      </div>
+      <RunButtons session={session} plan={plan} />
       <label className="grid gap-1">
         <span className="font-head font-semibold">Pedal, {pedal} %</span>
         <input
@@ -73,35 +49,81 @@ export function VehicleControls({
           onChange={(event) => session.drive({ do: 'pedal', pedal: Number(event.target.value) / 100 })}
         />
       </label>
-      <label className="grid gap-1">
-        <span className="font-head font-semibold">
-          Load: {state.grade === 0 ? 'level road' : `${Math.round(100 * state.grade)} % uphill`}
-        </span>
-        <input
-          type="range"
-          min={0}
-          max={12}
-          step={1}
-          value={Math.round(100 * state.grade)}
-          className="h-11 w-full accent-(--ember)"
-          onChange={(event) => session.setGrade(Number(event.target.value) / 100)}
-        />
-      </label>
-      <div role="group" aria-label="Time" className="flex items-center gap-1 flex-wrap">
-        <span className="font-head font-semibold mr-1">Time</span>
-        {PACES.map((times, i) => (
-          <button
-            key={times}
-            type="button"
-            aria-pressed={pace === times}
-            aria-keyshortcuts={String(i + 1)}
-            className="min-h-11 min-w-11 px-3 font-head font-semibold border-2 border-ink aria-pressed:bg-ink aria-pressed:text-paper"
-            onClick={() => session.setPace(times)}
-          >
-            ×{times}
-          </button>
-        ))}
-      </div>
+      <SpeedHold state={state} session={session} />
+      <TimePace pace={pace} session={session} />
     </section>
+  );
+}
+
+/** How fast the simulated time goes. */
+function TimePace({ pace, session }: { pace: number; session: LiveSession }) {
+  return (
+    <div role="group" aria-label="Time" className="flex items-center gap-1 flex-wrap">
+      <span className="font-head font-semibold mr-1">Time</span>
+      {PACES.map((times, i) => (
+        <button
+          key={times}
+          type="button"
+          aria-pressed={pace === times}
+          aria-keyshortcuts={String(i + 1)}
+          className="min-h-11 min-w-11 px-3 font-head font-semibold border-2 border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+          onClick={() => session.setPace(times)}
+        >
+          ×{times}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** The engine speed that is held. */
+function SpeedHold({ state, session }: { state: LiveState; session: LiveSession }) {
+  return (
+    <label className="grid gap-1">
+      <span className="font-head font-semibold">
+        Load: {state.grade === 0 ? 'level road' : `${Math.round(100 * state.grade)} % uphill`}
+      </span>
+      <input
+        type="range"
+        min={0}
+        max={12}
+        step={1}
+        value={Math.round(100 * state.grade)}
+        className="h-11 w-full accent-(--ember)"
+        onChange={(event) => session.setGrade(Number(event.target.value) / 100)}
+      />
+    </label>
+  );
+}
+
+/** Ignition and engine. */
+function RunButtons({ session, plan }: { session: LiveSession; plan: BaselinePlan }) {
+  const words = useWords();
+  return (
+    <div className="grid grid-cols-2 gap-1.5 [&>button]:px-1">
+      <Button aria-keyshortcuts="k" onClick={() => session.drive({ do: 'key-on' })}>
+        Key on <Key of="K" />
+      </Button>
+      <Button aria-keyshortcuts="s" onClick={() => session.drive({ do: 'start' })}>
+        Start <Key of="S" />
+      </Button>
+      <Button aria-keyshortcuts="i" onClick={() => session.drive({ do: 'idle' })}>
+        Idle <Key of="I" />
+      </Button>
+      <Button aria-keyshortcuts="n" onClick={() => session.drive({ do: 'snap', pedal: 0.8 })}>
+        Snap <Key of="N" />
+      </Button>
+      <Button aria-keyshortcuts="j" onClick={() => session.drive({ do: 'hold', rpm: plan.lowRpm })}>
+        Hold {plan.lowRpm} <Key of="J" />
+      </Button>
+      <Button aria-keyshortcuts="h" onClick={() => session.drive({ do: 'hold', rpm: plan.highRpm })}>
+        Hold {plan.highRpm} <Key of="H" />
+      </Button>
+      <Button onClick={() => session.drive({ do: 'cruise', kmPerH: 70 })}>Drive, {words.speed(70)}</Button>
+      <Button onClick={() => session.drive({ do: 'pull', gear: 3 })}>Full load</Button>
+      <Button className="col-span-2" aria-keyshortcuts="o" onClick={() => session.drive({ do: 'off' })}>
+        Ignition off <Key of="O" />
+      </Button>
+    </div>
   );
 }

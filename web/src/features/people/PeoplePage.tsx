@@ -27,16 +27,6 @@ const EMPTY = { name: '', signInName: '', password: '', role: 'technician' as co
 export function PeoplePage() {
   const members = useMembersQuery();
   const session = useSessionQuery();
-  const [add, state] = useAddMemberMutation();
-  const form = useForm<z.input<typeof formSchema>>({
-    resolver: zodResolver(formSchema),
-    defaultValues: EMPTY,
-  });
-  const { errors } = form.formState;
-  const submit = form.handleSubmit(async (values) => {
-    const added = await add({ id: uuidv7(), ...values });
-    if (added.data) form.reset(EMPTY);
-  });
   return (
     <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto grid gap-8 md:grid-cols-2">
       <section>
@@ -50,38 +40,50 @@ export function PeoplePage() {
         <WorkshopChoices />
         <WorkshopData />
       </section>
-      <form onSubmit={(event) => void submit(event)} className="grid gap-4 content-start" noValidate>
-        <h2 className="text-2xl">Add a person</h2>
-        <Field label="Name" error={errors.name?.message}>
-          <input className="input-box" {...form.register('name')} />
-        </Field>
-        <Field label="Sign-in name" error={errors.signInName?.message}>
-          <input className="input-box" autoComplete="off" {...form.register('signInName')} />
-        </Field>
-        <Field label="First password" hint="At least 10 characters" error={errors.password?.message}>
-          <input
-            className="input-box"
-            type="password"
-            autoComplete="new-password"
-            {...form.register('password')}
-          />
-        </Field>
-        <Field
-          label="Role"
-          hint="A viewer reads; a technician works on jobs; a lead also sets limits and people."
-        >
-          <select className="input-box" {...form.register('role')}>
-            <option value="viewer">viewer</option>
-            <option value="technician">technician</option>
-            <option value="lead">lead</option>
-          </select>
-        </Field>
-        {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
-        <Button type="submit" weight="main" disabled={state.isLoading}>
-          Add the person
-        </Button>
-      </form>
+      <AddPerson />
     </main>
+  );
+}
+
+function AddPerson() {
+  const [add, state] = useAddMemberMutation();
+  const form = useForm<z.input<typeof formSchema>>({
+    resolver: zodResolver(formSchema),
+    defaultValues: EMPTY,
+  });
+  const { errors } = form.formState;
+  const submit = form.handleSubmit(async (values) => {
+    const added = await add({ id: uuidv7(), ...values });
+    if (added.data) form.reset(EMPTY);
+  });
+  const box = { className: 'input-box' };
+  return (
+    <form onSubmit={(event) => void submit(event)} className="grid gap-4 content-start" noValidate>
+      <h2 className="text-2xl">Add a person</h2>
+      <Field label="Name" error={errors.name?.message}>
+        <input {...box} {...form.register('name')} />
+      </Field>
+      <Field label="Sign-in name" error={errors.signInName?.message}>
+        <input {...box} autoComplete="off" {...form.register('signInName')} />
+      </Field>
+      <Field label="First password" hint="At least 10 characters" error={errors.password?.message}>
+        <input {...box} type="password" autoComplete="new-password" {...form.register('password')} />
+      </Field>
+      <Field
+        label="Role"
+        hint="A viewer reads; a technician works on jobs; a lead also sets limits and people."
+      >
+        <select {...box} {...form.register('role')}>
+          {ROLES.map((role) => (
+            <option key={role}>{role}</option>
+          ))}
+        </select>
+      </Field>
+      {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
+      <Button type="submit" weight="main" disabled={state.isLoading}>
+        Add the person
+      </Button>
+    </form>
   );
 }
 

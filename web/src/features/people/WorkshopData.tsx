@@ -1,3 +1,4 @@
+import { type TakenIn } from '@white-ember/core/contract';
 import { useRef, useState } from 'react';
 import { problemOf, useTakeArchiveInMutation } from '../../data/api.ts';
 import { fixed } from '../../ui/format.ts';
@@ -50,20 +51,25 @@ export function WorkshopData() {
         </p>
       ) : null}
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
-      {data ? (
-        <Notice title={data.added === 0 ? `All of ${name} was here already` : `${name} imported`}>
-          <p>
-            {fixed(data.added)} new: {data.vehicles} vehicles, {data.jobs} jobs, {data.files} files,{' '}
-            {data.people} people; {fixed(data.known)} were here already.
-            {data.people > 0 ? ' Set a password for each person before they sign in.' : ''}
-          </p>
-          {data.renamed.map(({ name: who, signInName }) => (
-            <p key={signInName}>
-              {who} signs in as {signInName}, as the name was taken.
-            </p>
-          ))}
-        </Notice>
-      ) : null}
+      {data ? <WhatCame data={data} name={name} /> : null}
     </section>
+  );
+}
+
+/** What came with an archive. */
+function WhatCame({ data, name }: { data: TakenIn; name: string }) {
+  return (
+    <Notice title={data.added === 0 ? `All of ${name} was here already` : `${name} imported`}>
+      <p>
+        {fixed(data.added)} new: {data.vehicles} vehicles, {data.jobs} jobs, {data.files} files, {data.people}{' '}
+        people; {fixed(data.known)} were here already.
+        {data.people > 0 ? ' Set a password for each person before they sign in.' : ''}
+      </p>
+      {data.renamed.map(({ name: who, signInName }) => (
+        <p key={signInName}>
+          {who} signs in as {signInName}, as the name was taken.
+        </p>
+      ))}
+    </Notice>
   );
 }

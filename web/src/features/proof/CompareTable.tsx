@@ -27,33 +27,47 @@ export function CompareTable({ derived, limits }: { derived: OpenJob['derived'];
             <th className="text-right">good to</th>
           </tr>
         </thead>
-        <tbody>
-          {comparison.rows.map((row) => (
-            <tr key={row.label} className="border-b border-rule">
-              <td className="py-1.5">{row.label}</td>
-              <td className="text-right text-ink2">{words.volumeFlowFigure(row.flowM3PerH)}</td>
-              <td className="text-right">{show(row.beforeMbar)}</td>
-              <td className="text-right font-bold">{show(row.afterMbar)}</td>
-              <td className="text-right text-ink2">
-                {row.goodMbar === undefined ? '–' : show(row.goodMbar)}
-              </td>
-            </tr>
-          ))}
-          {comparison.restrictionBefore && comparison.restrictionAfter ? (
-            <tr className="border-b border-rule">
-              <td className="py-1.5" colSpan={2}>
-                × clean
-              </td>
-              <td className="text-right">{comparison.restrictionBefore.value.toFixed(1)}</td>
-              <td className="text-right font-bold">{comparison.restrictionAfter.value.toFixed(1)}</td>
-              <td className="text-right text-ink2">{limits.restrictionGoodRatio}</td>
-            </tr>
-          ) : null}
-        </tbody>
+        <ComparedRows comparison={comparison} show={show} limits={limits} />
       </table>
       <p className="text-sm text-ink2 mt-1">
         ΔP in {unitLabel(unit)}, zero removed; dash: not read near this flow.
       </p>
     </div>
+  );
+}
+
+/** Before and after at each hold. */
+function ComparedRows({
+  comparison,
+  show,
+  limits,
+}: {
+  comparison: NonNullable<OpenJob['derived']['comparison']>;
+  show: (value: number | undefined) => string;
+  limits: Limits;
+}) {
+  const words = useWords();
+  return (
+    <tbody>
+      {comparison.rows.map((row) => (
+        <tr key={row.label} className="border-b border-rule">
+          <td className="py-1.5">{row.label}</td>
+          <td className="text-right text-ink2">{words.volumeFlowFigure(row.flowM3PerH)}</td>
+          <td className="text-right">{show(row.beforeMbar)}</td>
+          <td className="text-right font-bold">{show(row.afterMbar)}</td>
+          <td className="text-right text-ink2">{row.goodMbar === undefined ? '–' : show(row.goodMbar)}</td>
+        </tr>
+      ))}
+      {comparison.restrictionBefore && comparison.restrictionAfter ? (
+        <tr className="border-b border-rule">
+          <td className="py-1.5" colSpan={2}>
+            × clean
+          </td>
+          <td className="text-right">{comparison.restrictionBefore.value.toFixed(1)}</td>
+          <td className="text-right font-bold">{comparison.restrictionAfter.value.toFixed(1)}</td>
+          <td className="text-right text-ink2">{limits.restrictionGoodRatio}</td>
+        </tr>
+      ) : null}
+    </tbody>
   );
 }

@@ -1,8 +1,11 @@
+import { type Limits } from '@white-ember/core/limits';
+import { type FlowPicture } from '@white-ember/core/proof';
+import { type OpenJob } from '../../job/useJob.ts';
 import { Say } from '../../ui/Say.tsx';
 import { pictureOfJob, vehicleFactsOf, verdictLine } from '@white-ember/core/job';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { entriesOfKind } from '@white-ember/core/ledger';
+import { entriesOfKind, type EntryOf } from '@white-ember/core/ledger';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { CodeScanForm } from '../codes/CodeScanForm.tsx';
@@ -45,58 +48,114 @@ export function ProvePanel(props: StageProps) {
   const reads = derived.causes.some(({ cause, state }) => state === 'put-right' && READ_AGAIN.has(cause));
   const shownWithout = byRepair && (!reads || derived.verdict === 'proved');
   if (adding || (!derived.after && !shownWithout && canEnter)) {
-    return (
-      <div className="grid gap-4">
-        {derived.after || shownWithout ? (
-          <Button className="justify-self-start" onClick={() => setAdding(false)}>
-            Back to the comparison
-          </Button>
-        ) : null}
-        <ReadingPanel
-          {...props}
-          purpose="after"
-          onStage={(stage) => {
-            setAdding(false);
-            props.onStage(stage);
-          }}
-        />
-      </div>
-    );
+    return <ProofActs derived={derived} shownWithout={shownWithout} setAdding={setAdding} props={props} />;
   }
   return (
     <div className="grid gap-5 grid-cols-1 xl:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] items-start">
-      <section className="grid gap-1 grid-cols-1">
-        <h2 className="text-2xl leading-tight">{derived.headline}</h2>
-        <p className="text-[15px] text-ink2">
-          <Say it={verdictLine(derived)} />
-        </p>
-        {derived.contradiction ? (
-          <Notice title="Contradicted by the next visit" tone="alarm">
-            {derived.contradiction.text}{' '}
-            <Link to={`/jobs/${derived.contradiction.jobId}`} className="underline underline-offset-4">
-              Open job {derived.contradiction.number}
-            </Link>
-          </Notice>
-        ) : null}
-        {picture ? <FlowChart picture={picture} className="h-[21rem] lg:h-[19.5rem] mb-6" /> : null}
-      </section>
-      <section className="grid gap-4 content-start">
-        <CompareTable derived={derived} limits={limits} />
-        <VerdictReasons derived={derived} limits={limits} />
-        {canEnter ? (
-          <>
-            {derived.after ? <ResetList open={open} canEnter={canEnter} /> : null}
-            {derived.proof || byRepair ? <DriveForm open={open} main={!driven} /> : null}
-            {derived.proof || byRepair ? (
-              <CodeScanForm open={open} choices={['after-drive']} title="Codes after the drive" />
-            ) : null}
-            <ScanList scans={scans} />
-            <Button onClick={() => setAdding(true)}>
-              {derived.after ? 'Take another after reading' : 'Take an after reading too'}
-            </Button>
-          </>
-        ) : null}
-      </section>
+      <EqualFlow derived={derived} picture={picture} />
+      <Compared
+        derived={derived}
+        limits={limits}
+        canEnter={canEnter}
+        open={open}
+        byRepair={byRepair}
+        driven={driven}
+        scans={scans}
+        setAdding={setAdding}
+      />
     </div>
+  );
+}
+
+/** Another reading, and what else the proof asks for. */
+function ProofActs({
+  derived,
+  shownWithout,
+  setAdding,
+  props,
+}: {
+  derived: OpenJob['derived'];
+  shownWithout: boolean;
+  setAdding: (value: boolean) => void;
+  props: StageProps;
+}) {
+  return (
+    <div className="grid gap-4">
+      {derived.after || shownWithout ? (
+        <Button className="justify-self-start" onClick={() => setAdding(false)}>
+          Back to the comparison
+        </Button>
+      ) : null}
+      <ReadingPanel
+        {...props}
+        purpose="after"
+        onStage={(stage) => {
+          setAdding(false);
+          props.onStage(stage);
+        }}
+      />
+    </div>
+  );
+}
+
+/** Figures of before and after, and what is still open. */
+function Compared({
+  derived,
+  limits,
+  canEnter,
+  open,
+  byRepair,
+  driven,
+  scans,
+  setAdding,
+}: {
+  derived: OpenJob['derived'];
+  limits: Limits;
+  canEnter: boolean;
+  open: OpenJob;
+  byRepair: boolean;
+  driven: boolean;
+  scans: readonly EntryOf<'code-scan'>[];
+  setAdding: (value: boolean) => void;
+}) {
+  return (
+    <section className="grid gap-4 content-start">
+      <CompareTable derived={derived} limits={limits} />
+      <VerdictReasons derived={derived} limits={limits} />
+      {canEnter ? (
+        <>
+          {derived.after ? <ResetList open={open} canEnter={canEnter} /> : null}
+          {derived.proof || byRepair ? <DriveForm open={open} main={!driven} /> : null}
+          {derived.proof || byRepair ? (
+            <CodeScanForm open={open} choices={['after-drive']} title="Codes after the drive" />
+          ) : null}
+          <ScanList scans={scans} />
+          <Button onClick={() => setAdding(true)}>
+            {derived.after ? 'Take another after reading' : 'Take an after reading too'}
+          </Button>
+        </>
+      ) : null}
+    </section>
+  );
+}
+
+/** Before and after on one picture. */
+function EqualFlow({ derived, picture }: { derived: OpenJob['derived']; picture: FlowPicture | undefined }) {
+  return (
+    <section className="grid gap-1 grid-cols-1">
+      <h2 className="text-2xl leading-tight">{derived.headline}</h2>
+      <p className="text-[15px] text-ink2">
+        <Say it={verdictLine(derived)} />
+      </p>
+      {derived.contradiction ? (
+        <Notice title="Contradicted by the next visit" tone="alarm">
+          {derived.contradiction.text}{' '}
+          <Link to={`/jobs/${derived.contradiction.jobId}`} className="underline underline-offset-4">
+            Open job {derived.contradiction.number}
+          </Link>
+        </Notice>
+      ) : null}
+      {picture ? <FlowChart picture={picture} className="h-[21rem] lg:h-[19.5rem] mb-6" /> : null}
+    </section>
   );
 }

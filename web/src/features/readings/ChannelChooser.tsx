@@ -76,23 +76,42 @@ export function ChannelChooser({
           …
         </span>
       </button>
-      <Sheet
-        open={open}
-        onOpenChange={setOpen}
-        title={heading.trim() === '' ? 'What it is' : `What “${heading}” is`}
-      >
-        {open ? (
-          <Choice
-            heading={heading}
-            role={role}
-            onChoose={(chosen) => {
-              setOpen(false);
-              onChoose(chosen);
-            }}
-          />
-        ) : null}
-      </Sheet>
+      <ChoiceSheet open={open} setOpen={setOpen} heading={heading} role={role} onChoose={onChoose} />
     </>
+  );
+}
+
+/** The channels, in a sheet of their own. */
+function ChoiceSheet({
+  open,
+  setOpen,
+  heading,
+  role,
+  onChoose,
+}: {
+  open: boolean;
+  setOpen: (value: boolean) => void;
+  heading: string;
+  role: string;
+  onChoose: (role: ChannelRole | '') => void;
+}) {
+  return (
+    <Sheet
+      open={open}
+      onOpenChange={setOpen}
+      title={heading.trim() === '' ? 'What it is' : `What “${heading}” is`}
+    >
+      {open ? (
+        <Choice
+          heading={heading}
+          role={role}
+          onChoose={(chosen) => {
+            setOpen(false);
+            onChoose(chosen);
+          }}
+        />
+      ) : null}
+    </Sheet>
   );
 }
 
@@ -115,23 +134,7 @@ function Choice({
           <HeadingRead heading={heading} role={role} />
         </p>
       )}
-      {said.length > 0 ? (
-        <div>
-          <p id="said-so-far" className="font-bold mb-1">
-            Said so far; tap one to remove it
-          </p>
-          <div role="group" aria-labelledby="said-so-far" className="flex flex-wrap gap-2">
-            {said.map((one) => (
-              <Chip
-                key={one}
-                label={sayWord(one)}
-                on
-                onChange={() => setSaid(said.filter((other) => other !== one))}
-              />
-            ))}
-          </div>
-        </div>
-      ) : null}
+      {said.length > 0 ? <SaidSoFar said={said} setSaid={setSaid} /> : null}
       {ASKED.map((asked) =>
         left[asked].length === 0 ? null : (
           <fieldset key={asked}>
@@ -144,30 +147,62 @@ function Choice({
           </fieldset>
         ),
       )}
-      <div
-        role="group"
-        aria-label="Channels"
-        className="border-t-2 border-ink pt-3 grid gap-2 sm:grid-cols-2"
-      >
-        {channels.map((one) => (
-          <button
-            key={one}
-            type="button"
-            aria-current={one === role || undefined}
-            className={`min-h-11 px-3 text-left border-2 border-ink rounded-sm bg-card ${one === role ? 'font-bold' : ''}`}
-            onClick={() => onChoose(one)}
-          >
-            {channelName(one)}
-          </button>
-        ))}
+      <ChannelButtons channels={channels} role={role} onChoose={onChoose} />
+    </div>
+  );
+}
+
+/** The channels that are left. */
+function ChannelButtons({
+  channels,
+  role,
+  onChoose,
+}: {
+  channels: readonly ChannelRole[];
+  role: string;
+  onChoose: (role: ChannelRole | '') => void;
+}) {
+  return (
+    <div role="group" aria-label="Channels" className="border-t-2 border-ink pt-3 grid gap-2 sm:grid-cols-2">
+      {channels.map((one) => (
         <button
+          key={one}
           type="button"
-          aria-current={role === '' || undefined}
-          className={`min-h-11 px-3 text-left border-2 border-rule rounded-sm ${role === '' ? 'font-bold' : ''}`}
-          onClick={() => onChoose('')}
+          aria-current={one === role || undefined}
+          className={`min-h-11 px-3 text-left border-2 border-ink rounded-sm bg-card ${one === role ? 'font-bold' : ''}`}
+          onClick={() => onChoose(one)}
         >
-          none of these
+          {channelName(one)}
         </button>
+      ))}
+      <button
+        type="button"
+        aria-current={role === '' || undefined}
+        className={`min-h-11 px-3 text-left border-2 border-rule rounded-sm ${role === '' ? 'font-bold' : ''}`}
+        onClick={() => onChoose('')}
+      >
+        none of these
+      </button>
+    </div>
+  );
+}
+
+/** What was said of the channel until now. */
+function SaidSoFar({ said, setSaid }: { said: readonly Said[]; setSaid: (value: readonly Said[]) => void }) {
+  return (
+    <div>
+      <p id="said-so-far" className="font-bold mb-1">
+        Said so far; tap one to remove it
+      </p>
+      <div role="group" aria-labelledby="said-so-far" className="flex flex-wrap gap-2">
+        {said.map((one) => (
+          <Chip
+            key={one}
+            label={sayWord(one)}
+            on
+            onChange={() => setSaid(said.filter((other) => other !== one))}
+          />
+        ))}
       </div>
     </div>
   );

@@ -1,3 +1,4 @@
+import { type OpenJob } from '../../job/useJob.ts';
 import { Tabs } from 'radix-ui';
 import { Link, useSearchParams } from 'react-router';
 import { steadySamplesOf, type ReadingBody } from '@white-ember/core/ledger';
@@ -41,27 +42,7 @@ export function ReadingPanel({
   };
   return (
     <Tabs.Root value={way} onValueChange={choose} className="grid gap-3 max-w-4xl">
-      <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between">
-        <h2 className="text-2xl">{TITLES[purpose]}</h2>
-        {canEnter ? (
-          <Link
-            to={`/jobs/${open.job.id}/live`}
-            className="min-h-11 px-4 inline-flex items-center font-head font-semibold border-2 border-ink bg-card"
-          >
-            Read live
-          </Link>
-        ) : null}
-        {canEnter ? (
-          <Tabs.List aria-label="Where the reading comes from" className="flex">
-            <Tabs.Trigger value="hand" className={TAB}>
-              Typed in
-            </Tabs.Trigger>
-            <Tabs.Trigger value="log" className={`${TAB} border-l-0`}>
-              From a recorded log
-            </Tabs.Trigger>
-          </Tabs.List>
-        ) : null}
-      </div>
+      <WaysIn purpose={purpose} canEnter={canEnter} open={open} />
       <CountsNow open={open} purpose={purpose} />
       {canEnter ? (
         <>
@@ -79,6 +60,41 @@ export function ReadingPanel({
         </>
       ) : null}
     </Tabs.Root>
+  );
+}
+
+/** By hand, from a log or live. */
+function WaysIn({
+  purpose,
+  canEnter,
+  open,
+}: {
+  purpose: 'before' | 'after' | 'between';
+  canEnter: boolean;
+  open: OpenJob;
+}) {
+  return (
+    <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between">
+      <h2 className="text-2xl">{TITLES[purpose]}</h2>
+      {canEnter ? (
+        <Link
+          to={`/jobs/${open.job.id}/live`}
+          className="min-h-11 px-4 inline-flex items-center font-head font-semibold border-2 border-ink bg-card"
+        >
+          Read live
+        </Link>
+      ) : null}
+      {canEnter ? (
+        <Tabs.List aria-label="Where the reading comes from" className="flex">
+          <Tabs.Trigger value="hand" className={TAB}>
+            Typed in
+          </Tabs.Trigger>
+          <Tabs.Trigger value="log" className={`${TAB} border-l-0`}>
+            From a recorded log
+          </Tabs.Trigger>
+        </Tabs.List>
+      ) : null}
+    </div>
   );
 }
 

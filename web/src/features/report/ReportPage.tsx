@@ -1,10 +1,11 @@
+import { type Job } from '@white-ember/core/contract';
 import { useMemo, useState } from 'react';
 import type { Language } from '@white-ember/core/words';
 import { useAppSelector } from '../../data/store.ts';
 import { useWordsIn } from '../../data/words.ts';
 import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { REPORT_VERSIONS, reportOf } from '@white-ember/core/report';
+import { REPORT_VERSIONS, reportOf, type ReportVersion } from '@white-ember/core/report';
 import { useSessionQuery, useVehicleOutlookQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
@@ -61,41 +62,69 @@ function JobReport({ open: { job, vehicle, inCodes, limits } }: { open: OpenJob 
   });
   return (
     <main className="bg-card text-ink max-w-[210mm] w-full mx-auto p-5 sm:p-8 print:p-0 grid gap-5 print:gap-3.5">
-      <div className="no-print flex gap-3 flex-wrap">
-        <a
-          href={`/api/jobs/${job.id}/report.pdf?${pdf.toString()}`}
-          target="_blank"
-          rel="noopener"
-          className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
-        >
-          PDF
-        </a>
-        <Button onClick={() => window.print()}>Print</Button>
-        {REPORT_VERSIONS.toReversed().map((one) => (
-          <Button
-            key={one}
-            aria-pressed={one === version}
-            className={one === version ? 'bg-ink! text-card!' : ''}
-            onClick={() => setParams({ version: one }, { replace: true })}
-          >
-            {VERSION_LABELS[one]}
-          </Button>
-        ))}
-        {version === 'plain' ? (
-          <LanguageSelect
-            aria-label="Language"
-            className="input-box w-auto! min-h-14"
-            value={chosen}
-            onChange={setLanguage}
-          />
-        ) : null}
-        <Link to={`/jobs/${job.id}`} className={OUTLINED}>
-          Back to the job
-        </Link>
-      </div>
+      <ReportActions
+        job={job}
+        pdf={pdf}
+        version={version}
+        setParams={setParams}
+        chosen={chosen}
+        setLanguage={setLanguage}
+      />
       <div lang={language} className="contents">
         <ReportSheet report={report} words={words} />
       </div>
     </main>
+  );
+}
+
+/** Version, language, file. */
+function ReportActions({
+  job,
+  pdf,
+  version,
+  setParams,
+  chosen,
+  setLanguage,
+}: {
+  job: Job;
+  pdf: URLSearchParams;
+  version: ReportVersion;
+  setParams: ReturnType<typeof useSearchParams>[1];
+  chosen: Language;
+  setLanguage: (value: 'en' | 'de') => void;
+}) {
+  return (
+    <div className="no-print flex gap-3 flex-wrap">
+      <a
+        href={`/api/jobs/${job.id}/report.pdf?${pdf.toString()}`}
+        target="_blank"
+        rel="noopener"
+        className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
+      >
+        PDF
+      </a>
+      <Button onClick={() => window.print()}>Print</Button>
+      {REPORT_VERSIONS.toReversed().map((one) => (
+        <Button
+          key={one}
+          aria-pressed={one === version}
+          className={one === version ? 'bg-ink! text-card!' : ''}
+          onClick={() => setParams({ version: one }, { replace: true })}
+        >
+          {VERSION_LABELS[one]}
+        </Button>
+      ))}
+      {version === 'plain' ? (
+        <LanguageSelect
+          aria-label="Language"
+          className="input-box w-auto! min-h-14"
+          value={chosen}
+          onChange={setLanguage}
+        />
+      ) : null}
+      <Link to={`/jobs/${job.id}`} className={OUTLINED}>
+        Back to the job
+      </Link>
+    </div>
   );
 }

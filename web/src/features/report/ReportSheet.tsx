@@ -1,3 +1,4 @@
+import { useWords } from '../../data/words.ts';
 import type { Words } from '@white-ember/core/words';
 import type { Report, ReportBlock, ReportSection } from '@white-ember/core/report';
 import { EmberMark } from '../../ui/EmberMark.tsx';
@@ -16,21 +17,7 @@ interface SheetProps {
 export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, words }: SheetProps) {
   return (
     <>
-      <header className="flex justify-between gap-6 border-b-4 border-ink pb-2">
-        <div>
-          <p className="font-head font-semibold flex items-center gap-2">
-            <EmberMark /> {report.workshop}
-          </p>
-          <h1 className="text-3xl mt-2">{report.title}</h1>
-        </div>
-        <p className="text-right text-sm">
-          {report.about.map((line) => (
-            <span key={line} className="block">
-              {line}
-            </span>
-          ))}
-        </p>
-      </header>
+      <ReportHead report={report} />
       <section>
         <h2 className="text-2xl leading-tight">{report.headline}</h2>
         <p className={report.version === 'plain' ? 'text-lg' : 'text-ink2'}>{report.under}</p>
@@ -59,6 +46,27 @@ export function ReportSheet({ report, photoAt = (id) => `/api/photos/${id}`, wor
   );
 }
 
+/** Workshop, vehicle and date at the top of a report. */
+function ReportHead({ report }: { report: Report }) {
+  return (
+    <header className="flex justify-between gap-6 border-b-4 border-ink pb-2">
+      <div>
+        <p className="font-head font-semibold flex items-center gap-2">
+          <EmberMark /> {report.workshop}
+        </p>
+        <h1 className="text-3xl mt-2">{report.title}</h1>
+      </div>
+      <p className="text-right text-sm">
+        {report.about.map((line) => (
+          <span key={line} className="block">
+            {line}
+          </span>
+        ))}
+      </p>
+    </header>
+  );
+}
+
 /** Halves stand beside each other in twos. */
 function inRows(sections: readonly ReportSection[]): (readonly ReportSection[])[] {
   const rows: ReportSection[][] = [];
@@ -81,44 +89,11 @@ function Block({
 }) {
   switch (block.kind) {
     case 'lines':
-      return (
-        <ul className="grid gap-1">
-          {block.lines.map(({ mark, lead, text }) => (
-            <li key={`${lead ?? ''} ${text}`} className={mark ? 'flex gap-2' : ''}>
-              {mark ? <StateMark state={mark} size={17} /> : null}
-              <span>
-                {lead ? <b>{lead} </b> : null}
-                {text}
-              </span>
-            </li>
-          ))}
-        </ul>
-      );
+      return <LineList block={block} />;
     case 'table':
       return (
         <>
-          <table className="w-full text-left">
-            <thead className="border-b-2 border-ink text-[15px]">
-              <tr>
-                {block.columns.map((column, i) => (
-                  <th key={column} className={i === 0 ? 'py-1' : 'text-right'}>
-                    {column}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {block.rows.map((row) => (
-                <tr key={row[0]} className="border-b border-rule">
-                  {row.map((cell, i) => (
-                    <td key={block.columns[i]} className={i === 0 ? 'py-1' : 'text-right'}>
-                      {cell}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <TableBlock block={block} />
           {block.note ? <p className="text-sm text-ink2 mt-1">{block.note}</p> : null}
         </>
       );
@@ -130,20 +105,7 @@ function Block({
         </>
       );
     case 'photos':
-      return (
-        <ul className="grid grid-cols-2 sm:grid-cols-4 print:grid-cols-4 gap-3">
-          {block.photos.map(({ id, caption }) => (
-            <li key={id}>
-              <img
-                src={photoAt(id)}
-                alt={caption === '' ? words.name('report', 'photo-of-the-job') : caption}
-                className="w-full h-32 print:h-28 object-cover border border-rule"
-              />
-              <span className="text-sm">{caption}</span>
-            </li>
-          ))}
-        </ul>
-      );
+      return <PhotoBlock block={block} photoAt={photoAt} />;
     case 'record':
       return (
         <ol className="text-sm sm:columns-2 print:columns-2 gap-6">
@@ -155,4 +117,74 @@ function Block({
         </ol>
       );
   }
+}
+
+/** Photos with their captions. */
+function PhotoBlock({
+  block,
+  photoAt,
+}: {
+  block: Extract<ReportBlock, { kind: 'photos' }>;
+  photoAt: (id: string) => string;
+}) {
+  const words = useWords();
+  return (
+    <ul className="grid grid-cols-2 sm:grid-cols-4 print:grid-cols-4 gap-3">
+      {block.photos.map(({ id, caption }) => (
+        <li key={id}>
+          <img
+            src={photoAt(id)}
+            alt={caption === '' ? words.name('report', 'photo-of-the-job') : caption}
+            className="w-full h-32 print:h-28 object-cover border border-rule"
+          />
+          <span className="text-sm">{caption}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Figures in rows. */
+function TableBlock({ block }: { block: Extract<ReportBlock, { kind: 'table' }> }) {
+  return (
+    <table className="w-full text-left">
+      <thead className="border-b-2 border-ink text-[15px]">
+        <tr>
+          {block.columns.map((column, i) => (
+            <th key={column} className={i === 0 ? 'py-1' : 'text-right'}>
+              {column}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {block.rows.map((row) => (
+          <tr key={row[0]} className="border-b border-rule">
+            {row.map((cell, i) => (
+              <td key={block.columns[i]} className={i === 0 ? 'py-1' : 'text-right'}>
+                {cell}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Lines, each with its mark. */
+function LineList({ block }: { block: Extract<ReportBlock, { kind: 'lines' }> }) {
+  return (
+    <ul className="grid gap-1">
+      {block.lines.map(({ mark, lead, text }) => (
+        <li key={`${lead ?? ''} ${text}`} className={mark ? 'flex gap-2' : ''}>
+          {mark ? <StateMark state={mark} size={17} /> : null}
+          <span>
+            {lead ? <b>{lead} </b> : null}
+            {text}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
 }

@@ -1,4 +1,5 @@
-import { reportWords } from '@white-ember/core/report';
+import { useWords } from '../../data/words.ts';
+import { reportWords, type ReportChoice } from '@white-ember/core/report';
 import { useEffect, useState } from 'react';
 import { say, type Language } from '@white-ember/core/words';
 import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
@@ -40,27 +41,47 @@ export function SharedReportPage() {
       lang={told}
       className="bg-card text-ink max-w-[210mm] w-full mx-auto p-5 sm:p-8 print:p-0 grid gap-5 print:gap-3.5"
     >
-      <div className="no-print flex gap-3 flex-wrap items-center">
-        <a
-          href={`${at}/report.pdf?${new URLSearchParams({ language: told }).toString()}`}
-          target="_blank"
-          rel="noopener"
-          className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
-        >
-          PDF
-        </a>
-        <Button onClick={() => window.print()}>{words.name('report', 'print')}</Button>
-        {choice.version === 'plain' ? (
-          <LanguageSelect
-            aria-label="Language · Sprache"
-            className="input-box w-auto! min-h-14"
-            value={told}
-            onChange={setLanguage}
-          />
-        ) : null}
-        <p className="text-ink2">{words.say(say('report.link-open-until', { at: expiresAt }))}</p>
-      </div>
+      <SharedActions at={at} told={told} choice={choice} setLanguage={setLanguage} expiresAt={expiresAt} />
       <ReportSheet report={report} words={words} photoAt={(id) => `${at}/photos/${id}`} />
     </main>
+  );
+}
+
+/** What a customer may do with the report: another language, the file. */
+function SharedActions({
+  at,
+  told,
+  choice,
+  setLanguage,
+  expiresAt,
+}: {
+  at: string;
+  told: Language;
+  choice: ReportChoice;
+  setLanguage: (value: 'en' | 'de' | undefined) => void;
+  expiresAt: string;
+}) {
+  const words = useWords();
+  return (
+    <div className="no-print flex gap-3 flex-wrap items-center">
+      <a
+        href={`${at}/report.pdf?${new URLSearchParams({ language: told }).toString()}`}
+        target="_blank"
+        rel="noopener"
+        className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
+      >
+        PDF
+      </a>
+      <Button onClick={() => window.print()}>{words.name('report', 'print')}</Button>
+      {choice.version === 'plain' ? (
+        <LanguageSelect
+          aria-label="Language · Sprache"
+          className="input-box w-auto! min-h-14"
+          value={told}
+          onChange={setLanguage}
+        />
+      ) : null}
+      <p className="text-ink2">{words.say(say('report.link-open-until', { at: expiresAt }))}</p>
+    </div>
   );
 }

@@ -74,27 +74,43 @@ export function Tape(props: TapeProps) {
           <button className="md:hidden min-h-11 underline underline-offset-4" onClick={props.onLedger}>
             Tape: {count}
           </button>
-          <nav aria-label="Stages" className="relative flex gap-0.5 overflow-x-auto max-lg:hidden">
-            {STAGES.map((name, i) => {
-              const current = name === stage;
-              return (
-                <button
-                  key={name}
-                  onClick={() => onStage(name)}
-                  aria-current={current ? 'step' : undefined}
-                  className={`grow min-h-11 px-2.5 font-head font-semibold whitespace-nowrap border-2 ${current ? 'bg-tape-now text-[#171512] border-tape-now' : 'border-tape-rule text-tape-ink'}`}
-                >
-                  <span className="sr-only">Stage {i + 1}: </span>
-                  {words.name('stages', name)}
-                  {derived.done.has(name) ? <span aria-label="has entries"> •</span> : null}
-                </button>
-              );
-            })}
-          </nav>
+          <StageSwitch stage={stage} onStage={onStage} derived={derived} />
           <Ruler {...props} rows={whole ? ROWS : 0} />
         </div>
       </div>
     </section>
+  );
+}
+
+/** The stages of a job. */
+function StageSwitch({
+  stage,
+  onStage,
+  derived,
+}: {
+  stage: Stage;
+  onStage: (stage: Stage) => void;
+  derived: OpenJob['derived'];
+}) {
+  const words = useWords();
+  return (
+    <nav aria-label="Stages" className="relative flex gap-0.5 overflow-x-auto max-lg:hidden">
+      {STAGES.map((name, i) => {
+        const current = name === stage;
+        return (
+          <button
+            key={name}
+            onClick={() => onStage(name)}
+            aria-current={current ? 'step' : undefined}
+            className={`grow min-h-11 px-2.5 font-head font-semibold whitespace-nowrap border-2 ${current ? 'bg-tape-now text-[#171512] border-tape-now' : 'border-tape-rule text-tape-ink'}`}
+          >
+            <span className="sr-only">Stage {i + 1}: </span>
+            {words.name('stages', name)}
+            {derived.done.has(name) ? <span aria-label="has entries"> •</span> : null}
+          </button>
+        );
+      })}
+    </nav>
   );
 }
 

@@ -4,7 +4,7 @@ import { FigureField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { figure, optionalText, text } from '../../form/kinds.ts';
 import { Button } from '../../ui/Button.tsx';
 import { EntryForm } from '../../job/EntryForm.tsx';
-import { useAddEntry } from '../../job/useAddEntry.ts';
+import { useAddEntry, type AddEntry } from '../../job/useAddEntry.ts';
 import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { CalendarLink } from './TaskList.tsx';
@@ -14,7 +14,6 @@ const FIELDS: FieldsOf<'follow-up'> = { what: text(), due: optionalText(), dueKm
 
 /** What is to be done after the job: worked out from its ledger, and what a person sets. */
 export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
-  const words = useWords();
   const { derived, job, limits, vehicle } = open;
   const addEntry = useAddEntry(job.id);
   const tasks = useSpoken(followUpsOf(derived, limits));
@@ -28,24 +27,16 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
       {tasks.length === 0 ? <p className="text-ink2">None suggested.</p> : null}
       <ul className="grid gap-2">
         {tasks.map(({ key, what, why, done, ...when }) => (
-          <li key={key} className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 items-center">
-            <div>
-              <p className={done ? 'line-through text-ink2' : 'font-bold'}>{what}</p>
-              <p className="text-sm text-ink2">
-                {done
-                  ? `Done by ${done.by}${done.how ? `: ${done.how}` : ''}`
-                  : [whenDue(when, words), why].filter(Boolean).join('. ')}
-              </p>
-            </div>
-            {canEnter && !done ? (
-              <Button
-                aria-label={`Done: ${what}`}
-                onClick={() => void addEntry({ kind: 'follow-up-done', task: key })}
-              >
-                Done
-              </Button>
-            ) : null}
-          </li>
+          <FollowUp
+            key={key}
+            task={key}
+            done={done}
+            what={what}
+            when={when}
+            why={why}
+            canEnter={canEnter}
+            addEntry={addEntry}
+          />
         ))}
       </ul>
       {canEnter ? (
@@ -57,5 +48,46 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
         </EntryForm>
       ) : null}
     </section>
+  );
+}
+
+/** One task that follows from the job. */
+function FollowUp({
+  task,
+  done,
+  what,
+  when,
+  why,
+  canEnter,
+  addEntry,
+}: {
+  task: string;
+  done: { at: string; by: string; how?: string | undefined } | undefined;
+  what: string;
+  when: Parameters<typeof whenDue>[0];
+  why: string | undefined;
+  canEnter: boolean;
+  addEntry: AddEntry;
+}) {
+  const words = useWords();
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 items-center">
+      <div>
+        <p className={done ? 'line-through text-ink2' : 'font-bold'}>{what}</p>
+        <p className="text-sm text-ink2">
+          {done
+            ? `Done by ${done.by}${done.how ? `: ${done.how}` : ''}`
+            : [whenDue(when, words), why].filter(Boolean).join('. ')}
+        </p>
+      </div>
+      {canEnter && !done ? (
+        <Button
+          aria-label={`Done: ${what}`}
+          onClick={() => void addEntry({ kind: 'follow-up-done', task: task })}
+        >
+          Done
+        </Button>
+      ) : null}
+    </li>
   );
 }

@@ -1,5 +1,5 @@
 import { canonicalJson } from '@white-ember/core/ledger';
-import { joined } from '@white-ember/core/words';
+import { joined, type Said } from '@white-ember/core/words';
 import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { choice, optionalText, text } from '../../form/kinds.ts';
@@ -8,8 +8,8 @@ import { Notice } from '../../ui/Notice.tsx';
 import { Say } from '../../ui/Say.tsx';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
 import { EntryForm } from '../../job/EntryForm.tsx';
-import { useAddEntry } from '../../job/useAddEntry.ts';
-import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
+import { useAddEntry, type AddEntry } from '../../job/useAddEntry.ts';
+import { useEntryForm, type FieldsOf, type EntryForm as OfEntry } from '../../job/useEntryForm.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 
 const FIELDS: FieldsOf<'drivable'> = {
@@ -48,47 +48,63 @@ export function DrivableForm({ open, canEnter }: { open: OpenJob; canEnter: bool
         </Notice>
       ) : null}
       {canEnter && proposed && !isSame ? (
-        <div className="border-l-8 border-ink bg-card p-3 grid gap-2">
-          <p className="font-head font-semibold text-lg">
-            Proposed: {words.name('drivable', proposed.verdict).toLowerCase()}
-          </p>
-          <ul className="list-disc pl-5">
-            {proposed.reasons.map((reason, i) => (
-              <li key={i}>
-                <Say it={reason} />
-              </li>
-            ))}
-          </ul>
-          <Button
-            className="justify-self-start"
-            onClick={() => void addEntry({ kind: 'drivable', verdict: proposed.verdict, why: reasons })}
-          >
-            Record this
-          </Button>
-        </div>
+        <Proposal proposed={proposed} addEntry={addEntry} reasons={reasons} />
       ) : null}
-      {canEnter ? (
-        <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
-          <ChoiceField
-            name="verdict"
-            label="It may be"
-            options={[
-              ['drive', 'driven'],
-              ['limited', 'driven, limited'],
-              ['no', 'not driven'],
-            ]}
-          />
-          <TextField name="until" label="Until" />
-          <TextField name="why" label="Because" className="sm:col-span-2" />
-          <TextField
-            name="limits"
-            label="Limited to"
-            className="sm:col-span-2"
-            hint="Speed, load, distance"
-          />
-          <SaveButton className="sm:col-span-2">Enter it</SaveButton>
-        </EntryForm>
-      ) : null}
+      {canEnter ? <DrivableFields form={form} /> : null}
     </section>
+  );
+}
+
+/** Another answer than the proposed one. */
+function DrivableFields({ form }: { form: OfEntry<'drivable'> }) {
+  return (
+    <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
+      <ChoiceField
+        name="verdict"
+        label="It may be"
+        options={[
+          ['drive', 'driven'],
+          ['limited', 'driven, limited'],
+          ['no', 'not driven'],
+        ]}
+      />
+      <TextField name="until" label="Until" />
+      <TextField name="why" label="Because" className="sm:col-span-2" />
+      <TextField name="limits" label="Limited to" className="sm:col-span-2" hint="Speed, load, distance" />
+      <SaveButton className="sm:col-span-2">Enter it</SaveButton>
+    </EntryForm>
+  );
+}
+
+/** What is proposed, and why. */
+function Proposal({
+  proposed,
+  addEntry,
+  reasons,
+}: {
+  proposed: { readonly verdict: 'drive' | 'limited' | 'no'; readonly reasons: readonly string[] };
+  addEntry: AddEntry;
+  reasons: Said;
+}) {
+  const words = useWords();
+  return (
+    <div className="border-l-8 border-ink bg-card p-3 grid gap-2">
+      <p className="font-head font-semibold text-lg">
+        Proposed: {words.name('drivable', proposed.verdict).toLowerCase()}
+      </p>
+      <ul className="list-disc pl-5">
+        {proposed.reasons.map((reason, i) => (
+          <li key={i}>
+            <Say it={reason} />
+          </li>
+        ))}
+      </ul>
+      <Button
+        className="justify-self-start"
+        onClick={() => void addEntry({ kind: 'drivable', verdict: proposed.verdict, why: reasons })}
+      >
+        Record this
+      </Button>
+    </div>
   );
 }

@@ -1,9 +1,16 @@
+import { type OpenJob } from '../../job/useJob.ts';
 import { useWords } from '../../data/words.ts';
-import { entriesOfKind } from '@white-ember/core/ledger';
+import {
+  entriesOfKind,
+  type EntryOf,
+  type Treatment,
+  type PartId,
+  type Stage,
+} from '@white-ember/core/ledger';
 import { Notice } from '../../ui/Notice.tsx';
 import { ClockList } from '../clocks/ClockList.tsx';
 import { PartsBefore } from '../intake/PartsBefore.tsx';
-import { useCorrecting } from '../../job/useCorrecting.ts';
+import { useCorrecting, type Correcting } from '../../job/useCorrecting.ts';
 import type { StageProps } from '../../job/stageProps.ts';
 import { BurnEntry } from './BurnEntry.tsx';
 import { ChemicalClean } from './ChemicalClean.tsx';
@@ -12,7 +19,6 @@ import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { WorkForm } from './WorkForm.tsx';
 
 export function TreatPanel({ open, canEnter, onStage }: StageProps) {
-  const words = useWords();
   const { derived } = open;
   const correcting = useCorrecting(open, 'work');
   const works = entriesOfKind(derived.entries, 'work');
@@ -25,60 +31,99 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
       : undefined;
   return (
     <div className={`grid gap-6 ${guided ? 'xl:grid-cols-[1.9fr_1fr]' : 'xl:grid-cols-[1.2fr_1fr]'}`}>
-      <div className="grid gap-8 content-start">
-        {canEnter && treatment === 'chemical' ? <ChemicalClean open={open} onStage={onStage} /> : null}
-        {canEnter && (treatment === 'off-vehicle' || treatment === 'exchange') ? (
-          <OffVehicle open={open} exchange={treatment === 'exchange'} onStage={onStage} />
-        ) : null}
-        {canEnter && (treatment === 'drive' || treatment === 'standing') ? (
-          <BurnEntry open={open} kind={treatment} />
-        ) : null}
-        {!derived.before ? (
-          <Notice title="No before reading">
-            Work done now cannot be proved later. Take five minutes to read before any fluid.{' '}
-            <button className="underline underline-offset-4" onClick={() => onStage('baseline')}>
-              Take it
-            </button>
-          </Notice>
-        ) : null}
-        {guided ? (
-          <details className="border-2 border-rule bg-card" open={correcting !== undefined}>
-            <summary className="font-head font-semibold min-h-12 px-3 content-center">Add other work</summary>
-            <div className="p-3 pt-0">
-              <WorkForm open={open} />
-            </div>
-          </details>
-        ) : (
-          <section className="grid gap-4 content-start">
-            <h2 className="text-2xl">What is done</h2>
-            {canEnter ? <WorkForm open={open} /> : null}
-          </section>
-        )}
-      </div>
+      <ActOfTreatment
+        canEnter={canEnter}
+        treatment={treatment}
+        open={open}
+        onStage={onStage}
+        derived={derived}
+        guided={guided}
+        correcting={correcting}
+      />
       <section className="grid gap-6 content-start">
-        <div>
-          <h2 className="text-2xl mb-2">Done so far</h2>
-          {works.length === 0 ? <p className="text-ink2">Nothing yet.</p> : null}
-          <ol className="border-t-2 border-ink">
-            {works.map((entry) => (
-              <li key={entry.id} className="py-2 border-b-2 border-rule">
-                <p className="font-head font-semibold">{words.name('works', entry.body.work)}</p>
-                <p>{entry.body.what}</p>
-                <p className="text-sm text-ink2">
-                  {words.clock(entry.deviceTime)}, {entry.authorName}
-                  {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
-                  {entry.body.fluidL === undefined ? '' : ` ${words.volume(entry.body.fluidL)}`}
-                  {entry.body.dwellMin === undefined ? '' : ` · dwell ${entry.body.dwellMin} min`}
-                  {entry.body.wasteL === undefined ? '' : ` · ${words.volume(entry.body.wasteL)}`}
-                </p>
-              </li>
-            ))}
-          </ol>
-        </div>
+        <DoneSoFar works={works} />
         <ClockList open={open} canEnter={canEnter} elsewhere={dwell} />
         <TemporaryRepairs open={open} canEnter={canEnter} />
         <PartsBefore open={open} canEnter={canEnter} where="here" />
       </section>
+    </div>
+  );
+}
+
+/** What the chosen treatment asks for now. */
+function ActOfTreatment({
+  canEnter,
+  treatment,
+  open,
+  onStage,
+  derived,
+  guided,
+  correcting,
+}: {
+  canEnter: boolean;
+  treatment: Treatment | undefined;
+  open: OpenJob;
+  onStage: (stage: Stage, part?: PartId) => void;
+  derived: OpenJob['derived'];
+  guided: boolean;
+  correcting: Correcting<'work'> | undefined;
+}) {
+  return (
+    <div className="grid gap-8 content-start">
+      {canEnter && treatment === 'chemical' ? <ChemicalClean open={open} onStage={onStage} /> : null}
+      {canEnter && (treatment === 'off-vehicle' || treatment === 'exchange') ? (
+        <OffVehicle open={open} exchange={treatment === 'exchange'} onStage={onStage} />
+      ) : null}
+      {canEnter && (treatment === 'drive' || treatment === 'standing') ? (
+        <BurnEntry open={open} kind={treatment} />
+      ) : null}
+      {!derived.before ? (
+        <Notice title="No before reading">
+          Work done now cannot be proved later. Take five minutes to read before any fluid.{' '}
+          <button className="underline underline-offset-4" onClick={() => onStage('baseline')}>
+            Take it
+          </button>
+        </Notice>
+      ) : null}
+      {guided ? (
+        <details className="border-2 border-rule bg-card" open={correcting !== undefined}>
+          <summary className="font-head font-semibold min-h-12 px-3 content-center">Add other work</summary>
+          <div className="p-3 pt-0">
+            <WorkForm open={open} />
+          </div>
+        </details>
+      ) : (
+        <section className="grid gap-4 content-start">
+          <h2 className="text-2xl">What is done</h2>
+          {canEnter ? <WorkForm open={open} /> : null}
+        </section>
+      )}
+    </div>
+  );
+}
+
+/** Works of this job. */
+function DoneSoFar({ works }: { works: readonly EntryOf<'work'>[] }) {
+  const words = useWords();
+  return (
+    <div>
+      <h2 className="text-2xl mb-2">Done so far</h2>
+      {works.length === 0 ? <p className="text-ink2">Nothing yet.</p> : null}
+      <ol className="border-t-2 border-ink">
+        {works.map((entry) => (
+          <li key={entry.id} className="py-2 border-b-2 border-rule">
+            <p className="font-head font-semibold">{words.name('works', entry.body.work)}</p>
+            <p>{entry.body.what}</p>
+            <p className="text-sm text-ink2">
+              {words.clock(entry.deviceTime)}, {entry.authorName}
+              {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
+              {entry.body.fluidL === undefined ? '' : ` ${words.volume(entry.body.fluidL)}`}
+              {entry.body.dwellMin === undefined ? '' : ` · dwell ${entry.body.dwellMin} min`}
+              {entry.body.wasteL === undefined ? '' : ` · ${words.volume(entry.body.wasteL)}`}
+            </p>
+          </li>
+        ))}
+      </ol>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { type JobBurn } from '@white-ember/core/treatment';
 import { atMost } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import type { Said } from '@white-ember/core/words';
@@ -42,34 +43,77 @@ export function TreatmentChoice({
         <Notice title="Cannot be decided yet">{notJudged}. See the next step above.</Notice>
       )}
       {forecasting ? <p className="text-sm text-ink2">Calculating …</p> : null}
-      <ol className="grid gap-3">
-        {options.map((option, i) => (
-          <li key={option.treatment}>
-            <Option
-              option={option}
-              first={i === 0 && option.allowed}
-              chosen={chosen === option.treatment}
-              open={open}
-              canEnter={canEnter}
-              // A burn is not offered before the model has said whether the bed stands it.
-              waits={forecasting && (option.treatment === 'drive' || option.treatment === 'standing')}
-              onChosen={onChosen}
-            />
-          </li>
-        ))}
-      </ol>
-      {burn ? (
-        <details
-          className="border-2 border-rule bg-card"
-          onToggle={(event) => setPlanning(event.currentTarget.open)}
-        >
-          <summary className="font-head font-semibold min-h-12 px-3 content-center">
-            What a regeneration of this filter would do
-          </summary>
-          <div className="p-3 pt-0">{planning ? <BurnPlanner open={open} burn={burn} /> : null}</div>
-        </details>
-      ) : null}
+      <OptionList
+        options={options}
+        chosen={chosen}
+        open={open}
+        canEnter={canEnter}
+        forecasting={forecasting}
+        onChosen={onChosen}
+      />
+      {burn ? <PlannedBurn setPlanning={setPlanning} planning={planning} open={open} burn={burn} /> : null}
     </section>
+  );
+}
+
+/** The burn model, unfolded where somebody asks. */
+function PlannedBurn({
+  setPlanning,
+  planning,
+  open,
+  burn,
+}: {
+  setPlanning: (value: boolean) => void;
+  planning: boolean;
+  open: OpenJob;
+  burn: JobBurn;
+}) {
+  return (
+    <details
+      className="border-2 border-rule bg-card"
+      onToggle={(event) => setPlanning(event.currentTarget.open)}
+    >
+      <summary className="font-head font-semibold min-h-12 px-3 content-center">
+        What a regeneration of this filter would do
+      </summary>
+      <div className="p-3 pt-0">{planning ? <BurnPlanner open={open} burn={burn} /> : null}</div>
+    </details>
+  );
+}
+
+/** The treatments, the best one first. */
+function OptionList({
+  options,
+  chosen,
+  open,
+  canEnter,
+  forecasting,
+  onChosen,
+}: {
+  options: readonly OfferedTreatment[];
+  chosen: Treatment | undefined;
+  open: OpenJob;
+  canEnter: boolean;
+  forecasting: boolean;
+  onChosen: () => void;
+}) {
+  return (
+    <ol className="grid gap-3">
+      {options.map((option, i) => (
+        <li key={option.treatment}>
+          <Option
+            option={option}
+            first={i === 0 && option.allowed}
+            chosen={chosen === option.treatment}
+            open={open}
+            canEnter={canEnter}
+            // A burn is not offered before the model has said whether the bed stands it.
+            waits={forecasting && (option.treatment === 'drive' || option.treatment === 'standing')}
+            onChosen={onChosen}
+          />
+        </li>
+      ))}
+    </ol>
   );
 }
 

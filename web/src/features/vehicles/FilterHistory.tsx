@@ -5,7 +5,6 @@ import { FATE_WORDS, ratioWords } from './VehicleRoad.tsx';
 
 /** What became of the filter over the years: cleaned, regenerated, exchanged, weighed. */
 export function FilterHistory({ visits }: { visits: VehicleOutlook['visits'] }) {
-  const words = useWords();
   const worked = visits.filter(({ filter, weighed }) => filter !== 'as-it-was' || weighed).toReversed();
   if (worked.length === 0) return <p className="text-ink2">No filter work yet.</p>;
   return (
@@ -22,32 +21,44 @@ export function FilterHistory({ visits }: { visits: VehicleOutlook['visits'] }) 
         <tbody>
           {worked.map((visit) => {
             const { beforeKg, afterKg } = visit.weighed ?? {};
-            return (
-              <tr key={visit.jobId} className="border-t border-rule align-top">
-                <td className="pr-3 py-1">
-                  <Link to={`/jobs/${visit.jobId}`} className="underline underline-offset-4">
-                    {visit.number}
-                  </Link>
-                  <span className="block text-ink2 whitespace-nowrap">{words.shortDate(visit.at)}</span>
-                </td>
-                <td className="text-right pr-3 py-1">
-                  {visit.km === undefined ? '–' : words.distance(visit.km)}
-                </td>
-                <td className="pr-3 py-1">
-                  {FATE_WORDS[visit.filter]}
-                  {beforeKg === undefined && afterKg === undefined ? null : (
-                    <span className="block text-ink2">
-                      {beforeKg === undefined ? '–' : words.weight(beforeKg)} →{' '}
-                      {afterKg === undefined ? '–' : words.weight(afterKg)}
-                    </span>
-                  )}
-                </td>
-                <td className="text-right py-1 whitespace-nowrap">{ratioWords(visit) || '–'}</td>
-              </tr>
-            );
+            return <HistoryRow key={visit.jobId} visit={visit} beforeKg={beforeKg} afterKg={afterKg} />;
           })}
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** One visit at which the filter was weighed or cleaned. */
+function HistoryRow({
+  visit,
+  beforeKg,
+  afterKg,
+}: {
+  visit: VehicleOutlook['visits'][number];
+  beforeKg: number | undefined;
+  afterKg: number | undefined;
+}) {
+  const words = useWords();
+  return (
+    <tr className="border-t border-rule align-top">
+      <td className="pr-3 py-1">
+        <Link to={`/jobs/${visit.jobId}`} className="underline underline-offset-4">
+          {visit.number}
+        </Link>
+        <span className="block text-ink2 whitespace-nowrap">{words.shortDate(visit.at)}</span>
+      </td>
+      <td className="text-right pr-3 py-1">{visit.km === undefined ? '–' : words.distance(visit.km)}</td>
+      <td className="pr-3 py-1">
+        {FATE_WORDS[visit.filter]}
+        {beforeKg === undefined && afterKg === undefined ? null : (
+          <span className="block text-ink2">
+            {beforeKg === undefined ? '–' : words.weight(beforeKg)} →{' '}
+            {afterKg === undefined ? '–' : words.weight(afterKg)}
+          </span>
+        )}
+      </td>
+      <td className="text-right py-1 whitespace-nowrap">{ratioWords(visit) || '–'}</td>
+    </tr>
   );
 }

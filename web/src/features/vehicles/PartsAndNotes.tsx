@@ -1,3 +1,4 @@
+import { type VehicleHistory } from '@white-ember/core/contract';
 import { useWords } from '../../data/words.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
@@ -22,26 +23,7 @@ export function PartsAndNotes({ vehicleId }: { vehicleId: string }) {
   );
   return (
     <>
-      <section aria-label="Parts">
-        <h2 className="text-2xl mb-1 border-b-2 border-ink">Parts</h2>
-        {parts.length === 0 ? <p className="text-ink2">None on record.</p> : null}
-        <ul>
-          {parts.map(({ jobId, number, at, what, details, temporary }, i) => (
-            <li key={i} className="border-b border-rule py-1.5">
-              <span className="font-bold">
-                <Say it={what} />
-              </span>
-              {temporary ? <span className="text-ember-text font-bold"> · for now only</span> : null}
-              {details.length > 0 ? (
-                <span className="block text-sm">
-                  <Say it={joined(details, ', ')} />
-                </span>
-              ) : null}
-              {from(jobId, number, at)}
-            </li>
-          ))}
-        </ul>
-      </section>
+      <PartsChanged parts={parts} from={from} />
       <section aria-label="Notes">
         <h2 className="text-2xl mb-1 border-b-2 border-ink">Notes</h2>
         {notes.length === 0 ? <p className="text-ink2">None on record.</p> : null}
@@ -57,5 +39,37 @@ export function PartsAndNotes({ vehicleId }: { vehicleId: string }) {
         </ul>
       </section>
     </>
+  );
+}
+
+/** Parts that were changed on this vehicle. */
+function PartsChanged({
+  parts,
+  from,
+}: {
+  parts: VehicleHistory['parts'];
+  from: (jobId: string, number: number, at: string) => React.JSX.Element;
+}) {
+  return (
+    <section aria-label="Parts">
+      <h2 className="text-2xl mb-1 border-b-2 border-ink">Parts</h2>
+      {parts.length === 0 ? <p className="text-ink2">None on record.</p> : null}
+      <ul>
+        {parts.map(({ jobId, number, at, what, details, temporary }, i) => (
+          <li key={i} className="border-b border-rule py-1.5">
+            <span className="font-bold">
+              <Say it={what} />
+            </span>
+            {temporary ? <span className="text-ember-text font-bold"> · for now only</span> : null}
+            {details.length > 0 ? (
+              <span className="block text-sm">
+                <Say it={joined(details, ', ')} />
+              </span>
+            ) : null}
+            {from(jobId, number, at)}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

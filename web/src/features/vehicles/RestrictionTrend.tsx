@@ -128,7 +128,6 @@ async function draw(canvas: HTMLCanvasElement, told: VehicleOutlook, unit: Unit)
 
 /** Restriction over distance: what each visit found and left, and the road to due. */
 export function RestrictionTrend({ told }: { told: VehicleOutlook }) {
-  const words = useWords();
   const canvas = useRef<HTMLCanvasElement>(null);
   const {
     theme,
@@ -163,31 +162,45 @@ export function RestrictionTrend({ told }: { told: VehicleOutlook }) {
       <figcaption className="text-sm text-ink2">
         ✕ found, ● left. From the last visit: median and 80 % range, to the limit.
       </figcaption>
-      <details className="text-sm">
-        <summary className="min-h-11 content-center underline underline-offset-4">
-          The chart as a table
-        </summary>
-        <table className="w-full text-left">
-          <thead>
-            <tr>
-              <th>job</th>
-              <th className="text-right">{unitLabel(distanceUnit)}</th>
-              <th className="text-right">found</th>
-              <th className="text-right">left</th>
-            </tr>
-          </thead>
-          <tbody>
-            {read.map(({ jobId, number, km, before, after }) => (
-              <tr key={jobId} className="border-t border-rule">
-                <td>{number}</td>
-                <td className="text-right">{words.number(fromBase(km ?? 0, distanceUnit), 0)}</td>
-                <td className="text-right">{show(before?.value)}</td>
-                <td className="text-right">{show(after?.value)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </details>
+      <TrendTable distanceUnit={distanceUnit} read={read} show={show} />
     </figure>
+  );
+}
+
+/** The same in figures. */
+function TrendTable({
+  distanceUnit,
+  read,
+  show,
+}: {
+  distanceUnit: 'km' | 'mi';
+  read: readonly VehicleOutlook['visits'][number][];
+  show: (ratio: number | undefined) => string;
+}) {
+  const words = useWords();
+  return (
+    <details className="text-sm">
+      <summary className="min-h-11 content-center underline underline-offset-4">The chart as a table</summary>
+      <table className="w-full text-left">
+        <thead>
+          <tr>
+            <th>job</th>
+            <th className="text-right">{unitLabel(distanceUnit)}</th>
+            <th className="text-right">found</th>
+            <th className="text-right">left</th>
+          </tr>
+        </thead>
+        <tbody>
+          {read.map(({ jobId, number, km, before, after }) => (
+            <tr key={jobId} className="border-t border-rule">
+              <td>{number}</td>
+              <td className="text-right">{words.number(fromBase(km ?? 0, distanceUnit), 0)}</td>
+              <td className="text-right">{show(before?.value)}</td>
+              <td className="text-right">{show(after?.value)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
   );
 }

@@ -1,3 +1,4 @@
+import { type Vehicle } from '@white-ember/core/contract';
 import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -6,7 +7,6 @@ import { problemOf, useVehiclesQuery } from '../../data/api.ts';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 
 export function VehicleListPage() {
-  const words = useWords();
   const [find, setFind] = useState('');
   const vehicles = useVehiclesQuery(find ? { find } : {});
   const list = vehicles.data ?? [];
@@ -33,27 +33,35 @@ export function VehicleListPage() {
       {list.length === 0 && vehicles.isSuccess ? (
         <p className="text-xl font-head">No vehicle by that name.</p>
       ) : null}
-      <ul className="border-t-2 border-ink">
-        {list.map((vehicle) => (
-          <li key={vehicle.id} className="border-b-2 border-rule">
-            <Link
-              to={`/vehicles/${vehicle.id}`}
-              className="grid sm:grid-cols-[12rem_1fr_1fr] gap-x-6 py-3 px-2 hover:bg-card items-baseline"
-            >
-              <span className="figure-text text-xl">{vehicle.plate}</span>
-              <span>
-                {vehicle.model}
-                <span className="block text-sm text-ink2">{vehicle.customer?.name ?? 'no customer'}</span>
-              </span>
-              <span className="text-sm text-ink2">
-                {vehicle.filter
-                  ? `${vehicle.filter.name}, ${words.engineSize(filterVolumeL(vehicle.filter), 1)}, ${vehicle.filter.basis}`
-                  : 'filter size not known'}
-              </span>
-            </Link>
-          </li>
-        ))}
-      </ul>
+      <VehicleRows list={list} />
     </main>
+  );
+}
+
+/** The vehicles, each with its filter and jobs. */
+function VehicleRows({ list }: { list: readonly Vehicle[] }) {
+  const words = useWords();
+  return (
+    <ul className="border-t-2 border-ink">
+      {list.map((vehicle) => (
+        <li key={vehicle.id} className="border-b-2 border-rule">
+          <Link
+            to={`/vehicles/${vehicle.id}`}
+            className="grid sm:grid-cols-[12rem_1fr_1fr] gap-x-6 py-3 px-2 hover:bg-card items-baseline"
+          >
+            <span className="figure-text text-xl">{vehicle.plate}</span>
+            <span>
+              {vehicle.model}
+              <span className="block text-sm text-ink2">{vehicle.customer?.name ?? 'no customer'}</span>
+            </span>
+            <span className="text-sm text-ink2">
+              {vehicle.filter
+                ? `${vehicle.filter.name}, ${words.engineSize(filterVolumeL(vehicle.filter), 1)}, ${vehicle.filter.basis}`
+                : 'filter size not known'}
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }

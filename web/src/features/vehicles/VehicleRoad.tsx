@@ -5,7 +5,7 @@ import type { FilterFate, VehicleOutlook } from '@white-ember/core/outlook';
 import { toBase } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../data/store.ts';
 import { shortNumber } from '../../ui/format.ts';
-import { layRoad } from './vehicleRoad.ts';
+import { layRoad, type RoadPin } from './vehicleRoad.ts';
 
 type Visit = VehicleOutlook['visits'][number];
 
@@ -56,7 +56,6 @@ function FateMark({ fate }: { fate: FilterFate }) {
 
 /** All jobs of a vehicle on one tape of distance, with what became of the filter and what was read. */
 export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
-  const words = useWords();
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(600);
   const unit = useAppSelector((state) => state.preferences.units.distance);
@@ -73,43 +72,17 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
     <div ref={box} className="min-w-0">
       {pins.length > 0 ? (
         <div className="relative" style={{ height: TAPE_PX + rows * ROW_PX + 12 }}>
-          <svg width={width} height={TAPE_PX + rows * ROW_PX + 12} className="absolute inset-0" aria-hidden>
-            <rect width={width} height={TAPE_PX} fill="var(--tape)" />
-            {ticks.map(({ x, km }) => (
-              <g key={km} transform={`translate(${x} 0)`}>
-                <path d="M0 0 V9" stroke="var(--tape-ink)" strokeWidth={2} />
-                <text
-                  y={24}
-                  textAnchor={x < 40 ? 'start' : x > width - 60 ? 'end' : 'middle'}
-                  fill="var(--tape-ink)"
-                  fontSize={13}
-                >
-                  {words.distance(km)}
-                </text>
-              </g>
-            ))}
-            {pins.map(({ visit, x, row }) => (
-              <g key={visit.jobId} transform={`translate(${x} ${TAPE_PX})`}>
-                <path d={`M0 0 V${row * ROW_PX + 20}`} stroke="var(--ink2)" strokeWidth={1} />
-                <FateMark fate={visit.filter} />
-              </g>
-            ))}
-          </svg>
+          <RoadTape width={width} rows={rows} ticks={ticks} pins={pins} />
           {pins.map(({ visit, x, row, words: label, toLeft }) => (
-            <Link
+            <RoadVisit
               key={visit.jobId}
-              to={`/jobs/${visit.jobId}`}
-              className="absolute text-sm whitespace-nowrap leading-6 px-1 hover:bg-card underline decoration-rule underline-offset-2"
-              style={{
-                top: TAPE_PX + row * ROW_PX + 9,
-                ...(toLeft ? { right: width - x } : { left: x + 2 }),
-              }}
-            >
-              {label}
-              <span className="sr-only">
-                , filter {FATE_WORDS[visit.filter]}, job at {words.distance(visit.km ?? 0)}
-              </span>
-            </Link>
+              visit={visit}
+              row={row}
+              toLeft={toLeft}
+              width={width}
+              x={x}
+              label={label}
+            />
           ))}
         </div>
       ) : null}
@@ -121,5 +94,78 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
           : ''}
       </p>
     </div>
+  );
+}
+
+/** A visit as a pin on the road. */
+function RoadVisit({
+  visit,
+  row,
+  toLeft,
+  width,
+  x,
+  label,
+}: {
+  visit: RoadPin['visit'];
+  row: number;
+  toLeft: boolean;
+  width: number;
+  x: number;
+  label: string;
+}) {
+  const words = useWords();
+  return (
+    <Link
+      to={`/jobs/${visit.jobId}`}
+      className="absolute text-sm whitespace-nowrap leading-6 px-1 hover:bg-card underline decoration-rule underline-offset-2"
+      style={{
+        top: TAPE_PX + row * ROW_PX + 9,
+        ...(toLeft ? { right: width - x } : { left: x + 2 }),
+      }}
+    >
+      {label}
+      <span className="sr-only">
+        , filter {FATE_WORDS[visit.filter]}, job at {words.distance(visit.km ?? 0)}
+      </span>
+    </Link>
+  );
+}
+
+/** The tape with its marks. */
+function RoadTape({
+  width,
+  rows,
+  ticks,
+  pins,
+}: {
+  width: number;
+  rows: number;
+  ticks: readonly { readonly x: number; readonly km: number }[];
+  pins: readonly RoadPin[];
+}) {
+  const words = useWords();
+  return (
+    <svg width={width} height={TAPE_PX + rows * ROW_PX + 12} className="absolute inset-0" aria-hidden>
+      <rect width={width} height={TAPE_PX} fill="var(--tape)" />
+      {ticks.map(({ x, km }) => (
+        <g key={km} transform={`translate(${x} 0)`}>
+          <path d="M0 0 V9" stroke="var(--tape-ink)" strokeWidth={2} />
+          <text
+            y={24}
+            textAnchor={x < 40 ? 'start' : x > width - 60 ? 'end' : 'middle'}
+            fill="var(--tape-ink)"
+            fontSize={13}
+          >
+            {words.distance(km)}
+          </text>
+        </g>
+      ))}
+      {pins.map(({ visit, x, row }) => (
+        <g key={visit.jobId} transform={`translate(${x} ${TAPE_PX})`}>
+          <path d={`M0 0 V${row * ROW_PX + 20}`} stroke="var(--ink2)" strokeWidth={1} />
+          <FateMark fate={visit.filter} />
+        </g>
+      ))}
+    </svg>
   );
 }

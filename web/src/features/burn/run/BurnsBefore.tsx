@@ -1,7 +1,8 @@
+import { type Job } from '@white-ember/core/contract';
 import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
 import { Link } from 'react-router';
-import { adviseSecondRun, burnsOf, type JobBurnRun } from '@white-ember/core/treatment';
+import { adviseSecondRun, burnsOf, type JobBurnRun, type SecondRunAdvice } from '@white-ember/core/treatment';
 import { useAppSelector } from '../../../data/store.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { withUnit, fixed } from '../../../ui/format.ts';
@@ -45,30 +46,45 @@ export function BurnsBefore({
       {burns.map((run, i) => (
         <Burn key={run.begun.id} run={run} number={i + 1} />
       ))}
-      <div className="border-l-8 border-ink bg-card p-3 grid gap-2" role="status">
-        <p className="font-head font-semibold text-xl">{ANSWERS[advice.another]}</p>
-        <ul className="list-disc pl-5">
-          {advice.reasons.map((text, i) => (
-            <li key={i}>
-              <Say it={text} />
-            </li>
-          ))}
-        </ul>
-        <div className="flex flex-wrap gap-2">
-          {advice.another === 'yes' ? (
-            <Button weight="main" onClick={onAnother}>
-              Prepare another run
-            </Button>
-          ) : null}
-          <Link
-            to={`/jobs/${job.id}?stage=prove`}
-            className="font-head font-semibold min-h-12 px-4 border-2 border-ink rounded-sm inline-flex items-center"
-          >
-            {advice.another === 'read-first' ? 'Take the reading' : 'Continue to the proof'}
-          </Link>
-        </div>
-      </div>
+      <AnotherRun advice={advice} onAnother={onAnother} job={job} />
     </section>
+  );
+}
+
+/** Whether another one is worth it. */
+function AnotherRun({
+  advice,
+  onAnother,
+  job,
+}: {
+  advice: SecondRunAdvice;
+  onAnother: () => void;
+  job: Job;
+}) {
+  return (
+    <div className="border-l-8 border-ink bg-card p-3 grid gap-2" role="status">
+      <p className="font-head font-semibold text-xl">{ANSWERS[advice.another]}</p>
+      <ul className="list-disc pl-5">
+        {advice.reasons.map((text, i) => (
+          <li key={i}>
+            <Say it={text} />
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap gap-2">
+        {advice.another === 'yes' ? (
+          <Button weight="main" onClick={onAnother}>
+            Prepare another run
+          </Button>
+        ) : null}
+        <Link
+          to={`/jobs/${job.id}?stage=prove`}
+          className="font-head font-semibold min-h-12 px-4 border-2 border-ink rounded-sm inline-flex items-center"
+        >
+          {advice.another === 'read-first' ? 'Take the reading' : 'Continue to the proof'}
+        </Link>
+      </div>
+    </div>
   );
 }
 

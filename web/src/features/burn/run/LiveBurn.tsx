@@ -1,3 +1,4 @@
+import { type BurnState } from '@white-ember/core/treatment';
 import { Say } from '../../../ui/Say.tsx';
 import { spokenNow } from '../../../data/words.ts';
 import { baselinePlan } from '@white-ember/core/readings';
@@ -35,27 +36,7 @@ export function LiveBurn({
       stoppedAtS={stoppedAtS}
       actions={
         dosing ? (
-          <>
-            {state.refused ? (
-              <p className="text-ember-text font-bold">
-                Not stopped: <Say it={state.refused} /> Stop it with the tool or at the vehicle; keep the revs
-                up.
-              </p>
-            ) : null}
-            <Button
-              weight="main"
-              onClick={() => watch.stop(judged.broken ? spokenNow(judged.broken.label) : 'Stopped by hand')}
-            >
-              {watch.facts.byLink ? 'Stop dosing, keep the revs up' : 'I have stopped the dosing'}
-            </Button>
-            {watch.facts.byLink && (state.refused !== undefined || state.away) ? (
-              <Button onClick={() => watch.stopped('Stopped at the vehicle')}>
-                I have stopped it at the vehicle
-              </Button>
-            ) : null}
-            {watch.facts.byLink ? null : <Button onClick={watch.ended}>The tool reports the end</Button>}
-            <Seen watch={watch} />
-          </>
+          <LiveActions state={state} watch={watch} judged={judged} />
         ) : judged.phase === 'cold' ? (
           <Button weight="main" onClick={onDone}>
             Watch ended: see the result
@@ -73,6 +54,32 @@ export function LiveBurn({
         <LinkState session={session} open={open} />
       )}
     </WatchDesk>
+  );
+}
+
+/** Stop, or go on to the end. */
+function LiveActions({ state, watch, judged }: { state: WatchState; watch: BurnWatch; judged: BurnState }) {
+  return (
+    <>
+      {state.refused ? (
+        <p className="text-ember-text font-bold">
+          Not stopped: <Say it={state.refused} /> Stop it with the tool or at the vehicle; keep the revs up.
+        </p>
+      ) : null}
+      <Button
+        weight="main"
+        onClick={() => watch.stop(judged.broken ? spokenNow(judged.broken.label) : 'Stopped by hand')}
+      >
+        {watch.facts.byLink ? 'Stop dosing, keep the revs up' : 'I have stopped the dosing'}
+      </Button>
+      {watch.facts.byLink && (state.refused !== undefined || state.away) ? (
+        <Button onClick={() => watch.stopped('Stopped at the vehicle')}>
+          I have stopped it at the vehicle
+        </Button>
+      ) : null}
+      {watch.facts.byLink ? null : <Button onClick={watch.ended}>The tool reports the end</Button>}
+      <Seen watch={watch} />
+    </>
   );
 }
 

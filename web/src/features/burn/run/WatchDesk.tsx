@@ -1,3 +1,4 @@
+import { type BurnPhase } from '@white-ember/core/treatment';
 import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
 import type { ReactNode } from 'react';
@@ -51,20 +52,7 @@ export function WatchDesk({
         role={broken ? 'alert' : 'status'}
         className={`border-2 p-3 grid gap-3 lg:grid-cols-[1fr_auto] items-center bg-card ${broken ? 'border-ember border-l-8' : 'border-ink'}`}
       >
-        <div>
-          <p className="font-head font-semibold text-4xl flex flex-wrap items-baseline gap-x-4">
-            {broken ? <Say it={broken.label} /> : PHASES[phase]}
-            <span className="figure-text text-3xl text-ink2">{clockText(now?.atS ?? 0)}</span>
-          </p>
-          <p className={`text-lg ${broken ? 'font-bold' : ''}`}>
-            <Say it={judged.text} />
-          </p>
-          {judged.doubt ? (
-            <p className="text-ember-text font-bold">
-              <Say it={judged.doubt} />
-            </p>
-          ) : null}
-        </div>
+        <PhaseNow broken={broken} phase={phase} now={now} judged={judged} />
         <div className="grid gap-2 min-w-60">{actions}</div>
       </section>
       <Egts moments={moments} />
@@ -76,6 +64,36 @@ export function WatchDesk({
         </div>
         <Rules rules={judged.rules} />
       </div>
+    </div>
+  );
+}
+
+/** Where the burn stands. */
+function PhaseNow({
+  broken,
+  phase,
+  now,
+  judged,
+}: {
+  broken: BurnRule | undefined;
+  phase: BurnPhase;
+  now: BurnMoment | undefined;
+  judged: BurnState;
+}) {
+  return (
+    <div>
+      <p className="font-head font-semibold text-4xl flex flex-wrap items-baseline gap-x-4">
+        {broken ? <Say it={broken.label} /> : PHASES[phase]}
+        <span className="figure-text text-3xl text-ink2">{clockText(now?.atS ?? 0)}</span>
+      </p>
+      <p className={`text-lg ${broken ? 'font-bold' : ''}`}>
+        <Say it={judged.text} />
+      </p>
+      {judged.doubt ? (
+        <p className="text-ember-text font-bold">
+          <Say it={judged.doubt} />
+        </p>
+      ) : null}
     </div>
   );
 }

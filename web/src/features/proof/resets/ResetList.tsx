@@ -71,33 +71,72 @@ function Due({
         <span className="font-head font-semibold text-lg">{words.name('resets', reset)}</span>
         <span className="block text-[15px] text-ink2">{why}</span>
       </summary>
-      <div className="grid gap-2 pt-2">
-        <HeldOff held={held} warnings={warnings} />
-        <ol className="list-decimal pl-6 text-[15px] grid gap-1">
-          {how.map((text) => (
-            <li key={text}>{text}</li>
-          ))}
-        </ol>
-        {canEnter && held.length > 0 ? (
-          <details>
-            <summary className="min-h-11 content-center underline underline-offset-4">
-              Done anyway, with another tool
-            </summary>
-            <ResetForm open={open} step={step} />
-          </details>
-        ) : null}
-        {canEnter && held.length === 0 && !forecasting ? (
-          <>
-            <ResetForm open={open} step={step} />
-            <Link
-              to={`/jobs/${open.job.id}/live`}
-              className="underline underline-offset-4 min-h-11 content-center"
-            >
-              Do it by the scan link: it records the figures itself
-            </Link>
-          </>
-        ) : null}
-      </div>
+      <DueStep
+        held={held}
+        warnings={warnings}
+        how={how}
+        canEnter={canEnter}
+        open={open}
+        step={step}
+        forecasting={forecasting}
+      />
     </details>
+  );
+}
+
+/** What is done, and what holds it back. */
+function DueStep({
+  held,
+  warnings,
+  how,
+  canEnter,
+  open,
+  step,
+  forecasting,
+}: {
+  held: readonly string[];
+  warnings: readonly string[];
+  how: readonly string[];
+  canEnter: boolean;
+  open: OpenJob;
+  step: ReturnType<typeof useResets>['steps'][number];
+  forecasting: boolean;
+}) {
+  return (
+    <div className="grid gap-2 pt-2">
+      <HeldOff held={held} warnings={warnings} />
+      <ol className="list-decimal pl-6 text-[15px] grid gap-1">
+        {how.map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ol>
+      {canEnter && held.length > 0 ? (
+        <details>
+          <summary className="min-h-11 content-center underline underline-offset-4">
+            Done anyway, with another tool
+          </summary>
+          <ResetForm open={open} step={step} />
+        </details>
+      ) : null}
+      {canEnter && held.length === 0 && !forecasting ? <ByHandOrLink open={open} step={step} /> : null}
+    </div>
+  );
+}
+
+/** The reset with another tool or by the scan link. */
+function ByHandOrLink({
+  open,
+  step,
+}: {
+  open: OpenJob;
+  step: ReturnType<typeof useResets>['steps'][number];
+}) {
+  return (
+    <>
+      <ResetForm open={open} step={step} />
+      <Link to={`/jobs/${open.job.id}/live`} className="underline underline-offset-4 min-h-11 content-center">
+        Do it by the scan link: it records the figures itself
+      </Link>
+    </>
   );
 }

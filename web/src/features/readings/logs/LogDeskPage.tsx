@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { entriesOfKind, type ReadingBody } from '@white-ember/core/ledger';
+import { entriesOfKind, type ReadingBody, type EntryOf } from '@white-ember/core/ledger';
 import { LOG_OUTPUTS, type LogOutput } from '@white-ember/core/readings';
 import { useSessionQuery } from '../../../data/api.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -257,23 +257,42 @@ function UseAsReading({
   };
   const { before, after } = open.derived;
   return (
+    <UseButtons
+      before={before}
+      busy={busy}
+      usable={usable}
+      use={use}
+      after={after}
+      problem={problem}
+      used={used}
+      open={open}
+    />
+  );
+}
+
+/** As which reading of the job the log is taken. */
+function UseButtons({
+  before,
+  busy,
+  usable,
+  use,
+  after,
+  problem,
+  used,
+  open,
+}: {
+  before: EntryOf<'reading'> | undefined;
+  busy: boolean;
+  usable: boolean;
+  use: (purpose: ReadingBody['purpose']) => Promise<void>;
+  after: EntryOf<'reading'> | undefined;
+  problem: string | undefined;
+  used: Set<'before' | 'after' | 'between'>;
+  open: OpenJob;
+}) {
+  return (
     <section aria-label="Use as a reading" className="grid gap-3">
-      <div className="flex flex-wrap gap-3">
-        <Button
-          weight={before ? 'plain' : 'main'}
-          disabled={busy || !usable}
-          onClick={() => void use('before')}
-        >
-          Use these windows as the before reading
-        </Button>
-        <Button
-          weight={before && !after ? 'main' : 'plain'}
-          disabled={busy || !usable}
-          onClick={() => void use('after')}
-        >
-          Use these windows as the after reading
-        </Button>
-      </div>
+      <UseAs before={before} busy={busy} usable={usable} use={use} after={after} />
       {busy ? <p role="status">Keeping the file …</p> : null}
       {problem ? <Notice title={problem} tone="alarm" /> : null}
       {used.size > 0 ? (
@@ -289,6 +308,40 @@ function UseAsReading({
         </Notice>
       ) : null}
     </section>
+  );
+}
+
+/** One button for each reading that the job may still take. */
+function UseAs({
+  before,
+  busy,
+  usable,
+  use,
+  after,
+}: {
+  before: EntryOf<'reading'> | undefined;
+  busy: boolean;
+  usable: boolean;
+  use: (purpose: ReadingBody['purpose']) => Promise<void>;
+  after: EntryOf<'reading'> | undefined;
+}) {
+  return (
+    <div className="flex flex-wrap gap-3">
+      <Button
+        weight={before ? 'plain' : 'main'}
+        disabled={busy || !usable}
+        onClick={() => void use('before')}
+      >
+        Use these windows as the before reading
+      </Button>
+      <Button
+        weight={before && !after ? 'main' : 'plain'}
+        disabled={busy || !usable}
+        onClick={() => void use('after')}
+      >
+        Use these windows as the after reading
+      </Button>
+    </div>
   );
 }
 

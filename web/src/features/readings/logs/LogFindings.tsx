@@ -37,22 +37,48 @@ export function LogFindings({
         );
         const look = `block w-full text-left border-l-8 pl-3 py-1 ${finding.level === 'fault' ? 'border-ember' : 'border-ink'} ${chosen === i ? 'bg-card outline-2 outline-ink' : ''}`;
         return (
-          <li key={`${finding.id} ${finding.startS ?? ''}`}>
-            {onChoose ? (
-              <button
-                type="button"
-                className={`${look} min-h-11`}
-                aria-pressed={chosen === i}
-                onClick={() => onChoose(i)}
-              >
-                {words}
-              </button>
-            ) : (
-              <p className={look}>{words}</p>
-            )}
-          </li>
+          <FindingRow
+            key={`${finding.id} ${finding.startS ?? ''}`}
+            onChoose={onChoose}
+            look={look}
+            chosen={chosen}
+            i={i}
+            words={words}
+          />
         );
       })}
     </ol>
+  );
+}
+
+/** One finding; chosen, it is shown in the traces. */
+function FindingRow({
+  onChoose,
+  look,
+  chosen,
+  i,
+  words,
+}: {
+  onChoose: ((index: number) => void) | undefined;
+  look: string;
+  chosen: number | undefined;
+  i: number;
+  words: React.JSX.Element;
+}) {
+  return (
+    <li>
+      {onChoose ? (
+        <button
+          type="button"
+          className={`${look} min-h-11`}
+          aria-pressed={chosen === i}
+          onClick={() => onChoose(i)}
+        >
+          {words}
+        </button>
+      ) : (
+        <p className={look}>{words}</p>
+      )}
+    </li>
   );
 }

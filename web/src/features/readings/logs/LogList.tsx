@@ -28,51 +28,72 @@ export function LogList({
   return (
     <ul aria-label="Logs" className="grid gap-1">
       {opened.map((log) => (
-        <li
-          key={log.id}
-          className={`border-2 flex items-stretch ${log.id === chosen ? 'border-ink bg-card' : 'border-rule'}`}
-        >
-          <button
-            type="button"
-            className="grow min-w-0 text-left px-3 py-1.5 min-h-12"
-            aria-current={log.id === chosen}
-            onClick={() => onChoose(log.id)}
-          >
-            <span className="block font-head font-semibold truncate">{log.fileName}</span>
-            <State log={log} />
-          </button>
-          <button
-            type="button"
-            className="min-w-11 grid place-items-center border-l-2 border-rule"
-            onClick={() => {
-              closeLog(log.id);
-              onClosed?.(log.id);
-            }}
-            aria-label={`${log.state.status === 'reading' ? 'Stop reading' : 'Put away'} ${log.fileName}`}
-          >
-            <X aria-hidden size={20} />
-          </button>
-        </li>
+        <OpenedRow key={log.id} log={log} chosen={chosen} onChoose={onChoose} onClosed={onClosed} />
       ))}
       {stored.map((log) => (
-        <li key={log.id}>
-          {log.unreadable === undefined ? (
-            <Button
-              weight="quiet"
-              className="w-full text-left px-3 no-underline border-rule!"
-              onClick={() => onChoose(log.id)}
-            >
-              <span className="block truncate">{log.fileName}</span>
-              <span className="block text-sm font-text font-normal text-ink2">
-                {sizeText(log.sizeBytes)}, kept with the job
-              </span>
-            </Button>
-          ) : (
-            <Unreadable log={log} why={log.unreadable} />
-          )}
-        </li>
+        <KeptRow key={log.id} log={log} onChoose={onChoose} />
       ))}
     </ul>
+  );
+}
+
+/** A log of the job that can be read again. */
+function KeptRow({ log, onChoose }: { log: KeptLog; onChoose: (id: string) => void }) {
+  return (
+    <li>
+      {log.unreadable === undefined ? (
+        <Button
+          weight="quiet"
+          className="w-full text-left px-3 no-underline border-rule!"
+          onClick={() => onChoose(log.id)}
+        >
+          <span className="block truncate">{log.fileName}</span>
+          <span className="block text-sm font-text font-normal text-ink2">
+            {sizeText(log.sizeBytes)}, kept with the job
+          </span>
+        </Button>
+      ) : (
+        <Unreadable log={log} why={log.unreadable} />
+      )}
+    </li>
+  );
+}
+
+/** A log that is read here. */
+function OpenedRow({
+  log,
+  chosen,
+  onChoose,
+  onClosed,
+}: {
+  log: OpenedLog;
+  chosen: string | undefined;
+  onChoose: (id: string) => void;
+  onClosed: ((id: string) => void) | undefined;
+}) {
+  return (
+    <li className={`border-2 flex items-stretch ${log.id === chosen ? 'border-ink bg-card' : 'border-rule'}`}>
+      <button
+        type="button"
+        className="grow min-w-0 text-left px-3 py-1.5 min-h-12"
+        aria-current={log.id === chosen}
+        onClick={() => onChoose(log.id)}
+      >
+        <span className="block font-head font-semibold truncate">{log.fileName}</span>
+        <State log={log} />
+      </button>
+      <button
+        type="button"
+        className="min-w-11 grid place-items-center border-l-2 border-rule"
+        onClick={() => {
+          closeLog(log.id);
+          onClosed?.(log.id);
+        }}
+        aria-label={`${log.state.status === 'reading' ? 'Stop reading' : 'Put away'} ${log.fileName}`}
+      >
+        <X aria-hidden size={20} />
+      </button>
+    </li>
   );
 }
 

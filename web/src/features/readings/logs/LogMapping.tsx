@@ -23,8 +23,9 @@ const rangeText = (shows: { low: number; high: number; unitLabel: string } | und
 const shortOf = (reason: Said): Said => {
   if (!isMessage(reason)) return reason;
   if (reason.say === READ_AS) return say('logs.by-its-name');
-  const of = Object.entries(reason.of ?? {}).map(([name, value]) => [name, shortly(value)]);
-  return { ...reason, of: Object.fromEntries(of) };
+  const of: Record<string, unknown> = {};
+  for (const [name, value] of Object.entries(reason.of ?? {})) of[name] = shortly(value);
+  return { ...reason, of };
 };
 const shortly = (value: unknown): unknown =>
   Array.isArray(value) ? value.map(shortly) : isMessage(value) ? shortOf(value) : value;
@@ -95,29 +96,33 @@ export function LogMapping({
         {rows
           .toSorted((a, b) => placeOf(a) - placeOf(b))
           .map((row) => (
-            <li
-              key={row.column}
-              className="border-b-2 border-rule py-1 grid gap-x-4 gap-y-1 items-center sm:grid-cols-[minmax(0,1fr)_15rem]"
-            >
-              <div className="min-w-0 break-words">
-                <span className="font-bold">{row.column}</span>
-                {row.unit === '' ? null : <span data-own-words> in {row.unit}</span>}
-                <p className="text-sm leading-snug">
-                  <HeadingRead heading={row.column} role={row.role} />
-                </p>
-                <p data-own-words className="text-sm leading-snug text-ink2">
-                  {row.why}
-                </p>
-              </div>
-              <ChannelChooser
-                heading={row.column}
-                role={row.role}
-                name={`What “${row.column}” is`}
-                onChoose={(role) => onCorrect(row.column, role)}
-              />
-            </li>
+            <ColumnRow key={row.column} row={row} onCorrect={onCorrect} />
           ))}
       </ul>
     </details>
+  );
+}
+
+/** One column: what it was taken for, and why. */
+function ColumnRow({ row, onCorrect }: { row: Row; onCorrect: (column: string, role: string) => void }) {
+  return (
+    <li className="border-b-2 border-rule py-1 grid gap-x-4 gap-y-1 items-center sm:grid-cols-[minmax(0,1fr)_15rem]">
+      <div className="min-w-0 break-words">
+        <span className="font-bold">{row.column}</span>
+        {row.unit === '' ? null : <span data-own-words> in {row.unit}</span>}
+        <p className="text-sm leading-snug">
+          <HeadingRead heading={row.column} role={row.role} />
+        </p>
+        <p data-own-words className="text-sm leading-snug text-ink2">
+          {row.why}
+        </p>
+      </div>
+      <ChannelChooser
+        heading={row.column}
+        role={row.role}
+        name={`What “${row.column}” is`}
+        onChoose={(role) => onCorrect(row.column, role)}
+      />
+    </li>
   );
 }

@@ -1,14 +1,12 @@
-import { fixed } from '../../../ui/format.ts';
 import { columnLabel } from './columnLabel.ts';
-import { ChevronLeft, ChevronRight, Maximize2, X, ZoomIn, ZoomOut } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { AnalysedWindow, Finding, Trace } from '@white-ember/core/readings';
 import { useAppSelector } from '../../../data/store.ts';
 import type { LogColumn } from '../../../workers/logWorker.ts';
 import { tracesOf, valuesAt } from './openedLogs.ts';
 import { traceChart, type TraceChart } from './traceChart.ts';
-import { clockText, lanesOf, movedView, shownUnit, shownValue, type View } from './traceLanes.ts';
-import { unitLabel } from '@white-ember/core/quantities';
+import { lanesOf, movedView, type View, type Lane } from './traceLanes.ts';
+import { ViewTools, TraceLegend, TraceTable } from './TraceView.tsx';
 
 const KEYS: Record<string, { zoom?: number; by?: number }> = {
   ArrowLeft: { by: -0.25 },
@@ -118,135 +116,73 @@ export function LogTraces({
     event.stopPropagation();
     move(action);
   };
-  const TOOL = 'size-11 grid place-items-center border-2 border-ink bg-card rounded-sm disabled:opacity-60';
   const spare = columns.filter(({ name }) => !picked.includes(name));
   return (
     <section aria-label="Traces" className="grid gap-2 min-w-0">
-      <div className="flex flex-wrap gap-1.5 items-center">
-        <button type="button" className={TOOL} aria-label="Earlier" onClick={() => move({ by: -0.5 })}>
-          <ChevronLeft aria-hidden />
-        </button>
-        <button type="button" className={TOOL} aria-label="Later" onClick={() => move({ by: 0.5 })}>
-          <ChevronRight aria-hidden />
-        </button>
-        <button type="button" className={TOOL} aria-label="Zoom in" onClick={() => move({ zoom: 0.5 })}>
-          <ZoomIn aria-hidden />
-        </button>
-        <button type="button" className={TOOL} aria-label="Zoom out" onClick={() => move({ zoom: 2 })}>
-          <ZoomOut aria-hidden />
-        </button>
-        <button
-          type="button"
-          className={TOOL}
-          aria-label="Whole log"
-          onClick={() => onView({ fromS: 0, toS: durationS })}
-        >
-          <Maximize2 aria-hidden />
-        </button>
-        <span className="figure-text px-1 max-sm:hidden">
-          {clockText(view.fromS)}–{clockText(view.toS)}
-        </span>
-        <select
-          className="input-box w-auto! grow max-w-64"
-          aria-label="Add a channel"
-          value=""
-          onChange={(event) => onPicked([...picked, event.target.value])}
-        >
-          <option value="">Add a channel …</option>
-          {spare.map((column) => (
-            <option key={column.name} value={column.name}>
-              {columnLabel(column)}
-              {column.role === undefined ? '' : ` (${column.name})`}
-            </option>
-          ))}
-        </select>
-      </div>
-      <ul
-        className="flex flex-wrap gap-1 items-center"
-        aria-label={cursor ? `Values at ${clockText(cursor.atS, true)}` : 'Channels shown, with their means'}
-      >
-        <li className="figure-text w-14">{cursor ? clockText(cursor.atS, true) : 'mean'}</li>
-        {ordered.map((column, i) => {
-          const unit = shownUnit(column, units);
-          const value = cursor ? cursor.values[i] : traces[i]?.stats?.mean;
-          const figure = value === undefined ? '–' : figureOf(shownValue(column, units)(value));
-          return (
-            <li key={column.name}>
-              <button
-                type="button"
-                className="min-h-11 px-2 flex items-center gap-1.5 border-2 border-rule bg-card text-sm"
-                onClick={() => onPicked(picked.filter((name) => name !== column.name))}
-              >
-                <span>{columnLabel(column)}</span>
-                <span className="figure-text text-base">
-                  {figure} {unit === undefined ? column.unit : unitLabel(unit)}
-                </span>
-                <span className="sr-only">, remove</span>
-                <X aria-hidden size={14} />
-              </button>
-            </li>
-          );
-        })}
-      </ul>
-      <div
-        className="relative border-2 border-rule bg-card"
-        style={{ height: `${Math.max(220, 96 * lanes.length + 40)}px` }}
-        role="application"
-        tabIndex={0}
-        aria-label="Traces over time. Arrow keys move, plus and minus zoom, 0 shows the whole log."
-        onKeyDown={onKey}
-      >
-        <canvas
-          ref={canvas}
-          className="absolute inset-0"
-          role="img"
-          aria-label={describe(ordered, windows, findings)}
-        />
-      </div>
-      <details className="text-sm">
-        <summary className="min-h-11 underline underline-offset-4 content-center">
-          The traces as a table
-        </summary>
-        <table className="w-full text-left">
-          <caption className="text-left text-ink2">
-            From {clockText(view.fromS)} to {clockText(view.toS)}
-          </caption>
-          <thead>
-            <tr>
-              <th>channel</th>
-              <th className="text-right">lowest</th>
-              <th className="text-right">mean</th>
-              <th className="text-right">highest</th>
-              <th className="text-right">readings</th>
-            </tr>
-          </thead>
-          <tbody>
-            {ordered.map((column, i) => {
-              const stats = traces[i]?.stats;
-              const text = (value: number | undefined): string =>
-                value === undefined ? '–' : figureOf(shownValue(column, units)(value));
-              const unit = shownUnit(column, units);
-              return (
-                <tr key={column.name} className="border-t border-rule">
-                  <td>
-                    {columnLabel(column)}, {unit === undefined ? column.unit : unitLabel(unit)}
-                  </td>
-                  <td className="text-right">{text(stats?.min)}</td>
-                  <td className="text-right">{text(stats?.mean)}</td>
-                  <td className="text-right">{text(stats?.max)}</td>
-                  <td className="text-right">{stats?.n ?? 0}</td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </details>
+      <ViewTools
+        move={move}
+        onView={onView}
+        durationS={durationS}
+        view={view}
+        onPicked={onPicked}
+        picked={picked}
+        spare={spare}
+      />
+      <TraceLegend
+        cursor={cursor}
+        ordered={ordered}
+        units={units}
+        traces={traces}
+        onPicked={onPicked}
+        picked={picked}
+      />
+      <TracePicture
+        lanes={lanes}
+        onKey={onKey}
+        canvas={canvas}
+        ordered={ordered}
+        windows={windows}
+        findings={findings}
+      />
+      <TraceTable view={view} ordered={ordered} traces={traces} units={units} />
     </section>
   );
 }
 
-const figureOf = (value: number): string =>
-  Math.abs(value) >= 100 ? fixed(value) : Math.abs(value) >= 10 ? fixed(value, 1) : fixed(value, 2);
+/** The traces themselves, moved by pointer and keys. */
+function TracePicture({
+  lanes,
+  onKey,
+  canvas,
+  ordered,
+  windows,
+  findings,
+}: {
+  lanes: readonly Lane[];
+  onKey: (event: KeyboardEvent) => void;
+  canvas: React.RefObject<HTMLCanvasElement | null>;
+  ordered: readonly LogColumn[];
+  windows: readonly AnalysedWindow[];
+  findings: readonly Finding[];
+}) {
+  return (
+    <div
+      className="relative border-2 border-rule bg-card"
+      style={{ height: `${Math.max(220, 96 * lanes.length + 40)}px` }}
+      role="application"
+      tabIndex={0}
+      aria-label="Traces over time. Arrow keys move, plus and minus zoom, 0 shows the whole log."
+      onKeyDown={onKey}
+    >
+      <canvas
+        ref={canvas}
+        className="absolute inset-0"
+        role="img"
+        aria-label={describe(ordered, windows, findings)}
+      />
+    </div>
+  );
+}
 
 function describe(
   columns: readonly LogColumn[],

@@ -27,28 +27,7 @@ export function RefitList({
   return (
     <ol aria-label="Refit" className="grid gap-2">
       {refit.map((part, i) => (
-        <li
-          key={part.off.id}
-          className={`border-2 bg-card p-3 grid gap-2 ${i === 0 ? 'border-ink' : 'border-rule'}`}
-        >
-          <Title part={part} />
-          {part.off.body.photo ? (
-            <a href={`/api/photos/${part.off.body.photo}`} target="_blank" rel="noreferrer">
-              <img
-                src={`/api/photos/${part.off.body.photo}?size=thumb`}
-                alt={`${part.off.body.what} when it came off`}
-                loading="lazy"
-                className="h-28 border-2 border-rule"
-              />
-            </a>
-          ) : null}
-          {part.back || part.signed.size > 0 ? (
-            <p className="text-ember-text font-bold">
-              <Say it={joined(part.missing, '; ')} />
-            </p>
-          ) : null}
-          {canEnter ? <Back open={open} part={part} /> : null}
-        </li>
+        <RefitRow key={part.off.id} part={part} i={i} canEnter={canEnter} open={open} />
       ))}
       {done.map((part) => (
         <li key={part.off.id} className="flex gap-2 items-center border-b-2 border-rule py-1">
@@ -62,6 +41,41 @@ export function RefitList({
         </li>
       ))}
     </ol>
+  );
+}
+
+/** One part to be put back. */
+function RefitRow({
+  part,
+  i,
+  canEnter,
+  open,
+}: {
+  part: RemovedPart;
+  i: number;
+  canEnter: boolean;
+  open: OpenJob;
+}) {
+  return (
+    <li className={`border-2 bg-card p-3 grid gap-2 ${i === 0 ? 'border-ink' : 'border-rule'}`}>
+      <Title part={part} />
+      {part.off.body.photo ? (
+        <a href={`/api/photos/${part.off.body.photo}`} target="_blank" rel="noreferrer">
+          <img
+            src={`/api/photos/${part.off.body.photo}?size=thumb`}
+            alt={`${part.off.body.what} when it came off`}
+            loading="lazy"
+            className="h-28 border-2 border-rule"
+          />
+        </a>
+      ) : null}
+      {part.back || part.signed.size > 0 ? (
+        <p className="text-ember-text font-bold">
+          <Say it={joined(part.missing, '; ')} />
+        </p>
+      ) : null}
+      {canEnter ? <Back open={open} part={part} /> : null}
+    </li>
   );
 }
 
