@@ -1,3 +1,4 @@
+import { type Vehicle } from '@white-ember/core/contract';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
@@ -29,17 +30,7 @@ export function OpenJobSheet({ onClose }: { onClose: () => void }) {
       </Field>
       <ul className="my-3 border-t-2 border-ink max-h-[40vh] overflow-auto" aria-label="Vehicles">
         {(vehicles.data ?? []).map((vehicle) => (
-          <li key={vehicle.id} className="border-b-2 border-rule">
-            <button
-              className="w-full text-left min-h-14 px-2 hover:bg-card flex items-baseline gap-3"
-              disabled={state.isLoading}
-              onClick={() => void start(vehicle.id)}
-            >
-              <span className="figure-text text-lg">{vehicle.plate}</span>
-              <span>{vehicle.model}</span>
-              <span className="text-sm text-ink2">{vehicle.customer?.name}</span>
-            </button>
-          </li>
+          <VehicleToOpen key={vehicle.id} vehicle={vehicle} state={state} start={start} />
         ))}
       </ul>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
@@ -52,5 +43,30 @@ export function OpenJobSheet({ onClose }: { onClose: () => void }) {
         Add a vehicle
       </Button>
     </Sheet>
+  );
+}
+
+/** A vehicle that a job can be opened for. */
+function VehicleToOpen({
+  vehicle,
+  state,
+  start,
+}: {
+  vehicle: Vehicle;
+  state: { readonly isLoading: boolean };
+  start: (vehicleId: string) => Promise<void>;
+}) {
+  return (
+    <li className="border-b-2 border-rule">
+      <button
+        className="w-full text-left min-h-14 px-2 hover:bg-card flex items-baseline gap-3"
+        disabled={state.isLoading}
+        onClick={() => void start(vehicle.id)}
+      >
+        <span className="figure-text text-lg">{vehicle.plate}</span>
+        <span>{vehicle.model}</span>
+        <span className="text-sm text-ink2">{vehicle.customer?.name}</span>
+      </button>
+    </li>
   );
 }

@@ -142,11 +142,7 @@ function OfferForm({ open }: { open: OpenJob }) {
           <TextField name="currency" label="Currency" />
         </div>
         {fields.map((field, i) => (
-          <div key={field.id} className="grid grid-cols-[1fr_6rem] sm:grid-cols-[1.4fr_6rem_1fr] gap-3">
-            <TextField name={`options.${i}.what`} label={`Option ${i + 1}`} />
-            <TextField name={`options.${i}.price`} label="Price" />
-            <TextField name={`options.${i}.remark`} label="Remark" className="max-sm:col-span-2" />
-          </div>
+          <OptionFields key={field.id} i={i} />
         ))}
         <div className="flex gap-3">
           <SaveButton>Offer it: the job waits</SaveButton>
@@ -158,5 +154,16 @@ function OfferForm({ open }: { open: OpenJob }) {
         </div>
       </EntryForm>
     </details>
+  );
+}
+
+/** One option with its price. */
+function OptionFields({ i }: { i: number }) {
+  return (
+    <div className="grid grid-cols-[1fr_6rem] sm:grid-cols-[1.4fr_6rem_1fr] gap-3">
+      <TextField name={`options.${i}.what`} label={`Option ${i + 1}`} />
+      <TextField name={`options.${i}.price`} label="Price" />
+      <TextField name={`options.${i}.remark`} label="Remark" className="max-sm:col-span-2" />
+    </div>
   );
 }
