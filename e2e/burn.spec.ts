@@ -142,7 +142,7 @@ test('a burn by another tool is read by hand, judged by the same rules, and outl
   const tool = page.getByRole('region', { name: 'What the tool shows' });
   await tool.getByLabel(/^EGT 3/).fill('9999');
   await tool.getByRole('button', { name: 'Save these values' }).click();
-  await expect(tool.getByText('✕ EGT 3: -60 to 1300 °C')).toBeVisible();
+  await expect(tool.getByText('✕ EGT 3: −60 to 1300 °C')).toBeVisible();
   await tool.getByLabel(/^EGT 3/).fill('590');
   await tool.getByLabel(/^EGT 4/).fill('520');
   await tool.getByRole('button', { name: 'Save these values' }).click();

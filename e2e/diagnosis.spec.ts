@@ -47,6 +47,7 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await expect(page.getByText('pattern part · changed nothing')).toBeVisible();
   await page.getByRole('button', { name: 'Save the complaint' }).click();
 
+  await stage(page, 'Codes');
   await page.getByLabel('Scan of every module, before anything is cleared').fill('P2453');
   await page.getByRole('button', { name: 'Save the codes' }).click();
   await expect(page.getByRole('region', { name: 'May be the cause' })).toContainText('P2453');
@@ -75,6 +76,8 @@ test('a “blocked filter” that is a blocked pipe: found, cleared and proved w
   await page.getByLabel('High pipe: after 2 s').fill('390');
   await expect(page.getByRole('status', { name: 'Judgement' })).toContainText('High pipe holds: blocked');
   await page.getByRole('button', { name: 'Save this check' }).click();
+  await expect(page.getByText(/: entered/).first()).toBeVisible();
+  await stage(page, 'Checks');
   await expect(page.getByRole('list', { name: 'Found by checks' })).toContainText('The high pipe holds');
   const likely = page.getByRole('list', { name: 'Likely causes' });
   await expect(likely.getByRole('listitem').first()).toContainText('The high pipe to the ΔP sensor');

@@ -64,11 +64,58 @@ test.describe('the ledger under the hand', () => {
     await slider.focus();
     await page.keyboard.press('Home');
     await expect(page.getByText(/As known on/)).toBeVisible();
-    await expect(page.getByRole('complementary', { name: 'What we know' })).toContainText('No reading yet.');
+    const known = page.getByRole('complementary', { name: 'What we know' });
+    await known.getByRole('tab', { name: 'Readings' }).click();
+    await expect(known).toContainText('No reading yet.');
     await expect(page.getByRole('heading', { name: /[Pp]ressure drop at equal flow down/ })).toBeHidden();
     await expect(page).toHaveURL(/at=\d+/);
     await page.getByRole('button', { name: 'Back to now' }).click();
     await expect(page.getByRole('heading', { name: /[Pp]ressure drop at equal flow down/ })).toBeVisible();
+  });
+
+  test('what we know folds to a tab that says the gist, and stays so; on a phone it is a row and a sheet', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site);
+    await openJob(page, site, 'GT 73 WV', 'checks');
+    const known = page.getByRole('complementary', { name: 'What we know' });
+    await known.getByRole('button', { name: 'Fold what we know' }).click();
+    await expect(known.getByRole('button', { name: /What we know · .*\d\s%/ })).toBeVisible();
+    await page.reload();
+    await known.getByRole('button', { name: /What we know · / }).click();
+    await known.getByRole('tab', { name: /^Evidence · \d/ }).click();
+    await expect(known.getByRole('list', { name: 'Evidence' })).toBeVisible();
+    await expect(known.getByRole('list', { name: 'Likely causes' })).toBeHidden();
+
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.getByRole('button', { name: /^Most likely .* What we know$/ }).click();
+    const sheet = page.getByRole('dialog', { name: 'What we know' });
+    await expect(sheet.getByRole('list', { name: 'Likely causes' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(sheet).toBeHidden();
+  });
+
+  test('a new plate of a known kind is one tap, and saving leads on to the next step unless one goes elsewhere', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site);
+    await page.getByRole('button', { name: 'New job' }).click();
+    await page.getByLabel('Plate or vehicle').fill('qf 77 nk');
+    await page
+      .getByRole('group', { name: /same as/ })
+      .getByRole('button', { name: 'Pell 1.6 hatch' })
+      .click();
+    await expect(page.getByRole('heading', { name: 'QF 77 NK' })).toBeVisible();
+    await expect(page.getByText('Filter size not known')).toBeHidden();
+    await page.getByLabel('What the customer says').fill('No power');
+    await page.getByRole('button', { name: 'Save the complaint' }).click();
+    await expect(page).toHaveURL(/stage=codes/);
+    await page.getByRole('button', { name: 'No codes stored' }).click();
+    await stage(page, 'Intake');
+    await page.waitForTimeout(1500);
+    await expect(page).toHaveURL(/stage=intake/);
   });
 
   test('a viewer sees all of it and can enter nothing', async ({ page, site }) => {

@@ -185,9 +185,9 @@ test('a part is found wrong, then replaced: line, list and what we know say so b
   await page.getByLabel('How you know').fill('Reads 14 mbar with both hoses off');
   await page.getByRole('button', { name: /Enter for/ }).click();
   await expect(page.getByRole('button', { name: /differential pressure sensor: failed/ })).toBeVisible();
-  await expect(page.getByRole('complementary', { name: 'What we know' })).toContainText(
-    'Reads 14 mbar with both hoses off',
-  );
+  const known = page.getByRole('complementary', { name: 'What we know' });
+  await known.getByRole('tab', { name: 'Likely' }).click();
+  await expect(known).toContainText('Reads 14 mbar with both hoses off');
   await stage(page, 'Treat');
   await page.getByRole('combobox', { name: 'Work', exact: true }).selectOption({ label: 'Sensor replaced' });
   await page.getByRole('button', { name: 'I have read this' }).click();
@@ -196,6 +196,7 @@ test('a part is found wrong, then replaced: line, list and what we know say so b
   await page.getByRole('button', { name: 'Save the work' }).click();
   await expect(page.getByRole('button', { name: /differential pressure sensor: replaced/ })).toBeVisible();
   // The reading from before the new sensor proves nothing about it.
+  await known.getByRole('tab', { name: /^Evidence/ }).click();
   await expect(
     page.getByText('The after reading is older than the last work on filter or sensor: read again'),
   ).toBeVisible();

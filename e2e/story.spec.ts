@@ -56,9 +56,11 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await expect(page.getByRole('button', { name: /What “.*druck.*” is/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Use as the before reading' }).click();
   await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
+  await page.getByRole('tab', { name: 'Readings' }).click();
   await expect(page.getByText('2500 rpm', { exact: true }).first()).toBeVisible();
 
   // What was done; the caution stands at the step.
+  await stage(page, 'Decide');
   await page.getByRole('button', { name: 'Continue to the work' }).click();
   await page.getByLabel('What exactly').fill('One fill through the high pipe, cold');
   await page.getByRole('button', { name: 'Save the work' }).click();
@@ -84,7 +86,9 @@ test('the first half of a job: sign in, vehicle, before from a log, clean, after
   await page.getByRole('button', { name: 'Enter the after reading' }).click();
 
   await expect(page.getByRole('heading', { name: /Pressure drop at equal flow down 9\d\s%/ })).toBeVisible();
-  await expect(page.getByText(/confidence \w+, (over )?\d+\s% · 5 outstanding/)).toBeVisible();
+  await expect(
+    page.getByRole('main').getByText(/confidence \w+, (over )?\d+\s% · 5 outstanding/),
+  ).toBeVisible();
   await expect(page.getByRole('row', { name: /3000\srpm/ })).toContainText('8.0');
   await page.getByText('Why', { exact: true }).click();
   await expect(page.getByText(/Restriction after: \d\.\d\s× clean, at most 2\.5\s× clean/)).toBeVisible();

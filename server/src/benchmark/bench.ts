@@ -131,13 +131,13 @@ async function measureFirstScreen(): Promise<Row[]> {
 }
 
 /** What is measured in the browser, by a process of its own. */
-function measurePages(): Row[] {
-  const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'e2e/measurePages.ts')], {
+function inBrowser(program: string): Row[] {
+  const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'e2e', program)], {
     cwd: root,
     stdio: ['ignore', 'pipe', 'inherit'],
     encoding: 'utf8',
   });
-  if (done.status !== 0) throw new Error('The measurement of the pages failed.');
+  if (done.status !== 0) throw new Error(`${program} failed.`);
   return JSON.parse(done.stdout.trim().split('\n').at(-1) ?? '') as Row[];
 }
 
@@ -156,7 +156,8 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   repairs: measureRepairs,
   outlooks: measureOutlooks,
   'first-screen': measureFirstScreen,
-  pages: measurePages,
+  pages: () => inBrowser('measurePages.ts'),
+  effort: () => inBrowser('effort.ts'),
   api: () => measureApi(root),
   fleet: () => measureFleet(root),
   archive: () => measureArchive(root),

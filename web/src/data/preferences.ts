@@ -13,6 +13,8 @@ export interface Preferences {
   /** Whether the line is drawn whole instead of as a strip, and the tape with its words. */
   readonly wholeLine?: boolean;
   readonly wholeTape?: boolean;
+  /** Whether what we know is folded away beside the work. */
+  readonly knownFolded?: boolean;
 }
 
 const STORED_AS = 'white-ember preferences';
@@ -39,6 +41,7 @@ function stored(): Preferences {
       language: LANGUAGES.find((one) => one === kept['language']) ?? 'en',
       wholeLine: kept['wholeLine'] === true,
       wholeTape: kept['wholeTape'] === true,
+      knownFolded: kept['knownFolded'] === true,
       ...(typeof kept['locale'] === 'string' ? { locale: kept['locale'] } : {}),
     };
   } catch {

@@ -6,5 +6,7 @@ import type { OpenJob } from './useJob.ts';
 export interface StageProps {
   readonly open: OpenJob;
   readonly canEnter: boolean;
+  /** What was to be done here is done: on to the step that is next now. */
+  readonly onLead: () => void;
   readonly onStage: (stage: Stage, part?: PartId) => void;
 }

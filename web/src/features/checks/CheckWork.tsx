@@ -29,11 +29,12 @@ interface CheckWorkProps {
   readonly context: CheckContext;
   readonly diagnosis: Diagnosis | undefined;
   readonly canEnter: boolean;
-  readonly onDone: () => void;
+  readonly onBack: () => void;
+  readonly onEntered: (decided: boolean) => void;
 }
 
 /** A guided check: what it takes, what can hurt, the steps, the entry, and what it says while it is typed. */
-export function CheckWork({ open, card, context, diagnosis, canEnter, onDone }: CheckWorkProps) {
+export function CheckWork({ open, card, context, diagnosis, canEnter, onBack, onEntered }: CheckWorkProps) {
   const words = useWords();
   const { id, needs } = card;
   const known = KNOWN_CHECKS.find((one) => one.id === id);
@@ -41,7 +42,7 @@ export function CheckWork({ open, card, context, diagnosis, canEnter, onDone }: 
   return (
     <article className="grid gap-4" aria-label={words.name('checkNames', id)}>
       <header>
-        <Button weight="quiet" className="-ml-4" onClick={onDone}>
+        <Button weight="quiet" className="-ml-4" onClick={onBack}>
           ← All checks
         </Button>
         <h2 className="text-2xl">{words.name('checkNames', id)}</h2>
@@ -62,7 +63,13 @@ export function CheckWork({ open, card, context, diagnosis, canEnter, onDone }: 
       {card.cautions.map((caution) => (
         <StepCaution key={caution} open={open} caution={caution} act={`check ${id}`} />
       ))}
-      <CheckEntry open={open} card={card} context={context} canEnter={canEnter && !held} onDone={onDone} />
+      <CheckEntry
+        open={open}
+        card={card}
+        context={context}
+        canEnter={canEnter && !held}
+        onEntered={onEntered}
+      />
       <WhatIfList open={open} check={id} />
     </article>
   );
@@ -92,7 +99,13 @@ function StepCaution({ open, caution, act }: { open: OpenJob; caution: CautionId
   return <CautionCard id={caution} acknowledged={acknowledged} onAcknowledge={acknowledge} />;
 }
 
-function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkProps, 'diagnosis'>) {
+function CheckEntry({
+  open,
+  card,
+  context,
+  canEnter,
+  onEntered,
+}: Omit<CheckWorkProps, 'diagnosis' | 'onBack'>) {
   const spokenFields = useSpoken(card.fields);
   const shown = useAppSelector((state) => state.preferences.units);
   const session = useSessionOf(open.job.id);
@@ -131,7 +144,7 @@ function CheckEntry({ open, card, context, canEnter, onDone }: Omit<CheckWorkPro
     setProblem(wrong ? Object.values(wrong)[0] : undefined);
     if (wrong) return;
     done();
-    onDone();
+    onEntered(outcome !== undefined);
   });
   const onBench = async (): Promise<void> => {
     if (!session) return;

@@ -25,7 +25,13 @@ function useCheckContext({ derived, vehicle, limits }: OpenJob): CheckContext {
 }
 
 /** Guided checks: the one worth the next minutes first, those of a part when it was tapped, and what was found. */
-export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { part: PartId | undefined }) {
+export function ChecksPanel({
+  open,
+  canEnter,
+  part,
+  onStage,
+  onLead,
+}: StageProps & { part: PartId | undefined }) {
   const words = useWords();
   const [params, setParams] = useSearchParams();
   const context = useCheckContext(open);
@@ -50,7 +56,12 @@ export function ChecksPanel({ open, canEnter, part, onStage }: StageProps & { pa
         context={context}
         diagnosis={diagnosis}
         canEnter={canEnter}
-        onDone={() => choose(undefined)}
+        onBack={() => choose(undefined)}
+        onEntered={(decided) => {
+          // What decided nothing is measured again, or by another check: that is the person's to say.
+          if (decided) onLead();
+          choose(undefined);
+        }}
       />
     );
   const made = new Map(open.derived.checks.map((one) => [one.entry.body.check, one]));

@@ -19,11 +19,13 @@ export function CodeScanForm({
   open,
   choices,
   title,
+  onDone,
 }: {
   open: OpenJob;
   /** When the scan may have been made, the usual one first. */
   choices: readonly [When, ...When[]];
   title: string;
+  onDone?: () => void;
 }) {
   const addEntry = useAddEntry(open.job.id);
   const correcting = useCorrecting(open, 'code-scan', (entry) => choices.includes(entry.body.when));
@@ -47,7 +49,9 @@ export function CodeScanForm({
       supersedes,
     );
     setProblem(wrong ? Object.values(wrong)[0] : undefined);
-    if (!wrong) done();
+    if (wrong) return;
+    done();
+    if (!correcting) onDone?.();
   };
   const typed = codesIn(form.watch('text'));
   const submit = form.handleSubmit(async ({ text }) => {

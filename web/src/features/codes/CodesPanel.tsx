@@ -4,7 +4,7 @@ import type { StageProps } from '../../job/stageProps.ts';
 import { CodeScanForm } from './CodeScanForm.tsx';
 import { ScanList } from './ScanList.tsx';
 
-export function CodesPanel({ open, canEnter }: StageProps) {
+export function CodesPanel({ open, canEnter, onLead }: StageProps) {
   const scans = entriesOfKind(open.derived.entries, 'code-scan');
   return (
     <div className="max-w-2xl grid gap-5">
@@ -21,6 +21,7 @@ export function CodesPanel({ open, canEnter }: StageProps) {
           key={scans.length === 0 ? 'first' : 'another'}
           open={open}
           choices={scans.length === 0 ? ['before'] : ['after-unplugging', 'before', 'after-clear']}
+          onDone={onLead}
           title={scans.length === 0 ? 'Scan of every module, before anything is cleared' : 'Another scan'}
         />
       ) : null}

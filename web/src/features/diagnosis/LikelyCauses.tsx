@@ -13,6 +13,8 @@ import { useDiagnosis } from './useDiagnosis.ts';
 
 const SHOWN = 3;
 const LEAST = 0.12;
+/** What is as likely as not is confirmed by one tap; what is less likely with its reasons in sight. */
+const AT_HAND_PERCENT = 50;
 /** A reason that shifts the odds by less than a tenth is none. */
 const LEAST_WEIGHT = 0.1;
 
@@ -124,6 +126,11 @@ function Likely({
 }) {
   const words = useWords();
   const percent = Math.round(100 * probability);
+  const confirm = onConfirm ? (
+    <Button className="mb-2" onClick={onConfirm}>
+      Confirm this cause
+    </Button>
+  ) : null;
   return (
     <li>
       <details>
@@ -139,12 +146,9 @@ function Likely({
               </li>
             ))}
         </ul>
-        {onConfirm ? (
-          <Button className="mb-2" onClick={onConfirm}>
-            Confirm this cause
-          </Button>
-        ) : null}
+        {percent < AT_HAND_PERCENT ? confirm : null}
       </details>
+      {percent >= AT_HAND_PERCENT ? confirm : null}
     </li>
   );
 }

@@ -20,6 +20,8 @@ interface Kept {
   /** The facts that it was asked with, as text. */
   readonly words: string;
   readonly judgement: Judgement | undefined;
+  /** Whether the judgement is of these facts, not of those before. */
+  readonly settled: boolean;
 }
 
 const KEPT_JOBS = 4;
@@ -38,6 +40,9 @@ export function subscribe(listener: () => void): () => void {
 /** The last answer of a job: one of a moment ago stands until the next is there. */
 export const judgementOf = (jobId: string): Judgement | undefined => jobs.get(jobId)?.judgement;
 
+/** Whether what was asked last is answered. */
+export const isSettled = (jobId: string): boolean => jobs.get(jobId)?.settled === true;
+
 function keep(jobId: string, kept: Kept): void {
   jobs.delete(jobId);
   jobs.set(jobId, kept);
@@ -49,7 +54,7 @@ function keep(jobId: string, kept: Kept): void {
 export function ask(jobId: string, facts: JudgedFacts): void {
   const words = JSON.stringify(facts);
   if (jobs.get(jobId)?.words === words) return;
-  keep(jobId, { words, judgement: judgementOf(jobId) });
+  keep(jobId, { words, judgement: judgementOf(jobId), settled: false });
   void answer(jobId, words, facts);
 }
 
@@ -61,7 +66,7 @@ async function answer(jobId: string, words: string, facts: JudgedFacts): Promise
     if (!isAsked()) return;
     const judged = await diagnosisRemote().judge(facts, forecasts);
     const forecasting = judged.toForecast.length > 0;
-    if (isAsked()) keep(jobId, { words, judgement: { ...judged, forecasting } });
+    if (isAsked()) keep(jobId, { words, judgement: { ...judged, forecasting }, settled: true });
     if (!forecasting) return;
     for (const burn of judged.toForecast) await forecast(burn, facts);
   }

@@ -7,7 +7,7 @@ import { PartsBefore } from './PartsBefore.tsx';
 import { VehicleHistory } from './VehicleHistory.tsx';
 
 /** What is known when the vehicle comes in: its history, the customer's words, what is seen, what others did to it. */
-export function IntakePanel({ open, canEnter, onStage }: StageProps) {
+export function IntakePanel({ open, canEnter, onLead }: StageProps) {
   const known = entriesOfKind(open.derived.entries, 'complaint').filter(({ body }) => body.text !== '');
   return (
     <div className="grid gap-6 xl:grid-cols-[1.4fr_1fr]">
@@ -22,7 +22,7 @@ export function IntakePanel({ open, canEnter, onStage }: StageProps) {
             </p>
           </blockquote>
         ))}
-        {canEnter ? <IntakeForm open={open} onDone={() => onStage('codes')} /> : null}
+        {canEnter ? <IntakeForm open={open} onDone={onLead} /> : null}
       </section>
       <section className="grid gap-5 content-start min-w-0">
         <VehicleHistory open={open} />

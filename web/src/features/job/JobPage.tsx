@@ -18,7 +18,8 @@ import { StageBar } from './StageBar.tsx';
 import { StageWork } from './StageWork.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
 import { WithJob } from '../../job/WithJob.tsx';
-import { WhatWeKnow } from './WhatWeKnow.tsx';
+import { useLeadOn } from './useLeadOn.ts';
+import { KnownPanel, KnownRow } from './KnownPanel.tsx';
 
 const isStage = (text: string | null): text is Stage => STAGES.some((stage) => stage === text);
 
@@ -82,6 +83,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
       },
       { replace: true },
     );
+  const { lead, due, led } = useLeadOn(open);
   const canEnter = canWork && at === undefined && (!derived.signedOff || stage === 'hand-over');
   return (
     <div className="grow flex flex-col max-lg:pb-44 lg:h-[calc(100dvh-48px-var(--ringing,0px))] lg:min-h-[640px]">
@@ -144,8 +146,9 @@ function OpenJobPage({ open }: { open: OpenJob }) {
           />
         )}
       </section>
-      {at === undefined ? <NextStep open={open} canWork={canWork} /> : null}
-      <div className="grow min-h-0 grid lg:grid-cols-[1fr_20rem]">
+      <KnownRow open={open} canWork={canWork && at === undefined} />
+      {at === undefined ? <NextStep open={open} canWork={canWork} leadsOn={due} onLed={led} /> : null}
+      <div className="grow min-h-0 grid lg:grid-cols-[1fr_auto]">
         <main key={stage} className="relative min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
           {at === undefined ? null : (
             <div className="mb-4">
@@ -165,16 +168,11 @@ function OpenJobPage({ open }: { open: OpenJob }) {
               part={part}
               canEnter={canEnter}
               onStage={go}
+              onLead={lead}
             />
           </section>
         </main>
-        <aside
-          className="relative bg-card border-l-2 border-rule min-h-0 lg:overflow-auto p-4 max-lg:border-t-2"
-          aria-label="What we know"
-          tabIndex={0}
-        >
-          <WhatWeKnow open={open} canWork={canWork && at === undefined} />
-        </aside>
+        <KnownPanel open={open} canWork={canWork && at === undefined} />
       </div>
       <Tape
         derived={whole}

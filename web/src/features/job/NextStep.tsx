@@ -81,7 +81,18 @@ const AT_HAND =
   'bg-paper border-rule border-b-2 max-lg:border-b-0 max-lg:border-t-2 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-[calc(58px+env(safe-area-inset-bottom))] max-lg:z-40 max-lg:max-h-[60vh] max-lg:overflow-auto';
 
 /** The one thing to do next on a job: what, why, how long, one button; what comes after it folds out. */
-export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean }) {
+export function NextStep({
+  open,
+  canWork,
+  leadsOn,
+  onLed,
+}: {
+  open: OpenJob;
+  canWork: boolean;
+  /** What was next is done: the step that is next now opens by itself. */
+  leadsOn: boolean;
+  onLed: () => void;
+}) {
   const judgement = useJudgement(open);
   const navigate = useNavigate();
   const { id: jobId } = open.job;
@@ -113,6 +124,13 @@ export function NextStep({ open, canWork }: { open: OpenJob; canWork: boolean })
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
+  const onDue = useEffectEvent(() => {
+    onLed();
+    if (path !== undefined) void navigate(path);
+  });
+  useEffect(() => {
+    if (leadsOn) onDue();
+  }, [leadsOn]);
   const [unfolded, setUnfolded] = useState(false);
   if (open.sealed || !canWork) return null;
   if (!judgement || !next)

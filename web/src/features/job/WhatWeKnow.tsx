@@ -1,6 +1,7 @@
 import { Say } from '../../ui/Say.tsx';
 import { useWords } from '../../data/words.ts';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Tabs } from 'radix-ui';
 import { holdingOff, sortCodes } from '@white-ember/core/codes';
 import { entriesOfKind, steadySamplesOf } from '@white-ember/core/ledger';
 import type { Comparison, Evidence } from '@white-ember/core/proof';
@@ -17,54 +18,93 @@ const EVIDENCE_MARK = { shown: 'sound', open: 'not-looked-at', failed: 'failed' 
 const openFirst = (a: Evidence, b: Evidence): number =>
   Number(a.state === 'shown') - Number(b.state === 'shown');
 
-/** Beside every stage: what is likely, what the readings say, and what is still to show. */
+const KNOWN = ['likely', 'evidence', 'readings'] as const;
+type Known = (typeof KNOWN)[number];
+
+const TAB =
+  'min-h-11 px-1.5 grow font-head font-semibold border-b-4 border-transparent text-ink2 data-[state=active]:border-ink data-[state=active]:text-ink';
+
+/** Beside every stage, one thing at a time: what is likely, what is still to show, what the readings say. */
 export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean }) {
   const { derived } = open;
-  const doubtful = [...derived.parts].filter(
+  const [chosen, setChosen] = useState<Known>();
+  // Once it is read after the work, what it came in with is history.
+  const arrived = !derived.signedOff && !derived.after;
+  const left = derived.evidence.filter(({ state }) => state !== 'shown').length;
+  const titles: Record<Known, string> = {
+    likely: 'Likely',
+    evidence: left === 0 ? 'Evidence' : `Evidence · ${left}`,
+    readings: 'Readings',
+  };
+  return (
+    <Tabs.Root
+      value={chosen ?? (arrived ? 'likely' : 'evidence')}
+      onValueChange={(value) => setChosen(KNOWN.find((one) => one === value))}
+      className="grid gap-4 content-start"
+    >
+      <Tabs.List aria-label="What we know" className="flex border-b-2 border-rule lg:mr-11">
+        {KNOWN.map((one) => (
+          <Tabs.Trigger key={one} value={one} className={TAB}>
+            {titles[one]}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      <Tabs.Content value="likely" className="grid gap-5">
+        <LikelyCauses open={open} canWork={canWork} />
+        <HeldOff open={open} />
+        <OpenOnTheLine open={open} />
+      </Tabs.Content>
+      <Tabs.Content value="evidence">
+        <EvidenceList open={open} />
+      </Tabs.Content>
+      <Tabs.Content value="readings">
+        <ReadingFacts open={open} />
+      </Tabs.Content>
+      {canWork ? <NoteForm open={open} /> : null}
+    </Tabs.Root>
+  );
+}
+
+function EvidenceList({ open }: { open: OpenJob }) {
+  return (
+    <ul className="divide-y-2 divide-rule" aria-label="Evidence">
+      {[...open.derived.evidence].sort(openFirst).map((item) => (
+        <li key={item.id} className="py-1.5 flex gap-2 items-start text-[15px] leading-snug">
+          <StateMark state={EVIDENCE_MARK[item.state]} size={18} />
+          <span>
+            {item.text}
+            <span className="sr-only">: {item.state}</span>
+            {item.state === 'open' && item.ask ? (
+              <span className="block text-sm text-ink2">{item.ask}</span>
+            ) : null}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Parts that are in doubt or failed, each with its reason. */
+function OpenOnTheLine({ open }: { open: OpenJob }) {
+  const words = useWords();
+  const doubtful = [...open.derived.parts].filter(
     ([, status]) => status.state === 'doubtful' || status.state === 'failed',
   );
+  if (doubtful.length === 0) return null;
   return (
-    <div className="grid gap-5 content-start">
-      {derived.signedOff || derived.after ? null : <LikelyCauses open={open} canWork={canWork} />}
-      <HeldOff open={open} />
-      <section>
-        <h2 className="text-lg mb-2">Readings</h2>
-        <ReadingFacts open={open} />
-      </section>
-      <section>
-        <h2 className="text-lg mb-1">Evidence: outstanding and complete</h2>
-        <ul className="divide-y-2 divide-rule">
-          {[...derived.evidence].sort(openFirst).map((item) => (
-            <li key={item.id} className="py-1.5 flex gap-2 items-start text-[15px] leading-snug">
-              <StateMark state={EVIDENCE_MARK[item.state]} size={18} />
-              <span>
-                {item.text}
-                <span className="sr-only">: {item.state}</span>
-                {item.state === 'open' && item.ask ? (
-                  <span className="block text-sm text-ink2">{item.ask}</span>
-                ) : null}
-              </span>
-            </li>
-          ))}
-        </ul>
-      </section>
-      {doubtful.length > 0 ? (
-        <section>
-          <h2 className="text-lg mb-1">Open on the line</h2>
-          <ul className="grid gap-2">
-            {doubtful.map(([part, status]) => (
-              <li key={part} className="flex gap-2 text-[15px] leading-snug">
-                <StateMark state={status.state} size={18} />
-                <span>
-                  <b>{part.replaceAll('-', ' ')}</b>: {status.why}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      ) : null}
-      {canWork ? <NoteForm open={open} /> : null}
-    </div>
+    <section>
+      <h2 className="text-lg mb-1">Open on the line</h2>
+      <ul className="grid gap-2">
+        {doubtful.map(([part, status]) => (
+          <li key={part} className="flex gap-2 text-[15px] leading-snug">
+            <StateMark state={status.state} size={18} />
+            <span>
+              <b>{words.name('parts', part)}</b>: {status.why}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -24,6 +24,7 @@ export function ReadingPanel({
   open,
   canEnter,
   onStage,
+  onLead,
   purpose,
   onDone,
 }: StageProps & {
@@ -34,7 +35,7 @@ export function ReadingPanel({
   const [params, setParams] = useSearchParams();
   const way = params.get('way') === 'log' ? 'log' : 'hand';
   const caution = useCaution(open, 'running-engine', purpose);
-  const done = onDone ?? (() => onStage(purpose === 'before' ? 'decide' : 'prove'));
+  const done = onDone ?? (purpose === 'before' ? onLead : () => onStage('prove'));
   const choose = (value: string): void => {
     const next = new URLSearchParams(params);
     next.set('way', value);

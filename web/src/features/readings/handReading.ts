@@ -41,8 +41,16 @@ export const emptyRow = (kind: ReadingSample['kind'], rpm: string): HandRow => (
   coolant: '',
 });
 
+/** Stands there until somebody reads another; the flow of an idle hangs little on it. */
+const USUAL_IDLE_RPM = '800';
+
 export const EMPTY_HAND: HandValues = {
-  rows: [emptyRow('key-off', '0'), emptyRow('idle', ''), emptyRow('hold', '2500'), emptyRow('hold', '3000')],
+  rows: [
+    emptyRow('key-off', '0'),
+    emptyRow('idle', USUAL_IDLE_RPM),
+    emptyRow('hold', '2500'),
+    emptyRow('hold', '3000'),
+  ],
   barometer: '',
   soot: '',
   fill: '',

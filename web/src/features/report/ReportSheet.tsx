@@ -1,4 +1,3 @@
-import { useWords } from '../../data/words.ts';
 import type { Words } from '@white-ember/core/words';
 import type { Report, ReportBlock, ReportSection } from '@white-ember/core/report';
 import { EmberMark } from '../../ui/EmberMark.tsx';
@@ -105,7 +104,7 @@ function Block({
         </>
       );
     case 'photos':
-      return <PhotoBlock block={block} photoAt={photoAt} />;
+      return <PhotoBlock block={block} photoAt={photoAt} words={words} />;
     case 'record':
       return (
         <ol className="text-sm sm:columns-2 print:columns-2 gap-6">
@@ -123,11 +122,12 @@ function Block({
 function PhotoBlock({
   block,
   photoAt,
+  words,
 }: {
   block: Extract<ReportBlock, { kind: 'photos' }>;
   photoAt: (id: string) => string;
+  words: Words;
 }) {
-  const words = useWords();
   return (
     <ul className="grid grid-cols-2 sm:grid-cols-4 print:grid-cols-4 gap-3">
       {block.photos.map(({ id, caption }) => (

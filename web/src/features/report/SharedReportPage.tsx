@@ -1,4 +1,3 @@
-import { useWords } from '../../data/words.ts';
 import { reportWords, type ReportChoice } from '@white-ember/core/report';
 import { useEffect, useState } from 'react';
 import { say, type Language } from '@white-ember/core/words';
@@ -58,10 +57,10 @@ function SharedActions({
   at: string;
   told: Language;
   choice: ReportChoice;
-  setLanguage: (value: 'en' | 'de' | undefined) => void;
+  setLanguage: (value: Language | undefined) => void;
   expiresAt: string;
 }) {
-  const words = useWords();
+  const words = reportWords(choice);
   return (
     <div className="no-print flex gap-3 flex-wrap items-center">
       <a

@@ -155,6 +155,7 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
               canEnter
               onStage={() => undefined}
               purpose="between"
+              onLead={() => undefined}
               onDone={() => setReading(false)}
             />
           ) : null}

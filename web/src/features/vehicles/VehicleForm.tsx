@@ -19,6 +19,7 @@ import { checked, useFieldForm } from '../../form/useFieldForm.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { FilterSheet } from './FilterSheet.tsx';
+import { SameAs } from './SameAs.tsx';
 
 const FIELDS: Fields = {
   plate: text(),
@@ -89,6 +90,17 @@ export function VehicleForm({
     onStored(id);
   };
 
+  // What one vehicle of a kind has, the next one has, too, until somebody says otherwise.
+  const takeOver = (like: Vehicle): void => {
+    const { model, family, displacementL, filterModelId = '', fitted } = like;
+    for (const [name, value] of Object.entries({ model, family, filterModelId, fitted }))
+      form.form.setValue(name, value);
+    form.form.setValue(
+      'displacementL',
+      displacementL === undefined ? '' : figure('L', 'engineSize').write(displacementL, form.units),
+    );
+  };
+
   const listFailure = filters.error ?? customers.error;
   if (listFailure) return <ProblemNotice problem={problemOf(listFailure)} />;
   // A choice made before its list is there would show, and store, the first of the list instead.
@@ -96,6 +108,7 @@ export function VehicleForm({
   return (
     <FieldForm of={form} onSave={() => void save()} className="grid gap-4 sm:grid-cols-2">
       <TextField name="plate" label="Plate" upper />
+      {stored ? null : <SameAs onChosen={takeOver} chosen={form.typed('model') as string} />}
       <TextField name="model" label="Vehicle" />
       <TextField name="family" label="Engine family" hint="Limits are kept per family" />
       <FigureField name="displacementL" label="Engine size" hint="For the flow if no air mass is read" />

@@ -1,0 +1,107 @@
+import { addEntries, handReading, newJob } from '../setup/site.ts';
+import type { Hand, Journey } from './walk.ts';
+
+const LIKELY = 'Likely causes';
+
+/** A plate that nobody had before. */
+let plates = 10;
+const newPlate = (): string => `EF ${plates++} RT`;
+
+/** A vehicle nobody has seen, of a kind that the workshop knows, with its complaint by a chip and a code: to what is likely. */
+async function newVehicle(hand: Hand): Promise<void> {
+  const { page } = hand;
+  await hand.tap(hand.button('New job'));
+  await hand.type(page.getByLabel('Plate or vehicle'), newPlate());
+  await hand.tap(
+    page
+      .getByRole('group', { name: /same as/i })
+      .getByRole('button')
+      .first(),
+  );
+  await page.waitForURL(/jobs\/[0-9a-f-]{36}/);
+  await hand.tap(hand.button('Black smoke: not asked'));
+  await hand.tap(hand.button('Save the complaint'));
+  // Saved, the intake leads on to the scan.
+  await hand.type(page.getByLabel('Scan of every module, before anything is cleared'), 'P2453');
+  await hand.tap(hand.button('Save the codes'));
+  await hand.sees(page.getByText('Most likely').first());
+}
+
+const blocked = async (hand: Hand): Promise<void> => {
+  const id = await newJob(hand.page, hand.site, 'HW 52');
+  await addEntries(hand.page, hand.site, id, [
+    { kind: 'code-scan', when: 'before', codes: [{ code: 'P2453' }] },
+    { kind: 'check', check: 'hoses', values: { state: 'off' }, outcome: 'hose-off' },
+  ]);
+  await hand.page.goto(`${hand.site.address}/jobs/${id}`);
+};
+
+export const JOURNEYS: readonly Journey[] = [
+  { name: 'New vehicle to its first likely causes', width: 390, most: 8, go: newVehicle },
+  {
+    name: 'New vehicle to the choice of treatment by a typed reading',
+    width: 390,
+    most: 13,
+    go: async (hand) => {
+      const { page } = hand;
+      await newVehicle(hand);
+      await hand.tap(
+        page.getByRole('navigation', { name: 'Stages' }).getByRole('button', { name: /Baseline/ }),
+      );
+      await hand.tap(hand.button('I have read this').first());
+      const row = (name: string) => page.getByRole('group', { name, exact: true });
+      await hand.type(row('Idle').getByLabel(/ΔP/), '14');
+      await hand.type(row('Hold 1').getByLabel(/ΔP/), '190');
+      await hand.tap(hand.button('Enter the before reading'));
+      await hand.tap(
+        page.getByRole('navigation', { name: 'Stages' }).getByRole('button', { name: /Decide/ }),
+      );
+      await hand.sees(page.getByRole('heading', { name: /treatment|choice/i }).first());
+    },
+  },
+  {
+    name: 'A found cause is confirmed',
+    width: 1280,
+    most: 1,
+    before: blocked,
+    go: async (hand) => {
+      const likely = hand.page.getByRole('list', { name: LIKELY });
+      await hand.sees(likely);
+      await hand.tap(likely.getByRole('button', { name: 'Confirm this cause' }).first());
+      await hand.sees(hand.page.getByText(/Cause confirmed|confirmed/).first());
+    },
+  },
+  {
+    name: 'Codes pasted from the tool',
+    width: 1280,
+    most: 2,
+    before: async (hand) => {
+      await newJob(hand.page, hand.site, 'HW 52');
+      await hand.page.goto(hand.page.url().replace('stage=intake', 'stage=codes'));
+    },
+    go: async (hand) => {
+      await hand.type(
+        hand.page.getByLabel('Scan of every module, before anything is cleared'),
+        'P2463\nP244A active',
+      );
+      await hand.tap(hand.button('Save the codes'));
+      await hand.sees(hand.page.getByRole('list', { name: LIKELY }));
+    },
+  },
+  {
+    name: 'The proposed answer to “may it be driven” is recorded',
+    width: 390,
+    most: 1,
+    before: async (hand) => {
+      const id = await newJob(hand.page, hand.site, 'HW 52');
+      await addEntries(hand.page, hand.site, id, [
+        { kind: 'code-scan', when: 'before', codes: [{ code: 'P2463' }] },
+        handReading(190),
+      ]);
+      await hand.page.goto(`${hand.site.address}/jobs/${id}?stage=decide`);
+    },
+    go: async (hand) => {
+      await hand.tap(hand.button(/^Record/).first());
+    },
+  },
+];
