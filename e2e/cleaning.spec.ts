@@ -65,6 +65,8 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await page.getByRole('button', { name: 'Use as the before reading' }).click();
 
   // Decide: the burn is refused with value, limit and what to do.
+  await expect(page.getByRole('tab', { name: /^Evidence/ })).toBeVisible();
+  await stage(page, 'Decide');
   const option = (name: string) => page.locator('details').filter({ hasText: new RegExp(`^${name}`) });
   await expect(option('Chemical clean in place').first()).toHaveAttribute('open');
   await expect(option('Parked regeneration').first()).toContainText('not now');

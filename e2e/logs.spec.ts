@@ -69,7 +69,12 @@ test('three dialects dropped, a column set right, a finding jumped to, before an
   await page.getByRole('button', { name: 'Use these windows as the after reading' }).click();
   await page.getByRole('link', { name: 'See the verdict' }).click();
   await expect(page.getByRole('img', { name: /before: \d+ points; after: \d+ points/ })).toBeVisible();
-  await expect(page.getByText(/−\d\d\s%|removed|less at equal flow|\d+\s%/).first()).toBeVisible();
+  await expect(
+    page
+      .getByRole('main')
+      .getByText(/−\d\d\s%|removed|less at equal flow|\d+\s%/)
+      .first(),
+  ).toBeVisible();
 
   // Kept with the job, it opens again from what the server keeps, with the column as the workshop set it.
   // What the workshop remembers may come after the log has been read: it is judged anew.

@@ -18,12 +18,9 @@ import { recordingStore, type KeptRecording } from './recordingStore.ts';
 import { type LiveState, stateAtFirst } from './liveState.ts';
 
 const CAPTURE_AFTER_S = 6;
-
 const ASK_EVERY_MS = 500;
-
 /** Batches of readings after which every channel has come at least once, and how long they are waited for. */
 const READ_AGAIN_TIMES = 12;
-
 const READ_AGAIN_LONGEST_MS = 3000;
 
 /** A crash loses at most what came since the last piece. */

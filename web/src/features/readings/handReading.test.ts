@@ -76,7 +76,7 @@ describe('a hand reading', () => {
   it('wants at least one pressure, and an engine speed with it', () => {
     const empty = handReading(EMPTY_HAND, METRIC, 'before');
     expect('problems' in empty && Object.values(empty.problems)[0]).toMatch(/at least one row/);
-    const speedless = handReading(typed([{}, { dp: '3' }]), METRIC, 'before');
+    const speedless = handReading(typed([{}, { dp: '3', rpm: '' }]), METRIC, 'before');
     expect('problems' in speedless && speedless.problems).toHaveProperty(['rows.1.rpm']);
   });
 

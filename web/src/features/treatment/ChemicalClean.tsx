@@ -2,35 +2,24 @@ import { describeFailure } from '@white-ember/core/words';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Fluid } from '@white-ember/core/contract';
 import { FLUID_ENTRIES, type FluidEntry } from '@white-ember/core/ledger';
-import {
-  chemicalPlan,
-  fillsOf,
-  mostSoot,
-  rankAccess,
-  type ChemicalPlan,
-  type SensorSeat,
-} from '@white-ember/core/treatment';
+import { chemicalPlan, fillsOf, mostSoot, rankAccess, type SensorSeat } from '@white-ember/core/treatment';
 import { useFluidsQuery } from '../../data/api.ts';
-import { Button } from '../../ui/Button.tsx';
-import { CautionCard } from '../../ui/CautionCard.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { figure, number, text, unitOf, type FieldKind, type Fields } from '../../form/kinds.ts';
 import { useFieldForm } from '../../form/useFieldForm.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { FilterSizeAsked } from '../vehicles/FilterSizeAsked.tsx';
-import { askToNotify, ring } from '../clocks/bell.ts';
 import { RunningClock } from '../clocks/ClockList.tsx';
-import { useAddEntry } from '../../job/useAddEntry.ts';
-import { useCaution } from '../../job/useCaution.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { FlushLoop } from './FlushLoop.tsx';
 import { MadeReady, useReadiness } from '../burn/MadeReady.tsx';
 import { SiteAndCooling } from './SiteAndCooling.tsx';
-import { ENTRY_LABELS, WayIn } from './WayIn.tsx';
+import { WayIn } from './WayIn.tsx';
+import { type FillStep, Fill } from './FillWork.tsx';
 
 /** What is typed and chosen here lies on this device until the fluid is in. */
 const FIELDS: Fields = {
@@ -42,7 +31,7 @@ const FIELDS: Fields = {
   step: text('soak'),
   seat: text('untried'),
 };
-type FillStep = 'soak' | 'rinse';
+
 interface Typed {
   readonly filterC?: number;
   readonly lineBar?: number;
@@ -236,122 +225,4 @@ function planOf(
     ...(nowC === undefined ? {} : { filterC: nowC }),
     ...(bar === undefined ? {} : { lineBar: bar }),
   });
-}
-
-function Fill({
-  open,
-  fluid,
-  plan,
-  by,
-  step,
-  ready,
-  fill,
-  bursts,
-  onBursts,
-}: {
-  open: OpenJob;
-  fluid: Fluid;
-  plan: ChemicalPlan;
-  by: FluidEntry;
-  step: FillStep;
-  /** Site and filter are in order. */
-  ready: boolean;
-  fill: number;
-  bursts: number;
-  onBursts: (count: number) => void;
-}) {
-  const words = useWords();
-  const addEntry = useAddEntry(open.job.id);
-  const caution = useCaution(open, 'chemicals', 'chemical-clean');
-  const [bursting, setBursting] = useState(false);
-  const [problem, setProblem] = useState<string>();
-  const held = plan.held.length > 0 || !ready;
-  const rinses = step === 'rinse';
-  const burst = (): void => {
-    setBursting(true);
-    window.setTimeout(() => {
-      ring();
-      setBursting(false);
-      onBursts(bursts + 1);
-    }, plan.burstS * 1000);
-  };
-  const share = Math.min(1, bursts / plan.bursts);
-  const start = async (): Promise<void> => {
-    askToNotify();
-    const wrong = await addEntry({
-      kind: 'work',
-      work: 'chemical-clean',
-      what: `${rinses ? 'Rinsed' : `Fill ${fill}`} by ${ENTRY_LABELS[by]}: ${bursts} bursts of ${plan.burstS} s`,
-      step,
-      fluid: fluid.name,
-      fluidId: fluid.id,
-      fluidL: Number((plan.fillL * share).toFixed(3)),
-      concentrateL: Number((plan.concentrateL * share).toFixed(3)),
-      bursts,
-      by,
-      ...(plan.dwellMin > 0 && !rinses ? { dwellMin: plan.dwellMin } : {}),
-    });
-    setProblem(wrong ? Object.values(wrong)[0] : undefined);
-    if (!wrong) onBursts(0);
-  };
-  return (
-    <div className="grid gap-3 border-2 border-ink bg-card p-3">
-      <p className="text-lg">
-        <span className="figure-text text-xl">{words.volume(plan.fillL, 2)}</span>
-        {plan.waterL > 0
-          ? `: ${words.volume(plan.concentrateL, 2)} ${fluid.name} and ${words.volume(plan.waterL, 2)} water`
-          : ` ${fluid.name} as it is`}
-        , {plan.bursts} bursts of {plan.burstS} s at {words.linePressure(plan.lineBar)}
-        {rinses
-          ? ', straight through: nothing stays.'
-          : `, then ${plan.dwellMin} min of dwell. Such a load usually takes ${plan.fills === 1 ? 'one fill' : `${plan.fills} fills`}.`}
-      </p>
-      {plan.dropPerBurstC === undefined ? null : (
-        <p>
-          Each burst that arrives cools the filter by about {words.temperatureChange(plan.dropPerBurstC)}:
-          watch it fall.
-        </p>
-      )}
-      {plan.held.map((text, i) => (
-        <p key={i} className="border-l-8 border-ember pl-3 font-bold">
-          <Say it={text} />
-        </p>
-      ))}
-      <ul className="list-disc pl-5">
-        {plan.minds.map((text, i) => (
-          <li key={i}>
-            <Say it={text} />
-          </li>
-        ))}
-      </ul>
-      <CautionCard id="chemicals" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
-      <div className="flex flex-wrap items-center gap-3">
-        <Button weight="main" disabled={held || bursting || !caution.acknowledged} onClick={burst}>
-          {bursting ? `Burst ${bursts + 1}: hold it …` : `Burst ${bursts + 1} of ${plan.bursts}`}
-        </Button>
-        <span className="figure-text text-2xl" role="status">
-          {bursts} of {plan.bursts} in
-        </span>
-        <span className="flex gap-2">
-          <Button aria-label="One burst less" disabled={bursts === 0} onClick={() => onBursts(bursts - 1)}>
-            −
-          </Button>
-          <Button
-            aria-label="One burst more"
-            disabled={held || !caution.acknowledged}
-            onClick={() => onBursts(bursts + 1)}
-          >
-            +
-          </Button>
-        </span>
-      </div>
-      <div className="flex flex-wrap items-center gap-3">
-        <Button disabled={held || bursts === 0 || !caution.acknowledged} onClick={() => void start()}>
-          {rinses ? 'Done: save the rinse' : 'Fluid in: start the dwell'}
-        </Button>
-        {held ? <span className="text-ink2">Answer and fix the items above first.</span> : null}
-        {problem ? <span className="text-ember-text font-bold">✕ {problem}</span> : null}
-      </div>
-    </div>
-  );
 }

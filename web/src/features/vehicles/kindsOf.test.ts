@@ -2,8 +2,14 @@ import { expect, it } from 'vitest';
 import type { Vehicle } from '@white-ember/core/contract';
 import { kindsOf } from './kindsOf.ts';
 
-const vehicle = (id: string, model: string, family = 'Tarn 2.0'): Vehicle =>
-  ({ id, plate: id, model, family, fitted: [], revision: 1 }) as Vehicle;
+const vehicle = (id: string, model: string, family = 'Tarn 2.0'): Vehicle => ({
+  id,
+  plate: id,
+  model,
+  family,
+  fitted: [],
+  revision: 1,
+});
 
 it('gives each kind once, the commonest first, by the vehicle of it that came last', () => {
   const kinds = kindsOf([
