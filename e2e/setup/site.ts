@@ -237,18 +237,24 @@ export async function proveSensorAndHoses(page: Page): Promise<void> {
     await page.getByLabel(new RegExp(`^Old.*row ${row}$`)).fill(old);
     await page.getByLabel(new RegExp(`^Known-good.*row ${row}$`)).fill(good);
   }
-  const found = page.getByRole('list', { name: 'Found by checks' });
   await page.getByRole('button', { name: 'Save this check' }).click();
   // Saving leads on to what is next; here it goes on in an order of its own.
-  await stage(page, 'Checks');
-  await expect(found).toContainText('ΔP sensor against a known-good one');
+  await toFound(page, 'ΔP sensor against a known-good one');
   await checks.getByRole('button', { name: /Hoses and pipes/ }).click();
   await readCaution(page);
   await page.getByText('the high port', { exact: true }).click();
   await page.getByText('whole and tight', { exact: true }).click();
   await page.getByRole('button', { name: 'Save this check' }).click();
-  await stage(page, 'Checks');
-  await expect(found).toContainText('Hoses and pipes');
+  await toFound(page, 'Hoses and pipes');
+}
+
+/** To the list of what was found, wherever saving has led meanwhile. */
+async function toFound(page: Page, check: string): Promise<void> {
+  const found = page.getByRole('list', { name: 'Found by checks' });
+  await expect(async () => {
+    await stage(page, 'Checks');
+    await expect(found).toContainText(check, { timeout: 3000 });
+  }).toPass({ timeout: 40_000 });
 }
 
 /** A caution at the step, if one still stands there. */
