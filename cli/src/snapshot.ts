@@ -15,7 +15,7 @@ const reading = (purpose: 'before' | 'after', dpMbar: number): object => ({
 
 /**
  * Jobs that were judged before the snapshot was taken: what every judgement needs and none changes, the sets of causes and the
- * functions made ready to run above all, is kept with it. One that was measured, one that was worked on.
+ * functions made ready to run above all, is kept with it. One that was measured, one that was worked on, and one for which the burn model is asked.
  */
 const PRACTISED = [
   {
@@ -60,6 +60,19 @@ const PRACTISED = [
       { kind: 'drive', distanceKm: 18, powerLimitGone: true, reportedBy: 'technician' },
       { kind: 'code-scan', when: 'after-drive', codes: [] },
     ],
+  },
+  {
+    vehicle: { displacementL: 2.2, use: 'short-trips' },
+    codes: ['P2458'],
+    readings: {
+      sootG: 9,
+      samples: [
+        { kind: 'key-off', rpm: 0, dpMbar: 0 },
+        { kind: 'idle', rpm: 820, dpMbar: 5 },
+        { kind: 'hold', rpm: 2500, dpMbar: 24 },
+      ],
+    },
+    checks: { 'dp-swap': 'swap-same', hoses: 'hoses-good', oil: 'oil-good' },
   },
 ];
 

@@ -15,6 +15,19 @@ const SPENT_SHARE = 0.1;
 /** Of the step at which the explicit method would begin to swing. */
 const OF_STABLE_STEP = 0.7;
 
+/** A stretch of time that a bed goes through, and what was seen on it. */
+interface Way {
+  readonly endS: number;
+  readonly stepScale: number;
+  readonly longest: number;
+  readonly startKg: number;
+  readonly series: SeriesWriter;
+  peakBedC: number;
+  peakAtS: number;
+  peakCell: number;
+  mostReactionW: number;
+}
+
 /** One run through the time of a scenario, and what is counted on the way. */
 export class BedRun {
   readonly #scenario: BurnScenario;
@@ -25,6 +38,8 @@ export class BedRun {
   readonly #profile: ProfileReader;
   readonly #bed: BedState;
   #timeS = 0;
+  /** Told at each step: the time, s, and the soot that is left, g. */
+  onStep?: (timeS: number, sootG: number) => void;
 
   constructor(
     scenario: BurnScenario,
@@ -62,93 +77,46 @@ export class BedRun {
   /** Lets the time go on; the answer counts from where it stood. */
   advanceTo(endS: number): BurnRun {
     const { profile } = this.#scenario;
-    const { maxStepS = MOST_STEP_S, stepScale = 1, points = 300, until } = this.#options;
+    const { maxStepS = MOST_STEP_S, stepScale = 1, points = 300 } = this.#options;
     const bed = this.#bed;
     const n = bed.cells;
-    const cellM = this.#assumptions.bed.lengthM / n;
     const mostFlow = profile.reduce((most, { exhaustKgPerS }) => Math.max(most, exhaustKgPerS), 0);
-    const longest = Math.min(maxStepS, OF_STABLE_STEP * bed.stableS(mostFlow)) * stepScale;
-    const series = new SeriesWriter(
-      this.#timeS,
-      endS,
-      points,
-      this.#options.keepBed ? n / this.#finer : 0,
-      this.#finer,
-    );
     const startJ = bed.heatJ();
     const startKg = bed.sootKg();
-    const { flux } = bed;
-    const sum = { inJ: 0, outJ: 0, reactionJ: 0, lossJ: 0, gasKg: 0 };
-    const count = (seconds: number): void => {
-      sum.inJ += seconds * flux.inW;
-      sum.outJ += seconds * flux.outW;
-      sum.reactionJ += seconds * flux.reactionW;
-      sum.lossJ += seconds * flux.lossW;
-      sum.gasKg += seconds * flux.gasKgPerS;
+    bed.countAnew();
+    bed.slopesNow(this.#profile.read(this.#timeS));
+    const way: Way = {
+      endS,
+      stepScale,
+      longest: Math.min(maxStepS, OF_STABLE_STEP * bed.stableS(mostFlow)) * stepScale,
+      startKg,
+      series: new SeriesWriter(
+        this.#timeS,
+        endS,
+        points,
+        this.#options.keepBed ? n / this.#finer : 0,
+        this.#finer,
+      ),
+      peakBedC: Number.NEGATIVE_INFINITY,
+      peakAtS: 0,
+      peakCell: 0,
+      mostReactionW: 0,
     };
-    let peakBedC = Number.NEGATIVE_INFINITY;
-    let peakAtS = 0;
-    let peakCell = 0;
-    let mostReactionW = 0;
-    let timeS = this.#timeS;
-    const { celsius } = bed;
-    bed.slopesNow(this.#profile.read(timeS));
-    for (;;) {
-      const hottest = bed.lookForHottest();
-      const hottestC = celsius[hottest] as number;
-      if (hottestC > peakBedC) {
-        peakBedC = hottestC;
-        peakAtS = timeS;
-        peakCell = hottest;
-      }
-      if (series.isDue(timeS))
-        series.write(
-          timeS,
-          bed.sootKg() * 1000,
-          this.#profile.inlet.celsius,
-          flux.outletC,
-          hottestC,
-          celsius,
-        );
-      if (timeS >= endS - 1e-9) break;
-      if (flux.reactionW > mostReactionW) mostReactionW = flux.reactionW;
-      if (until && this.#hottestInletC(timeS) <= peakBedC) {
-        if (bed.sootKg() < BURNT_SHARE * startKg) break;
-        const spent = flux.reactionW < SPENT_SHARE * mostReactionW;
-        if (until === 'cooling' && spent && hottestC < peakBedC - COOLER_C) break;
-      }
-
-      const stepS = Math.min(
-        longest,
-        (stepScale * MOST_RISE_C) / Math.max(flux.risePerS, 1e-9),
-        (stepScale * MOST_SHARE) / Math.max(flux.sharePerS, 1e-9),
-        this.#profile.nextCorner(timeS) - timeS,
-        series.nextS(timeS) - timeS,
-        endS - timeS,
-      );
-      const half = stepS / 2;
-      count(half);
-      bed.tryStep(stepS);
-      bed.slopesTried(this.#profile.read(timeS + stepS));
-      count(half);
-      bed.takeStep(stepS);
-      bed.conduct(stepS);
-      timeS += stepS;
-      bed.slopesNow(this.#profile.read(timeS));
-    }
-    this.#timeS = timeS;
+    while (!this.#isOver(way)) this.#goOn(way);
+    const sum = bed.passed;
     const storedJ = bed.heatJ() - startJ;
     const moved = Math.max(Math.abs(sum.inJ), Math.abs(sum.outJ), 1) + sum.reactionJ;
     const leftKg = bed.sootKg();
     const burntG = 1000 * (startKg - leftKg);
-    const done = series.done();
+    const series = way.series.done();
+    const cellM = this.#assumptions.bed.lengthM / n;
     return {
       sootLeftG: 1000 * leftKg,
-      peakBedC,
-      peakAtS,
-      peakAtMm: 1000 * cellM * (peakCell + 0.5),
+      peakBedC: way.peakBedC,
+      peakAtS: way.peakAtS,
+      peakAtMm: 1000 * cellM * (way.peakCell + 0.5),
       maxGradientCPerCm: bed.widestJumpC / (cellM * 100),
-      durationS: burnDuration(done, burntG),
+      durationS: burnDuration(series, burntG),
       energy: {
         inJ: sum.inJ,
         outJ: sum.outJ,
@@ -162,10 +130,60 @@ export class BedRun {
         byGasG: 1000 * sum.gasKg,
         residualFraction: startKg > 0 ? (startKg - leftKg - sum.gasKg) / startKg : 0,
       },
-      series: done,
+      series,
       cells: n / this.#finer,
       lengthMm: this.#scenario.filter.lengthMm,
     };
+  }
+
+  // What is done at every step is a method of its own, which then runs fast from the first seconds of a burn on.
+
+  /** Notes what the bed shows now; whether that is the end of the way. */
+  #isOver(way: Way): boolean {
+    const bed = this.#bed;
+    const timeS = this.#timeS;
+    const { series, startKg } = way;
+    const hottest = bed.lookForHottest();
+    const hottestC = bed.celsius[hottest] as number;
+    if (hottestC > way.peakBedC) {
+      way.peakBedC = hottestC;
+      way.peakAtS = timeS;
+      way.peakCell = hottest;
+    }
+    const { outletC, reactionW } = bed.flux;
+    if (series.isDue(timeS))
+      series.write(timeS, bed.sootKg() * 1000, this.#profile.inlet.celsius, outletC, hottestC, bed.celsius);
+    this.onStep?.(timeS, bed.sootKg() * 1000);
+    if (timeS >= way.endS - 1e-9) return true;
+    if (reactionW > way.mostReactionW) way.mostReactionW = reactionW;
+    const { until } = this.#options;
+    if (!until || this.#hottestInletC(timeS) > way.peakBedC) return false;
+    if (bed.sootKg() < BURNT_SHARE * startKg) return true;
+    const spent = reactionW < SPENT_SHARE * way.mostReactionW;
+    return until === 'cooling' && spent && hottestC < way.peakBedC - COOLER_C;
+  }
+
+  /** One step of Heun's method, as long as the bed allows. */
+  #goOn({ longest, stepScale, series, endS }: Way): void {
+    const bed = this.#bed;
+    const timeS = this.#timeS;
+    const stepS = Math.min(
+      longest,
+      (stepScale * MOST_RISE_C) / Math.max(bed.flux.risePerS, 1e-9),
+      (stepScale * MOST_SHARE) / Math.max(bed.flux.sharePerS, 1e-9),
+      this.#profile.nextCorner(timeS) - timeS,
+      series.nextS(timeS) - timeS,
+      endS - timeS,
+    );
+    const half = stepS / 2;
+    bed.count(half);
+    bed.tryStep(stepS);
+    bed.slopesTried(this.#profile.read(timeS + stepS));
+    bed.count(half);
+    bed.takeStep(stepS);
+    bed.conduct(stepS);
+    this.#timeS = timeS + stepS;
+    bed.slopesNow(this.#profile.read(this.#timeS));
   }
 
   /** Of the gas that is still to come, °C. */

@@ -53,6 +53,8 @@ export class BedState {
     risePerS: 0,
     sharePerS: 0,
   };
+  /** What passed the balance since it was counted anew, J and kg. */
+  passed = { inJ: 0, outJ: 0, reactionJ: 0, lossJ: 0, gasKg: 0 };
 
   constructor(scenario: BurnScenario, assumptions: BurnAssumptions, cells: number) {
     const { kinetics, sootHeatJPerKg, bed } = assumptions;
@@ -97,6 +99,20 @@ export class BedState {
 
   get celsius(): Float64Array {
     return this.#celsius;
+  }
+
+  countAnew(): void {
+    this.passed = { inJ: 0, outJ: 0, reactionJ: 0, lossJ: 0, gasKg: 0 };
+  }
+
+  /** Counts the last slopes for a time. */
+  count(seconds: number): void {
+    const { flux, passed } = this;
+    passed.inJ += seconds * flux.inW;
+    passed.outJ += seconds * flux.outW;
+    passed.reactionJ += seconds * flux.reactionW;
+    passed.lossJ += seconds * flux.lossW;
+    passed.gasKg += seconds * flux.gasKgPerS;
   }
 
   /** Slopes where the bed stands now. */

@@ -27,11 +27,7 @@ export function checkScenario(scenario: unknown): Result<BurnScenario> {
   } satisfies Failure);
 }
 
-function assumptionsOf(
-  given: BurnScenario,
-  limits: Limits,
-  options: BurnOptions,
-): Result<{ readonly scenario: BurnScenario; readonly assumptions: BurnAssumptions }> {
+function assumptionsOf(given: BurnScenario, limits: Limits, options: BurnOptions): Result<Assumed> {
   const checked = checkScenario(given);
   if (!checked.ok) return checked;
   const scenario = checked.value;
@@ -71,56 +67,85 @@ export function simulateBurn(
   options: BurnOptions = {},
 ): Result<BurnRun> {
   const assumed = assumptionsOf(given, limits, options);
-  if (!assumed.ok) return assumed;
-  const { scenario, assumptions } = assumed.value;
+  return assumed.ok ? success(runFine(assumed.value, options)) : assumed;
+}
+
+interface Assumed {
+  readonly scenario: BurnScenario;
+  readonly assumptions: BurnAssumptions;
+}
+
+/** Runs on cells as fine as the fronts ask for. `first` meets the run on the cells that were asked for before it begins. */
+function runFine(
+  { scenario, assumptions }: Assumed,
+  options: BurnOptions,
+  first?: (run: BedRun) => void,
+): BurnRun {
   const cells = scenario.cells ?? DEFAULT_CELLS;
   for (let finer = 1; ; finer *= 2) {
     const last = 2 * finer > (options.mostFiner ?? MOST_FINER) || 2 * finer * cells > MOST_CELLS;
     const run = new BedRun(scenario, assumptions, options, cells, finer);
+    if (finer === 1) first?.(run);
     const burn = run.toEnd();
-    if (last || run.widestJumpC <= COARSE_JUMP_C || burn.peakBedC > MOLTEN_C) return success(burn);
+    if (last || run.widestJumpC <= COARSE_JUMP_C || burn.peakBedC > MOLTEN_C) return burn;
   }
 }
 
 /** Another way that a burn takes from a moment on. */
 export interface BurnBranch {
   readonly atS: number;
-  /** The same as the burn that it leaves until then. */
   readonly scenario: BurnScenario;
-}
-
-export interface BranchRun {
-  /** From its moment on. */
+  /** From its moment on, on the cells that were asked for and no finer. */
   readonly run: BurnRun;
-  /** Whether a front was too thin for the grid, on the common way or on its own. */
+  /** Whether a front was too thin for these cells, on the common way or on its own. */
   readonly coarse: boolean;
 }
 
 /**
- * Burns that leave one and the same burn at several moments, in the order of these, on the grid that was asked for and no finer: what they have in
- * common is worked out once.
+ * A burn, and others that leave it where shares of its soot are gone (0–1, in rising order): what they have in common is worked out
+ * once. A share that is never reached has no branch.
  */
-export function simulateBranches(
+export function simulateBranching(
   given: BurnScenario,
   limits: Limits,
   options: BurnOptions,
-  branches: readonly BurnBranch[],
-): Result<readonly BranchRun[]> {
+  leave: {
+    readonly shares: readonly number[];
+    readonly to: (atS: number) => BurnScenario;
+    readonly until?: BurnOptions['until'];
+  },
+): Result<{ readonly run: BurnRun; readonly branches: readonly BurnBranch[] }> {
   const assumed = assumptionsOf(given, limits, options);
   if (!assumed.ok) return assumed;
-  const { scenario, assumptions } = assumed.value;
+  const { sootG: startG } = assumed.value.scenario;
   const { until: _, ...rest } = options;
-  const cells = scenario.cells ?? DEFAULT_CELLS;
-  // Of the common way only the end of each piece is wanted: points of a series would shorten its steps.
-  const trunk = new BedRun(scenario, assumptions, { ...rest, points: 1 }, cells, 1);
-  return success(
-    branches
-      .toSorted((a, b) => a.atS - b.atS)
-      .map((branch) => {
-        trunk.advanceTo(branch.atS);
-        const own = trunk.branch(branch.scenario, options);
-        const run = own.toEnd();
-        return { run, coarse: Math.max(trunk.widestJumpC, own.widestJumpC) > COARSE_JUMP_C };
-      }),
-  );
+  const own: BurnOptions = leave.until ? { ...rest, until: leave.until } : rest;
+  const left: { atS: number; scenario: BurnScenario; run: BedRun; widestJumpC: number }[] = [];
+  const run = runFine(assumed.value, options, (common) => {
+    common.onStep = (atS, sootG) => {
+      while (left.length < leave.shares.length) {
+        const share = leave.shares[left.length] as number;
+        if (startG === 0 || sootG > (1 - share) * startG) return;
+        const scenario = leave.to(atS);
+        left.push({
+          atS,
+          scenario,
+          run: common.branch(scenario, own),
+          widestJumpC: common.widestJumpC,
+        });
+      }
+    };
+  });
+  return success({
+    run,
+    branches: left.map(({ atS, scenario, run: branch, widestJumpC }) => {
+      const ran = branch.toEnd();
+      return {
+        atS,
+        scenario,
+        run: ran,
+        coarse: Math.max(widestJumpC, branch.widestJumpC) > COARSE_JUMP_C,
+      };
+    }),
+  });
 }

@@ -3,7 +3,7 @@ import { filterVolumeL } from '../filter/index.ts';
 import type { Limits } from '../limits/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
 import { bedLimits } from './bed.ts';
-import { simulateBranches, simulateBurn } from './burnModel.ts';
+import { simulateBranching, simulateBurn } from './burnModel.ts';
 import type { BurnOptions, BurnRun } from './burnRun.ts';
 import { plannedBurn, type BurnPlan } from './plannedBurn.ts';
 import { MOST_SOOT_G_PER_L, ProfileReader, type BurnScenario, type InletPoint } from './scenario.ts';
@@ -64,57 +64,47 @@ export interface WorstDrop {
   readonly atS: number;
 }
 
-/** Cells of the runs that only say which drop gets hottest: a coarser bed is some per cent too cool, but in the same order. */
-const TRIED_CELLS = 30;
-
 interface TriedDrops {
   readonly planned: BurnRun;
-  /** The one that gets hottest on a coarse bed; none where nothing burns. */
-  readonly worst?: {
-    readonly scenario: BurnScenario;
-    readonly atS: number;
-    readonly peakBedC: number;
-    /** Whether the coarse bed is fine enough for the height of the peak, too. */
-    readonly holds: boolean;
-  };
+  /** The one that gets hottest, run until it cools; none where nothing burns. */
+  readonly worst?: { readonly scenario: BurnScenario; readonly atS: number; readonly run: BurnRun };
 }
 
-/** The planned burn, and which of the drops after ignition gets hottest. */
+/** A front that is too thin for the cells shows a peak too low by up to this over their number, °C: which drop is the worst is open within it. */
+const OPEN_C = 1200;
+
+/** The planned burn, and which of the drops after ignition gets hottest; the first one found above `enoughC` will do. */
 function tryDrops(
   scenario: BurnScenario,
   idle: IdleExhaust,
   limits: Limits,
   options: BurnOptions,
+  enoughC = Number.POSITIVE_INFINITY,
 ): Result<TriedDrops> {
-  const ran = simulateBurn(scenario, limits, options);
-  if (!ran.ok) return ran;
-  const planned = ran.value;
-  const { timeS, sootG } = planned.series;
-  const drops = TRIED_SHARES.flatMap((share) => {
-    const i = sootG.findIndex((grams) => grams <= (1 - share) * scenario.sootG);
-    if (i < 0 || scenario.sootG === 0) return [];
-    const atS = timeS[i] as number;
-    return [{ atS, scenario: withDropToIdle(scenario, atS, idle) }];
+  const tried = simulateBranching(scenario, limits, options, {
+    shares: TRIED_SHARES,
+    to: (atS) => withDropToIdle(scenario, atS, idle),
+    until: 'cooling',
   });
-  const cells = Math.min(scenario.cells ?? TRIED_CELLS, TRIED_CELLS);
-  const tried = simulateBranches({ ...scenario, cells }, limits, { ...options, until: 'cooling' }, drops);
   if (!tried.ok) return tried;
-  const hottest = tried.value.reduce(
-    (best, { run }, i) => (run.peakBedC > (tried.value[best]?.run.peakBedC ?? 0) ? i : best),
-    0,
-  );
-  const [drop, branch] = [drops[hottest], tried.value[hottest]];
-  if (!drop || !branch) return success({ planned });
-  const holds = cells === scenario.cells && !branch.coarse;
-  return success({ planned, worst: { ...drop, peakBedC: branch.run.peakBedC, holds } });
+  const { run: planned, branches } = tried.value;
+  const byPeak = branches.toSorted((a, b) => b.run.peakBedC - a.run.peakBedC);
+  const openFromC = (byPeak[0]?.run.peakBedC ?? 0) - OPEN_C / planned.cells;
+  let worst: TriedDrops['worst'];
+  for (const { run, coarse, ...drop } of byPeak) {
+    if (run.peakBedC < openFromC || (worst?.run.peakBedC ?? 0) > enoughC) break;
+    const fine = coarse
+      ? simulateBurn(drop.scenario, limits, { ...options, until: 'cooling' })
+      : success(run);
+    if (!fine.ok) return fine;
+    if (fine.value.peakBedC > (worst?.run.peakBedC ?? 0)) worst = { ...drop, run: fine.value };
+  }
+  return success({ planned, ...(worst ? { worst } : {}) });
 }
 
-const dropAlone = (scenario: BurnScenario, limits: Limits, options: BurnOptions): Result<BurnRun> =>
-  simulateBurn(scenario, limits, { ...options, ...(options.until ? { until: 'cooling' } : {}) });
-
 /**
- * The planned burn (to the end of its soot where `options` say so), and the same with the drop to idle at the worst of several moments after ignition. Which moment that is
- * a coarse bed says; how hot it gets, one as fine as `options` ask for.
+ * The planned burn (to the end of its soot where `options` say so), and the same with the drop to idle at the worst of several moments
+ * after ignition, on cells as fine as `options` let them be.
  */
 export function worstDropToIdle(
   scenario: BurnScenario,
@@ -125,13 +115,11 @@ export function worstDropToIdle(
   const tried = tryDrops(scenario, idle, limits, options);
   if (!tried.ok) return tried;
   const { planned, worst } = tried.value;
-  const asPlanned = { planned, worst: planned, atS: scenario.endS };
-  if (!worst) return success(asPlanned);
-  const run = dropAlone(worst.scenario, limits, options);
-  if (!run.ok) return run;
-  return success(
-    run.value.peakBedC > planned.peakBedC ? { planned, worst: run.value, atS: worst.atS } : asPlanned,
-  );
+  if (!worst || worst.run.peakBedC <= planned.peakBedC)
+    return success({ planned, worst: planned, atS: scenario.endS });
+  if (options.until) return success({ planned, worst: worst.run, atS: worst.atS });
+  const whole = simulateBurn(worst.scenario, limits, options);
+  return whole.ok ? success({ planned, worst: whole.value, atS: worst.atS }) : whole;
 }
 
 export interface DropPeak {
@@ -141,20 +129,18 @@ export interface DropPeak {
   readonly peakC: number;
 }
 
-/** As `worstDropToIdle` where only the peak is asked for: a drop that a coarse bed holds is not run again. */
+/** As `worstDropToIdle` where only the peak is asked for; above `enoughC` it need not be that of the worst. */
 export function worstDropPeak(
   scenario: BurnScenario,
   idle: IdleExhaust,
   limits: Limits,
   options: BurnOptions,
+  enoughC?: number,
 ): Result<DropPeak> {
-  const tried = tryDrops(scenario, idle, limits, options);
+  const tried = tryDrops(scenario, idle, limits, options, enoughC);
   if (!tried.ok) return tried;
   const { planned, worst } = tried.value;
-  if (!worst) return success({ planned, peakC: planned.peakBedC });
-  if (worst.holds) return success({ planned, peakC: Math.max(planned.peakBedC, worst.peakBedC) });
-  const run = dropAlone(worst.scenario, limits, options);
-  return run.ok ? success({ planned, peakC: Math.max(planned.peakBedC, run.value.peakBedC) }) : run;
+  return success({ planned, peakC: Math.max(planned.peakBedC, worst?.run.peakBedC ?? 0) });
 }
 
 export interface SafeSoot {
@@ -179,7 +165,8 @@ export function safeSootLimit(plan: BurnPlan, idle: IdleExhaust, limits: Limits)
   const volumeL = filterVolumeL(plan.filter);
   const peakAt = (gPerL: number): Result<number> => {
     const scenario = plannedBurn({ ...plan, sootG: gPerL * volumeL });
-    const drop = worstDropPeak(scenario, idle, limits, { mostFiner: SEARCH_FINER, until: 'burnt' });
+    const options: BurnOptions = { mostFiner: SEARCH_FINER, until: 'burnt' };
+    const drop = worstDropPeak(scenario, idle, limits, options, limitC);
     return drop.ok ? success(drop.value.peakC) : drop;
   };
   const bare = peakAt(0);
