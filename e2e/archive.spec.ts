@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { chooseOwnPassword, expect, openSite, signIn, test } from './setup/site.ts';
+import { expect, openSite, signIn, test } from './setup/site.ts';
+import { chooseOwnPassword } from './setup/acts.ts';
 
 test('a whole workshop goes out, and in again on another installation, where its people get passwords', async ({
   page,

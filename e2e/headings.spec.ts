@@ -1,4 +1,5 @@
-import { chooseChannel, expect, goTo, signIn, test } from './setup/site.ts';
+import { expect, goTo, signIn, test } from './setup/site.ts';
+import { chooseChannel } from './setup/acts.ts';
 
 test('headings that were set right: added, changed, a word learned, handed on as a file and forgotten, by keyboard where it is typed', async ({
   page,

@@ -1,4 +1,5 @@
-import { chooseChannel, expect, newJob, openSite, signIn, stage, test } from './setup/site.ts';
+import { expect, newJob, openSite, signIn, stage, test } from './setup/site.ts';
+import { chooseChannel } from './setup/acts.ts';
 
 const csv = (...lines: string[]): { name: string; mimeType: string; buffer: Buffer } => ({
   name: 'log.csv',

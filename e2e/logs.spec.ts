@@ -1,6 +1,7 @@
 import { join, resolve } from 'node:path';
 import { readFileSync } from 'node:fs';
-import { chooseChannel, expect, newJob, signIn, test } from './setup/site.ts';
+import { expect, newJob, signIn, test } from './setup/site.ts';
+import { chooseChannel } from './setup/acts.ts';
 
 const samples = resolve(import.meta.dirname, '../samples');
 const sample = (name: string): string => join(samples, name);

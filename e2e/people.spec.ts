@@ -1,16 +1,8 @@
 import type { RunningClocks } from '@white-ember/core/contract';
 import { Secret, TOTP } from 'otpauth';
 import pg from 'pg';
-import {
-  addEntries,
-  chooseOwnPassword,
-  expect,
-  openJob,
-  openSite,
-  signIn,
-  stage,
-  test,
-} from './setup/site.ts';
+import { addEntries, expect, openJob, openSite, signIn, stage, test } from './setup/site.ts';
+import { chooseOwnPassword } from './setup/acts.ts';
 
 test('the first run makes a workshop of its own beside the demo, and its lead adds people', async ({
   page,
