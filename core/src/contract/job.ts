@@ -17,7 +17,13 @@ export const newJobSchema = z.object({
 export const runningClocksSchema = z.object({
   now: timeSchema,
   clocks: z.array(
-    runningClockSchema.extend({ jobId: idSchema, plate: z.string(), number: z.number().int() }),
+    runningClockSchema.extend({
+      jobId: idSchema,
+      plate: z.string(),
+      number: z.number().int(),
+      /** Whether the person who asks has entered something on that job within a day: then it rings for them. */
+      mine: z.boolean(),
+    }),
   ),
 });
 export type RunningClocks = z.infer<typeof runningClocksSchema>;

@@ -158,6 +158,7 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   'first-screen': measureFirstScreen,
   pages: () => inBrowser('measurePages.ts'),
   effort: () => inBrowser('effort.ts'),
+  eye: () => inBrowser('measureEye.ts'),
   api: () => measureApi(root),
   fleet: () => measureFleet(root),
   archive: () => measureArchive(root),

@@ -101,21 +101,30 @@ export const jobRoutes: Route[] = [
     access: 'viewer',
     summary: 'Waits of the workshop that are not ended, the nearest end first, with the time of the server',
     answer: runningClocksSchema,
-    handle: async ({ db, workshopId }) => {
+    handle: async ({ db, workshopId, member }) => {
       const rows = await db.query<
-        { id: string; plate: string; number: number; clocks: JobListItem['summary']['clocks'] }[]
+        {
+          id: string;
+          plate: string;
+          number: number;
+          mine: boolean;
+          clocks: JobListItem['summary']['clocks'];
+        }[]
       >(
-        `SELECT j.id, j.number, v.plate, j.summary->'clocks' AS clocks
+        `SELECT j.id, j.number, v.plate, j.summary->'clocks' AS clocks,
+                EXISTS (SELECT 1 FROM entry e
+                         WHERE e.job_id = j.id AND e.author_id = $2
+                           AND e.server_time > now() - interval '1 day') AS mine
            FROM job j JOIN vehicle v ON v.id = j.vehicle_id
           WHERE j.workshop_id = $1 AND (j.summary->>'signedOff') = 'false'
             AND jsonb_array_length(j.summary->'clocks') > 0`,
-        [workshopId],
+        [workshopId, member.id],
       );
       return {
         now: new Date().toISOString(),
         clocks: rows
-          .flatMap(({ id, plate, number, clocks }) =>
-            clocks.map((clock) => ({ ...clock, jobId: id, plate, number })),
+          .flatMap(({ id, plate, number, mine, clocks }) =>
+            clocks.map((clock) => ({ ...clock, jobId: id, plate, number, mine })),
           )
           .sort((a, b) => a.until.localeCompare(b.until)),
       };

@@ -1,6 +1,7 @@
 import { say } from '@white-ember/core/words';
 import { join } from 'node:path';
 import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
@@ -165,7 +166,16 @@ function refuseDeepJson(_req: unknown, _res: unknown, body: Buffer): void {
 
 /** Files with a hash in their name may be kept for ever; the page itself is asked for each time. */
 function serveWeb(app: Express, folder: string): void {
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use(
+    '/assets',
+    // As the build has packed them.
+    expressStaticGzip(join(folder, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
+  );
   app.use(express.static(folder, { index: false, maxAge: 0 }));
   app.get('/{*path}', (req, res) => {
     res.setHeader('Cache-Control', 'no-cache');

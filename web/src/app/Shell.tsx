@@ -6,6 +6,7 @@ import { Notice } from '../ui/Notice.tsx';
 import { api, problemOf, useSessionQuery } from '../data/api.ts';
 import { importEntryCheck } from '../job/useAddEntry.ts';
 import { Header } from './Header.tsx';
+import { readyForJobs } from './jobPage.ts';
 import { useBurnWatch } from '../features/burn/run/openWatch.ts';
 import { useAppSelector } from '../data/store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
@@ -53,9 +54,9 @@ export function Shell() {
     if (busy) return undefined;
     const timer = window.setTimeout(() => {
       setStands(true);
-      void Promise.all([importPalette(), importKeys(), importWaitingSheet(), importEntryCheck()]).catch(
-        () => undefined,
-      );
+      void Promise.all([importPalette(), importKeys(), importWaitingSheet(), importEntryCheck()])
+        .then(readyForJobs)
+        .catch(() => undefined);
     }, 400);
     return () => window.clearTimeout(timer);
   }, [busy]);

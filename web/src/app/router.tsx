@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { NotFound } from './NotFound.tsx';
 import { Shell } from './Shell.tsx';
+import { importJobPage } from './jobPage.ts';
 import { loadPhrases } from '../data/words.ts';
 
 /** A page that says more than lists do: it stands when its words are there. */
@@ -30,7 +31,7 @@ export const router = createBrowserRouter([
       },
       {
         path: '/jobs/:jobId',
-        lazy: async () => ({ Component: (await speaking(import('../features/job/JobPage.tsx'))).JobPage }),
+        lazy: async () => ({ Component: (await speaking(importJobPage())).JobPage }),
       },
       {
         path: '/jobs/:jobId/logs',

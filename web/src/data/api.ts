@@ -298,6 +298,7 @@ export const {
   useAddMemberMutation,
   useJobsQuery,
   useJobPagesInfiniteQuery,
+  usePrefetch,
   useJobQuery,
   useClocksQuery,
   useFluidsQuery,

@@ -66,10 +66,22 @@ export function useWordsIn(language: Language): Words {
   return wordsFor(preferences, currency, language);
 }
 
+/** What was put into words last, by what it is of: many places of a page show parts of one answer. */
+const spoken = new WeakMap<object, { readonly words: Words; readonly value: unknown }>();
+
+function spokenOnce<T>(value: T, words: Words): Spoken<T> {
+  if (typeof value !== 'object' || value === null) return inWords(value, words);
+  const known = spoken.get(value);
+  if (known?.words === words) return known.value as Spoken<T>;
+  const said = inWords(value, words);
+  spoken.set(value, { words, value: said });
+  return said;
+}
+
 /** Something of core in this person’s words. */
 export function useSpoken<T>(value: T): Spoken<T> {
   const words = useWords();
-  return useMemo(() => inWords(value, words), [value, words]);
+  return useMemo(() => spokenOnce(value, words), [value, words]);
 }
 
 /** Words outside of a component: for what is said in passing. */

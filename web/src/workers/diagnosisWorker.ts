@@ -8,6 +8,7 @@ import {
   weigh,
   type DiagnosisQuestion,
 } from '@white-ember/core/diagnosis';
+import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import { judgeJob, type JobJudgement, type JudgedFacts } from '@white-ember/core/job';
 import type { BurnForecast, JobBurn } from '@white-ember/core/treatment';
 import { burnKey } from './burnKey.ts';
@@ -29,6 +30,10 @@ const SHOWN_CAUSES = 3;
 
 /** Thousands of sets of causes are weighed: away from the main thread. */
 const worker = {
+  /** Judges a job of which nothing is known: what every judgement needs is ready then. */
+  wake(): void {
+    judgeJob({ entries: [], limits: DEFAULT_LIMITS }, () => undefined);
+  },
   judge(facts: JudgedFacts, forecasts: Forecasts): Judged {
     const toForecast: JobBurn[] = [];
     const { derived: _derived, ...judged } = judgeJob(facts, (burn) => {

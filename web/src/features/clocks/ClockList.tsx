@@ -15,7 +15,9 @@ import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { askToNotify } from './bell.ts';
 import { clockName } from './clockName.ts';
-import { leftText } from './clocks.ts';
+import { isLate, leftText } from './clocks.ts';
+import { askToRing, useAsked } from './rung.ts';
+import { useClocks } from './useClocks.ts';
 
 /** The waits of a job: those that run, how the others went, and one more. */
 export function ClockList({
@@ -90,7 +92,29 @@ export function RunningClock({
         </span>
       </p>
       {canEnter ? <EndTimer early={early} why={why} setWhy={setWhy} end={end} /> : null}
+      <RingHere entryId={clock.entryId} />
     </div>
+  );
+}
+
+/** Whoever does not work on a job may ask to hear its timer, too. */
+function RingHere({ entryId }: { entryId: string }) {
+  const clock = useClocks().find((one) => one.entryId === entryId);
+  const asked = useAsked().includes(entryId);
+  if (!clock || clock.mine || isLate(clock)) return null;
+  return (
+    <label className="flex items-center gap-3 min-h-11">
+      <input
+        type="checkbox"
+        className="size-6"
+        checked={asked}
+        onChange={({ target }) => {
+          askToRing(entryId, target.checked);
+          if (target.checked) askToNotify();
+        }}
+      />
+      Ring on this device, too
+    </label>
   );
 }
 

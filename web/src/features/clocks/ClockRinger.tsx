@@ -1,32 +1,32 @@
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import { notify, ring } from './bell.ts';
 import { clockName } from './clockName.ts';
-import { leftText, type ShownClock } from './clocks.ts';
+import { isLate, leftText, type ShownClock } from './clocks.ts';
+import { silence, useAsked, useSilenced } from './rung.ts';
 import { useClocks } from './useClocks.ts';
 
-const STORED_AS = 'white-ember clocks silenced';
 const RING_EVERY_MS = 15_000;
 /** After so long nobody is near: it stays on the screen without sound. */
 const RINGS_FOR_MS = 10 * 60_000;
-const KEPT = 50;
 
-const silencedHere = (): string[] => {
-  try {
-    return JSON.parse(localStorage.getItem(STORED_AS) ?? '[]') as string[];
-  } catch {
-    return [];
-  }
-};
-
-/** Rings on every page when a wait is over, until somebody ends it or this device is silenced. */
+/**
+ * Rings on every page when a wait is over, for those who work on that job or asked for it, until somebody ends it or this device was
+ * there. What is over for an hour stands in the list only.
+ */
 export function ClockRinger() {
   const clocks = useClocks();
-  const [silenced, setSilenced] = useState(silencedHere);
-  const over = clocks.filter(({ leftMs }) => leftMs <= 0);
-  const [first] = over.filter(({ entryId }) => !silenced.includes(entryId));
+  const silenced = useSilenced();
+  const asked = useAsked();
+  const [first] = clocks.filter(
+    (clock) =>
+      clock.leftMs <= 0 &&
+      !isLate(clock) &&
+      (clock.mine || asked.includes(clock.entryId)) &&
+      !silenced.includes(clock.entryId),
+  );
   const ringing = first && first.leftMs > -RINGS_FOR_MS ? first.entryId : undefined;
 
   useEffect(() => {
@@ -37,34 +37,19 @@ export function ClockRinger() {
   }, [ringing]);
 
   const title = first ? `${clockName(first)} over: ${first.plate}` : '';
-  const text = first ? [first.what, ...(first.next ? [`next: ${first.next}`] : [])].join(' · ') : '';
+  const text = first ? (first.next ? `next: ${first.next}` : first.what) : '';
   useEffect(() => {
     if (ringing !== undefined) notify(title, text, ringing);
   }, [ringing, title, text]);
 
-  if (!first) return null;
-  const silence = (): void => {
-    const ids = [...silencedHere(), first.entryId].slice(-KEPT);
-    localStorage.setItem(STORED_AS, JSON.stringify(ids));
-    setSilenced(ids);
-  };
-  return <OverBar clock={first} title={title} text={text} onSilence={silence} />;
+  return first ? <OverBar clock={first} title={title} text={text} /> : null;
 }
 
-function OverBar({
-  clock,
-  title,
-  text,
-  onSilence,
-}: {
-  clock: ShownClock;
-  title: string;
-  text: string;
-  onSilence: () => void;
-}) {
+/** One line: what is over, which leads there and is silent from then on, and its end. */
+function OverBar({ clock, title, text }: { clock: ShownClock; title: string; text: string }) {
   const addEntry = useAddEntry(clock.jobId);
   const bar = useRef<HTMLElement>(null);
-  // What fills the window leaves room for the bar, however many lines it takes.
+  // What fills the window leaves room for the bar.
   useLayoutEffect(() => {
     const { style } = document.documentElement;
     const watch = new ResizeObserver(([seen]) =>
@@ -81,24 +66,24 @@ function OverBar({
       ref={bar}
       role="alert"
       aria-label={title}
-      className="no-print bg-ember-button text-ember-button-text px-3 py-2 flex flex-wrap items-center gap-x-4 gap-y-2 shrink-0"
+      className="no-print bg-ember-button text-ember-button-text px-3 py-1 flex items-center gap-3 shrink-0"
     >
-      <p className="grow">
-        <span className="font-head font-semibold text-lg">{title}</span>{' '}
-        <span className="text-sm">
-          {text} · {leftText(clock.leftMs)}
-        </span>
-      </p>
       <Link
         to={`/jobs/${clock.jobId}?stage=treat`}
-        className="font-head font-semibold min-h-11 px-2 inline-flex items-center underline underline-offset-4"
+        onClick={() => silence(clock.entryId)}
+        className="grow min-w-0 min-h-11 flex items-baseline content-center gap-x-3 overflow-hidden whitespace-nowrap py-2"
       >
-        Go there
+        <span className="font-head font-semibold text-lg underline underline-offset-4 shrink-0">{title}</span>
+        <span className="text-sm truncate">
+          {text} · {leftText(clock.leftMs)}
+        </span>
       </Link>
-      <Button weight="quiet" className="text-ember-button-text!" onClick={onSilence}>
-        Silence here
+      <Button
+        className="shrink-0"
+        onClick={() => void addEntry({ kind: 'clock-ended', entry: clock.entryId })}
+      >
+        End it
       </Button>
-      <Button onClick={() => void addEntry({ kind: 'clock-ended', entry: clock.entryId })}>End it</Button>
     </section>
   );
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { say } from '@white-ember/core/words';
 import type { RunningClock } from '@white-ember/core/contract';
 import type { EntryBody } from '@white-ember/core/ledger';
-import { clocksWith, leftText } from './clocks.ts';
+import { byWant, clocksWith, isLate, leftText, listedText, type ShownClock } from './clocks.ts';
 
 describe('time left', () => {
   it('in minutes and seconds, from a hundred minutes on in hours', () => {
@@ -28,6 +29,7 @@ describe('clocks with what this device has not sent yet', () => {
     clock: 'dwell',
     what: 'One fill',
     until: '2026-05-11T09:00:00.000Z',
+    mine: false,
   };
   const waiting = (id: string, body: EntryBody, supersedes?: string) => ({
     jobId: 'job-2',
@@ -49,5 +51,41 @@ describe('clocks with what this device has not sent yet', () => {
     const same = { ...waiting('a', start), jobId: 'job-1' };
     expect(clocksWith([known], [same], plateOf)).toHaveLength(1);
     expect(clocksWith([], [{ ...waiting('b', start), refused: 'no' }], plateOf)).toEqual([]);
+  });
+});
+
+describe('which clock is wanted first', () => {
+  const clock = (entryId: string, minutesLeft: number, mine: boolean): ShownClock => ({
+    entryId,
+    jobId: 'job',
+    plate: 'KE 417 QR',
+    clock: 'dwell',
+    what: say('clocks.dwell'),
+    next: undefined,
+    untilMs: 0,
+    leftMs: minutesLeft * 60_000,
+    mine,
+  });
+
+  it('one’s own before those of others, by their ends; what is over for an hour comes last and is late', () => {
+    const clocks = [
+      clock('theirs', 2, false),
+      clock('forgotten', -60, true),
+      clock('mine later', 30, true),
+      clock('mine over', -59, true),
+    ];
+    expect(clocks.toSorted(byWant).map(({ entryId }) => entryId)).toEqual([
+      'mine over',
+      'mine later',
+      'theirs',
+      'forgotten',
+    ]);
+    expect(clocks.filter(isLate).map(({ entryId }) => entryId)).toEqual(['forgotten']);
+  });
+
+  it('the list says how long it has been over', () => {
+    expect(listedText(90_000)).toBe('2 min left');
+    expect(listedText(-30_000)).toBe('is over');
+    expect(listedText(-3 * 3_600_000)).toBe('is over 3 h');
   });
 });

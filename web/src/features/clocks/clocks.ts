@@ -13,7 +13,18 @@ export interface ShownClock {
   readonly next: Said | undefined;
   readonly untilMs: number;
   readonly leftMs: number;
+  /** Whether this person works on that job. */
+  readonly mine: boolean;
 }
+
+/** After so long it rings no more: it stands in the list. */
+export const LATE_MS = 60 * 60_000;
+
+export const isLate = ({ leftMs }: Pick<ShownClock, 'leftMs'>): boolean => leftMs <= -LATE_MS;
+
+/** In the order in which they are wanted: one's own before those of others, what is long over last; the nearest end first. */
+export const byWant = (a: ShownClock, b: ShownClock): number =>
+  Number(isLate(a)) - Number(isLate(b)) || Number(b.mine) - Number(a.mine) || a.leftMs - b.leftMs;
 
 /** Clocks that the server has, with those begun and ended on this device that it has not heard of yet. */
 export function clocksWith(
@@ -41,6 +52,7 @@ export function clocksWith(
       what: clock.what,
       next: clock.next,
       untilMs: Date.parse(clock.until),
+      mine: clock.mine,
     })),
     ...begun.map(({ clock, jobId }) => ({
       entryId: clock.entryId,
@@ -50,6 +62,7 @@ export function clocksWith(
       what: clock.what,
       next: clock.next,
       untilMs: clock.endMs,
+      mine: true,
     })),
   ];
   const seen = new Set<string>();
@@ -72,3 +85,7 @@ export function leftText(leftMs: number): string {
     ? `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
     : `${String(minutes).padStart(2, '0')}:${String(seconds % 60).padStart(2, '0')}`;
 }
+
+/** The same in the list of jobs, by the minute. */
+export const listedText = (leftMs: number): string =>
+  leftMs > 0 ? `${Math.ceil(leftMs / 60_000)} min left` : `is ${leftText(leftMs)}`;

@@ -11,6 +11,9 @@ export const diagnosisRemote = (): Remote<DiagnosisWorker> =>
     new Worker(new URL('../../workers/diagnosisWorker.ts', import.meta.url), { type: 'module' }),
   ));
 
+/** Starts the worker before there is anything to judge: it takes longer to start than to judge. */
+export const wakeJudge = (): void => void diagnosisRemote().wake();
+
 export interface Judgement extends Judged {
   /** The burn model has not answered yet: what it may hold off is not known. */
   readonly forecasting: boolean;

@@ -1,14 +1,16 @@
 import { spokenNow, useWords } from '../../data/words.ts';
 import { clockName } from '../clocks/clockName.ts';
+import { listedText } from '../clocks/clocks.ts';
 import { Say } from '../../ui/Say.tsx';
 import { isToday } from 'date-fns';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';
 import { type Stage } from '@white-ember/core/job';
-import { problemOf, useJobPagesInfiniteQuery, useSessionQuery } from '../../data/api.ts';
+import { problemOf, useJobPagesInfiniteQuery, usePrefetch, useSessionQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
+import { inKeptOrder } from '../../ui/keptOrder.ts';
 import { useNow } from '../../ui/useNow.ts';
 import { StageStrip } from './StageStrip.tsx';
 
@@ -38,6 +40,11 @@ export function JobListPage() {
     setParams(next, { replace: true });
   };
   const list = (jobs.data?.pages ?? []).flatMap((page) => page.jobs);
+  const { shown, moved, sort } = useKeptOrder(
+    list,
+    // What is still shown of another view has no say in this one.
+    jobs.currentData ? `${show} ${find}` : undefined,
+  );
   return (
     <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto">
       <div className="flex flex-wrap items-end gap-4 mb-5">
@@ -79,6 +86,11 @@ export function JobListPage() {
           value={find}
           onChange={(event) => change('find', event.target.value)}
         />
+        {moved ? (
+          <Button weight="quiet" onClick={sort}>
+            Show the latest first
+          </Button>
+        ) : null}
       </div>
       {jobs.error ? <ProblemNotice problem={problemOf(jobs.error)} /> : null}
       {list.length === 0 && jobs.isSuccess ? (
@@ -88,7 +100,7 @@ export function JobListPage() {
         </div>
       ) : null}
       <ul className="border-t-2 border-ink">
-        {list.map((job) => (
+        {shown.map((job) => (
           <JobRow key={job.id} job={job} />
         ))}
       </ul>
@@ -106,10 +118,15 @@ export function JobListPage() {
   );
 }
 
-const listedText = (until: string, now: number): string => {
-  const left = Math.ceil((Date.parse(until) - now) / 60_000);
-  return left > 0 ? `${left} min left` : 'is over';
-};
+/** The list as it was first seen under this view, until somebody asks for its order. */
+function useKeptOrder(list: readonly JobListItem[], view: string | undefined) {
+  const [seen, setSeen] = useState<{ view: string; ids: readonly string[] }>({ view: '', ids: [] });
+  const idsOf = (jobs: readonly JobListItem[]): readonly string[] => jobs.map(({ id }) => id);
+  const { shown, moved } = inKeptOrder(list, ({ id }) => id, seen.view === view ? seen.ids : []);
+  if (view !== undefined && (seen.view !== view || shown.length !== seen.ids.length))
+    setSeen({ view, ids: idsOf(shown) });
+  return { shown, moved, sort: () => view !== undefined && setSeen({ view, ids: idsOf(list) }) };
+}
 
 /** What it waits for: a running clock before all else, as on its own page. */
 function nextOf(
@@ -131,10 +148,14 @@ function JobRow({ job }: { job: JobListItem }) {
   const last = new Date(job.lastEntryAt);
   const [clock] = job.summary.clocks;
   const next = nextOf(job, now);
+  const prefetch = usePrefetch('job', { ifOlderThan: 5 });
   return (
     <li className="border-b-2 border-rule">
       <Link
         to={`/jobs/${job.id}`}
+        onPointerEnter={() => prefetch(job.id)}
+        onPointerDown={() => prefetch(job.id)}
+        onFocus={() => prefetch(job.id)}
         className="grid gap-x-6 gap-y-1 py-3 px-2 hover:bg-card grid-cols-[1fr_auto] md:grid-cols-[13rem_1fr_13rem_7rem] items-center"
       >
         <span>
@@ -146,7 +167,7 @@ function JobRow({ job }: { job: JobListItem }) {
           <StageStrip stage={job.summary.stage} />
           <span className="text-sm text-ink2">
             {job.summary.signedOff ? 'Signed off' : (words.name('stages', job.summary.stage as Stage) ?? '')}
-            {clock ? ` · ${clockName(clock).toLowerCase()} ${listedText(clock.until, now)}` : ''}
+            {clock ? ` · ${clockName(clock).toLowerCase()} ${listedText(Date.parse(clock.until) - now)}` : ''}
           </span>
         </span>
         <span className="text-sm text-ink2 text-right">

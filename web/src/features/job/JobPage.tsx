@@ -5,6 +5,7 @@ import { STAGES, type Stage, stageOf } from '@white-ember/core/job';
 import { entriesOfKind, FLUID_ENTRIES, type Entry, type PartId } from '@white-ember/core/ledger';
 import { useSessionQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Later } from '../../ui/Later.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import { preferred } from '../../data/preferences.ts';
@@ -161,15 +162,19 @@ function OpenJobPage({ open }: { open: OpenJob }) {
             </div>
           )}
           <section aria-label="Work">
-            <StageWork
-              key={`${stage} ${params.get('correct') ?? ''}`}
-              open={open}
-              stage={stage}
-              part={part}
-              canEnter={canEnter}
-              onStage={go}
-              onLead={lead}
-            />
+            <Later>
+              {() => (
+                <StageWork
+                  key={`${stage} ${params.get('correct') ?? ''}`}
+                  open={open}
+                  stage={stage}
+                  part={part}
+                  canEnter={canEnter}
+                  onStage={go}
+                  onLead={lead}
+                />
+              )}
+            </Later>
           </section>
         </main>
         <KnownPanel open={open} canWork={canWork && at === undefined} />

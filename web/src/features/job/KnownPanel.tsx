@@ -6,6 +6,7 @@ import { preferred } from '../../data/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import { useWords } from '../../data/words.ts';
 import type { OpenJob } from '../../job/useJob.ts';
+import { Later } from '../../ui/Later.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { WhatWeKnow } from './WhatWeKnow.tsx';
@@ -59,7 +60,7 @@ export function KnownPanel({ open, canWork }: Of) {
           <span className="sr-only">Fold what we know</span>
         )}
       </button>
-      {folded ? null : <WhatWeKnow open={open} canWork={canWork} />}
+      {folded ? null : <Later>{() => <WhatWeKnow open={open} canWork={canWork} />}</Later>}
     </aside>
   );
 }

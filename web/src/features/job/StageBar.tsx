@@ -8,7 +8,11 @@ export function StageBar({ stage, onStage }: { stage: Stage; onStage: (stage: St
   const words = useWords();
   const current = useRef<HTMLButtonElement>(null);
   useEffect(() => {
-    current.current?.scrollIntoView({ block: 'nearest', inline: 'center' });
+    // With the frame, which lays the page out in any case.
+    const frame = requestAnimationFrame(() =>
+      current.current?.scrollIntoView({ block: 'nearest', inline: 'center' }),
+    );
+    return () => cancelAnimationFrame(frame);
   }, [stage]);
   return (
     <nav
