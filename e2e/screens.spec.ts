@@ -264,6 +264,32 @@ test.describe('fits', () => {
   });
 });
 
+test('a sheet that is open stays while other parts of the page are still loaded', async ({ page, site }) => {
+  await signIn(page, site);
+  // What shows messages comes late, as over a slow line.
+  await page.route('**/assets/*.js', async (route) => {
+    const answer = await route.fetch();
+    if ((await answer.text()).includes('data-sonner-toaster'))
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.fulfill({ response: answer });
+  });
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  const hidden = await page.evaluate(async () => {
+    let frames = 0;
+    const end = performance.now() + 2000;
+    while (performance.now() < end) {
+      await new Promise(requestAnimationFrame);
+      const sheet = document.querySelector('[role="dialog"]');
+      if (!sheet || sheet.getClientRects().length === 0) frames++;
+    }
+    return frames;
+  });
+  expect(hidden).toBe(0);
+});
+
 test('controls are large enough for a glove: 44 px, main actions 56 px', async ({ page, site }) => {
   await signIn(page, site);
   await openJob(page, site, 'KE 417 QR', 'treat');

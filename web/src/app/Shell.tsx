@@ -104,9 +104,10 @@ export function Shell() {
       <div id="work" className={`grow flex flex-col ${printed ? '' : 'min-h-0'}`}>
         <Outlet />
       </div>
+      {/* Each by itself: what is still being loaded would hide an open sheet beside it. */}
+      <Suspense>{ended ? <SignInAgain member={session.data.member} /> : null}</Suspense>
+      <Suspense>{watch ? <BurnKeeper watch={watch} /> : null}</Suspense>
       <Suspense>
-        {ended ? <SignInAgain member={session.data.member} /> : null}
-        {watch ? <BurnKeeper watch={watch} /> : null}
         {palette ? (
           <CommandPalette
             open
@@ -115,7 +116,9 @@ export function Shell() {
             onKeys={() => setKeys(true)}
           />
         ) : null}
-        {keys ? <KeySheet open onOpenChange={setKeys} /> : null}
+      </Suspense>
+      <Suspense>{keys ? <KeySheet open onOpenChange={setKeys} /> : null}</Suspense>
+      <Suspense>
         {stands ? (
           <Toaster
             position="bottom-right"
