@@ -298,7 +298,6 @@ export const {
   useAddMemberMutation,
   useJobsQuery,
   useJobPagesInfiniteQuery,
-  usePrefetch,
   useJobQuery,
   useClocksQuery,
   useFluidsQuery,
@@ -344,3 +343,6 @@ export const {
   useLimitsQuery,
   useSetLimitsMutation,
 } = api;
+
+/** Fetches a job before it is opened; not again what is but a moment old. */
+export const useJobAhead = () => api.usePrefetch('job', { ifOlderThan: 5 });

@@ -7,7 +7,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';
 import { type Stage } from '@white-ember/core/job';
-import { problemOf, useJobPagesInfiniteQuery, usePrefetch, useSessionQuery } from '../../data/api.ts';
+import { problemOf, useJobAhead, useJobPagesInfiniteQuery, useSessionQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 import { inKeptOrder } from '../../ui/keptOrder.ts';
@@ -148,7 +148,7 @@ function JobRow({ job }: { job: JobListItem }) {
   const last = new Date(job.lastEntryAt);
   const [clock] = job.summary.clocks;
   const next = nextOf(job, now);
-  const prefetch = usePrefetch('job', { ifOlderThan: 5 });
+  const prefetch = useJobAhead();
   return (
     <li className="border-b-2 border-rule">
       <Link
