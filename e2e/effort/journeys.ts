@@ -1,4 +1,5 @@
-import { addEntries, handReading, newJob } from '../setup/site.ts';
+import { expect } from '@playwright/test';
+import { addEntries, chosenJob, handReading, newJob } from '../setup/site.ts';
 import type { Hand, Journey } from './walk.ts';
 
 const LIKELY = 'Likely causes';
@@ -102,6 +103,79 @@ export const JOURNEYS: readonly Journey[] = [
     },
     go: async (hand) => {
       await hand.tap(hand.button(/^Record/).first());
+    },
+  },
+  {
+    name: 'A fill that was given is entered: all in, the dwell runs',
+    width: 390,
+    most: 1,
+    before: async (hand) => {
+      const { page, site } = hand;
+      const id = await chosenJob(page, site, 'chemical');
+      await page.goto(`${site.address}/jobs/${id}?stage=treat`);
+      const clean = page.getByRole('region', { name: 'Chemical clean' });
+      for (const name of [/^Smoke, steam and noise/, /^Run-off/])
+        await clean.getByRole('group', { name }).getByRole('button', { name: 'Yes', exact: true }).click();
+      await clean
+        .getByLabel(/^Filter now/)
+        .first()
+        .fill('24');
+      await clean.getByRole('button', { name: 'Enter the answers' }).click();
+      await clean.getByText('Ready', { exact: true }).waitFor();
+      await clean.getByRole('button', { name: 'I have read this' }).click();
+    },
+    go: async (hand) => {
+      await hand.tap(hand.button(/^All \d+ in: start the dwell/));
+      await hand.sees(hand.page.getByText('While it dwells'));
+    },
+  },
+  {
+    name: 'The baseline of a connected vehicle, read live, to its findings',
+    width: 820,
+    most: 4,
+    before: async ({ page, site }) => {
+      const id = await newJob(page, site, 'HW 52');
+      await page.goto(`${site.address}/jobs/${id}/live`);
+      await page.getByLabel('What is wrong with it').selectOption('high-pipe-blocked');
+      await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
+      await page.keyboard.press('k');
+      await page.getByText('Ignition on, engine off', { exact: true }).waitFor();
+      await page.keyboard.press('3');
+    },
+    go: async (hand) => {
+      const { page } = hand;
+      const step = (name: string) =>
+        page.getByRole('list', { name: 'Baseline' }).getByRole('listitem').filter({ hasText: name });
+      const done = async (name: string): Promise<void> => {
+        await expect(step(name)).toContainText('done', { timeout: 60_000 });
+      };
+      await hand.tap(hand.button(/^Connect/));
+      await hand.tap(hand.button(/^Record/));
+      await done('Key on');
+      // From here to the end the hands are at the vehicle: ignition, engine, throttle.
+      await page.keyboard.press('s');
+      await done('Warm idle');
+      await page.keyboard.press('j');
+      await done('First hold');
+      await page.keyboard.press('h');
+      await done('Second hold');
+      await page.keyboard.press('i');
+      await page.getByText(/^Engine at 7\d0\srpm/).waitFor();
+      await page.keyboard.press('2');
+      for (let snap = 1; snap <= 3; snap++) {
+        await page.keyboard.press('n');
+        await expect(step('Snaps')).toContainText(snap < 3 ? `${snap} of 3` : 'done', { timeout: 20_000 });
+        await page.waitForTimeout(1500);
+      }
+      await page.keyboard.press('o');
+      await page.getByText('Ignition off', { exact: true }).first().waitFor();
+      await page.keyboard.press('k');
+      await done('Key off');
+      await hand.tap(hand.button(/^End the recording/));
+      await page.waitForURL(/\/logs\?log=/);
+      await hand.sees(page.getByText(/ΔP falls to .* as the flow rises/));
+      await hand.tap(hand.button('Use these windows as the before reading'));
+      await hand.sees(page.getByText(/Entered as the before reading/));
     },
   },
 ];

@@ -51,19 +51,21 @@ export function Fill({
       onBursts(bursts + 1);
     }, plan.burstS * 1000);
   };
-  const share = Math.min(1, bursts / plan.bursts);
+  // Whoever has not counted here says that all of it is in, in one touch.
+  const given = bursts === 0 ? plan.bursts : bursts;
+  const share = Math.min(1, given / plan.bursts);
   const start = async (): Promise<void> => {
     askToNotify();
     const wrong = await addEntry({
       kind: 'work',
       work: 'chemical-clean',
-      what: `${rinses ? 'Rinsed' : `Fill ${fill}`} by ${ENTRY_LABELS[by]}: ${bursts} bursts of ${plan.burstS} s`,
+      what: `${rinses ? 'Rinsed' : `Fill ${fill}`} by ${ENTRY_LABELS[by]}: ${given} bursts of ${plan.burstS} s`,
       step,
       fluid: fluid.name,
       fluidId: fluid.id,
       fluidL: Number((plan.fillL * share).toFixed(3)),
       concentrateL: Number((plan.concentrateL * share).toFixed(3)),
-      bursts,
+      bursts: given,
       by,
       ...(plan.dwellMin > 0 && !rinses ? { dwellMin: plan.dwellMin } : {}),
     });
@@ -122,10 +124,22 @@ export function Fill({
         </span>
       </div>
       <div className="flex flex-wrap items-center gap-3">
-        <Button disabled={held || bursts === 0 || !caution.acknowledged} onClick={() => void start()}>
-          {rinses ? 'Done: save the rinse' : 'Fluid in: start the dwell'}
+        <Button disabled={held || bursting || !caution.acknowledged} onClick={() => void start()}>
+          {rinses
+            ? bursts === 0
+              ? `All ${plan.bursts} in: save the rinse`
+              : 'Done: save the rinse'
+            : bursts === 0
+              ? `All ${plan.bursts} in: start the dwell`
+              : 'Fluid in: start the dwell'}
         </Button>
-        {held ? <span className="text-ink2">Answer and fix the items above first.</span> : null}
+        {held ? (
+          <span className="text-ink2">Answer and fix the items above first.</span>
+        ) : bursting ? (
+          <span className="text-ink2">This burst still runs.</span>
+        ) : caution.acknowledged ? null : (
+          <span className="text-ink2">Read the caution first.</span>
+        )}
         {problem ? <span className="text-ember-text font-bold">✕ {problem}</span> : null}
       </div>
     </div>
