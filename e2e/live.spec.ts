@@ -16,6 +16,12 @@ const step = (page: Page, name: string): Locator =>
 
 test('the guided baseline on a vehicle with a blocked pipe, by keyboard only', async ({ page, site }) => {
   test.setTimeout(120_000);
+  // What the device would say is noted down, as no test can hear.
+  await page.addInitScript(() => {
+    const spoken: string[] = [];
+    Object.assign(globalThis, { spoken });
+    speechSynthesis.speak = ({ text }) => void spoken.push(text);
+  });
   await signIn(page, site);
   await benchOn(page, site, 'HW 52');
   const fault = page.getByLabel('What is wrong with it');
@@ -48,6 +54,12 @@ test('the guided baseline on a vehicle with a blocked pipe, by keyboard only', a
   await page.keyboard.press('f');
   const far = page.getByRole('dialog', { name: 'Arm’s-length view' });
   await expect(far).toContainText('Hold 3000 rpm');
+  await tabTo(page, far.getByRole('button', { name: 'Tone and speech' }));
+  await page.keyboard.press('Enter');
+  // With sound on, what is wanted next is spoken.
+  await expect
+    .poll(() => page.evaluate(() => (globalThis as unknown as { spoken: string[] }).spoken.at(-1)))
+    .toMatch(/^Hold 3000\srpm/);
   await page.keyboard.press('h');
   await page.keyboard.press('Space');
   await expect(far.getByRole('button', { name: 'Mark 1' })).toBeVisible();

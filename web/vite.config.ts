@@ -11,6 +11,11 @@ export default defineConfig({
     compression({ algorithms: ['brotliCompress', 'gzip'], include: /\.(js|css|svg|html)$/ }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2022', chunkSizeWarningLimit: 600 },
+  build: {
+    target: 'es2022',
+    chunkSizeWarningLimit: 600,
+    // How long a plugin took is nothing for whoever starts the program.
+    rolldownOptions: { checks: { pluginTimings: false } },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:4730' } },
 });

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { BaselinePlan } from '@white-ember/core/readings';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../data/store.ts';
+import { useSpoken } from '../../data/words.ts';
 import { withUnit } from '../../ui/format.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { leftText } from '../clocks/clocks.ts';
@@ -22,15 +23,18 @@ const BAND = 0.05;
 const TREND_S = 120;
 
 interface Asked {
-  readonly text: Said;
+  readonly text: Said | string;
   readonly rpm: number | undefined;
 }
 
 /** What is to be held now: what the baseline asks for, else the speed that is held. */
-function askedFor({ steps }: LiveState, plan: BaselinePlan): Asked {
+function askedFor({ steps }: LiveState, plan: BaselinePlan, next: string | undefined): Asked {
   const now = steps.find(({ state }) => state === 'now');
   const rpm = now?.id === 'hold-low' ? plan.lowRpm : now?.id === 'hold-high' ? plan.highRpm : undefined;
-  return { text: now?.text ?? 'Baseline complete', rpm };
+  return {
+    text: now?.text ?? (next === undefined ? 'Baseline complete' : `Baseline complete. Next: ${next}`),
+    rpm,
+  };
 }
 
 /**
@@ -42,12 +46,15 @@ export function ArmsLength({
   state,
   facts,
   plan,
+  next,
   onClose,
 }: {
   session: LiveSession;
   state: LiveState;
   facts: LiveFacts;
   plan: BaselinePlan;
+  /** What is next on the job, once all is read. */
+  next: string | undefined;
   onClose: () => void;
 }) {
   const { pressure: pressureUnit, temperature: temperatureUnit } = useAppSelector(
@@ -56,7 +63,8 @@ export function ArmsLength({
   const [cues] = useState(() => new Cues());
   const [sound, setSound] = useState(false);
   const [clock] = useClocks();
-  const asked = askedFor(state, plan);
+  const asked = askedFor(state, plan, next);
+  const askedWords = useSpoken(asked.text);
   const rpm = session.latest('engineSpeed') ?? 0;
   const deltaP = session.latest('dpfDeltaP');
   const limit = deltaPLimit(facts, pressureUnit);
@@ -84,6 +92,11 @@ export function ArmsLength({
       `${Math.round(last.rpm / 10) * 10} revs, ${fromBase(last.deltaPMbar, pressureUnit).toFixed(0)} ${pressureUnit === 'mbar' ? 'millibar' : unitLabel(pressureUnit)}`,
     );
   }, [cues, sound, last, pressureUnit]);
+
+  // What is wanted next, for whoever does not look.
+  useEffect(() => {
+    if (sound) cues.say(askedWords);
+  }, [cues, sound, askedWords]);
 
   const shown = deltaP === undefined ? undefined : fromBase(deltaP, pressureUnit);
   const egt3 = session.latest('egt3') ?? session.latest('egt4');

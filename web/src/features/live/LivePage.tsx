@@ -1,6 +1,7 @@
 import { spokenNow } from '../../data/words.ts';
 import { useEffect, useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { stepTitle } from '@white-ember/core/job';
 import { baselinePlan, CHANNEL_PRESETS, rateAdvice } from '@white-ember/core/readings';
 import { useSessionQuery } from '../../data/api.ts';
 import { useAppSelector } from '../../data/store.ts';
@@ -13,6 +14,7 @@ import type { BenchSetup } from '../../workers/benchWorker.ts';
 import { useCaution } from '../../job/useCaution.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { WithJob } from '../../job/WithJob.tsx';
+import { useJudgement } from '../diagnosis/useDiagnosis.ts';
 import { useLogs } from '../readings/logs/useLogs.ts';
 import { clockText } from '../readings/logs/traceLanes.ts';
 import { ArmsLength } from './ArmsLength.tsx';
@@ -103,6 +105,7 @@ const isTyping = (target: EventTarget | null): boolean =>
 
 function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
   const { job, vehicle, limits, derived } = open;
+  const next = useJudgement(open)?.next;
   const state = useLive(session);
   const [params, setParams] = useSearchParams();
   const navigate = useNavigate();
@@ -259,7 +262,14 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
         <Taken state={state} />
       </div>
       {far ? (
-        <ArmsLength session={session} state={state} facts={facts} plan={plan} onClose={() => setFar(false)} />
+        <ArmsLength
+          session={session}
+          state={state}
+          facts={facts}
+          plan={plan}
+          next={next && spokenNow(stepTitle(next, false))}
+          onClose={() => setFar(false)}
+        />
       ) : null}
     </div>
   );

@@ -48,6 +48,12 @@ export class Cues {
       note.start(from);
       note.stop(from + 0.16);
     });
-    if ('speechSynthesis' in window) speechSynthesis.speak(new SpeechSynthesisUtterance(words));
+    this.say(words);
+  }
+
+  /** Speaks where the browser can, while sound is on. */
+  say(words: string): void {
+    if (this.#context && 'speechSynthesis' in window)
+      speechSynthesis.speak(new SpeechSynthesisUtterance(words));
   }
 }
