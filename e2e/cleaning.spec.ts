@@ -143,10 +143,10 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
   await expect(clean.getByText(/^Another fill\./)).toBeVisible();
   // A burst that runs is not cut by the next button; whoever has not counted says that all of it is in, in one touch.
   await clean.getByRole('button', { name: /^Burst 1 of/ }).click();
-  await expect(clean.getByRole('button', { name: /^All \d+ in: start the dwell/ })).toBeDisabled();
+  await expect(clean.getByRole('button', { name: /^All \d+ bursts in: start the dwell/ })).toBeDisabled();
   await expect(clean.getByText('This burst still runs.')).toBeVisible();
   await clean.getByRole('button', { name: 'One burst less' }).click({ timeout: 20_000 });
-  await clean.getByRole('button', { name: /^All \d+ in: start the dwell/ }).click();
+  await clean.getByRole('button', { name: /^All \d+ bursts in: start the dwell/ }).click();
   await expect(over).toBeVisible({ timeout: 30_000 });
   await over.getByRole('button', { name: 'End it' }).click();
   await readAfter(2, '17', '12');

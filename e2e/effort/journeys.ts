@@ -125,7 +125,7 @@ export const JOURNEYS: readonly Journey[] = [
       await clean.getByRole('button', { name: 'I have read this' }).click();
     },
     go: async (hand) => {
-      await hand.tap(hand.button(/^All \d+ in: start the dwell/));
+      await hand.tap(hand.button(/^All \d+ bursts in: start the dwell/));
       await hand.sees(hand.page.getByText('While it dwells'));
     },
   },

@@ -127,10 +127,10 @@ export function Fill({
         <Button disabled={held || bursting || !caution.acknowledged} onClick={() => void start()}>
           {rinses
             ? bursts === 0
-              ? `All ${plan.bursts} in: save the rinse`
+              ? `All ${plan.bursts} bursts in: save the rinse`
               : 'Done: save the rinse'
             : bursts === 0
-              ? `All ${plan.bursts} in: start the dwell`
+              ? `All ${plan.bursts} bursts in: start the dwell`
               : 'Fluid in: start the dwell'}
         </Button>
         {held ? (
