@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startTestApp, type TestApp } from '../testing/testApp.ts';
 
@@ -11,6 +12,8 @@ beforeAll(async () => {
   mkdirSync(join(pages, 'assets'));
   writeFileSync(join(pages, 'index.html'), '<!doctype html><title>White Ember</title>');
   writeFileSync(join(pages, 'assets/main-abc123.js'), 'export {};');
+  writeFileSync(join(pages, 'assets/main-abc123.js.br'), brotliCompressSync('export {};'));
+  writeFileSync(join(pages, 'assets/main-abc123.js.gz'), gzipSync('export {};'));
   app = await startTestApp({ webFolder: pages });
 });
 afterAll(async () => {
@@ -36,6 +39,20 @@ describe('what the server sends beside its answers', () => {
     expect(await cache('/assets/main-abc123.js')).toMatch(/max-age=31536000, immutable/);
     expect(await cache('/jobs/anything')).toBe('no-cache');
     expect(await cache('/api/session')).toBe('no-store');
+  });
+
+  it('gives pages as the build has packed them, to whom can unpack them', async () => {
+    const script = async (encodings: string): Promise<[string | null, string | null, string]> => {
+      const answer = await fetch(`${app.address}/assets/main-abc123.js`, {
+        headers: { 'accept-encoding': encodings },
+      });
+      const { headers } = answer;
+      return [headers.get('content-encoding'), headers.get('content-type'), await answer.text()];
+    };
+    const type = expect.stringMatching(/^text\/javascript/) as string;
+    expect(await script('gzip, br')).toEqual(['br', type, 'export {};']);
+    expect(await script('gzip')).toEqual(['gzip', type, 'export {};']);
+    expect(await script('identity')).toEqual([null, type, 'export {};']);
   });
 
   it('gives every deep link the page, and no file from outside its folder', async () => {
