@@ -41,10 +41,41 @@ describe('the forecast of a burn', () => {
         const peakC = Math.max(fine.worst.peakBedC, fine.planned.peakBedC);
         if (Math.abs(peakC - quick.limitC) > 1)
           expect(quick.dropPeakC > quick.limitC).toBe(peakC > quick.limitC);
-        if (peakC < quick.limitC) expect(Math.abs(quick.dropPeakC - peakC)).toBeLessThan(25);
+        // Never much too cool. At the edge of running away a second's difference of the drop is worth tens of degrees: it may be hotter.
+        if (peakC < quick.limitC) {
+          expect(quick.dropPeakC).toBeGreaterThan(peakC - 35);
+          expect(quick.dropPeakC).toBeLessThan(peakC + 100);
+        }
         expect(Math.abs(quick.sootLeftG - fine.planned.sootLeftG)).toBeLessThan(0.005 * burn.plan.sootG);
       }),
       { numRuns: someRuns(200) },
     );
+  });
+
+  it('finds the worst drop where a thin front hides it from a coarse bed (found by a random burn: 74 °C too cool)', () => {
+    const filter = {
+      diameterMm: 187,
+      lengthMm: 176,
+      cpsi: 200,
+      wallMm: 0.305,
+      material: 'cordierite',
+    } as const;
+    const plan = {
+      filter,
+      catalyst: 'none',
+      sootG: 15.03,
+      ashG: 0,
+      targetC: 610,
+      exhaustKgPerS: 0.05286,
+      oxygenPercent: 10,
+    } as const;
+    const quick = valueOf(
+      forecastBurn({ plan, displacementL: DISPLACEMENT_L, assumptions: [] }, DEFAULT_LIMITS),
+    );
+    const fine = valueOf(
+      worstDropToIdle(plannedBurn({ ...plan, cells: 60 }), idleExhaust(DISPLACEMENT_L), DEFAULT_LIMITS),
+    );
+    expect(quick.dropPeakC).toBeGreaterThan(fine.worst.peakBedC - 25);
+    expect(quick.dropPeakC).toBeGreaterThan(790);
   });
 });
