@@ -38,8 +38,8 @@ export class BedRun {
   readonly #profile: ProfileReader;
   readonly #bed: BedState;
   #timeS = 0;
-  /** Told at each step: the time, s, and the soot that is left, g. */
-  onStep?: (timeS: number, sootG: number) => void;
+  /** Told at each step: the time, s, and the soot that is left, g. True ends the run there. */
+  onStep?: (timeS: number, sootG: number) => boolean | void;
 
   constructor(
     scenario: BurnScenario,
@@ -153,7 +153,7 @@ export class BedRun {
     const { outletC, reactionW } = bed.flux;
     if (series.isDue(timeS))
       series.write(timeS, bed.sootKg() * 1000, this.#profile.inlet.celsius, outletC, hottestC, bed.celsius);
-    this.onStep?.(timeS, bed.sootKg() * 1000);
+    if (this.onStep?.(timeS, bed.sootKg() * 1000) === true) return true;
     if (timeS >= way.endS - 1e-9) return true;
     if (reactionW > way.mostReactionW) way.mostReactionW = reactionW;
     const { until } = this.#options;

@@ -12,8 +12,9 @@ export const DEFAULT_CELLS = 60;
 const COARSE_JUMP_C = 30;
 /** No brick outlives this: a finer grid would only say more exactly how dead it is. */
 const MOLTEN_C = 1500;
-const MOST_FINER = 8;
-const MOST_CELLS = 960;
+/** How often a cell is divided at most, where nothing else is said, and how many there are then. */
+export const MOST_FINER = 8;
+export const MOST_CELLS = 960;
 
 /** First thing wrong with a scenario as a described failure. */
 export function checkScenario(scenario: unknown): Result<BurnScenario> {
@@ -95,57 +96,78 @@ function runFine(
 export interface BurnBranch {
   readonly atS: number;
   readonly scenario: BurnScenario;
-  /** From its moment on, on the cells that were asked for and no finer. */
-  readonly run: BurnRun;
-  /** Whether a front was too thin for these cells, on the common way or on its own. */
-  readonly coarse: boolean;
+  /** From its moment on, on the cells that were asked for and no finer; worked out once, when it is asked for. */
+  readonly follow: () => BurnRun;
+  /** Whether a front was too thin for these cells, on the common way or, once followed, on its own. */
+  readonly isCoarse: () => boolean;
 }
 
-/**
- * A burn, and others that leave it where shares of its soot are gone (0–1, in rising order): what they have in common is worked out
- * once. A share that is never reached has no branch.
- */
+/** Where other ways leave a burn. */
+export interface BurnForks {
+  /** Of the soot that is gone, 0–1, in rising order: one that is never reached has no branch. */
+  readonly shares: readonly number[];
+  readonly to: (atS: number) => BurnScenario;
+  readonly until?: BurnOptions['until'];
+}
+
+/** Meets a run step by step and keeps the bed wherever a way forks off; says when there is none to come. */
+function forking(run: BedRun, startG: number, { shares, to, until }: BurnForks, options: BurnOptions) {
+  const { until: _, ...rest } = options;
+  const own: BurnOptions = until ? { ...rest, until } : rest;
+  const branches: BurnBranch[] = [];
+  const meet = (atS: number, sootG: number): boolean => {
+    while (branches.length < shares.length) {
+      const share = shares[branches.length] as number;
+      if (startG === 0 || sootG > (1 - share) * startG) return false;
+      const scenario = to(atS);
+      const branch = run.branch(scenario, own);
+      const commonJumpC = run.widestJumpC;
+      let followed: BurnRun | undefined;
+      branches.push({
+        atS,
+        scenario,
+        follow: () => (followed ??= branch.toEnd()),
+        isCoarse: () => Math.max(commonJumpC, branch.widestJumpC) > COARSE_JUMP_C,
+      });
+    }
+    return true;
+  };
+  return { branches, meet };
+}
+
+/** A burn, and others that leave it: what they have in common is worked out once. */
 export function simulateBranching(
   given: BurnScenario,
   limits: Limits,
   options: BurnOptions,
-  leave: {
-    readonly shares: readonly number[];
-    readonly to: (atS: number) => BurnScenario;
-    readonly until?: BurnOptions['until'];
-  },
+  forks: BurnForks,
 ): Result<{ readonly run: BurnRun; readonly branches: readonly BurnBranch[] }> {
   const assumed = assumptionsOf(given, limits, options);
   if (!assumed.ok) return assumed;
-  const { sootG: startG } = assumed.value.scenario;
-  const { until: _, ...rest } = options;
-  const own: BurnOptions = leave.until ? { ...rest, until: leave.until } : rest;
-  const left: { atS: number; scenario: BurnScenario; run: BedRun; widestJumpC: number }[] = [];
+  let branches: readonly BurnBranch[] = [];
   const run = runFine(assumed.value, options, (common) => {
-    common.onStep = (atS, sootG) => {
-      while (left.length < leave.shares.length) {
-        const share = leave.shares[left.length] as number;
-        if (startG === 0 || sootG > (1 - share) * startG) return;
-        const scenario = leave.to(atS);
-        left.push({
-          atS,
-          scenario,
-          run: common.branch(scenario, own),
-          widestJumpC: common.widestJumpC,
-        });
-      }
+    const forked = forking(common, assumed.value.scenario.sootG, forks, options);
+    branches = forked.branches;
+    common.onStep = (timeS, sootG) => {
+      forked.meet(timeS, sootG);
     };
   });
-  return success({
-    run,
-    branches: left.map(({ atS, scenario, run: branch, widestJumpC }) => {
-      const ran = branch.toEnd();
-      return {
-        atS,
-        scenario,
-        run: ran,
-        coarse: Math.max(widestJumpC, branch.widestJumpC) > COARSE_JUMP_C,
-      };
-    }),
-  });
+  return success({ run, branches });
+}
+
+/** As `simulateBranching` where only the branches are asked for: the common way goes no further than to the last of them, on cells as given. */
+export function branchesOf(
+  given: BurnScenario,
+  limits: Limits,
+  options: BurnOptions,
+  forks: BurnForks,
+): Result<readonly BurnBranch[]> {
+  const assumed = assumptionsOf(given, limits, options);
+  if (!assumed.ok) return assumed;
+  const { scenario, assumptions } = assumed.value;
+  const common = new BedRun(scenario, assumptions, options, scenario.cells ?? DEFAULT_CELLS, 1);
+  const { branches, meet } = forking(common, scenario.sootG, forks, options);
+  common.onStep = meet;
+  common.toEnd();
+  return success(branches);
 }

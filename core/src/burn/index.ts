@@ -18,16 +18,9 @@ export {
 export { checkScenario, DEFAULT_CELLS, simulateBurn } from './burnModel.ts';
 export type { BurnAssumptions, BurnOptions, BurnRun, EnergyBalance } from './burnRun.ts';
 export { plannedBurn, type BurnPlan } from './plannedBurn.ts';
-export {
-  idleExhaust,
-  safeSootLimit,
-  withDropToIdle,
-  worstDropPeak,
-  worstDropToIdle,
-  type IdleExhaust,
-  type SafeSoot,
-  type WorstDrop,
-} from './dropToIdle.ts';
+export { idleExhaust, withDropToIdle, type IdleExhaust } from './dropToIdle.ts';
+export { worstDropPeak, worstDropToIdle, type WorstDrop } from './worstDrop.ts';
+export { safeSootLimit, type SafeSoot } from './safeSoot.ts';
 export {
   burnBatch,
   doubtsText,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { idleExhaust, plannedBurn, worstDropToIdle } from '../burn/index.ts';
+import { idleExhaust, plannedBurn, simulateBurn, withDropToIdle, worstDropToIdle } from '../burn/index.ts';
 import { filterVolumeL } from '../filter/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { valueOf } from '../quantities/index.ts';
@@ -36,23 +36,23 @@ describe('the forecast of a burn', () => {
         const quick = valueOf(forecastBurn(burn, DEFAULT_LIMITS));
         const scenario = plannedBurn({ ...burn.plan, cells: 60 });
         const fine = valueOf(
-          worstDropToIdle(scenario, idleExhaust(DISPLACEMENT_L), DEFAULT_LIMITS, { until: 'burnt' }),
+          worstDropToIdle(scenario, idleExhaust(DISPLACEMENT_L), DEFAULT_LIMITS, {
+            mostFiner: 2,
+            until: 'burnt',
+          }),
         );
         const peakC = Math.max(fine.worst.peakBedC, fine.planned.peakBedC);
         if (Math.abs(peakC - quick.limitC) > 1)
           expect(quick.dropPeakC > quick.limitC).toBe(peakC > quick.limitC);
-        // Never much too cool. At the edge of running away a second's difference of the drop is worth tens of degrees: it may be hotter.
-        if (peakC < quick.limitC) {
-          expect(quick.dropPeakC).toBeGreaterThan(peakC - 35);
-          expect(quick.dropPeakC).toBeLessThan(peakC + 100);
-        }
+        if (peakC < quick.limitC) expect(Math.abs(quick.dropPeakC - peakC)).toBeLessThan(20);
         expect(Math.abs(quick.sootLeftG - fine.planned.sootLeftG)).toBeLessThan(0.005 * burn.plan.sootG);
       }),
       { numRuns: someRuns(200) },
     );
   });
 
-  it('finds the worst drop where a thin front hides it from a coarse bed (found by a random burn: 74 °C too cool)', () => {
+  // Found by a random burn: a second earlier or later is worth 50 °C at the edge of running away, and a coarse bed hid it all.
+  it('finds the worst drop between two seconds, where a thin front hides it from a coarse bed', () => {
     const filter = {
       diameterMm: 187,
       lengthMm: 176,
@@ -69,13 +69,18 @@ describe('the forecast of a burn', () => {
       exhaustKgPerS: 0.05286,
       oxygenPercent: 10,
     } as const;
+    const idle = idleExhaust(DISPLACEMENT_L);
+    const scenario = plannedBurn({ ...plan, cells: 60 });
+    const peaks = [230, 236, 240, 243, 246, 249, 255, 270].map(
+      (atS) => valueOf(simulateBurn(withDropToIdle(scenario, atS, idle), DEFAULT_LIMITS)).peakBedC,
+    );
+    const worstC = Math.max(...peaks);
+    expect(worstC - (peaks[0] as number)).toBeGreaterThan(250);
     const quick = valueOf(
       forecastBurn({ plan, displacementL: DISPLACEMENT_L, assumptions: [] }, DEFAULT_LIMITS),
     );
-    const fine = valueOf(
-      worstDropToIdle(plannedBurn({ ...plan, cells: 60 }), idleExhaust(DISPLACEMENT_L), DEFAULT_LIMITS),
-    );
-    expect(quick.dropPeakC).toBeGreaterThan(fine.worst.peakBedC - 25);
-    expect(quick.dropPeakC).toBeGreaterThan(790);
+    const fine = valueOf(worstDropToIdle(scenario, idle, DEFAULT_LIMITS));
+    expect(quick.dropPeakC).toBeGreaterThan(worstC - 8);
+    expect(fine.worst.peakBedC).toBeGreaterThan(worstC - 3);
   });
 });

@@ -80,8 +80,8 @@ export function burnOfJob(
 
 /** A coarse bed to begin with, which is made finer where a front is thin, and steps that are shorter by themselves where it is hot. */
 const QUICK = { cells: 14, maxStepS: 3, points: 60 };
-/** A peak so near to its limit is looked at on a finer bed, °C: a coarse one is seldom more than 30 °C too cool. */
-const NEAR_C = 40;
+/** A peak so near to its limit is looked at on a finer bed, °C: a coarse one is within some 8 °C of it. */
+const NEAR_C = 15;
 const FINE = { cells: 60, maxStepS: 1, points: 300 };
 
 /** What the burn would do, and the worst drop to idle in it. A tenth of a second of work: not for the main thread. */
