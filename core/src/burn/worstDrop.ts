@@ -29,7 +29,7 @@ interface Hottest {
   readonly peakC: number;
 }
 
-/** The hottest of some branches: with the stride given first, or upwards from where a coarser bed had it. The first above `enoughC` will do. */
+/** The hottest of some branches: in strides first, or from where a coarser bed had it. The first above `enoughC` will do. */
 function hottestOf(branches: readonly BurnBranch[], enoughC: number, from?: number): Hottest | undefined {
   let hottest: Hottest | undefined;
   const isEnough = (): boolean => hottest !== undefined && hottest.peakC > enoughC;
