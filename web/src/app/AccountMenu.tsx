@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/app';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { DropdownMenu } from 'radix-ui';
 import { useNavigate } from 'react-router';
@@ -38,7 +40,7 @@ export function AccountMenu({ member }: { member: Member }) {
   return (
     <>
       <DropdownMenu.Root defaultOpen>
-        <DropdownMenu.Trigger className={ACCOUNT_BUTTON} aria-label={`Menu of ${member.name}`}>
+        <DropdownMenu.Trigger className={ACCOUNT_BUTTON} aria-label={wording.menuOf(member.name)}>
           <AccountFace name={member.name} />
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
@@ -55,53 +57,54 @@ export function AccountMenu({ member }: { member: Member }) {
                 dispatch(preferred({ theme: preferences.theme === 'bay' ? 'daylight' : 'bay' }))
               }
             >
-              {preferences.theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)'}
+              {preferences.theme === 'bay' ? wording.daylightColours : wording.bayColoursDark}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => setUnits(true)}>
-              Units: {unitLabel(preferences.units.pressure)}, {unitLabel(preferences.units.temperature)} …
+              {wording.units(unitLabel(preferences.units.pressure), unitLabel(preferences.units.temperature))}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/fleet')}>
-              Fleet: who is due next
+              {wording.fleetWhoIsDueNext}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/fluids')}>
-              Fluids on the shelf
+              {common.fluidsOnTheShelf}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/limits')}>
-              Limits
+              {common.limits}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/headings')}>
-              Log headings
+              {common.logHeadings}
             </DropdownMenu.Item>
             {member.role === 'lead' ? (
               <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/people')}>
-                People and data
+                {common.peopleAndData}
               </DropdownMenu.Item>
             ) : null}
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/account')}>
-              Your account
+              {common.yourAccount}
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="border-t-2 border-rule my-1" />
             <DropdownMenu.Item
               className={ITEM}
               onSelect={() => (waiting.length > 0 ? setLeaving(true) : leave())}
             >
-              Sign out
+              {common.signOut}
             </DropdownMenu.Item>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       {units ? <UnitsSheet onClose={() => setUnits(false)} /> : null}
-      <Sheet open={leaving} onOpenChange={setLeaving} title="Sign out with unsent entries?">
+      <Sheet open={leaving} onOpenChange={setLeaving} title={wording.signOutWithUnsentEntries}>
         <div className="grid gap-4">
           <p>
-            {waiting.length === 1 ? 'One entry is' : `${waiting.length} entries are`} not with the server yet.
-            They stay on this device and are sent when you sign in here again.
+            {wording.notWithTheServerYetTheyStay(
+              waiting.length === 1 ? wording.oneEntryIs : wording.entriesAre(waiting.length),
+            )}
           </p>
           <div className="flex flex-wrap gap-3">
             <Button weight="main" onClick={() => void dispatch(sendWaiting())}>
-              Send now
+              {common.sendNow}
             </Button>
-            <Button onClick={leave}>Sign out</Button>
+            <Button onClick={leave}>{common.signOut}</Button>
           </div>
         </div>
       </Sheet>

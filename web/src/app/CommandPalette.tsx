@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/app';
+import * as common from '@white-ember/core/words/screens/common';
 import { Say } from '../ui/Say.tsx';
 import { Command } from 'cmdk';
 import { lazy, Suspense, useEffect, useState } from 'react';
@@ -61,28 +63,24 @@ export function CommandPalette({
     ...(jobId === undefined
       ? []
       : ([
-          ['Live values of this job', go(`/jobs/${jobId}/live`)],
-          ['Recorded logs of this job', go(`/jobs/${jobId}/logs`)],
+          [wording.liveValuesOfThisJob, go(`/jobs/${jobId}/live`)],
+          [wording.recordedLogsOfThisJob, go(`/jobs/${jobId}/logs`)],
         ] as [string, () => void][])),
-    ['Jobs', go('/jobs')],
-    ['Vehicles', go('/vehicles')],
-    ['Fleet: who is due next', go('/fleet')],
-    ['Add a vehicle', go('/vehicles/new')],
-    ['Limits', go('/limits')],
-    ['Log headings', go('/headings')],
-    ['Your account', go('/account')],
-    ...(role === 'lead' ? ([['People and data', go('/people')]] as [string, () => void][]) : []),
+    [common.jobs, go('/jobs')],
+    [common.vehicles, go('/vehicles')],
+    [wording.fleetWhoIsDueNext, go('/fleet')],
+    [common.addAVehicle, go('/vehicles/new')],
+    [common.limits, go('/limits')],
+    [common.logHeadings, go('/headings')],
+    [common.yourAccount, go('/account')],
+    ...(role === 'lead' ? ([[common.peopleAndData, go('/people')]] as [string, () => void][]) : []),
     [
-      theme === 'bay' ? 'Daylight colours' : 'Bay colours (dark)',
+      theme === 'bay' ? wording.daylightColours : wording.bayColoursDark,
       run(() => dispatch(preferred({ theme: theme === 'bay' ? 'daylight' : 'bay' }))),
-      'theme night contrast',
+      wording.themeNightContrast,
     ],
-    [
-      'Units and language',
-      () => setUnits(true),
-      'mbar psi kpa bar celsius fahrenheit miles pounds settings pressure temperature',
-    ],
-    ['Keys', run(onKeys), 'help shortcuts keyboard'],
+    [wording.unitsAndLanguage, () => setUnits(true), wording.mbarPsiKpaBarCelsiusFahrenheit],
+    [wording.keys, run(onKeys), wording.helpShortcutsKeyboard],
   ];
   const wanted = find.trim().toLowerCase();
   // Filtered here as well: until the answer to what was typed is in, an older list must not be what Enter opens.
@@ -111,20 +109,25 @@ export function CommandPalette({
       </Suspense>
     );
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Find">
-      <Command shouldFilter={false} label="Find a job or command" value={selected} onValueChange={setValue}>
+    <Sheet open={open} onOpenChange={onOpenChange} title={wording.find}>
+      <Command
+        shouldFilter={false}
+        label={wording.findAJobOrCommand}
+        value={selected}
+        onValueChange={setValue}
+      >
         <Command.Input
           autoFocus
           value={find}
           onValueChange={setFind}
-          placeholder="Plate, customer, check, part, code, limit …"
+          placeholder={wording.plateCustomerCheckPartCodeLimit}
           className="input-box mb-2"
         />
         <Command.List className="max-h-[50vh] overflow-auto">
-          <Command.Empty className="p-3">Nothing found.</Command.Empty>
+          <Command.Empty className="p-3">{wording.nothingFound}</Command.Empty>
           {jobs.map((job) => (
             <Command.Item key={job.id} value={job.id} onSelect={go(`/jobs/${job.id}`)} className={ITEM}>
-              <span className="figure-text">{job.plate}</span> job {job.number} ·{' '}
+              <span className="figure-text">{job.plate}</span> {wording.job(job.number)}{' '}
               <Say it={job.summary.headline} />
             </Command.Item>
           ))}

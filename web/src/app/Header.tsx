@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/app';
+import * as common from '@white-ember/core/words/screens/common';
 import { lazy, Suspense, useState } from 'react';
 import { Search } from 'lucide-react';
 import { NavLink } from 'react-router';
@@ -20,7 +22,7 @@ function AccountMenuButton({ member }: { member: Member }) {
     <button
       type="button"
       className={ACCOUNT_BUTTON}
-      aria-label={`Menu of ${member.name}`}
+      aria-label={wording.menuOf(member.name)}
       aria-haspopup="menu"
       onPointerEnter={near}
       onFocus={near}
@@ -48,20 +50,20 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
         className="flex items-center gap-2 font-head font-semibold text-lg shrink-0 min-h-11"
       >
         <EmberMark />
-        <span className="hidden sm:inline">White Ember</span>
+        <span className="hidden sm:inline">{common.whiteEmber}</span>
       </NavLink>
-      <nav aria-label="Views" className="flex gap-1">
+      <nav aria-label={wording.views} className="flex gap-1">
         <NavLink to="/jobs" className={link}>
-          Jobs
+          {common.jobs}
         </NavLink>
         <NavLink to="/vehicles" className={link}>
-          Vehicles
+          {common.vehicles}
         </NavLink>
         <NavLink to="/fleet" className={(state) => `${link(state)} max-sm:hidden`}>
-          Fleet
+          {common.fleet}
         </NavLink>
         <NavLink to="/limits" className={(state) => `${link(state)} max-sm:hidden`}>
-          Limits
+          {common.limits}
         </NavLink>
       </nav>
       <div className="grow" />
@@ -72,7 +74,7 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
       <button
         className="min-h-11 min-w-11 grid place-items-center"
         onClick={onPalette}
-        aria-label="Find (Ctrl K)"
+        aria-label={wording.findCtrlK}
       >
         <Search aria-hidden size={20} />
       </button>

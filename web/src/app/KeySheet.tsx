@@ -1,9 +1,10 @@
+import * as wording from '@white-ember/core/words/screens/app';
 import { Sheet } from '../ui/Sheet.tsx';
 import { KEYS } from './useGlobalKeys.ts';
 
 export function KeySheet({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Keys">
+    <Sheet open={open} onOpenChange={onOpenChange} title={wording.keys}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
         {KEYS.map(([key, does]) => (
           <div key={key} className="contents">

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/app';
 import { QueryStatus } from '@reduxjs/toolkit/query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useLocation } from 'react-router';
@@ -65,15 +67,15 @@ export function Shell() {
   // On a job it stands above the tape.
   const aboveTape = /^\/jobs\/[^/]+$/.test(pathname);
 
-  if (session.isLoading) return <p className="p-8 font-head text-xl">Opening …</p>;
+  if (session.isLoading) return <p className="p-8 font-head text-xl">{common.opening}</p>;
   if (!session.data) {
     const problem = problemOf(session.error);
     return (
       <main className="p-8 max-w-xl">
         <h1 className="text-3xl mb-2">{problem.title}</h1>
-        <p className="mb-4">Entries on this device are kept and sent when the server is back.</p>
+        <p className="mb-4">{wording.entriesOnThisDeviceAreKeptAnd}</p>
         <Button weight="main" onClick={() => void session.refetch()}>
-          Try again
+          {common.tryAgain}
         </Button>
       </main>
     );
@@ -96,7 +98,7 @@ export function Shell() {
   return (
     <div className="min-h-dvh flex flex-col">
       <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-card focus:p-3">
-        Skip to content
+        {wording.skipToContent}
       </a>
       <Header member={session.data.member} onPalette={() => setPalette(true)} />
       <Suspense>{stands ? <ClockRinger /> : null}</Suspense>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/app';
+import * as common from '@white-ember/core/words/screens/common';
 import { unitLabel, type Unit } from '@white-ember/core/quantities';
 import {
   METRIC,
@@ -16,17 +18,17 @@ import { useAppDispatch, useAppSelector } from '../data/store.ts';
 import { useWords } from '../data/words.ts';
 
 const LABELS: Readonly<Record<UnitChoiceOf, string>> = {
-  pressure: 'Pressure',
-  temperature: 'Temperature',
-  distance: 'Distance and speed',
-  massFlow: 'Air mass',
-  volumeFlow: 'Exhaust flow',
-  soot: 'Soot and ash',
-  weight: 'Weight',
-  volume: 'Fluids',
-  engineSize: 'Engine size',
-  length: 'Length',
-  torque: 'Torque',
+  pressure: wording.pressure,
+  temperature: wording.temperature,
+  distance: wording.distanceAndSpeed,
+  massFlow: common.airMass,
+  volumeFlow: common.exhaustFlow,
+  soot: wording.sootAndAsh,
+  weight: wording.weight,
+  volume: wording.fluids,
+  engineSize: common.engineSize,
+  length: wording.length,
+  torque: common.torque,
 };
 
 /** Ways to write figures and dates that differ; the first is the device’s own. */
@@ -34,8 +36,8 @@ const LOCALES = ['', 'en-GB', 'en-US', 'de-DE', 'fr-FR'] as const;
 const EXAMPLE = 12_345.6;
 
 const SETS = [
-  ['Metric', METRIC],
-  ['US customary', US_CUSTOMARY],
+  [wording.metric, METRIC],
+  [wording.usCustomary, US_CUSTOMARY],
 ] as const;
 
 /** The units that this person reads and types in, on this device. What is stored does not change with them. */
@@ -46,8 +48,8 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
   const isSet = (set: UnitChoice): boolean =>
     (Object.keys(set) as UnitChoiceOf[]).every((of) => units[of] === set[of]);
   return (
-    <Sheet open onOpenChange={(open) => (open ? undefined : onClose())} title="Units and language">
-      <div className="flex gap-3 flex-wrap mb-4" role="group" aria-label="Sets of units">
+    <Sheet open onOpenChange={(open) => (open ? undefined : onClose())} title={wording.unitsAndLanguage}>
+      <div className="flex gap-3 flex-wrap mb-4" role="group" aria-label={wording.setsOfUnits}>
         {SETS.map(([label, set]) => (
           <Button
             key={label}
@@ -64,9 +66,7 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
         {words.pressure(96)} · {words.temperature(600)} · {words.distance(12_345)} · {words.soot(12)} ·{' '}
         {words.loading(4)} · {words.volume(1.5)}
       </p>
-      <p className="text-sm text-ink2 mt-1">
-        For reading and typing on this device; what is stored stays the same.
-      </p>
+      <p className="text-sm text-ink2 mt-1">{wording.forReadingAndTypingOnThisDevice}</p>
     </Sheet>
   );
 }
@@ -87,7 +87,7 @@ function UnitChoices({
       {(Object.keys(UNIT_CHOICES) as UnitChoiceOf[]).map((of) => (
         <UnitSelect key={of} of={of} units={units} />
       ))}
-      <Field label="Numbers and dates">
+      <Field label={wording.numbersAndDates}>
         <select
           className="input-box"
           value={locale ?? ''}
@@ -98,13 +98,13 @@ function UnitChoices({
           {LOCALES.map((tag) => (
             <option key={tag} value={tag}>
               {tag === ''
-                ? 'As this device'
+                ? wording.asThisDevice
                 : `${EXAMPLE.toLocaleString(tag)} · ${new Date(2026, 11, 31).toLocaleDateString(tag)}`}
             </option>
           ))}
         </select>
       </Field>
-      <Field label="Cautions and customer’s report" className="col-span-2">
+      <Field label={wording.cautionsAndCustomersReport} className="col-span-2">
         <LanguageSelect value={language} onChange={(chosen) => dispatch(preferred({ language: chosen }))} />
       </Field>
     </div>

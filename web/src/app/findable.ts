@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/app';
 import { codeMeaning, readCode } from '@white-ember/core/codes';
 import { LIMIT_DEFINITIONS, LIMIT_IDS } from '@white-ember/core/limits';
 import { ENGLISH, named, type Words } from '@white-ember/core/words';
@@ -12,17 +13,17 @@ export interface Findable {
 
 /** What people type for what is written otherwise. */
 const ALSO: readonly (readonly [written: RegExp, typed: string])[] = [
-  [/ΔP/i, 'dp delta p differential pressure'],
-  [/EGT/, 'exhaust temperature thermocouple probe'],
-  [/turbo/i, 'charger vgt'],
-  [/vanes/i, 'vgt geometry actuator'],
-  [/pipes?|hoses?/i, 'line tube'],
+  [/ΔP/i, wording.dpDeltaPDifferentialPressure],
+  [/EGT/, wording.exhaustTemperatureThermocouple],
+  [/turbo/i, wording.chargerVgt],
+  [/vanes/i, wording.vgtGeometryActuator],
+  [/pipes?|hoses?/i, wording.lineTube],
   [/filter/i, 'dpf'],
-  [/catalyst/i, 'doc cat'],
-  [/regenerat/i, 'regen burn'],
-  [/MAF|air mass/i, 'maf airflow meter'],
-  [/back-pressure|before the turbo/i, 'exhaust pressure sensor'],
-  [/fuses?|relay/i, 'electric box'],
+  [/catalyst/i, wording.docCat],
+  [/regenerat/i, wording.regenBurn],
+  [/MAF|air mass/i, wording.mafAirflowMeter],
+  [/back-pressure|before the turbo/i, wording.exhaustPressureSensor],
+  [/fuses?|relay/i, wording.electricBox],
 ];
 
 const typedFor = (name: string): string =>

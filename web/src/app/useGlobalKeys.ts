@@ -1,22 +1,24 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/app';
 import { useEffect, useEffectEvent, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { preferred } from '../data/preferences.ts';
 import { store } from '../data/store.ts';
 
 export const KEYS: readonly (readonly [string, string])[] = [
-  ['Ctrl or ⌘ K', 'Find a job, check, part, code, cause, limit or page'],
-  ['?', 'This sheet'],
-  ['G then J', 'Jobs'],
-  ['G then V', 'Vehicles'],
-  ['G then F', 'Fleet: who is due next'],
-  ['G then L', 'Limits'],
-  ['T', 'Daylight or Bay'],
-  ['N', 'On a job: do the next step'],
-  ['1 … 8', 'On a job: work at that stage'],
-  ['K S I J H N O', 'Live, simulated vehicle: key on, start, idle, holds, snap, off'],
-  ['C R F, space', 'Live: connect, record, arm’s length, mark a moment'],
-  ['+ and −, ← and →, 0', 'On log traces: zoom, move, whole log'],
-  ['Escape', 'Close the open sheet'],
+  [wording.keyFind, wording.findAnything],
+  ['?', wording.thisSheet],
+  [wording.keyJobs, common.jobs],
+  [wording.keyVehicles, common.vehicles],
+  [wording.keyFleet, wording.fleetWhoIsDueNext],
+  [wording.keyLimits, common.limits],
+  ['T', wording.daylightOrBay],
+  ['N', wording.onAJobNextStep],
+  ['1 … 8', wording.onAJobStage],
+  ['K S I J H N O', wording.liveSimulated],
+  [wording.keyLive, wording.liveActs],
+  ['+ and −, ← and →, 0', wording.onLogTraces],
+  ['Escape', wording.closeTheSheet],
 ];
 
 const isTyping = (target: EventTarget | null): boolean =>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/data';
 import {
   fetchBaseQuery,
   type BaseQueryApi,
@@ -55,7 +56,7 @@ export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
 
 /** Below this nobody sees that a file is on its way. */
 const SHOWN_AFTER_MS = 700;
-const OUT_OF_DATE = 'The page is out of date';
+const OUT_OF_DATE = wording.thePageIsOutOfDate;
 
 /** Sends a file, with what the frame of the pages shows of it meanwhile. */
 async function sent(file: File, id: string, { dispatch }: BaseQueryApi) {
@@ -123,13 +124,13 @@ export function problemOf(error: unknown): Problem {
     return {
       type: 'about:blank',
       status: 0,
-      title: 'The server cannot be reached',
-      detail: 'What you typed is kept on this device.',
+      title: wording.theServerCannotBeReached,
+      detail: wording.whatYouTypedIsKeptOnThis,
     };
   }
   return {
     type: 'about:blank',
     status: typeof status === 'number' ? status : 0,
-    title: 'The server’s answer was not understood',
+    title: wording.theServersAnswerWasNotUnderstood,
   };
 }

@@ -1,3 +1,4 @@
+import * as common from '@white-ember/core/words/screens/common';
 import { createContext, useContext, useEffect, useRef, type ReactNode } from 'react';
 import { faultIn } from '@white-ember/core/words';
 import { useWords } from '../data/words.ts';
@@ -67,7 +68,7 @@ function Unshown() {
   if (unseen.length === 0) return null;
   return (
     <div className="col-span-full">
-      <Notice title="Not saved yet; what you typed is kept" tone="alarm">
+      <Notice title={common.notSavedYetWhatYouTypedIs} tone="alarm">
         <ul>
           {unseen.map((fault) => (
             <li key={fault}>{fault}</li>

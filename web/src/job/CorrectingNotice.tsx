@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/job';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../data/words.ts';
 import { Button } from '../ui/Button.tsx';
 import { Notice } from '../ui/Notice.tsx';
@@ -12,10 +14,10 @@ export function CorrectingNotice({
   if (!correcting) return null;
   const at = words.clock(correcting.entry.deviceTime);
   return (
-    <Notice title={`Correcting the entry of ${at}`}>
-      Your entry replaces it at its time; the original stays in the history.{' '}
+    <Notice title={wording.correctingTheEntryOf(at)}>
+      {wording.yourEntryReplacesItAtItsTime}{' '}
       <Button weight="quiet" className="px-0" onClick={correcting.leave}>
-        Cancel
+        {common.cancel}
       </Button>
     </Notice>
   );

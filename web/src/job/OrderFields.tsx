@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/job';
+import * as common from '@white-ember/core/words/screens/common';
 import { TextField } from '../form/FieldForm.tsx';
 import { optionalText } from '../form/kinds.ts';
 
@@ -12,10 +14,10 @@ export const ORDER = {
 export function OrderFields({ hint }: { hint?: string }) {
   return (
     <>
-      <TextField name="order.name" label="On order" hint={hint} />
-      <TextField name="order.number" label="Part number" />
-      <TextField name="order.supplier" label="Supplier" />
-      <TextField name="order.due" label="Due" type="date" />
+      <TextField name="order.name" label={wording.onOrder} hint={hint} />
+      <TextField name="order.number" label={common.partNumber} />
+      <TextField name="order.supplier" label={common.supplier} />
+      <TextField name="order.due" label={common.due} type="date" />
     </>
   );
 }

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/job';
+import * as common from '@white-ember/core/words/screens/common';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { problemOf } from '../data/api.ts';
@@ -8,7 +10,7 @@ import { useJob, type OpenJob } from './useJob.ts';
 export function WithJob({
   jobId,
   at,
-  opening = 'Opening the job …',
+  opening = wording.openingTheJob,
   children,
 }: {
   jobId: string;
@@ -23,7 +25,7 @@ export function WithJob({
       <main className="p-6 max-w-xl">
         <ProblemNotice problem={problemOf(error)} />
         <Link to="/jobs" className="underline font-head font-semibold mt-4 inline-block">
-          Go to the jobs
+          {common.goToTheJobs}
         </Link>
       </main>
     );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/job';
 import { entryFigure, entryBodySchema, isSilent, type EntryBody } from '@white-ember/core/ledger';
 import { spokenNow } from '../data/words.ts';
 
@@ -18,6 +19,6 @@ export function checkEntry(body: EntryBody): CheckedEntry {
     ok: true,
     body: parsed.data,
     silent: isSilent(body.kind),
-    entered: `${figure.charAt(0).toUpperCase()}${figure.slice(1)}: entered`,
+    entered: wording.entered(figure.charAt(0).toUpperCase(), figure.slice(1)),
   };
 }

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/job';
 import { useCallback } from 'react';
 import type { EntryBody, NewEntry } from '@white-ember/core/ledger';
 import { useAppDispatch } from '../data/store.ts';
@@ -31,7 +32,7 @@ async function tellUnseen(faults: readonly string[]): Promise<void> {
   await new Promise((later) => setTimeout(later, SHOWN_BY_MS));
   const page = document.body.innerText;
   const unseen = [...new Set(faults)].filter((fault) => !page.includes(fault));
-  if (unseen.length > 0) await tell('Not entered', unseen.join(' · '));
+  if (unseen.length > 0) await tell(wording.notEntered, unseen.join(' · '));
 }
 
 /** Checks an entry by the ledger's own schema, keeps it and offers to take it back. Resolves to what is wrong, by field. */
@@ -51,20 +52,20 @@ export function useAddEntry(jobId: string): AddEntry {
           addEntry({ jobId, body: checked.body, ...(supersedes ? { supersedes } : {}) }),
         ).unwrap();
       } catch (error) {
-        const { message = 'Not entered' } = error as { message?: string };
-        await tell('Not entered', message);
+        const { message = wording.notEntered } = error as { message?: string };
+        await tell(wording.notEntered, message);
         return { entry: message };
       }
       if (!quiet && !checked.silent) {
         const { toast } = await import('sonner');
         toast(checked.entered, {
           action: {
-            label: 'Undo',
+            label: wording.undo,
             onClick: () =>
               void dispatch(
                 addEntry({
                   jobId,
-                  body: { kind: 'withdrawn', why: 'Undone' },
+                  body: { kind: 'withdrawn', why: wording.undone },
                   supersedes: entry.id,
                 }),
               ),

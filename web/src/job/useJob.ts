@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/job';
 import { entriesShown } from './entriesShown.ts';
 import { useMemo } from 'react';
 import type { Job, Vehicle } from '@white-ember/core/contract';
@@ -62,7 +63,7 @@ export function useJob(jobId: string, at?: number): { open?: OpenJob; error?: un
     const job = query.data;
     if (!job) return undefined;
     const mine = items.filter(({ memberId }) => memberId === member?.id);
-    const { entries, waiting } = entriesShown(job, sent, mine, member?.name ?? 'this device');
+    const { entries, waiting } = entriesShown(job, sent, mine, member?.name ?? wording.thisDevice);
     const limits = limitsOf(job);
     const factsOf = (of: readonly Entry[]): JudgedFacts => ({
       entries: of,

@@ -1,3 +1,4 @@
+import * as common from '@white-ember/core/words/screens/common';
 /** Something that holds or is not said: a tap each way. */
 export function Chip({
   label,
@@ -42,7 +43,7 @@ export function ThreeWayChip({
       : state === false
         ? 'border-ink bg-paper'
         : 'border-rule bg-card';
-  const said = state === undefined ? 'not asked' : state ? 'yes' : 'no';
+  const said = state === undefined ? common.notAsked : state ? 'yes' : 'no';
   return (
     <button
       type="button"
@@ -51,7 +52,7 @@ export function ThreeWayChip({
       onClick={() => onChange(NEXT.get(state))}
     >
       {state === false ? <s>{label}</s> : label}
-      {state === false ? <span className="font-bold"> no</span> : null}
+      {state === false ? <span className="font-bold"> {common.no}</span> : null}
     </button>
   );
 }

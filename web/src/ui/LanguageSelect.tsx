@@ -1,8 +1,9 @@
+import * as wording from '@white-ember/core/words/screens/ui';
 import type { ComponentProps } from 'react';
 import { LANGUAGES, type Language } from '@white-ember/core/words';
 
 /** Each in its own name, as whoever looks for it reads it. */
-const NAMES: Readonly<Record<Language, string>> = { en: 'English', de: 'Deutsch' };
+const NAMES: Readonly<Record<Language, string>> = { en: wording.english, de: wording.deutsch };
 
 /** A choice of the languages that cautions and the customer’s report can be had in. */
 export function LanguageSelect({

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/ui';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { X } from 'lucide-react';
@@ -26,7 +27,7 @@ export function Sheet({
         >
           <div className="flex items-start justify-between gap-4 mb-3">
             <Dialog.Title className="text-2xl font-head font-semibold">{title}</Dialog.Title>
-            <Dialog.Close className="min-h-11 min-w-11 grid place-items-center" aria-label="Close">
+            <Dialog.Close className="min-h-11 min-w-11 grid place-items-center" aria-label={wording.close}>
               <X aria-hidden />
             </Dialog.Close>
           </div>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/workers';
 import { describeFailure, inEnglish } from '@white-ember/core/words';
 import { expose, transfer } from 'comlink';
 import type { FilterGeometry } from '@white-ember/core/filter';
@@ -49,7 +50,7 @@ let raw: RawLog | undefined;
 let analysed: AnalysedLog | undefined;
 
 function analyse(options: AnalyseOptions): LogAnswer {
-  if (!raw) return { ok: false, text: 'No log is open' };
+  if (!raw) return { ok: false, text: wording.noLogIsOpen };
   analysed = analyseRaw(raw, options);
   const { analysis, samples, recording } = analysed;
   const roleOf = new Map(recording.mapping.channels.map((channel) => [channel.column, channel.role]));

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/burn';
 import { fixed } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import { useEffect, useRef } from 'react';
@@ -52,8 +53,8 @@ export function BedPicture({
     <figure className="grid gap-1">
       <BedCanvas canvas={canvas} minutes={minutes} run={run} peakX={peakX} lengthMm={lengthMm} />
       <figcaption className="flex justify-between text-sm text-ink2">
-        <span>0 min · top: inlet face, bottom: {words.length(lengthMm, 0)} behind it</span>
-        <span>{fixed(minutes)} min</span>
+        <span>{wording.n0MinTopInletFaceBottomBehind(words.length(lengthMm, 0))}</span>
+        <span>{wording.min(fixed(minutes))}</span>
       </figcaption>
     </figure>
   );
@@ -79,7 +80,12 @@ function BedCanvas({
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`Temperature of the bed over ${fixed(minutes)} min, hottest ${words.temperature(run.peakBedC)} after ${fixed(run.peakAtS / 60, 1)} min, ${words.length(run.peakAtMm, 0)} behind its face`}
+        aria-label={wording.temperatureOfTheBedOverMinHottest(
+          fixed(minutes),
+          words.temperature(run.peakBedC),
+          fixed(run.peakAtS / 60, 1),
+          words.length(run.peakAtMm, 0),
+        )}
         className="absolute inset-0 size-full"
         style={{ imageRendering: 'auto' }}
       />
@@ -113,7 +119,7 @@ export function BedScale({ limitC }: { limitC: number }) {
       </div>
       <div className="flex justify-between text-ink2">
         <span>{words.temperature(BED_LOW_C)}</span>
-        <span>limit {words.temperature(limitC)}</span>
+        <span>{wording.limit(words.temperature(limitC))}</span>
       </div>
     </div>
   );

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/burn';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { useEffect, useState, useRef } from 'react';
@@ -46,7 +48,7 @@ export function Doubts({ wish }: { wish: BurnWish }) {
     <div className="border-t-2 border-rule pt-3 grid gap-2">
       {progress === undefined ? (
         <Button className="justify-self-start" onClick={() => void start()}>
-          How certain? Run it {RUNS} times
+          {wording.howCertainRunItTimes(RUNS)}
         </Button>
       ) : (
         <div className="flex items-center gap-3">
@@ -54,11 +56,14 @@ export function Doubts({ wish }: { wish: BurnWish }) {
             className="grow h-3 accent-[var(--ember-button)]"
             value={progress.done}
             max={RUNS}
-            aria-label={`Runs, ${progress.done} of ${RUNS}`}
+            aria-label={wording.runsOf(progress.done, RUNS)}
           />
           <span className="text-sm tabular-nums">
-            {progress.done} of {RUNS}
-            {progress.done > 20 ? `, ${Math.ceil(progress.leftS)} s left` : ''}
+            {wording.ofIt(
+              progress.done,
+              RUNS,
+              progress.done > 20 ? common.sLeft(Math.ceil(progress.leftS)) : '',
+            )}
           </span>
           <Button
             onClick={() => {
@@ -67,24 +72,26 @@ export function Doubts({ wish }: { wish: BurnWish }) {
               setProgress(undefined);
             }}
           >
-            Stop
+            {wording.stop}
           </Button>
         </div>
       )}
       {batch?.ok ? (
         <ul className="grid gap-1">
           <li>
-            90 % of runs: hottest{' '}
-            {words.span(
-              words.temperature(batch.value.peakBedC.low),
-              words.temperature(batch.value.peakBedC.high),
+            {wording.n90OfRunsHottestSootLeft(
+              words.span(
+                words.temperature(batch.value.peakBedC.low),
+                words.temperature(batch.value.peakBedC.high),
+              ),
+              words.span(words.soot(batch.value.sootLeftG.low, 1), words.soot(batch.value.sootLeftG.high, 1)),
             )}
-            , soot left{' '}
-            {words.span(words.soot(batch.value.sootLeftG.low, 1), words.soot(batch.value.sootLeftG.high, 1))}.
           </li>
           <li>
-            {words.percent(100 * batch.value.overLimitShare, 0)} of runs exceed the bed limit of{' '}
-            {words.temperature(batch.value.limitC)}.
+            {wording.ofRunsExceedTheBedLimitOf(
+              words.percent(100 * batch.value.overLimitShare, 0),
+              words.temperature(batch.value.limitC),
+            )}
           </li>
           <li className="text-sm text-ink2">
             <Say it={doubtsText(USUAL_DOUBTS)} />
@@ -92,7 +99,7 @@ export function Doubts({ wish }: { wish: BurnWish }) {
         </ul>
       ) : null}
       {batch && !batch.ok ? (
-        <Notice title="No answer">
+        <Notice title={wording.noAnswer}>
           <Say it={batch.text} />
         </Notice>
       ) : null}

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/burn';
+import * as common from '@white-ember/core/words/screens/common';
 import { fixed } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import { joined } from '@white-ember/core/words';
@@ -23,9 +25,9 @@ import { burnRemote } from '../../workers/burnRemote.ts';
 import { Doubts } from './BurnDoubts.tsx';
 
 const CATALYST_LABELS: Readonly<Record<Catalyst, string>> = {
-  none: 'bare wall',
-  coated: 'coated wall',
-  'fuel-borne': 'additive in the fuel',
+  none: wording.bareWall,
+  coated: wording.coatedWall,
+  'fuel-borne': wording.additiveInTheFuel,
 };
 
 interface Shown {
@@ -62,10 +64,10 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
   }, [key]);
   const told = shown?.told;
   return (
-    <section className="grid gap-4" aria-label="What this regeneration would do">
+    <section className="grid gap-4" aria-label={wording.whatThisRegenerationWouldDo}>
       <div className="grid gap-4 sm:grid-cols-2">
         <Slide
-          label="Before the filter"
+          label={wording.beforeTheFilter}
           shown={words.temperature(targetC)}
           value={targetC}
           low={450}
@@ -74,7 +76,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
           onValue={setTarget}
         />
         <Slide
-          label="Exhaust flow"
+          label={common.exhaustFlow}
           shown={words.massFlow(flowGPerS)}
           value={flowGPerS}
           low={5}
@@ -83,7 +85,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
           onValue={setFlow}
         />
         <Slide
-          label="Soot"
+          label={common.soot}
           shown={`${words.soot(sootG, 1)}, ${words.loading(sootG / volumeL)}`}
           value={sootG}
           low={0}
@@ -91,7 +93,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
           step={0.5}
           onValue={setSoot}
         />
-        <Field label="What helps soot oxidation">
+        <Field label={wording.whatHelpsSootOxidation}>
           <select
             className="input-box"
             value={catalyst}
@@ -111,12 +113,12 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
             checked={drops}
             onChange={(event) => setDrops(event.target.checked)}
           />
-          The engine drops to idle in it
+          {wording.theEngineDropsToIdleInIt}
         </label>
         {drops ? (
           <Slide
-            label="Drops to idle after"
-            shown={`${words.number(dropMin)} min`}
+            label={wording.dropsToIdleAfter}
+            shown={wording.min(words.number(dropMin))}
             value={dropMin}
             low={1}
             high={24}
@@ -125,9 +127,9 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
           />
         ) : null}
       </div>
-      {told === undefined ? <p className="text-ink2">Burning …</p> : null}
+      {told === undefined ? <p className="text-ink2">{wording.burning}</p> : null}
       {told && !told.ok ? (
-        <Notice title="No burn">
+        <Notice title={wording.noBurn}>
           <Say it={told.text} />
         </Notice>
       ) : null}
@@ -135,7 +137,7 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
       <Doubts key={key} wish={wish} />
       <SafeLoad key={`${catalyst} ${targetC} ${flowGPerS}`} wish={wish} displacementL={burn.displacementL} />
       <p className="text-sm text-ink2">
-        Assumed: <Say it={joined(burn.assumptions, ' ')} />
+        {wording.assumed} <Say it={joined(burn.assumptions, ' ')} />
       </p>
     </section>
   );
@@ -184,9 +186,9 @@ const bare = (value: number | undefined, text: (value: number) => string): strin
   value === undefined ? '' : (text(value).split(' ')[0] ?? '');
 
 const VERDICT_WORDS = {
-  clean: 'Regenerates fully within bed limits',
-  'soot-left': 'Within bed limits, soot left',
-  'too-hot': 'Too hot for this bed',
+  clean: wording.regeneratesFullyWithinBedLimits,
+  'soot-left': wording.withinBedLimitsSootLeft,
+  'too-hot': wording.tooHotForThisBed,
 } as const;
 
 function Answer({
@@ -214,7 +216,7 @@ function Answer({
             <Say it={text} />.
           </li>
         ))}
-        {run.durationS > 0 ? <li>Most of it burns in {fixed(run.durationS / 60, 1)} min.</li> : null}
+        {run.durationS > 0 ? <li>{wording.mostOfItBurnsInMin(fixed(run.durationS / 60, 1))}</li> : null}
       </ul>
       <BedPicture run={run} limitC={limitC} />
       <BedScale limitC={limitC} />
@@ -242,15 +244,17 @@ function BurnTable({
   const words = useWords();
   return (
     <details>
-      <summary className="min-h-11 content-center underline underline-offset-4">The same as a table</summary>
+      <summary className="min-h-11 content-center underline underline-offset-4">
+        {wording.theSameAsATable}
+      </summary>
       <table className="w-full text-right [&_td]:py-0.5">
         <thead className="border-b-2 border-ink">
           <tr>
-            <th>min</th>
-            <th>soot, {words.label('soot')}</th>
-            <th>in, {words.label('temperature')}</th>
-            <th>hottest, {words.label('temperature')}</th>
-            <th>out, {words.label('temperature')}</th>
+            <th>{wording.minWithin}</th>
+            <th>{wording.soot(words.label('soot'))}</th>
+            <th>{wording.inIt(words.label('temperature'))}</th>
+            <th>{wording.hottest(words.label('temperature'))}</th>
+            <th>{wording.out(words.label('temperature'))}</th>
           </tr>
         </thead>
         <tbody>
@@ -280,20 +284,21 @@ function SafeLoad({ wish, displacementL }: { wish: BurnWish; displacementL: numb
   if (told === undefined || told === 'searching')
     return (
       <Button className="justify-self-start" disabled={told === 'searching'} onClick={() => void search()}>
-        {told === 'searching' ? 'Searching …' : 'Find the highest safe soot load'}
+        {told === 'searching' ? wording.searching : wording.findTheHighestSafeSootLoad}
       </Button>
     );
   return (
     <p role="status">
       {told.ok ? (
         <>
-          Up to{' '}
+          {wording.upTo}{' '}
           <span className="figure-text">
             {words.loading(told.value.gPerL, 1)}, {words.soot(told.value.grams, 0)}
           </span>{' '}
-          the bed keeps its {words.temperature(told.value.limitC)} even if the engine drops to idle at the
-          worst moment
-          {told.value.capped ? '; higher loads not searched' : ''}.
+          {wording.theBedKeepsItsEvenIfThe(
+            words.temperature(told.value.limitC),
+            told.value.capped ? wording.higherLoadsNotSearched : '',
+          )}
         </>
       ) : (
         <Say it={told.text} />

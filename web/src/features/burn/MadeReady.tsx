@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/burn';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { useState } from 'react';
@@ -53,13 +54,16 @@ export function MadeReady({
     return (
       <p className="flex flex-wrap items-center gap-x-3">
         <StateMark state="sound" />
-        <span className="font-head font-semibold">Ready</span>
+        <span className="font-head font-semibold">{wording.ready}</span>
         <span className="text-ink2">
-          {questions.length + figures.length} answers by {entry.authorName}
-          {entry.body.helper ? `, with ${entry.body.helper}` : ''}
+          {wording.answersBy(
+            questions.length + figures.length,
+            entry.authorName,
+            entry.body.helper ? wording.withIt(entry.body.helper) : '',
+          )}
         </span>
         <Button weight="quiet" onClick={() => setAgain(true)}>
-          Answer again
+          {wording.answerAgain}
         </Button>
       </p>
     );
@@ -127,15 +131,15 @@ function Questions({
   };
   const submit = async (): Promise<void> => {
     const wrong: Record<string, string> = {};
-    for (const id of questions) if (answers[id] === undefined) wrong[id] = 'Yes or no?';
+    for (const id of questions) if (answers[id] === undefined) wrong[id] = wording.yesOrNo;
     const numbers: Record<string, number> = {};
     for (const id of figures) {
       const value = kindOf(id).read(shownFigure(id), units);
       if (typeof value !== 'number' || Number.isNaN(value))
-        wrong[id] = `${words.say(READY_FIGURES[id].label)}: enter a number`;
+        wrong[id] = wording.enterANumber(words.say(READY_FIGURES[id].label));
       else numbers[id] = value;
     }
-    if (asksHelper && helper.trim() === '') wrong['helper'] = 'Who is the second person?';
+    if (asksHelper && helper.trim() === '') wrong['helper'] = wording.whoIsTheSecondPerson;
     setProblems(wrong);
     if (Object.keys(wrong).length > 0) return;
     const refused = await addEntry({
@@ -148,8 +152,8 @@ function Questions({
     if (!refused) onDone();
   };
   return (
-    <section aria-label="Before it begins" className="grid gap-3 border-2 border-ink bg-card p-3">
-      <h3 className="text-xl">Before it begins</h3>
+    <section aria-label={wording.beforeItBegins} className="grid gap-3 border-2 border-ink bg-card p-3">
+      <h3 className="text-xl">{wording.beforeItBegins}</h3>
       {held.map(({ id, text }) => (
         <p key={id} className="border-l-8 border-ember pl-3 font-bold">
           <Say it={text} />
@@ -178,7 +182,7 @@ function Questions({
                   onClick={() => setAnswers((old) => ({ ...old, [id]: yes }))}
                   className="min-h-12 min-w-14 px-3 font-head font-semibold border-2 border-ink aria-pressed:bg-ink aria-pressed:text-paper not-first:-ml-0.5"
                 >
-                  {yes ? 'Yes' : 'No'}
+                  {yes ? wording.yes : wording.no}
                 </button>
               ))}
             </span>
@@ -203,13 +207,13 @@ function Questions({
           </Field>
         ))}
         {asksHelper ? (
-          <Field label="The second person" hint="One drives, one reads" error={problems['helper']}>
+          <Field label={wording.theSecondPerson} hint={wording.oneDrivesOneReads} error={problems['helper']}>
             <input className="input-box" value={helper} onChange={(event) => setHelper(event.target.value)} />
           </Field>
         ) : null}
       </div>
       <Button className="justify-self-start" onClick={() => void submit()}>
-        Enter the answers
+        {wording.enterTheAnswers}
       </Button>
     </section>
   );

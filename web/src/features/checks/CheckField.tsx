@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/checks';
 import type { Spoken, UnitChoice } from '@white-ember/core/words';
 import { useController, type Control } from 'react-hook-form';
 import type { Field as CardField, NumberField, RowsField } from '@white-ember/core/checks';
@@ -126,9 +127,9 @@ function Rows({ field, control, shown, session, problem }: CheckFieldProps & { f
       ) : null}
       {rows.length > LISTED_ROWS ? (
         <p className="py-2">
-          {rows.length} readings are in.{' '}
+          {wording.readingsAreIn(rows.length)}{' '}
           <Button weight="quiet" onClick={() => input.onChange([])}>
-            Take them out
+            {wording.takeThemOut}
           </Button>
         </p>
       ) : (
@@ -151,7 +152,7 @@ function Rows({ field, control, shown, session, problem }: CheckFieldProps & { f
                       className="input-box"
                       inputMode="decimal"
                       autoComplete="off"
-                      aria-label={`${headings[c] ?? ''}, row ${r + 1}`}
+                      aria-label={wording.row(headings[c] ?? '', r + 1)}
                       value={row[c] ?? ''}
                       onChange={(event) => set(r, c, event.target.value)}
                     />
@@ -172,7 +173,7 @@ function Rows({ field, control, shown, session, problem }: CheckFieldProps & { f
       )}
       {rows.length <= LISTED_ROWS ? (
         <Button weight="quiet" onClick={() => input.onChange([...rows, field.columns.map(() => '')])}>
-          Another row
+          {wording.anotherRow}
         </Button>
       ) : null}
       {problem ? <p className="text-sm text-ember-text font-bold">✕ {problem}</p> : null}

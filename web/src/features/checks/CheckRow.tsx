@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/checks';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { type CheckCard } from '@white-ember/core/checks';
 import { KNOWN_CHECKS, type ProposedCheck } from '@white-ember/core/diagnosis';
@@ -32,12 +34,12 @@ export function CheckRow({
   return (
     <li className={`border-b-2 border-rule ${first ? 'bg-card' : ''}`}>
       <button className="w-full text-left px-2 py-2 min-h-14 grid gap-1 hover:bg-card" onClick={onChoose}>
-        {first ? <span className="text-sm text-ember-text font-bold">Best next check</span> : null}
+        {first ? <span className="text-sm text-ember-text font-bold">{wording.bestNextCheck}</span> : null}
         <span className="flex gap-3 justify-between items-baseline">
           <span className={`font-head font-semibold ${first ? 'text-xl' : 'text-lg'}`}>
             {words.name('checkNames', card.id)}
           </span>
-          {known ? <span className="figure-text whitespace-nowrap">{known.minutes} min</span> : null}
+          {known ? <span className="figure-text whitespace-nowrap">{common.min(known.minutes)}</span> : null}
         </span>
         {proposed ? (
           <span aria-hidden className="block h-1.5 bg-rule">
@@ -67,18 +69,22 @@ function WhatItTells({
     <span className="text-sm text-ink2">
       {[
         ...(made
-          ? [`Made: ${made.outcome === undefined ? 'not decided' : words.say(outcomeWords(made.outcome))}`]
+          ? [
+              wording.made(
+                made.outcome === undefined ? wording.notDecided : words.say(outcomeWords(made.outcome)),
+              ),
+            ]
           : []),
         ...(proposed?.heldOff ? [words.say(proposed.heldOff)] : []),
         ...(proposed && proposed.lacking.length > 0
-          ? [`Not on the van: ${proposed.lacking.map((kit) => words.name('kit', kit)).join(', ')}`]
+          ? [wording.notOnTheVan(proposed.lacking.map((kit) => words.name('kit', kit)).join(', '))]
           : card.needs.length > 0
             ? [card.needs.map((kit) => words.name('kit', kit)).join(', ')]
-            : ['needs nothing']),
+            : [wording.needsNothing]),
         ...(likely
           ? [`${Math.round(100 * likely.probability)} %: ${words.within(outcomeWords(likely.outcome))}`]
           : proposed && proposed.bits < PROMPT_BITS
-            ? ['little to learn from this now']
+            ? [wording.littleToLearnFromThisNow]
             : []),
       ].join(' · ')}
     </span>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/checks';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { useSpoken } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
@@ -43,20 +45,20 @@ export function CheckWork({ open, card, context, diagnosis, canEnter, onBack, on
     <article className="grid gap-4" aria-label={words.name('checkNames', id)}>
       <header>
         <Button weight="quiet" className="-ml-4" onClick={onBack}>
-          ← All checks
+          {wording.allChecks}
         </Button>
         <h2 className="text-2xl">{words.name('checkNames', id)}</h2>
         <p className="text-ink2">
           {[
-            ...(known ? [`${known.minutes} min`] : []),
+            ...(known ? [common.min(known.minutes)] : []),
             needs.length === 0
-              ? 'needs nothing'
-              : `needs ${needs.map((kit) => words.name('kit', kit)).join(', ')}`,
+              ? wording.needsNothing
+              : wording.needs(needs.map((kit) => words.name('kit', kit)).join(', ')),
           ].join(' · ')}
         </p>
       </header>
       {held ? (
-        <Notice title="Not yet" tone="alarm">
+        <Notice title={common.notYet} tone="alarm">
           <Say it={held} />
         </Notice>
       ) : null}
@@ -87,7 +89,7 @@ function Steps({ card: { steps, harm } }: { card: CheckCard }) {
       </ol>
       {harm ? (
         <p className="border-l-8 border-ink pl-3">
-          <b>Can harm:</b> <Say it={harm} />
+          <b>{wording.canHarm}</b> <Say it={harm} />
         </p>
       ) : null}
     </div>
@@ -126,7 +128,7 @@ function CheckEntry({
   const submit = form.handleSubmit(async () => {
     if (Object.keys(problems).length > 0) return;
     if (nothing) {
-      setProblem('Nothing is entered yet');
+      setProblem(wording.nothingIsEnteredYet);
       return;
     }
     const { outcome } = judgement;
@@ -161,7 +163,7 @@ function CheckEntry({
         <CorrectingNotice correcting={correcting} />
         {session && canEnter ? (
           <Button onClick={() => void onBench()} disabled={working}>
-            {working ? 'On the simulated vehicle …' : 'Run this check on the simulated vehicle'}
+            {working ? wording.onTheSimulatedVehicle : wording.runThisCheckOnTheSimulatedVehicle}
           </Button>
         ) : null}
         {canEnter
@@ -178,9 +180,9 @@ function CheckEntry({
           : null}
       </div>
       <div className="grid gap-4 content-start min-w-0 xl:sticky xl:top-0 self-start">
-        <h3 className="text-xl border-b-2 border-ink">What it says</h3>
+        <h3 className="text-xl border-b-2 border-ink">{wording.whatItSays}</h3>
         {nothing ? (
-          <p className="text-ink2">Nothing is entered yet.</p>
+          <p className="text-ink2">{wording.nothingIsEnteredYetTitle}</p>
         ) : (
           <Judgement judgement={judgement} shown={shown} />
         )}
@@ -196,16 +198,16 @@ function CheckEntry({
                   className="size-6 accent-[var(--ember-button)]"
                   {...form.register('sure')}
                 />
-                Measured again: confirmed
+                {wording.measuredAgainConfirmed}
               </label>
             ) : null}
             <label className="grid gap-1">
-              <span className="font-head font-semibold">Note</span>
+              <span className="font-head font-semibold">{common.note}</span>
               <input className="input-box" {...form.register('note')} />
             </label>
             {problem ? <p className="text-ember-text font-bold">✕ {problem}</p> : null}
             <Button type="submit" weight="main">
-              Save this check
+              {wording.saveThisCheck}
             </Button>
           </>
         ) : null}

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/checks';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
@@ -83,22 +84,22 @@ export function ChecksPanel({
   return (
     <div className="grid gap-6 xl:grid-cols-[1.25fr_1fr]">
       <section className="grid gap-3 content-start">
-        <h2 className="text-2xl">{part ? `Checks: ${words.name('parts', part)}` : 'Checks'}</h2>
+        <h2 className="text-2xl">{part ? wording.checks(words.name('parts', part)) : wording.checksTitle}</h2>
         {part ? (
           <button
             className="underline underline-offset-4 min-h-11 text-left"
             onClick={() => onStage('checks')}
           >
-            All parts
+            {wording.allParts}
           </button>
         ) : (
           <p className="text-ink2">
             {ranked.length > 0
-              ? 'Ranked by what they would settle, per minute.'
-              : 'Codes, a reading or the intake will rank them.'}
+              ? wording.rankedByWhatTheyWouldSettlePer
+              : wording.codesAReadingOrTheIntakeWill}
           </p>
         )}
-        <ul className="border-t-2 border-ink" aria-label="Checks to do">
+        <ul className="border-t-2 border-ink" aria-label={wording.checksToDo}>
           {rows.map(({ card: its, proposed }, i) => (
             <CheckRow
               key={its.id}
@@ -117,10 +118,10 @@ export function ChecksPanel({
         <PartStates open={open} part={part} onPart={(id) => onStage('checks', id)} />
         {canEnter ? (
           <>
-            <Folded title="Record a finding at a part" start={params.has('correct')}>
+            <Folded title={wording.recordAFindingAtAPart} start={params.has('correct')}>
               <PartForm open={open} part={part} />
             </Folded>
-            <Folded title="Known-good part fitted">
+            <Folded title={wording.knownGoodPartFitted}>
               <SubstitutionForm open={open} part={part} />
             </Folded>
           </>
@@ -163,8 +164,8 @@ function MadeChecks({
   if (checks.length === 0) return null;
   return (
     <div>
-      <h2 className="text-2xl mb-2">Found by checks</h2>
-      <ul className="border-t-2 border-ink" aria-label="Found by checks">
+      <h2 className="text-2xl mb-2">{wording.foundByChecks}</h2>
+      <ul className="border-t-2 border-ink" aria-label={wording.foundByChecks}>
         {[...checks].reverse().map(({ entry, outcome, judgement }) => {
           const known = cardOf(entry.body.check);
           return (
@@ -176,10 +177,10 @@ function MadeChecks({
               >
                 <span className="text-sm text-ink2 block">
                   {known ? words.name('checkNames', known.id) : entry.body.check}
-                  {known ? '' : ' · unknown check: kept on record, not used in the diagnosis'}
+                  {known ? '' : wording.unknownCheckKeptOnRecordNotUsed}
                 </span>
                 <span className="font-head font-semibold text-lg">
-                  {outcome === undefined ? 'Not decided' : words.say(outcomeWords(outcome))}
+                  {outcome === undefined ? wording.notDecidedTitle : words.say(outcomeWords(outcome))}
                 </span>
                 <span className="block text-[15px]">
                   <Say it={judgement.questions[0]?.text ?? judgement.sentences[0] ?? entry.body.note ?? ''} />
@@ -205,7 +206,7 @@ function PartStates({
   const words = useWords();
   return (
     <div>
-      <h2 className="text-2xl mb-2">Along the line</h2>
+      <h2 className="text-2xl mb-2">{wording.alongTheLine}</h2>
       <ul className="border-t-2 border-ink">
         {vehicle.fitted.map((id) => {
           const status = derived.parts.get(id);
@@ -218,7 +219,7 @@ function PartStates({
                 <StateMark state={status?.state ?? 'not-looked-at'} />
                 <span className="font-bold w-44 shrink-0">{words.name('parts', id)}</span>
                 <span className="text-sm text-ink2">
-                  {status ? `${words.name('partStates', status.state)}: ${status.why}` : 'not looked at'}
+                  {status ? `${words.name('partStates', status.state)}: ${status.why}` : wording.notLookedAt}
                 </span>
               </button>
             </li>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/checks';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { useSpoken } from '../../data/words.ts';
 import type { UnitChoice } from '@white-ember/core/words';
@@ -14,10 +16,10 @@ export function Judgement({ judgement, shown }: { judgement: CheckJudgement; sho
   const words = useWords();
   const { outcome, figures, sentences, questions } = judgement;
   return (
-    <div className="grid gap-3" role="status" aria-label="Judgement">
+    <div className="grid gap-3" role="status" aria-label={wording.judgement}>
       {questions.length > 0 ? (
         <div className="border-l-8 border-ember bg-card p-3">
-          <p className="font-head font-semibold">Is that possible?</p>
+          <p className="font-head font-semibold">{wording.isThatPossible}</p>
           <ul className="grid gap-1">
             {questions.map(({ field, text }, i) => (
               <li key={`${field} ${i}`}>
@@ -25,11 +27,11 @@ export function Judgement({ judgement, shown }: { judgement: CheckJudgement; sho
               </li>
             ))}
           </ul>
-          <p className="text-sm text-ink2 mt-1">No result from it. Measure again and enter the value.</p>
+          <p className="text-sm text-ink2 mt-1">{wording.noResultFromItMeasureAgainAnd}</p>
         </div>
       ) : (
         <p className="font-head font-semibold text-xl">
-          {outcome === undefined ? 'Not decided yet' : words.say(outcomeWords(outcome))}
+          {outcome === undefined ? wording.notDecidedYet : words.say(outcomeWords(outcome))}
         </p>
       )}
       {figures.length > 0 ? (
@@ -54,11 +56,11 @@ function FigureRow({ figure: said, shown }: { figure: Figure; shown: UnitChoice 
   const text = (value: number): string => figureText(value, figure, unit);
   const limit =
     figure.low !== undefined && figure.high !== undefined
-      ? `${text(figure.low)} to ${text(figure.high)}`
+      ? wording.to(text(figure.low), text(figure.high))
       : figure.low !== undefined
-        ? `at least ${text(figure.low)}`
+        ? common.atLeast(text(figure.low))
         : figure.high !== undefined
-          ? `at most ${text(figure.high)}`
+          ? wording.atMost(text(figure.high))
           : '';
   return (
     <li className="flex gap-3 items-center border-b-2 border-rule py-1.5">

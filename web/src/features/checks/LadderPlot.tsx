@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/checks';
 import type { CheckValues } from '@white-ember/core/checks';
 import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
 import type { Limits } from '@white-ember/core/limits';
@@ -41,9 +42,7 @@ export function LadderPlot({ values, limits, unit }: { values: CheckValues; limi
         toX={toX}
         full={full}
       />
-      <figcaption className="text-sm text-ink2">
-        Value less pump, {label}: discs going up, rings going down; the band is the tolerance.
-      </figcaption>
+      <figcaption className="text-sm text-ink2">{wording.valueLessPumpDiscsGoingUpRings(label)}</figcaption>
     </figure>
   );
 }
@@ -73,7 +72,13 @@ function LadderDrawing({
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="w-full max-w-lg border-2 border-rule bg-card"
       role="img"
-      aria-label={`Pump test: ${points.length} readings, off by at most ${figure(Math.max(...points.map(({ off }) => Math.abs(off))))} ${label}; the band is ±${figure(allowed)} ${label}`}
+      aria-label={wording.pumpTestReadingsOffByAtMost(
+        points.length,
+        figure(Math.max(...points.map(({ off }) => Math.abs(off)))),
+        label,
+        figure(allowed),
+        label,
+      )}
     >
       <path d={band} fill="var(--rule)" opacity={0.6} />
       <line x1={EDGE} x2={WIDTH - 8} y1={toY(0)} y2={toY(0)} stroke="var(--ink)" strokeWidth={2} />
@@ -87,7 +92,7 @@ function LadderDrawing({
         −{figure(allowed)}
       </text>
       <text x={WIDTH - 10} y={HEIGHT - 6} fontSize={12} fill="var(--ink2)" textAnchor="end">
-        applied, to {figure(full)} {label}
+        {wording.appliedTo(figure(full), label)}
       </text>
     </svg>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/checks';
 import { useSyncExternalStore } from 'react';
 import type { ChannelRole } from '@white-ember/core/readings';
 import type { LiveSession } from '../live/liveSession.ts';
@@ -31,7 +32,7 @@ function LinkedTake({
   return (
     <button type="button" className="min-h-11 text-left text-steel" onClick={() => onTake(value)}>
       <span className="figure-text">{shownAs(value)}</span>{' '}
-      <span className="underline underline-offset-4">use live value</span>
+      <span className="underline underline-offset-4">{wording.useLiveValue}</span>
     </button>
   );
 }

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/checks';
 import { useEffect } from 'react';
 import { entriesOfKind, PART_STATES, type PartId } from '@white-ember/core/ledger';
 import { useWords } from '../../data/words.ts';
@@ -31,10 +33,10 @@ export function PartForm({ open, part }: { open: OpenJob; part: PartId | undefin
   return (
     <div className="grid gap-4">
       <EntryForm of={form} className="grid gap-4">
-        <ChoiceField name="part" label="Part" options={partOptions(open, words)} />
+        <ChoiceField name="part" label={common.part} options={partOptions(open, words)} />
         <FoundChoice state={state} form={form} />
-        <TextField name="why" label="How you know" hint="A figure with its unit is best" rows={2} />
-        <SaveButton main>Enter for {words.name('parts', chosen)}</SaveButton>
+        <TextField name="why" label={common.howYouKnow} hint={wording.aFigureWithItsUnitIsBest} rows={2} />
+        <SaveButton main>{wording.enterFor(words.name('parts', chosen))}</SaveButton>
       </EntryForm>
       {found.length > 0 ? (
         <ul className="border-t-2 border-ink">
@@ -60,7 +62,7 @@ function FoundChoice({ state, form }: { state: unknown; form: OfEntry<'part-stat
   const words = useWords();
   return (
     <fieldset>
-      <legend className="mb-1">Found</legend>
+      <legend className="mb-1">{wording.found}</legend>
       <div className="grid grid-cols-2 sm:grid-cols-3 gap-2">
         {PART_STATES.filter((s) => s !== 'not-looked-at').map((s) => (
           <label

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/checks';
 import { fixed } from '../../ui/format.ts';
 import { useEffect, useRef, useState } from 'react';
 import type { ChannelRole } from '@white-ember/core/readings';
@@ -41,8 +42,8 @@ export function RecordRows({
     <p className="py-1">
       <Button onClick={record} disabled={elapsedS !== undefined}>
         {elapsedS === undefined
-          ? `Record ${seconds} s from now`
-          : `Recording: ${fixed(Math.max(0, seconds - elapsedS))} s to go`}
+          ? wording.recordSFromNow(seconds)
+          : wording.recordingSToGo(fixed(Math.max(0, seconds - elapsedS)))}
       </Button>
     </p>
   );

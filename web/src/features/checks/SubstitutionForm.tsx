@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/checks';
 import type { PartId } from '@white-ember/core/ledger';
 import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField, TickField } from '../../form/FieldForm.tsx';
@@ -23,20 +24,20 @@ export function SubstitutionForm({ open, part }: { open: OpenJob; part: PartId |
   });
   return (
     <EntryForm of={form} className="grid gap-3">
-      <ChoiceField name="part" label="In the place of" options={partOptions(open, words)} />
-      <TextField name="what" label="What was put in" hint="Kind, part number, where from" />
+      <ChoiceField name="part" label={wording.inThePlaceOf} options={partOptions(open, words)} />
+      <TextField name="what" label={wording.whatWasPutIn} hint={wording.kindPartNumberWhereFrom} />
       <ChoiceField
         name="changed"
-        label="Did it change anything?"
+        label={wording.didItChangeAnything}
         options={[
-          ['no', 'no: the old one is not at fault'],
-          ['yes', 'yes: the old one is at fault'],
-          ['unclear', 'not clear'],
+          ['no', wording.noTheOldOneIsNotAt],
+          ['yes', wording.yesTheOldOneIsAtFault],
+          ['unclear', wording.notClear],
         ]}
       />
-      <TextField name="note" label="Values, old and known-good" />
-      <TickField name="putBack" label="Old part refitted" />
-      <SaveButton>Save the test</SaveButton>
+      <TextField name="note" label={wording.valuesOldAndKnownGood} />
+      <TickField name="putBack" label={wording.oldPartRefitted} />
+      <SaveButton>{wording.saveTheTest}</SaveButton>
     </EntryForm>
   );
 }

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/checks';
 import { useWords } from '../../data/words.ts';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { useWhatIf } from '../diagnosis/useDiagnosis.ts';
@@ -16,7 +17,7 @@ export function WhatIfList({ open, check }: { open: OpenJob; check: string }) {
       onToggle={(event) => setAsked(event.currentTarget.open)}
     >
       <summary className="font-head font-semibold min-h-11 px-3 content-center">
-        What if this check says …
+        {wording.whatIfThisCheckSays}
       </summary>
       <ul className="px-3 pb-2 divide-y-2 divide-rule">
         {answers.map(({ outcome, causes }) => (
@@ -34,7 +35,7 @@ export function WhatIfList({ open, check }: { open: OpenJob; check: string }) {
         ))}
       </ul>
       {asked && answers.length === 0 ? (
-        <p className="px-3 pb-2 text-ink2">Needs codes, a reading or the intake first.</p>
+        <p className="px-3 pb-2 text-ink2">{wording.needsCodesAReadingOrTheIntake}</p>
       ) : null}
     </details>
   );

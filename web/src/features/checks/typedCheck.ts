@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/checks';
 import type { CheckCard, CheckValue, CheckValues, Field, RowsField } from '@white-ember/core/checks';
 import { fromBase, toBase, unitLabel, type Unit } from '@white-ember/core/quantities';
 import { chosenUnit, type UnitChoice } from '@white-ember/core/words';
@@ -65,12 +67,12 @@ function valueOf(
   if (field.kind === 'number') {
     const value = fromTyped(typed.single[field.id], field.unit, shown);
     if (value === undefined) return {};
-    return Number.isNaN(value) ? { problem: 'Enter a number' } : { value };
+    return Number.isNaN(value) ? { problem: common.enterANumber } : { value };
   }
   const cells = (typed.rows[field.id] ?? []).map((row) =>
     field.columns.map(({ unit }, c) => fromTyped(row[c], unit, shown) ?? null),
   );
-  if (cells.some((row) => row.some((cell) => Number.isNaN(cell)))) return { problem: 'Enter numbers' };
+  if (cells.some((row) => row.some((cell) => Number.isNaN(cell)))) return { problem: wording.enterNumbers };
   // A row in which nothing but its first cell stands was not read.
   const read = cells.filter((row) => row.some((cell, c) => cell !== null && (c > 0 || row.length === 1)));
   return read.length > 0 ? { value: read } : {};

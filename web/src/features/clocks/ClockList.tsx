@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/clocks';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { useEffect, useState } from 'react';
@@ -32,9 +34,11 @@ export function ClockList({
 }) {
   const clocks = open.derived.clocks.filter(({ entryId }) => entryId !== elsewhere?.entryId);
   return (
-    <section className="grid gap-3" aria-label="Timers">
-      <h2 className="text-xl border-b-2 border-ink">Timers</h2>
-      {clocks.length === 0 ? <p className="text-ink2">{elsewhere ? 'No other.' : 'None yet.'}</p> : null}
+    <section className="grid gap-3" aria-label={common.timers}>
+      <h2 className="text-xl border-b-2 border-ink">{common.timers}</h2>
+      {clocks.length === 0 ? (
+        <p className="text-ink2">{elsewhere ? wording.noOther : common.noneYet}</p>
+      ) : null}
       <ul className="grid gap-2">
         {clocks.map((clock) => (
           <li key={clock.entryId}>
@@ -86,7 +90,7 @@ export function RunningClock({
           {clock.next ? (
             <span className="text-ink2">
               {' '}
-              · next: <Say it={clock.next} />
+              {wording.next} <Say it={clock.next} />
             </span>
           ) : null}
         </span>
@@ -113,7 +117,7 @@ function RingHere({ entryId }: { entryId: string }) {
           if (target.checked) askToNotify();
         }}
       />
-      Ring on this device, too
+      {wording.ringOnThisDeviceToo}
     </label>
   );
 }
@@ -133,13 +137,13 @@ function EndTimer({
   return (
     <div className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
       {early ? (
-        <Field label="Reason for ending early" hint="Shown in the report">
+        <Field label={wording.reasonForEndingEarly} hint={common.shownInTheReport}>
           <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
         </Field>
       ) : (
         <span />
       )}
-      <Button onClick={end}>{early ? 'End it early' : 'End it'}</Button>
+      <Button onClick={end}>{early ? wording.endItEarly : wording.endIt}</Button>
     </div>
   );
 }
@@ -167,7 +171,7 @@ function StartForm({ open }: { open: OpenJob }) {
   const usual = (clock: ClockKind): number => open.limits[USUAL[clock]];
   const form = useEntryForm(open, 'clock-started', FIELDS, {
     start: { clock: 'cooling', minutes: usual('cooling') },
-    finish: (typed) => ({ what: 'the filter', minutes: usual(typed['clock'] as ClockKind), ...typed }),
+    finish: (typed) => ({ what: wording.theFilter, minutes: usual(typed['clock'] as ClockKind), ...typed }),
   });
   const clock = form.typed('clock') as ClockKind;
   const { setValue } = form.form;
@@ -175,18 +179,25 @@ function StartForm({ open }: { open: OpenJob }) {
   useEffect(() => setValue('minutes', String(usualMin)), [clock, usualMin, setValue]);
   return (
     <details className="border-2 border-rule bg-card">
-      <summary className="font-head font-semibold min-h-12 px-3 content-center">Start a timer</summary>
+      <summary className="font-head font-semibold min-h-12 px-3 content-center">
+        {wording.startATimer}
+      </summary>
       <EntryForm of={form} className="grid grid-cols-[1fr_7rem] gap-3 p-3 pt-0">
         <ChoiceField
           name="clock"
-          label="Wait"
+          label={common.wait}
           options={CLOCKS.map((kind) => [kind, clockName({ clock: kind })])}
         />
-        <FigureField name="minutes" label="Time" />
-        <TextField name="what" label="What for" hint="The filter, if left empty" className="col-span-2" />
-        <TextField name="next" label="What comes next" className="col-span-2" />
+        <FigureField name="minutes" label={common.time} />
+        <TextField
+          name="what"
+          label={wording.whatFor}
+          hint={wording.theFilterIfLeftEmpty}
+          className="col-span-2"
+        />
+        <TextField name="next" label={wording.whatComesNext} className="col-span-2" />
         <Button type="submit" className="col-span-2" onClick={askToNotify}>
-          Start it
+          {wording.startIt}
         </Button>
       </EntryForm>
     </details>

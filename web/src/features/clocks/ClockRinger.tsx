@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/clocks';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../ui/Button.tsx';
@@ -36,8 +37,8 @@ export function ClockRinger() {
     return () => window.clearInterval(timer);
   }, [ringing]);
 
-  const title = first ? `${clockName(first)} over: ${first.plate}` : '';
-  const text = first ? (first.next ? `next: ${first.next}` : first.what) : '';
+  const title = first ? wording.over(clockName(first), first.plate) : '';
+  const text = first ? (first.next ? wording.nextWithNext(first.next) : first.what) : '';
   useEffect(() => {
     if (ringing !== undefined) notify(title, text, ringing);
   }, [ringing, title, text]);
@@ -82,7 +83,7 @@ function OverBar({ clock, title, text }: { clock: ShownClock; title: string; tex
         className="shrink-0"
         onClick={() => void addEntry({ kind: 'clock-ended', entry: clock.entryId })}
       >
-        End it
+        {wording.endIt}
       </Button>
     </section>
   );

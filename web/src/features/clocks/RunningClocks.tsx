@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/clocks';
+import * as common from '@white-ember/core/words/screens/common';
 import { Link } from 'react-router';
 import { clockName } from './clockName.ts';
 import { isLate, leftText } from './clocks.ts';
@@ -13,7 +15,7 @@ export function RunningClocks() {
   const left = leftText(first.leftMs);
   const name = clockName(first);
   return (
-    <div role="timer" aria-label={`${name} on ${first.plate}: ${left}${first.leftMs > 0 ? ' left' : ''}`}>
+    <div role="timer" aria-label={wording.on(name, first.plate, left, first.leftMs > 0 ? wording.left : '')}>
       <Link
         to={`/jobs/${first.jobId}?stage=treat`}
         className={`rounded-sm px-2 sm:px-3 min-h-11 flex items-center gap-2 sm:gap-3 text-sm whitespace-nowrap ${first.mine ? 'bg-ink text-paper' : 'border-2 border-current'}`}
@@ -21,9 +23,12 @@ export function RunningClocks() {
         <span className="figure-text text-lg">{left}</span>
         {first.mine ? (
           <span className="max-lg:hidden">
-            {name.toLowerCase()} on {first.plate}
-            {first.next ? ` · next: ${first.next}` : ''}
-            {others.length > 0 ? ` · ${others.length} more` : ''}
+            {wording.onWithName(
+              name.toLowerCase(),
+              first.plate,
+              first.next ? wording.nextOfNext(first.next) : '',
+              others.length > 0 ? common.more(others.length) : '',
+            )}
           </span>
         ) : null}
         <span className={first.mine ? 'lg:hidden max-sm:sr-only' : 'max-sm:sr-only'}>{first.plate}</span>

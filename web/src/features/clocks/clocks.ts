@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/clocks';
 import type { Said } from '@white-ember/core/words';
 import { clocksOf } from '@white-ember/core/job';
 import type { RunningClock } from '@white-ember/core/contract';
@@ -57,7 +58,7 @@ export function clocksWith(
     ...begun.map(({ clock, jobId }) => ({
       entryId: clock.entryId,
       jobId,
-      plate: plateOf(jobId) ?? 'this job',
+      plate: plateOf(jobId) ?? wording.thisJob,
       clock: clock.clock,
       what: clock.what,
       next: clock.next,
@@ -77,7 +78,7 @@ export function clocksWith(
 export function leftText(leftMs: number): string {
   if (leftMs <= 0) {
     const over = Math.floor(-leftMs / 60_000);
-    return over === 0 ? 'over' : over < 100 ? `over ${over} min` : `over ${Math.floor(over / 60)} h`;
+    return over === 0 ? 'over' : over < 100 ? wording.overMin(over) : wording.overH(Math.floor(over / 60));
   }
   const seconds = Math.ceil(leftMs / 1000);
   const minutes = Math.floor(seconds / 60);
@@ -88,4 +89,4 @@ export function leftText(leftMs: number): string {
 
 /** The same in the list of jobs, by the minute. */
 export const listedText = (leftMs: number): string =>
-  leftMs > 0 ? `${Math.ceil(leftMs / 60_000)} min left` : `is ${leftText(leftMs)}`;
+  leftMs > 0 ? wording.minLeft(Math.ceil(leftMs / 60_000)) : wording.is(leftText(leftMs));

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/codes';
 import { useState } from 'react';
 import type { BodyOf } from '@white-ember/core/ledger';
 import { CorrectingNotice } from '../../job/CorrectingNotice.tsx';
@@ -56,7 +57,7 @@ export function CodeScanForm({
   const typed = codesIn(form.watch('text'));
   const submit = form.handleSubmit(async ({ text }) => {
     const { codes } = codesIn(text);
-    if (codes.length === 0) setProblem('Type the codes, or tick that there are none');
+    if (codes.length === 0) setProblem(wording.typeTheCodesOrTickThatThere);
     else await store(codes);
   });
   return (
@@ -64,7 +65,7 @@ export function CodeScanForm({
       <CorrectingNotice correcting={correcting} />
       {choices.length > 1 ? (
         <label className="grid gap-1 max-w-64">
-          <span className="font-head font-semibold">Scanned</span>
+          <span className="font-head font-semibold">{wording.scanned}</span>
           <select
             className="input-box"
             value={when}
@@ -79,28 +80,22 @@ export function CodeScanForm({
           </select>
         </label>
       ) : null}
-      <Field
-        label={title}
-        hint="As the tool prints them, or one per line: any notation, status after, module name above"
-        error={problem}
-      >
+      <Field label={title} hint={wording.asTheToolPrintsThemOrOne} error={problem}>
         <textarea className="input-box font-head" rows={4} {...form.register('text')} />
       </Field>
       {typed.codes.length > 0 ? (
         <div aria-live="polite" className="border-l-8 border-rule pl-3">
           <SortedCodes codes={typed.codes} />
           {typed.leftOver.length > 0 ? (
-            <p className="text-[15px] mt-2">
-              Not read as codes, kept as they are: {typed.leftOver.join('; ')}.
-            </p>
+            <p className="text-[15px] mt-2">{wording.notReadAsCodesKeptAsThey(typed.leftOver.join('; '))}</p>
           ) : null}
         </div>
       ) : null}
       <div className="flex flex-wrap gap-3">
-        <Button type="submit">Save the codes</Button>
-        <Button onClick={() => void store([])}>No codes stored</Button>
+        <Button type="submit">{wording.saveTheCodes}</Button>
+        <Button onClick={() => void store([])}>{wording.noCodesStored}</Button>
         {when === 'after-drive' ? (
-          <Button onClick={() => void store([], true)}>Customer reports: no lamp, no message</Button>
+          <Button onClick={() => void store([], true)}>{wording.customerReportsNoLampNoMessage}</Button>
         ) : null}
       </div>
     </form>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/codes';
 import { Link } from 'react-router';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import type { StageProps } from '../../job/stageProps.ts';
@@ -8,11 +9,11 @@ export function CodesPanel({ open, canEnter, onLead }: StageProps) {
   const scans = entriesOfKind(open.derived.entries, 'code-scan');
   return (
     <div className="max-w-2xl grid gap-5">
-      <h2 className="text-2xl">Codes</h2>
+      <h2 className="text-2xl">{wording.codes}</h2>
       <p className="text-[15px]">
-        A code names a circuit or a mismatch, not a part. No code does not mean no fault.{' '}
+        {wording.aCodeNamesACircuitOrA}{' '}
         <Link to={`/jobs/${open.job.id}/live`} className="underline underline-offset-4">
-          Read them from the vehicle
+          {wording.readThemFromTheVehicle}
         </Link>
       </p>
       <ScanList scans={scans} />
@@ -22,7 +23,7 @@ export function CodesPanel({ open, canEnter, onLead }: StageProps) {
           open={open}
           choices={scans.length === 0 ? ['before'] : ['after-unplugging', 'before', 'after-clear']}
           onDone={onLead}
-          title={scans.length === 0 ? 'Scan of every module, before anything is cleared' : 'Another scan'}
+          title={scans.length === 0 ? wording.scanOfEveryModuleBeforeAnythingIs : wording.anotherScan}
         />
       ) : null}
     </div>

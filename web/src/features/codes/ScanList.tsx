@@ -1,12 +1,13 @@
+import * as wording from '@white-ember/core/words/screens/codes';
 import { compareScans } from '@white-ember/core/codes';
 import type { BodyOf, EntryOf } from '@white-ember/core/ledger';
 import { SortedCodes } from './SortedCodes.tsx';
 
 export const SCAN_WORDS: Readonly<Record<BodyOf<'code-scan'>['when'], string>> = {
-  before: 'Before the work',
-  'after-unplugging': 'After unplugging',
-  'after-clear': 'After clearing',
-  'after-drive': 'After the drive',
+  before: wording.beforeTheWork,
+  'after-unplugging': wording.afterUnplugging,
+  'after-clear': wording.afterClearing,
+  'after-drive': wording.afterTheDrive,
 };
 
 const named = (word: string, codes: readonly string[]): string[] =>
@@ -25,11 +26,11 @@ export function ScanList({ scans }: { scans: readonly EntryOf<'code-scan'>[] }) 
           <li key={scan.id}>
             <p className="text-sm text-ink2">
               {SCAN_WORDS[when]}
-              {reportedBy === 'customer' ? ', reported by the customer' : ''}
+              {reportedBy === 'customer' ? wording.reportedByTheCustomer : ''}
             </p>
             {codes.length === 0 ? (
               <p className="figure-text text-lg">
-                {reportedBy === 'customer' ? 'no lamp, no message' : 'no codes'}
+                {reportedBy === 'customer' ? wording.noLampNoMessage : wording.noCodes}
               </p>
             ) : i === scans.length - 1 ? (
               <SortedCodes codes={codes} />
@@ -39,10 +40,10 @@ export function ScanList({ scans }: { scans: readonly EntryOf<'code-scan'>[] }) 
             {change ? (
               <p className="text-[15px] mt-1">
                 {[
-                  ...named('Gone', change.gone),
-                  ...named('Still there', change.stayed),
-                  ...named('New', change.came),
-                ].join(' · ') || 'As before'}
+                  ...named(wording.gone, change.gone),
+                  ...named(wording.stillThere, change.stayed),
+                  ...named(wording.newCodes, change.came),
+                ].join(' · ') || wording.asBefore}
               </p>
             ) : null}
           </li>

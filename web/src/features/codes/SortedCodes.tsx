@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/codes';
 import { Say } from '../../ui/Say.tsx';
 import { useWords } from '../../data/words.ts';
 import {
@@ -9,11 +10,11 @@ import {
 } from '@white-ember/core/codes';
 
 const GROUP_WORDS: Readonly<Record<CodeGroup, string>> = {
-  cause: 'May be the cause',
-  'holds-regeneration-off': 'Inhibit regeneration',
-  consequence: 'Consequences of another fault',
-  bystander: 'Unrelated',
-  unknown: 'Not in the tables',
+  cause: wording.mayBeTheCause,
+  'holds-regeneration-off': wording.inhibitRegeneration,
+  consequence: wording.consequencesOfAnotherFault,
+  bystander: wording.unrelated,
+  unknown: wording.notInTheTables,
 };
 
 /** The codes of a scan in the order in which they matter, each with why it stands there. */
@@ -39,7 +40,7 @@ export function SortedCodes({ codes }: { codes: readonly ListedCode[] }) {
   );
 }
 
-const CERTAINTY = { exact: '', 'by-range': ', only its range is known', none: '' } as const;
+const CERTAINTY = { exact: '', 'by-range': wording.onlyItsRangeIsKnown, none: '' } as const;
 
 function Code({ code }: { code: SortedCode }) {
   const words = useWords();
@@ -61,11 +62,13 @@ function Code({ code }: { code: SortedCode }) {
           </p>
           {code.couldBe === undefined ? null : (
             <p>
-              The same digits could be <Say it={code.couldBe} />.
+              {wording.theSameDigitsCouldBe} <Say it={code.couldBe} />.
             </p>
           )}
           {code.checks.length === 0 ? null : (
-            <p>Checks it calls for: {code.checks.map((id) => words.name('checkNames', id)).join('; ')}.</p>
+            <p>
+              {wording.checksItCallsFor(code.checks.map((id) => words.name('checkNames', id)).join('; '))}
+            </p>
           )}
         </div>
       </details>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/diagnosis';
+import * as common from '@white-ember/core/words/screens/common';
 import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
@@ -19,7 +21,7 @@ type CauseState = (typeof CAUSE_STATES)[number];
 const STATE_WORDS: Record<CauseState, string> = {
   confirmed: 'confirmed',
   suspected: 'suspected',
-  'ruled-out': 'ruled out',
+  'ruled-out': wording.ruledOut,
   'put-right': 'repaired',
 };
 const STATE_MARKS = {
@@ -50,7 +52,7 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const known = KNOWN_CAUSES.some(({ id }) => id === cause);
   return (
     <section className="grid gap-3">
-      <h3 className="text-xl border-b-2 border-ink">Cause</h3>
+      <h3 className="text-xl border-b-2 border-ink">{wording.cause}</h3>
       <KnownCauses open={open} canEnter={canEnter} addEntry={addEntry} />
       {canEnter ? <CauseFields form={form} known={known} cause={cause} order={order} /> : null}
     </section>
@@ -61,12 +63,13 @@ export function CauseForm({ open, canEnter }: { open: OpenJob; canEnter: boolean
 function KnownCauses({ open, canEnter, addEntry }: { open: OpenJob; canEnter: boolean; addEntry: AddEntry }) {
   const words = useWords();
   return (
-    <ul className="grid gap-2" aria-label="Causes">
+    <ul className="grid gap-2" aria-label={wording.causes}>
       {open.derived.causes.map(({ cause, state, why, entry, forNow }) => (
         <li key={entry.id} className="flex gap-3 items-start">
           <StateMark state={STATE_MARKS[state]} size={20} />
           <span>
-            <b>{words.say(sentenceOf(cause))}</b>: {forNow ? 'repaired for now' : STATE_WORDS[state]}. {why}
+            <b>{words.say(sentenceOf(cause))}</b>: {forNow ? wording.repairedForNow : STATE_WORDS[state]}.{' '}
+            {why}
             {state === 'confirmed' || state === 'put-right' ? <OnOthers open={open} /> : null}
             {state === 'confirmed' && canEnter ? (
               <Button
@@ -74,7 +77,7 @@ function KnownCauses({ open, canEnter, addEntry }: { open: OpenJob; canEnter: bo
                 weight="quiet"
                 onClick={() => void addEntry({ kind: 'cause', cause, state: 'put-right', why })}
               >
-                Repaired: look for what it hid
+                {wording.repairedLookForWhatItHid}
               </Button>
             ) : null}
           </span>
@@ -99,13 +102,13 @@ function CauseFields({
   const words = useWords();
   return (
     <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
-      <Field label="It is">
+      <Field label={common.itIs}>
         <select
           className="input-box"
           value={known ? cause : IN_OWN_WORDS}
           onChange={(event) => form.form.setValue('cause', event.target.value)}
         >
-          <option value={IN_OWN_WORDS}>something else, in own words</option>
+          <option value={IN_OWN_WORDS}>{wording.somethingElseInOwnWords}</option>
           {order.map(({ id, probability }) => (
             <option key={id} value={id}>
               {words.say(sentenceOf(id))}
@@ -114,10 +117,14 @@ function CauseFields({
           ))}
         </select>
       </Field>
-      <ChoiceField name="state" label="That is" options={CAUSE_STATES.map((id) => [id, STATE_WORDS[id]])} />
-      {known ? null : <TextField name="cause" label="In own words" className="sm:col-span-2" />}
-      <TextField name="why" label="How you know" className="sm:col-span-2" rows={2} />
-      <SaveButton className="sm:col-span-2">Save the cause</SaveButton>
+      <ChoiceField
+        name="state"
+        label={wording.thatIs}
+        options={CAUSE_STATES.map((id) => [id, STATE_WORDS[id]])}
+      />
+      {known ? null : <TextField name="cause" label={wording.inOwnWords} className="sm:col-span-2" />}
+      <TextField name="why" label={common.howYouKnow} className="sm:col-span-2" rows={2} />
+      <SaveButton className="sm:col-span-2">{wording.saveTheCause}</SaveButton>
     </EntryForm>
   );
 }
@@ -128,8 +135,7 @@ function OnOthers({ open }: { open: OpenJob }) {
   if (!data || data.others.length === 0) return null;
   return (
     <span className="block text-sm text-ink2">
-      Suggested as a quick check on {data.others.map(({ plate }) => plate).join(', ')}, of the same customer
-      and family.
+      {wording.suggestedAsAQuickCheckOnOf(data.others.map(({ plate }) => plate).join(', '))}
     </span>
   );
 }

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/diagnosis';
 import { useWords } from '../../data/words.ts';
 import type { Said } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
@@ -28,8 +29,8 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
   const [best] = diagnosis.explanations;
   return (
     <section>
-      <h2 className="text-lg mb-1">Most likely on arrival</h2>
-      <ul aria-label="Likely causes" className="grid gap-1">
+      <h2 className="text-lg mb-1">{wording.mostLikelyOnArrival}</h2>
+      <ul aria-label={wording.likelyCauses} className="grid gap-1">
         {likely.map((cause) => (
           <Likely
             key={cause.id}
@@ -49,11 +50,14 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
           />
         ))}
       </ul>
-      {likely.length === 0 ? <p className="text-ink2">Nothing stands out yet.</p> : null}
+      {likely.length === 0 ? <p className="text-ink2">{wording.nothingStandsOutYet}</p> : null}
       {best && best.roots.length > 0 && 100 * best.probability >= open.limits.explainedPercent ? (
         <p className="text-[15px] mt-2 border-l-8 border-ink pl-2">
-          One explanation holds, {Math.round(100 * best.probability)} % (from {open.limits.explainedPercent}{' '}
-          %): {best.roots.map((root) => words.within(sentenceOf(root))).join('; ')}.
+          {wording.oneExplanationHoldsFrom(
+            Math.round(100 * best.probability),
+            open.limits.explainedPercent,
+            best.roots.map((root) => words.within(sentenceOf(root))).join('; '),
+          )}
         </p>
       ) : null}
       <PutRight open={open} heldOff={revsHeldOff(diagnosis.evidence)} />
@@ -64,14 +68,14 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
       ))}
       {diagnosis.posterior.unexplained.length > 0 ? (
         <p className="text-[15px] mt-2">
-          Does not fit:{' '}
-          {diagnosis.posterior.unexplained
-            .map(
-              ({ finding }) =>
-                `${diagnosis.evidence[finding] === true ? '' : 'not '}${words.say(sentenceOf(finding))}`,
-            )
-            .join('; ')}
-          .
+          {wording.doesNotFit(
+            diagnosis.posterior.unexplained
+              .map(
+                ({ finding }) =>
+                  `${diagnosis.evidence[finding] === true ? '' : wording.not}${words.say(sentenceOf(finding))}`,
+              )
+              .join('; '),
+          )}
         </p>
       ) : null}
     </section>
@@ -89,7 +93,7 @@ function PutRight({ open, heldOff }: { open: OpenJob; heldOff: Said | undefined 
   return (
     <div className="text-[15px] mt-2">
       <p>
-        Repaired:{' '}
+        {wording.repaired}{' '}
         {putRight.map(({ cause }, i) => (
           <span key={cause}>
             {i > 0 ? '; ' : ''}
@@ -100,14 +104,14 @@ function PutRight({ open, heldOff }: { open: OpenJob; heldOff: Said | undefined 
       </p>
       {putRight.every(({ readAgain }) => readAgain) ? null : heldOff !== undefined ? (
         <p className="border-l-8 border-ink pl-2">
-          Not read again yet. <Say it={heldOff} />
+          {wording.notReadAgainYet} <Say it={heldOff} />
         </p>
       ) : (
         <Link
           to={`/jobs/${open.job.id}?stage=baseline`}
           className="underline decoration-2 underline-offset-4 min-h-11 inline-flex items-center"
         >
-          Repeat codes and baseline: it may have hidden something else
+          {wording.repeatCodesAndBaselineItMayHave}
         </Link>
       )}
     </div>
@@ -128,7 +132,7 @@ function Likely({
   const percent = Math.round(100 * probability);
   const confirm = onConfirm ? (
     <Button className="mb-2" onClick={onConfirm}>
-      Confirm this cause
+      {wording.confirmThisCause}
     </Button>
   ) : null;
   return (
@@ -141,7 +145,8 @@ function Likely({
             .slice(0, SHOWN)
             .map(({ finding, weight }) => (
               <li key={finding}>
-                {weight > 0 ? 'For it' : 'Against it'}: {evidence[finding] === true ? '' : 'not seen: '}
+                {weight > 0 ? wording.forIt : wording.againstIt}:{' '}
+                {evidence[finding] === true ? '' : wording.notSeen}
                 {words.say(sentenceOf(finding))}
               </li>
             ))}

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/fleet';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { Link } from 'react-router';
 import type { FleetCauses } from '@white-ember/core/contract';
@@ -9,15 +11,16 @@ export function CausesByFamily({ causes: { families } }: { causes: FleetCauses }
   const told = families.filter((family) => family.causes.length > 0);
   const most = Math.max(1, ...told.flatMap((family) => family.causes.map(({ jobs }) => jobs)));
   return (
-    <section aria-label="Causes by family" className="grid gap-3 content-start min-w-0">
-      <h2 className="text-2xl border-b-2 border-ink">Causes by family</h2>
-      {told.length === 0 ? <p className="text-ink2">None yet: confirmed causes are counted here.</p> : null}
+    <section aria-label={wording.causesByFamily} className="grid gap-3 content-start min-w-0">
+      <h2 className="text-2xl border-b-2 border-ink">{wording.causesByFamily}</h2>
+      {told.length === 0 ? <p className="text-ink2">{wording.noneYetConfirmedCausesAreCounted}</p> : null}
       {told.map(({ family, vehicles, jobs, causes }) => (
         <table key={family} className="w-full text-left">
           <caption className="text-left">
             <span className="font-head font-semibold text-lg">{family}</span>{' '}
             <span className="text-sm text-ink2">
-              {vehicles} {vehicles === 1 ? 'vehicle' : 'vehicles'}, {jobs} {jobs === 1 ? 'job' : 'jobs'}
+              {vehicles} {vehicles === 1 ? wording.vehicle : wording.vehicles}, {jobs}{' '}
+              {jobs === 1 ? common.jobWithin : common.jobsWithin}
             </span>
           </caption>
           <tbody>
@@ -32,9 +35,11 @@ export function CausesByFamily({ causes: { families } }: { causes: FleetCauses }
                   />
                 </th>
                 <td className="text-right whitespace-nowrap align-top py-1">
-                  {times} {times === 1 ? 'job' : 'jobs'}
+                  {times} {times === 1 ? common.jobWithin : common.jobsWithin}
                   {open > 0 ? (
-                    <span className="block text-sm text-ember-text font-bold">{open} left as it was</span>
+                    <span className="block text-sm text-ember-text font-bold">
+                      {wording.leftAsItWas(open)}
+                    </span>
                   ) : null}
                 </td>
               </tr>
@@ -51,19 +56,19 @@ export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: {
   const words = useWords();
   const { distance } = words;
   return (
-    <section aria-label="Returns and reasons" className="grid gap-3 content-start min-w-0">
-      <h2 className="text-2xl border-b-2 border-ink">Returns and reasons</h2>
+    <section aria-label={wording.returnsAndReasons} className="grid gap-3 content-start min-w-0">
+      <h2 className="text-2xl border-b-2 border-ink">{wording.returnsAndReasons}</h2>
       <p>
         {cleaned === 0
-          ? 'No filter work yet.'
-          : `${cameBack} of ${cleaned} treated filters were full again within ${distance(within.km)}, or ${within.days} days if the distance is unknown.`}
+          ? common.noFilterWorkYet
+          : wording.ofTreatedFiltersWereFullAgain(cameBack, cleaned, distance(within.km), within.days)}
       </p>
       {why.length > 0 ? (
         <ul className="grid gap-1">
           {why.map(({ cause, count }) => (
             <li key={cause ?? ''} className="flex gap-3">
               <span className="figure-text">{count} ×</span>
-              {cause === undefined ? 'no cause was found' : words.say(sentenceOf(cause))}
+              {cause === undefined ? wording.noCauseWasFound : words.say(sentenceOf(cause))}
             </li>
           ))}
         </ul>
@@ -75,15 +80,15 @@ export function CameBack({ causes: { cleaned, cameBack, why, last, within } }: {
               <Link to={`/vehicles/${vehicleId}`} className="figure-text underline underline-offset-4">
                 {plate}
               </Link>{' '}
-              back after {km === undefined ? `${days} days` : distance(km)}, {words.shortDate(at)},{' '}
+              {wording.backAfter(km === undefined ? common.days(days) : distance(km), words.shortDate(at))}{' '}
               <Link to={`/jobs/${jobId}`} className="underline underline-offset-4 whitespace-nowrap">
-                job {number}
+                {common.jobWithNumber(number)}
               </Link>
             </p>
             <p className="text-sm text-ink2">
               {causes.length === 0
-                ? 'No cause was found at either visit.'
-                : `${causes.map((id) => words.say(sentenceOf(id))).join('; ')}${leftOpen ? ', known and left at the previous visit' : ''}.`}
+                ? wording.noCauseWasFoundAtEitherVisit
+                : `${causes.map((id) => words.say(sentenceOf(id))).join('; ')}${leftOpen ? wording.knownAndLeftAtThePreviousVisit : ''}.`}
             </p>
           </li>
         ))}

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/fleet';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { FLEET_ORDERS } from '@white-ember/core/contract';
@@ -10,7 +12,7 @@ import { CameBack, CausesByFamily } from './CausesByFamily.tsx';
 import { FLEET_GRID, FleetRow } from './FleetRow.tsx';
 import { MonthRuler, monthsAbout } from './RoadAhead.tsx';
 
-const ORDER_WORDS = { due: 'Due next', 'comes-back': 'Most likely to return' } as const;
+const ORDER_WORDS = { due: wording.dueNext, 'comes-back': wording.mostLikelyToReturn } as const;
 const PAGE = 25;
 /** While outlooks are worked out anew the list is asked for again after so long, ms. */
 const ASK_AGAIN_MS = 1500;
@@ -42,10 +44,10 @@ export function FleetPage() {
   const { vehicles = [], known = 0, unknown = 0 } = fleet.data ?? {};
   return (
     <main className="p-4 sm:p-6 max-w-[92rem] w-full mx-auto grid gap-8 xl:grid-cols-[minmax(0,1fr)_22rem] content-start">
-      <section aria-label="Due next" className="min-w-0">
+      <section aria-label={wording.dueNext} className="min-w-0">
         <div className="flex flex-wrap items-end gap-3 mb-3">
-          <h1 className="text-3xl grow">Fleet</h1>
-          <div role="group" aria-label="Order" className="flex border-2 border-ink rounded-sm">
+          <h1 className="text-3xl grow">{common.fleet}</h1>
+          <div role="group" aria-label={wording.order} className="flex border-2 border-ink rounded-sm">
             {FLEET_ORDERS.map((one) => (
               <button
                 key={one}
@@ -59,11 +61,11 @@ export function FleetPage() {
           </div>
           <select
             className="input-box w-auto"
-            aria-label="Engine family"
+            aria-label={common.engineFamily}
             value={family}
             onChange={(event) => change('family', event.target.value)}
           >
-            <option value="">All families</option>
+            <option value="">{wording.allFamilies}</option>
             {(causes.data?.families ?? []).map(({ family: name }) => (
               <option key={name} value={name}>
                 {name}
@@ -74,20 +76,22 @@ export function FleetPage() {
         {fleet.error ? <ProblemNotice problem={problemOf(fleet.error)} /> : null}
         <p className="text-ink2 mb-2" role="status">
           {fleet.data
-            ? `${known} ${known === 1 ? 'vehicle' : 'vehicles'} with a forecast${
+            ? wording.withAForecast(
+                known,
+                known === 1 ? wording.vehicle : wording.vehicles,
                 waiting > 0
-                  ? `; ${waiting} more being calculated …`
+                  ? wording.moreBeingCalculated(waiting)
                   : unknown > 0
-                    ? `; ${unknown} have no forecast yet: no reading since the last work.`
-                    : '.'
-              }`
-            : 'Looking ahead …'}
+                    ? wording.haveNoForecastYetNoReadingSince(unknown)
+                    : '.',
+              )
+            : wording.lookingAhead}
         </p>
         <div className={`${FLEET_GRID} border-b-2 border-ink text-sm text-ink2 max-lg:hidden`}>
-          <span>Vehicle</span>
-          <span>Restriction over distance</span>
+          <span>{common.vehicle}</span>
+          <span>{wording.restrictionOverDistance}</span>
           <MonthRuler months={months} />
-          <span className="text-right">Back soon</span>
+          <span className="text-right">{wording.backSoon}</span>
         </div>
         <ul className="max-lg:border-t-2 max-lg:border-ink">
           {vehicles.map((vehicle) => (
@@ -95,22 +99,19 @@ export function FleetPage() {
           ))}
         </ul>
         {known > PAGE ? (
-          <nav aria-label="Pages of the fleet" className="flex flex-wrap gap-3 items-center mt-4">
+          <nav aria-label={wording.pagesOfTheFleet} className="flex flex-wrap gap-3 items-center mt-4">
             <Button disabled={page === 0} onClick={() => change('page', page > 1 ? String(page - 1) : '')}>
-              Back
+              {wording.back}
             </Button>
             <span className="text-ink2">
-              {page * PAGE + 1} to {Math.min((page + 1) * PAGE, known)} of {known}
+              {wording.toOf(page * PAGE + 1, Math.min((page + 1) * PAGE, known), known)}
             </span>
             <Button disabled={(page + 1) * PAGE >= known} onClick={() => change('page', String(page + 1))}>
-              On
+              {wording.on}
             </Button>
           </nav>
         ) : null}
-        <p className="text-sm text-ink2 mt-3 max-w-3xl">
-          ✕ found, ● left, dashed: the limit and the forecast to it. Bar: 80 % range; post: median; upright
-          line: today. Back soon: chance to be due within the limit distance.
-        </p>
+        <p className="text-sm text-ink2 mt-3 max-w-3xl">{wording.foundLeftDashedTheLimitAndThe}</p>
       </section>
       <div className="grid gap-8 content-start min-w-0">
         <TaskList withinDays={TASK_DAYS} askAgainMs={askAgainMs} />

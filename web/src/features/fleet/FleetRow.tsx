@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/fleet';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow, useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -36,7 +38,7 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
             {model}
             {customerName ? `, ${customerName}` : ''}
           </span>
-          <span className="sr-only">: its restriction over distance</span>
+          <span className="sr-only">{wording.itsRestrictionOverDistance}</span>
         </button>
         <div className="max-lg:row-start-1 max-lg:col-start-2 w-36 lg:w-full">
           <RestrictionMark told={told} />
@@ -47,16 +49,21 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
           </div>
           <p className={`text-sm mt-0.5 ${late || dueKm.value === 0 ? 'text-ember-text font-bold' : ''}`}>
             {dueKm.value === 0
-              ? `Due now: over the limit on ${words.shortDate(outlook.from.at)}`
+              ? wording.dueNowOverTheLimitOn(words.shortDate(outlook.from.at))
               : dueDate
-                ? `${late ? 'Late: due by its trend' : 'Due'} around ${words.shortDate(dueDate.value)}, ${km} after ${words.shortDate(outlook.from.at)}`
-                : `Due ${km} after ${words.shortDate(outlook.from.at)}; mileage per year unknown`}
+                ? wording.aroundAfter(
+                    late ? wording.lateDueByItsTrend : common.due,
+                    words.shortDate(dueDate.value),
+                    km,
+                    words.shortDate(outlook.from.at),
+                  )
+                : wording.dueAfterMileagePerYearUnknown(km, words.shortDate(outlook.from.at))}
           </p>
         </div>
         <p
           className={`text-sm lg:text-right max-lg:col-span-2 ${openCauses.length > 0 ? 'text-ember-text font-bold' : 'text-ink2'}`}
         >
-          <span className="lg:hidden">Back soon: </span>
+          <span className="lg:hidden">{wording.backSoonTitle} </span>
           {percent < 1 ? '< 1' : percent} %
         </p>
         {openJob ? <OpenJobLine job={openJob} /> : null}
@@ -68,7 +75,7 @@ export function FleetRow({ vehicle, months }: { vehicle: FleetVehicle; months: M
             to={`/vehicles/${vehicle.id}`}
             className="underline underline-offset-4 min-h-11 content-center"
           >
-            Open {plate}
+            {wording.open(plate)}
           </Link>
         </div>
       ) : null}
@@ -85,7 +92,7 @@ function OpenJobLine({ job: { id, advice } }: { job: NonNullable<FleetVehicle['o
     ...(likely && likely.cause !== next?.id
       ? [`${words.say(sentenceOf(likely.cause))}: ${Math.round(100 * likely.probability)} %`]
       : []),
-    ...(next ? [`Next: ${spokenNow(next.title)}`] : []),
+    ...(next ? [wording.next(spokenNow(next.title))] : []),
     ...(drive && drive !== 'drive' ? [words.name('drivable', drive)] : []),
   ];
   return (
@@ -93,7 +100,7 @@ function OpenJobLine({ job: { id, advice } }: { job: NonNullable<FleetVehicle['o
       to={`/jobs/${id}`}
       className="col-span-full text-sm underline underline-offset-4 max-lg:min-h-11 content-center"
     >
-      {['Job open', ...said].join(' · ')}
+      {[wording.jobOpen, ...said].join(' · ')}
     </Link>
   );
 }

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/fluids';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
@@ -36,12 +38,12 @@ const FIELDS: Fields = {
   laterBricks: flag(),
 };
 const LABELS = {
-  waterParts: 'Water per part of concentrate',
-  filterUpToC: 'Filter, up to',
-  dwellMin: 'Dwell',
-  burstS: 'Burst',
-  lineUpToBar: 'Line, up to',
-  countedL: 'Concentrate in stock',
+  waterParts: wording.waterPerPartOfConcentrate,
+  filterUpToC: wording.filterUpTo,
+  dwellMin: common.dwell,
+  burstS: wording.burst,
+  lineUpToBar: wording.lineUpTo,
+  countedL: wording.concentrateInStock,
 } as const;
 /** What most sheets say. */
 const USUAL = {
@@ -64,10 +66,8 @@ export function FluidsPage() {
   return (
     <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto grid gap-5">
       <div>
-        <h1 className="text-3xl mb-1">Fluids on the shelf</h1>
-        <p className="text-ink2 max-w-[70ch]">
-          The fluid plan follows the data sheet. Use on jobs is deducted from stock automatically.
-        </p>
+        <h1 className="text-3xl mb-1">{common.fluidsOnTheShelf}</h1>
+        <p className="text-ink2 max-w-[70ch]">{wording.theFluidPlanFollowsTheDataSheet}</p>
       </div>
       {fluids.error ? <ProblemNotice problem={problemOf(fluids.error)} /> : null}
       <ul className="border-t-2 border-ink">
@@ -81,10 +81,10 @@ export function FluidsPage() {
           />
         ))}
       </ul>
-      {fluids.data?.length === 0 ? <p>No fluid yet. Add the first one with its data sheet.</p> : null}
+      {fluids.data?.length === 0 ? <p>{wording.noFluidYetAddTheFirstOne}</p> : null}
       {mayEdit ? (
         <section className="grid gap-3">
-          <h2 className="text-xl border-b-2 border-ink">Another fluid</h2>
+          <h2 className="text-xl border-b-2 border-ink">{wording.anotherFluid}</h2>
           <FluidForm onDone={() => undefined} />
         </section>
       ) : null}
@@ -112,23 +112,28 @@ function FluidRow({
         <p>
           <span className="figure-text text-xl">{words.volume(fluid.stockL, 2)}</span>{' '}
           <span className="text-ink2">
-            of {words.volume(fluid.countedL, 2)} counted {words.shortDate(fluid.countedAt)}
+            {wording.ofCounted(words.volume(fluid.countedL, 2), words.shortDate(fluid.countedAt))}
           </span>
         </p>
       </div>
       <p className="text-ink2">
-        {fluid.kind === 'soak' ? 'Soaks' : 'Rinses'},{' '}
-        {fluid.waterParts === 0 ? 'used as it is' : `1 : ${fluid.waterParts} with water`}, filter up to{' '}
-        {words.temperature(fluid.filterUpToC)}, dwell {fluid.dwellMin} min, bursts of {fluid.burstS} s, line
-        up to {words.linePressure(fluid.lineUpToBar)}. Coated filters: {fluid.coatedFilters ? 'yes' : 'no'}.
-        Bricks after the filter: {fluid.laterBricks ? 'yes' : 'no'}.
+        {wording.filterUpToDwellMinBurstsOf(
+          fluid.kind === 'soak' ? wording.soaks : wording.rinses,
+          fluid.waterParts === 0 ? wording.usedAsItIs : wording.n1WithWater(fluid.waterParts),
+          words.temperature(fluid.filterUpToC),
+          fluid.dwellMin,
+          fluid.burstS,
+          words.linePressure(fluid.lineUpToBar),
+          fluid.coatedFilters ? wording.yes : common.no,
+          fluid.laterBricks ? wording.yes : common.no,
+        )}
       </p>
       {mayEdit ? (
         editing === fluid.id ? (
           <FluidForm fluid={fluid} onDone={() => setEditing(undefined)} />
         ) : (
           <Button className="justify-self-start" onClick={() => setEditing(fluid.id)}>
-            Change or count {fluid.name}
+            {wording.changeOrCount(fluid.name)}
           </Button>
         )
       ) : null}
@@ -175,10 +180,10 @@ function FluidFields({
 }) {
   return (
     <FieldForm of={form} onSave={() => void save()} className="grid sm:grid-cols-3 gap-3">
-      <TextField name="name" label="Name" className="sm:col-span-2" />
+      <TextField name="name" label={common.name} className="sm:col-span-2" />
       <ChoiceField
         name="kind"
-        label="It"
+        label={common.it}
         options={[
           ['soak', 'soaks'],
           ['rinse', 'rinses'],
@@ -187,18 +192,18 @@ function FluidFields({
       {Object.entries(LABELS).map(([name, label]) => (
         <FigureField key={name} name={name} label={label} />
       ))}
-      <TickField name="coatedFilters" label="Allows coated filters" />
-      <TickField name="laterBricks" label="Allows bricks after the filter" className="sm:col-span-2" />
+      <TickField name="coatedFilters" label={wording.allowsCoatedFilters} />
+      <TickField name="laterBricks" label={wording.allowsBricksAfterTheFilter} className="sm:col-span-2" />
       {failure ? (
         <div className="sm:col-span-3">
           <ProblemNotice problem={problemOf(failure)} />
         </div>
       ) : null}
       <div className="sm:col-span-3 flex gap-3">
-        <SaveButton>{fluid ? 'Save, counted now' : 'Add to the shelf'}</SaveButton>
+        <SaveButton>{fluid ? wording.saveCountedNow : wording.addToTheShelf}</SaveButton>
         {fluid ? (
           <Button weight="quiet" onClick={onDone}>
-            Cancel
+            {common.cancel}
           </Button>
         ) : null}
       </div>

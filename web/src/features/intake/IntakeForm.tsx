@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/intake';
+import * as common from '@white-ember/core/words/screens/common';
 import { KIT_IDS } from '@white-ember/core/checks';
 import { intakeOf, KNOWN_FINDINGS, sentenceOf } from '@white-ember/core/diagnosis';
 import { identityMismatch } from '@white-ember/core/job';
@@ -16,9 +18,9 @@ import { useSessionOf } from '../live/openSession.ts';
 import { keepKit, LAMPS, usualKit } from './intakeValues.ts';
 
 const USE_WORDS: Record<UsePattern, string> = {
-  'short-trips': 'Short trips, town',
-  mixed: 'Mixed',
-  long: 'Long distances',
+  'short-trips': wording.shortTripsTown,
+  mixed: common.mixed,
+  long: wording.longDistances,
 };
 
 /** Told by the other fields of the form, so not asked twice. */
@@ -75,20 +77,20 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
   const mismatch = toolVehicle === '' || !toolSaw ? undefined : identityMismatch(toolSaw, open.vehicle);
   return (
     <EntryForm of={form} className="grid gap-5">
-      <TextField name="text" label={first ? 'What the customer says' : 'What else is said'} rows={2} />
+      <TextField name="text" label={first ? wording.whatTheCustomerSays : wording.whatElseIsSaid} rows={2} />
       <div className="grid grid-cols-2 gap-4">
-        <FigureField name="distanceKm" label="Distance" />
+        <FigureField name="distanceKm" label={common.distance} />
         <ChoiceField
           name="powerLimited"
-          label="Power"
+          label={wording.power}
           options={[
-            ['', 'not asked'],
-            ['yes', 'Power is limited'],
-            ['no', 'full power'],
+            ['', common.notAsked],
+            ['yes', wording.powerIsLimited],
+            ['no', wording.fullPower],
           ]}
         />
       </div>
-      <ChipRow title="Use">
+      <ChipRow title={wording.use}>
         {USE_PATTERNS.map((id) => (
           <Chip
             key={id}
@@ -98,7 +100,7 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
           />
         ))}
       </ChipRow>
-      <ChipRow title="Lamps that are on">
+      <ChipRow title={wording.lampsThatAreOn}>
         {LAMPS.map(([id, label]) => (
           <Chip
             key={id}
@@ -108,7 +110,7 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
           />
         ))}
       </ChipRow>
-      <ChipRow title="Seen and heard" hint="Tap once: yes. Twice: no. Three times: not asked.">
+      <ChipRow title={wording.seenAndHeard} hint={wording.tapOnceYesTwiceNoThreeTimes}>
         {ASKED.map(({ id }) => (
           <ThreeWayChip
             key={id}
@@ -123,29 +125,29 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
       </ChipRow>
       <details className="border-2 border-rule bg-card">
         <summary className="font-head font-semibold min-h-12 px-3 content-center">
-          Service, oil and regenerations
+          {wording.serviceOilAndRegenerations}
         </summary>
         <div className="grid sm:grid-cols-2 gap-4 p-3 pt-0">
-          <FigureField name="servicedKm" label="Last service at" />
-          <FigureField name="oilChangedKm" label="Oil changed at" />
-          <TextField name="oilSpecification" label="Oil" hint="Specification; low in ash?" />
+          <FigureField name="servicedKm" label={wording.lastServiceAt} />
+          <FigureField name="oilChangedKm" label={wording.oilChangedAt} />
+          <TextField name="oilSpecification" label={wording.oil} hint={wording.specificationLowInAsh} />
           <FigureField
             name="regenEveryKm"
-            label="Between two regenerations"
-            hint="As the vehicle counts it, by the tool"
+            label={wording.betweenTwoRegenerations}
+            hint={wording.asTheVehicleCountsItByThe}
           />
         </div>
       </details>
       <details className="border-2 border-rule bg-card">
         <summary className="font-head font-semibold min-h-12 px-3 content-center">
-          On the van today
+          {wording.onTheVanToday}
           <span className="text-ink2 font-medium">
             {' '}
-            · {kit.length === 0 ? 'not said' : `${kit.length} of ${KIT_IDS.length}`}
+            · {kit.length === 0 ? wording.notSaid : wording.ofIt(kit.length, KIT_IDS.length)}
           </span>
         </summary>
         <div className="p-3 pt-0">
-          <ChipRow title="" hint="Checks needing missing tools come last.">
+          <ChipRow title="" hint={wording.checksNeedingMissingToolsComeLast}>
             {KIT_IDS.map((id) => (
               <Chip
                 key={id}
@@ -159,11 +161,11 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
       </details>
       <details className="border-2 border-rule bg-card" open={toolVehicle !== ''}>
         <summary className="font-head font-semibold min-h-12 px-3 content-center">
-          What the scan tool identified
+          {wording.whatTheScanToolIdentified}
         </summary>
         <div className="grid sm:grid-cols-[2fr_1fr] gap-4 p-3 pt-0">
-          <TextField name="toolSaw.vehicle" label="Vehicle, as the tool shows it" />
-          <FigureField name="toolSaw.displacementL" label="Engine size" />
+          <TextField name="toolSaw.vehicle" label={wording.vehicleAsTheToolShowsIt} />
+          <FigureField name="toolSaw.displacementL" label={common.engineSize} />
           {identity ? (
             <Button
               onClick={() => {
@@ -176,19 +178,19 @@ export function IntakeForm({ open, onDone }: { open: OpenJob; onDone: () => void
                 );
               }}
             >
-              Use the link’s data
+              {wording.useTheLinksData}
             </Button>
           ) : null}
         </div>
         {mismatch ? (
           <div className="p-3 pt-0">
-            <Notice title="The tool takes it for another vehicle" tone="alarm">
+            <Notice title={wording.theToolTakesItForAnotherVehicle} tone="alarm">
               <Say it={mismatch} />
             </Notice>
           </div>
         ) : null}
       </details>
-      <SaveButton main>Save the complaint</SaveButton>
+      <SaveButton main>{wording.saveTheComplaint}</SaveButton>
     </EntryForm>
   );
 }
@@ -199,7 +201,7 @@ const withOrWithout = (list: readonly string[], id: string, on: boolean): string
 function ChipRow({ title, hint, children }: { title: string; hint?: string; children: React.ReactNode }) {
   return (
     <fieldset className="min-w-0">
-      <legend className={title === '' ? 'sr-only' : 'mb-1'}>{title === '' ? 'Kit' : title}</legend>
+      <legend className={title === '' ? 'sr-only' : 'mb-1'}>{title === '' ? wording.kit : title}</legend>
       {hint ? <p className="text-sm text-ink2 mb-2">{hint}</p> : null}
       <div className="flex flex-wrap gap-2">{children}</div>
     </fieldset>

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/intake';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import type { StageProps } from '../../job/stageProps.ts';
 import { Photos } from '../photos/Photos.tsx';
@@ -12,13 +14,13 @@ export function IntakePanel({ open, canEnter, onLead }: StageProps) {
   return (
     <div className="grid gap-6 xl:grid-cols-[1.4fr_1fr]">
       <section className="grid gap-5 content-start min-w-0">
-        <h2 className="text-2xl">Intake</h2>
+        <h2 className="text-2xl">{common.intake}</h2>
         {known.map((entry) => (
           <blockquote key={entry.id} className="border-l-8 border-ink pl-4">
             <p className="text-lg">{entry.body.text}</p>
             <p className="text-sm text-ink2">
               {entry.authorName}
-              {entry.body.powerLimited ? ' · power is limited' : ''}
+              {entry.body.powerLimited ? wording.powerIsLimitedWithin : ''}
             </p>
           </blockquote>
         ))}

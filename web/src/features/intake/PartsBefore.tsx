@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/intake';
+import * as common from '@white-ember/core/words/screens/common';
 import { entriesOfKind, type BodyOf, type EntryOf } from '@white-ember/core/ledger';
 import { useWords } from '../../data/words.ts';
 import { ChoiceField, SaveButton, TextField } from '../../form/FieldForm.tsx';
@@ -12,20 +14,20 @@ type Changed = BodyOf<'part-changed'>;
 const CONDITION_WORDS: Record<Changed['condition'], string> = {
   new: 'new',
   used: 'used',
-  pattern: 'pattern part',
-  unknown: 'not known',
+  pattern: wording.patternPart,
+  unknown: common.notKnown,
 };
 const EFFECT_WORDS: Record<Changed['effect'], string> = {
-  none: 'changed nothing',
-  better: 'better for a while',
-  cured: 'cured it',
-  worse: 'worse since',
-  unknown: 'effect not known',
+  none: wording.changedNothing,
+  better: wording.betterForAWhile,
+  cured: wording.curedIt,
+  worse: wording.worseSince,
+  unknown: wording.effectNotKnown,
 };
 const FITS_WORDS: Record<NonNullable<Changed['fits']>, string> = {
   fits: 'fits',
   superseded: 'superseded',
-  incompatible: 'wrong part for this vehicle',
+  incompatible: wording.wrongPartForThisVehicle,
 };
 
 const FIELDS: FieldsOf<'part-changed'> = {
@@ -59,9 +61,11 @@ export function PartsBefore({
   );
   return (
     <div>
-      <h2 className="text-xl mb-1">{where === 'elsewhere' ? 'Changed before, by others' : 'Parts fitted'}</h2>
+      <h2 className="text-xl mb-1">
+        {where === 'elsewhere' ? wording.changedBeforeByOthers : wording.partsFitted}
+      </h2>
       <ChangedParts entries={entries} />
-      {entries.length === 0 ? <p className="text-ink2 py-1">Nothing is entered.</p> : null}
+      {entries.length === 0 ? <p className="text-ink2 py-1">{wording.nothingIsEntered}</p> : null}
       {canEnter ? <ChangedPartForm form={form} open={open} /> : null}
     </div>
   );
@@ -72,22 +76,22 @@ function ChangedPartForm({ form, open }: { form: OfEntry<'part-changed'>; open: 
   const words = useWords();
   return (
     <details className="border-2 border-rule bg-card mt-2">
-      <summary className="font-head font-semibold min-h-12 px-3 content-center">Add a part</summary>
+      <summary className="font-head font-semibold min-h-12 px-3 content-center">{wording.addAPart}</summary>
       <EntryForm of={form} className="grid grid-cols-2 gap-3 p-3 pt-0">
-        <TextField name="what" label="Part" className="col-span-2" />
-        <ChoiceField name="part" label="On the line" options={partOptions(open, words, 'elsewhere')} />
-        <TextField name="when" label="When" />
-        <ChoiceField name="condition" label="It was" options={Object.entries(CONDITION_WORDS)} />
-        <ChoiceField name="effect" label="It" options={Object.entries(EFFECT_WORDS)} />
-        <TextField name="number" label="Part number" />
-        <TextField name="supplier" label="Supplier" />
+        <TextField name="what" label={common.part} className="col-span-2" />
+        <ChoiceField name="part" label={common.onTheLine} options={partOptions(open, words, 'elsewhere')} />
+        <TextField name="when" label={wording.when} />
+        <ChoiceField name="condition" label={wording.itWas} options={Object.entries(CONDITION_WORDS)} />
+        <ChoiceField name="effect" label={common.it} options={Object.entries(EFFECT_WORDS)} />
+        <TextField name="number" label={common.partNumber} />
+        <TextField name="supplier" label={common.supplier} />
         <ChoiceField
           name="fits"
-          label="Number"
-          options={[['', 'not looked up'], ...Object.entries(FITS_WORDS)]}
+          label={common.number}
+          options={[['', wording.notLookedUp], ...Object.entries(FITS_WORDS)]}
         />
-        <TextField name="supersededBy" label="Superseded by" />
-        <SaveButton className="col-span-2">Save the part</SaveButton>
+        <TextField name="supersededBy" label={wording.supersededBy} />
+        <SaveButton className="col-span-2">{wording.saveThePart}</SaveButton>
       </EntryForm>
     </details>
   );
@@ -107,10 +111,10 @@ function ChangedParts({ entries }: { entries: readonly EntryOf<'part-changed'>[]
             {[
               CONDITION_WORDS[body.condition],
               EFFECT_WORDS[body.effect],
-              ...(body.number ? [`no. ${body.number}`] : []),
+              ...(body.number ? [common.noWithNumber(body.number)] : []),
               ...(body.supplier ? [body.supplier] : []),
               ...(body.fits ? [FITS_WORDS[body.fits]] : []),
-              ...(body.supersededBy ? [`now ${body.supersededBy}`] : []),
+              ...(body.supersededBy ? [common.now(body.supersededBy)] : []),
             ].join(' · ')}
           </p>
         </li>

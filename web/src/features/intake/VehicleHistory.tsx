@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/intake';
 import { useJobsQuery } from '../../data/api.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { JobLines } from '../vehicles/JobLines.tsx';
@@ -11,7 +12,7 @@ export function VehicleHistory({ open }: { open: OpenJob }) {
   if (earlier.length === 0) return null;
   return (
     <div>
-      <h2 className="text-xl mb-1">Previous visits</h2>
+      <h2 className="text-xl mb-1">{wording.previousVisits}</h2>
       <JobLines jobs={earlier} />
     </div>
   );

@@ -1,9 +1,10 @@
+import * as wording from '@white-ember/core/words/screens/intake';
 export const LAMPS: readonly (readonly [id: string, label: string])[] = [
-  ['filter', 'Filter lamp'],
-  ['engine', 'Engine lamp'],
-  ['glow', 'Glow lamp flashes'],
-  ['oil', 'Oil or service'],
-  ['exhaust-fluid', 'Exhaust fluid'],
+  ['filter', wording.filterLamp],
+  ['engine', wording.engineLamp],
+  ['glow', wording.glowLampFlashes],
+  ['oil', wording.oilOrService],
+  ['exhaust-fluid', wording.exhaustFluid],
 ];
 
 const KIT_KEY = 'white-ember kit';

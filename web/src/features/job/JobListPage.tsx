@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/job';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow, useWords } from '../../data/words.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { listedText } from '../clocks/clocks.ts';
@@ -18,9 +20,9 @@ const importOpenJob = () => import('./OpenJobSheet.tsx');
 const OpenJobSheet = lazy(async () => ({ default: (await importOpenJob()).OpenJobSheet }));
 
 const VIEWS = [
-  ['open', 'Open'],
-  ['today', 'Worked on today'],
-  ['all', 'All'],
+  ['open', wording.open],
+  ['today', wording.workedOnToday],
+  ['all', wording.all],
 ] as const;
 
 export function JobListPage() {
@@ -49,7 +51,7 @@ export function JobListPage() {
     <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto">
       <div className="flex flex-wrap items-end gap-4 mb-5">
         <div className="grow">
-          <h1 className="text-3xl">Jobs</h1>
+          <h1 className="text-3xl">{common.jobs}</h1>
           <p className="text-ink2">
             {words.weekday(today)}, {session.data?.workshop?.name}
           </p>
@@ -61,12 +63,12 @@ export function JobListPage() {
             onFocus={() => void importOpenJob().catch(() => undefined)}
             onClick={() => setOpening(true)}
           >
-            New job
+            {wording.newJob}
           </Button>
         ) : null}
       </div>
       <div className="flex flex-wrap gap-3 mb-4 items-center">
-        <div role="group" aria-label="Which jobs" className="flex border-2 border-ink rounded-sm">
+        <div role="group" aria-label={wording.whichJobs} className="flex border-2 border-ink rounded-sm">
           {VIEWS.map(([value, label]) => (
             <button
               key={value}
@@ -81,22 +83,24 @@ export function JobListPage() {
         <input
           className="input-box max-w-80"
           type="search"
-          aria-label="Find by plate, vehicle or customer"
-          placeholder="Plate, vehicle or customer"
+          aria-label={wording.findByPlateVehicleOrCustomer}
+          placeholder={wording.plateVehicleOrCustomer}
           value={find}
           onChange={(event) => change('find', event.target.value)}
         />
         {moved ? (
           <Button weight="quiet" onClick={sort}>
-            Show the latest first
+            {wording.showTheLatestFirst}
           </Button>
         ) : null}
       </div>
       {jobs.error ? <ProblemNotice problem={problemOf(jobs.error)} /> : null}
       {list.length === 0 && jobs.isSuccess ? (
         <div className="border-2 border-ink p-6">
-          <p className="text-xl font-head font-semibold mb-3">{find ? 'No job found.' : 'No jobs here.'}</p>
-          {canWork ? <Button onClick={() => setOpening(true)}>Open the first one</Button> : null}
+          <p className="text-xl font-head font-semibold mb-3">
+            {find ? wording.noJobFound : wording.noJobsHere}
+          </p>
+          {canWork ? <Button onClick={() => setOpening(true)}>{wording.openTheFirstOne}</Button> : null}
         </div>
       ) : null}
       <ul className="border-t-2 border-ink">
@@ -106,7 +110,7 @@ export function JobListPage() {
       </ul>
       {jobs.hasNextPage ? (
         <Button className="mt-4" disabled={jobs.isFetchingNextPage} onClick={() => void jobs.fetchNextPage()}>
-          Show older jobs
+          {wording.showOlderJobs}
         </Button>
       ) : null}
       {opening ? (
@@ -136,7 +140,7 @@ function nextOf(
   const runs = summary.clocks.find(({ until }) => Date.parse(until) > now);
   if (runs)
     return {
-      title: runs.next === undefined ? 'Wait' : `Wait, then ${spokenNow(runs.next)}`,
+      title: runs.next === undefined ? common.wait : wording.waitThen(spokenNow(runs.next)),
       minutes: Math.ceil((Date.parse(runs.until) - now) / 60_000),
     };
   return advice?.next && { title: spokenNow(advice.next.title), minutes: advice.next.minutes };
@@ -166,7 +170,9 @@ function JobRow({ job }: { job: JobListItem }) {
         <span className="max-md:row-start-3">
           <StageStrip stage={job.summary.stage} />
           <span className="text-sm text-ink2">
-            {job.summary.signedOff ? 'Signed off' : (words.name('stages', job.summary.stage as Stage) ?? '')}
+            {job.summary.signedOff
+              ? wording.signedOff
+              : (words.name('stages', job.summary.stage as Stage) ?? '')}
             {clock ? ` · ${clockName(clock).toLowerCase()} ${listedText(Date.parse(clock.until) - now)}` : ''}
           </span>
         </span>
@@ -193,21 +199,24 @@ function NextOf({
       </span>
       {next && !job.summary.waitsFor ? (
         <span className="block">
-          <span className="text-sm text-ink2 mr-2">Next</span>
+          <span className="text-sm text-ink2 mr-2">{wording.next}</span>
           {next.title}
           {next.minutes === undefined ? null : (
-            <span className="figure-text ml-2 text-sm">{next.minutes} min</span>
+            <span className="figure-text ml-2 text-sm">{common.min(next.minutes)}</span>
           )}
         </span>
       ) : null}
       {job.summary.waitsFor ? (
         <span className="block text-sm text-ember-text font-bold">
-          Waits for <Say it={job.summary.waitsFor} />
+          {wording.waitsFor} <Say it={job.summary.waitsFor} />
         </span>
       ) : null}
       <span className="block text-sm text-ink2">
-        {job.customerName ? `${job.customerName} · ` : ''}job {job.number} ·{' '}
-        {job.entryCount === 1 ? '1 entry' : `${job.entryCount} entries`}
+        {wording.job(
+          job.customerName ? `${job.customerName} · ` : '',
+          job.number,
+          job.entryCount === 1 ? wording.n1Entry : wording.entries(job.entryCount),
+        )}
       </span>
     </span>
   );

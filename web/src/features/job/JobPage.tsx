@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/job';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -90,7 +92,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
     <div className="grow flex flex-col max-lg:pb-44 lg:h-[calc(100dvh-48px-var(--ringing,0px))] lg:min-h-[640px]">
       <StageBar stage={stage} onStage={go} />
       <section
-        aria-label="Exhaust line"
+        aria-label={wording.exhaustLine}
         className={`bg-card border-b-2 border-rule shrink-0 ${wholeLine ? '' : 'lg:flex lg:items-center'}`}
       >
         <div
@@ -104,13 +106,13 @@ function OpenJobPage({ open }: { open: OpenJob }) {
               {vehicle.model}
             </Link>
             {distance === undefined ? '' : ` · ${words.distance(distance)}`}
-            {` · job ${job.number}`}
-            {derived.signedOff ? ' · signed off' : ''}
+            {wording.jobWithNumber(job.number)}
+            {derived.signedOff ? wording.signedOffWithin : ''}
           </p>
           <p className={`text-sm text-ink2 truncate min-w-0 ${wholeLine ? 'max-md:hidden' : 'hidden'}`}>
             {vehicle.filter
               ? `${vehicle.filter.name}, ${words.length(vehicle.filter.diameterMm)} × ${words.length(vehicle.filter.lengthMm)}, ${vehicle.filter.basis}`
-              : 'Filter size not known'}
+              : wording.filterSizeNotKnown}
           </p>
           <button
             type="button"
@@ -118,8 +120,8 @@ function OpenJobPage({ open }: { open: OpenJob }) {
             aria-expanded={wholeLine}
             onClick={() => dispatch(preferred({ wholeLine: !wholeLine }))}
           >
-            {wholeLine ? 'As a strip' : 'Draw it'}
-            <span className="sr-only">{wholeLine ? '' : ', the whole line'}</span>
+            {wholeLine ? wording.asAStrip : wording.drawIt}
+            <span className="sr-only">{wholeLine ? '' : wording.theWholeLine}</span>
           </button>
         </div>
         {wholeLine ? (
@@ -127,7 +129,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
             className="relative overflow-x-auto px-1"
             tabIndex={0}
             role="group"
-            aria-label="Line drawn whole, scrolls sideways"
+            aria-label={wording.lineDrawnWholeScrollsSideways}
           >
             <ExhaustLine
               vehicle={vehicle}
@@ -153,15 +155,15 @@ function OpenJobPage({ open }: { open: OpenJob }) {
         <main key={stage} className="relative min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
           {at === undefined ? null : (
             <div className="mb-4">
-              <Notice title={`As known on ${words.moment(at)}`}>
-                Nothing can be entered here.{' '}
+              <Notice title={wording.asKnownOn(words.moment(at))}>
+                {wording.nothingCanBeEnteredHere}{' '}
                 <Button weight="quiet" className="px-0" onClick={() => lookAt(undefined)}>
-                  Back to now
+                  {wording.backToNow}
                 </Button>
               </Notice>
             </div>
           )}
-          <section aria-label="Work">
+          <section aria-label={common.work}>
             <Later>
               {() => (
                 <StageWork

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/job';
 import { PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { useState } from 'react';
 import { sentenceOf } from '@white-ember/core/diagnosis';
@@ -37,7 +38,7 @@ export function KnownPanel({ open, canWork }: Of) {
   return (
     <aside
       className={`relative bg-card border-l-2 border-rule min-h-0 max-lg:hidden ${folded ? 'overflow-hidden' : 'overflow-auto p-4 pt-2 w-80'}`}
-      aria-label="What we know"
+      aria-label={wording.whatWeKnow}
       tabIndex={0}
     >
       <button
@@ -53,11 +54,12 @@ export function KnownPanel({ open, canWork }: Of) {
         {folded ? <PanelRightOpen aria-hidden size={20} /> : <PanelRightClose aria-hidden size={20} />}
         {folded ? (
           <span className="[writing-mode:vertical-rl] font-head font-semibold whitespace-nowrap">
-            What we know
-            {gist ? ` · ${gist.what}${gist.percent === undefined ? '' : `, ${gist.percent} %`}` : ''}
+            {wording.whatWeKnowWithPart(
+              gist ? ` · ${gist.what}${gist.percent === undefined ? '' : `, ${gist.percent} %`}` : '',
+            )}
           </span>
         ) : (
-          <span className="sr-only">Fold what we know</span>
+          <span className="sr-only">{wording.foldWhatWeKnow}</span>
         )}
       </button>
       {folded ? null : <Later>{() => <WhatWeKnow open={open} canWork={canWork} />}</Later>}
@@ -80,21 +82,23 @@ export function KnownRow({ open, canWork }: Of) {
         <span className="min-w-0 grow leading-tight line-clamp-2">
           {gist ? (
             <>
-              {gist.percent === undefined ? null : <span className="text-sm text-ink2">Most likely </span>}
+              {gist.percent === undefined ? null : (
+                <span className="text-sm text-ink2">{wording.mostLikely} </span>
+              )}
               <b className="font-head">{gist.what}</b>
             </>
           ) : (
-            <span className="text-ink2">Nothing stands out yet</span>
+            <span className="text-ink2">{wording.nothingStandsOutYet}</span>
           )}
         </span>
         {gist?.percent === undefined ? null : (
           <span className="figure-text text-lg whitespace-nowrap">{gist.percent} %</span>
         )}
         <span className="underline underline-offset-4 decoration-1 text-sm whitespace-nowrap">
-          What we know
+          {wording.whatWeKnow}
         </span>
       </button>
-      <Sheet open={whole} onOpenChange={setWhole} title="What we know">
+      <Sheet open={whole} onOpenChange={setWhole} title={wording.whatWeKnow}>
         <WhatWeKnow open={open} canWork={canWork} />
       </Sheet>
     </div>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/job';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../data/words.ts';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -29,17 +31,17 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
   const title = spokenNow(stepTitle(step, confirmed));
   switch (step.do) {
     case 'scan':
-      return { title, why, act: 'Go to the codes', stage: 'codes' };
+      return { title, why, act: wording.goToTheCodes, stage: 'codes' };
     case 'read':
     case 'warm-up':
-      return { title, why, act: 'Go to the reading', stage: 'baseline' };
+      return { title, why, act: wording.goToTheReading, stage: 'baseline' };
     case 'ask':
-      return { title, why, act: 'Go to the intake', stage: 'intake' };
+      return { title, why, act: wording.goToTheIntake, stage: 'intake' };
     case 'check':
       return {
         title,
         why,
-        act: 'Start this check',
+        act: wording.startThisCheck,
         stage: 'checks',
         ...(id === undefined ? {} : { check: id }),
       };
@@ -47,7 +49,7 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
       return {
         title,
         why,
-        act: confirmed ? 'Enter the repair' : 'Confirm it',
+        act: confirmed ? wording.enterTheRepair : wording.confirmIt,
         stage: confirmed ? 'treat' : 'decide',
         ...(confirmed || id === undefined ? {} : { confirms: id }),
       };
@@ -55,23 +57,23 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
       return {
         title,
         why,
-        act: derived.treatment || id === 'refit' ? 'Go to the work' : 'Choose the treatment',
+        act: derived.treatment || id === 'refit' ? wording.goToTheWork : wording.chooseTheTreatment,
         stage: derived.treatment || id === 'refit' ? 'treat' : 'decide',
       };
     case 'wait':
-      return { title, why, act: 'Go to the timer', stage: 'treat' };
+      return { title, why, act: wording.goToTheTimer, stage: 'treat' };
     case 'prove': {
       const its = toShowOf(id);
       return {
         title,
         why: its ? spokenNow(its.why) : why,
-        act: its?.check ? 'Start this check' : 'Open it',
+        act: its?.check ? wording.startThisCheck : wording.openIt,
         stage: its?.stage ?? 'prove',
         ...(its?.check ? { check: its.check } : {}),
       };
     }
     case 'hand-over':
-      return { title, why, act: 'Go to the hand-over', stage: 'hand-over' };
+      return { title, why, act: wording.goToTheHandOver, stage: 'hand-over' };
   }
 }
 
@@ -135,23 +137,23 @@ export function NextStep({
   if (open.sealed || !canWork) return null;
   if (!judgement || !next)
     return (
-      <section aria-label="Next step" className={`${AT_HAND} px-3 sm:px-4 min-h-16 content-center`}>
-        <p className="text-ink2">{judgement ? 'Nothing left to do.' : 'Working out the next step …'}</p>
+      <section aria-label={wording.nextStep} className={`${AT_HAND} px-3 sm:px-4 min-h-16 content-center`}>
+        <p className="text-ink2">{judgement ? wording.nothingLeftToDo : wording.workingOutTheNextStep}</p>
       </section>
     );
   const minutes = step?.minutes;
   const then = after.slice(0, THEN_SHOWN).map((step) => ({ step, told: tell(step, open.derived) }));
   return (
     <section
-      aria-label="Next step"
+      aria-label={wording.nextStep}
       className={`${AT_HAND} px-3 sm:px-4 py-1 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 items-center shrink-0`}
     >
       <div className="min-w-0 flex flex-wrap lg:flex-nowrap items-center gap-x-3">
         <div className="min-w-0 grow basis-60">
           <p className="leading-tight">
-            <span className="text-sm text-ink2 mr-2">Next</span>
+            <span className="text-sm text-ink2 mr-2">{wording.next}</span>
             <span className="font-head font-semibold text-lg">{next.title}</span>
-            {minutes === undefined ? null : <span className="figure-text ml-2">{minutes} min</span>}
+            {minutes === undefined ? null : <span className="figure-text ml-2">{common.min(minutes)}</span>}
           </p>
           <p className={`text-sm text-ink2 leading-snug ${unfolded ? '' : 'max-lg:hidden'}`}>{next.why}</p>
         </div>
@@ -162,11 +164,11 @@ export function NextStep({
             onClick={() => setUnfolded(!unfolded)}
           >
             {unfolded ? (
-              'Fold'
+              wording.fold
             ) : (
               <>
-                <span className="lg:hidden">Why, and what then</span>
-                <span className="max-lg:hidden">{`Then: ${then[0]?.told.title ?? ''}`}</span>
+                <span className="lg:hidden">{wording.whyAndWhatThen}</span>
+                <span className="max-lg:hidden">{wording.then(then[0]?.told.title ?? '')}</span>
               </>
             )}
           </button>
@@ -176,7 +178,7 @@ export function NextStep({
         {next.act}
       </Button>
       {unfolded ? (
-        <ol className="col-span-2 border-t-2 border-rule" aria-label="Then">
+        <ol className="col-span-2 border-t-2 border-rule" aria-label={wording.thenTitle}>
           {then.map(({ step, told }) => (
             <li key={`${step.do} ${step.id ?? ''}`} className="border-b-2 border-rule last:border-b-0">
               <button
@@ -185,7 +187,7 @@ export function NextStep({
               >
                 <span className="font-head font-semibold">{told.title}</span>
                 {step.minutes === undefined ? null : (
-                  <span className="figure-text ml-2">{step.minutes} min</span>
+                  <span className="figure-text ml-2">{common.min(step.minutes)}</span>
                 )}
                 <span className="text-sm text-ink2 ml-3">{told.why}</span>
               </button>

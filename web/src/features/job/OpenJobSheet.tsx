@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/job';
+import * as common from '@white-ember/core/words/screens/common';
 import { SameAs } from '../vehicles/SameAs.tsx';
 import { type Vehicle } from '@white-ember/core/contract';
 import { useState } from 'react';
@@ -45,8 +47,8 @@ export function OpenJobSheet({ onClose }: { onClose: () => void }) {
   };
   const isNew = find.trim().length >= LEAST_PLATE && vehicles.data?.length === 0 && !vehicles.isFetching;
   return (
-    <Sheet open onOpenChange={onClose} title="New job">
-      <Field label="Plate or vehicle">
+    <Sheet open onOpenChange={onClose} title={wording.newJob}>
+      <Field label={common.plateOrVehicle}>
         <input
           className="input-box"
           value={find}
@@ -54,7 +56,7 @@ export function OpenJobSheet({ onClose }: { onClose: () => void }) {
           autoComplete="off"
         />
       </Field>
-      <ul className="my-3 border-t-2 border-ink max-h-[40vh] overflow-auto" aria-label="Vehicles">
+      <ul className="my-3 border-t-2 border-ink max-h-[40vh] overflow-auto" aria-label={common.vehicles}>
         {(vehicles.data ?? []).map((vehicle) => (
           <VehicleToOpen key={vehicle.id} vehicle={vehicle} state={state} start={start} />
         ))}
@@ -71,7 +73,7 @@ export function OpenJobSheet({ onClose }: { onClose: () => void }) {
         }
         className="w-full"
       >
-        Add a vehicle
+        {common.addAVehicle}
       </Button>
     </Sheet>
   );

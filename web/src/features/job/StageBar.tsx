@@ -1,3 +1,4 @@
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { useEffect, useRef } from 'react';
 import { STAGES, type Stage } from '@white-ember/core/job';
@@ -16,7 +17,7 @@ export function StageBar({ stage, onStage }: { stage: Stage; onStage: (stage: St
   }, [stage]);
   return (
     <nav
-      aria-label="Stages"
+      aria-label={common.stages}
       className="no-print lg:hidden fixed inset-x-0 bottom-0 z-40 bg-tape text-tape-ink border-t-2 border-ink flex items-center gap-2 px-1 pb-[env(safe-area-inset-bottom)]"
     >
       <div className="grow min-w-0 flex overflow-x-auto" tabIndex={-1}>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/job';
 import { useWords } from '../../data/words.ts';
 import { STAGES, type Stage } from '@white-ember/core/job';
 
@@ -9,7 +10,7 @@ export function StageStrip({ stage }: { stage: string }) {
     <span
       className="flex gap-0.5 items-center"
       role="img"
-      aria-label={`Stage: ${words.name('stages', stage as Stage) ?? stage}`}
+      aria-label={wording.stage(words.name('stages', stage as Stage) ?? stage)}
     >
       {STAGES.map((name, i) => (
         <span

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/job';
+import * as common from '@white-ember/core/words/screens/common';
 import { Say } from '../../ui/Say.tsx';
 import { useWords } from '../../data/words.ts';
 import { useState, type ReactNode } from 'react';
@@ -32,9 +34,9 @@ export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean 
   const arrived = !derived.signedOff && !derived.after;
   const left = derived.evidence.filter(({ state }) => state !== 'shown').length;
   const titles: Record<Known, string> = {
-    likely: 'Likely',
-    evidence: left === 0 ? 'Evidence' : `Evidence · ${left}`,
-    readings: 'Readings',
+    likely: wording.likely,
+    evidence: left === 0 ? wording.evidence : wording.evidenceWithLeft(left),
+    readings: wording.readings,
   };
   return (
     <Tabs.Root
@@ -42,7 +44,7 @@ export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean 
       onValueChange={(value) => setChosen(KNOWN.find((one) => one === value))}
       className="grid gap-4 content-start"
     >
-      <Tabs.List aria-label="What we know" className="flex border-b-2 border-rule lg:mr-11">
+      <Tabs.List aria-label={wording.whatWeKnow} className="flex border-b-2 border-rule lg:mr-11">
         {KNOWN.map((one) => (
           <Tabs.Trigger key={one} value={one} className={TAB}>
             {titles[one]}
@@ -67,7 +69,7 @@ export function WhatWeKnow({ open, canWork }: { open: OpenJob; canWork: boolean 
 
 function EvidenceList({ open }: { open: OpenJob }) {
   return (
-    <ul className="divide-y-2 divide-rule" aria-label="Evidence">
+    <ul className="divide-y-2 divide-rule" aria-label={wording.evidence}>
       {[...open.derived.evidence].sort(openFirst).map((item) => (
         <li key={item.id} className="py-1.5 flex gap-2 items-start text-[15px] leading-snug">
           <StateMark state={EVIDENCE_MARK[item.state]} size={18} />
@@ -93,7 +95,7 @@ function OpenOnTheLine({ open }: { open: OpenJob }) {
   if (doubtful.length === 0) return null;
   return (
     <section>
-      <h2 className="text-lg mb-1">Open on the line</h2>
+      <h2 className="text-lg mb-1">{wording.openOnTheLine}</h2>
       <ul className="grid gap-2">
         {doubtful.map(([part, status]) => (
           <li key={part} className="flex gap-2 text-[15px] leading-snug">
@@ -115,7 +117,7 @@ function HeldOff({ open }: { open: OpenJob }) {
   if (holding.length === 0) return null;
   return (
     <section>
-      <h2 className="text-lg mb-1">Inhibits regeneration</h2>
+      <h2 className="text-lg mb-1">{wording.inhibitsRegeneration}</h2>
       <ul className="grid gap-1 text-[15px] leading-snug">
         {holding.map(({ code, meaning }) => (
           <li key={code}>
@@ -137,31 +139,38 @@ function ReadingFacts({ open }: { open: OpenJob }) {
     facts.push(
       <Ratio
         key="rb"
-        name="Before"
+        name={common.before}
         value={comparison.restrictionBefore}
         limit={limits.restrictionGoodRatio}
       />,
     );
   if (comparison?.restrictionAfter)
     facts.push(
-      <Ratio key="ra" name="After" value={comparison.restrictionAfter} limit={limits.restrictionGoodRatio} />,
+      <Ratio
+        key="ra"
+        name={common.afterTitle}
+        value={comparison.restrictionAfter}
+        limit={limits.restrictionGoodRatio}
+      />,
     );
   if (comparison?.sootAfter) {
     facts.push(
-      <Fact key="soot" name="Soot by pressure, after" value={words.soot(comparison.sootAfter.sootG, 0)}>
-        {words.span(words.soot(comparison.sootAfter.lowG, 0), words.soot(comparison.sootAfter.highG, 0))} if
-        there is no ash · limit {words.soot(limits.sootAfterCleanG)}
+      <Fact key="soot" name={wording.sootByPressureAfter} value={words.soot(comparison.sootAfter.sootG, 0)}>
+        {wording.ifThereIsNoAshLimit(
+          words.span(words.soot(comparison.sootAfter.lowG, 0), words.soot(comparison.sootAfter.highG, 0)),
+          words.soot(limits.sootAfterCleanG),
+        )}
       </Fact>,
     );
   }
   if (facts.length > 0) return <ul className="grid gap-2">{facts}</ul>;
   const reading = derived.before ?? derived.after;
-  if (!reading) return <p className="text-ink2">No reading yet.</p>;
+  if (!reading) return <p className="text-ink2">{wording.noReadingYet}</p>;
   return (
     <ul className="grid gap-1">
       {steadySamplesOf(reading.body.samples).map((sample, i) => (
         <li key={i} className="flex justify-between">
-          <span>{sample.kind === 'hold' ? `${Math.round(sample.rpm)} rpm` : sample.kind}</span>
+          <span>{sample.kind === 'hold' ? common.rpm(Math.round(sample.rpm)) : sample.kind}</span>
           <span className="figure-text">{withUnit(sample.dpMbar, pressureUnit)}</span>
         </li>
       ))}
@@ -179,8 +188,8 @@ function Ratio({
   limit: number;
 }) {
   return (
-    <Fact name={`${name}: restriction`} value={`${fixed(value.value, 1)} × clean`}>
-      {fixed(value.low, 1)}–{fixed(value.high, 1)} · limit {limit} ×
+    <Fact name={wording.restriction(name)} value={wording.clean(fixed(value.value, 1))}>
+      {wording.limit(fixed(value.low, 1), fixed(value.high, 1), limit)}
     </Fact>
   );
 }

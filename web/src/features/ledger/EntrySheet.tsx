@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/ledger';
 import { useState } from 'react';
 import type { Job } from '@white-ember/core/contract';
 import {
@@ -59,20 +60,20 @@ export function EntrySheet({
           <EntryText entry={entry} />
           {log ? (
             <p>
-              From the file “{log.fileName}”.{' '}
+              {wording.fromTheFile(log.fileName)}{' '}
               <a className="underline underline-offset-4" href={`/api/logs/${log.logId}/raw`} download>
-                Download the original file
+                {wording.downloadTheOriginalFile}
               </a>
             </p>
           ) : null}
           <dl className="text-sm text-ink2 grid grid-cols-[auto_1fr] gap-x-4">
-            <dt>Entered by</dt>
+            <dt>{wording.enteredBy}</dt>
             <dd>{entry.authorName}</dd>
-            <dt>Device clock</dt>
+            <dt>{wording.deviceClock}</dt>
             <dd>{words.fullMoment(entry.deviceTime)}</dd>
-            <dt>Server clock</dt>
+            <dt>{wording.serverClock}</dt>
             <dd>{words.fullMoment(entry.serverTime)}</dd>
-            <dt>Place in the ledger</dt>
+            <dt>{wording.placeInTheLedger}</dt>
             <dd>{entry.seq}</dd>
           </dl>
           {canWork &&
@@ -81,16 +82,13 @@ export function EntrySheet({
             <div className="border-t-2 border-rule pt-4 grid gap-3">
               {stage ? (
                 <Button weight="main" onClick={() => onCorrect(entry, stage)}>
-                  Correct this entry
+                  {wording.correctThisEntry}
                 </Button>
               ) : null}
-              <Field
-                label="Wrong? Give the reason; it stays in the history but no longer counts"
-                error={problem}
-              >
+              <Field label={wording.wrongGiveTheReasonItStaysIn} error={problem}>
                 <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
               </Field>
-              <Button onClick={() => void withdraw()}>Withdraw this entry</Button>
+              <Button onClick={() => void withdraw()}>{wording.withdrawThisEntry}</Button>
             </div>
           ) : null}
         </div>
@@ -102,7 +100,7 @@ export function EntrySheet({
 function EntryText({ entry }: { entry: Entry }) {
   const { body } = entry;
   if (body.kind === 'photo')
-    return <img src={`/api/photos/${body.photo}`} alt={body.caption ?? 'Photo'} className="max-h-96" />;
+    return <img src={`/api/photos/${body.photo}`} alt={body.caption ?? wording.photo} className="max-h-96" />;
   if (body.kind === 'reading') return <ReadingRows rows={body.samples} />;
   return (
     <p className="text-lg">
@@ -118,14 +116,14 @@ function ReadingRows({ rows }: { rows: readonly ReadingSample[] }) {
       <tbody>
         {rows.map((row, i) => (
           <tr key={i} className="border-b-2 border-rule">
-            <td className="py-1">{row.kind === 'hold' ? `hold, ${Math.round(row.rpm)} rpm` : row.kind}</td>
+            <td className="py-1">{row.kind === 'hold' ? wording.holdRpm(Math.round(row.rpm)) : row.kind}</td>
             <td className="figure-text text-right">
               {row.dpMbar === undefined ? '–' : words.pressure(row.dpMbar)}
             </td>
             <td className="text-sm text-ink2 text-right">
               {row.count === undefined
-                ? 'read by eye'
-                : `± ${words.pressureFigure(row.dpSdMbar ?? 0)}, ${row.count} readings`}
+                ? wording.readByEye
+                : wording.readings(words.pressureFigure(row.dpSdMbar ?? 0), row.count)}
             </td>
           </tr>
         ))}

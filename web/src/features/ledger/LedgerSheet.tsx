@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/ledger';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { entryFigure } from '@white-ember/core/job';
@@ -21,7 +22,7 @@ export function LedgerSheet({
     entries.flatMap((entry) => (entry.supersedes ? [[entry.supersedes, entry]] : [])),
   );
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Entries of this job" wide>
+    <Sheet open={open} onOpenChange={onOpenChange} title={wording.entriesOfThisJob} wide>
       <ol className="border-t-2 border-ink">
         {entries.map((entry) => {
           const next = successor.get(entry.id);
@@ -29,7 +30,7 @@ export function LedgerSheet({
           return <LedgerRow key={entry.id} entry={entry} onEntry={onEntry} fate={fate} />;
         })}
       </ol>
-      {entries.length === 0 ? <p>Nothing entered yet.</p> : null}
+      {entries.length === 0 ? <p>{wording.nothingEnteredYet}</p> : null}
     </Sheet>
   );
 }
@@ -60,7 +61,7 @@ function LedgerRow({
         </span>
         <span className="text-sm text-ink2 max-sm:col-start-2">
           {entry.authorName}
-          {entry.imported ? ', from an archive' : ''}
+          {entry.imported ? wording.fromAnArchive : ''}
         </span>
       </button>
     </li>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/ledger';
 import { SaveButton, TextField } from '../../form/FieldForm.tsx';
 import { text } from '../../form/kinds.ts';
 import { EntryForm } from '../../job/EntryForm.tsx';
@@ -11,8 +12,8 @@ export function NoteForm({ open }: { open: OpenJob }) {
   const form = useEntryForm(open, 'note', FIELDS);
   return (
     <EntryForm of={form} className="grid gap-2">
-      <TextField name="text" label="Note for the record" rows={2} />
-      <SaveButton>Add note</SaveButton>
+      <TextField name="text" label={wording.noteForTheRecord} rows={2} />
+      <SaveButton>{wording.addNote}</SaveButton>
     </EntryForm>
   );
 }

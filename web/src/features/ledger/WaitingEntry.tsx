@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/ledger';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { entryFigure } from '@white-ember/core/job';
@@ -21,25 +22,25 @@ export function WaitingEntry({ item: { entry, refused, failed } }: { item: Waiti
       {why === undefined ? null : (
         <>
           <p className="text-ember-text font-bold">
-            {refused === undefined ? 'The server could not process it' : 'Refused'}: {why}
+            {refused === undefined ? wording.theServerCouldNotProcessIt : wording.refused}: {why}
           </p>
           <details className="my-1">
-            <summary className="min-h-11 content-center cursor-pointer">What is in it</summary>
+            <summary className="min-h-11 content-center cursor-pointer">{wording.whatIsInIt}</summary>
             <pre className="text-sm whitespace-pre-wrap break-words">{JSON.stringify(content, null, 1)}</pre>
           </details>
           <p className="text-sm text-ink2">
             {refused === undefined
-              ? 'It is retried automatically; the others continue. '
-              : 'To correct it, enter it anew and discard this one.'}
+              ? wording.itIsRetriedAutomaticallyTheOthers
+              : wording.toCorrectItEnterItAnewAnd}
           </p>
           <div className="flex flex-wrap gap-x-5">
             {refused === undefined ? (
               <Button weight="quiet" className="px-0!" onClick={() => dispatch(sendFailedAgain(entry.id))}>
-                Try again now
+                {wording.tryAgainNow}
               </Button>
             ) : null}
             <Button weight="quiet" className="px-0!" onClick={() => void dispatch(discardRefused(entry.id))}>
-              Discard this entry
+              {wording.discardThisEntry}
             </Button>
           </div>
         </>

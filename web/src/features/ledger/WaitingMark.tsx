@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/ledger';
 import { lazy, Suspense, useState } from 'react';
 import { useAppSelector } from '../../data/store.ts';
 import { entries, useWaiting } from './useWaiting.ts';
@@ -16,12 +17,12 @@ export function WaitingMark() {
   const failed = own.filter((item) => item.failed !== undefined).length;
   const text =
     refused > 0
-      ? `${refused} refused`
+      ? wording.refusedWithRefused(refused)
       : failed > 0
-        ? `${failed} failed`
+        ? wording.failed(failed)
         : own.length > 0
-          ? `${entries(own.length)} waiting to be sent`
-          : 'nothing is kept here';
+          ? wording.waitingToBeSent(entries(own.length))
+          : wording.nothingIsKeptHere;
   return (
     <>
       <button

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/ledger';
+import * as common from '@white-ember/core/words/screens/common';
 import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import { sendWaiting } from '../../data/outbox.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -12,28 +14,22 @@ export function WaitingSheet({ onClose }: { onClose: () => void }) {
   const { offline, storeFault } = useAppSelector((state) => state.outbox);
   const dispatch = useAppDispatch();
   return (
-    <Sheet open onOpenChange={onClose} title="On this device, not sent yet">
+    <Sheet open onOpenChange={onClose} title={wording.onThisDeviceNotSentYet}>
       {storeFault === undefined ? null : (
-        <Notice title="This browser cannot store entries" tone="alarm">
-          Each is sent to the server at once and cannot be saved while it is unreachable. A private window or
-          a full disk may be the reason. The browser says: {storeFault}
+        <Notice title={wording.thisBrowserCannotStoreEntries} tone="alarm">
+          {wording.eachIsSentToTheServerAt(storeFault)}
         </Notice>
       )}
-      {offline ? (
-        <p className="mb-3">The server cannot be reached. It is tried again every few seconds.</p>
-      ) : null}
+      {offline ? <p className="mb-3">{wording.theServerCannotBeReachedItIs}</p> : null}
       <ul className="divide-y-2 divide-rule mb-4">
         {own.map((item) => (
           <WaitingEntry key={item.entry.id} item={item} />
         ))}
       </ul>
       {others > 0 ? (
-        <p className="mb-3 text-ink2">
-          {entries(others)} of another person are waiting here. They are sent when that person signs in on
-          this device.
-        </p>
+        <p className="mb-3 text-ink2">{wording.ofAnotherPersonAreWaitingHereThey(entries(others))}</p>
       ) : null}
-      <Button onClick={() => void dispatch(sendWaiting())}>Send now</Button>
+      <Button onClick={() => void dispatch(sendWaiting())}>{common.sendNow}</Button>
     </Sheet>
   );
 }

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/limits';
+import * as common from '@white-ember/core/words/screens/common';
 import { Say } from '../../ui/Say.tsx';
 import { spokenNow, useWords } from '../../data/words.ts';
 import { useEffect, useState } from 'react';
@@ -27,21 +29,21 @@ import { typedNumber } from '../../ui/format.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 
 const GROUPS: readonly (readonly [LimitDefinition['group'], string])[] = [
-  ['pressure', 'Pressure and soot'],
-  ['proof', 'Proof'],
-  ['outlook', 'When it is due again'],
-  ['sensor', 'Sensors'],
-  ['treatment', 'Before a treatment'],
-  ['choice', 'Treatment chances'],
-  ['burn', 'Regeneration'],
-  ['run', 'A regeneration, watched'],
-  ['clean', 'Cleaning in place'],
-  ['price', 'Time and price'],
-  ['clock', 'Timers'],
-  ['check', 'Guided checks'],
-  ['readiness', 'Conditions for judging'],
-  ['judgement', 'Likelihood thresholds'],
-  ['assumption', 'Assumed without a reading'],
+  ['pressure', wording.pressureAndSoot],
+  ['proof', wording.proof],
+  ['outlook', common.whenItIsDueAgain],
+  ['sensor', wording.sensors],
+  ['treatment', wording.beforeATreatment],
+  ['choice', wording.treatmentChances],
+  ['burn', common.regeneration],
+  ['run', wording.aRegenerationWatched],
+  ['clean', wording.cleaningInPlace],
+  ['price', wording.timeAndPrice],
+  ['clock', common.timers],
+  ['check', wording.guidedChecks],
+  ['readiness', wording.conditionsForJudging],
+  ['judgement', wording.likelihoodThresholds],
+  ['assumption', wording.assumedWithoutAReading],
 ];
 
 export function LimitsPage() {
@@ -67,22 +69,19 @@ export function LimitsPage() {
   }
   return (
     <main className="p-4 sm:p-6 max-w-5xl w-full mx-auto">
-      <h1 className="text-3xl mb-1">Limits</h1>
-      <p className="text-ink2 mb-4 max-w-[70ch]">
-        Every judgement uses these. Starting values are working rules; the vehicle maker’s data come first.
-        Changes make a new version; signed-off jobs keep their limits.
-      </p>
-      <Field label="Profile" className="max-w-md mb-6">
+      <h1 className="text-3xl mb-1">{common.limits}</h1>
+      <p className="text-ink2 mb-4 max-w-[70ch]">{wording.everyJudgementUsesTheseStarting}</p>
+      <Field label={wording.profile} className="max-w-md mb-6">
         <select
           className="input-box"
           value={family}
           onChange={(event) => setParams(event.target.value ? { family: event.target.value } : {})}
         >
-          <option value="">General, for every family without its own</option>
+          <option value="">{wording.generalForEveryFamilyWithoutItsOwn}</option>
           {families.map((name) => (
             <option key={name} value={name}>
               {name}
-              {(profiles.data ?? []).some((p) => p.family === name) ? '' : ' (no profile of its own yet)'}
+              {(profiles.data ?? []).some((p) => p.family === name) ? '' : wording.noProfileOfItsOwnYet}
             </option>
           ))}
         </select>
@@ -127,7 +126,7 @@ function overridesFrom(
   const problems: Record<string, string> = {};
   for (const id of LIMIT_IDS) {
     const { value, source } = rows[id];
-    if (Number.isNaN(value)) problems[id] = 'Enter a number';
+    if (Number.isNaN(value)) problems[id] = common.enterANumber;
     else if (value !== LIMIT_DEFINITIONS[id].value || source.trim() !== '') {
       overrides[id] = { value, source: source.trim() };
     }
@@ -185,11 +184,11 @@ function ProfileForm({
     >
       <p className="mb-4">
         {profile
-          ? `Version ${profile.version}, ${profile.createdBy}, ${words.shortDate(profile.createdAt)}`
+          ? wording.version(profile.version, profile.createdBy, words.shortDate(profile.createdAt))
           : family && general
-            ? `No profile of its own yet: judged by the general one, version ${general.version}, whose values stand here.`
-            : 'Starting values; nothing changed yet.'}
-        {mayEdit ? '' : ' A lead can change them.'}
+            ? wording.noProfileOfItsOwnYetJudged(general.version)
+            : wording.startingValuesNothingChangedYet}
+        {mayEdit ? '' : wording.aLeadCanChangeThem}
       </p>
       {GROUPS.map(([group, title]) => (
         <fieldset key={group} className="mb-8" disabled={!mayEdit}>
@@ -209,7 +208,7 @@ function ProfileForm({
       ))}
       {mayEdit ? (
         <div className="grid gap-4 max-w-2xl">
-          <Field label="Note on this version">
+          <Field label={wording.noteOnThisVersion}>
             <textarea
               className="input-box"
               rows={2}
@@ -219,12 +218,12 @@ function ProfileForm({
           </Field>
           {problems['whole'] ? <Notice title={problems['whole']} tone="alarm" /> : null}
           {Object.keys(problems).length > 0 && !problems['whole'] ? (
-            <Notice title="Some values are not right; they are marked above." tone="alarm" />
+            <Notice title={wording.someValuesAreNotRightTheyAre} tone="alarm" />
           ) : null}
           {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
-          {state.isSuccess ? <Notice title="Applied. Open jobs now use these limits." /> : null}
+          {state.isSuccess ? <Notice title={wording.appliedOpenJobsNowUseTheseLimits} /> : null}
           <Button type="submit" weight="main" disabled={state.isLoading}>
-            Apply
+            {wording.apply}
           </Button>
         </div>
       ) : null}
@@ -264,7 +263,7 @@ function LimitRow({
         <p className="font-bold" id={`limit-${id}`}>
           <Say it={definition.label} />
           {value === definition.value ? null : (
-            <span className="text-ember-text"> · changed from {shown(definition.value)}</span>
+            <span className="text-ember-text"> {wording.changedFrom(shown(definition.value))}</span>
           )}
         </p>
         <p className="text-sm text-ink2">
@@ -285,8 +284,8 @@ function LimitRow({
       </div>
       <input
         className="input-box"
-        placeholder="Why this value"
-        aria-label={`Source for: ${words.say(definition.label)}`}
+        placeholder={wording.whyThisValue}
+        aria-label={wording.sourceFor(words.say(definition.label))}
         value={source}
         onChange={(event) => onChange({ source: event.target.value })}
       />

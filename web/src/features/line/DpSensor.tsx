@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/line';
 import { useWords } from '../../data/words.ts';
 import { type KeyboardEvent, type ReactNode } from 'react';
 import { type PartId, type PartState } from '@white-ember/core/ledger';
@@ -107,7 +108,7 @@ function SensorBox({
   const words = useWords();
   return (
     <Part
-      label={`ΔP ${value}, differential pressure sensor: ${words.name('partStates', state)}`}
+      label={wording.deltapDifferentialPressureSensor(value, words.name('partStates', state))}
       selected={selected === 'dp-sensor'}
       onSelect={() => onPart('dp-sensor')}
     >
@@ -116,7 +117,7 @@ function SensorBox({
         <StateShape state={state} />
       </g>
       <LineText x={middle + 6} y={25} anchor="middle" fill="var(--steel)" size={13}>
-        ΔP
+        {wording.deltap}
       </LineText>{' '}
       <LineText x={middle} y={47} anchor="middle" weight={600} size={19} fill="var(--steel)">
         {value}
@@ -160,7 +161,7 @@ function LowPipe({
   const words = useWords();
   return (
     <Part
-      label={`Low pipe: ${words.name('partStates', low)}`}
+      label={wording.lowPipe(words.name('partStates', low))}
       selected={selected === 'low-pipe'}
       onSelect={() => onPart('low-pipe')}
     >
@@ -174,7 +175,7 @@ function LowPipe({
         <StateShape state={low} />
       </g>
       <LineText x={lowX - 12} y={22} anchor="end" fill="var(--ink2)" size={13}>
-        low
+        {wording.low}
       </LineText>
     </Part>
   );
@@ -199,7 +200,7 @@ function HighPipe({
   const words = useWords();
   return (
     <Part
-      label={`High pipe: ${words.name('partStates', high)}`}
+      label={wording.highPipe(words.name('partStates', high))}
       selected={selected === 'high-pipe'}
       onSelect={() => onPart('high-pipe')}
     >
@@ -213,7 +214,7 @@ function HighPipe({
         <StateShape state={high} />
       </g>
       <LineText x={highX + 12} y={22} fill="var(--ink2)" size={13}>
-        high
+        {wording.high}
       </LineText>
     </Part>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/line';
 import { useWords } from '../../data/words.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { useMemo } from 'react';
@@ -57,7 +58,7 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
       viewBox={`0 0 ${LINE_WIDTH} ${LINE_HEIGHT}`}
       className="w-full min-w-[940px] block"
       role="group"
-      aria-label={`Exhaust line of ${vehicle.plate}`}
+      aria-label={wording.exhaustLineOf(vehicle.plate)}
     >
       <defs>
         <linearGradient id="gas" gradientUnits="userSpaceOnUse" x1={0} x2={LINE_WIDTH} y1={0} y2={0}>
@@ -88,7 +89,7 @@ export function ExhaustLine({ vehicle, derived, selected, fluidEntry, onPart }: 
           high={has('high-pipe') ? stateOf('high-pipe') : undefined}
           low={has('low-pipe') ? stateOf('low-pipe') : undefined}
           state={stateOf('dp-sensor')}
-          value={sample ? withUnit(sample.dpMbar, pressureUnit) : `no ${unitLabel(pressureUnit)} yet`}
+          value={sample ? withUnit(sample.dpMbar, pressureUnit) : wording.noYet(unitLabel(pressureUnit))}
           selected={selected}
           onPart={onPart}
         />
@@ -291,7 +292,7 @@ function HeatKey({ caption }: { caption: string }) {
         strokeWidth={1.2}
       />
       <LineText x={x} y={46} size={12} fill="var(--ink2)">
-        gas {words.temperature(20)}
+        {wording.gas(words.temperature(20))}
       </LineText>
       <LineText x={x + 110} y={46} size={12} anchor="end" fill="var(--ink2)">
         {words.temperature(700)}

@@ -1,11 +1,12 @@
+import * as wording from '@white-ember/core/words/screens/line';
 import type { FluidEntry } from '@white-ember/core/ledger';
 import { LineText } from './LineText.tsx';
 import { AXIS_Y, type Body } from './lineLayout.ts';
 
 export const ENTRY_NAMES: Readonly<Record<FluidEntry, string>> = {
-  'high-pipe': 'by the high pipe',
-  'sensor-port': 'by the sensor’s port',
-  'before-turbine': 'before the turbo',
+  'high-pipe': wording.byTheHighPipe,
+  'sensor-port': wording.byTheSensorsPort,
+  'before-turbine': wording.beforeTheTurbo,
 };
 
 /** Where on the line the fluid goes in. */
@@ -23,7 +24,7 @@ export function entryX(
 /** An arrow into the line from below, with the word: fluid goes in here. */
 export function FluidMark({ x, entry }: { x: number; entry: FluidEntry }) {
   return (
-    <g role="img" aria-label={`Fluid goes in ${ENTRY_NAMES[entry]}`}>
+    <g role="img" aria-label={wording.fluidGoesIn(ENTRY_NAMES[entry])}>
       <path
         d={`M${x} ${AXIS_Y + 44} V${AXIS_Y + 14} m-6 9 l6 -9 l6 9`}
         fill="none"
@@ -31,7 +32,7 @@ export function FluidMark({ x, entry }: { x: number; entry: FluidEntry }) {
         strokeWidth={4}
       />
       <LineText x={x - 10} y={AXIS_Y + 42} anchor="end" weight={600} fill="var(--ember-text)">
-        fluid
+        {wording.fluid}
       </LineText>
     </g>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/line';
 import { useEffect, useRef } from 'react';
 import type { Vehicle } from '@white-ember/core/contract';
 import type { FluidEntry, PartId } from '@white-ember/core/ledger';
@@ -34,7 +35,7 @@ export function LineStrip({
       ref={row}
       className="relative grow min-w-0 flex overflow-x-auto"
       role="group"
-      aria-label={`Parts of ${vehicle.plate}`}
+      aria-label={wording.partsOf(vehicle.plate)}
       tabIndex={-1}
     >
       {stripParts(vehicle, derived).map((one) => (
@@ -65,14 +66,14 @@ function PartButton({
   const isPressure = part === 'dp-sensor';
   const value = isPressure
     ? reads?.dpMbar === undefined
-      ? `no ${words.label('pressure')} yet`
+      ? wording.noYet(words.label('pressure'))
       : words.pressure(reads.dpMbar)
     : reads === undefined
       ? undefined
       : reads.celsius === undefined
         ? '–'
         : words.temperature(reads.celsius, 0);
-  const full = isPressure ? 'differential pressure sensor' : words.name('parts', part);
+  const full = isPressure ? wording.differentialPressureSensor : words.name('parts', part);
   return (
     <div data-part={part} className="relative shrink-0 grow grid">
       <button
@@ -100,10 +101,10 @@ function PartButton({
       {fluid ? (
         <span
           role="img"
-          aria-label={`Fluid goes in ${ENTRY_NAMES[fluid]}`}
+          aria-label={wording.fluidGoesIn(ENTRY_NAMES[fluid])}
           className="absolute inset-x-0 bottom-0.5 text-center text-[13px] leading-none font-semibold text-ember-text pointer-events-none"
         >
-          ↑ fluid
+          {wording.fluidWithin}
         </span>
       ) : null}
     </div>

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/line';
 import type { Vehicle } from '@white-ember/core/contract';
 import {
   type FluidEntry,
@@ -9,13 +11,13 @@ import {
 import type { OpenJob } from '../../job/useJob.ts';
 
 export const BODY_NAMES = {
-  engine: 'Engine',
-  turbine: 'Turbine',
-  catalyst: 'Catalyst',
-  filter: 'Filter',
-  scr: 'SCR brick',
-  silencer: 'Silencer',
-  tail: 'Tail',
+  engine: common.engine,
+  turbine: wording.turbine,
+  catalyst: wording.catalyst,
+  filter: common.filter,
+  scr: wording.scrBrick,
+  silencer: wording.silencer,
+  tail: wording.tail,
 } as const;
 
 export const shortEgt = (part: PartId): string => part.toUpperCase().replace('EGT', 'EGT ');
@@ -26,9 +28,9 @@ export function shownSample(derived: OpenJob['derived']): { sample?: SteadySampl
   const sample = [...steadySamplesOf(entry?.body.samples ?? [])]
     .filter((s) => s.kind !== 'key-off')
     .sort((a, b) => b.rpm - a.rpm)[0];
-  if (!entry || !sample) return { caption: 'Nothing read yet' };
-  const at = sample.kind === 'idle' ? 'idle' : `hold at ${Math.round(sample.rpm / 10) * 10} rpm`;
-  return { sample, caption: `${entry.body.purpose === 'after' ? 'After' : 'Before'}, ${at}` };
+  if (!entry || !sample) return { caption: wording.nothingReadYet };
+  const at = sample.kind === 'idle' ? 'idle' : wording.holdAtRpm(Math.round(sample.rpm / 10) * 10);
+  return { sample, caption: `${entry.body.purpose === 'after' ? common.afterTitle : common.before}, ${at}` };
 }
 
 /** One part of the line as the strip shows it, in the order of the gas. */
@@ -44,16 +46,16 @@ export interface StripPart {
 const ORDER: readonly (readonly [PartId, string])[] = [
   ['engine', BODY_NAMES.engine],
   ['back-pressure-sensor', 'P'],
-  ['egt1', 'EGT 1'],
+  ['egt1', common.egt1],
   ['turbine', BODY_NAMES.turbine],
-  ['egt2', 'EGT 2'],
+  ['egt2', common.egt2],
   ['catalyst', BODY_NAMES.catalyst],
-  ['egt3', 'EGT 3'],
-  ['high-pipe', 'High pipe'],
+  ['egt3', common.egt3],
+  ['high-pipe', wording.highPipeTitle],
   ['dp-sensor', 'ΔP'],
   ['filter', BODY_NAMES.filter],
-  ['low-pipe', 'Low pipe'],
-  ['egt4', 'EGT 4'],
+  ['low-pipe', wording.lowPipeTitle],
+  ['egt4', common.egt4],
   ['scr', BODY_NAMES.scr],
   ['silencer', BODY_NAMES.silencer],
 ];

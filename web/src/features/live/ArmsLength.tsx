@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/live';
+import * as common from '@white-ember/core/words/screens/common';
 import type { UnitChoice } from '@white-ember/core/words';
 import { Volume2, VolumeX, X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
@@ -32,7 +34,7 @@ function askedFor({ steps }: LiveState, plan: BaselinePlan, next: string | undef
   const now = steps.find(({ state }) => state === 'now');
   const rpm = now?.id === 'hold-low' ? plan.lowRpm : now?.id === 'hold-high' ? plan.highRpm : undefined;
   return {
-    text: now?.text ?? (next === undefined ? 'Baseline complete' : `Baseline complete. Next: ${next}`),
+    text: now?.text ?? (next === undefined ? wording.baselineComplete : wording.baselineCompleteNext(next)),
     rpm,
   };
 }
@@ -89,7 +91,11 @@ export function ArmsLength({
   useEffect(() => {
     if (!sound || !last) return;
     cues.captured(
-      `${Math.round(last.rpm / 10) * 10} revs, ${fromBase(last.deltaPMbar, pressureUnit).toFixed(0)} ${pressureUnit === 'mbar' ? 'millibar' : unitLabel(pressureUnit)}`,
+      wording.revs(
+        Math.round(last.rpm / 10) * 10,
+        fromBase(last.deltaPMbar, pressureUnit).toFixed(0),
+        pressureUnit === 'mbar' ? wording.millibar : unitLabel(pressureUnit),
+      ),
     );
   }, [cues, sound, last, pressureUnit]);
 
@@ -105,7 +111,7 @@ export function ArmsLength({
       ref={stage}
       role="dialog"
       aria-modal="true"
-      aria-label="Arm’s-length view"
+      aria-label={wording.armsLengthView}
       tabIndex={-1}
       className="fixed inset-0 z-40 bg-card text-ink grid grid-rows-[auto_minmax(0,1fr)_auto] outline-none select-none"
       onPointerDown={(event) => {
@@ -123,22 +129,22 @@ export function ArmsLength({
       />
       <div className="border-t-2 border-ink p-3 sm:px-10 flex flex-wrap gap-x-12 gap-y-2 items-end justify-between">
         <p>
-          <span className="block text-lg text-ink2">last steady reading</span>
+          <span className="block text-lg text-ink2">{wording.lastSteadyReading}</span>
           <span className="figure-text text-4xl sm:text-5xl">
             {last ? withUnit(last.deltaPMbar, pressureUnit) : '–'}
           </span>
-          {last ? <span className="text-xl"> at {Math.round(last.rpm / 10) * 10} rpm</span> : null}
+          {last ? <span className="text-xl"> {wording.atRpm(Math.round(last.rpm / 10) * 10)}</span> : null}
         </p>
         <p>
-          <span className="block text-lg text-ink2">before the filter</span>
+          <span className="block text-lg text-ink2">{common.beforeTheFilter}</span>
           <span className="figure-text text-4xl sm:text-5xl">
             {egt3 === undefined ? '–' : withUnit(egt3, temperatureUnit)}
           </span>
         </p>
         {clock ? (
-          <p role="timer" aria-label={`${clockName(clock)} on ${clock.plate}: ${leftText(clock.leftMs)}`}>
+          <p role="timer" aria-label={wording.on(clockName(clock), clock.plate, leftText(clock.leftMs))}>
             <span className="block text-lg text-ink2">
-              {clockName(clock).toLowerCase()} on {clock.plate}
+              {wording.onWithWhat(clockName(clock).toLowerCase(), clock.plate)}
             </span>
             <span className="figure-text text-4xl sm:text-5xl">{leftText(clock.leftMs)}</span>
           </p>
@@ -154,8 +160,8 @@ export function ArmsLength({
       </div>
       <p className="sr-only" role="status">
         {last
-          ? `Taken: ${withUnit(last.deltaPMbar, pressureUnit)} at ${Math.round(last.rpm)} rpm`
-          : 'No readings yet'}
+          ? wording.takenAtRpm(withUnit(last.deltaPMbar, pressureUnit), Math.round(last.rpm))
+          : wording.noReadingsYet}
       </p>
     </div>
   );
@@ -183,7 +189,7 @@ function ArmsButtons({
         type="button"
         className="size-16 grid place-items-center border-2 border-ink"
         aria-pressed={sound}
-        aria-label="Tone and speech"
+        aria-label={wording.toneAndSpeech}
         onClick={() => {
           if (sound) cues.off();
           else cues.on();
@@ -195,7 +201,7 @@ function ArmsButtons({
       <button
         type="button"
         className="size-16 grid place-items-center border-2 border-ink"
-        aria-label="Leave the arm’s-length view (F)"
+        aria-label={wording.leaveTheArmsLengthViewF}
         aria-keyshortcuts="f"
         onClick={onClose}
       >
@@ -206,7 +212,7 @@ function ArmsButtons({
         className="min-h-16 px-6 bg-ink text-paper font-head font-semibold text-2xl"
         onClick={session.mark}
       >
-        Mark{state.marks.length > 0 ? ` ${state.marks.length}` : ''} · space
+        {wording.markSpace(state.marks.length > 0 ? ` ${state.marks.length}` : '')}
       </button>
     </div>
   );
@@ -231,15 +237,15 @@ function BigFigure({
   return (
     <div className="px-4 sm:px-10 grid sm:grid-cols-[minmax(0,2fr)_minmax(0,1fr)] gap-6 items-center min-h-0">
       <div className="min-w-0">
-        <p className="font-head font-semibold text-3xl text-steel">ΔP across the filter</p>
+        <p className="font-head font-semibold text-3xl text-steel">{wording.deltapAcrossTheFilter}</p>
         <p className="figure-text text-steel leading-none whitespace-nowrap text-[min(34vw,42vh)] sm:text-[min(23vw,44vh)]">
           {shown === undefined ? '–' : shown.toFixed(Math.abs(shown) < 10 ? 1 : 0)}
           <span className="text-[0.25em]"> {unitLabel(pressureUnit)}</span>
         </p>
         <p className={`font-head font-semibold text-2xl ${limit?.over ? 'text-ember-text' : 'text-ink2'}`}>
-          {limit?.over ? 'too high or implausible: ' : ''}
-          {limit?.text ?? 'no limit at this speed'}
-          {clean === undefined ? '' : ` · clean would read ${withUnit(clean, pressureUnit)} at this flow`}
+          {limit?.over ? wording.tooHighOrImplausible : ''}
+          {limit?.text ?? wording.noLimitAtThisSpeed}
+          {clean === undefined ? '' : wording.cleanWouldReadAtThisFlow(withUnit(clean, pressureUnit))}
         </p>
       </div>
       <Trend session={session} state={state} />
@@ -257,12 +263,12 @@ function AskedSpeed({ asked, rpm, inBand }: { asked: Asked; rpm: number; inBand:
         </p>
         <p className="whitespace-nowrap">
           {asked.rpm === undefined
-            ? `${Math.round(rpm / 10) * 10} rpm`
+            ? common.rpm(Math.round(rpm / 10) * 10)
             : inBand
-              ? 'in the band'
+              ? wording.inTheBand
               : rpm < asked.rpm
-                ? 'more'
-                : 'less'}
+                ? wording.more
+                : wording.less}
         </p>
       </div>
       <RevBand rpm={rpm} aimRpm={asked.rpm} />
@@ -313,13 +319,13 @@ function Trend({ session, state }: { session: LiveSession; state: LiveState }) {
     <figure className="max-sm:hidden">
       <figcaption className="font-head font-semibold text-2xl text-ink2">
         {change === undefined || Math.abs(change) < 0.5
-          ? 'steady'
-          : `${change < 0 ? 'falling' : 'rising'} ${withUnit(Math.abs(change), unit)} every 10 s`}
+          ? wording.steady
+          : wording.every10S(change < 0 ? wording.falling : wording.rising, withUnit(Math.abs(change), unit))}
       </figcaption>
       <svg viewBox={`0 0 ${width} ${height}`} className="w-full border-l-2 border-b-2 border-ink" aria-hidden>
         <polyline points={line} fill="none" stroke="var(--steel)" strokeWidth={4} />
       </svg>
-      <p className="text-ink2 text-lg text-right">last 2 minutes</p>
+      <p className="text-ink2 text-lg text-right">{wording.last2Minutes}</p>
     </figure>
   );
 }

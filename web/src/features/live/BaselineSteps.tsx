@@ -1,27 +1,28 @@
+import * as wording from '@white-ember/core/words/screens/live';
 import type { BaselineStep, BaselineStepId } from '@white-ember/core/readings';
 import { Say } from '../../ui/Say.tsx';
 
 const NAMES: Readonly<Record<BaselineStepId, string>> = {
-  'key-on': 'Key on',
-  'cold-idle': 'Cold idle',
-  'warm-idle': 'Warm idle',
-  'hold-low': 'First hold',
-  'hold-high': 'Second hold',
-  snaps: 'Snaps',
-  'key-off': 'Key off',
+  'key-on': wording.keyOn,
+  'cold-idle': wording.coldIdle,
+  'warm-idle': wording.warmIdle,
+  'hold-low': wording.firstHold,
+  'hold-high': wording.secondHold,
+  snaps: wording.snaps,
+  'key-off': wording.keyOff,
 };
 
 const WORDS: Readonly<Record<BaselineStep['state'], string>> = {
   done: 'done',
   now: 'now',
-  'to-do': 'to do',
-  'not-needed': 'not needed',
+  'to-do': wording.toDo,
+  'not-needed': wording.notNeeded,
 };
 
 /** The guided baseline: each step is recognised by itself; what is missing is said. */
 export function BaselineSteps({ steps }: { steps: readonly BaselineStep[] }) {
   return (
-    <ol aria-label="Baseline" className="grid gap-1">
+    <ol aria-label={wording.baseline} className="grid gap-1">
       {steps.map(({ id, state, share, text }) => (
         <li
           key={id}

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/live';
+import * as common from '@white-ember/core/words/screens/common';
 import { say } from '@white-ember/core/words';
 import { spokenNow } from '../../data/words.ts';
 import { useWords } from '../../data/words.ts';
@@ -16,13 +18,13 @@ import type { BenchSetup } from '../../workers/benchWorker.ts';
 const own = (faults: AdapterFaults): BenchSetup['tool'] => ({ speaks: 'own', faults });
 
 const TOOLS: Readonly<Record<string, { readonly label: string; readonly tool: BenchSetup['tool'] }>> = {
-  sound: { label: 'Sound, 60 values a second', tool: own({}) },
-  fast: { label: 'Fast, 280 values a second', tool: own({ valuesPerS: 280 }) },
-  obd: { label: 'Generic, speaks OBD only', tool: { speaks: 'obd' } },
-  slow: { label: 'Slow, 8 values a second', tool: own({ valuesPerS: 8 }) },
-  drops: { label: 'Drops out after a minute', tool: own({ dropsOutAfterS: 60 }) },
-  wrong: { label: 'Takes it for another vehicle', tool: own({ takesFor: 'Larch 8.9' }) },
-  volts: { label: 'ΔP in volts only', tool: own({ voltsOnly: ['dpfDeltaP'] }) },
+  sound: { label: wording.sound60ValuesASecond, tool: own({}) },
+  fast: { label: wording.fast280ValuesASecond, tool: own({ valuesPerS: 280 }) },
+  obd: { label: wording.genericSpeaksObdOnly, tool: { speaks: 'obd' } },
+  slow: { label: wording.slow8ValuesASecond, tool: own({ valuesPerS: 8 }) },
+  drops: { label: wording.dropsOutAfterAMinute, tool: own({ dropsOutAfterS: 60 }) },
+  wrong: { label: wording.takesItForAnotherVehicle, tool: own({ takesFor: wording.larch89 }) },
+  volts: { label: wording.deltapInVoltsOnly, tool: own({ voltsOnly: ['dpfDeltaP'] }) },
 };
 
 /** What shows clearly in a baseline, of each fault. */
@@ -79,12 +81,9 @@ export function BenchSetupForm({
         });
       }}
     >
-      <p className="max-w-prose">
-        A simulated vehicle on the same link as a real one: same physics, known faults. For trying out,
-        demonstrating and practising.
-      </p>
+      <p className="max-w-prose">{wording.aSimulatedVehicleOnTheSameLink}</p>
       <label className="grid gap-1">
-        <span className="font-head font-semibold">Vehicle</span>
+        <span className="font-head font-semibold">{common.vehicle}</span>
         <select className="input-box" value={name} onChange={(event) => setName(event.target.value)}>
           {BENCH_FAMILIES.map((one) => (
             <option key={one.name}>{one.name}</option>
@@ -92,10 +91,10 @@ export function BenchSetupForm({
         </select>
       </label>
       <label className="grid gap-1">
-        <span className="font-head font-semibold">What is wrong with it</span>
+        <span className="font-head font-semibold">{wording.whatIsWrongWithIt}</span>
         <select className="input-box" value={fault} onChange={(event) => setFault(event.target.value)}>
-          <option value="">Nothing</option>
-          <option value="hidden">Hidden fault</option>
+          <option value="">{wording.nothing}</option>
+          <option value="hidden">{wording.hiddenFault}</option>
           {FAULT_IDS.map((id) => (
             <option key={id} value={id}>
               {spokenNow(say(`benchFaults.${id}`))}
@@ -104,18 +103,18 @@ export function BenchSetupForm({
         </select>
       </label>
       <label className="grid gap-1">
-        <span className="font-head font-semibold">Engine</span>
+        <span className="font-head font-semibold">{common.engine}</span>
         <select
           className="input-box"
           value={cold ? 'cold' : 'warm'}
           onChange={(event) => setCold(event.target.value === 'cold')}
         >
-          <option value="warm">Warm from driving</option>
-          <option value="cold">Cold, stood overnight at {words.temperature(12)}</option>
+          <option value="warm">{wording.warmFromDriving}</option>
+          <option value="cold">{wording.coldStoodOvernightAt(words.temperature(12))}</option>
         </select>
       </label>
       <label className="grid gap-1">
-        <span className="font-head font-semibold">Scan tool</span>
+        <span className="font-head font-semibold">{wording.scanTool}</span>
         <select className="input-box" value={tool} onChange={(event) => setTool(event.target.value)}>
           {Object.entries(TOOLS).map(([id, { label }]) => (
             <option key={id} value={id}>
@@ -125,7 +124,7 @@ export function BenchSetupForm({
         </select>
       </label>
       <Button weight="main" type="submit" className="justify-self-start">
-        Set up the simulated vehicle
+        {wording.setUpTheSimulatedVehicle}
       </Button>
     </form>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/live';
 import { type LinkChannel } from '@white-ember/core/link';
 import { spokenNow } from '../../data/words.ts';
 import { CHANNEL_PRESETS, roleName } from '@white-ember/core/readings';
@@ -29,7 +30,7 @@ export function ChannelPicker({ session, state }: { session: LiveSession; state:
   return (
     <>
       <label className="flex items-center gap-2">
-        <span className="sr-only">Channels for</span>
+        <span className="sr-only">{wording.channelsFor}</span>
         <select
           className="input-box w-auto!"
           value={preset}
@@ -39,7 +40,7 @@ export function ChannelPicker({ session, state }: { session: LiveSession; state:
             if (next) void session.choose(next.roles);
           }}
         >
-          {preset === OWN ? <option value={OWN}>Custom</option> : null}
+          {preset === OWN ? <option value={OWN}>{wording.custom}</option> : null}
           {CHANNEL_PRESETS.map(({ id, label }) => (
             <option key={id} value={id}>
               {spokenNow(label)}
@@ -66,7 +67,9 @@ function ChannelList({
 }) {
   return (
     <details className="basis-full order-last">
-      <summary className="min-h-11 content-center underline underline-offset-4">Channels one by one</summary>
+      <summary className="min-h-11 content-center underline underline-offset-4">
+        {wording.channelsOneByOne}
+      </summary>
       <ul className="grid sm:grid-cols-2 gap-x-4">
         {channels.map(({ id, name, role, status }) => (
           <li key={id}>
@@ -82,7 +85,7 @@ function ChannelList({
                 {spokenNow(roleName(role))}
                 <span className="text-sm text-ink2">
                   {name === spokenNow(roleName(role)) ? '' : ` ${name}`}
-                  {status === 'not-fitted' ? ', not fitted' : status === 'volts' ? ', volts only' : ''}
+                  {status === 'not-fitted' ? wording.notFitted : status === 'volts' ? wording.voltsOnly : ''}
                 </span>
               </span>
             </label>

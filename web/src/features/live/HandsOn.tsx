@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/live';
 import { spokenNow } from '../../data/words.ts';
 import { useState } from 'react';
 import { fromBase, toBase, unitLabel } from '@white-ember/core/quantities';
@@ -21,7 +22,7 @@ export function HandsOn({ session, state }: { session: LiveSession; state: LiveS
   return (
     <details className="border-2 border-rule bg-card">
       <summary className="font-head font-semibold text-xl min-h-12 content-center px-3">
-        At the vehicle, by hand
+        {wording.atTheVehicleByHand}
       </summary>
       <form
         className="grid gap-2 p-3 pt-0"
@@ -34,7 +35,7 @@ export function HandsOn({ session, state }: { session: LiveSession; state: LiveS
         <ActChoice choice={choice} setChoice={setChoice} />
         {act?.asksMbar ? (
           <label className="grid gap-1">
-            <span className="font-head font-semibold">Pressure of the pump, {unitLabel(unit)}</span>
+            <span className="font-head font-semibold">{wording.pressureOfThePump(unitLabel(unit))}</span>
             <input
               className="input-box"
               inputMode="decimal"
@@ -43,9 +44,11 @@ export function HandsOn({ session, state }: { session: LiveSession; state: LiveS
             />
           </label>
         ) : null}
-        <Button type="submit">Do it</Button>
+        <Button type="submit">{wording.doIt}</Button>
         <p role="status" className="min-h-6">
-          {state.handsOn ? `${state.handsOn.done ? '' : 'Not done: '}${spokenNow(state.handsOn.text)}` : ''}
+          {state.handsOn
+            ? `${state.handsOn.done ? '' : wording.notDone}${spokenNow(state.handsOn.text)}`
+            : ''}
         </p>
       </form>
     </details>
@@ -56,7 +59,7 @@ export function HandsOn({ session, state }: { session: LiveSession; state: LiveS
 function ActChoice({ choice, setChoice }: { choice: string; setChoice: (value: string) => void }) {
   return (
     <label className="grid gap-1">
-      <span className="sr-only">What to do</span>
+      <span className="sr-only">{wording.whatToDo}</span>
       <select className="input-box" value={choice} onChange={(event) => setChoice(event.target.value)}>
         {HANDS_ON.map(({ at, acts }, i) => (
           <optgroup key={at} label={at}>

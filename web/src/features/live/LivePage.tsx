@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/live';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../data/words.ts';
 import { useEffect, useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -50,12 +52,12 @@ function Live({ open }: { open: OpenJob }) {
   return (
     <main className="p-3 sm:p-4 grid gap-3 min-w-0 content-start">
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="text-2xl">Live values</h1>
+        <h1 className="text-2xl">{wording.liveValues}</h1>
         <Link
           to={`/jobs/${job.id}`}
           className="underline underline-offset-4 min-h-11 inline-flex items-center"
         >
-          {vehicle.plate}, {vehicle.model}, job {job.number}
+          {common.job(vehicle.plate, vehicle.model, job.number)}
         </Link>
       </div>
       <OnThisDevice open={open} session={session} />
@@ -81,16 +83,20 @@ function OnThisDevice({ open, session }: { open: OpenJob; session: LiveSession |
     await navigate(`/jobs/${open.job.id}/logs?log=${recording.id}`);
   };
   return (
-    <ul aria-label="Recordings on this device" className="grid gap-2">
+    <ul aria-label={wording.recordingsOnThisDevice} className="grid gap-2">
       {shown.map((recording) => (
         <li key={recording.id}>
           <Notice
-            title={`${recording.ended ? 'Recorded' : 'A recording was cut off'}: ${new Date(recording.startedAt).toLocaleString()}, ${clockText(recording.seconds)} are here.`}
+            title={wording.areHere(
+              recording.ended ? wording.recorded : wording.aRecordingWasCutOff,
+              new Date(recording.startedAt).toLocaleString(),
+              clockText(recording.seconds),
+            )}
           >
             <span className="flex gap-2">
-              <Button onClick={() => void look(recording)}>See the result</Button>
+              <Button onClick={() => void look(recording)}>{common.seeTheResult}</Button>
               <Button weight="quiet" onClick={() => remove(recording.id)}>
-                Delete it
+                {wording.deleteIt}
               </Button>
             </span>
           </Notice>
@@ -175,24 +181,27 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
         <VehicleControls session={session} state={state} plan={plan} />
         <HandsOn session={session} state={state} />
         <Button weight="quiet" className="justify-self-start" onClick={endSession}>
-          Remove the simulated vehicle
+          {wording.removeTheSimulatedVehicle}
         </Button>
       </div>
       <div className="[grid-area:values] grid gap-3 content-start min-w-0">
         {state.problem ? <Notice title={state.problem} tone="alarm" /> : null}
         {state.link.status === 'lost' ? (
           <Notice
-            title={`${spokenNow(state.link.text)}${state.recording ? ' The recording so far is kept and continues when the link is back.' : ''}`}
+            title={`${spokenNow(state.link.text)}${state.recording ? wording.theRecordingSoFarIsKeptAnd : ''}`}
             tone="alarm"
           />
         ) : null}
         {state.sleptS === undefined ? null : (
           <Notice
-            title={`The device slept for ${clockText(state.sleptS)}: no values in that time.${state.recording ? ' The recording continues with a gap.' : ''}`}
+            title={wording.theDeviceSleptForNoValuesIn(
+              clockText(state.sleptS),
+              state.recording ? wording.theRecordingContinuesWithAGap : '',
+            )}
             tone="alarm"
           >
             <Button weight="quiet" onClick={session.sleepSeen}>
-              OK
+              {wording.ok}
             </Button>
           </Notice>
         )}
@@ -202,24 +211,27 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
             aria-keyshortcuts="c"
             onClick={() => void session.connect(BASELINE_CHANNELS)}
           >
-            {connected ? 'Connected' : 'Connect (C)'}
+            {connected ? wording.connected : wording.connectC}
           </Button>
           {state.channels.length > 0 ? <ChannelPicker session={session} state={state} /> : null}
           <Button aria-keyshortcuts="f" disabled={!connected} onClick={() => setFar(true)}>
-            Arm’s length (F)
+            {wording.armsLengthF}
           </Button>
         </div>
         {state.identity ? (
           <p>
-            The tool takes it for {state.identity.vehicle}; {state.chosen.length} channels, each{' '}
-            {state.hz.toFixed(1)} times a second.
-            {state.identity.vehicle === vehicle.family
-              ? ''
-              : ` This job’s vehicle is a ${vehicle.family}: mind a mismatch.`}{' '}
+            {wording.theToolTakesItForChannelsEach(
+              state.identity.vehicle,
+              state.chosen.length,
+              state.hz.toFixed(1),
+              state.identity.vehicle === vehicle.family
+                ? ''
+                : wording.thisJobsVehicleIsAMindA(vehicle.family),
+            )}{' '}
             {slow === undefined ? null : <Say it={slow} />}
           </p>
         ) : (
-          <p>Switch the ignition on, then connect.</p>
+          <p>{wording.switchTheIgnitionOnThenConnect}</p>
         )}
         <ValueTiles session={session} state={state} facts={facts} />
       </div>
@@ -234,15 +246,15 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
           onAcknowledge={caution.acknowledge}
         />
         <section className="grid gap-2">
-          <h2 className="text-xl">Guided baseline</h2>
+          <h2 className="text-xl">{wording.guidedBaseline}</h2>
           {canRecord ? (
             state.recording ? (
               <>
                 <p className="figure-text" role="status">
-                  Recording, {clockText(state.recording.seconds)}
+                  {wording.recording(clockText(state.recording.seconds))}
                 </p>
                 <Button weight="main" aria-keyshortcuts="r" onClick={() => void stop()}>
-                  End the recording (R)
+                  {wording.endTheRecordingR}
                 </Button>
               </>
             ) : (
@@ -252,7 +264,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
                 disabled={!connected}
                 onClick={record}
               >
-                Record (R)
+                {wording.recordR}
               </Button>
             )
           ) : null}
@@ -275,7 +287,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
   );
 }
 
-const KINDS = { 'engine-off': 'engine off', idle: 'idle', hold: 'hold', moving: 'moving' } as const;
+const KINDS = { 'engine-off': common.engineOff, idle: 'idle', hold: 'hold', moving: 'moving' } as const;
 
 /** Steady readings that were taken by themselves, and the moments that a person marked. */
 function Taken({ state }: { state: ReturnType<LiveSession['get']> }) {
@@ -283,22 +295,20 @@ function Taken({ state }: { state: ReturnType<LiveSession['get']> }) {
   if (state.captures.length + state.marks.length === 0) return null;
   return (
     <section className="grid gap-1">
-      <h2 className="text-xl">Taken</h2>
+      <h2 className="text-xl">{wording.taken}</h2>
       <ul className="grid">
         {state.captures.map((capture) => (
           <li key={`c${capture.timeS}`} className="flex justify-between gap-2 border-b border-rule py-1">
             <span>
               {KINDS[capture.kind]}
-              {capture.kind === 'hold' ? ` ${Math.round(capture.rpm / 10) * 10} rpm` : ''}
+              {capture.kind === 'hold' ? wording.rpm(Math.round(capture.rpm / 10) * 10) : ''}
             </span>
             <span className="figure-text">{withUnit(capture.deltaPMbar, unit)}</span>
           </li>
         ))}
         {state.marks.map((mark, i) => (
           <li key={`m${mark.timeS}`} className="flex justify-between gap-2 border-b border-rule py-1">
-            <span>
-              mark {i + 1}, {Math.round(mark.rpm ?? 0)} rpm
-            </span>
+            <span>{wording.markRpm(i + 1, Math.round(mark.rpm ?? 0))}</span>
             <span className="figure-text">
               {mark.deltaPMbar === undefined ? '–' : withUnit(mark.deltaPMbar, unit)}
             </span>

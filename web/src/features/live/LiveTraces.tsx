@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/live';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../data/words.ts';
 import type { LinkChannel } from '@white-ember/core/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -16,9 +18,9 @@ const GAP_PX = 24;
 /** The picture moves on by no less than this: finer is not seen. */
 const LEAST_MOVE_PX = 0.1;
 const SPANS: readonly (readonly [number, string])[] = [
-  [60, '1 min'],
-  [300, '5 min'],
-  [1800, '30 min'],
+  [60, wording.n1Min],
+  [300, wording.n5Min],
+  [1800, wording.n30Min],
 ];
 
 const REDUCED_MOTION_MS = 200;
@@ -123,8 +125,8 @@ function TracePlot({
   shown: readonly LinkChannel[];
 }) {
   return (
-    <section aria-label="Traces" className="grid gap-2 min-w-0">
-      <div role="group" aria-label="Shown span" className="flex">
+    <section aria-label={common.traces} className="grid gap-2 min-w-0">
+      <div role="group" aria-label={wording.shownSpan} className="flex">
         {SPANS.map(([s, label]) => (
           <button
             key={s}
@@ -140,7 +142,9 @@ function TracePlot({
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`Traces of ${shown.map(({ role }) => spokenNow(roleName(role))).join(', ') || 'nothing yet'}; the values stand above as figures.`}
+        aria-label={wording.tracesOfTheValuesStandAboveAs(
+          shown.map(({ role }) => spokenNow(roleName(role))).join(', ') || wording.nothingYet,
+        )}
         className="w-full bg-card border-2 border-rule"
         style={{ height: `${Math.max(160, 40 * shown.length)}px` }}
       />

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/live';
 import { useWords } from '../../data/words.ts';
 import { useMemo } from 'react';
 import { fillsOf, warmUpOf, warmUpPoints } from '@white-ember/core/treatment';
@@ -46,8 +47,7 @@ export function LiveWarmUp({
     <WarmUpLine warmUp={warmUp} live />
   ) : (
     <p className="text-ink2">
-      After the clean: start, idle, warm to {words.temperature(limits.coolantWarmC)}, then hold 2500–3000.
-      Progress is shown here.
+      {wording.afterTheCleanStartIdleWarmTo(words.temperature(limits.coolantWarmC))}
     </p>
   );
 }

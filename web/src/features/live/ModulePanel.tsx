@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/live';
+import * as common from '@white-ember/core/words/screens/common';
 import { Say } from '../../ui/Say.tsx';
 import { spokenNow } from '../../data/words.ts';
 import { say } from '@white-ember/core/words';
@@ -41,8 +43,8 @@ export function ModulePanel({
 }) {
   const connected = state.link.status === 'connected';
   return (
-    <section aria-label="ECU" className="grid gap-3 border-t-2 border-ink pt-2">
-      <h2 className="text-xl">ECU</h2>
+    <section aria-label={wording.ecu} className="grid gap-3 border-t-2 border-ink pt-2">
+      <h2 className="text-xl">{wording.ecu}</h2>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2 items-start">
         <Codes open={open} session={session} state={state} canKeep={canCommand} />
         {canCommand && connected ? <Routines open={open} session={session} state={state} /> : null}
@@ -72,7 +74,7 @@ function Codes({
       when: whenOf(open, state),
       codes: codes.map(({ code, status, present, module, freezeFrame }) => ({
         code,
-        status: `${status}, ${present ? 'present' : 'not present'}`,
+        status: `${status}, ${present ? 'present' : wording.notPresent}`,
         module,
         ...(freezeFrame === undefined ? {} : { freezeFrame: { ...freezeFrame.values, km: freezeFrame.km } }),
       })),
@@ -103,12 +105,12 @@ function CodeButtons({
   return (
     <div className="grid gap-3">
       <Button disabled={state.link.status !== 'connected'} onClick={() => void session.readCodes()}>
-        Read codes
+        {common.readCodes}
       </Button>
       {codes === undefined ? null : codes.length === 0 ? (
-        <p role="status">No codes stored.</p>
+        <p role="status">{wording.noCodesStored}</p>
       ) : (
-        <ul aria-label="Codes of the module" className="border-t-2 border-rule">
+        <ul aria-label={wording.codesOfTheModule} className="border-t-2 border-rule">
           {codes.map((code) => (
             <CodeLine key={code.code} code={code} />
           ))}
@@ -116,9 +118,9 @@ function CodeButtons({
       )}
       {codes && canKeep ? (
         kept === codes ? (
-          <p role="status">Kept with the job.</p>
+          <p role="status">{wording.keptWithTheJob}</p>
         ) : (
-          <Button onClick={() => void keep()}>Keep this list with the job</Button>
+          <Button onClick={() => void keep()}>{wording.keepThisListWithTheJob}</Button>
         )
       ) : null}
     </div>
@@ -139,12 +141,12 @@ function CodeLine({ code: { code, module, status, present, freezeFrame } }: { co
     <li className="border-b-2 border-rule py-1">
       <p>
         <span className="figure-text text-lg">{code}</span> {status}
-        {present ? '' : ', not present now'} · {module.toLowerCase()}
+        {present ? '' : wording.notPresentNow} · {module.toLowerCase()}
       </p>
       {freezeFrame ? (
         <details>
           <summary className="min-h-11 content-center underline underline-offset-4">
-            Freeze frame, {words.distance(freezeFrame.km)}
+            {wording.freezeFrame(words.distance(freezeFrame.km))}
           </summary>
           <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm pb-2">
             {values.map(([role, value]) => {
@@ -207,7 +209,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
     if (!answer || answer.status === 'refused') return;
     if (!reset || !step) {
       const label = offered.find(({ id }) => id === chosen)?.label ?? chosen;
-      await addEntry({ kind: 'note', text: `Scan link, ${label.toLowerCase()}: ${spokenNow(answer.text)}` });
+      await addEntry({ kind: 'note', text: wording.scanLink(label.toLowerCase(), spokenNow(answer.text)) });
       return;
     }
     await session.readAgain();
@@ -225,7 +227,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
   return (
     <div className="grid gap-2">
       <label className="grid gap-1">
-        <span className="font-head font-semibold">Ask it to</span>
+        <span className="font-head font-semibold">{wording.askItTo}</span>
         <select
           className="input-box"
           value={chosen}
@@ -240,12 +242,12 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
       </label>
       <HeldOff held={held} warnings={held.length === 0 ? warnings : []} />
       {held.length === 0 && warnings.length > 0 ? (
-        <Field label="Reason for doing it anyway">
+        <Field label={common.reasonForDoingItAnyway}>
           <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
         </Field>
       ) : null}
       {held.length === 0 && asksOil ? (
-        <Field label="Oil life before" unit="%">
+        <Field label={wording.oilLifeBefore} unit="%">
           <input
             className="input-box"
             inputMode="numeric"
@@ -265,7 +267,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
         }
         onClick={() => void start()}
       >
-        Do it
+        {wording.doIt}
       </Button>
       {state.routine ? (
         <p role="status" className="figure-text">
@@ -275,7 +277,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
       ) : null}
       {running ? (
         <Button weight="main" onClick={() => void session.command('stop')}>
-          Stop it
+          {wording.stopIt}
         </Button>
       ) : null}
       {burns.map(({ id, label }) => (
@@ -284,7 +286,7 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
           to={`/jobs/${job.id}/burn?kind=${BURNS[id] ?? 'standing'}`}
           className="font-head font-semibold min-h-12 px-4 border-2 border-ink rounded-sm inline-flex items-center justify-center"
         >
-          {spokenNow(label)}: get it ready
+          {wording.getItReady(spokenNow(label))}
         </Link>
       ))}
     </div>
@@ -293,11 +295,11 @@ function Routines({ open, session, state }: { open: OpenJob; session: LiveSessio
 
 /** How a value comes to be read that is gone after the reset. */
 const READ_FIRST: Readonly<Record<ResetValue, string>> = {
-  sootG: 'Choose the soot counter among the channels first: what stands there is kept.',
-  ashG: 'Choose the ash counter among the channels first: what stands there is kept.',
-  deltaPZeroMbar: 'Choose ΔP among the channels first: what it shows at rest is kept.',
-  oilLifePercent: 'Enter the oil life that stands there now: it is gone afterwards.',
-  codes: 'Read the codes first: the list is gone afterwards.',
+  sootG: wording.chooseTheSootCounterAmongThe,
+  ashG: wording.chooseTheAshCounterAmongThe,
+  deltaPZeroMbar: wording.chooseDeltapAmongTheChannelsFirst,
+  oilLifePercent: wording.enterTheOilLifeThatStandsThere,
+  codes: wording.readTheCodesFirstTheListIs,
 };
 
 const CHANNEL_OF: Readonly<Partial<Record<ResetValue, ChannelRole>>> = {

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/live';
 import { Link, useLocation } from 'react-router';
 import { useOpenSession, useRecordingOf } from './openSession.ts';
 
@@ -13,12 +14,12 @@ export function RecordingMark() {
   return (
     <Link
       to={`/jobs/${session.jobId}/live`}
-      aria-label={`Recording, ${clock}`}
+      aria-label={wording.recording(clock)}
       className="border-2 border-ink rounded-sm px-2 my-1 min-h-9 flex items-center gap-2 text-sm whitespace-nowrap"
     >
       <span aria-hidden className="size-3 bg-ember rounded-full" />
       <span className="figure-text text-lg max-sm:sr-only">{clock}</span>
-      <span className="max-sm:sr-only">recording</span>
+      <span className="max-sm:sr-only">{wording.recordingWithin}</span>
     </Link>
   );
 }

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/live';
 import { type UnitChoice } from '@white-ember/core/words';
 import { type LinkChannel } from '@white-ember/core/link';
 import { spokenNow } from '../../data/words.ts';
@@ -23,7 +24,7 @@ export function ValueTiles({
   const shown = state.channels.filter(({ id }) => state.chosen.includes(id));
   const clean = cleanNowMbar(facts);
   return (
-    <ul aria-label="Values" className="grid gap-1.5 grid-cols-2 sm:grid-cols-3 xl:grid-cols-5">
+    <ul aria-label={wording.values} className="grid gap-1.5 grid-cols-2 sm:grid-cols-3 xl:grid-cols-5">
       {shown.map((channel) => {
         const base = session.traces.get(channel.id)?.last;
         const { figure, unit } =
@@ -71,16 +72,16 @@ function ValueTile({
     >
       <p className="text-[13px] leading-4 text-ink2 min-h-4">
         {spokenNow(roleName(channel.role))}
-        {channel.status === 'volts' ? ', volts only' : ''}
+        {channel.status === 'volts' ? wording.voltsOnly : ''}
       </p>
       <p className={`figure-text leading-7 ${isDeltaP ? 'text-3xl text-steel' : 'text-2xl'}`}>
         {figure} <span className="text-base">{unit}</span>
       </p>
       {limit ? (
         <p className={`text-[13px] leading-4 ${limit.over ? 'text-ember-text font-bold' : 'text-ink2'}`}>
-          {limit.over ? 'look: ' : ''}
+          {limit.over ? wording.look : ''}
           {limit.text}
-          {clean === undefined || !isDeltaP ? '' : `; clean ${withUnit(clean, units.pressure)} at this flow`}
+          {clean === undefined || !isDeltaP ? '' : wording.cleanAtThisFlow(withUnit(clean, units.pressure))}
         </p>
       ) : null}
     </li>

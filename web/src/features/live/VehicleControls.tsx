@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/live';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import type { BaselinePlan } from '@white-ember/core/readings';
 import { Button } from '../../ui/Button.tsx';
@@ -27,18 +29,21 @@ export function VehicleControls({
   const { vehicle, pace } = state;
   const pedal = Math.round(100 * (vehicle?.pedal ?? 0));
   return (
-    <section aria-label="At the vehicle" className="grid gap-2 border-2 border-rule bg-card p-3">
-      <h2 className="text-xl">At the vehicle</h2>
+    <section aria-label={wording.atTheVehicle} className="grid gap-2 border-2 border-rule bg-card p-3">
+      <h2 className="text-xl">{wording.atTheVehicle}</h2>
       <p className="figure-text" role="status">
         {!vehicle?.ignition
-          ? 'Ignition off'
+          ? wording.ignitionOff
           : !vehicle.running
-            ? 'Ignition on, engine off'
-            : `Engine at ${Math.round(vehicle.rpm / 10) * 10} rpm${vehicle.kmPerH > 1 ? `, ${words.speed(vehicle.kmPerH)}` : ''}`}
+            ? wording.ignitionOnEngineOff
+            : wording.engineAtRpm(
+                Math.round(vehicle.rpm / 10) * 10,
+                vehicle.kmPerH > 1 ? `, ${words.speed(vehicle.kmPerH)}` : '',
+              )}
       </p>
       <RunButtons session={session} plan={plan} />
       <label className="grid gap-1">
-        <span className="font-head font-semibold">Pedal, {pedal} %</span>
+        <span className="font-head font-semibold">{wording.pedal(pedal)}</span>
         <input
           type="range"
           min={0}
@@ -58,8 +63,8 @@ export function VehicleControls({
 /** How fast the simulated time goes. */
 function TimePace({ pace, session }: { pace: number; session: LiveSession }) {
   return (
-    <div role="group" aria-label="Time" className="flex items-center gap-1 flex-wrap">
-      <span className="font-head font-semibold mr-1">Time</span>
+    <div role="group" aria-label={common.time} className="flex items-center gap-1 flex-wrap">
+      <span className="font-head font-semibold mr-1">{common.time}</span>
       {PACES.map((times, i) => (
         <button
           key={times}
@@ -81,7 +86,7 @@ function SpeedHold({ state, session }: { state: LiveState; session: LiveSession 
   return (
     <label className="grid gap-1">
       <span className="font-head font-semibold">
-        Load: {state.grade === 0 ? 'level road' : `${Math.round(100 * state.grade)} % uphill`}
+        {wording.load(state.grade === 0 ? wording.levelRoad : wording.uphill(Math.round(100 * state.grade)))}
       </span>
       <input
         type="range"
@@ -102,27 +107,29 @@ function RunButtons({ session, plan }: { session: LiveSession; plan: BaselinePla
   return (
     <div className="grid grid-cols-2 gap-1.5 [&>button]:px-1">
       <Button aria-keyshortcuts="k" onClick={() => session.drive({ do: 'key-on' })}>
-        Key on <Key of="K" />
+        {wording.keyOn} <Key of="K" />
       </Button>
       <Button aria-keyshortcuts="s" onClick={() => session.drive({ do: 'start' })}>
-        Start <Key of="S" />
+        {wording.start} <Key of="S" />
       </Button>
       <Button aria-keyshortcuts="i" onClick={() => session.drive({ do: 'idle' })}>
-        Idle <Key of="I" />
+        {common.idle} <Key of="I" />
       </Button>
       <Button aria-keyshortcuts="n" onClick={() => session.drive({ do: 'snap', pedal: 0.8 })}>
-        Snap <Key of="N" />
+        {wording.snap} <Key of="N" />
       </Button>
       <Button aria-keyshortcuts="j" onClick={() => session.drive({ do: 'hold', rpm: plan.lowRpm })}>
-        Hold {plan.lowRpm} <Key of="J" />
+        {common.hold(plan.lowRpm)} <Key of="J" />
       </Button>
       <Button aria-keyshortcuts="h" onClick={() => session.drive({ do: 'hold', rpm: plan.highRpm })}>
-        Hold {plan.highRpm} <Key of="H" />
+        {common.hold(plan.highRpm)} <Key of="H" />
       </Button>
-      <Button onClick={() => session.drive({ do: 'cruise', kmPerH: 70 })}>Drive, {words.speed(70)}</Button>
-      <Button onClick={() => session.drive({ do: 'pull', gear: 3 })}>Full load</Button>
+      <Button onClick={() => session.drive({ do: 'cruise', kmPerH: 70 })}>
+        {wording.drive(words.speed(70))}
+      </Button>
+      <Button onClick={() => session.drive({ do: 'pull', gear: 3 })}>{wording.fullLoad}</Button>
       <Button className="col-span-2" aria-keyshortcuts="o" onClick={() => session.drive({ do: 'off' })}>
-        Ignition off <Key of="O" />
+        {wording.ignitionOff} <Key of="O" />
       </Button>
     </div>
   );

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/live';
+import * as common from '@white-ember/core/words/screens/common';
 import type { Act, PipeName, PlugName, PressurePort } from '@white-ember/core/bench';
 
 export interface HandAct {
@@ -8,93 +10,96 @@ export interface HandAct {
 }
 
 const sensor = (plug: PlugName, name: string): HandAct[] => [
-  { label: `Unplug the ${name}`, act: () => ({ do: 'unplug', sensor: plug }) },
-  { label: `Plug the ${name} in`, act: () => ({ do: 'plug', sensor: plug }) },
-  { label: `Put a known-good ${name} in`, act: () => ({ do: 'swap-sensor', sensor: plug }) },
+  { label: wording.unplugThe(name), act: () => ({ do: 'unplug', sensor: plug }) },
+  { label: wording.plugTheIn(name), act: () => ({ do: 'plug', sensor: plug }) },
+  { label: wording.putAKnownGoodIn(name), act: () => ({ do: 'swap-sensor', sensor: plug }) },
 ];
 
 const pipe = (which: PipeName, name: string): HandAct[] => [
   {
-    label: `Pump into the ${name}`,
+    label: wording.pumpIntoThe(name),
     asksMbar: true,
     act: (mbar) => ({ do: 'pump-pipe', pipe: which, mbar }),
   },
-  { label: `Soak the ${name} with cleaner`, act: () => ({ do: 'soak-pipe', pipe: which }) },
-  { label: `Work a cable through the ${name}`, act: () => ({ do: 'rod-pipe', pipe: which }) },
-  { label: `Blow the ${name} out`, act: () => ({ do: 'blow-pipe', pipe: which }) },
-  { label: `Replace the ${name}`, act: () => ({ do: 'replace-pipe', pipe: which }) },
+  { label: wording.soakTheWithCleaner(name), act: () => ({ do: 'soak-pipe', pipe: which }) },
+  { label: wording.workACableThroughThe(name), act: () => ({ do: 'rod-pipe', pipe: which }) },
+  { label: wording.blowTheOut(name), act: () => ({ do: 'blow-pipe', pipe: which }) },
+  { label: wording.replaceThe(name), act: () => ({ do: 'replace-pipe', pipe: which }) },
 ];
 
 const port = (which: PressurePort, name: string): HandAct[] => [
-  { label: `Pump on the ${name}`, asksMbar: true, act: (mbar) => ({ do: 'pump', port: which, mbar }) },
-  { label: `Take the pump off the ${name}`, act: () => ({ do: 'pump', port: which, mbar: undefined }) },
+  { label: wording.pumpOnThe(name), asksMbar: true, act: (mbar) => ({ do: 'pump', port: which, mbar }) },
+  { label: wording.takeThePumpOffThe(name), act: () => ({ do: 'pump', port: which, mbar: undefined }) },
 ];
 
 /** What hands can do at the simulated vehicle, by where they do it. */
 export const HANDS_ON: readonly { readonly at: string; readonly acts: readonly HandAct[] }[] = [
   {
-    at: 'ΔP sensor',
+    at: wording.deltapSensor,
     acts: [
-      ...sensor('dpfDeltaP', 'ΔP sensor'),
-      ...port('dp-high', 'high port'),
-      ...port('dp-low', 'low port'),
-      { label: 'Fit its hoses correctly', act: () => ({ do: 'right-hoses' }) },
+      ...sensor('dpfDeltaP', wording.deltapSensor),
+      ...port('dp-high', wording.highPort),
+      ...port('dp-low', wording.lowPort),
+      { label: wording.fitItsHosesCorrectly, act: () => ({ do: 'right-hoses' }) },
     ],
   },
-  { at: 'Pipes', acts: [...pipe('high', 'high pipe'), ...pipe('low', 'low pipe')] },
+  { at: wording.pipes, acts: [...pipe('high', wording.highPipe), ...pipe('low', wording.lowPipe)] },
   {
-    at: 'Back-pressure sensor',
+    at: wording.backPressureSensor,
     acts: [
-      ...sensor('exhaustBackPressure', 'back-pressure sensor'),
-      ...port('back-pressure', 'its port'),
-      ...pipe('back-pressure', 'its pipe'),
-    ],
-  },
-  {
-    at: 'Intake',
-    acts: [
-      ...sensor('massAirFlow', 'MAF sensor'),
-      ...sensor('manifoldPressure', 'manifold pressure sensor'),
-      { label: 'Tape the intake duct', act: () => ({ do: 'seal-duct' }) },
-      { label: 'Make the charge pipe tight', act: () => ({ do: 'seal-charge-pipe' }) },
+      ...sensor('exhaustBackPressure', wording.backPressureSensorWithin),
+      ...port('back-pressure', wording.itsPort),
+      ...pipe('back-pressure', wording.itsPipe),
     ],
   },
   {
-    at: 'EGT sensors',
-    acts: ([1, 2, 3, 4] as const).flatMap((number) => sensor(`egt${number}`, `EGT ${number}`)),
+    at: common.intake,
+    acts: [
+      ...sensor('massAirFlow', wording.mafSensor),
+      ...sensor('manifoldPressure', wording.manifoldPressureSensor),
+      { label: wording.tapeTheIntakeDuct, act: () => ({ do: 'seal-duct' }) },
+      { label: wording.makeTheChargePipeTight, act: () => ({ do: 'seal-charge-pipe' }) },
+    ],
   },
   {
-    at: 'Exhaust line and filter',
+    at: wording.egtSensors,
+    acts: ([1, 2, 3, 4] as const).flatMap((number) => sensor(`egt${number}`, wording.egt(number))),
+  },
+  {
+    at: wording.exhaustLineAndFilter,
     acts: [
       {
-        label: 'Open the line before the catalyst',
+        label: wording.openTheLineBeforeTheCatalyst,
         act: () => ({ do: 'open-joint', joint: 'before-catalyst' }),
       },
-      { label: 'Open the line before the filter', act: () => ({ do: 'open-joint', joint: 'before-filter' }) },
-      { label: 'Open the line after the filter', act: () => ({ do: 'open-joint', joint: 'after-filter' }) },
-      { label: 'Close the line', act: () => ({ do: 'open-joint', joint: undefined }) },
       {
-        label: 'Inject a dose of fluid through the high pipe',
+        label: wording.openTheLineBeforeTheFilter,
+        act: () => ({ do: 'open-joint', joint: 'before-filter' }),
+      },
+      { label: wording.openTheLineAfterTheFilter, act: () => ({ do: 'open-joint', joint: 'after-filter' }) },
+      { label: wording.closeTheLine, act: () => ({ do: 'open-joint', joint: undefined }) },
+      {
+        label: wording.injectADoseOfFluidThroughThe,
         act: () => ({ do: 'inject-fluid', grams: 500, by: 'high-pipe' }),
       },
       {
-        label: 'Inject a dose of fluid through a sensor port',
+        label: wording.injectADoseOfFluidThroughA,
         act: () => ({ do: 'inject-fluid', grams: 500, by: 'sensor-port' }),
       },
-      { label: 'Take the filter off and weigh it', act: () => ({ do: 'take-filter-off' }) },
-      { label: 'Back-flush it', act: () => ({ do: 'back-flush' }) },
-      { label: 'Dry it and weigh it', act: () => ({ do: 'dry-filter' }) },
-      { label: 'Refit it', act: () => ({ do: 'refit-filter' }) },
-      { label: 'Fit a replacement filter', act: () => ({ do: 'exchange-filter' }) },
+      { label: wording.takeTheFilterOffAndWeighIt, act: () => ({ do: 'take-filter-off' }) },
+      { label: wording.backFlushIt, act: () => ({ do: 'back-flush' }) },
+      { label: wording.dryItAndWeighIt, act: () => ({ do: 'dry-filter' }) },
+      { label: wording.refitIt, act: () => ({ do: 'refit-filter' }) },
+      { label: wording.fitAReplacementFilter, act: () => ({ do: 'exchange-filter' }) },
     ],
   },
   {
-    at: 'Service',
+    at: wording.service,
     acts: [
-      { label: 'Change the oil', act: () => ({ do: 'change-oil' }) },
-      { label: 'Change the glow plugs and their relay', act: () => ({ do: 'change-glow-plugs' }) },
-      { label: 'Fill the tank', act: () => ({ do: 'refuel' }) },
-      { label: 'Leave it parked for an hour', act: () => ({ do: 'stand', hours: 1 }) },
+      { label: wording.changeTheOil, act: () => ({ do: 'change-oil' }) },
+      { label: wording.changeTheGlowPlugsAndTheirRelay, act: () => ({ do: 'change-glow-plugs' }) },
+      { label: wording.fillTheTank, act: () => ({ do: 'refuel' }) },
+      { label: wording.leaveItParkedForAnHour, act: () => ({ do: 'stand', hours: 1 }) },
     ],
   },
 ];

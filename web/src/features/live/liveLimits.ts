@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/live';
 import type { UnitChoice } from '@white-ember/core/words';
 import {
   exhaustMassGPerS,
@@ -59,13 +60,12 @@ export function deltaPLimit(facts: LiveFacts, unit: Unit): LimitNow | undefined 
   if (rpm === undefined || value === undefined) return undefined;
   if (rpm < 50) {
     const limit = limits.dpZeroOffsetMbar;
-    return { text: `engine off: 0 ± ${withUnit(limit, unit)}`, over: Math.abs(value) > limit };
+    return { text: wording.engineOff0(withUnit(limit, unit)), over: Math.abs(value) > limit };
   }
-  if (value < -limits.dpZeroDoubtMbar)
-    return { text: 'below 0 with the engine running: hoses, pipes or sensor', over: true };
+  if (value < -limits.dpZeroDoubtMbar) return { text: wording.below0WithTheEngineRunningHoses, over: true };
   if (rpm < IDLE_BELOW_RPM) {
     const limit = limits.dpIdleGoodMbar;
-    return { text: `at idle good to ${withUnit(limit, unit)}`, over: value > limit };
+    return { text: wording.atIdleGoodTo(withUnit(limit, unit)), over: value > limit };
   }
   // The limits of the holds are meant for their speeds; at another flow they would say nothing, so nothing is said.
   const held = (
@@ -76,7 +76,7 @@ export function deltaPLimit(facts: LiveFacts, unit: Unit): LimitNow | undefined 
   ).find(([at]) => Math.abs(rpm - at) <= NEAR * at);
   if (!held) return undefined;
   const [at, limit] = held;
-  return { text: `at ${at} rpm good to ${withUnit(limit, unit)}`, over: value > limit };
+  return { text: wording.atRpmGoodTo(at, withUnit(limit, unit)), over: value > limit };
 }
 
 /** With the engine off an absolute sensor shows what the barometer shows. */
@@ -87,7 +87,7 @@ const atRest =
     if (value === undefined || barometer === undefined || rpm === undefined || rpm >= 50) return undefined;
     const percent = limits.keyOnPercent;
     return {
-      text: `engine off: ${withUnit(barometer, pressure)} ± ${percent} %`,
+      text: wording.engineOff(withUnit(barometer, pressure), percent),
       over: Math.abs(value - barometer) > (percent / 100) * barometer,
     };
   };
@@ -112,7 +112,10 @@ function airLimit(
   const { mafToSpeedDensityLow: low, mafToSpeedDensityHigh: high } = limits;
   const ratio = air / wanted.value;
   return {
-    text: `${withUnit(low * wanted.value, massFlow)} to ${withUnit(high * wanted.value, massFlow)} by speed–density`,
+    text: wording.toBySpeedDensity(
+      withUnit(low * wanted.value, massFlow),
+      withUnit(high * wanted.value, massFlow),
+    ),
     over: ratio < low || ratio > high,
   };
 }
@@ -124,7 +127,7 @@ const circuit =
     const { egtOpenLowC: low, egtOpenHighC: high } = limits;
     if (value === undefined || (value > low && value < high)) return undefined;
     return {
-      text: `a circuit, no temperature: beyond ${withUnit(low, temperature)} to ${withUnit(high, temperature)}`,
+      text: wording.aCircuitNoTemperatureBeyondTo(withUnit(low, temperature), withUnit(high, temperature)),
       over: true,
     };
   };
@@ -134,7 +137,7 @@ function coolantLimit({ limits, latest }: LiveFacts, { temperature }: UnitChoice
   if (value === undefined) return undefined;
   const warm = withUnit(limits.coolantWarmC, temperature);
   return {
-    text: value < limits.coolantWarmC ? `not warm yet: from ${warm}` : `warm from ${warm}`,
+    text: value < limits.coolantWarmC ? wording.notWarmYetFrom(warm) : wording.warmFrom(warm),
     over: false,
   };
 }
@@ -143,7 +146,7 @@ function sootLimit({ limits, geometry, latest }: LiveFacts, { soot }: UnitChoice
   const value = latest('sootMass');
   if (value === undefined) return undefined;
   const limit = geometry ? limits.sootHighGPerL * filterVolumeL(geometry) : limits.sootHighG;
-  return { text: `high above ${withUnit(limit, soot)}`, over: value > limit };
+  return { text: wording.highAbove(withUnit(limit, soot)), over: value > limit };
 }
 
 const LIMITS: Readonly<

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/live';
 import {
   type LinkReading,
   type LinkState,
@@ -207,8 +208,7 @@ export class LiveSession {
   ): Promise<
     { readonly ok: true; readonly values: CheckValues } | { readonly ok: false; readonly why: string }
   > => {
-    if (this.#text)
-      return { ok: false, why: 'End the recording first: a check stops and starts the engine.' };
+    if (this.#text) return { ok: false, why: wording.endTheRecordingFirstACheckStops };
     return { ok: true, values: await this.#remote.answerCheck(check) };
   };
 
@@ -318,7 +318,7 @@ export class LiveSession {
     this.#writing = this.#writing
       .then(() => recordingStore.write(about, number, text))
       .catch((error: unknown) =>
-        this.#set({ problem: `This device could not store the recording: ${(error as Error).message}` }),
+        this.#set({ problem: wording.thisDeviceCouldNotStoreThe((error as Error).message) }),
       );
     return this.#writing;
   }

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/notebook';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { named } from '@white-ember/core/words';
 import { sentenceOf } from '@white-ember/core/diagnosis';
@@ -14,13 +16,13 @@ import type { OpenJob } from '../../job/useJob.ts';
 type Topic = (typeof FAMILY_TOPICS)[number];
 
 const TOPIC_WORDS: Record<Topic, string> = {
-  access: 'Access',
-  time: 'Time',
-  tool: 'Tool',
-  'pipe-route': 'Where the pipe runs',
-  'good-reading': 'Good reading',
-  'weak-spot': 'Weak spot',
-  other: 'Other',
+  access: wording.access,
+  time: common.time,
+  tool: wording.tool,
+  'pipe-route': wording.whereThePipeRuns,
+  'good-reading': wording.goodReading,
+  'weak-spot': wording.weakSpot,
+  other: common.other,
 };
 
 /** What earlier jobs taught about this engine family, and what this customer's other vehicles of it propose for this one. */
@@ -34,25 +36,23 @@ export function FamilyBook({ open }: { open: OpenJob }) {
   if (notes.length + weak.length + good.length + data.proposals.length === 0) return null;
   return (
     <div>
-      <h2 className="text-xl mb-1">Notebook: {data.family}</h2>
+      <h2 className="text-xl mb-1">{wording.notebook(data.family)}</h2>
       {data.proposals.length > 0 ? <Proposals proposals={data.proposals} jobId={open.job.id} /> : null}
       <ul className="border-t-2 border-ink">
         {weak.slice(0, 3).map(({ cause, jobs, last }) => (
           <li key={cause} className="border-b-2 border-rule py-1.5 text-[15px]">
-            <b>{words.say(sentenceOf(cause))}</b>: confirmed in {jobs} {jobs === 1 ? 'job' : 'jobs'}, last{' '}
+            <b>{words.say(sentenceOf(cause))}</b>
+            {wording.confirmedInLast(jobs, jobs === 1 ? common.jobWithin : common.jobsWithin)}{' '}
             <Link className="underline underline-offset-4" to={`/jobs/${last.jobId}`}>
-              {last.plate}, job {last.jobNumber}
+              {common.jobWithPlate(last.plate, last.jobNumber)}
             </Link>
           </li>
         ))}
         {notes.slice(0, 5).map(({ topic, text, minutes, plate, jobNumber, jobId }, i) => (
           <li key={`${jobId} ${i}`} className="border-b-2 border-rule py-1.5 text-[15px]">
             <b>{TOPIC_WORDS[topic]}</b>: {text}
-            {minutes === undefined ? '' : ` (${minutes} min)`}
-            <span className="text-ink2">
-              {' '}
-              · {plate}, job {jobNumber}
-            </span>
+            {minutes === undefined ? '' : wording.min(minutes)}
+            <span className="text-ink2"> {wording.job(plate, jobNumber)}</span>
           </li>
         ))}
       </ul>
@@ -64,10 +64,10 @@ export function FamilyBook({ open }: { open: OpenJob }) {
 function Proposals({ proposals, jobId }: { proposals: Book['proposals']; jobId: string }) {
   const words = useWords();
   return (
-    <ul className="grid gap-2 mb-2" aria-label="Suggested for this vehicle">
+    <ul className="grid gap-2 mb-2" aria-label={wording.suggestedForThisVehicle}>
       {proposals.map(({ cause, check, plate, jobNumber }) => (
         <li key={cause} className="border-l-8 border-ink bg-card p-2 text-[15px]">
-          Confirmed on {plate} (job {jobNumber}), same customer and family: {words.say(sentenceOf(cause))}.
+          {wording.confirmedOnJobSameCustomerAnd(plate, jobNumber, words.say(sentenceOf(cause)))}
           {check ? (
             <Link
               className="block underline underline-offset-4 font-head font-semibold min-h-11 content-center"
@@ -87,14 +87,15 @@ function GoodReadings({ readings }: { readings: Book['goodReadings'] }) {
   if (readings.length === 0) return null;
   return (
     <p className="text-[15px] text-ink2 pt-1">
-      ΔP when good:{' '}
-      {readings
-        .slice(0, 6)
-        .map(
-          ({ kind, rpm, dpMbar, plate }) =>
-            `${kind === 'idle' ? 'idle' : `${Math.round(rpm / 50) * 50} rpm`} ${words.pressure(dpMbar)} (${plate})`,
-        )
-        .join(' · ')}
+      {wording.deltapWhenGood(
+        readings
+          .slice(0, 6)
+          .map(
+            ({ kind, rpm, dpMbar, plate }) =>
+              `${kind === 'idle' ? 'idle' : common.rpm(Math.round(rpm / 50) * 50)} ${words.pressure(dpMbar)} (${plate})`,
+          )
+          .join(' · '),
+      )}
     </p>
   );
 }
@@ -106,16 +107,20 @@ export function FamilyNoteForm({ open }: { open: OpenJob }) {
   const form = useEntryForm(open, 'family-note', FIELDS, { draft: 'family note' });
   return (
     <EntryForm of={form} className="grid grid-cols-[1fr_7rem] gap-3">
-      <ChoiceField name="topic" label="About" options={FAMILY_TOPICS.map((id) => [id, TOPIC_WORDS[id]])} />
-      <FigureField name="minutes" label="Time" />
+      <ChoiceField
+        name="topic"
+        label={wording.about}
+        options={FAMILY_TOPICS.map((id) => [id, TOPIC_WORDS[id]])}
+      />
+      <FigureField name="minutes" label={common.time} />
       <TextField
         name="text"
-        label={`For the next ${open.vehicle.family}`}
+        label={wording.forTheNext(open.vehicle.family)}
         className="col-span-2"
-        hint="Pipe routing, tool, good readings"
+        hint={wording.pipeRoutingToolGoodReadings}
         rows={2}
       />
-      <SaveButton className="col-span-2">Save for the family</SaveButton>
+      <SaveButton className="col-span-2">{wording.saveForTheFamily}</SaveButton>
     </EntryForm>
   );
 }

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/people';
 import { useWords } from '../../data/words.ts';
 import { problemOf, useRevokeSessionMutation, useSessionQuery, useSignedInQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -13,11 +15,9 @@ export function AccountPage() {
     <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto grid gap-8 md:grid-cols-2 content-start">
       <div className="grid gap-8 content-start">
         <section>
-          <h1 className="text-3xl">Your account</h1>
-          <p className="text-ink2 mb-3">
-            {member.name}, {member.role}, signs in as {member.signInName}
-          </p>
-          <h2 className="text-2xl mb-3">Password</h2>
+          <h1 className="text-3xl">{common.yourAccount}</h1>
+          <p className="text-ink2 mb-3">{wording.signsInAs(member.name, member.role, member.signInName)}</p>
+          <h2 className="text-2xl mb-3">{wording.password}</h2>
           <ChangePassword />
         </section>
       </div>
@@ -35,8 +35,8 @@ function Sessions() {
   const sessions = useSignedInQuery();
   const [revoke, state] = useRevokeSessionMutation();
   return (
-    <section aria-label="Sessions">
-      <h2 className="text-2xl mb-3">Where you are signed in</h2>
+    <section aria-label={wording.sessions}>
+      <h2 className="text-2xl mb-3">{wording.whereYouAreSignedIn}</h2>
       {sessions.error ? <ProblemNotice problem={problemOf(sessions.error)} /> : null}
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <ul className="divide-y-2 divide-rule border-y-2 border-ink">
@@ -45,21 +45,23 @@ function Sessions() {
             <span>
               <span className="font-head font-semibold">{device}</span>
               <span className="block text-sm text-ink2">
-                since {signedInAt === '' ? 'not known' : words.moment(signedInAt)}, last used{' '}
-                {lastSeenAt === '' ? 'not known' : words.moment(lastSeenAt)}
+                {wording.sinceLastUsed(
+                  signedInAt === '' ? common.notKnown : words.moment(signedInAt),
+                  lastSeenAt === '' ? common.notKnown : words.moment(lastSeenAt),
+                )}
               </span>
             </span>
             {current ? (
-              <span className="text-sm">this one</span>
+              <span className="text-sm">{wording.thisOne}</span>
             ) : (
               <Button disabled={state.isLoading} onClick={() => void revoke(id)}>
-                Revoke
+                {common.revoke}
               </Button>
             )}
           </li>
         ))}
       </ul>
-      <p className="text-sm text-ink2 mt-2">An unused session ends by itself after some days.</p>
+      <p className="text-sm text-ink2 mt-2">{wording.anUnusedSessionEndsByItselfAfter}</p>
     </section>
   );
 }

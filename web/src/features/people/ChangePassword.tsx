@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/people';
+import * as common from '@white-ember/core/words/screens/common';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
@@ -9,7 +11,7 @@ import { Field } from '../../ui/Field.tsx';
 import { ProblemNotice } from '../../ui/Notice.tsx';
 
 /** The old password, then the new one. */
-export function ChangePassword({ current = 'Your password' }: { current?: string }) {
+export function ChangePassword({ current = wording.yourPassword }: { current?: string }) {
   const [change, state] = useChangePasswordMutation();
   const form = useForm({
     resolver: zodResolver(passwordChangeSchema),
@@ -20,7 +22,7 @@ export function ChangePassword({ current = 'Your password' }: { current?: string
     const changed = await change(values);
     if (!changed.data) return;
     form.reset();
-    toast('Password changed. Other devices are signed out.');
+    toast(wording.passwordChangedOtherDevicesAre);
   });
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
@@ -33,8 +35,8 @@ export function ChangePassword({ current = 'Your password' }: { current?: string
         />
       </Field>
       <Field
-        label="New password"
-        hint="At least 10 characters. Four unrelated words are easy to remember and hard to guess."
+        label={wording.newPassword}
+        hint={wording.atLeast10CharactersFourUnrelated}
         error={errors.password?.message}
       >
         <input
@@ -46,7 +48,7 @@ export function ChangePassword({ current = 'Your password' }: { current?: string
       </Field>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button type="submit" weight="main" disabled={state.isLoading}>
-        Change the password
+        {wording.changeThePassword}
       </Button>
     </form>
   );
@@ -58,13 +60,13 @@ export function FirstPassword({ member }: { member: Member }) {
   return (
     <main className="p-6 sm:p-10 max-w-xl w-full mx-auto grid gap-4 content-start">
       <p className="flex items-center gap-3 font-head font-semibold text-2xl">
-        <EmberMark /> White Ember
+        <EmberMark /> {common.whiteEmber}
       </p>
-      <h1 className="text-3xl">Choose your own password, {member.name}</h1>
-      <p className="text-ink2">Your present one was set by a lead, who knows it.</p>
-      <ChangePassword current="The password that you were given" />
+      <h1 className="text-3xl">{wording.chooseYourOwnPassword(member.name)}</h1>
+      <p className="text-ink2">{wording.yourPresentOneWasSetByA}</p>
+      <ChangePassword current={wording.thePasswordThatYouWereGiven} />
       <Button weight="quiet" className="px-0 justify-self-start" onClick={() => void signOut()}>
-        Sign out
+        {common.signOut}
       </Button>
     </main>
   );

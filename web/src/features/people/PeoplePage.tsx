@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/people';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -30,7 +32,7 @@ export function PeoplePage() {
   return (
     <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto grid gap-8 md:grid-cols-2">
       <section>
-        <h1 className="text-3xl mb-3">People and data</h1>
+        <h1 className="text-3xl mb-3">{common.peopleAndData}</h1>
         {members.error ? <ProblemNotice problem={problemOf(members.error)} /> : null}
         <ul className="divide-y-2 divide-rule border-y-2 border-ink">
           {(members.data ?? []).map((member) => (
@@ -59,20 +61,21 @@ function AddPerson() {
   const box = { className: 'input-box' };
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-4 content-start" noValidate>
-      <h2 className="text-2xl">Add a person</h2>
-      <Field label="Name" error={errors.name?.message}>
+      <h2 className="text-2xl">{wording.addAPerson}</h2>
+      <Field label={common.name} error={errors.name?.message}>
         <input {...box} {...form.register('name')} />
       </Field>
-      <Field label="Sign-in name" error={errors.signInName?.message}>
+      <Field label={wording.signInName} error={errors.signInName?.message}>
         <input {...box} autoComplete="off" {...form.register('signInName')} />
       </Field>
-      <Field label="First password" hint="At least 10 characters" error={errors.password?.message}>
+      <Field
+        label={wording.firstPassword}
+        hint={wording.atLeast10Characters}
+        error={errors.password?.message}
+      >
         <input {...box} type="password" autoComplete="new-password" {...form.register('password')} />
       </Field>
-      <Field
-        label="Role"
-        hint="A viewer reads; a technician works on jobs; a lead also sets limits and people."
-      >
+      <Field label={wording.role} hint={wording.aViewerReadsATechnicianWorksOn}>
         <select {...box} {...form.register('role')}>
           {ROLES.map((role) => (
             <option key={role}>{role}</option>
@@ -81,7 +84,7 @@ function AddPerson() {
       </Field>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button type="submit" weight="main" disabled={state.isLoading}>
-        Add the person
+        {wording.addThePerson}
       </Button>
     </form>
   );
@@ -91,8 +94,12 @@ const stateOf = ({ suspended, maySignIn, mustChangePassword, signInName, secondF
   suspended
     ? 'suspended'
     : !maySignIn
-      ? 'cannot sign in yet'
-      : `signs in as ${signInName}${secondFactor ? ', with a code' : ''}${mustChangePassword ? ', password to be chosen' : ''}`;
+      ? wording.cannotSignInYet
+      : wording.signsInAsWithSignInName(
+          signInName,
+          secondFactor ? wording.withACode : '',
+          mustChangePassword ? wording.passwordToBeChosen : '',
+        );
 
 /** Somebody of the workshop, with what a lead may do about them. */
 function Person({ member, own }: { member: Member; own: boolean }) {
@@ -106,10 +113,10 @@ function Person({ member, own }: { member: Member; own: boolean }) {
           <span className="block text-sm text-ink2">{stateOf(member)}</span>
         </span>
         {own ? (
-          <span>{member.role}, you</span>
+          <span>{wording.you(member.role)}</span>
         ) : (
           <label>
-            <span className="sr-only">Role of {member.name}</span>
+            <span className="sr-only">{wording.roleOf(member.name)}</span>
             <select
               className="input-box"
               value={member.role}
@@ -133,11 +140,11 @@ function Person({ member, own }: { member: Member; own: boolean }) {
             disabled={changed.isLoading}
             onClick={() => void change({ id: member.id, suspended: !member.suspended })}
           >
-            {member.suspended ? 'Reinstate' : 'Suspend'}
+            {member.suspended ? wording.reinstate : wording.suspend}
             <span className="sr-only"> {member.name}</span>
           </Button>
           <Button weight="quiet" className="px-0!" onClick={() => setLeaving(true)}>
-            Remove
+            {wording.remove}
             <span className="sr-only"> {member.name}</span>
           </Button>
         </div>
@@ -159,12 +166,9 @@ function RemovePerson({
 }) {
   const [remove, state] = useRemoveMemberMutation();
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title={`Remove ${member.name}`}>
+    <Sheet open={open} onOpenChange={onOpenChange} title={wording.removeWithName(member.name)}>
       <div className="grid gap-4">
-        <p>
-          They are signed out and can no longer sign in. Their entries stay under their name. To block them
-          temporarily, suspend them.
-        </p>
+        <p>{wording.theyAreSignedOutAndCanNo}</p>
         {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
         <Button
           weight="main"
@@ -176,7 +180,7 @@ function RemovePerson({
               .catch(() => undefined)
           }
         >
-          Remove {member.name}
+          {wording.removeWithName(member.name)}
         </Button>
       </div>
     </Sheet>
@@ -201,10 +205,10 @@ function NewPassword({ member }: { member: Member }) {
   return (
     <>
       <Button weight="quiet" className="px-0!" onClick={() => setOpen(true)}>
-        {member.maySignIn ? 'New password' : 'Set a password'}
-        <span className="sr-only"> for {member.name}</span>
+        {member.maySignIn ? wording.newPassword : wording.setAPassword}
+        <span className="sr-only"> {wording.forIt(member.name)}</span>
       </Button>
-      <Sheet open={open} onOpenChange={setOpen} title={`New password for ${member.name}`}>
+      <Sheet open={open} onOpenChange={setOpen} title={wording.newPasswordFor(member.name)}>
         <form
           className="grid gap-4"
           noValidate
@@ -213,7 +217,7 @@ function NewPassword({ member }: { member: Member }) {
             void submit();
           }}
         >
-          <Field label="Password" hint="At least 10 characters" error={wrong}>
+          <Field label={wording.password} hint={wording.atLeast10Characters} error={wrong}>
             <input
               className="input-box"
               type="password"
@@ -222,12 +226,10 @@ function NewPassword({ member }: { member: Member }) {
               onChange={(event) => setPassword(event.target.value)}
             />
           </Field>
-          <p className="text-sm text-ink2">
-            They choose their own with it. They are signed out everywhere; a second factor ends.
-          </p>
+          <p className="text-sm text-ink2">{wording.theyChooseTheirOwnWithItThey}</p>
           {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
           <Button type="submit" weight="main" disabled={state.isLoading}>
-            Set the password
+            {wording.setThePassword}
           </Button>
         </form>
       </Sheet>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/people';
 import { useEffect, useState } from 'react';
 import type { Member, SecondFactorOffer } from '@white-ember/core/contract';
 import {
@@ -15,8 +16,8 @@ export function SecondFactor({ member }: { member: Member }) {
   const [codes, setCodes] = useState<readonly string[]>();
   if (member.role !== 'lead' && !member.secondFactor) return null;
   return (
-    <section aria-label="Second factor">
-      <h2 className="text-2xl mb-3">Second factor</h2>
+    <section aria-label={wording.secondFactor}>
+      <h2 className="text-2xl mb-3">{wording.secondFactor}</h2>
       {codes ? <RecoveryCodes codes={codes} onKept={() => setCodes(undefined)} /> : null}
       {member.secondFactor ? codes ? null : <End /> : <SetUp onSet={setCodes} />}
     </section>
@@ -30,13 +31,10 @@ function SetUp({ onSet }: { onSet: (codes: readonly string[]) => void }) {
   if (!offered.data)
     return (
       <div className="grid gap-3 justify-items-start">
-        <p className="text-ink2">
-          A code from an authenticator on your phone, beside the password. A guessed or seen password alone
-          does not let anyone in.
-        </p>
+        <p className="text-ink2">{wording.aCodeFromAnAuthenticatorOnYour}</p>
         {offered.error ? <ProblemNotice problem={problemOf(offered.error)} /> : null}
         <Button disabled={offered.isLoading} onClick={() => void offer()}>
-          Set it up
+          {wording.setItUp}
         </Button>
       </div>
     );
@@ -54,7 +52,7 @@ function SetUp({ onSet }: { onSet: (codes: readonly string[]) => void }) {
       }}
     >
       <Offered offer={offered.data} />
-      <Field label="Code" hint="The six digits that the authenticator shows now">
+      <Field label={wording.code} hint={wording.theSixDigitsThatTheAuthenticator}>
         <input
           className="input-box"
           inputMode="numeric"
@@ -65,7 +63,7 @@ function SetUp({ onSet }: { onSet: (codes: readonly string[]) => void }) {
       </Field>
       {confirmed.error ? <ProblemNotice problem={problemOf(confirmed.error)} /> : null}
       <Button type="submit" weight="main" disabled={confirmed.isLoading || code.trim() === ''}>
-        Confirm
+        {wording.confirm}
       </Button>
     </form>
   );
@@ -85,15 +83,9 @@ function Offered({ offer: { secret, uri } }: { offer: SecondFactorOffer }) {
   }, [uri]);
   return (
     <div className="grid gap-2">
-      <p>Scan this with the authenticator, or type the key.</p>
+      <p>{wording.scanThisWithTheAuthenticatorOrType}</p>
       {image ? (
-        <img
-          src={image}
-          alt="The key as a picture for the camera"
-          width={220}
-          height={220}
-          className="bg-white"
-        />
+        <img src={image} alt={wording.theKeyAsAPictureForThe} width={220} height={220} className="bg-white" />
       ) : null}
       <p className="font-mono break-all">{secret.match(/.{1,4}/g)?.join(' ')}</p>
     </div>
@@ -102,14 +94,14 @@ function Offered({ offer: { secret, uri } }: { offer: SecondFactorOffer }) {
 
 function RecoveryCodes({ codes, onKept }: { codes: readonly string[]; onKept: () => void }) {
   return (
-    <Notice title="Write these down now: they are not shown again">
-      <p>Each signs you in once if the phone is lost.</p>
+    <Notice title={wording.writeTheseDownNowTheyAreNot}>
+      <p>{wording.eachSignsYouInOnceIfThe}</p>
       <ul className="font-mono columns-1 sm:columns-2 my-2 text-ink">
         {codes.map((code) => (
           <li key={code}>{code}</li>
         ))}
       </ul>
-      <Button onClick={onKept}>I have written them down</Button>
+      <Button onClick={onKept}>{wording.iHaveWrittenThemDown}</Button>
     </Notice>
   );
 }
@@ -126,8 +118,8 @@ function End() {
         void end({ current });
       }}
     >
-      <p className="text-ink2">A code is required at sign-in. To end this, enter your password.</p>
-      <Field label="Password">
+      <p className="text-ink2">{wording.aCodeIsRequiredAtSignIn}</p>
+      <Field label={wording.password}>
         <input
           className="input-box"
           type="password"
@@ -138,7 +130,7 @@ function End() {
       </Field>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button type="submit" className="justify-self-start" disabled={state.isLoading || current === ''}>
-        End the second factor
+        {wording.endTheSecondFactor}
       </Button>
     </form>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/people';
 import { useState } from 'react';
 import type { Member } from '@white-ember/core/contract';
 import { problemOf, useSignInMutation } from '../../data/api.ts';
@@ -24,7 +25,11 @@ export function SignInAgain({ member }: { member: Member }) {
     void dispatch(sendWaiting());
   };
   return (
-    <Sheet open onOpenChange={(open) => (open ? undefined : dispatch(sessionBegun()))} title="Sign in again">
+    <Sheet
+      open
+      onOpenChange={(open) => (open ? undefined : dispatch(sessionBegun()))}
+      title={wording.signInAgain}
+    >
       <form
         className="grid gap-4"
         noValidate
@@ -33,8 +38,8 @@ export function SignInAgain({ member }: { member: Member }) {
           void submit();
         }}
       >
-        <p>Your session has ended. What you typed is still on this page; your entries wait on this device.</p>
-        <Field label={`Password of ${member.signInName}`}>
+        <p>{wording.yourSessionHasEndedWhatYouTyped}</p>
+        <Field label={wording.passwordOf(member.signInName)}>
           <input
             className="input-box"
             type="password"
@@ -44,7 +49,7 @@ export function SignInAgain({ member }: { member: Member }) {
           />
         </Field>
         {wantsCode ? (
-          <Field label="Code" hint="Six digits of your authenticator, or a recovery code">
+          <Field label={wording.code} hint={wording.sixDigitsOfYourAuthenticatorOrA}>
             <input
               className="input-box"
               autoComplete="one-time-code"
@@ -55,14 +60,14 @@ export function SignInAgain({ member }: { member: Member }) {
         ) : null}
         <ProblemNotice problem={problem} />
         <Button type="submit" weight="main" disabled={state.isLoading || password === ''}>
-          Sign in
+          {wording.signIn}
         </Button>
         <Button
           weight="quiet"
           className="px-0! justify-self-start"
           onClick={() => window.location.assign('/')}
         >
-          Sign in as another person
+          {wording.signInAsAnotherPerson}
         </Button>
       </form>
     </Sheet>

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/people';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -17,12 +19,14 @@ export function SignInPage({ session }: { session: Session }) {
     <main className="min-h-dvh grid lg:grid-cols-[1.1fr_1fr]">
       <section className="bg-tape text-tape-ink p-6 sm:p-10 flex flex-col justify-between gap-8">
         <p className="flex items-center gap-3 font-head font-semibold text-2xl">
-          <EmberMark /> White Ember
+          <EmberMark /> {common.whiteEmber}
         </p>
         <div>
-          <h1 className="text-4xl sm:text-5xl leading-tight max-w-[16ch]">Before, clean, after, proved.</h1>
+          <h1 className="text-4xl sm:text-5xl leading-tight max-w-[16ch]">
+            {wording.beforeCleanAfterProved}
+          </h1>
           <p className="mt-4 max-w-[44ch] text-lg text-tape-ink2">
-            Judges the filter’s pressure at its flow, and shows whether the work worked.
+            {wording.judgesTheFiltersPressureAtItsFlow}
           </p>
         </div>
         <ClaimPicture />
@@ -32,7 +36,7 @@ export function SignInPage({ session }: { session: Session }) {
         {settingUp ? <FirstRun /> : <SignIn />}
         {session.firstRun && demo.length > 0 ? (
           <Button weight="quiet" className="mt-4 px-0" onClick={() => setSettingUp(!settingUp)}>
-            {settingUp ? 'Back to sign-in' : 'Set up your own workshop'}
+            {settingUp ? wording.backToSignIn : wording.setUpYourOwnWorkshop}
           </Button>
         ) : null}
       </section>
@@ -56,8 +60,8 @@ function DemoSignIn({ people }: { people: NonNullable<Session['demo']> }) {
   const [signIn, state] = useDemoSignInMutation();
   return (
     <div className="mb-8">
-      <h2 className="text-2xl mb-1">Open the demo workshop</h2>
-      <p className="text-ink2 mb-3">One tap. All data are made up.</p>
+      <h2 className="text-2xl mb-1">{wording.openTheDemoWorkshop}</h2>
+      <p className="text-ink2 mb-3">{wording.oneTapAllDataAreMadeUp}</p>
       <div className="grid gap-2">
         {people.map((person) => (
           <Button
@@ -94,11 +98,11 @@ function SignIn() {
       className="grid gap-4"
       noValidate
     >
-      <h2 className="text-2xl">Sign in</h2>
-      <Field label="Sign-in name" error={errors.signInName?.message}>
+      <h2 className="text-2xl">{wording.signIn}</h2>
+      <Field label={wording.signInName} error={errors.signInName?.message}>
         <input className="input-box" autoComplete="username" {...form.register('signInName')} />
       </Field>
-      <Field label="Password" error={errors.password?.message}>
+      <Field label={wording.password} error={errors.password?.message}>
         <input
           className="input-box"
           type="password"
@@ -108,8 +112,8 @@ function SignIn() {
       </Field>
       {code ? (
         <Field
-          label="Code"
-          hint="Six digits of your authenticator, or a recovery code"
+          label={wording.code}
+          hint={wording.sixDigitsOfYourAuthenticatorOrA}
           error={errors.code?.message}
         >
           <input
@@ -123,7 +127,7 @@ function SignIn() {
       ) : null}
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button type="submit" disabled={state.isLoading}>
-        Sign in
+        {wording.signIn}
       </Button>
     </form>
   );
@@ -145,18 +149,18 @@ function FirstRun() {
       className="grid gap-4"
       noValidate
     >
-      <h2 className="text-2xl">Set up your workshop</h2>
-      <p className="text-ink2">You become its lead: you add the others and set the limits.</p>
-      <Field label="Workshop" error={errors.workshopName?.message}>
+      <h2 className="text-2xl">{wording.setUpYourWorkshop}</h2>
+      <p className="text-ink2">{wording.youBecomeItsLeadYouAddThe}</p>
+      <Field label={wording.workshop} error={errors.workshopName?.message}>
         <input className="input-box" {...form.register('workshopName')} />
       </Field>
-      <Field label="Your name" error={errors.name?.message}>
+      <Field label={wording.yourName} error={errors.name?.message}>
         <input className="input-box" autoComplete="name" {...form.register('name')} />
       </Field>
-      <Field label="Sign-in name" error={errors.signInName?.message}>
+      <Field label={wording.signInName} error={errors.signInName?.message}>
         <input className="input-box" autoComplete="username" {...form.register('signInName')} />
       </Field>
-      <Field label="Password" hint="At least 10 characters" error={errors.password?.message}>
+      <Field label={wording.password} hint={wording.atLeast10Characters} error={errors.password?.message}>
         <input
           className="input-box"
           type="password"
@@ -166,7 +170,7 @@ function FirstRun() {
       </Field>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       <Button type="submit" weight="main" disabled={state.isLoading}>
-        Make the workshop
+        {wording.makeTheWorkshop}
       </Button>
     </form>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/people';
 import { problemOf, useSessionQuery, useSetWorkshopMutation } from '../../data/api.ts';
 import { useWords } from '../../data/words.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -14,7 +15,7 @@ export function WorkshopChoices() {
   );
 }
 
-const SIGN_OFF = { technician: 'Any technician', lead: 'A lead only' } as const;
+const SIGN_OFF = { technician: wording.anyTechnician, lead: wording.aLeadOnly } as const;
 
 /** Who signs jobs off here. With a lead, no report leaves before. */
 function SignOffChoice() {
@@ -22,8 +23,8 @@ function SignOffChoice() {
   const [setWorkshop, state] = useSetWorkshopMutation();
   const now = session.data?.workshop?.signOffBy;
   return (
-    <section className="mt-8 grid gap-3" aria-label="Signing off">
-      <h2 className="text-2xl">Who signs jobs off</h2>
+    <section className="mt-8 grid gap-3" aria-label={wording.signingOff}>
+      <h2 className="text-2xl">{wording.whoSignsJobsOff}</h2>
       <div className="flex flex-wrap gap-3">
         {(['technician', 'lead'] as const).map((who) => (
           <Button
@@ -37,7 +38,7 @@ function SignOffChoice() {
           </Button>
         ))}
       </div>
-      <p className="text-sm text-ink2">If a lead signs off, no link or mail goes out before that.</p>
+      <p className="text-sm text-ink2">{wording.ifALeadSignsOffNoLink}</p>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
     </section>
   );
@@ -58,9 +59,9 @@ function CurrencyChoice() {
   const [setWorkshop, state] = useSetWorkshopMutation();
   const now = session.data?.workshop?.currency;
   return (
-    <section className="mt-8 grid gap-3" aria-label="Money">
-      <h2 className="text-2xl">Money</h2>
-      <Field label="Currency of the workshop">
+    <section className="mt-8 grid gap-3" aria-label={wording.money}>
+      <h2 className="text-2xl">{wording.money}</h2>
+      <Field label={wording.currencyOfTheWorkshop}>
         <select
           className="input-box"
           value={now ?? ''}
@@ -74,10 +75,7 @@ function CurrencyChoice() {
           ))}
         </select>
       </Field>
-      <p className="text-sm text-ink2">
-        Nothing is converted: costs and hourly rates in the limits keep their figures. Look at them when you
-        change it.
-      </p>
+      <p className="text-sm text-ink2">{wording.nothingIsConvertedCostsAndHourly}</p>
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
     </section>
   );

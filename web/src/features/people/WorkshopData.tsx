@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/people';
 import { type TakenIn } from '@white-ember/core/contract';
 import { useRef, useState } from 'react';
 import { problemOf, useTakeArchiveInMutation } from '../../data/api.ts';
@@ -20,22 +21,19 @@ export function WorkshopData() {
   };
   const { data } = state;
   return (
-    <section className="mt-8 grid gap-3" aria-label="The workshop’s data">
-      <h2 className="text-2xl">The workshop’s data</h2>
+    <section className="mt-8 grid gap-3" aria-label={wording.theWorkshopsData}>
+      <h2 className="text-2xl">{wording.theWorkshopsData}</h2>
       <div className="flex flex-wrap gap-3">
         <a href="/api/workshop/archive" download className={DOWNLOAD}>
-          Export the whole workshop
+          {wording.exportTheWholeWorkshop}
         </a>
         <a href="/api/readings.csv" download className={DOWNLOAD}>
-          Readings as a table
+          {wording.readingsAsATable}
         </a>
       </div>
-      <p className="text-sm text-ink2">
-        The archive is a zip of plain text and original files: vehicles, jobs with every entry, logs, photos,
-        limits, fluids, people. No passwords. Import it here or on another installation; existing data stay.
-      </p>
+      <p className="text-sm text-ink2">{wording.theArchiveIsAZipOfPlain}</p>
       <label className="grid gap-1">
-        <span className="font-head font-semibold">Import an archive</span>
+        <span className="font-head font-semibold">{wording.importAnArchive}</span>
         <input
           ref={input}
           type="file"
@@ -45,11 +43,7 @@ export function WorkshopData() {
           onChange={(event) => void chosen(event.target.files?.[0])}
         />
       </label>
-      {state.isLoading ? (
-        <p role="status">
-          Taking {name} : all or nothing. With many jobs this takes minutes; leave the page open …
-        </p>
-      ) : null}
+      {state.isLoading ? <p role="status">{wording.takingAllOrNothingWithManyJobs(name)}</p> : null}
       {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
       {data ? <WhatCame data={data} name={name} /> : null}
     </section>
@@ -59,16 +53,20 @@ export function WorkshopData() {
 /** What came with an archive. */
 function WhatCame({ data, name }: { data: TakenIn; name: string }) {
   return (
-    <Notice title={data.added === 0 ? `All of ${name} was here already` : `${name} imported`}>
+    <Notice title={data.added === 0 ? wording.allOfWasHereAlready(name) : wording.imported(name)}>
       <p>
-        {fixed(data.added)} new: {data.vehicles} vehicles, {data.jobs} jobs, {data.files} files, {data.people}{' '}
-        people; {fixed(data.known)} were here already.
-        {data.people > 0 ? ' Set a password for each person before they sign in.' : ''}
+        {wording.newVehiclesJobsFilesPeopleWereHere(
+          fixed(data.added),
+          data.vehicles,
+          data.jobs,
+          data.files,
+          data.people,
+          fixed(data.known),
+          data.people > 0 ? wording.setAPasswordForEachPersonBefore : '',
+        )}
       </p>
       {data.renamed.map(({ name: who, signInName }) => (
-        <p key={signInName}>
-          {who} signs in as {signInName}, as the name was taken.
-        </p>
+        <p key={signInName}>{wording.signsInAsAsTheNameWas(who, signInName)}</p>
       ))}
     </Notice>
   );

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/photos';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { entriesOfKind, type PartId, type EntryOf } from '@white-ember/core/ledger';
@@ -27,9 +29,9 @@ export function Photos({ open, canEnter, part }: { open: OpenJob; canEnter: bool
   };
   return (
     <div>
-      <h2 className="text-xl mb-1">Photos</h2>
+      <h2 className="text-xl mb-1">{wording.photos}</h2>
       <PhotoRow photos={photos} />
-      {photos.length === 0 ? <p className="text-ink2 py-1">None yet.</p> : null}
+      {photos.length === 0 ? <p className="text-ink2 py-1">{common.noneYet}</p> : null}
       {canEnter ? <TakePhoto caption={caption} setCaption={setCaption} state={state} keep={keep} /> : null}
     </div>
   );
@@ -50,11 +52,11 @@ function TakePhoto({
   return (
     <div className="grid gap-2 mt-2">
       <label className="grid gap-1">
-        <span className="font-head font-semibold">What it shows</span>
+        <span className="font-head font-semibold">{common.whatItShows}</span>
         <input className="input-box" value={caption} onChange={(event) => setCaption(event.target.value)} />
       </label>
       <label className="border-2 border-ink bg-card min-h-12 px-4 content-center text-center font-head font-semibold rounded-sm has-focus-visible:outline-3 has-focus-visible:outline-steel">
-        {state.isLoading ? 'Keeping it …' : 'Take or choose a photo'}
+        {state.isLoading ? common.keepingIt : wording.takeOrChooseAPhoto}
         <input
           type="file"
           accept="image/jpeg,image/png,image/webp"
@@ -80,7 +82,7 @@ function PhotoRow({ photos }: { photos: readonly EntryOf<'photo'>[] }) {
           <a href={`/api/photos/${body.photo}`} target="_blank" rel="noreferrer">
             <img
               src={`/api/photos/${body.photo}?size=thumb`}
-              alt={body.caption ?? 'Photo without a caption'}
+              alt={body.caption ?? wording.photoWithoutACaption}
               loading="lazy"
               className="w-full aspect-square object-cover border-2 border-rule"
             />

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/proof';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import type { Limits } from '@white-ember/core/limits';
@@ -16,22 +18,20 @@ export function CompareTable({ derived, limits }: { derived: OpenJob['derived'];
     <div>
       <table className="w-full text-left">
         <caption className="text-left font-head font-semibold text-lg pb-1">
-          Before and after at equal flow
+          {wording.beforeAndAfterAtEqualFlow}
         </caption>
         <thead className="border-b-2 border-ink text-[15px]">
           <tr>
-            <th className="py-1">at</th>
-            <th className="text-right">flow, {words.label('volumeFlow')}</th>
-            <th className="text-right">before</th>
-            <th className="text-right">after</th>
-            <th className="text-right">good to</th>
+            <th className="py-1">{common.atWithin}</th>
+            <th className="text-right">{common.flow(words.label('volumeFlow'))}</th>
+            <th className="text-right">{common.beforeWithin}</th>
+            <th className="text-right">{common.after}</th>
+            <th className="text-right">{wording.goodTo}</th>
           </tr>
         </thead>
         <ComparedRows comparison={comparison} show={show} limits={limits} />
       </table>
-      <p className="text-sm text-ink2 mt-1">
-        ΔP in {unitLabel(unit)}, zero removed; dash: not read near this flow.
-      </p>
+      <p className="text-sm text-ink2 mt-1">{wording.deltapInZeroRemovedDashNotRead(unitLabel(unit))}</p>
     </div>
   );
 }
@@ -61,7 +61,7 @@ function ComparedRows({
       {comparison.restrictionBefore && comparison.restrictionAfter ? (
         <tr className="border-b border-rule">
           <td className="py-1.5" colSpan={2}>
-            × clean
+            {common.clean}
           </td>
           <td className="text-right">{comparison.restrictionBefore.value.toFixed(1)}</td>
           <td className="text-right font-bold">{comparison.restrictionAfter.value.toFixed(1)}</td>

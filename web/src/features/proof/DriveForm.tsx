@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/proof';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { EntryForm } from '../../job/EntryForm.tsx';
 import { useEntryForm, type FieldsOf } from '../../job/useEntryForm.ts';
@@ -26,22 +28,30 @@ export function DriveForm({ open, main }: { open: OpenJob; main: boolean }) {
   if (!unfolded)
     return (
       <Button weight={main ? 'main' : 'plain'} onClick={() => setUnfolded(true)}>
-        Save the drive check
+        {wording.saveTheDriveCheck}
       </Button>
     );
   return (
     <EntryForm of={form} className="grid gap-3 border-2 border-ink p-3">
-      <p className="text-sm text-ink2">Readings on the road need two people: one drives, one reads.</p>
+      <p className="text-sm text-ink2">{wording.readingsOnTheRoadNeedTwoPeople}</p>
       <div className="grid grid-cols-2 gap-3">
-        <FigureField name="distanceKm" label="Distance" hint={`at least ${words.distance(SHORTEST_KM, 1)}`} />
-        <FigureField name="minutes" label="Time" />
-        <FigureField name="sootStartG" label="Soot counter at the start" />
-        <FigureField name="sootEndG" label="Soot counter at the end" />
-        <FigureField name="egtPeakC" label="Highest before the filter" hint="On a pull, by the scan tool" />
+        <FigureField
+          name="distanceKm"
+          label={common.distance}
+          hint={common.atLeast(words.distance(SHORTEST_KM, 1))}
+        />
+        <FigureField name="minutes" label={common.time} />
+        <FigureField name="sootStartG" label={wording.sootCounterAtTheStart} />
+        <FigureField name="sootEndG" label={wording.sootCounterAtTheEnd} />
+        <FigureField
+          name="egtPeakC"
+          label={wording.highestBeforeTheFilter}
+          hint={wording.onAPullByTheScanTool}
+        />
       </div>
-      <TickField name="powerLimitGone" label="Full power available" />
-      <TickField name="reportedBy" label="Reported by the customer" />
-      <SaveButton main>Save the drive</SaveButton>
+      <TickField name="powerLimitGone" label={wording.fullPowerAvailable} />
+      <TickField name="reportedBy" label={wording.reportedByTheCustomer} />
+      <SaveButton main>{wording.saveTheDrive}</SaveButton>
     </EntryForm>
   );
 }

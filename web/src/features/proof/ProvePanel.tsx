@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/proof';
 import { type Limits } from '@white-ember/core/limits';
 import { type FlowPicture } from '@white-ember/core/proof';
 import { type OpenJob } from '../../job/useJob.ts';
@@ -83,7 +84,7 @@ function ProofActs({
     <div className="grid gap-4">
       {derived.after || shownWithout ? (
         <Button className="justify-self-start" onClick={() => setAdding(false)}>
-          Back to the comparison
+          {wording.backToTheComparison}
         </Button>
       ) : null}
       <ReadingPanel
@@ -127,11 +128,11 @@ function Compared({
           {derived.after ? <ResetList open={open} canEnter={canEnter} /> : null}
           {derived.proof || byRepair ? <DriveForm open={open} main={!driven} /> : null}
           {derived.proof || byRepair ? (
-            <CodeScanForm open={open} choices={['after-drive']} title="Codes after the drive" />
+            <CodeScanForm open={open} choices={['after-drive']} title={wording.codesAfterTheDrive} />
           ) : null}
           <ScanList scans={scans} />
           <Button onClick={() => setAdding(true)}>
-            {derived.after ? 'Take another after reading' : 'Take an after reading too'}
+            {derived.after ? wording.takeAnotherAfterReading : wording.takeAnAfterReadingToo}
           </Button>
         </>
       ) : null}
@@ -148,10 +149,10 @@ function EqualFlow({ derived, picture }: { derived: OpenJob['derived']; picture:
         <Say it={verdictLine(derived)} />
       </p>
       {derived.contradiction ? (
-        <Notice title="Contradicted by the next visit" tone="alarm">
+        <Notice title={wording.contradictedByTheNextVisit} tone="alarm">
           {derived.contradiction.text}{' '}
           <Link to={`/jobs/${derived.contradiction.jobId}`} className="underline underline-offset-4">
-            Open job {derived.contradiction.number}
+            {wording.openJob(derived.contradiction.number)}
           </Link>
         </Notice>
       ) : null}

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/proof';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
@@ -12,9 +14,12 @@ export function ConfidenceReasons({ derived, limits }: { derived: OpenJob['deriv
   const { level, percent: chance, reasons } = confidence;
   return (
     <p className="text-[15px] mt-2">
-      Confidence <b>{level}</b>: <Say it={chanceText(chance)} /> from the scatter of the readings; high from{' '}
-      {limits.confidenceHighPercent} %, fair from {limits.confidenceFairPercent} %
-      {reasons.length > 0 ? `; lowered by: ${reasons.join('; ')}` : ''}.
+      {wording.confidence} <b>{level}</b>: <Say it={chanceText(chance)} />{' '}
+      {wording.fromTheScatterOfTheReadingsHigh(
+        limits.confidenceHighPercent,
+        limits.confidenceFairPercent,
+        reasons.length > 0 ? wording.loweredBy(reasons.join('; ')) : '',
+      )}
     </p>
   );
 }
@@ -29,11 +34,11 @@ export function VerdictReasons({ derived, limits }: { derived: OpenJob['derived'
   ];
   return (
     <details open={proof.verdict !== 'proved'}>
-      <summary className="font-head font-semibold text-lg min-h-9">Why</summary>
+      <summary className="font-head font-semibold text-lg min-h-9">{common.why}</summary>
       <ul className="grid gap-1.5 text-[15px]">
         {proof.missing.map((sentence) => (
           <li key={sentence} className="border-l-8 border-ember pl-3">
-            <b>Missing.</b> {sentence}
+            <b>{wording.missing}</b> {sentence}
           </li>
         ))}
         {proof.reasons.map((sentence) => (
@@ -55,7 +60,9 @@ export function VerdictReasons({ derived, limits }: { derived: OpenJob['derived'
         </ul>
       ) : null}
       <ConfidenceReasons derived={derived} limits={limits} />
-      {assumed.length > 0 ? <p className="text-sm text-ink2 mt-2">Assumed: {assumed.join('; ')}.</p> : null}
+      {assumed.length > 0 ? (
+        <p className="text-sm text-ink2 mt-2">{wording.assumed(assumed.join('; '))}</p>
+      ) : null}
     </details>
   );
 }

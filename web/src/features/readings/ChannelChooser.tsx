@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/readings';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../data/words.ts';
 import { useState } from 'react';
 import {
@@ -17,19 +19,19 @@ import { Chip } from '../../ui/Chip.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 
 const ASKED_AS: Readonly<Record<Asked, string>> = {
-  measures: 'It measures',
-  of: 'Of',
-  at: 'Where',
-  number: 'Number',
+  measures: wording.itMeasures,
+  of: wording.ofIt,
+  at: wording.where,
+  number: common.number,
 };
 
 export const channelName = (role: string): string =>
-  isChannelRole(role) ? spokenNow(roleName(role)) : role === '' ? 'none of these' : role;
+  isChannelRole(role) ? spokenNow(roleName(role)) : role === '' ? wording.noneOfThese : role;
 
 /** What each word of a heading was taken for; nothing where none is known. */
 export function HeadingRead({ heading, role }: { heading: string; role?: string }) {
   const words = spellOut(heading, role !== undefined && isChannelRole(role) ? role : undefined);
-  if (!words.some(({ means }) => means !== '')) return <span>no known word</span>;
+  if (!words.some(({ means }) => means !== '')) return <span>{wording.noKnownWord}</span>;
   return (
     <span>
       {words.map(({ word, means }, at) => (
@@ -99,7 +101,7 @@ function ChoiceSheet({
     <Sheet
       open={open}
       onOpenChange={setOpen}
-      title={heading.trim() === '' ? 'What it is' : `What “${heading}” is`}
+      title={heading.trim() === '' ? wording.whatItIs : wording.whatIs(heading)}
     >
       {open ? (
         <Choice
@@ -163,7 +165,11 @@ function ChannelButtons({
   onChoose: (role: ChannelRole | '') => void;
 }) {
   return (
-    <div role="group" aria-label="Channels" className="border-t-2 border-ink pt-3 grid gap-2 sm:grid-cols-2">
+    <div
+      role="group"
+      aria-label={wording.channels}
+      className="border-t-2 border-ink pt-3 grid gap-2 sm:grid-cols-2"
+    >
       {channels.map((one) => (
         <button
           key={one}
@@ -181,7 +187,7 @@ function ChannelButtons({
         className={`min-h-11 px-3 text-left border-2 border-rule rounded-sm ${role === '' ? 'font-bold' : ''}`}
         onClick={() => onChoose('')}
       >
-        none of these
+        {wording.noneOfThese}
       </button>
     </div>
   );
@@ -192,7 +198,7 @@ function SaidSoFar({ said, setSaid }: { said: readonly Said[]; setSaid: (value: 
   return (
     <div>
       <p id="said-so-far" className="font-bold mb-1">
-        Said so far; tap one to remove it
+        {wording.saidSoFarTapOneToRemove}
       </p>
       <div role="group" aria-labelledby="said-so-far" className="flex flex-wrap gap-2">
         {said.map((one) => (

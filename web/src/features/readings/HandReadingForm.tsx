@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/readings';
+import * as common from '@white-ember/core/words/screens/common';
 import { faultIn, type UnitChoice } from '@white-ember/core/words';
 import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
@@ -17,11 +19,11 @@ import type { OpenJob } from '../../job/useJob.ts';
 import { EMPTY_HAND, emptyRow, handReading, handValues, type HandUnits } from './handReading.ts';
 
 const ROW_NAMES = {
-  'key-off': 'Key on, engine off',
-  idle: 'Idle',
-  hold: 'Hold',
-  snap: 'Snap, highest',
-  'full-load': 'Full-load pull',
+  'key-off': wording.keyOnEngineOff,
+  idle: common.idle,
+  hold: wording.hold,
+  snap: wording.snapHighest,
+  'full-load': wording.fullLoadPull,
 } as const;
 
 type Column = 'rpm' | 'dp' | 'air' | 'manifold' | 'temperature' | 'back' | 'coolant';
@@ -107,12 +109,12 @@ export function HandReadingForm({
   };
   const labels: Record<Column, string> = {
     rpm: 'rpm',
-    dp: `ΔP, ${unitLabel(pressureUnit)}`,
-    air: `Air mass, ${unitLabel(massFlowUnit)}`,
-    manifold: `Manifold, ${unitLabel(pressureUnit)} abs.`,
-    temperature: `Filter, ${unitLabel(temperatureUnit)}`,
-    back: `Before turbo, ${unitLabel(pressureUnit)} abs.`,
-    coolant: `Coolant, ${unitLabel(temperatureUnit)}`,
+    dp: wording.deltap(unitLabel(pressureUnit)),
+    air: wording.airMass(unitLabel(massFlowUnit)),
+    manifold: wording.manifoldAbs(unitLabel(pressureUnit)),
+    temperature: wording.filter(unitLabel(temperatureUnit)),
+    back: wording.beforeTurboAbs(unitLabel(pressureUnit)),
+    coolant: wording.coolant(unitLabel(temperatureUnit)),
   };
   const columns = withMore ? [...USUAL, ...MORE] : USUAL;
   const grid = withMore ? COLUMNS.all : COLUMNS.usual;
@@ -121,14 +123,14 @@ export function HandReadingForm({
       <CorrectingNotice correcting={correcting} />
       <div className="grid gap-x-1.5 gap-y-1">
         <div className={`max-sm:hidden ${grid} items-end font-head font-semibold leading-tight`} aria-hidden>
-          <span>at</span>
+          <span>{common.atWithin}</span>
           {columns.map((column) => (
             <span key={column}>{labels[column]}</span>
           ))}
         </div>
         {rows.fields.map((row, i) => {
           const nth = rows.fields.slice(0, i + 1).filter(({ kind }) => kind === row.kind).length;
-          const who = row.kind === 'hold' ? `Hold ${nth}` : ROW_NAMES[row.kind];
+          const who = row.kind === 'hold' ? common.hold(nth) : ROW_NAMES[row.kind];
           return (
             <div
               key={row.id}
@@ -150,7 +152,7 @@ export function HandReadingForm({
                       ),
                     )}
                   <span className="text-sm text-ink2 col-span-full leading-tight">
-                    The ΔP sensor’s zero is removed from every reading.
+                    {wording.theDeltapSensorsZeroIsRemovedFrom}
                   </span>
                 </>
               ) : (
@@ -162,7 +164,7 @@ export function HandReadingForm({
       </div>
       <div className="flex flex-wrap gap-x-6 items-center">
         <label className="flex items-center gap-2 min-h-11">
-          <span className="font-head font-semibold">Pressures in</span>
+          <span className="font-head font-semibold">{wording.pressuresIn}</span>
           <select
             data-own-words
             className="input-box w-24"
@@ -184,7 +186,7 @@ export function HandReadingForm({
           onClick={() => rows.append(emptyRow('hold', ''))}
           disabled={rows.fields.length >= 10}
         >
-          One more hold
+          {wording.oneMoreHold}
         </Button>
         <Button
           weight="quiet"
@@ -192,7 +194,7 @@ export function HandReadingForm({
           onClick={() => rows.append(emptyRow('full-load', ''))}
           disabled={rows.fields.length >= 10}
         >
-          A full-load pull
+          {wording.aFullLoadPull}
         </Button>
         <Button
           weight="quiet"
@@ -200,38 +202,35 @@ export function HandReadingForm({
           onClick={() => rows.append(emptyRow('snap', ''))}
           disabled={rows.fields.length >= 10}
         >
-          A snap
+          {wording.aSnap}
         </Button>
         {withMore ? null : (
           <Button weight="quiet" className="px-0" onClick={() => setUnfolded(true)}>
-            Pressure before turbo, coolant
+            {wording.pressureBeforeTurboCoolant}
           </Button>
         )}
-        <p className="text-sm text-ink2">
-          Any speed will do: readings are compared at equal flow. Air mass gives the best flow; otherwise
-          engine size is used.
-        </p>
+        <p className="text-sm text-ink2">{wording.anySpeedWillDoReadingsAreCompared}</p>
       </div>
       <div className="grid sm:grid-cols-[1fr_1fr_1fr_2fr] gap-4">
-        <Field label="Barometer" unit={unitLabel(pressureUnit)} error={problems['barometerMbar']}>
+        <Field label={wording.barometer} unit={unitLabel(pressureUnit)} error={problems['barometerMbar']}>
           <input className="input-box" inputMode="decimal" {...form.register('barometer')} />
         </Field>
-        <Field label="Soot value" unit={unitLabel(sootUnit)} error={problems['sootCounterG']}>
+        <Field label={wording.sootValue} unit={unitLabel(sootUnit)} error={problems['sootCounterG']}>
           <input className="input-box" inputMode="decimal" {...form.register('soot')} />
         </Field>
-        <Field label="Fill level" unit="%" error={problems['sootPercent']}>
+        <Field label={wording.fillLevel} unit="%" error={problems['sootPercent']}>
           <input className="input-box" inputMode="decimal" {...form.register('fill')} />
         </Field>
-        <Field label="Note" error={problems['note']}>
+        <Field label={common.note} error={problems['note']}>
           <input className="input-box" {...form.register('note')} />
         </Field>
       </div>
       {listed.length > 0 ? (
-        <Notice title="Not saved yet; what you typed is kept" tone="alarm">
+        <Notice title={common.notSavedYetWhatYouTypedIs} tone="alarm">
           <ul>
             {listed.map(([field, text]) => (
               <li key={field}>
-                {field.startsWith('rows.') ? `Row ${Number(field.split('.')[1]) + 1} · ` : ''}
+                {field.startsWith('rows.') ? wording.row(Number(field.split('.')[1]) + 1) : ''}
                 {faultIn(text, words)}
               </li>
             ))}
@@ -239,7 +238,7 @@ export function HandReadingForm({
         </Notice>
       ) : null}
       <Button type="submit" weight="main">
-        Enter the {purpose} reading
+        {wording.enterTheReading(purpose)}
       </Button>
     </form>
   );

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/readings';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { channelCorrectionListSchema, type ChannelCorrection } from '@white-ember/core/contract';
 import { inWords, learnWords } from '@white-ember/core/readings';
@@ -20,12 +22,12 @@ function listIn(text: string): { readonly corrections: ChannelCorrection[] } | {
   try {
     said = JSON.parse(text);
   } catch {
-    return { wrong: 'It is not JSON.' };
+    return { wrong: wording.itIsNotJson };
   }
   const parsed = channelCorrectionListSchema.safeParse(said);
   return parsed.success
     ? parsed.data
-    : { wrong: `${parsed.error.issues[0]?.message ?? 'It is not a list of headings'}.` };
+    : { wrong: `${parsed.error.issues[0]?.message ?? wording.itIsNotAListOfHeadings}.` };
 }
 
 /** What the workshop said of headings of recorded logs: seen, changed, forgotten, handed on; and the words that this taught. */
@@ -45,7 +47,7 @@ export function HeadingsPage() {
     if (!file) return;
     const read = listIn(await file.text());
     if ('wrong' in read) {
-      setWrong(`${file.name} was not imported: ${read.wrong}`);
+      setWrong(wording.wasNotImported(file.name, read.wrong));
       return;
     }
     setWrong(undefined);
@@ -55,18 +57,20 @@ export function HeadingsPage() {
   return (
     <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto grid gap-6 content-start">
       <div>
-        <h1 className="text-3xl">Log headings</h1>
-        <p className="text-ink2 mt-1">
-          What your workshop set each column to. It applies to every later log, however the heading is
-          written.
-        </p>
+        <h1 className="text-3xl">{common.logHeadings}</h1>
+        <p className="text-ink2 mt-1">{wording.whatYourWorkshopSetEachColumnTo}</p>
       </div>
       {list.error ? <ProblemNotice problem={problemOf(list.error)} /> : null}
       {remembered.error ? <ProblemNotice problem={problemOf(remembered.error)} /> : null}
       {taken.error ? <ProblemNotice problem={problemOf(taken.error)} /> : null}
       {wrong ? <Notice title={wrong} tone="alarm" /> : null}
       {taken.data ? (
-        <Notice title={`${taken.data.taken} ${taken.data.taken === 1 ? 'heading' : 'headings'} imported.`} />
+        <Notice
+          title={wording.imported(
+            taken.data.taken,
+            taken.data.taken === 1 ? wording.heading : wording.headings,
+          )}
+        />
       ) : null}
       {canWork ? (
         <form
@@ -76,7 +80,7 @@ export function HeadingsPage() {
             void remember({ heading: heading.trim(), role }).then(() => setHeading(''));
           }}
         >
-          <Field label="Heading">
+          <Field label={wording.headingTitle}>
             <input
               className="input-box"
               maxLength={500}
@@ -86,12 +90,12 @@ export function HeadingsPage() {
           </Field>
           <div>
             <p aria-hidden className="font-bold">
-              Is
+              {wording.is}
             </p>
-            <ChannelChooser heading={heading} role={role} name="Is" onChoose={setRole} />
+            <ChannelChooser heading={heading} role={role} name={wording.is} onChoose={setRole} />
           </div>
           <Button type="submit" disabled={heading.trim() === ''}>
-            Remember
+            {wording.remember}
           </Button>
           {heading.trim() === '' ? null : (
             <p className="text-sm text-ink2 sm:col-span-3">
@@ -101,9 +105,9 @@ export function HeadingsPage() {
         </form>
       ) : null}
       {list.data && corrections.length === 0 ? (
-        <p>Nothing corrected yet: every column was read by its heading, or asked about.</p>
+        <p>{wording.nothingCorrectedYetEveryColumnWas}</p>
       ) : (
-        <ul aria-label="Corrected headings" className="border-t-2 border-ink">
+        <ul aria-label={wording.correctedHeadings} className="border-t-2 border-ink">
           {corrections.map((one) => (
             <li
               key={one.heading}
@@ -118,17 +122,17 @@ export function HeadingsPage() {
               <ChannelChooser
                 heading={one.heading}
                 role={one.role}
-                name={`What “${one.heading}” is`}
+                name={wording.whatIs(one.heading)}
                 disabled={!canWork}
                 onChoose={(chosen) => void remember({ heading: one.heading, role: chosen })}
               />
               {canWork ? (
                 <Button
                   weight="quiet"
-                  aria-label={`Forget “${one.heading}”`}
+                  aria-label={wording.forget(one.heading)}
                   onClick={() => void remember({ heading: one.heading })}
                 >
-                  Forget
+                  {wording.forgetTitle}
                 </Button>
               ) : null}
             </li>
@@ -137,7 +141,7 @@ export function HeadingsPage() {
       )}
       {words.length > 0 ? (
         <section>
-          <h2 className="text-xl mb-1">Words learned from them</h2>
+          <h2 className="text-xl mb-1">{wording.wordsLearnedFromThem}</h2>
           <ul>
             {words.map(([word, { meanings }]) => (
               <li key={word}>
@@ -157,11 +161,11 @@ export function HeadingsPage() {
             )
           }
         >
-          Export to a file
+          {wording.exportToAFile}
         </Button>
         {canWork ? (
           <label className="font-head font-semibold rounded-sm px-4 min-h-12 bg-card border-2 border-ink content-center cursor-pointer has-focus-visible:outline-4">
-            Import from a file
+            {wording.importFromAFile}
             <input
               type="file"
               accept="application/json,.json"

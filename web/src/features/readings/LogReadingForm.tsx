@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/readings';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ReadingBody } from '@white-ember/core/ledger';
@@ -41,7 +43,7 @@ export function LogReadingForm({
       />
       <LogList opened={logs.opened} kept={open.job.logs} chosen={chosen?.id} onChoose={choose} />
       {chosen?.state.status === 'failed' ? (
-        <Notice title={`${chosen.state.text}. Nothing was kept; choose another file.`} tone="alarm" />
+        <Notice title={wording.nothingWasKeptChooseAnotherFile(chosen.state.text)} tone="alarm" />
       ) : null}
       {chosen?.state.status === 'ready' ? (
         <ChosenLog
@@ -88,17 +90,21 @@ function ChosenLog({
     <>
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h3 className="text-xl">
-          {log.fileName}: {Math.round(read.analysis.durationS)} s, {read.analysis.channels.length} channels
+          {wording.sChannels(
+            log.fileName,
+            Math.round(read.analysis.durationS),
+            read.analysis.channels.length,
+          )}
         </h3>
         <Link
           to={`/jobs/${jobId}/logs?log=${log.id}`}
           className="underline underline-offset-4 font-head font-semibold min-h-11 inline-flex items-center"
         >
-          See its traces
+          {wording.seeItsTraces}
         </Link>
       </div>
       <section>
-        <h4 className="text-lg mb-1">What it shows</h4>
+        <h4 className="text-lg mb-1">{common.whatItShows}</h4>
         <LogFindings analysis={read.analysis} />
       </section>
       <LogWindows windows={read.analysis.windows} samples={read.samples} left={left} onLeft={setLeft} />
@@ -111,14 +117,9 @@ function ChosenLog({
       <LogWarnings analysis={read.analysis} />
       {problem ? <Notice title={problem} tone="alarm" /> : null}
       <Button weight="main" onClick={() => void use()} disabled={busy || read.samples.length === left.size}>
-        {busy ? 'Keeping the file …' : `Use as the ${purpose} reading`}
+        {busy ? wording.keepingTheFile : wording.useAsTheReading(purpose)}
       </Button>
-      {read.samples.length === 0 ? (
-        <p>
-          No steady idle or hold with filter pressure found. Correct the columns above, or record a hold of at
-          least 5 s.
-        </p>
-      ) : null}
+      {read.samples.length === 0 ? <p>{wording.noSteadyIdleOrHoldWithFilter}</p> : null}
     </>
   );
 }

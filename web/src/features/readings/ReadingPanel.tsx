@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/readings';
 import { type OpenJob } from '../../job/useJob.ts';
 import { Tabs } from 'radix-ui';
 import { Link, useSearchParams } from 'react-router';
@@ -14,9 +16,9 @@ const TAB =
   'min-h-11 px-4 font-head font-semibold border-2 border-ink data-[state=active]:bg-ink data-[state=active]:text-paper';
 
 const TITLES: Record<ReadingBody['purpose'], string> = {
-  before: 'Before reading',
-  after: 'After reading',
-  between: 'Reading between',
+  before: common.beforeReading,
+  after: wording.afterReading,
+  between: wording.readingBetween,
 };
 
 /** A reading of the filter's pressure: typed in from a screen, or taken from a recorded log. */
@@ -82,16 +84,16 @@ function WaysIn({
           to={`/jobs/${open.job.id}/live`}
           className="min-h-11 px-4 inline-flex items-center font-head font-semibold border-2 border-ink bg-card"
         >
-          Read live
+          {wording.readLive}
         </Link>
       ) : null}
       {canEnter ? (
-        <Tabs.List aria-label="Where the reading comes from" className="flex">
+        <Tabs.List aria-label={wording.whereTheReadingComesFrom} className="flex">
           <Tabs.Trigger value="hand" className={TAB}>
-            Typed in
+            {wording.typedIn}
           </Tabs.Trigger>
           <Tabs.Trigger value="log" className={`${TAB} border-l-0`}>
-            From a recorded log
+            {wording.fromARecordedLog}
           </Tabs.Trigger>
         </Tabs.List>
       ) : null}
@@ -107,13 +109,15 @@ function CountsNow({ open, purpose }: Pick<StageProps, 'open'> & { purpose: Read
   if (!reading) return null;
   const { samples, origin } = reading.body;
   const figures = steadySamplesOf(samples).map((s) => {
-    const at = s.kind === 'hold' ? `${Math.round(s.rpm)} rpm` : s.kind;
+    const at = s.kind === 'hold' ? common.rpm(Math.round(s.rpm)) : s.kind;
     return `${at} ${withUnit(s.dpMbar, pressureUnit)}`;
   });
   return (
     <p className="text-[15px]">
-      Counts now: {figures.join(' · ')}
-      {origin.type === 'log' ? ` · from “${origin.fileName}”` : ' · by hand'}. A new one replaces it.
+      {wording.countsNowANewOneReplacesIt(
+        figures.join(' · '),
+        origin.type === 'log' ? wording.from(origin.fileName) : wording.byHand,
+      )}
     </p>
   );
 }

@@ -1,12 +1,13 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { fixed } from '../../ui/format.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../ui/Say.tsx';
 import type { WarmUp, WarmUpPhase } from '@white-ember/core/treatment';
 
 const PHASES: Readonly<Record<WarmUpPhase, string>> = {
-  'too-short': 'too short to tell',
-  'wet-rise': 'wet, rising',
-  drying: 'drying, falling',
+  'too-short': wording.tooShortToTell,
+  'wet-rise': wording.wetRising,
+  drying: wording.dryingFalling,
   plateau: 'plateau',
 };
 const ORDER: readonly WarmUpPhase[] = ['wet-rise', 'drying', 'plateau'];
@@ -23,8 +24,8 @@ export function WarmUpLine({
   const { phase, text, advice, peakRatio, nowRatio } = warmUp;
   const at = ORDER.indexOf(phase);
   return (
-    <section aria-label="Warm-up" className="grid gap-1">
-      <h2 className="text-xl">Warm-up after the clean</h2>
+    <section aria-label={wording.warmUp} className="grid gap-1">
+      <h2 className="text-xl">{wording.warmUpAfterTheClean}</h2>
       <ol className="grid grid-cols-3 gap-0.5 text-sm" aria-hidden>
         {ORDER.map((one, i) => (
           <li
@@ -40,14 +41,17 @@ export function WarmUpLine({
           <Say it={joined([text, advice], ' ')} />
         ) : (
           <>
-            At the end of this log: <Say it={text} />
+            {wording.atTheEndOfThisLog} <Say it={text} />
           </>
         )}
       </p>
       {peakRatio === undefined || nowRatio === undefined ? null : (
         <p className="text-sm text-ink2">
-          Highest {fixed(peakRatio, 1)} × clean, {live ? 'now' : 'at the end'} {fixed(nowRatio, 1)} ×, each at
-          its own flow.
+          {wording.highestCleanEachAtItsOwnFlow(
+            fixed(peakRatio, 1),
+            live ? wording.now : wording.atTheEnd,
+            fixed(nowRatio, 1),
+          )}
         </p>
       )}
     </section>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/report';
 import { useState } from 'react';
 import { useSessionQuery } from '../../data/api.ts';
 import { Link } from 'react-router';
@@ -33,31 +34,33 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
   });
   return (
     <div className="max-w-2xl grid gap-5">
-      <h2 className="text-2xl">Hand over</h2>
+      <h2 className="text-2xl">{wording.handOver}</h2>
       <p className="text-xl font-head font-semibold">{derived.headline}</p>
       <Link
         to={`/jobs/${job.id}/report`}
         className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center justify-center"
       >
-        Open the report
+        {wording.openTheReport}
       </Link>
       {derived.signedOff ? (
         <>
-          <Notice title={`Signed off by ${derived.signedOff.authorName}`}>
-            {derived.signedOff.body.remains ?? 'Nothing remains.'}
+          <Notice title={wording.signedOffBy(derived.signedOff.authorName)}>
+            {derived.signedOff.body.remains ?? wording.nothingRemains}
           </Notice>
           {canEnter && maySignOff ? (
             <Button
-              onClick={() => void addEntry({ kind: 'withdrawn', why: 'Reopened' }, derived.signedOff?.id)}
+              onClick={() =>
+                void addEntry({ kind: 'withdrawn', why: wording.reopened }, derived.signedOff?.id)
+              }
             >
-              Withdraw the sign-off
+              {wording.withdrawTheSignOff}
             </Button>
           ) : null}
         </>
       ) : canEnter ? (
         <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
           {notShown.length > 0 ? (
-            <Notice title="Still open if signed off now">
+            <Notice title={wording.stillOpenIfSignedOffNow}>
               <ul className="list-disc pl-5">
                 {notShown.map((item) => (
                   <li key={item.id}>{item.text}</li>
@@ -66,28 +69,28 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
             </Notice>
           ) : null}
           {derived.open.length > 0 ? (
-            <Notice title="Still open on this job">
+            <Notice title={wording.stillOpenOnThisJob}>
               <ul className="list-disc pl-5">
                 {derived.open.map(({ entry, text, waitsFor }) => (
                   <li key={entry.id}>
                     {text}
-                    {waitsFor ? `: waits for ${waitsFor}` : ''}
+                    {waitsFor ? wording.waitsFor(waitsFor) : ''}
                   </li>
                 ))}
               </ul>
             </Notice>
           ) : null}
           {maySignOff ? null : (
-            <Notice title="A lead signs off in this workshop">
-              Leave the job open and tell a lead it is ready.
-            </Notice>
+            <Notice title={wording.aLeadSignsOffInThisWorkshop}>{wording.leaveTheJobOpenAndTellA}</Notice>
           )}
           {maySignOff ? (
             <>
-              <Field label="What remains, for the customer" error={problem}>
+              <Field label={wording.whatRemainsForTheCustomer} error={problem}>
                 <textarea className="input-box" rows={3} {...form.register('remains')} />
               </Field>
-              <Button type="submit">{notShown.length > 0 ? 'Sign off with this open' : 'Sign off'}</Button>
+              <Button type="submit">
+                {notShown.length > 0 ? wording.signOffWithThisOpen : wording.signOff}
+              </Button>
             </>
           ) : null}
         </form>
@@ -96,7 +99,7 @@ export function HandOverPanel({ open, canEnter }: StageProps) {
       {role === 'viewer' ? null : <SendReport jobId={job.id} />}
       {canEnter ? (
         <section className="grid gap-3">
-          <h3 className="text-xl border-b-2 border-ink">What was learned</h3>
+          <h3 className="text-xl border-b-2 border-ink">{wording.whatWasLearned}</h3>
           <FamilyNoteForm open={open} />
         </section>
       ) : null}

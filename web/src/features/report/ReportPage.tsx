@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/report';
+import * as common from '@white-ember/core/words/screens/common';
 import { type Job } from '@white-ember/core/contract';
 import { useMemo, useState } from 'react';
 import type { Language } from '@white-ember/core/words';
@@ -17,7 +19,7 @@ import { VERSION_LABELS } from './SendReport.tsx';
 export function ReportPage() {
   const { jobId = '' } = useParams();
   return (
-    <WithJob jobId={jobId} opening="Opening the report …">
+    <WithJob jobId={jobId} opening={wording.openingTheReport}>
       {(open) => <JobReport open={open} />}
     </WithJob>
   );
@@ -101,9 +103,9 @@ function ReportActions({
         rel="noopener"
         className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
       >
-        PDF
+        {wording.pdf}
       </a>
-      <Button onClick={() => window.print()}>Print</Button>
+      <Button onClick={() => window.print()}>{wording.print}</Button>
       {REPORT_VERSIONS.toReversed().map((one) => (
         <Button
           key={one}
@@ -116,14 +118,14 @@ function ReportActions({
       ))}
       {version === 'plain' ? (
         <LanguageSelect
-          aria-label="Language"
+          aria-label={wording.language}
           className="input-box w-auto! min-h-14"
           value={chosen}
           onChange={setLanguage}
         />
       ) : null}
       <Link to={`/jobs/${job.id}`} className={OUTLINED}>
-        Back to the job
+        {common.backToTheJob}
       </Link>
     </div>
   );

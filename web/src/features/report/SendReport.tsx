@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/report';
+import * as common from '@white-ember/core/words/screens/common';
 import type { Language, Measures } from '@white-ember/core/words';
 import { useAppSelector } from '../../data/store.ts';
 import { LanguageSelect } from '../../ui/LanguageSelect.tsx';
@@ -28,8 +30,8 @@ import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { useDraftForm } from '../../ui/useDraft.ts';
 
 export const VERSION_LABELS: Readonly<Record<ReportVersion, string>> = {
-  technical: 'For the next technician',
-  plain: 'For the customer',
+  technical: wording.forTheNextTechnician,
+  plain: wording.forTheCustomer,
 };
 
 const LETTER = { to: '', message: '' };
@@ -69,14 +71,14 @@ export function SendReport({ jobId }: { jobId: string }) {
     if (sent.data) done();
   });
   return (
-    <section className="grid gap-4" aria-label="Share the report">
-      <h3 className="text-xl border-b-2 border-ink">Share the report</h3>
+    <section className="grid gap-4" aria-label={wording.shareTheReport}>
+      <h3 className="text-xl border-b-2 border-ink">{wording.shareTheReport}</h3>
       {heldOff ? (
-        <Notice title="Not yet">{heldOff}</Notice>
+        <Notice title={common.notYet}>{heldOff}</Notice>
       ) : (
         <>
           <div className="flex flex-wrap gap-3">
-            <div role="group" aria-label="Which report" className="flex flex-wrap gap-3">
+            <div role="group" aria-label={wording.whichReport} className="flex flex-wrap gap-3">
               {REPORT_VERSIONS.map((one) => (
                 <Button
                   key={one}
@@ -90,12 +92,12 @@ export function SendReport({ jobId }: { jobId: string }) {
             </div>
             {version === 'plain' ? (
               <label className="flex items-center gap-2">
-                <span className="font-head font-semibold">Language</span>
+                <span className="font-head font-semibold">{wording.language}</span>
                 <LanguageSelect className="input-box w-auto!" value={language} onChange={setLanguage} />
               </label>
             ) : null}
             <label className="flex items-center gap-2">
-              <span className="font-head font-semibold">Link open for</span>
+              <span className="font-head font-semibold">{wording.linkOpenFor}</span>
               <select
                 className="input-box w-auto!"
                 value={days}
@@ -103,7 +105,7 @@ export function SendReport({ jobId }: { jobId: string }) {
               >
                 {SHARE_DAYS.map((d) => (
                   <option key={d} value={d}>
-                    {d} days
+                    {common.days(d)}
                   </option>
                 ))}
               </select>
@@ -113,39 +115,43 @@ export function SendReport({ jobId }: { jobId: string }) {
             disabled={making.isLoading}
             onClick={() => void makeShare({ jobId, id: uuidv7(), days, ...choice() })}
           >
-            Make a link
+            {wording.makeALink}
           </Button>
           {making.error ? <ProblemNotice problem={problemOf(making.error)} /> : null}
           <form onSubmit={(event) => void send(event)} noValidate className="grid gap-3">
             <Field
-              label="Send it by mail to"
-              hint="With the PDF, and a link as above"
+              label={wording.sendItByMailTo}
+              hint={wording.withThePdfAndALinkAs}
               error={form.formState.errors.to?.message}
             >
               <input className="input-box" type="email" autoComplete="off" {...form.register('to')} />
             </Field>
-            <Field label="Message" error={form.formState.errors.message?.message}>
+            <Field label={wording.message} error={form.formState.errors.message?.message}>
               <textarea className="input-box" rows={2} {...form.register('message')} />
             </Field>
             {sending.error ? <ProblemNotice problem={problemOf(sending.error)} /> : null}
             <Button type="submit" disabled={sending.isLoading}>
-              Send the report
+              {wording.sendTheReport}
             </Button>
           </form>
         </>
       )}
       {mails.length > 0 ? (
-        <ul aria-label="Sent by mail" className="border-t border-rule">
+        <ul aria-label={wording.sentByMail} className="border-t border-rule">
           {mails.map((mail) => (
             <li key={mail.id} className="py-2 border-b border-rule">
-              <b>{mail.to}</b>: {VERSION_LABELS[mail.version].toLowerCase()}, sent by {mail.sentBy},{' '}
-              {words.moment(mail.sentAt)}
+              <b>{mail.to}</b>
+              {wording.sentBy(
+                VERSION_LABELS[mail.version].toLowerCase(),
+                mail.sentBy,
+                words.moment(mail.sentAt),
+              )}
             </li>
           ))}
         </ul>
       ) : null}
       {shares.length > 0 ? (
-        <ul aria-label="Links" className="border-t border-rule">
+        <ul aria-label={wording.links} className="border-t border-rule">
           {shares.map((share) => (
             <ShareLine key={share.id} share={share} />
           ))}
@@ -156,9 +162,9 @@ export function SendReport({ jobId }: { jobId: string }) {
 }
 
 const STATES: Readonly<Record<Share['state'], (share: Share, words: Measures) => string>> = {
-  open: ({ expiresAt }, words) => `open until ${words.shortDate(expiresAt)}`,
-  expired: ({ expiresAt }, words) => `ended on ${words.shortDate(expiresAt)}`,
-  revoked: ({ revokedBy }) => `revoked by ${revokedBy ?? 'somebody'}`,
+  open: ({ expiresAt }, words) => wording.openUntil(words.shortDate(expiresAt)),
+  expired: ({ expiresAt }, words) => wording.endedOn(words.shortDate(expiresAt)),
+  revoked: ({ revokedBy }) => wording.revokedBy(revokedBy ?? wording.somebody),
 };
 
 function ShareLine({ share }: { share: Share }) {
@@ -177,25 +183,29 @@ function ShareLine({ share }: { share: Share }) {
       <p className={isOpen ? '' : 'text-ink2'}>
         <b>{VERSION_LABELS[share.version]}</b>, {STATES[share.state](share, words)};{' '}
         {share.opened === 0
-          ? 'not opened yet'
-          : `opened ${share.opened} ×, last ${words.moment(share.lastOpenedAt ?? share.madeAt)}`}
+          ? wording.notOpenedYet
+          : wording.openedLast(share.opened, words.moment(share.lastOpenedAt ?? share.madeAt))}
       </p>
       {isOpen ? (
         <>
           <input
             readOnly
-            aria-label={`Link, made ${words.moment(share.madeAt)}`}
+            aria-label={wording.linkMade(words.moment(share.madeAt))}
             className="input-box text-sm"
             value={address}
             onFocus={(event) => event.target.select()}
           />
           <div className="flex flex-wrap gap-3 items-center">
-            <Button onClick={() => void copy()}>Copy the link</Button>
+            <Button onClick={() => void copy()}>{wording.copyTheLink}</Button>
             <Button weight="quiet" disabled={revoking.isLoading} onClick={() => void revoke(share.id)}>
-              Revoke
+              {common.revoke}
             </Button>
             <span role="status" className="text-sm">
-              {copied === undefined ? '' : copied ? 'Copied.' : 'This browser cannot copy: select it above.'}
+              {copied === undefined
+                ? ''
+                : copied
+                  ? wording.copied
+                  : wording.thisBrowserCannotCopySelectItAbove}
             </span>
           </div>
         </>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/report';
+import * as common from '@white-ember/core/words/screens/common';
 import { reportWords, type ReportChoice } from '@white-ember/core/report';
 import { useEffect, useState } from 'react';
 import { say, type Language } from '@white-ember/core/words';
@@ -16,7 +18,8 @@ export function SharedReportPage() {
   useEffect(() => {
     if (title !== undefined) document.title = title;
   }, [title]);
-  if (shared.isLoading && !shared.data) return <p className="p-8 font-head text-xl">Opening the report …</p>;
+  if (shared.isLoading && !shared.data)
+    return <p className="p-8 font-head text-xl">{wording.openingTheReport}</p>;
   if (!shared.data) {
     const problem = problemOf(shared.error);
     return (
@@ -25,7 +28,7 @@ export function SharedReportPage() {
         <p className="mb-4 text-lg">{problem.detail}</p>
         {problem.status === 404 ? null : (
           <Button weight="main" onClick={() => void shared.refetch()}>
-            Try again
+            {common.tryAgain}
           </Button>
         )}
       </main>
@@ -69,12 +72,12 @@ function SharedActions({
         rel="noopener"
         className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
       >
-        PDF
+        {wording.pdf}
       </a>
       <Button onClick={() => window.print()}>{words.name('report', 'print')}</Button>
       {choice.version === 'plain' ? (
         <LanguageSelect
-          aria-label="Language · Sprache"
+          aria-label={wording.languageSprache}
           className="input-box w-auto! min-h-14"
           value={told}
           onChange={setLanguage}

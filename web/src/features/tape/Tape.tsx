@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/tape';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { preferred } from '../../data/preferences.ts';
@@ -47,13 +49,13 @@ export function Tape(props: TapeProps) {
   const firstEntry = derived.entries[0];
   const count = `${derived.entries.length} ${derived.entries.length === 1 ? 'entry' : 'entries'}`;
   return (
-    <section aria-label="Tape" className="no-print bg-tape text-tape-ink px-3 sm:px-4 shrink-0">
+    <section aria-label={wording.tape} className="no-print bg-tape text-tape-ink px-3 sm:px-4 shrink-0">
       <div className="flex gap-3">
         <div className="w-32 shrink-0 max-md:hidden content-center">
-          <h2 className="sr-only">Tape</h2>
+          <h2 className="sr-only">{wording.tape}</h2>
           {whole ? (
             <p className="text-[13px] text-tape-ink2 leading-tight pt-1">
-              {firstEntry ? words.weekday(happenedAt(firstEntry)) : 'Today'}
+              {firstEntry ? words.weekday(happenedAt(firstEntry)) : wording.today}
             </p>
           ) : null}
           <div className="flex gap-3 text-[13px] leading-tight">
@@ -65,14 +67,14 @@ export function Tape(props: TapeProps) {
               aria-expanded={whole}
               onClick={() => dispatch(preferred({ wholeTape: !whole }))}
             >
-              {whole ? 'Slim' : 'Whole'}
-              <span className="sr-only"> tape</span>
+              {whole ? wording.slim : wording.whole}
+              <span className="sr-only"> {wording.tapeWithin}</span>
             </button>
           </div>
         </div>
         <div className="grow min-w-0">
           <button className="md:hidden min-h-11 underline underline-offset-4" onClick={props.onLedger}>
-            Tape: {count}
+            {wording.tapeWithCount(count)}
           </button>
           <StageSwitch stage={stage} onStage={onStage} derived={derived} />
           <Ruler {...props} rows={whole ? ROWS : 0} />
@@ -94,7 +96,7 @@ function StageSwitch({
 }) {
   const words = useWords();
   return (
-    <nav aria-label="Stages" className="relative flex gap-0.5 overflow-x-auto max-lg:hidden">
+    <nav aria-label={common.stages} className="relative flex gap-0.5 overflow-x-auto max-lg:hidden">
       {STAGES.map((name, i) => {
         const current = name === stage;
         return (
@@ -104,9 +106,9 @@ function StageSwitch({
             aria-current={current ? 'step' : undefined}
             className={`grow min-h-11 px-2.5 font-head font-semibold whitespace-nowrap border-2 ${current ? 'bg-tape-now text-[#171512] border-tape-now' : 'border-tape-rule text-tape-ink'}`}
           >
-            <span className="sr-only">Stage {i + 1}: </span>
+            <span className="sr-only">{wording.stage(i + 1)} </span>
             {words.name('stages', name)}
-            {derived.done.has(name) ? <span aria-label="has entries"> •</span> : null}
+            {derived.done.has(name) ? <span aria-label={wording.hasEntries}> •</span> : null}
           </button>
         );
       })}
@@ -194,7 +196,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProp
         >
           <Slider.Track className="block h-full" />
           <Slider.Thumb
-            aria-label="Look back along the tape"
+            aria-label={wording.lookBackAlongTheTape}
             aria-valuetext={at === undefined ? 'now' : clock(at)}
             className="block relative h-3.5 w-0.5 cursor-ew-resize"
           >
@@ -208,9 +210,9 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProp
             >
               {at === undefined
                 ? layout.nowX === undefined
-                  ? 'end'
-                  : `now ${clock(now)}`
-                : `back at ${clock(at)}`}
+                  ? wording.end
+                  : common.now(clock(now))
+                : wording.backAt(clock(at))}
             </span>
           </Slider.Thumb>
         </Slider.Root>
@@ -247,7 +249,7 @@ function PinMark({
     onClick: onOpen,
     'aria-pressed': selected,
     title: `${clock(happenedAt(entry))} ${text}`,
-    'aria-label': `${text}${waiting ? ', waiting to be sent' : ''}`,
+    'aria-label': `${text}${waiting ? wording.waitingToBeSent : ''}`,
   };
   const tone = later ? 'text-tape-ink2' : '';
   // Where there is no room for a word there is none for a finger either: the list of the ledger has this entry, too.

@@ -1,3 +1,4 @@
+import * as common from '@white-ember/core/words/screens/common';
 import type { Said } from '@white-ember/core/words';
 import { entryFigure, type JobClock } from '@white-ember/core/job';
 import { happenedAt, isSilent, rankOf, type Entry } from '@white-ember/core/ledger';
@@ -60,9 +61,9 @@ const clock = (ms: number): string =>
   new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 function pauseText(ms: number): string {
-  if (ms >= 1.5 * DAY) return `${Math.round(ms / DAY)} days`;
+  if (ms >= 1.5 * DAY) return common.days(Math.round(ms / DAY));
   if (ms >= 90 * MINUTE) return `${Math.round(ms / (60 * MINUTE))} h`;
-  return `${Math.round(ms / MINUTE)} min`;
+  return common.min(Math.round(ms / MINUTE));
 }
 
 /** Piecewise straight time: gaps that are too long count as LONGEST_GAP. */

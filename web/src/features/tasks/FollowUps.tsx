@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/tasks';
 import { followUpsOf } from '@white-ember/core/job';
 import { useSpoken, useWords } from '../../data/words.ts';
 import { FigureField, SaveButton, TextField } from '../../form/FieldForm.tsx';
@@ -19,12 +20,12 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const tasks = useSpoken(followUpsOf(derived, limits));
   const form = useEntryForm(open, 'follow-up', FIELDS);
   return (
-    <section aria-label="Follow-ups" className="grid gap-3">
+    <section aria-label={wording.followUps} className="grid gap-3">
       <div className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink">
-        <h3 className="text-xl grow">Follow-ups</h3>
+        <h3 className="text-xl grow">{wording.followUps}</h3>
         {tasks.length > 0 ? <CalendarLink vehicleId={vehicle.id} /> : null}
       </div>
-      {tasks.length === 0 ? <p className="text-ink2">None suggested.</p> : null}
+      {tasks.length === 0 ? <p className="text-ink2">{wording.noneSuggested}</p> : null}
       <ul className="grid gap-2">
         {tasks.map(({ key, what, why, done, ...when }) => (
           <FollowUp
@@ -41,10 +42,10 @@ export function FollowUps({ open, canEnter }: { open: OpenJob; canEnter: boolean
       </ul>
       {canEnter ? (
         <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
-          <TextField name="what" label="To be done" className="sm:col-span-2" />
-          <TextField name="due" label="By" type="date" />
-          <FigureField name="dueKm" label="Or at" />
-          <SaveButton className="sm:col-span-2">Set the follow-up</SaveButton>
+          <TextField name="what" label={wording.toBeDone} className="sm:col-span-2" />
+          <TextField name="due" label={wording.by} type="date" />
+          <FigureField name="dueKm" label={wording.orAt} />
+          <SaveButton className="sm:col-span-2">{wording.setTheFollowUp}</SaveButton>
         </EntryForm>
       ) : null}
     </section>
@@ -76,16 +77,16 @@ function FollowUp({
         <p className={done ? 'line-through text-ink2' : 'font-bold'}>{what}</p>
         <p className="text-sm text-ink2">
           {done
-            ? `Done by ${done.by}${done.how ? `: ${done.how}` : ''}`
+            ? wording.doneBy(done.by, done.how ? `: ${done.how}` : '')
             : [whenDue(when, words), why].filter(Boolean).join('. ')}
         </p>
       </div>
       {canEnter && !done ? (
         <Button
-          aria-label={`Done: ${what}`}
+          aria-label={wording.done(what)}
           onClick={() => void addEntry({ kind: 'follow-up-done', task: task })}
         >
-          Done
+          {wording.doneTitle}
         </Button>
       ) : null}
     </li>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/tasks';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow, useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { CalendarPlus } from 'lucide-react';
@@ -20,7 +22,7 @@ export function CalendarLink({ vehicleId }: { vehicleId?: string }) {
       className="min-h-11 inline-flex items-center gap-2 underline underline-offset-4"
     >
       <CalendarPlus aria-hidden size={18} />
-      Calendar file
+      {wording.calendarFile}
     </a>
   );
 }
@@ -49,9 +51,9 @@ export function TaskList({
   const canWork = session.data?.member?.role !== 'viewer';
   const { tasks = [], total = 0 } = query.data ?? {};
   return (
-    <section aria-label="To do" className="grid gap-2 min-w-0 content-start">
+    <section aria-label={wording.toDo} className="grid gap-2 min-w-0 content-start">
       <div className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink">
-        <h2 className="text-2xl grow">To do</h2>
+        <h2 className="text-2xl grow">{wording.toDo}</h2>
         {tasks.some(({ due }) => due !== undefined) ? (
           <CalendarLink {...(vehicleId === undefined ? {} : { vehicleId })} />
         ) : null}
@@ -59,8 +61,9 @@ export function TaskList({
       {query.error ? <ProblemNotice problem={problemOf(query.error)} /> : null}
       {query.isSuccess && total === 0 ? (
         <p className="text-ink2">
-          {withinDays === undefined ? 'Nothing is open.' : `Nothing due within ${withinDays} days.`} Parts on
-          order, rechecks, oil and follow-ups appear here.
+          {wording.partsOnOrderRechecksOilAndFollow(
+            withinDays === undefined ? wording.nothingIsOpen : wording.nothingDueWithinDays(withinDays),
+          )}
         </p>
       ) : null}
       <ul>
@@ -74,9 +77,7 @@ export function TaskList({
         ))}
       </ul>
       {total > tasks.length ? (
-        <p className="text-sm text-ink2">
-          The first {tasks.length} of {total}; all are in the calendar file.
-        </p>
+        <p className="text-sm text-ink2">{wording.theFirstOfAllAreInThe(tasks.length, total)}</p>
       ) : null}
     </section>
   );
@@ -102,8 +103,8 @@ function TaskRow({ task, canWork, withPlate }: { task: Task; canWork: boolean; w
           </span>
         </p>
         <p className={`text-sm ${late ? 'text-ember-text font-bold' : 'text-ink2'}`}>
-          {late ? 'Late: ' : ''}
-          {when === '' ? 'no day' : when}
+          {late ? wording.late : ''}
+          {when === '' ? wording.noDay : when}
         </p>
         <p className="text-sm text-ink2">
           <Say it={task.why ?? ''} />{' '}
@@ -111,16 +112,16 @@ function TaskRow({ task, canWork, withPlate }: { task: Task; canWork: boolean; w
             to={`/jobs/${task.jobId}?stage=hand-over`}
             className="underline underline-offset-4 whitespace-nowrap"
           >
-            job {task.jobNumber}
+            {common.jobWithNumber(task.jobNumber)}
           </Link>
         </p>
       </div>
       {canWork ? (
         <Button
-          aria-label={`Done: ${task.plate}, ${spokenNow(task.what)}`}
+          aria-label={wording.doneWithPlate(task.plate, spokenNow(task.what))}
           onClick={() => void addEntry({ kind: 'follow-up-done', task: task.key })}
         >
-          Done
+          {wording.doneTitle}
         </Button>
       ) : null}
     </li>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/tasks';
+import * as common from '@white-ember/core/words/screens/common';
 import type { FollowUp } from '@white-ember/core/contract';
 import type { Measures } from '@white-ember/core/words';
 
@@ -7,7 +9,9 @@ export function whenDue(
   words: Measures,
 ): string {
   return [
-    ...(due === undefined ? [] : [`${estimated ? 'about ' : ''}${words.shortDate(`${due}T12:00:00.000Z`)}`]),
-    ...(dueKm === undefined ? [] : [`at ${words.distance(dueKm)}`]),
+    ...(due === undefined
+      ? []
+      : [`${estimated ? wording.about : ''}${words.shortDate(`${due}T12:00:00.000Z`)}`]),
+    ...(dueKm === undefined ? [] : [common.at(words.distance(dueKm))]),
   ].join(', ');
 }

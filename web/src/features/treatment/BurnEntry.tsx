@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/treatment';
 import { fixed } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import { Link } from 'react-router';
@@ -10,20 +12,23 @@ export function BurnEntry({ open, kind }: { open: OpenJob; kind: 'drive' | 'stan
   const last = burnsOf(open.derived.entries).at(-1);
   const running = last?.goesOn === true;
   return (
-    <section aria-label="Regeneration" className="grid gap-2 border-2 border-ink bg-card p-3">
-      <h2 className="text-2xl">{kind === 'drive' ? 'Drive regeneration' : 'Parked regeneration'}</h2>
+    <section aria-label={common.regeneration} className="grid gap-2 border-2 border-ink bg-card p-3">
+      <h2 className="text-2xl">{kind === 'drive' ? common.driveRegeneration : common.parkedRegeneration}</h2>
       <p>
         {running
-          ? 'A regeneration was started and has no end yet.'
+          ? wording.aRegenerationWasStartedAndHasNo
           : last?.ended
-            ? `The last regeneration ${words.name('burnEnds', last.ended.body.how)} after ${fixed(last.ended.body.minutes)} min.`
-            : 'Preconditions, temperatures, bed estimate and stop rules, on a page of their own.'}
+            ? wording.theLastRegenerationAfterMin(
+                words.name('burnEnds', last.ended.body.how),
+                fixed(last.ended.body.minutes),
+              )
+            : wording.preconditionsTemperaturesBed}
       </p>
       <Link
         to={`/jobs/${open.job.id}/burn?kind=${kind}`}
         className="font-head font-semibold min-h-14 px-4 rounded-sm inline-flex items-center justify-center text-lg bg-ember-button text-ember-button-text justify-self-start"
       >
-        {running ? 'Go to the regeneration' : last ? 'See the result' : 'Prepare the regeneration'}
+        {running ? wording.goToTheRegeneration : last ? common.seeTheResult : wording.prepareTheRegeneration}
       </Link>
     </section>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
 import { describeFailure } from '@white-ember/core/words';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
@@ -80,10 +81,10 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
   const plan = fluid ? planOf(open, fluid, by, { filterC, lineBar, answered }) : undefined;
   if (fluids.isSuccess && all.length === 0)
     return (
-      <Notice title="No fluid on the shelf">
-        The plan needs its data sheet.{' '}
+      <Notice title={wording.noFluidOnTheShelf}>
+        {wording.thePlanNeedsItsDataSheet}{' '}
         <Link className="underline underline-offset-4" to="/fluids">
-          Add one
+          {wording.addOne}
         </Link>
       </Notice>
     );
@@ -101,7 +102,7 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
         onWay={choose}
         onSeat={(next) => form.setValue('seat', next)}
       />
-      <div className="flex" role="group" aria-label="Soak or rinse">
+      <div className="flex" role="group" aria-label={wording.soakOrRinse}>
         {(['soak', 'rinse'] as const).map((one) => (
           <button
             key={one}
@@ -113,14 +114,14 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
             }}
             className="min-h-12 px-4 font-head font-semibold border-2 border-ink aria-pressed:bg-ink aria-pressed:text-paper not-first:-ml-0.5"
           >
-            {one === 'soak' ? 'Soak' : 'Rinse'}
+            {one === 'soak' ? wording.soak : wording.rinse}
           </button>
         ))}
       </div>
       <div className="grid sm:grid-cols-3 gap-4">
         <Field
-          label={step === 'soak' ? 'Soaking fluid' : 'Rinsing fluid'}
-          hint={shelf.length === 0 ? `None of this kind on the shelf` : undefined}
+          label={step === 'soak' ? wording.soakingFluid : wording.rinsingFluid}
+          hint={shelf.length === 0 ? wording.noneOfThisKindOnTheShelf : undefined}
         >
           <select
             className="input-box"
@@ -129,32 +130,32 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
           >
             {shelf.map(({ id, name, stockL }) => (
               <option key={id} value={id}>
-                {name}, {words.volume(stockL, 1)} left
+                {wording.left(name, words.volume(stockL, 1))}
               </option>
             ))}
           </select>
         </Field>
         <Field
-          label="Filter now"
+          label={wording.filterNow}
           unit={unitOf(FIELDS['filterC'] as FieldKind, fields.units) ?? ''}
           hint={
             typeof answered === 'number'
-              ? `${words.temperature(answered)} by the answers`
-              : 'By its EGTs or a contact thermometer'
+              ? wording.byTheAnswers(words.temperature(answered))
+              : wording.byItsEgtsOrAContactThermometer
           }
         >
           <input className="input-box" inputMode="decimal" {...form.register('filterC')} />
         </Field>
         <Field
-          label="Line"
+          label={wording.line}
           unit={unitOf(FIELDS['lineBar'] as FieldKind, fields.units) ?? ''}
-          hint="What the compressor’s gauge shows"
+          hint={wording.whatTheCompressorsGaugeShows}
         >
           <input className="input-box" inputMode="decimal" {...form.register('lineBar')} />
         </Field>
       </div>
       {plan && !plan.ok ? (
-        <Notice title="No plan">
+        <Notice title={wording.noPlan}>
           <Say it={describeFailure(plan.failure)} />.
         </Notice>
       ) : null}
@@ -173,25 +174,25 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
       ) : null}
     </>
   );
-  const title = step === 'soak' ? `fill ${fills.length + 1}` : 'rinse';
+  const title = step === 'soak' ? wording.fill(fills.length + 1) : wording.rinseWithin;
   // While it dwells the clock is what matters; another fill is seldom put in before it is over.
   if (dwell)
     return (
-      <section className="grid gap-4" aria-label="Chemical clean">
-        <h2 className="text-2xl">Chemical clean: let it dwell</h2>
+      <section className="grid gap-4" aria-label={wording.chemicalClean}>
+        <h2 className="text-2xl">{wording.chemicalCleanLetItDwell}</h2>
         <RunningClock clock={dwell} open={open} canEnter large />
         <FlushLoop open={open} onStage={onStage} />
         <details className="border-2 border-rule bg-card">
           <summary className="font-head font-semibold min-h-12 px-3 content-center">
-            Put more in already: {title}
+            {wording.putMoreInAlready(title)}
           </summary>
           <div className="grid gap-4 p-3 pt-0">{next}</div>
         </details>
       </section>
     );
   return (
-    <section className="grid gap-4" aria-label="Chemical clean">
-      <h2 className="text-2xl">Chemical clean, {title}</h2>
+    <section className="grid gap-4" aria-label={wording.chemicalClean}>
+      <h2 className="text-2xl">{wording.chemicalCleanWithTitle(title)}</h2>
       {next}
       <FlushLoop open={open} onStage={onStage} />
     </section>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
 import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
@@ -15,15 +16,15 @@ import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 
 const row = (what: string) => ({ what, price: '', remark: '' });
-const OPTIONS = [row('Clean in place'), row('Send out to be cleaned'), row('New part')];
+const OPTIONS = [row(wording.cleanInPlace), row(wording.sendOutToBeCleaned), row(wording.newPart)];
 const MOST_OPTIONS = 6;
 const FIELDS: FieldsOf<'choice-offered'> = { question: text(), currency: text(), options: asIs(OPTIONS) };
 
 const HOW_WORDS = {
-  'in-person': 'in person',
-  phone: 'by phone',
-  message: 'by message',
-  signature: 'by signature',
+  'in-person': wording.inPerson,
+  phone: wording.byPhone,
+  message: wording.byMessage,
+  signature: wording.bySignature,
 } as const;
 type How = keyof typeof HOW_WORDS;
 
@@ -32,7 +33,7 @@ export function ChoiceForm({ open, canEnter }: { open: OpenJob; canEnter: boolea
   const choices = choicesOf(open.derived.entries);
   return (
     <section className="grid gap-3">
-      <h3 className="text-xl border-b-2 border-ink">Choice of the customer</h3>
+      <h3 className="text-xl border-b-2 border-ink">{wording.choiceOfTheCustomer}</h3>
       {choices.map((choice) => (
         <Offer key={choice.offer.id} choice={choice} open={open} canEnter={canEnter} />
       ))}
@@ -65,14 +66,18 @@ function Offer({
   if (made)
     return (
       <Notice title={`${question} ${chosen?.what ?? made.body.option}`}>
-        {chosen ? `${words.money(chosen.price, currency)}, ` : ''}approved by {made.body.by}{' '}
-        {HOW_WORDS[made.body.how]}, {words.moment(made.deviceTime)}
+        {wording.approvedBy(
+          chosen ? `${words.money(chosen.price, currency)}, ` : '',
+          made.body.by,
+          HOW_WORDS[made.body.how],
+          words.moment(made.deviceTime),
+        )}
       </Notice>
     );
   return (
     <fieldset className="border-l-8 border-ember bg-card p-3 grid gap-2">
       <legend className="sr-only">{question}</legend>
-      <p className="font-head font-semibold">Waits for the customer: {question}</p>
+      <p className="font-head font-semibold">{wording.waitsForTheCustomer(question)}</p>
       {options.map(({ id, what, price, remark }) => (
         <label key={id} className="flex gap-3 min-h-11 items-center">
           <input
@@ -92,10 +97,10 @@ function Offer({
       ))}
       {canEnter ? (
         <div className="grid sm:grid-cols-[1fr_1fr_auto] gap-3 items-end">
-          <Field label="Approved by" error={problem}>
+          <Field label={wording.approvedByTitle} error={problem}>
             <input className="input-box" value={by} onChange={(event) => setBy(event.target.value)} />
           </Field>
-          <Field label="How">
+          <Field label={wording.how}>
             <select className="input-box" value={how} onChange={(event) => setHow(event.target.value as How)}>
               {Object.entries(HOW_WORDS).map(([id, label]) => (
                 <option key={id} value={id}>
@@ -104,7 +109,7 @@ function Offer({
               ))}
             </select>
           </Field>
-          <Button onClick={() => void record()}>Record the approval</Button>
+          <Button onClick={() => void record()}>{wording.recordTheApproval}</Button>
         </div>
       ) : null}
     </fieldset>
@@ -134,21 +139,21 @@ function OfferForm({ open }: { open: OpenJob }) {
   return (
     <details className="border-2 border-rule bg-card">
       <summary className="font-head font-semibold min-h-12 px-3 content-center">
-        Offer a choice with prices
+        {wording.offerAChoiceWithPrices}
       </summary>
       <EntryForm of={form} className="grid gap-3 p-3 pt-0">
         <div className="grid grid-cols-[1fr_6rem] gap-3">
-          <TextField name="question" label="What is to be decided" />
-          <TextField name="currency" label="Currency" />
+          <TextField name="question" label={wording.whatIsToBeDecided} />
+          <TextField name="currency" label={wording.currency} />
         </div>
         {fields.map((field, i) => (
           <OptionFields key={field.id} i={i} />
         ))}
         <div className="flex gap-3">
-          <SaveButton>Offer it: the job waits</SaveButton>
+          <SaveButton>{wording.offerItTheJobWaits}</SaveButton>
           {fields.length < MOST_OPTIONS ? (
             <Button weight="quiet" onClick={() => append(row(''))}>
-              Another option
+              {wording.anotherOption}
             </Button>
           ) : null}
         </div>
@@ -161,9 +166,9 @@ function OfferForm({ open }: { open: OpenJob }) {
 function OptionFields({ i }: { i: number }) {
   return (
     <div className="grid grid-cols-[1fr_6rem] sm:grid-cols-[1.4fr_6rem_1fr] gap-3">
-      <TextField name={`options.${i}.what`} label={`Option ${i + 1}`} />
-      <TextField name={`options.${i}.price`} label="Price" />
-      <TextField name={`options.${i}.remark`} label="Remark" className="max-sm:col-span-2" />
+      <TextField name={`options.${i}.what`} label={wording.option(i + 1)} />
+      <TextField name={`options.${i}.price`} label={wording.price} />
+      <TextField name={`options.${i}.remark`} label={wording.remark} className="max-sm:col-span-2" />
     </div>
   );
 }

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
@@ -33,10 +35,10 @@ function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'c
   if (!derived.before) {
     return (
       <div className="max-w-2xl grid gap-4">
-        <h2 className="text-2xl">Decide</h2>
-        <p>Nothing can be decided without a reading: not from a code, not from a lamp.</p>
+        <h2 className="text-2xl">{wording.decide}</h2>
+        <p>{wording.nothingCanBeDecidedWithoutAReading}</p>
         <Button weight="main" onClick={() => onStage('baseline')}>
-          Take the before reading
+          {wording.takeTheBeforeReading}
         </Button>
       </div>
     );
@@ -47,15 +49,15 @@ function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'c
   const about = filter.size ? '≈ ' : '';
   return (
     <div className="grid gap-5">
-      <h2 className="text-2xl">Before reading</h2>
+      <h2 className="text-2xl">{common.beforeReading}</h2>
       <table className="w-full text-left [&_th]:align-bottom [&_th:not(:first-child)]:pl-3 [&_td:not(:first-child)]:pl-3">
         <thead className="border-b-2 border-ink">
           <tr>
-            <th className="py-1">at</th>
-            <th className="text-right">flow</th>
-            <th className="text-right">ΔP, zero removed</th>
-            <th className="text-right">× clean</th>
-            <th className="text-right">soot load, no ash</th>
+            <th className="py-1">{common.atWithin}</th>
+            <th className="text-right">{wording.flow}</th>
+            <th className="text-right">{wording.deltapZeroRemoved}</th>
+            <th className="text-right">{common.clean}</th>
+            <th className="text-right">{wording.sootLoadNoAsh}</th>
           </tr>
         </thead>
         <tbody>
@@ -71,7 +73,7 @@ function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'c
             return (
               <tr key={i} className="border-b-2 border-rule">
                 <td className="py-1.5">
-                  {sample.kind === 'idle' ? 'idle' : `${Math.round(sample.rpm)} rpm`}
+                  {sample.kind === 'idle' ? wording.idle : common.rpm(Math.round(sample.rpm))}
                 </td>
                 <td className="text-right">{words.volumeFlow(sample.flow.flowM3PerH)}</td>
                 <td className="text-right figure-text text-lg">{words.pressure(sample.dpMbar)}</td>
@@ -80,7 +82,7 @@ function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'c
                 </td>
                 <td className="text-right">
                   {soot.ok && soot.value.capped
-                    ? `${about}over ${words.soot(soot.value.lowG, 0)}; above that it may be ash, another restriction or the sensor`
+                    ? wording.overAboveThatItMayBeAsh(about, words.soot(soot.value.lowG, 0))
                     : soot.ok
                       ? `${about}${words.soot(soot.value.sootG, 0)} (${words.span(words.soot(soot.value.lowG, 0), words.soot(soot.value.highG, 0))})`
                       : '–'}
@@ -91,17 +93,20 @@ function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'c
         </tbody>
       </table>
       <p className="text-ink2">
-        Good: up to {limits.restrictionGoodRatio} × clean, {words.pressure(limits.dpIdleGoodMbar)} at idle,{' '}
-        {words.pressure(limits.dp3000GoodMbar)} at 3000 rpm. Blocked: over{' '}
-        {words.pressure(limits.dpIdleBlockedMbar)} at idle, over {words.pressure(limits.dp3000BlockedMbar)} at
-        3000 rpm.
-        {derived.before.body.sootCounterG === undefined
-          ? ''
-          : ` The ECU counts ${words.soot(derived.before.body.sootCounterG, 0)} of soot.`}
+        {wording.goodUpToCleanAtIdleAt(
+          limits.restrictionGoodRatio,
+          words.pressure(limits.dpIdleGoodMbar),
+          words.pressure(limits.dp3000GoodMbar),
+          words.pressure(limits.dpIdleBlockedMbar),
+          words.pressure(limits.dp3000BlockedMbar),
+          derived.before.body.sootCounterG === undefined
+            ? ''
+            : wording.theEcuCountsOfSoot(words.soot(derived.before.body.sootCounterG, 0)),
+        )}
       </p>
       <FilterSizeAsked open={open} canEnter={canEnter} />
       {reading.assumptions.length > 0 || reading.unplaced.length > 0 ? (
-        <Notice title="Assumed, not read">
+        <Notice title={wording.assumedNotRead}>
           <ul className="list-disc pl-5">
             {[...reading.assumptions, ...reading.unplaced].map((sentence, i) => (
               <li key={i}>
@@ -111,7 +116,7 @@ function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'c
           </ul>
         </Notice>
       ) : null}
-      <Button onClick={() => onStage('treat')}>Continue to the work</Button>
+      <Button onClick={() => onStage('treat')}>{wording.continueToTheWork}</Button>
     </div>
   );
 }

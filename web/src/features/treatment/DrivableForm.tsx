@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
 import { canonicalJson } from '@white-ember/core/ledger';
 import { joined, type Said } from '@white-ember/core/words';
 import { useWords } from '../../data/words.ts';
@@ -32,7 +33,7 @@ export function DrivableForm({ open, canEnter }: { open: OpenJob; canEnter: bool
     canonicalJson(drivable?.body.why) === canonicalJson(reasons);
   return (
     <section className="grid gap-3">
-      <h3 className="text-xl border-b-2 border-ink">May it be driven until then?</h3>
+      <h3 className="text-xl border-b-2 border-ink">{wording.mayItBeDrivenUntilThen}</h3>
       {drivable ? (
         <Notice
           title={words.name('drivable', drivable.body.verdict)}
@@ -41,7 +42,7 @@ export function DrivableForm({ open, canEnter }: { open: OpenJob; canEnter: bool
           {[
             words.say(drivable.body.why),
             drivable.body.limits,
-            drivable.body.until ? `until ${drivable.body.until}` : '',
+            drivable.body.until ? wording.until(drivable.body.until) : '',
           ]
             .filter((text) => text)
             .join(' · ')}
@@ -61,17 +62,22 @@ function DrivableFields({ form }: { form: OfEntry<'drivable'> }) {
     <EntryForm of={form} className="grid sm:grid-cols-2 gap-3">
       <ChoiceField
         name="verdict"
-        label="It may be"
+        label={wording.itMayBe}
         options={[
           ['drive', 'driven'],
-          ['limited', 'driven, limited'],
-          ['no', 'not driven'],
+          ['limited', wording.drivenLimited],
+          ['no', wording.notDriven],
         ]}
       />
-      <TextField name="until" label="Until" />
-      <TextField name="why" label="Because" className="sm:col-span-2" />
-      <TextField name="limits" label="Limited to" className="sm:col-span-2" hint="Speed, load, distance" />
-      <SaveButton className="sm:col-span-2">Enter it</SaveButton>
+      <TextField name="until" label={wording.untilTitle} />
+      <TextField name="why" label={wording.because} className="sm:col-span-2" />
+      <TextField
+        name="limits"
+        label={wording.limitedTo}
+        className="sm:col-span-2"
+        hint={wording.speedLoadDistance}
+      />
+      <SaveButton className="sm:col-span-2">{wording.enterIt}</SaveButton>
     </EntryForm>
   );
 }
@@ -90,7 +96,7 @@ function Proposal({
   return (
     <div className="border-l-8 border-ink bg-card p-3 grid gap-2">
       <p className="font-head font-semibold text-lg">
-        Proposed: {words.name('drivable', proposed.verdict).toLowerCase()}
+        {wording.proposed(words.name('drivable', proposed.verdict).toLowerCase())}
       </p>
       <ul className="list-disc pl-5">
         {proposed.reasons.map((reason, i) => (
@@ -103,7 +109,7 @@ function Proposal({
         className="justify-self-start"
         onClick={() => void addEntry({ kind: 'drivable', verdict: proposed.verdict, why: reasons })}
       >
-        Record this
+        {wording.recordThis}
       </Button>
     </div>
   );

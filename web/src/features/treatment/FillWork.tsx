@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { useState } from 'react';
@@ -59,7 +60,12 @@ export function Fill({
     const wrong = await addEntry({
       kind: 'work',
       work: 'chemical-clean',
-      what: `${rinses ? 'Rinsed' : `Fill ${fill}`} by ${ENTRY_LABELS[by]}: ${given} bursts of ${plan.burstS} s`,
+      what: wording.byBurstsOfS(
+        rinses ? wording.rinsed : wording.fillWithFill(fill),
+        ENTRY_LABELS[by],
+        given,
+        plan.burstS,
+      ),
       step,
       fluid: fluid.name,
       fluidId: fluid.id,
@@ -76,19 +82,23 @@ export function Fill({
     <div className="grid gap-3 border-2 border-ink bg-card p-3">
       <p className="text-lg">
         <span className="figure-text text-xl">{words.volume(plan.fillL, 2)}</span>
-        {plan.waterL > 0
-          ? `: ${words.volume(plan.concentrateL, 2)} ${fluid.name} and ${words.volume(plan.waterL, 2)} water`
-          : ` ${fluid.name} as it is`}
-        , {plan.bursts} bursts of {plan.burstS} s at {words.linePressure(plan.lineBar)}
-        {rinses
-          ? ', straight through: nothing stays.'
-          : `, then ${plan.dwellMin} min of dwell. Such a load usually takes ${plan.fills === 1 ? 'one fill' : `${plan.fills} fills`}.`}
+        {wording.burstsOfSAt(
+          plan.waterL > 0
+            ? wording.andWater(words.volume(plan.concentrateL, 2), fluid.name, words.volume(plan.waterL, 2))
+            : wording.asItIs(fluid.name),
+          plan.bursts,
+          plan.burstS,
+          words.linePressure(plan.lineBar),
+          rinses
+            ? wording.straightThroughNothingStays
+            : wording.thenMinOfDwellSuchALoad(
+                plan.dwellMin,
+                plan.fills === 1 ? wording.oneFill : wording.fills(plan.fills),
+              ),
+        )}
       </p>
       {plan.dropPerBurstC === undefined ? null : (
-        <p>
-          Each burst that arrives cools the filter by about {words.temperatureChange(plan.dropPerBurstC)}:
-          watch it fall.
-        </p>
+        <p>{wording.eachBurstThatArrivesCoolsTheFilter(words.temperatureChange(plan.dropPerBurstC))}</p>
       )}
       {plan.held.map((text, i) => (
         <p key={i} className="border-l-8 border-ember pl-3 font-bold">
@@ -105,17 +115,21 @@ export function Fill({
       <CautionCard id="chemicals" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
       <div className="flex flex-wrap items-center gap-3">
         <Button weight="main" disabled={held || bursting || !caution.acknowledged} onClick={burst}>
-          {bursting ? `Burst ${bursts + 1}: hold it …` : `Burst ${bursts + 1} of ${plan.bursts}`}
+          {bursting ? wording.burstHoldIt(bursts + 1) : wording.burstOf(bursts + 1, plan.bursts)}
         </Button>
         <span className="figure-text text-2xl" role="status">
-          {bursts} of {plan.bursts} in
+          {wording.ofIn(bursts, plan.bursts)}
         </span>
         <span className="flex gap-2">
-          <Button aria-label="One burst less" disabled={bursts === 0} onClick={() => onBursts(bursts - 1)}>
+          <Button
+            aria-label={wording.oneBurstLess}
+            disabled={bursts === 0}
+            onClick={() => onBursts(bursts - 1)}
+          >
             −
           </Button>
           <Button
-            aria-label="One burst more"
+            aria-label={wording.oneBurstMore}
             disabled={held || !caution.acknowledged}
             onClick={() => onBursts(bursts + 1)}
           >
@@ -127,18 +141,18 @@ export function Fill({
         <Button disabled={held || bursting || !caution.acknowledged} onClick={() => void start()}>
           {rinses
             ? bursts === 0
-              ? `All ${plan.bursts} bursts in: save the rinse`
-              : 'Done: save the rinse'
+              ? wording.allBurstsInSaveTheRinse(plan.bursts)
+              : wording.doneSaveTheRinse
             : bursts === 0
-              ? `All ${plan.bursts} bursts in: start the dwell`
-              : 'Fluid in: start the dwell'}
+              ? wording.allBurstsInStartTheDwell(plan.bursts)
+              : wording.fluidInStartTheDwell}
         </Button>
         {held ? (
-          <span className="text-ink2">Answer and fix the items above first.</span>
+          <span className="text-ink2">{wording.answerAndFixTheItemsAboveFirst}</span>
         ) : bursting ? (
-          <span className="text-ink2">This burst still runs.</span>
+          <span className="text-ink2">{wording.thisBurstStillRuns}</span>
         ) : caution.acknowledged ? null : (
-          <span className="text-ink2">Read the caution first.</span>
+          <span className="text-ink2">{wording.readTheCautionFirst}</span>
         )}
         {problem ? <span className="text-ember-text font-bold">✕ {problem}</span> : null}
       </div>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { fixed } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
@@ -18,16 +20,16 @@ import type { OpenJob } from '../../job/useJob.ts';
 import { ReadingPanel } from '../readings/ReadingPanel.tsx';
 
 const WHILE_IT_DWELLS = [
-  'Read and save the counters: soot, distance since regeneration, oil.',
-  'Scan again and save codes set by unplugging.',
-  'Clean the sensor’s ports and hoses; look at the clips.',
-  'Collect the run-off.',
+  wording.readAndSaveTheCountersSootDistance,
+  wording.scanAgainAndSaveCodesSetBy,
+  wording.cleanTheSensorsPortsAndHosesLook,
+  wording.collectTheRunOff,
 ];
 
 /** What is waited for once the engine runs again, with the limit that says how long. */
 const WARM_WAITS = [
-  ['warm-up', 'clockWarmUpMin', 'Warm it up', 'read when the pressure is steady'],
-  ['steam', 'clockSteamMin', 'Boiling off', 'check whether it has ended'],
+  ['warm-up', 'clockWarmUpMin', wording.warmItUp, wording.readWhenThePressureIsSteady],
+  ['steam', 'clockSteamMin', wording.boilingOff, wording.checkWhetherItHasEnded],
 ] as const satisfies readonly (readonly [ClockKind, LimitId, string, string])[];
 
 /** After each fill a reading, and from the gain curve whether another fill is worth it. */
@@ -68,14 +70,20 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
   const addEntry = useAddEntry(open.job.id);
   const begin = (clock: ClockKind, limit: (typeof WARM_WAITS)[number][1], next: string): void => {
     askToNotify();
-    void addEntry({ kind: 'clock-started', clock, minutes: limits[limit], what: 'after the clean', next });
+    void addEntry({
+      kind: 'clock-started',
+      clock,
+      minutes: limits[limit],
+      what: wording.afterTheClean,
+      next,
+    });
   };
   const dwelling = derived.clocks.some(({ endedMs, clock }) => endedMs === undefined && clock === 'dwell');
   return (
     <div className="grid gap-3">
       {dwelling ? (
         <div className="border-l-8 border-steel bg-card p-3">
-          <p className="font-head font-semibold">While it dwells</p>
+          <p className="font-head font-semibold">{wording.whileItDwells}</p>
           <ul className="list-disc pl-5">
             {WHILE_IT_DWELLS.map((text) => (
               <li key={text}>{text}</li>
@@ -83,22 +91,22 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
           </ul>
         </div>
       ) : null}
-      <h3 className="text-xl border-b-2 border-ink">Flush by flush</h3>
+      <h3 className="text-xl border-b-2 border-ink">{wording.flushByFlush}</h3>
       {steps.length > 0 ? (
         <table className="w-full text-right [&_td]:py-1">
           <thead className="border-b-2 border-ink">
             <tr>
-              <th className="text-left">after</th>
-              <th>at flow</th>
-              <th>× clean</th>
-              <th>fell by</th>
+              <th className="text-left">{common.after}</th>
+              <th>{wording.atFlow}</th>
+              <th>{common.clean}</th>
+              <th>{wording.fellBy}</th>
             </tr>
           </thead>
           <tbody>
             {advice.steps.map(({ ratio, lowRatio, highRatio, fellPercent, told }, i) => (
               <tr key={steps[i]?.entry.id} className="border-b-2 border-rule">
                 <td className="text-left">
-                  {steps[i]?.fills === 0 ? 'before' : `fill ${steps[i]?.fills ?? ''}`}
+                  {steps[i]?.fills === 0 ? common.beforeWithin : wording.fillWithWhat(steps[i]?.fills ?? '')}
                 </td>
                 <td>{words.volumeFlow(steps[i]?.flowM3PerH ?? 0)}</td>
                 <td>
@@ -109,7 +117,7 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
                 </td>
                 <td>
                   {fellPercent === undefined ? '' : `${fixed(fellPercent)} %`}
-                  {told === false ? ', within uncertainty' : ''}
+                  {told === false ? wording.withinUncertainty : ''}
                 </td>
               </tr>
             ))}
@@ -118,11 +126,11 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
       ) : null}
       <p role="status" className="font-bold">
         {dwelling
-          ? 'Let it dwell, then read. '
+          ? wording.letItDwellThenRead
           : advice.another === 'yes'
-            ? 'Another fill. '
+            ? wording.anotherFill
             : advice.another === 'no'
-              ? 'No other fill. '
+              ? wording.noOtherFill
               : ''}
         {dwelling ? null : (
           <span className="font-normal">
@@ -133,21 +141,20 @@ export function FlushLoop({ open, onStage }: { open: OpenJob; onStage: (stage: '
       {fills > 0 ? (
         <>
           <p className="text-ink2">
-            Refit, start, idle, then warm to {words.temperature(limits.coolantWarmC)} and hold 2500–3000:
-            pressure rises while wet, then falls. Read when steady. Steam and smoke for about ten minutes.
+            {wording.refitStartIdleThenWarmToAnd(words.temperature(limits.coolantWarmC))}
           </p>
           <div className="flex flex-wrap gap-3">
             {WARM_WAITS.map(([clock, limit, label, next]) =>
               running.has(clock) ? null : (
                 <Button key={clock} onClick={() => begin(clock, limit, next)}>
-                  {label}: {limits[limit]} min
+                  {wording.min(label, limits[limit])}
                 </Button>
               ),
             )}
             <Button onClick={() => setReading((old) => !old)}>
-              {reading ? 'Not now' : `Read after fill ${fills}`}
+              {reading ? wording.notNow : wording.readAfterFill(fills)}
             </Button>
-            <Button onClick={() => onStage('prove')}>Continue to the proof</Button>
+            <Button onClick={() => onStage('prove')}>{common.continueToTheProof}</Button>
           </div>
           {reading ? (
             <ReadingPanel
@@ -172,7 +179,7 @@ const WASTE: FieldsOf<'work'> = { wasteL: figure('L') };
 function Waste({ open }: { open: OpenJob }) {
   const form = useEntryForm(open, 'work', WASTE, {
     draft: 'waste',
-    fixed: { work: 'other', what: 'Run-off collected for disposal' },
+    fixed: { work: 'other', what: wording.runOffCollectedForDisposal },
     // Without a figure there is nothing to enter.
     finish: (typed) => ({ wasteL: Number.NaN, ...typed }),
   });
@@ -181,8 +188,8 @@ function Waste({ open }: { open: OpenJob }) {
       of={form}
       className="grid grid-cols-[1fr_auto] sm:grid-cols-[14rem_auto] gap-3 items-end justify-start"
     >
-      <FigureField name="wasteL" label="Run-off collected" />
-      <SaveButton>Enter it</SaveButton>
+      <FigureField name="wasteL" label={wording.runOffCollected} />
+      <SaveButton>{wording.enterIt}</SaveButton>
     </EntryForm>
   );
 }

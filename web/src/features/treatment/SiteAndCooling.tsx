@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { say } from '@white-ember/core/words';
 import { coolingMinutes, type Readiness } from '@white-ember/core/treatment';
@@ -33,9 +35,10 @@ export function SiteAndCooling({
       {elsewhere && !running.has('site') ? <OtherSite open={open} /> : null}
       {running.has('cooling') || running.has('site') ? (
         <p className="border-l-8 border-steel pl-3">
-          {running.has('cooling') ? 'Cooling. ' : ''}
-          {running.has('site') ? 'At another site. ' : ''}
-          When the timer rings, answer again.
+          {wording.whenTheTimerRingsAnswerAgain(
+            running.has('cooling') ? wording.cooling : '',
+            running.has('site') ? wording.atAnotherSite : '',
+          )}
         </p>
       ) : null}
     </>
@@ -49,9 +52,9 @@ function Cooling({ open, fromC, upToC }: { open: OpenJob; fromC: number; upToC: 
   return (
     <p className="flex flex-wrap gap-3 items-center border-l-8 border-steel bg-card p-3">
       <span className="grow">
-        From {words.temperature(fromC)} to {words.temperature(upToC)} a parked filter takes about{' '}
-        <b className="figure-text">{minutes} min</b>: two thirds of its heat are gone in{' '}
-        {open.limits.filterCoolsMin} min.
+        {wording.fromToAParkedFilterTakesAbout(words.temperature(fromC), words.temperature(upToC))}{' '}
+        <b className="figure-text">{common.min(minutes)}</b>
+        {wording.twoThirdsOfItsHeatAreGone(open.limits.filterCoolsMin)}
       </span>
       <Button
         onClick={() => {
@@ -65,7 +68,7 @@ function Cooling({ open, fromC, upToC }: { open: OpenJob; fromC: number; upToC: 
           });
         }}
       >
-        Let it cool
+        {wording.letItCool}
       </Button>
     </p>
   );
@@ -77,17 +80,17 @@ function OtherSite({ open }: { open: OpenJob }) {
   const form = useEntryForm(open, 'clock-started', FIELDS, {
     draft: 'other site',
     start: { minutes: open.limits.clockSiteMin },
-    fixed: { clock: 'site', next: 'check the site, then dose' },
+    fixed: { clock: 'site', next: wording.checkTheSiteThenDose },
   });
   return (
     <EntryForm
       of={form}
       className="grid sm:grid-cols-[1fr_8rem_auto] gap-3 items-end border-l-8 border-steel bg-card p-3"
     >
-      <TextField name="what" label="Another site" hint="Where smoke is no nuisance" />
-      <FigureField name="minutes" label="There in" />
+      <TextField name="what" label={wording.anotherSite} hint={wording.whereSmokeIsNoNuisance} />
+      <FigureField name="minutes" label={wording.thereIn} />
       <Button type="submit" onClick={askToNotify}>
-        Change the site
+        {wording.changeTheSite}
       </Button>
     </EntryForm>
   );

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { KNOWN_CAUSES, sentenceOf } from '@white-ember/core/diagnosis';
 import type { OpenMatter } from '@white-ember/core/job';
 import { useWords } from '../../data/words.ts';
@@ -27,30 +29,34 @@ export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: 
   const causes = [...new Set([...found, ...likely, ...KNOWN_CAUSES.map(({ id }) => id)])];
   return (
     <section className="grid gap-3">
-      <h2 className="text-xl border-b-2 border-ink">Temporary repairs, parts on order</h2>
+      <h2 className="text-xl border-b-2 border-ink">{wording.temporaryRepairsPartsOnOrder}</h2>
       {repairs.map((matter) => (
         <OpenRepair key={matter.entry.id} matter={matter} open={open} canEnter={canEnter} />
       ))}
-      {repairs.length === 0 ? <p className="text-ink2">None is open.</p> : null}
+      {repairs.length === 0 ? <p className="text-ink2">{wording.noneIsOpen}</p> : null}
       {canEnter ? (
         <details className="border-2 border-rule bg-card">
           <summary className="font-head font-semibold min-h-12 px-3 content-center">
-            Enter a temporary repair
+            {wording.enterATemporaryRepair}
           </summary>
           <EntryForm of={form} className="grid sm:grid-cols-2 gap-3 p-3 pt-0">
-            <TextField name="what" label="What was done for now" className="sm:col-span-2" />
+            <TextField name="what" label={wording.whatWasDoneForNow} className="sm:col-span-2" />
             <ChoiceField
               name="cause"
-              label="Cause fixed for now"
-              hint="Lifts what this cause blocked"
+              label={wording.causeFixedForNow}
+              hint={wording.liftsWhatThisCauseBlocked}
               options={[
-                ['', 'no known cause'],
+                ['', wording.noKnownCause],
                 ...causes.map((id) => [id, words.say(sentenceOf(id))] as const),
               ]}
             />
-            <ChoiceField name="part" label="Part of the line" options={partOptions(open, words, 'none')} />
+            <ChoiceField
+              name="part"
+              label={wording.partOfTheLine}
+              options={partOptions(open, words, 'none')}
+            />
             <OrderFields />
-            <SaveButton className="sm:col-span-2">Save, open until settled</SaveButton>
+            <SaveButton className="sm:col-span-2">{wording.saveOpenUntilSettled}</SaveButton>
           </EntryForm>
         </details>
       ) : null}
@@ -73,19 +79,19 @@ function OpenRepair({ matter, open, canEnter }: { matter: OpenMatter; open: Open
       {order ? (
         <p className="text-sm text-ink2">
           {[
-            `on order: ${order.name}`,
-            ...(order.number ? [`no. ${order.number}`] : []),
+            wording.onOrder(order.name),
+            ...(order.number ? [common.noWithNumber(order.number)] : []),
             ...(order.supplier ? [order.supplier] : []),
-            ...(order.due ? [`due ${order.due}`] : []),
+            ...(order.due ? [wording.due(order.due)] : []),
           ].join(' · ')}
         </p>
       ) : (
-        <p className="text-sm text-ink2">No part on order for it.</p>
+        <p className="text-sm text-ink2">{wording.noPartOnOrderForIt}</p>
       )}
       {canEnter ? (
         <EntryForm of={form} className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
-          <TextField name="how" label="Settled by" />
-          <SaveButton>Settled</SaveButton>
+          <TextField name="how" label={wording.settledBy} />
+          <SaveButton>{wording.settled}</SaveButton>
         </EntryForm>
       ) : null}
     </div>

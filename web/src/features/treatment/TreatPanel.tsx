@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
 import { type OpenJob } from '../../job/useJob.ts';
 import { useWords } from '../../data/words.ts';
 import {
@@ -78,23 +79,25 @@ function ActOfTreatment({
         <BurnEntry open={open} kind={treatment} />
       ) : null}
       {!derived.before ? (
-        <Notice title="No before reading">
-          Work done now cannot be proved later. Take five minutes to read before any fluid.{' '}
+        <Notice title={wording.noBeforeReading}>
+          {wording.workDoneNowCannotBeProvedLater}{' '}
           <button className="underline underline-offset-4" onClick={() => onStage('baseline')}>
-            Take it
+            {wording.takeIt}
           </button>
         </Notice>
       ) : null}
       {guided ? (
         <details className="border-2 border-rule bg-card" open={correcting !== undefined}>
-          <summary className="font-head font-semibold min-h-12 px-3 content-center">Add other work</summary>
+          <summary className="font-head font-semibold min-h-12 px-3 content-center">
+            {wording.addOtherWork}
+          </summary>
           <div className="p-3 pt-0">
             <WorkForm open={open} />
           </div>
         </details>
       ) : (
         <section className="grid gap-4 content-start">
-          <h2 className="text-2xl">What is done</h2>
+          <h2 className="text-2xl">{wording.whatIsDone}</h2>
           {canEnter ? <WorkForm open={open} /> : null}
         </section>
       )}
@@ -107,8 +110,8 @@ function DoneSoFar({ works }: { works: readonly EntryOf<'work'>[] }) {
   const words = useWords();
   return (
     <div>
-      <h2 className="text-2xl mb-2">Done so far</h2>
-      {works.length === 0 ? <p className="text-ink2">Nothing yet.</p> : null}
+      <h2 className="text-2xl mb-2">{wording.doneSoFar}</h2>
+      {works.length === 0 ? <p className="text-ink2">{wording.nothingYet}</p> : null}
       <ol className="border-t-2 border-ink">
         {works.map((entry) => (
           <li key={entry.id} className="py-2 border-b-2 border-rule">
@@ -118,7 +121,7 @@ function DoneSoFar({ works }: { works: readonly EntryOf<'work'>[] }) {
               {words.clock(entry.deviceTime)}, {entry.authorName}
               {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
               {entry.body.fluidL === undefined ? '' : ` ${words.volume(entry.body.fluidL)}`}
-              {entry.body.dwellMin === undefined ? '' : ` · dwell ${entry.body.dwellMin} min`}
+              {entry.body.dwellMin === undefined ? '' : wording.dwellMin(entry.body.dwellMin)}
               {entry.body.wasteL === undefined ? '' : ` · ${words.volume(entry.body.wasteL)}`}
             </p>
           </li>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { type JobBurn } from '@white-ember/core/treatment';
 import { atMost } from '../../ui/format.ts';
 import { useWords } from '../../data/words.ts';
@@ -32,17 +34,17 @@ export function TreatmentChoice({
   if (open.sealed)
     return chosen === undefined ? null : (
       <section className="grid gap-3">
-        <h3 className="text-xl border-b-2 border-ink">Filter treatment</h3>
-        <p>Chosen: {words.name('treatments', chosen)}. The job is signed off.</p>
+        <h3 className="text-xl border-b-2 border-ink">{wording.filterTreatment}</h3>
+        <p>{wording.chosenTheJobIsSignedOff(words.name('treatments', chosen))}</p>
       </section>
     );
   return (
     <section className="grid gap-3">
-      <h3 className="text-xl border-b-2 border-ink">Filter treatment</h3>
+      <h3 className="text-xl border-b-2 border-ink">{wording.filterTreatment}</h3>
       {notJudged === undefined ? null : (
-        <Notice title="Cannot be decided yet">{notJudged}. See the next step above.</Notice>
+        <Notice title={wording.cannotBeDecidedYet}>{wording.seeTheNextStepAbove(notJudged)}</Notice>
       )}
-      {forecasting ? <p className="text-sm text-ink2">Calculating …</p> : null}
+      {forecasting ? <p className="text-sm text-ink2">{common.calculating}</p> : null}
       <OptionList
         options={options}
         chosen={chosen}
@@ -74,7 +76,7 @@ function PlannedBurn({
       onToggle={(event) => setPlanning(event.currentTarget.open)}
     >
       <summary className="font-head font-semibold min-h-12 px-3 content-center">
-        What a regeneration of this filter would do
+        {wording.whatARegenerationOfThisFilterWould}
       </summary>
       <div className="p-3 pt-0">{planning ? <BurnPlanner open={open} burn={burn} /> : null}</div>
     </details>
@@ -118,7 +120,7 @@ function OptionList({
 }
 
 const hours = (minutes: number): string =>
-  minutes < 90 ? `${Math.round(minutes)} min` : `${atMost(minutes / 60, 1)} h`;
+  minutes < 90 ? common.min(Math.round(minutes)) : `${atMost(minutes / 60, 1)} h`;
 
 function Option({
   option,
@@ -149,14 +151,18 @@ function Option({
         />
         <span className={`font-head font-semibold ${first ? 'text-xl' : 'text-lg'}`}>
           {words.name('treatments', treatment)}
-          {chosen ? <span className="text-ink2 font-medium">, chosen</span> : null}
-          {refused ? <span className="text-ember-text">, not now</span> : null}
+          {chosen ? <span className="text-ink2 font-medium">{wording.chosen}</span> : null}
+          {refused ? <span className="text-ember-text">{wording.notNowWithin}</span> : null}
         </span>
         <span className="figure-text text-lg">{Math.round(100 * chance)} %</span>
         <span className="col-start-2 col-span-2 text-sm text-ink2">
           {cost === 0
-            ? 'costs nothing'
-            : `${hours(handsOnMin)} of work${waitingMin > 0 ? ` and ${hours(waitingMin)} waiting` : ''}, about ${words.money(Math.round(cost))}`}
+            ? wording.costsNothing
+            : wording.ofWorkAbout(
+                hours(handsOnMin),
+                waitingMin > 0 ? wording.andWaiting(hours(waitingMin)) : '',
+                words.money(Math.round(cost)),
+              )}
         </span>
       </summary>
       <div className="p-3 pt-0 grid gap-3">
@@ -165,8 +171,8 @@ function Option({
             <Say it={text} />
           </p>
         ))}
-        <Points title="Why" points={reasons} />
-        <Points title="Can go wrong" points={risks} />
+        <Points title={common.why} points={reasons} />
+        <Points title={wording.canGoWrong} points={risks} />
         {otherSchool ? (
           <p className="text-sm text-ink2">
             <Say it={otherSchool} />
@@ -174,7 +180,7 @@ function Option({
         ) : null}
         {canEnter && !chosen && !refused ? (
           waits ? (
-            <p className="text-ink2">Selectable once the calculation is done.</p>
+            <p className="text-ink2">{wording.selectableOnceTheCalculationIsDone}</p>
           ) : (
             <Choose treatment={treatment} held={heldBy} first={first} open={open} onChosen={onChosen} />
           )
@@ -231,14 +237,14 @@ function Choose({
   return (
     <div className="grid gap-2">
       {outstanding.length > 0 ? (
-        <Field label="Reason with the cause still open" hint="Shown in the report" error={problem}>
+        <Field label={wording.reasonWithTheCauseStillOpen} hint={common.shownInTheReport} error={problem}>
           <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
         </Field>
       ) : null}
       <Button weight={first ? 'main' : 'plain'} className="justify-self-start" onClick={() => void choose()}>
         {treatment === 'nothing'
-          ? 'Leave it alone'
-          : `Choose: ${words.name('treatments', treatment).toLowerCase()}`}
+          ? wording.leaveItAlone
+          : wording.choose(words.name('treatments', treatment).toLowerCase())}
       </Button>
     </div>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
 import { joined, type Said } from '@white-ember/core/words';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
@@ -5,13 +6,13 @@ import type { FluidEntry } from '@white-ember/core/ledger';
 import { SENSOR_SEATS, type AccessOption, type SensorSeat } from '@white-ember/core/treatment';
 
 export const ENTRY_LABELS: Readonly<Record<FluidEntry, string>> = {
-  'high-pipe': 'the high pipe of the ΔP sensor',
-  'sensor-port': 'a sensor’s port',
-  'before-turbine': 'the pipe before the turbo',
+  'high-pipe': wording.theHighPipeOfTheDeltapSensor,
+  'sensor-port': wording.aSensorsPort,
+  'before-turbine': wording.thePipeBeforeTheTurbo,
 };
 const SEAT_LABELS: Readonly<Record<SensorSeat, string>> = {
-  untried: 'not tried',
-  free: 'turns freely',
+  untried: wording.notTried,
+  free: wording.turnsFreely,
   seized: 'seized',
 };
 
@@ -32,7 +33,7 @@ export function WayIn({
   const cheapest = access.find(({ fits }) => fits)?.entry;
   return (
     <fieldset className="grid gap-2">
-      <legend className="font-head font-semibold text-lg">Way in</legend>
+      <legend className="font-head font-semibold text-lg">{wording.wayIn}</legend>
       <div className="grid sm:grid-cols-3 gap-2">
         {access.map(({ entry, fits, expectedCost, reasons }) => (
           <WayButton
@@ -55,8 +56,12 @@ export function WayIn({
 /** Whether the sensor comes out. */
 function SeatChoice({ seat, onSeat }: { seat: SensorSeat; onSeat: (seat: SensorSeat) => void }) {
   return (
-    <div className="flex flex-wrap items-center gap-2" role="group" aria-label="The sensor before the filter">
-      <span>The sensor before the filter is</span>
+    <div
+      className="flex flex-wrap items-center gap-2"
+      role="group"
+      aria-label={wording.theSensorBeforeTheFilter}
+    >
+      <span>{wording.theSensorBeforeTheFilterIs}</span>
       {SENSOR_SEATS.map((one) => (
         <button
           key={one}
@@ -102,11 +107,11 @@ function WayButton({
       <span className="font-head font-semibold flex justify-between gap-2">
         <span className="first-letter:uppercase">{ENTRY_LABELS[entry]}</span>
         <span className="figure-text whitespace-nowrap">
-          {fits ? words.money(Math.round(expectedCost)) : 'not on this line'}
+          {fits ? words.money(Math.round(expectedCost)) : wording.notOnThisLine}
         </span>
       </span>
       <span className="text-sm text-ink2 block leading-5">
-        {entry === cheapest ? 'cheapest; ' : ''}
+        {entry === cheapest ? wording.cheapest : ''}
         <Say it={joined(reasons, '; ')} />
       </span>
     </button>

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { CAUTION_FOR_WORK } from '@white-ember/core/job';
 import { WORK_TYPES, type Treatment, type WorkType } from '@white-ember/core/ledger';
 import { useWords } from '../../data/words.ts';
@@ -49,7 +51,7 @@ export function WorkForm({ open }: { open: OpenJob }) {
   const form = useEntryForm(open, 'work', FIELDS, {
     corrects: true,
     finish: (typed, { original }) => {
-      if (!caution.acknowledged) return { wrong: { work: 'Read the caution above first' } };
+      if (!caution.acknowledged) return { wrong: { work: wording.readTheCautionAboveFirst } };
       const none = OF_OTHER_WORK.flatMap(([has, paths]) => (has.has(typed['work'] as WorkType) ? [] : paths));
       return {
         // What the guided clean has entered with it stays with a corrected entry.
@@ -71,7 +73,7 @@ export function WorkForm({ open }: { open: OpenJob }) {
     <EntryForm of={form} className="grid gap-4 sm:grid-cols-2">
       <ChoiceField
         name="work"
-        label="Work"
+        label={common.work}
         className="sm:col-span-2"
         options={WORK_TYPES.map((type) => [type, words.name('works', type)])}
       />
@@ -86,7 +88,7 @@ export function WorkForm({ open }: { open: OpenJob }) {
       ) : null}
       {heldBy.length > 0 ? (
         <div className="sm:col-span-2">
-          <Notice title="Not advised">
+          <Notice title={wording.notAdvised}>
             <ul className="list-disc pl-5 mb-1">
               {heldBy.map((why, i) => (
                 <li key={i}>
@@ -94,36 +96,36 @@ export function WorkForm({ open }: { open: OpenJob }) {
                 </li>
               ))}
             </ul>
-            Save it only if it was done anyway, with any tool: the advice is kept with it.
+            {wording.saveItOnlyIfItWasDone}
           </Notice>
         </div>
       ) : null}
-      <TextField name="what" label="What exactly" className="sm:col-span-2" rows={2} />
+      <TextField name="what" label={wording.whatExactly} className="sm:col-span-2" rows={2} />
       {WITH_FLUID.has(work) ? (
         <>
-          <TextField name="fluid" label="Fluid" />
+          <TextField name="fluid" label={wording.fluid} />
           <div className="grid grid-cols-2 gap-4">
-            <FigureField name="fluidL" label="Quantity" />
-            <FigureField name="dwellMin" label="Dwell" hint="Starts now" />
+            <FigureField name="fluidL" label={wording.quantity} />
+            <FigureField name="dwellMin" label={common.dwell} hint={wording.startsNow} />
           </div>
         </>
       ) : null}
       {WITH_SOOT.has(work) ? (
         <div className="grid grid-cols-2 gap-4 sm:col-span-2">
-          <FigureField name="sootBeforeG" label="Soot counted before" />
-          <FigureField name="sootAfterG" label="Soot counted after" />
+          <FigureField name="sootBeforeG" label={wording.sootCountedBefore} />
+          <FigureField name="sootAfterG" label={wording.sootCountedAfter} />
         </div>
       ) : null}
       {WITH_PART.has(work) ? (
         <ChoiceField
           name="part"
-          label="Part"
+          label={common.part}
           className="sm:col-span-2"
-          options={partOptions(open, words, 'none of the line')}
+          options={partOptions(open, words, wording.noneOfTheLine)}
         />
       ) : null}
       <SaveButton main className="sm:col-span-2 w-full">
-        Save the work
+        {wording.saveTheWork}
       </SaveButton>
     </EntryForm>
   );

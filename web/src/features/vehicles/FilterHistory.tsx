@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/vehicles';
 import { useWords } from '../../data/words.ts';
 import { Link } from 'react-router';
 import type { VehicleOutlook } from '@white-ember/core/outlook';
@@ -6,16 +8,16 @@ import { FATE_WORDS, ratioWords } from './VehicleRoad.tsx';
 /** What became of the filter over the years: cleaned, regenerated, exchanged, weighed. */
 export function FilterHistory({ visits }: { visits: VehicleOutlook['visits'] }) {
   const worked = visits.filter(({ filter, weighed }) => filter !== 'as-it-was' || weighed).toReversed();
-  if (worked.length === 0) return <p className="text-ink2">No filter work yet.</p>;
+  if (worked.length === 0) return <p className="text-ink2">{common.noFilterWorkYet}</p>;
   return (
     <div className="overflow-x-auto">
       <table className="w-full text-left text-sm">
         <thead>
           <tr className="align-bottom">
-            <th className="pr-3">job</th>
-            <th className="text-right pr-3">distance</th>
-            <th className="pr-3">filter</th>
-            <th className="text-right">found → left</th>
+            <th className="pr-3">{common.jobWithin}</th>
+            <th className="text-right pr-3">{wording.distance}</th>
+            <th className="pr-3">{wording.filter}</th>
+            <th className="text-right">{wording.foundLeft}</th>
           </tr>
         </thead>
         <tbody>

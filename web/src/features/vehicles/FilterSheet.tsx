@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/vehicles';
+import * as common from '@white-ember/core/words/screens/common';
 import { v7 as uuidv7 } from 'uuid';
 import { newFilterModelSchema } from '@white-ember/core/contract';
 import { FILTER_MATERIALS } from '@white-ember/core/filter';
@@ -42,7 +44,7 @@ export function FilterSheet({
     onOpenChange(false);
   };
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Add a filter size">
+    <Sheet open={open} onOpenChange={onOpenChange} title={wording.addAFilterSize}>
       <SizeFields form={form} save={save} state={state} />
     </Sheet>
   );
@@ -60,29 +62,29 @@ function SizeFields({
 }) {
   return (
     <FieldForm of={form} onSave={() => void save()} className="grid gap-4 sm:grid-cols-2">
-      <TextField name="name" label="Name" className="sm:col-span-2" />
-      <FigureField name="diameterMm" label="Diameter of the brick" />
-      <FigureField name="lengthMm" label="Length of the brick" />
-      <FigureField name="cpsi" label="Cells per square inch" />
-      <FigureField name="wallMm" label="Wall" />
+      <TextField name="name" label={common.name} className="sm:col-span-2" />
+      <FigureField name="diameterMm" label={wording.diameterOfTheBrick} />
+      <FigureField name="lengthMm" label={wording.lengthOfTheBrick} />
+      <FigureField name="cpsi" label={wording.cellsPerSquareInch} />
+      <FigureField name="wallMm" label={wording.wall} />
       <ChoiceField
         name="material"
-        label="Material"
+        label={wording.material}
         options={FILTER_MATERIALS.map((material) => [material, material.replaceAll('-', ' ')])}
       />
       <CoatingChoice />
       <ChoiceField
         name="basis"
-        label="Known by"
+        label={wording.knownBy}
         options={[
-          ['measured', 'measured or read off the can'],
-          ['assumed', 'assumed from a similar vehicle'],
+          ['measured', wording.measuredOrReadOffTheCan],
+          ['assumed', wording.assumedFromASimilarVehicle],
         ]}
       />
       <div className="sm:col-span-2 grid gap-3">
         {state.error ? <ProblemNotice problem={problemOf(state.error)} /> : null}
         <Button type="submit" weight="main" disabled={state.isLoading}>
-          Add the filter size
+          {wording.addTheFilterSize}
         </Button>
       </div>
     </FieldForm>
@@ -94,13 +96,13 @@ function CoatingChoice() {
   return (
     <ChoiceField
       name="catalyst"
-      label="Coating"
-      hint="Decides how soot burns and which fluid is allowed"
+      label={wording.coating}
+      hint={wording.decidesHowSootBurnsAndWhichFluid}
       options={[
-        ['', 'not known'],
+        ['', common.notKnown],
         ['coated', 'coated'],
         ['none', 'bare'],
-        ['fuel-borne', 'bare, additive in the fuel'],
+        ['fuel-borne', wording.bareAdditiveInTheFuel],
       ]}
     />
   );

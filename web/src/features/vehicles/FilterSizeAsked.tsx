@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/vehicles';
 import { useState } from 'react';
 import { newVehicleSchema } from '@white-ember/core/contract';
 import { filterVolumeL, type SizeDoubt } from '@white-ember/core/filter';
@@ -9,12 +10,12 @@ import type { OpenJob } from '../../job/useJob.ts';
 import { FilterSheet } from './FilterSheet.tsx';
 import { filterLine } from './VehicleForm.tsx';
 
-const vehicles = (count: number): string => (count === 1 ? '1 vehicle' : `${count} vehicles`);
+const vehicles = (count: number): string => (count === 1 ? wording.n1Vehicle : wording.vehicles(count));
 
 const TAKEN_FROM: Readonly<Record<SizeDoubt['from'], (size: SizeDoubt) => string>> = {
-  engine: () => 'By the engine size.',
-  readings: ({ vehicles: count }) => `From proved readings of ${vehicles(count)} of this family.`,
-  family: ({ vehicles: count }) => `From ${vehicles(count)} of this family whose size was measured.`,
+  engine: () => wording.byTheEngineSize,
+  readings: ({ vehicles: count }) => wording.fromProvedReadingsOfOfThisFamily(vehicles(count)),
+  family: ({ vehicles: count }) => wording.fromOfThisFamilyWhoseSizeWas(vehicles(count)),
 };
 
 /** Nothing where the size was entered. Else what it is taken as, and the size can be entered on the spot. */
@@ -28,11 +29,8 @@ export function FilterSizeAsked({
   const words = useWords();
   const { size } = filter;
   return size ? (
-    <Notice title={`Filter size assumed: ${words.volume(filterVolumeL(filter), 1)}`}>
-      <p>
-        {TAKEN_FROM[size.from](size)} Restriction and soot are rough until the size is entered. Before and
-        after compare without it.
-      </p>
+    <Notice title={wording.filterSizeAssumed(words.volume(filterVolumeL(filter), 1))}>
+      <p>{wording.restrictionAndSootAreRoughUntilThe(TAKEN_FROM[size.from](size))}</p>
       {canEnter ? <EnterSize vehicle={vehicle} /> : null}
     </Notice>
   ) : null;
@@ -52,7 +50,7 @@ function EnterSize({ vehicle }: { vehicle: OpenJob['vehicle'] }) {
     <div className="mt-2 flex flex-wrap gap-3 items-end">
       {filters.data && filters.data.length > 0 ? (
         <label className="grid gap-1 grow basis-60 min-w-0">
-          The size it has
+          {wording.theSizeItHas}
           <select
             className="input-box"
             value=""
@@ -60,7 +58,7 @@ function EnterSize({ vehicle }: { vehicle: OpenJob['vehicle'] }) {
             onChange={(event) => fit(event.target.value)}
           >
             <option value="" disabled>
-              choose a size you have
+              {wording.chooseASizeYouHave}
             </option>
             {filters.data.map((one) => (
               <option key={one.id} value={one.id}>
@@ -71,7 +69,7 @@ function EnterSize({ vehicle }: { vehicle: OpenJob['vehicle'] }) {
         </label>
       ) : null}
       <Button onClick={() => setSheet(true)} disabled={isLoading}>
-        Enter a new size
+        {wording.enterANewSize}
       </Button>
       {error ? <ProblemNotice problem={problemOf(error)} /> : null}
       <FilterSheet open={sheet} onOpenChange={setSheet} onAdded={fit} />

@@ -1,3 +1,4 @@
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
 import { Link } from 'react-router';
@@ -12,7 +13,7 @@ export function JobLines({ jobs }: { jobs: readonly JobListItem[] }) {
         <li key={job.id} className="border-b-2 border-rule">
           <Link to={`/jobs/${job.id}`} className="block py-2 min-h-11 hover:bg-card">
             <span className="font-head font-semibold">
-              {words.shortDate(job.openedAt)}, job {job.number}
+              {common.jobWithPlate(words.shortDate(job.openedAt), job.number)}
             </span>
             <span className="block text-sm text-ink2">
               <Say it={job.summary.headline} />

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/vehicles';
 import { Say } from '../../ui/Say.tsx';
 import { useWords } from '../../data/words.ts';
 import { sentenceOf } from '@white-ember/core/diagnosis';
@@ -15,8 +17,8 @@ export function OutlookPanel({ vehicleId }: { vehicleId: string }) {
   if (told.error) return <ProblemNotice problem={problemOf(told.error)} />;
   if (!told.data) return null;
   return (
-    <section aria-label="When it is due again" className="grid gap-3 min-w-0">
-      <h2 className="text-2xl">When it is due again</h2>
+    <section aria-label={common.whenItIsDueAgain} className="grid gap-3 min-w-0">
+      <h2 className="text-2xl">{common.whenItIsDueAgain}</h2>
       <Told told={told.data} />
     </section>
   );
@@ -32,7 +34,7 @@ export function Told({ told }: { told: VehicleOutlook }) {
       </p>
     );
   const distance = (km: number): string =>
-    km >= FARTHEST_KM ? 'beyond the forecast' : words.roughDistance(km);
+    km >= FARTHEST_KM ? wording.beyondTheForecast : words.roughDistance(km);
   const between = (km: number): string => words.distance(Math.round(km / 10) * 10);
   const late = dueDate !== undefined && Date.parse(dueDate.value) < serverNow();
   const { dueKm, now, limitRatio, stretches, openCauses, comeBack, from } = outlook;
@@ -40,74 +42,97 @@ export function Told({ told }: { told: VehicleOutlook }) {
     <>
       {dueKm.value === 0 ? (
         <p className="text-xl font-head font-semibold">
-          Due now: {shortNumber(now.value)} × clean, due at {limitRatio} ×
+          {wording.dueNowCleanDueAt(shortNumber(now.value), limitRatio)}
         </p>
       ) : (
         <div>
           <p className="text-xl font-head font-semibold">
-            {late ? 'By its trend it was due after about ' : 'In about '}
+            {late ? wording.byItsTrendItWasDueAfter : wording.inAbout}
             {distance(dueKm.value)}
-            {dueDate ? `, around ${words.shortDate(dueDate.value)}` : ''}
+            {dueDate ? wording.around(words.shortDate(dueDate.value)) : ''}
           </p>
           <p>
-            80 % range: {distance(dueKm.low)} to {distance(dueKm.high)}
-            {dueDate ? `, ${words.shortDate(dueDate.low)} and ${words.shortDate(dueDate.high)}` : ''}, counted
-            from job {from.number}.
+            {wording.n80RangeToCountedFromJob(
+              distance(dueKm.low),
+              distance(dueKm.high),
+              dueDate ? wording.and(words.shortDate(dueDate.low), words.shortDate(dueDate.high)) : '',
+              from.number,
+            )}
           </p>
         </div>
       )}
       <p className="text-ink2">
-        {shortNumber(now.value)} × clean then, due at {limitRatio} ×.{' '}
-        {stretches > 0
-          ? `By ${stretches} ${stretches === 1 ? 'stretch' : 'stretches'} of its own road`
-          : 'No distance between two readings yet: by vehicle type alone'}
-        {kind.vehicles > 0
-          ? `, and ${kind.vehicles} other ${kind.family}`
-          : `, and what is assumed, as no other ${kind.family} was read twice`}
-        .
+        {wording.cleanThenDueAt(
+          shortNumber(now.value),
+          limitRatio,
+          stretches > 0
+            ? wording.byOfItsOwnRoad(stretches, stretches === 1 ? wording.stretch : wording.stretches)
+            : wording.noDistanceBetweenTwoReadingsYetBy,
+          kind.vehicles > 0
+            ? wording.andOther(kind.vehicles, kind.family)
+            : wording.andWhatIsAssumedAsNoOther(kind.family),
+        )}
       </p>
       {openCauses.length > 0 ? (
         <Notice
-          title={`Back within ${distance(comeBack.withinKm)}, chance ${Math.round(100 * comeBack.chance)} %`}
+          title={wording.backWithinChance(distance(comeBack.withinKm), Math.round(100 * comeBack.chance))}
         >
-          {openCauses.map((cause) => `${words.say(sentenceOf(cause))}: not repaired yet.`).join(' ')}
+          {openCauses.map((cause) => wording.notRepairedYet(words.say(sentenceOf(cause)))).join(' ')}
         </Notice>
       ) : (
         <p>
-          Back within {distance(comeBack.withinKm)}:{' '}
-          {comeBack.chance < 0.01 ? 'under 1' : Math.round(100 * comeBack.chance)} %.
+          {wording.backWithin(
+            distance(comeBack.withinKm),
+            comeBack.chance < 0.01 ? wording.under1 : Math.round(100 * comeBack.chance),
+          )}
         </p>
       )}
       {told.sootRate ? (
         <p>
-          Soot that no regeneration takes: {words.sootRate(told.sootRate.gPer100Km.value, 2)} (
-          {words.sootRate(told.sootRate.gPer100Km.low, 2)} to{' '}
-          {words.sootRate(told.sootRate.gPer100Km.high, 2)}), by the pressures of {told.sootRate.stretches}{' '}
-          {told.sootRate.stretches === 1 ? 'stretch' : 'stretches'}.
+          {wording.sootThatNoRegenerationTakesToBy(
+            words.sootRate(told.sootRate.gPer100Km.value, 2),
+            words.sootRate(told.sootRate.gPer100Km.low, 2),
+            words.sootRate(told.sootRate.gPer100Km.high, 2),
+            told.sootRate.stretches,
+            told.sootRate.stretches === 1 ? wording.stretch : wording.stretches,
+          )}
         </p>
       ) : null}
       {told.regenerations ? (
         told.regenerations.closer ? (
-          <Notice title={`Regenerations more frequent: every ${between(told.regenerations.lastKm)}`}>
-            {between(told.regenerations.earlierKm)} before, so {Math.round(told.regenerations.percent)} %;
-            warning below {told.regenerations.limitPercent} %.
+          <Notice title={wording.regenerationsMoreFrequentEvery(between(told.regenerations.lastKm))}>
+            {wording.beforeSoWarningBelow(
+              between(told.regenerations.earlierKm),
+              Math.round(told.regenerations.percent),
+              told.regenerations.limitPercent,
+            )}
           </Notice>
         ) : (
           <p>
-            Regenerates every {between(told.regenerations.lastKm)}, {between(told.regenerations.earlierKm)}{' '}
-            before.
+            {wording.regeneratesEveryBefore(
+              between(told.regenerations.lastKm),
+              between(told.regenerations.earlierKm),
+            )}
           </p>
         )
       ) : null}
       <RestrictionTrend told={told} />
       <p className="text-sm text-ink2">
         {ash.known
-          ? `Ash: the residual after a clean rises by ${ash.rise.value.toFixed(2)} × on ${distance(10_000)} (${ash.rise.low.toFixed(2)} to ${ash.rise.high.toFixed(2)}).${
+          ? wording.ashTheResidualAfterACleanRises(
+              ash.rise.value.toFixed(2),
+              distance(10_000),
+              ash.rise.low.toFixed(2),
+              ash.rise.high.toFixed(2),
               ash.reachesKm
-                ? ` From about ${distance(ash.reachesKm.value)} a clean no longer brings it below ${ash.limitRatio} ×${ash.reachesKm.high === undefined ? ', if it rises at all' : ''}.`
-                : ''
-            }`
-          : `Ash line: ${words.say(ash.why)}`}
+                ? wording.fromAboutACleanNoLongerBrings(
+                    distance(ash.reachesKm.value),
+                    ash.limitRatio,
+                    ash.reachesKm.high === undefined ? wording.ifItRisesAtAll : '',
+                  )
+                : '',
+            )
+          : wording.ashLine(words.say(ash.why))}
       </p>
     </>
   );

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/vehicles';
 import { type VehicleHistory } from '@white-ember/core/contract';
 import { useWords } from '../../data/words.ts';
 import { joined } from '@white-ember/core/words';
@@ -17,16 +19,16 @@ export function PartsAndNotes({ vehicleId }: { vehicleId: string }) {
     <span className="text-sm text-ink2 whitespace-nowrap">
       {words.shortDate(at)},{' '}
       <Link to={`/jobs/${jobId}`} className="underline underline-offset-4">
-        job {number}
+        {common.jobWithNumber(number)}
       </Link>
     </span>
   );
   return (
     <>
       <PartsChanged parts={parts} from={from} />
-      <section aria-label="Notes">
-        <h2 className="text-2xl mb-1 border-b-2 border-ink">Notes</h2>
-        {notes.length === 0 ? <p className="text-ink2">None on record.</p> : null}
+      <section aria-label={wording.notes}>
+        <h2 className="text-2xl mb-1 border-b-2 border-ink">{wording.notes}</h2>
+        {notes.length === 0 ? <p className="text-ink2">{wording.noneOnRecord}</p> : null}
         <ul>
           {notes.map(({ jobId, number, at, text, author }, i) => (
             <li key={i} className="border-b border-rule py-1.5">
@@ -51,16 +53,16 @@ function PartsChanged({
   from: (jobId: string, number: number, at: string) => React.JSX.Element;
 }) {
   return (
-    <section aria-label="Parts">
-      <h2 className="text-2xl mb-1 border-b-2 border-ink">Parts</h2>
-      {parts.length === 0 ? <p className="text-ink2">None on record.</p> : null}
+    <section aria-label={wording.parts}>
+      <h2 className="text-2xl mb-1 border-b-2 border-ink">{wording.parts}</h2>
+      {parts.length === 0 ? <p className="text-ink2">{wording.noneOnRecord}</p> : null}
       <ul>
         {parts.map(({ jobId, number, at, what, details, temporary }, i) => (
           <li key={i} className="border-b border-rule py-1.5">
             <span className="font-bold">
               <Say it={what} />
             </span>
-            {temporary ? <span className="text-ember-text font-bold"> · for now only</span> : null}
+            {temporary ? <span className="text-ember-text font-bold"> {wording.forNowOnly}</span> : null}
             {details.length > 0 ? (
               <span className="block text-sm">
                 <Say it={joined(details, ', ')} />

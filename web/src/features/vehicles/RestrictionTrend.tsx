@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/vehicles';
+import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { useEffect, useRef } from 'react';
 import type { Chart as ChartType, ChartDataset } from 'chart.js';
@@ -111,7 +113,7 @@ async function draw(canvas: HTMLCanvasElement, told: VehicleOutlook, unit: Unit)
           type: 'linear',
           grid: { display: false },
           ticks: { ...axis.ticks, maxTicksLimit: 5, callback: (value) => fixed(Number(value)) },
-          title: title(`distance, ${unitLabel(unit)}`),
+          title: title(wording.distanceWithUnit(unitLabel(unit))),
         },
         y: {
           ...axis,
@@ -119,7 +121,7 @@ async function draw(canvas: HTMLCanvasElement, told: VehicleOutlook, unit: Unit)
           min: 0,
           grid: { color: rule },
           ticks: { ...axis.ticks, maxTicksLimit: 6 },
-          title: title('restriction, × clean'),
+          title: title(wording.restrictionClean),
         },
       },
     },
@@ -156,12 +158,10 @@ export function RestrictionTrend({ told }: { told: VehicleOutlook }) {
           ref={canvas}
           className="absolute inset-0"
           role="img"
-          aria-label={`Restriction over distance at ${read.length} visits; the table below holds the figures`}
+          aria-label={wording.restrictionOverDistanceAtVisitsThe(read.length)}
         />
       </div>
-      <figcaption className="text-sm text-ink2">
-        ✕ found, ● left. From the last visit: median and 80 % range, to the limit.
-      </figcaption>
+      <figcaption className="text-sm text-ink2">{wording.foundLeftFromTheLastVisitMedian}</figcaption>
       <TrendTable distanceUnit={distanceUnit} read={read} show={show} />
     </figure>
   );
@@ -180,14 +180,16 @@ function TrendTable({
   const words = useWords();
   return (
     <details className="text-sm">
-      <summary className="min-h-11 content-center underline underline-offset-4">The chart as a table</summary>
+      <summary className="min-h-11 content-center underline underline-offset-4">
+        {wording.theChartAsATable}
+      </summary>
       <table className="w-full text-left">
         <thead>
           <tr>
-            <th>job</th>
+            <th>{common.jobWithin}</th>
             <th className="text-right">{unitLabel(distanceUnit)}</th>
-            <th className="text-right">found</th>
-            <th className="text-right">left</th>
+            <th className="text-right">{wording.found}</th>
+            <th className="text-right">{wording.left}</th>
           </tr>
         </thead>
         <tbody>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/vehicles';
 import type { Vehicle } from '@white-ember/core/contract';
 import { useVehiclesQuery } from '../../data/api.ts';
 import { Chip } from '../../ui/Chip.tsx';
@@ -20,16 +21,14 @@ export function SameAs({
   if (kinds.length === 0) return null;
   return (
     <fieldset className="min-w-0 sm:col-span-2">
-      <legend className="mb-1">{chosen === undefined ? 'New here: same as' : 'Same as'}</legend>
+      <legend className="mb-1">{chosen === undefined ? wording.newHereSameAs : wording.sameAs}</legend>
       <div className="flex flex-wrap gap-2">
         {kinds.map((like) => (
           <Chip key={like.id} on={like.model === chosen} onChange={() => onChosen(like)} label={like.model} />
         ))}
       </div>
       <p className="text-sm text-ink2 mt-1">
-        {chosen === undefined
-          ? 'Engine, filter and parts as on the last one of its kind; what differs is changed later.'
-          : 'Fills engine, filter and parts. What differs is changed below.'}
+        {chosen === undefined ? wording.engineFilterAndPartsAsOnThe : wording.fillsEngineFilterAndPartsWhat}
       </p>
     </fieldset>
   );

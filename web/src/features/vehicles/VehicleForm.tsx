@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/vehicles';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { newVehicleSchema, type Customer, type FilterModel, type Vehicle } from '@white-ember/core/contract';
@@ -35,7 +37,14 @@ const FIELDS: Fields = {
 const USUAL: PartId[] = PART_IDS.filter((id) => id !== 'scr' && id !== 'egt2');
 
 export const filterLine = (filter: FilterModel, words: Measures): string =>
-  `${filter.name}: ${words.length(filter.diameterMm)} × ${words.length(filter.lengthMm)}, ${filter.cpsi} cpsi, wall ${words.length(filter.wallMm)}, ${words.engineSize(filterVolumeL(filter), 1)}`;
+  wording.cpsiWall(
+    filter.name,
+    words.length(filter.diameterMm),
+    words.length(filter.lengthMm),
+    filter.cpsi,
+    words.length(filter.wallMm),
+    words.engineSize(filterVolumeL(filter), 1),
+  );
 
 export function VehicleForm({
   id,
@@ -104,34 +113,34 @@ export function VehicleForm({
   const listFailure = filters.error ?? customers.error;
   if (listFailure) return <ProblemNotice problem={problemOf(listFailure)} />;
   // A choice made before its list is there would show, and store, the first of the list instead.
-  if (!filters.data || !customers.data) return <p>Opening …</p>;
+  if (!filters.data || !customers.data) return <p>{common.opening}</p>;
   return (
     <FieldForm of={form} onSave={() => void save()} className="grid gap-4 sm:grid-cols-2">
-      <TextField name="plate" label="Plate" upper />
+      <TextField name="plate" label={wording.plate} upper />
       {stored ? null : <SameAs onChosen={takeOver} chosen={form.typed('model') as string} />}
-      <TextField name="model" label="Vehicle" />
-      <TextField name="family" label="Engine family" hint="Limits are kept per family" />
-      <FigureField name="displacementL" label="Engine size" hint="For the flow if no air mass is read" />
+      <TextField name="model" label={common.vehicle} />
+      <TextField name="family" label={common.engineFamily} hint={wording.limitsAreKeptPerFamily} />
+      <FigureField name="displacementL" label={common.engineSize} hint={wording.forTheFlowIfNoAirMass} />
       <ChoiceField
         name="filterModelId"
-        label="Filter"
-        hint="Without it, before and after are compared by fitted curves"
+        label={common.filter}
+        hint={wording.withoutItBeforeAndAfterAreCompared}
         className="sm:col-span-2"
         options={[
-          ['', 'size not known'],
+          ['', wording.sizeNotKnown],
           ...filters.data.map((filter) => [filter.id, filterLine(filter, words)] as const),
         ]}
       />
-      <Button onClick={() => setFilterSheet(true)}>Add a filter size</Button>
+      <Button onClick={() => setFilterSheet(true)}>{wording.addAFilterSize}</Button>
       <div className="max-sm:hidden" />
       <ChoiceField
         name="customerId"
-        label="Customer"
+        label={wording.customer}
         options={[['', 'none'], ...customers.data.map(({ id: its, name }) => [its, name] as const)]}
       />
-      <TextField name="newCustomer" label="or a new customer" />
+      <TextField name="newCustomer" label={wording.orANewCustomer} />
       <fieldset className="sm:col-span-2">
-        <legend className="mb-1">Parts on this vehicle’s exhaust line</legend>
+        <legend className="mb-1">{wording.partsOnThisVehiclesExhaustLine}</legend>
         <div className="grid grid-cols-2 md:grid-cols-3 gap-x-4">
           {PART_IDS.map((part) => (
             <label key={part} className="flex items-center gap-3 min-h-11">
@@ -146,11 +155,11 @@ export function VehicleForm({
           ))}
         </div>
       </fieldset>
-      <TextField name="note" label="Note" className="sm:col-span-2" rows={2} />
+      <TextField name="note" label={common.note} className="sm:col-span-2" rows={2} />
       <div className="sm:col-span-2 grid gap-3">
         {failure ? <ProblemNotice problem={problemOf(failure)} /> : null}
         <Button type="submit" weight="main" disabled={adding.isLoading || changing.isLoading}>
-          {stored ? 'Save' : 'Add the vehicle'}
+          {stored ? wording.save : wording.addTheVehicle}
         </Button>
       </div>
       <FilterSheet

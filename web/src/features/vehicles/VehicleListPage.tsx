@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/vehicles';
 import { type Vehicle } from '@white-ember/core/contract';
 import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
@@ -13,12 +15,12 @@ export function VehicleListPage() {
   return (
     <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto">
       <div className="flex flex-wrap items-end gap-4 mb-5">
-        <h1 className="text-3xl grow">Vehicles</h1>
+        <h1 className="text-3xl grow">{common.vehicles}</h1>
         <input
           className="input-box max-w-72"
           type="search"
-          aria-label="Find by plate or vehicle"
-          placeholder="Plate or vehicle"
+          aria-label={wording.findByPlateOrVehicle}
+          placeholder={common.plateOrVehicle}
           value={find}
           onChange={(event) => setFind(event.target.value)}
         />
@@ -26,12 +28,12 @@ export function VehicleListPage() {
           to="/vehicles/new"
           className="font-head font-semibold text-lg rounded-sm px-4 min-h-14 bg-ember-button text-ember-button-text inline-flex items-center"
         >
-          Add a vehicle
+          {common.addAVehicle}
         </Link>
       </div>
       {vehicles.error ? <ProblemNotice problem={problemOf(vehicles.error)} /> : null}
       {list.length === 0 && vehicles.isSuccess ? (
-        <p className="text-xl font-head">No vehicle by that name.</p>
+        <p className="text-xl font-head">{wording.noVehicleByThatName}</p>
       ) : null}
       <VehicleRows list={list} />
     </main>
@@ -52,12 +54,12 @@ function VehicleRows({ list }: { list: readonly Vehicle[] }) {
             <span className="figure-text text-xl">{vehicle.plate}</span>
             <span>
               {vehicle.model}
-              <span className="block text-sm text-ink2">{vehicle.customer?.name ?? 'no customer'}</span>
+              <span className="block text-sm text-ink2">{vehicle.customer?.name ?? wording.noCustomer}</span>
             </span>
             <span className="text-sm text-ink2">
               {vehicle.filter
                 ? `${vehicle.filter.name}, ${words.engineSize(filterVolumeL(vehicle.filter), 1)}, ${vehicle.filter.basis}`
-                : 'filter size not known'}
+                : wording.filterSizeNotKnown}
             </span>
           </Link>
         </li>

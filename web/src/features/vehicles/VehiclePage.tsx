@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/vehicles';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
@@ -32,7 +34,7 @@ export function NewVehiclePage() {
   };
   return (
     <main className="p-4 sm:p-6 max-w-4xl w-full mx-auto">
-      <h1 className="text-3xl mb-4">Add a vehicle</h1>
+      <h1 className="text-3xl mb-4">{common.addAVehicle}</h1>
       <VehicleForm id={id} plate={params.get('plate') ?? ''} onStored={(stored) => void done(stored)} />
     </main>
   );
@@ -51,33 +53,33 @@ export function VehiclePage() {
       </main>
     );
   }
-  if (!vehicle.data) return <main className="p-6">Opening …</main>;
+  if (!vehicle.data) return <main className="p-6">{common.opening}</main>;
   return (
     <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto grid gap-8 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
       <div className="grid gap-8 content-start min-w-0">
         <h1 className="text-3xl">{vehicle.data.plate}</h1>
         {told.data && told.data.visits.length > 0 ? (
-          <section aria-label="All jobs by distance" className="min-w-0">
+          <section aria-label={wording.allJobsByDistance} className="min-w-0">
             <VehicleRoad visits={told.data.visits} />
           </section>
         ) : null}
         <OutlookPanel vehicleId={vehicleId} />
         <TaskList vehicleId={vehicleId} />
-        <section aria-label="Jobs">
-          <h2 className="text-2xl mb-1">Jobs</h2>
+        <section aria-label={common.jobs}>
+          <h2 className="text-2xl mb-1">{common.jobs}</h2>
           <JobLines jobs={jobs.data?.jobs ?? []} />
-          {jobs.data?.jobs.length === 0 ? <p className="text-ink2">None yet.</p> : null}
+          {jobs.data?.jobs.length === 0 ? <p className="text-ink2">{common.noneYet}</p> : null}
         </section>
         {told.data ? (
-          <section aria-label="The filter over time" className="min-w-0">
-            <h2 className="text-2xl mb-1 border-b-2 border-ink">The filter over time</h2>
+          <section aria-label={wording.theFilterOverTime} className="min-w-0">
+            <h2 className="text-2xl mb-1 border-b-2 border-ink">{wording.theFilterOverTime}</h2>
             <FilterHistory visits={told.data.visits} />
           </section>
         ) : null}
         <PartsAndNotes vehicleId={vehicleId} />
       </div>
       <section>
-        <h2 className="text-2xl mb-4">Vehicle, filter and line</h2>
+        <h2 className="text-2xl mb-4">{wording.vehicleFilterAndLine}</h2>
         <VehicleForm
           key={vehicle.data.revision}
           id={vehicle.data.id}
@@ -86,7 +88,7 @@ export function VehiclePage() {
         />
         {saved ? (
           <div className="mt-4">
-            <Notice title="Saved. Open jobs of this vehicle now use it." />
+            <Notice title={wording.savedOpenJobsOfThisVehicleNow} />
           </div>
         ) : null}
       </section>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/vehicles';
 import { useWords } from '../../data/words.ts';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
@@ -10,10 +11,10 @@ import { layRoad, type RoadPin } from './vehicleRoad.ts';
 type Visit = VehicleOutlook['visits'][number];
 
 export const FATE_WORDS: Readonly<Record<FilterFate, string>> = {
-  'as-it-was': 'not worked on',
+  'as-it-was': wording.notWorkedOn,
   regenerated: 'regenerated',
-  'cleaned-in-place': 'cleaned in place',
-  'cleaned-off': 'cleaned off the vehicle',
+  'cleaned-in-place': wording.cleanedInPlace,
+  'cleaned-off': wording.cleanedOffTheVehicle,
   exchanged: 'exchanged',
 };
 
@@ -87,11 +88,15 @@ export function VehicleRoad({ visits }: { visits: VehicleOutlook['visits'] }) {
         </div>
       ) : null}
       <p className="text-sm text-ink2">
-        ○ cleaned in place, □ off the vehicle, ■ replaced, ▲ regenerated, | not worked on; restriction found →
-        left, × clean.
-        {without > 0
-          ? ` ${without} ${without === 1 ? 'job has' : 'jobs have'} no distance and ${without === 1 ? 'stands' : 'stand'} only in the list.`
-          : ''}
+        {wording.cleanedInPlaceOffTheVehicle(
+          without > 0
+            ? wording.noDistanceAndOnlyInTheList(
+                without,
+                without === 1 ? wording.jobHas : wording.jobsHave,
+                without === 1 ? wording.stands : wording.stand,
+              )
+            : '',
+        )}
       </p>
     </div>
   );
@@ -125,7 +130,7 @@ function RoadVisit({
     >
       {label}
       <span className="sr-only">
-        , filter {FATE_WORDS[visit.filter]}, job at {words.distance(visit.km ?? 0)}
+        {wording.filterJobAt(FATE_WORDS[visit.filter], words.distance(visit.km ?? 0))}
       </span>
     </Link>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/burn';
 import { say } from '@white-ember/core/words';
 import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
@@ -82,13 +83,13 @@ export function BurnKeeper({ watch }: { watch: BurnWatch }) {
       {state.judged.broken ? (
         <Say it={state.judged.broken.label} />
       ) : state.away ? (
-        'Regeneration: no live values'
+        wording.regenerationNoLiveValues
       ) : (
-        `Burn, ${phase ?? ''}`
+        wording.burn(phase ?? '')
       )}
       <span className="figure-text text-lg">
         {clockText(state.moments.at(-1)?.atS ?? 0)}
-        {bed === undefined ? '' : `, bed ${words.temperature(bed)}`}
+        {bed === undefined ? '' : wording.bed(words.temperature(bed))}
       </span>
     </Link>
   );

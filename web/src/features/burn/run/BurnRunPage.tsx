@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/burn';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { burnsOf } from '@white-ember/core/treatment';
@@ -41,19 +43,21 @@ function Desk({ open }: { open: OpenJob }) {
   return (
     <main className="p-3 sm:p-4 grid gap-4 min-w-0 content-start max-w-[1600px]">
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="text-2xl">{kind === 'drive' ? 'Drive regeneration' : 'Parked regeneration'}</h1>
+        <h1 className="text-2xl">
+          {kind === 'drive' ? common.driveRegeneration : common.parkedRegeneration}
+        </h1>
         <Link
           to={`/jobs/${job.id}?stage=treat`}
           className="underline underline-offset-4 min-h-11 inline-flex items-center"
         >
-          {vehicle.plate}, {vehicle.model}, job {job.number}
+          {common.job(vehicle.plate, vehicle.model, job.number)}
         </Link>
         {mine || running ? null : (
           <Button
             weight="quiet"
             onClick={() => setParams({ kind: kind === 'drive' ? 'standing' : 'drive' }, { replace: true })}
           >
-            {kind === 'drive' ? 'Parked instead' : 'On a drive instead'}
+            {kind === 'drive' ? wording.parkedInstead : wording.onADriveInstead}
           </Button>
         )}
       </div>
@@ -65,8 +69,8 @@ function Desk({ open }: { open: OpenJob }) {
         <>
           <BurnsBefore open={open} treatments={treatments} onAnother={() => setAnother(true)} />
           {!canEnter ? (
-            <Notice title="Nothing can be started here">
-              {derived.signedOff ? 'The job is signed off.' : 'You may view but not edit.'}
+            <Notice title={wording.nothingCanBeStartedHere}>
+              {derived.signedOff ? wording.theJobIsSignedOff : wording.youMayViewButNotEdit}
             </Notice>
           ) : burns.length === 0 || another ? (
             <RunBefore

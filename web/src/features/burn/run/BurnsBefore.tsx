@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/burn';
+import * as common from '@white-ember/core/words/screens/common';
 import { type Job } from '@white-ember/core/contract';
 import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
@@ -12,9 +14,9 @@ import type { Treatments } from '../useTreatments.ts';
 import { CourseChart } from './CourseChart.tsx';
 
 const ANSWERS = {
-  yes: 'Another run is worthwhile.',
-  no: 'No other run.',
-  'read-first': 'Read first, then decide on another run.',
+  yes: wording.anotherRunIsWorthwhile,
+  no: wording.noOtherRun,
+  'read-first': wording.readFirstThenDecideOnAnotherRun,
 } as const;
 
 /** The burns of this job so far, what each came to, and whether another is worth it. */
@@ -42,7 +44,7 @@ export function BurnsBefore({
   });
   if (!advice) return null;
   return (
-    <section aria-label="Regenerations on this job" className="grid gap-4">
+    <section aria-label={wording.regenerationsOnThisJob} className="grid gap-4">
       {burns.map((run, i) => (
         <Burn key={run.begun.id} run={run} number={i + 1} />
       ))}
@@ -74,14 +76,14 @@ function AnotherRun({
       <div className="flex flex-wrap gap-2">
         {advice.another === 'yes' ? (
           <Button weight="main" onClick={onAnother}>
-            Prepare another run
+            {wording.prepareAnotherRun}
           </Button>
         ) : null}
         <Link
           to={`/jobs/${job.id}?stage=prove`}
           className="font-head font-semibold min-h-12 px-4 border-2 border-ink rounded-sm inline-flex items-center"
         >
-          {advice.another === 'read-first' ? 'Take the reading' : 'Continue to the proof'}
+          {advice.another === 'read-first' ? wording.takeTheReading : common.continueToTheProof}
         </Link>
       </div>
     </div>
@@ -93,11 +95,7 @@ function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; numb
   const unit = useAppSelector((app) => app.preferences.units.temperature);
   const at = words.clock(begun.deviceTime);
   if (!ended)
-    return (
-      <p>
-        Burn {number}, {at}: {goesOn ? 'no end recorded.' : begun.body.what}
-      </p>
-    );
+    return <p>{wording.burnWithNumber(number, at, goesOn ? wording.noEndRecorded : begun.body.what)}</p>;
   const {
     how,
     why,
@@ -112,12 +110,12 @@ function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; numb
     course,
   } = ended.body;
   const figures: readonly (readonly [string, string | undefined])[] = [
-    ['took', `${fixed(minutes)} min`],
-    ['before the filter', peakInletC === undefined ? undefined : withUnit(peakInletC, unit)],
-    ['behind it', peakOutletC === undefined ? undefined : withUnit(peakOutletC, unit)],
-    ['bed, by the model', peakBedC === undefined ? undefined : withUnit(peakBedC, unit)],
+    ['took', wording.min(fixed(minutes))],
+    [common.beforeTheFilter, peakInletC === undefined ? undefined : withUnit(peakInletC, unit)],
+    [wording.behindIt, peakOutletC === undefined ? undefined : withUnit(peakOutletC, unit)],
+    [wording.bedByTheModel, peakBedC === undefined ? undefined : withUnit(peakBedC, unit)],
     [
-      'soot, by the model',
+      wording.sootByTheModel,
       sootBeforeG === undefined || sootLeftG === undefined
         ? undefined
         : `${words.soot(sootBeforeG, 1)} → ${words.soot(sootLeftG, 1)}`,
@@ -130,16 +128,15 @@ function Burn({ run: { begun, ended, goesOn }, number }: { run: JobBurnRun; numb
     ],
   ];
   return (
-    <article aria-label={`Burn ${number}`} className="grid gap-2">
+    <article aria-label={wording.burnOfNumber(number)} className="grid gap-2">
       <h2 className="text-xl border-b-2 border-ink">
-        Burn {number}, {at}: {words.name('burnEnds', how)}
-        {why ? `, ${why}` : ''}
+        {wording.burnOfNumberAtNamePart(number, at, words.name('burnEnds', how), why ? `, ${why}` : '')}
       </h2>
       <div className="grid lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-4 items-start">
         {course && course.length > 2 ? (
           <CourseChart course={course} />
         ) : (
-          <p className="text-ink2">No values recorded.</p>
+          <p className="text-ink2">{wording.noValuesRecorded}</p>
         )}
         <dl className="grid grid-cols-2 sm:grid-cols-3 gap-x-4 gap-y-2">
           {figures.map(([label, figure]) =>

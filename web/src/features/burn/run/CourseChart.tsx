@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/burn';
+import * as common from '@white-ember/core/words/screens/common';
 import { useEffect, useRef } from 'react';
 import type { Chart as ChartType } from 'chart.js';
 import type { BodyOf } from '@white-ember/core/ledger';
@@ -8,10 +10,10 @@ import { clockText } from '../../readings/logs/traceLanes.ts';
 type Course = NonNullable<BodyOf<'burn-ended'>['course']>;
 
 const LINES = [
-  { name: 'bedC', label: 'bed, by the model', tone: '--ember', dash: [], axis: 'y' },
-  { name: 'egt3C', label: 'before the filter', tone: '--ink', dash: [], axis: 'y' },
-  { name: 'egt4C', label: 'after the filter', tone: '--ink', dash: [6, 4], axis: 'y' },
-  { name: 'sootG', label: 'soot, by the counter', tone: '--steel', dash: [2, 3], axis: 'soot' },
+  { name: 'bedC', label: wording.bedByTheModel, tone: '--ember', dash: [], axis: 'y' },
+  { name: 'egt3C', label: common.beforeTheFilter, tone: '--ink', dash: [], axis: 'y' },
+  { name: 'egt4C', label: wording.afterTheFilter, tone: '--ink', dash: [6, 4], axis: 'y' },
+  { name: 'sootG', label: wording.sootByTheCounter, tone: '--steel', dash: [2, 3], axis: 'soot' },
 ] as const;
 
 const colour = (name: string): string =>
@@ -63,7 +65,7 @@ export function CourseChart({ course }: { course: Course }) {
               type: 'linear',
               grid: { color: rule },
               ticks: { color: ink, font },
-              title: { display: true, text: 'min', color: ink, font },
+              title: { display: true, text: wording.minWithin, color: ink, font },
             },
             y: {
               grid: { color: rule },
@@ -96,11 +98,13 @@ export function CourseChart({ course }: { course: Course }) {
         <canvas ref={canvas} className="absolute inset-0" aria-hidden />
       </div>
       <details className="text-sm">
-        <summary className="min-h-11 content-center underline underline-offset-4">The figures</summary>
+        <summary className="min-h-11 content-center underline underline-offset-4">
+          {wording.theFigures}
+        </summary>
         <table className="w-full text-right">
           <thead>
             <tr className="border-b-2 border-ink">
-              <th className="text-left">after</th>
+              <th className="text-left">{common.after}</th>
               {LINES.map(({ name, label }) => (
                 <th key={name}>{label}</th>
               ))}

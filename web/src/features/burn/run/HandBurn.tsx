@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/burn';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../../data/words.ts';
 import { useEffect, useMemo, useState } from 'react';
 import { happenedAt, type BurnEnd } from '@white-ember/core/ledger';
@@ -23,14 +25,14 @@ import { burnEndBody } from './burnEnd.ts';
 import { WatchDesk } from './WatchDesk.tsx';
 
 const LABELS = {
-  rpm: 'Engine speed',
-  egt1C: 'EGT 1, before turbo',
-  egt2C: 'EGT 2, before catalyst',
-  egt3C: 'EGT 3, before filter',
-  egt4C: 'EGT 4, after filter',
-  coolantC: 'Coolant',
-  sootG: 'Soot counter',
-  airGPerS: 'Air mass',
+  rpm: wording.engineSpeed,
+  egt1C: wording.egt1BeforeTurbo,
+  egt2C: wording.egt2BeforeCatalyst,
+  egt3C: wording.egt3BeforeFilter,
+  egt4C: wording.egt4AfterFilter,
+  coolantC: wording.coolant,
+  sootG: wording.sootCounter,
+  airGPerS: common.airMass,
 } as const;
 const FIELDS: FieldsOf<'burn-reading'> = {
   rpm: figure('rpm'),
@@ -113,20 +115,20 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
       actions={
         <>
           <Button weight="main" onClick={() => void end('by-itself')}>
-            The tool reports the end
+            {wording.theToolReportsTheEnd}
           </Button>
-          <Field label="Stopped, why" hint="Dosing off, flow kept up">
+          <Field label={wording.stoppedWhy} hint={wording.dosingOffFlowKeptUp}>
             <input className="input-box" value={why} onChange={(event) => setWhy(event.target.value)} />
           </Field>
           <Button
             onClick={() =>
               void end(
                 seen.fire ? 'fire' : 'stopped',
-                why.trim() || (judged.broken ? spokenNow(judged.broken.label) : 'Stopped by hand'),
+                why.trim() || (judged.broken ? spokenNow(judged.broken.label) : wording.stoppedByHand),
               )
             }
           >
-            I have stopped the dosing
+            {wording.iHaveStoppedTheDosing}
           </Button>
           <div className="flex gap-2">
             <Button
@@ -134,24 +136,24 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
               aria-pressed={seen.oilSmoke === true}
               onClick={() => setSeen((old) => ({ ...old, oilSmoke: true }))}
             >
-              Blue smoke
+              {wording.blueSmoke}
             </Button>
             <Button
               className="grow"
               aria-pressed={seen.fire === true}
               onClick={() => setSeen((old) => ({ ...old, fire: true }))}
             >
-              Flames
+              {wording.flames}
             </Button>
           </div>
         </>
       }
     >
-      <section aria-label="What the tool shows" className="border-2 border-ink bg-card p-3 grid gap-3">
+      <section aria-label={wording.whatTheToolShows} className="border-2 border-ink bg-card p-3 grid gap-3">
         <h2 className="text-xl">
-          What the tool shows, {Math.floor(nowS / 60)} min into it
+          {wording.whatTheToolShowsMinIntoIt(Math.floor(nowS / 60))}
           {sinceMin > ASK_AFTER_MIN ? (
-            <span className="text-ember-text"> · last read {Math.floor(sinceMin)} min ago</span>
+            <span className="text-ember-text"> {wording.lastReadMinAgo(Math.floor(sinceMin))}</span>
           ) : null}
         </h2>
         <EntryForm of={form} className="grid grid-cols-2 sm:grid-cols-4 gap-3">
@@ -160,7 +162,7 @@ export function HandBurn({ open, run, burn }: { open: OpenJob; run: JobBurnRun; 
             .map(([name, label]) => (
               <FigureField key={name} name={name} label={label} />
             ))}
-          <SaveButton className="col-span-full">Save these values</SaveButton>
+          <SaveButton className="col-span-full">{wording.saveTheseValues}</SaveButton>
         </EntryForm>
       </section>
     </WatchDesk>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/burn';
 import { type BurnState } from '@white-ember/core/treatment';
 import { Say } from '../../../ui/Say.tsx';
 import { spokenNow } from '../../../data/words.ts';
@@ -39,7 +40,7 @@ export function LiveBurn({
           <LiveActions state={state} watch={watch} judged={judged} />
         ) : judged.phase === 'cold' ? (
           <Button weight="main" onClick={onDone}>
-            Watch ended: see the result
+            {wording.watchEndedSeeTheResult}
           </Button>
         ) : (
           <Seen watch={watch} />
@@ -47,8 +48,8 @@ export function LiveBurn({
       }
     >
       {!session ? (
-        <Notice title="The simulated vehicle was removed: no live values" tone="alarm">
-          <Button onClick={onDone}>End the watch</Button>
+        <Notice title={wording.theSimulatedVehicleWasRemovedNo} tone="alarm">
+          <Button onClick={onDone}>{wording.endTheWatch}</Button>
         </Notice>
       ) : (
         <LinkState session={session} open={open} />
@@ -63,21 +64,21 @@ function LiveActions({ state, watch, judged }: { state: WatchState; watch: BurnW
     <>
       {state.refused ? (
         <p className="text-ember-text font-bold">
-          Not stopped: <Say it={state.refused} /> Stop it with the tool or at the vehicle; keep the revs up.
+          {wording.notStopped} <Say it={state.refused} /> {wording.stopItWithTheToolOrAt}
         </p>
       ) : null}
       <Button
         weight="main"
-        onClick={() => watch.stop(judged.broken ? spokenNow(judged.broken.label) : 'Stopped by hand')}
+        onClick={() => watch.stop(judged.broken ? spokenNow(judged.broken.label) : wording.stoppedByHand)}
       >
-        {watch.facts.byLink ? 'Stop dosing, keep the revs up' : 'I have stopped the dosing'}
+        {watch.facts.byLink ? wording.stopDosingKeepTheRevsUp : wording.iHaveStoppedTheDosing}
       </Button>
       {watch.facts.byLink && (state.refused !== undefined || state.away) ? (
-        <Button onClick={() => watch.stopped('Stopped at the vehicle')}>
-          I have stopped it at the vehicle
+        <Button onClick={() => watch.stopped(wording.stoppedAtTheVehicle)}>
+          {wording.iHaveStoppedItAtTheVehicle}
         </Button>
       ) : null}
-      {watch.facts.byLink ? null : <Button onClick={watch.ended}>The tool reports the end</Button>}
+      {watch.facts.byLink ? null : <Button onClick={watch.ended}>{wording.theToolReportsTheEnd}</Button>}
       <Seen watch={watch} />
     </>
   );
@@ -87,10 +88,10 @@ function Seen({ watch }: { watch: BurnWatch }) {
   return (
     <div className="flex gap-2">
       <Button className="grow" onClick={() => watch.see('oilSmoke')}>
-        Blue smoke
+        {wording.blueSmoke}
       </Button>
       <Button className="grow" onClick={() => watch.see('fire')}>
-        Flames
+        {wording.flames}
       </Button>
     </div>
   );
@@ -102,20 +103,22 @@ function LinkState({ session, open }: { session: LiveSession; open: OpenJob }) {
     <>
       {state.link.status === 'connected' ? null : (
         <Notice
-          title={`${state.link.status === 'lost' ? spokenNow(state.link.text) : 'Link lost.'} No live values and no remote stop: keep the revs up, stop dosing with the tool.`}
+          title={wording.noLiveValuesAndNoRemoteStop(
+            state.link.status === 'lost' ? spokenNow(state.link.text) : wording.linkLost,
+          )}
           tone="alarm"
         >
-          <Button onClick={() => void session.connect([])}>Reconnect</Button>
+          <Button onClick={() => void session.connect([])}>{wording.reconnect}</Button>
         </Notice>
       )}
       {state.routine && state.link.status === 'connected' ? (
         <p className="text-ink2" role="status">
-          The ECU reports: <Say it={state.routine.text} />
+          {wording.theEcuReports} <Say it={state.routine.text} />
         </p>
       ) : null}
       <details className="border-2 border-rule bg-card">
         <summary className="font-head font-semibold min-h-12 px-3 content-center">
-          Key, pedal and road
+          {wording.keyPedalAndRoad}
         </summary>
         <VehicleControls
           session={session}

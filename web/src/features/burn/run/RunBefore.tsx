@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/burn';
+import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../../data/words.ts';
 import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
@@ -69,8 +71,8 @@ function Holds({
   const { forecast, forecasting, burn } = treatments;
   return (
     <div className="grid gap-4 content-start min-w-0">
-      <section aria-label="What blocks it" className="grid gap-2">
-        <h2 className="text-xl border-b-2 border-ink">Filter and soot</h2>
+      <section aria-label={wording.whatBlocksIt} className="grid gap-2">
+        <h2 className="text-xl border-b-2 border-ink">{wording.filterAndSoot}</h2>
         {held.map(({ id, text }) => (
           <p key={id} className="border-l-8 border-ember pl-3 font-bold">
             <Say it={text} />
@@ -78,16 +80,20 @@ function Holds({
         ))}
         {held.length === 0 && !forecasting ? (
           <p className="flex gap-2 items-center">
-            <StateMark state="sound" /> Nothing in the filter blocks it.
+            <StateMark state="sound" /> {wording.nothingInTheFilterBlocksIt}
           </p>
         ) : null}
-        {forecasting ? <p className="text-ink2">Calculating …</p> : null}
+        {forecasting ? <p className="text-ink2">{common.calculating}</p> : null}
         {forecast && burn ? (
           <p>
-            Up to <b className="figure-text">{words.soot(forecast.sootG, 0)}</b> of soot: the bed comes to{' '}
-            <b className="figure-text">{words.temperature(forecast.plannedPeakC)}</b>, and to{' '}
-            <b className="figure-text">{words.temperature(forecast.dropPeakC)}</b> if the engine drops to
-            idle; limit {words.temperature(forecast.limitC)}. {words.soot(forecast.sootLeftG, 1)} left.
+            {wording.upTo} <b className="figure-text">{words.soot(forecast.sootG, 0)}</b>{' '}
+            {wording.ofSootTheBedComesTo}{' '}
+            <b className="figure-text">{words.temperature(forecast.plannedPeakC)}</b>
+            {wording.andTo} <b className="figure-text">{words.temperature(forecast.dropPeakC)}</b>{' '}
+            {wording.ifTheEngineDropsToIdleLimit(
+              words.temperature(forecast.limitC),
+              words.soot(forecast.sootLeftG, 1),
+            )}
           </p>
         ) : null}
       </section>
@@ -143,7 +149,7 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
       kind: 'work',
       work: kind === 'drive' ? 'drive-regeneration' : 'standing-regeneration',
       begun: true,
-      what: byLink ? 'Commanded through the scan link' : 'Commanded by another tool, watched by the link',
+      what: byLink ? wording.commandedThroughTheScanLink : wording.commandedByAnotherToolWatchedByThe,
     });
     onBegun();
   };
@@ -157,16 +163,18 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
           : { live: { fuelPercent: session.latest('fuelLevel') as number } })}
       />
       <div className="grid gap-4 content-start min-w-0">
-        <section aria-label="At the vehicle now" className="grid gap-2">
-          <h2 className="text-xl border-b-2 border-ink">At the vehicle now</h2>
+        <section aria-label={wording.atTheVehicleNow} className="grid gap-2">
+          <h2 className="text-xl border-b-2 border-ink">{wording.atTheVehicleNow}</h2>
           {state.problem ? <Notice title={state.problem} tone="alarm" /> : null}
           <Conditions list={preconditions} />
           <div className="flex flex-wrap gap-2">
             {connected ? null : (
-              <Button onClick={() => void session.connect([...BURN_ROLES, 'fuelLevel'])}>Connect</Button>
+              <Button onClick={() => void session.connect([...BURN_ROLES, 'fuelLevel'])}>
+                {wording.connect}
+              </Button>
             )}
             <Button disabled={!connected} onClick={() => void session.readCodes()}>
-              Read codes
+              {common.readCodes}
             </Button>
           </div>
         </section>
@@ -176,7 +184,7 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
             disabled={!holds.free || !connected || unmet.length > 0}
             onClick={() => void begin(true)}
           >
-            Start the regeneration
+            {wording.startTheRegeneration}
           </Button>
         ) : null}
         <Button
@@ -184,13 +192,13 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
           disabled={!holds.free || !connected}
           onClick={() => void begin(false)}
         >
-          Another tool started it: watch it here
+          {wording.anotherToolStartedItWatchItHere}
         </Button>
         {holds.free && unmet.length === 0 ? null : (
           <p className="text-ink2">
             {unmet.length > 0
-              ? `Not yet: ${unmet.map(({ label }) => label.toLowerCase()).join(', ')}.`
-              : 'First answer, read and fix everything on this page.'}
+              ? wording.notYet(unmet.map(({ label }) => label.toLowerCase()).join(', '))
+              : wording.firstAnswerReadAndFixEverythingOn}
           </p>
         )}
         {state.routine?.status === 'refused' ? (
@@ -198,7 +206,7 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
         ) : null}
         <details className="border-2 border-rule bg-card">
           <summary className="font-head font-semibold min-h-12 px-3 content-center">
-            Key, pedal and road
+            {wording.keyPedalAndRoad}
           </summary>
           <VehicleControls
             session={session}
@@ -213,7 +221,7 @@ function WithLink({ session, ...props }: BeforeProps & { session: LiveSession })
 
 export function Conditions({ list }: { list: readonly Precondition[] }) {
   return (
-    <ul className="grid" aria-label="Preconditions">
+    <ul className="grid" aria-label={wording.preconditions}>
       {list.map(({ label, state, text }) => (
         <li
           key={label}
@@ -241,7 +249,7 @@ function WithoutLink(props: BeforeProps) {
       kind: 'work',
       work: kind === 'drive' ? 'drive-regeneration' : 'standing-regeneration',
       begun: true,
-      what: 'Commanded by another tool, read by hand',
+      what: wording.commandedByAnotherToolReadByHand,
     });
     if (!wrong) onBegun();
   };
@@ -249,27 +257,30 @@ function WithoutLink(props: BeforeProps) {
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
       <Holds {...props} holds={holds} />
       <div className="grid gap-4 content-start min-w-0">
-        <h2 className="text-xl border-b-2 border-ink">Who reads</h2>
-        <p>
-          With live values the bed is estimated continuously, and dosing stops by itself if a rule is broken.
-        </p>
+        <h2 className="text-xl border-b-2 border-ink">{wording.whoReads}</h2>
+        <p>{wording.withLiveValuesTheBedIsEstimated}</p>
         <Link
           to={`/jobs/${open.job.id}/live`}
           className="font-head font-semibold min-h-14 px-4 border-2 border-ink rounded-sm inline-flex items-center justify-center"
         >
-          Connect to the vehicle
+          {wording.connectToTheVehicle}
         </Link>
         <p>
-          Or command it with another tool and type its values every few minutes. Engine warm,{' '}
-          {kind === 'standing'
-            ? 'standing'
-            : `at ${words.span(words.speed(open.limits.driveLowKmPerH), words.speed(open.limits.driveHighKmPerH))}`}
-          , no blocking code: the tool tells.
+          {wording.orCommandItWithAnotherToolAnd(
+            kind === 'standing'
+              ? wording.standing
+              : common.at(
+                  words.span(
+                    words.speed(open.limits.driveLowKmPerH),
+                    words.speed(open.limits.driveHighKmPerH),
+                  ),
+                ),
+          )}
         </p>
         <Button weight="main" disabled={!holds.free} onClick={() => void begin()}>
-          Started: read by hand
+          {wording.startedReadByHand}
         </Button>
-        {holds.free ? null : <p className="text-ink2">First answer, read and fix everything on this page.</p>}
+        {holds.free ? null : <p className="text-ink2">{wording.firstAnswerReadAndFixEverythingOn}</p>}
       </div>
     </div>
   );

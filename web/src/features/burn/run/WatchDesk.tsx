@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/burn';
+import * as common from '@white-ember/core/words/screens/common';
 import { type BurnPhase } from '@white-ember/core/treatment';
 import { useWords } from '../../../data/words.ts';
 import { Say } from '../../../ui/Say.tsx';
@@ -12,17 +14,22 @@ import { heatColour } from '../../line/heat.ts';
 import { clockText } from '../../readings/logs/traceLanes.ts';
 import { BedPicture, BedScale } from '../BedPicture.tsx';
 
-const PHASES = { heating: 'Heating', burning: 'Burning', cooling: 'Cooling', cold: 'Cool' } as const;
+const PHASES = {
+  heating: wording.heating,
+  burning: wording.burningTitle,
+  cooling: wording.cooling,
+  cold: wording.cool,
+} as const;
 const MARKS = { kept: 'sound', near: 'doubtful', broken: 'failed', 'not-read': 'not-looked-at' } as const;
 /** The picture of the bed ends so far beyond now: what comes is shown, what was is not squeezed. */
 const AHEAD = 1.4;
 const LEAST_SHOWN_S = 600;
 /** From the engine outward. */
 const EGTS = [
-  ['egt1C', 'EGT 1', 'before turbo'],
-  ['egt2C', 'EGT 2', 'before catalyst'],
-  ['egt3C', 'EGT 3', 'before filter'],
-  ['egt4C', 'EGT 4', 'after filter'],
+  ['egt1C', common.egt1, wording.beforeTurbo],
+  ['egt2C', common.egt2, wording.beforeCatalyst],
+  ['egt3C', common.egt3, wording.beforeFilter],
+  ['egt4C', common.egt4, wording.afterFilter],
 ] as const;
 
 interface Watched {
@@ -48,7 +55,7 @@ export function WatchDesk({
   return (
     <div className="grid gap-4 min-w-0">
       <section
-        aria-label="Now"
+        aria-label={wording.now}
         role={broken ? 'alert' : 'status'}
         className={`border-2 p-3 grid gap-3 lg:grid-cols-[1fr_auto] items-center bg-card ${broken ? 'border-ember border-l-8' : 'border-ink'}`}
       >
@@ -104,7 +111,7 @@ function Egts({ moments }: { moments: readonly BurnMoment[] }) {
   const before = moments.findLast(({ atS }) => now !== undefined && atS <= now.atS - 20);
   return (
     <ol
-      aria-label="Exhaust temperatures from the engine outward"
+      aria-label={wording.exhaustTemperaturesFromTheEngine}
       className="grid grid-cols-2 sm:grid-cols-4 gap-2"
     >
       {EGTS.map(([name, label, place]) => {
@@ -143,36 +150,43 @@ function Figures({ open, moments, judged, estimate, stoppedAtS }: Watched) {
   const bed = estimate?.bed;
   const items: readonly (readonly [string, string, string])[] = [
     [
-      'Hottest bed',
+      wording.hottestBed,
       judged.bedC === undefined ? '–' : withUnit(judged.bedC, unit),
       judged.bedC === undefined
-        ? 'nothing read after the filter'
-        : `by ${bed && bed.bedC >= (now?.egt4C ?? -60) ? 'the burn model' : 'the sensor after it'}; limit ${withUnit(limitC, unit)}`,
+        ? wording.nothingReadAfterTheFilter
+        : wording.byLimit(
+            bed && bed.bedC >= (now?.egt4C ?? -60) ? wording.theBurnModel : wording.theSensorAfterIt,
+            withUnit(limitC, unit),
+          ),
     ],
     [
-      'Soot',
+      common.soot,
       now?.sootG === undefined ? (bed ? words.soot(bed.sootG, 1) : '–') : words.soot(now.sootG, 1),
-      `${now?.sootG === undefined ? 'no counter' : 'by the counter'}${bed ? `; ${words.soot(bed.sootG, 1)} by the model` : ''}; clean to ${words.soot(limits.sootAfterCleanG)}`,
+      wording.cleanTo(
+        now?.sootG === undefined ? wording.noCounter : wording.byTheCounter,
+        bed ? wording.byTheModel(words.soot(bed.sootG, 1)) : '',
+        words.soot(limits.sootAfterCleanG),
+      ),
     ],
     stoppedAtS === undefined
       ? [
-          'Still takes',
+          wording.stillTakes,
           bed?.cleanInS === undefined ? '–' : clockText(bed.cleanInS),
-          bed?.cleanInS === undefined ? 'unknown at this temperature' : 'by the model, at this rate',
+          bed?.cleanInS === undefined ? wording.unknownAtThisTemperature : wording.byTheModelAtThisRate,
         ]
       : [
-          'Dosing off for',
+          wording.dosingOffFor,
           clockText((now?.atS ?? stoppedAtS) - stoppedAtS),
-          `flow kept up to ${withUnit(limits.cooledBedC, unit)}`,
+          wording.flowKeptUpTo(withUnit(limits.cooledBedC, unit)),
         ],
     [
-      'Idle now would give',
+      wording.idleNowWouldGive,
       bed ? withUnit(bed.dropNowC, unit) : '–',
       bed
         ? bed.dropNowC > limitC
-          ? 'over the bed limit: keep the revs up'
-          : 'under the bed limit'
-        : 'not known',
+          ? wording.overTheBedLimitKeepTheRevs
+          : wording.underTheBedLimit
+        : common.notKnown,
     ],
   ];
   return (
@@ -194,8 +208,8 @@ function Bed({ open, estimate }: { open: OpenJob; estimate: RunEstimate }) {
   const limitC = bedLimits(open.limits, open.vehicle.filter?.material ?? 'unknown').peakC;
   const untilS = Math.max(LEAST_SHOWN_S, AHEAD * estimate.nowS);
   return (
-    <section aria-label="The bed by the burn model" className="grid gap-1">
-      <h2 className="text-xl border-b-2 border-ink">The bed by the burn model</h2>
+    <section aria-label={wording.theBedByTheBurnModel} className="grid gap-1">
+      <h2 className="text-xl border-b-2 border-ink">{wording.theBedByTheBurnModel}</h2>
       <div className="relative">
         <BedPicture run={estimate.run} limitC={limitC} untilS={untilS} />
         <div
@@ -203,7 +217,7 @@ function Bed({ open, estimate }: { open: OpenJob; estimate: RunEstimate }) {
           className="absolute top-0 h-[150px] right-0 border-l-4 border-ink bg-card/55"
           style={{ left: `${(100 * estimate.nowS) / untilS}%` }}
         >
-          <span className="bg-card px-1 text-sm">now, and ahead if nothing changes</span>
+          <span className="bg-card px-1 text-sm">{wording.nowAndAheadIfNothingChanges}</span>
         </div>
       </div>
       <BedScale limitC={limitC} />
@@ -213,8 +227,8 @@ function Bed({ open, estimate }: { open: OpenJob; estimate: RunEstimate }) {
 
 function Rules({ rules }: { rules: readonly BurnRule[] }) {
   return (
-    <section aria-label="Stopped by" className="min-w-0">
-      <h2 className="text-xl border-b-2 border-ink">What stops it</h2>
+    <section aria-label={wording.stoppedBy} className="min-w-0">
+      <h2 className="text-xl border-b-2 border-ink">{wording.whatStopsIt}</h2>
       <ul>
         {rules.map(({ id, label, state, value, limit, reason }) => (
           <li key={id} className="border-b-2 border-rule">

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/burn';
 import type { Said } from '@white-ember/core/words';
 import { inEnglish } from '@white-ember/core/words';
 import type { FilterMaterial } from '@white-ember/core/filter';
@@ -27,7 +28,7 @@ const ESTIMATE_EVERY_MS = 1500;
 /** Broken for so many moments on end: one wild answer of the model stops nothing. */
 const BROKEN_FOR = 3;
 
-export const SEEN = { oilSmoke: 'Blue smoke', fire: 'Flames, or an oil-fed fire' } as const;
+export const SEEN = { oilSmoke: wording.blueSmoke, fire: wording.flamesOrAnOilFedFire } as const;
 
 export interface WatchState {
   readonly version: number;
@@ -175,7 +176,7 @@ export class BurnWatch {
     const answer = await this.#session.command('stop');
     this.#stopping = false;
     if (answer?.status === 'done') this.stopped(why);
-    else this.#set({ refused: answer?.text ?? 'The tool did not answer.' });
+    else this.#set({ refused: answer?.text ?? wording.theToolDidNotAnswer });
   };
 
   /** A person wants it stopped: by the link, or where another tool commands it, they have done it there. */

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/burn';
 import { fixed } from '../../../ui/format.ts';
 import type { LinkCode } from '@white-ember/core/link';
 import type { Measures } from '@white-ember/core/words';
@@ -29,25 +31,29 @@ export function livePreconditions(
   ): Precondition => ({
     label,
     state: value === undefined ? 'not-read' : met(value) ? 'met' : 'not-met',
-    text: value === undefined ? 'not read' : text(value),
+    text: value === undefined ? common.notRead : text(value),
   });
   const active = codes?.filter(({ present, status }) => present && status !== 'pending');
   return [
     judged(
-      'Engine running',
+      wording.engineRunning,
       latest('engineSpeed'),
       (rpm) => rpm > 400,
-      (rpm) => `${fixed(rpm)} rpm`,
+      (rpm) => wording.rpm(fixed(rpm)),
     ),
     judged(
-      'Coolant warm',
+      wording.coolantWarm,
       latest('coolantTemp'),
       (c) => c >= limits.coolantWarmC && c <= limits.coolantMostC,
       (c) =>
-        `${words.temperature(c)}, from ${words.temperature(limits.coolantWarmC)} to ${words.temperature(limits.coolantMostC)}`,
+        wording.fromTo(
+          words.temperature(c),
+          words.temperature(limits.coolantWarmC),
+          words.temperature(limits.coolantMostC),
+        ),
     ),
     judged(
-      kind === 'standing' ? 'Vehicle stationary' : 'On the road',
+      kind === 'standing' ? wording.vehicleStationary : wording.onTheRoad,
       latest('vehicleSpeed'),
       (kmPerH) =>
         kind === 'standing'
@@ -56,25 +62,29 @@ export function livePreconditions(
       (kmPerH) =>
         kind === 'standing'
           ? words.speed(kmPerH)
-          : `${words.speed(kmPerH)}, ${words.speed(limits.driveLowKmPerH)} to ${words.speed(limits.driveHighKmPerH)} needed`,
+          : wording.toNeeded(
+              words.speed(kmPerH),
+              words.speed(limits.driveLowKmPerH),
+              words.speed(limits.driveHighKmPerH),
+            ),
     ),
     {
-      label: 'EGT before the filter read',
+      label: wording.egtBeforeTheFilterRead,
       state: latest('egt3') === undefined ? 'not-read' : 'met',
       text:
         latest('egt3') === undefined
-          ? 'not read: bed and rules cannot be judged'
+          ? wording.notReadBedAndRulesCannotBe
           : words.temperature(latest('egt3') as number),
     },
     {
-      label: 'No active code',
+      label: wording.noActiveCode,
       state: active === undefined ? 'not-read' : active.length === 0 ? 'met' : 'mind',
       text:
         active === undefined
-          ? 'codes not read in this session'
+          ? wording.codesNotReadInThisSession
           : active.length === 0
-            ? 'none'
-            : `${active.map(({ code }) => code).join(', ')}: the ECU decides whether it regenerates with them`,
+            ? common.none
+            : wording.theEcuDecidesWhetherItRegenerates(active.map(({ code }) => code).join(', ')),
     },
   ];
 }

@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/proof';
 import { useMemo } from 'react';
 import type { ResetValue } from '@white-ember/core/ledger';
 import type { ResetStep } from '@white-ember/core/proof';
@@ -9,11 +11,11 @@ import { useEntryForm, type FieldsOf } from '../../../job/useEntryForm.ts';
 import type { OpenJob } from '../../../job/useJob.ts';
 
 const VALUES: Readonly<Record<ResetValue, readonly [label: string, kind: FieldKind]>> = {
-  sootG: ['Soot', figure('g')],
-  ashG: ['Ash', figure('g')],
-  deltaPZeroMbar: ['ΔP at rest', figure('mbar')],
-  oilLifePercent: ['Oil life', figure('percent')],
-  codes: ['Codes stored', number()],
+  sootG: [common.soot, figure('g')],
+  ashG: [wording.ash, figure('g')],
+  deltaPZeroMbar: [wording.deltapAtRest, figure('mbar')],
+  oilLifePercent: [wording.oilLife, figure('percent')],
+  codes: [wording.codesStored, number()],
 };
 
 const said = (value: unknown): boolean => typeof value === 'object' && value !== null;
@@ -37,9 +39,9 @@ export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
       const before = said(typed['before']) ? (typed['before'] as Partial<Record<ResetValue, number>>) : {};
       const missing = keep.find((value) => before[value] === undefined);
       if (missing && !against)
-        return { wrong: { [`before.${missing}`]: 'Read it first: it is lost afterwards' } };
+        return { wrong: { [`before.${missing}`]: wording.readItFirstItIsLostAfterwards } };
       if ((against || warnings.length > 0) && typed['why'] === undefined)
-        return { wrong: { why: 'Reason for doing it anyway' } };
+        return { wrong: { why: common.reasonForDoingItAnyway } };
       return { ...typed, before, ...(against ? { against: held } : {}) };
     },
   });
@@ -47,15 +49,15 @@ export function ResetForm({ open, step }: { open: OpenJob; step: ResetStep }) {
     <EntryForm of={form} label={words.name('resets', reset)} className="grid grid-cols-2 gap-3">
       {keep.map((value) => (
         <div key={value} className="contents">
-          <FigureField name={`before.${value}`} label={`${VALUES[value][0]} before`} />
-          <FigureField name={`after.${value}`} label={`${VALUES[value][0]} now`} />
+          <FigureField name={`before.${value}`} label={wording.before(VALUES[value][0])} />
+          <FigureField name={`after.${value}`} label={wording.now(VALUES[value][0])} />
         </div>
       ))}
-      <FigureField name="keyCycles" label="Ignition cycles after it" />
+      <FigureField name="keyCycles" label={wording.ignitionCyclesAfterIt} />
       {against || warnings.length > 0 ? (
-        <TextField name="why" label="Reason for doing it anyway" className="col-span-2" />
+        <TextField name="why" label={common.reasonForDoingItAnyway} className="col-span-2" />
       ) : null}
-      <SaveButton className="col-span-2">{against ? 'Save: done anyway' : 'Save as done'}</SaveButton>
+      <SaveButton className="col-span-2">{against ? wording.saveDoneAnyway : wording.saveAsDone}</SaveButton>
     </EntryForm>
   );
 }

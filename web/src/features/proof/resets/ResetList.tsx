@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/proof';
 import { useWords } from '../../../data/words.ts';
 import type { Spoken } from '@white-ember/core/words';
 import { Link } from 'react-router';
@@ -16,9 +17,9 @@ export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const done = steps.filter(({ need }) => need === 'done');
   const rest = steps.filter(({ need }) => need === 'not-due');
   return (
-    <section aria-label="Resets" className="grid gap-3">
-      <h3 className="text-xl border-b-2 border-ink">Resets, in this order</h3>
-      {due.length === 0 ? <p className="text-[15px]">No resets due.</p> : null}
+    <section aria-label={wording.resets} className="grid gap-3">
+      <h3 className="text-xl border-b-2 border-ink">{wording.resetsInThisOrder}</h3>
+      {due.length === 0 ? <p className="text-[15px]">{wording.noResetsDue}</p> : null}
       <ol className="grid gap-4">
         {due.map((step, i) => (
           <li key={step.reset}>
@@ -36,7 +37,7 @@ export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean
       ))}
       <details>
         <summary className="min-h-11 content-center font-head font-semibold">
-          No reset ({rest.length})
+          {wording.noReset(rest.length)}
         </summary>
         <ul className="grid gap-2">
           {rest.map((step) => (
@@ -113,7 +114,7 @@ function DueStep({
       {canEnter && held.length > 0 ? (
         <details>
           <summary className="min-h-11 content-center underline underline-offset-4">
-            Done anyway, with another tool
+            {wording.doneAnywayWithAnotherTool}
           </summary>
           <ResetForm open={open} step={step} />
         </details>
@@ -135,7 +136,7 @@ function ByHandOrLink({
     <>
       <ResetForm open={open} step={step} />
       <Link to={`/jobs/${open.job.id}/live`} className="underline underline-offset-4 min-h-11 content-center">
-        Do it by the scan link: it records the figures itself
+        {wording.doItByTheScanLinkIt}
       </Link>
     </>
   );

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { pictureOf } from '@white-ember/core/proof';
 import { useMemo } from 'react';
@@ -26,11 +27,7 @@ export function LogCloud({
     return pictureOf({ before, log: [own] }, { limits, ...vehicleFactsOf(vehicle) });
   }, [parts, left, derived, limits, vehicle, logId]);
   if (!picture) {
-    return (
-      <p className="text-[15px] text-ink2">
-        No flow–pressure plot: it needs steady windows with ΔP, and air mass or engine size.
-      </p>
-    );
+    return <p className="text-[15px] text-ink2">{wording.noFlowPressurePlotItNeedsSteady}</p>;
   }
   return <FlowChart picture={picture} />;
 }

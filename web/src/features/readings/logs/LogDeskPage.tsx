@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/readings';
+import * as common from '@white-ember/core/words/screens/common';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useSessionQuery } from '../../../data/api.ts';
@@ -22,7 +24,7 @@ import { UseAsReading, SaveAs } from './UseAsReading.tsx';
 export function LogDeskPage() {
   const { jobId = '' } = useParams();
   return (
-    <WithJob jobId={jobId} opening="Opening the logs …">
+    <WithJob jobId={jobId} opening={wording.openingTheLogs}>
       {(open) => <LogDesk open={open} />}
     </WithJob>
   );
@@ -67,12 +69,12 @@ function LogDesk({ open }: { open: OpenJob }) {
   return (
     <main className="p-3 sm:p-4 grid gap-3 min-w-0">
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="text-2xl">Recorded logs</h1>
+        <h1 className="text-2xl">{wording.recordedLogs}</h1>
         <Link
           to={`/jobs/${job.id}`}
           className="underline underline-offset-4 min-h-11 inline-flex items-center"
         >
-          {vehicle.plate}, {vehicle.model}, job {job.number}
+          {common.job(vehicle.plate, vehicle.model, job.number)}
         </Link>
       </div>
       <div className="grid gap-x-5 gap-y-4 lg:grid-cols-[19rem_minmax(0,1fr)] min-w-0">
@@ -93,16 +95,16 @@ function LogDesk({ open }: { open: OpenJob }) {
               {chosen === undefined ? (
                 <p className="text-lg max-w-prose">
                   {asked !== undefined && !keptAsked
-                    ? 'This log is not open here and not saved with the job. Choose its file again.'
-                    : 'Choose a recorded log to see its channels, idles and holds, each sensor and the faults, within a second.'}
+                    ? wording.thisLogIsNotOpenHereAnd
+                    : wording.chooseARecordedLogToSeeIts}
                 </p>
               ) : chosen.state.status === 'failed' ? (
                 <Notice
-                  title={`${chosen.fileName}: ${chosen.state.text}. Nothing was kept; choose another file.`}
+                  title={wording.nothingWasKeptChooseAnotherFileFile(chosen.fileName, chosen.state.text)}
                   tone="alarm"
                 />
               ) : (
-                <p className="text-lg">Reading “{chosen.fileName}” …</p>
+                <p className="text-lg">{wording.reading(chosen.fileName)}</p>
               )}
             </div>
           </>
@@ -171,7 +173,7 @@ function ReadLogDesk({
       <div className="grid gap-4 content-start min-w-0">
         {side}
         <section>
-          <h2 className="text-xl mb-1">What it shows</h2>
+          <h2 className="text-xl mb-1">{common.whatItShows}</h2>
           <LogFindings analysis={analysis} chosen={chosenFinding} onChoose={jumpTo} />
         </section>
       </div>
@@ -191,10 +193,10 @@ function ReadLogDesk({
               chosenFinding={chosenFinding}
             />
           ) : (
-            <p>No column of this log holds a reading.</p>
+            <p>{wording.noColumnOfThisLogHoldsA}</p>
           )}
           <section className="min-w-0">
-            <h2 className="text-xl mb-1">Flow against pressure</h2>
+            <h2 className="text-xl mb-1">{wording.flowAgainstPressure}</h2>
             <LogCloud open={open} logId={log.id} parts={read} left={left} />
           </section>
         </div>

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { useRef, useState, type DragEvent } from 'react';
 import { Button } from '../../../ui/Button.tsx';
 
@@ -26,9 +27,9 @@ export function LogDropZone({
       onDragLeave={() => setOver(false)}
       onDrop={drop}
     >
-      <Button onClick={() => input.current?.click()}>Choose recorded logs</Button>
+      <Button onClick={() => input.current?.click()}>{wording.chooseRecordedLogs}</Button>
       <p className={`text-ink2 grow ${tight ? 'text-sm basis-40' : 'basis-52'}`}>
-        or drop them here: CSV or text in any layout and units, CAN frames, JSON, Parquet.
+        {wording.orDropThemHereCsvOrText}
       </p>
       <input
         ref={input}
@@ -36,7 +37,7 @@ export function LogDropZone({
         multiple
         className="sr-only"
         tabIndex={-1}
-        aria-label="Recorded log files"
+        aria-label={wording.recordedLogFiles}
         onChange={(event) => {
           onFiles([...(event.target.files ?? [])]);
           event.target.value = '';

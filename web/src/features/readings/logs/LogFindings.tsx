@@ -1,7 +1,12 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { Say } from '../../../ui/Say.tsx';
 import type { Finding, LogAnalysis } from '@white-ember/core/readings';
 
-const LEVELS: Record<Finding['level'], string> = { fault: 'fault', watch: 'watch', info: 'for information' };
+const LEVELS: Record<Finding['level'], string> = {
+  fault: 'fault',
+  watch: 'watch',
+  info: wording.forInformation,
+};
 const clock = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 
@@ -17,14 +22,14 @@ export function LogFindings({
 }) {
   const { findings } = analysis;
   if (findings.length === 0) {
-    return <p>No fault found by the tests this log allows.</p>;
+    return <p>{wording.noFaultFoundByTheTestsThis}</p>;
   }
   return (
     <ol className="grid gap-1.5">
       {findings.map((finding, i) => {
         const where =
           finding.startS === undefined || finding.endS === undefined
-            ? 'the whole log'
+            ? wording.theWholeLog
             : `${clock(finding.startS)}–${clock(finding.endS)}`;
         const words = (
           <>

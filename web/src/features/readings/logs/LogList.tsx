@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/readings';
+import * as common from '@white-ember/core/words/screens/common';
 import { fixed } from '../../../ui/format.ts';
 import { X } from 'lucide-react';
 import { useReadLogAgainMutation } from '../../../data/api.ts';
@@ -6,7 +8,7 @@ import { closeLog, type KeptLog, type OpenedLog } from './openedLogs.ts';
 
 const MEGABYTE = 1024 * 1024;
 const sizeText = (bytes: number): string =>
-  bytes < MEGABYTE ? `${Math.ceil(bytes / 1024)} KB` : `${fixed(bytes / MEGABYTE, 1)} MB`;
+  bytes < MEGABYTE ? wording.kb(Math.ceil(bytes / 1024)) : wording.mb(fixed(bytes / MEGABYTE, 1));
 
 /** Logs that are open, with what is read so far, and those that the job keeps. */
 export function LogList({
@@ -26,7 +28,7 @@ export function LogList({
   const stored = kept.filter(({ id }) => !known.has(id));
   if (opened.length + stored.length === 0) return null;
   return (
-    <ul aria-label="Logs" className="grid gap-1">
+    <ul aria-label={wording.logs} className="grid gap-1">
       {opened.map((log) => (
         <OpenedRow key={log.id} log={log} chosen={chosen} onChoose={onChoose} onClosed={onClosed} />
       ))}
@@ -49,7 +51,7 @@ function KeptRow({ log, onChoose }: { log: KeptLog; onChoose: (id: string) => vo
         >
           <span className="block truncate">{log.fileName}</span>
           <span className="block text-sm font-text font-normal text-ink2">
-            {sizeText(log.sizeBytes)}, kept with the job
+            {wording.keptWithTheJob(sizeText(log.sizeBytes))}
           </span>
         </Button>
       ) : (
@@ -89,7 +91,7 @@ function OpenedRow({
           closeLog(log.id);
           onClosed?.(log.id);
         }}
-        aria-label={`${log.state.status === 'reading' ? 'Stop reading' : 'Put away'} ${log.fileName}`}
+        aria-label={`${log.state.status === 'reading' ? wording.stopReading : wording.putAway} ${log.fileName}`}
       >
         <X aria-hidden size={20} />
       </button>
@@ -104,40 +106,45 @@ function Unreadable({ log, why }: { log: KeptLog; why: string }) {
     <div className="border-2 border-rule px-3 py-2 flex flex-wrap items-center gap-x-3 gap-y-2">
       <span className="grow min-w-0">
         <span className="block font-head font-semibold truncate">{log.fileName}</span>
-        <span className="block text-sm text-ember-text">Could not be read. {why}.</span>
+        <span className="block text-sm text-ember-text">{wording.couldNotBeRead(why)}</span>
       </span>
       <Button
         disabled={isLoading}
         onClick={() => void again({ logId: log.id, jobId: log.jobId })}
-        aria-label={`Read ${log.fileName} again`}
+        aria-label={wording.readAgain(log.fileName)}
       >
-        {isLoading ? 'Reading …' : 'Read again'}
+        {isLoading ? wording.readingTitle : wording.readAgainTitle}
       </Button>
     </div>
   );
 }
 
 function State({ log: { state, sizeBytes, kept } }: { log: OpenedLog }) {
-  if (state.status === 'failed') return <span className="block text-sm text-ember-text">not read</span>;
+  if (state.status === 'failed')
+    return <span className="block text-sm text-ember-text">{common.notRead}</span>;
   if (state.status === 'ready') {
     const { durationS, channels } = state.read.analysis;
     return (
       <span className="block text-sm text-ink2">
-        {Math.round(durationS)} s, {channels.length} channels{kept ? ', kept with the job' : ''}
+        {wording.sChannelsWithDurationS(
+          Math.round(durationS),
+          channels.length,
+          kept ? wording.keptWithTheJobWithin : '',
+        )}
       </span>
     );
   }
-  const left = state.leftS === undefined ? '' : `, ${state.leftS} s left`;
+  const left = state.leftS === undefined ? '' : common.sLeft(state.leftS);
   return (
     <span className="block">
       <progress
         className="w-full h-2 accent-[var(--ember)]"
         value={state.share}
         max={1}
-        aria-label="Read so far"
+        aria-label={wording.readSoFar}
       />
       <span className="block text-sm text-ink2" role="status">
-        Reading {sizeText(sizeBytes)}: {Math.round(100 * state.share)} %{left}
+        {wording.readingWithSizeBytes(sizeText(sizeBytes), Math.round(100 * state.share), left)}
       </span>
     </span>
   );

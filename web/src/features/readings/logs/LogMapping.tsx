@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { isMessage, say, type Code, type Said } from '@white-ember/core/words';
 import { spokenNow } from '../../../data/words.ts';
 import { useState } from 'react';
@@ -16,8 +17,8 @@ interface Row {
 /** Between which values a column lies: what tells it from the one that looks like it. */
 const rangeText = (shows: { low: number; high: number; unitLabel: string } | undefined): string =>
   shows
-    ? `${shortNumber(shows.low)} to ${shortNumber(shows.high)} ${shows.unitLabel}`.trimEnd()
-    : 'no number';
+    ? wording.to(shortNumber(shows.low), shortNumber(shows.high), shows.unitLabel).trimEnd()
+    : wording.noNumber;
 
 /** The words of the heading stand above, each with what it was taken for: here the name is reason enough. */
 const shortOf = (reason: Said): Said => {
@@ -41,9 +42,9 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
   const unmapped = analysis.unmapped.map((column): Row => {
     const question = asked.get(column);
     const why = question
-      ? `is this ${channelName(question.role)}? Others look like it, too. It shows ${rangeText(question.shows)}`
+      ? wording.isThisOthersLookLikeItToo(channelName(question.role), rangeText(question.shows))
       : corrections[column] === ''
-        ? 'left out by hand'
+        ? wording.leftOutByHand
         : notRecognised(without.get(column));
     return { column, role: '', unit: '', why };
   });
@@ -62,7 +63,7 @@ function rowsOf(analysis: LogAnalysis, corrections: Readonly<Record<string, stri
 
 /** What a heading was read as, and why that is no channel that is judged; the column is kept, and can be plotted. */
 const notRecognised = (one: WithoutRole | undefined): string =>
-  one === undefined ? 'not recognised; kept and can be plotted' : spokenNow(one.why);
+  one === undefined ? wording.notRecognisedKeptAndCanBePlotted : spokenNow(one.why);
 
 /** Which column is what, with how surely and why; any of it can be set right, and is then remembered for the workshop. */
 export function LogMapping({
@@ -82,17 +83,20 @@ export function LogMapping({
   return (
     <details open={questions > 0 || analysis.unmapped.length > 0 || Object.keys(corrections).length > 0}>
       <summary className="text-lg font-head font-semibold min-h-11">
-        Columns: {analysis.channels.length} recognised, {analysis.unmapped.length} not
-        {questions > 0 ? `, ${questions} to be answered` : ''}
+        {wording.columnsRecognisedNot(
+          analysis.channels.length,
+          analysis.unmapped.length,
+          questions > 0 ? wording.toBeAnswered(questions) : '',
+        )}
       </summary>
       <p className="text-sm text-ink2 mb-1">
-        What you set here applies to every later log of the workshop;{' '}
+        {wording.whatYouSetHereAppliesToEvery}{' '}
         <Link className="underline underline-offset-4" to="/headings">
-          all corrections
+          {wording.allCorrections}
         </Link>
         .
       </p>
-      <ul aria-label="Columns" className="border-t-2 border-ink text-[15px]">
+      <ul aria-label={wording.columns} className="border-t-2 border-ink text-[15px]">
         {rows
           .toSorted((a, b) => placeOf(a) - placeOf(b))
           .map((row) => (
@@ -109,7 +113,7 @@ function ColumnRow({ row, onCorrect }: { row: Row; onCorrect: (column: string, r
     <li className="border-b-2 border-rule py-1 grid gap-x-4 gap-y-1 items-center sm:grid-cols-[minmax(0,1fr)_15rem]">
       <div className="min-w-0 break-words">
         <span className="font-bold">{row.column}</span>
-        {row.unit === '' ? null : <span data-own-words> in {row.unit}</span>}
+        {row.unit === '' ? null : <span data-own-words> {wording.inIt(row.unit)}</span>}
         <p className="text-sm leading-snug">
           <HeadingRead heading={row.column} role={row.role} />
         </p>
@@ -120,7 +124,7 @@ function ColumnRow({ row, onCorrect }: { row: Row; onCorrect: (column: string, r
       <ChannelChooser
         heading={row.column}
         role={row.role}
-        name={`What “${row.column}” is`}
+        name={wording.whatIs(row.column)}
         onChoose={(role) => onCorrect(row.column, role)}
       />
     </li>

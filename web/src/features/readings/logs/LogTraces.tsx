@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/readings';
 import { columnLabel } from './columnLabel.ts';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { AnalysedWindow, Finding, Trace } from '@white-ember/core/readings';
@@ -118,7 +120,7 @@ export function LogTraces({
   };
   const spare = columns.filter(({ name }) => !picked.includes(name));
   return (
-    <section aria-label="Traces" className="grid gap-2 min-w-0">
+    <section aria-label={common.traces} className="grid gap-2 min-w-0">
       <ViewTools
         move={move}
         onView={onView}
@@ -171,7 +173,7 @@ function TracePicture({
       style={{ height: `${Math.max(220, 96 * lanes.length + 40)}px` }}
       role="application"
       tabIndex={0}
-      aria-label="Traces over time. Arrow keys move, plus and minus zoom, 0 shows the whole log."
+      aria-label={wording.tracesOverTimeArrowKeysMovePlus}
       onKeyDown={onKey}
     >
       <canvas
@@ -192,5 +194,9 @@ function describe(
   const kinds = new Map<string, number>();
   for (const { kind } of windows) kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
   const found = [...kinds].map(([kind, n]) => `${n} × ${kind}`).join(', ');
-  return `Traces of ${columns.map(columnLabel).join(', ')}. Windows: ${found || 'none'}. ${findings.length} findings marked.`;
+  return wording.tracesOfWindowsFindingsMarked(
+    columns.map(columnLabel).join(', '),
+    found || common.none,
+    findings.length,
+  );
 }

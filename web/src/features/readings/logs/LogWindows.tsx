@@ -1,3 +1,5 @@
+import * as common from '@white-ember/core/words/screens/common';
+import * as wording from '@white-ember/core/words/screens/readings';
 import { useWords } from '../../../data/words.ts';
 import type { SteadySample } from '@white-ember/core/ledger';
 import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
@@ -7,7 +9,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { useAppSelector } from '../../../data/store.ts';
 
 const AT_FIRST = 30;
-const NAMES = { 'key-off': 'engine off', idle: 'idle', hold: 'hold' } as const;
+const NAMES = { 'key-off': common.engineOff, idle: 'idle', hold: 'hold' } as const;
 
 /** The steady stretches that were found; all count unless one is left out. */
 export function LogWindows({
@@ -35,16 +37,18 @@ export function LogWindows({
   const snaps = windows.filter((w) => w.kind === 'snap').length;
   return (
     <section>
-      <h3 className="text-lg mb-1">Steady windows{snaps > 0 ? `, and ${snaps} snaps between them` : ''}</h3>
+      <h3 className="text-lg mb-1">
+        {wording.steadyWindows(snaps > 0 ? wording.andSnapsBetweenThem(snaps) : '')}
+      </h3>
       <table className="w-full text-left">
         <thead className="border-b-2 border-ink">
           <tr>
-            <th className="w-14">use</th>
-            <th>window</th>
-            <th className="text-right">rpm</th>
-            <th className="text-right max-sm:hidden">flow, {words.label('volumeFlow')}</th>
-            <th className="text-right">ΔP, {unitLabel(unit)}</th>
-            <th className="text-right max-sm:hidden">± spread</th>
+            <th className="w-14">{wording.use}</th>
+            <th>{wording.window}</th>
+            <th className="text-right">{wording.rpm}</th>
+            <th className="text-right max-sm:hidden">{common.flow(words.label('volumeFlow'))}</th>
+            <th className="text-right">{wording.deltap(unitLabel(unit))}</th>
+            <th className="text-right max-sm:hidden">{wording.spread}</th>
           </tr>
         </thead>
         <tbody>
@@ -60,7 +64,7 @@ export function LogWindows({
                       className="size-6 accent-[var(--ember-button)]"
                       checked={!left.has(i)}
                       onChange={() => toggle(i)}
-                      aria-label={`Use ${name}`}
+                      aria-label={wording.useWithName(name)}
                     />
                   </label>
                 </td>
@@ -90,7 +94,7 @@ export function LogWindows({
       </table>
       {samples.length > AT_FIRST && !all ? (
         <Button weight="quiet" onClick={() => setAll(true)}>
-          Show all {samples.length} windows
+          {wording.showAllWindows(samples.length)}
         </Button>
       ) : null}
     </section>

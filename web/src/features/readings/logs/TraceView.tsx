@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { type UnitChoice } from '@white-ember/core/words';
 import { fixed } from '../../../ui/format.ts';
 import { columnLabel } from './columnLabel.ts';
@@ -22,19 +23,19 @@ export function TraceTable({
   return (
     <details className="text-sm">
       <summary className="min-h-11 underline underline-offset-4 content-center">
-        The traces as a table
+        {wording.theTracesAsATable}
       </summary>
       <table className="w-full text-left">
         <caption className="text-left text-ink2">
-          From {clockText(view.fromS)} to {clockText(view.toS)}
+          {wording.fromTo(clockText(view.fromS), clockText(view.toS))}
         </caption>
         <thead>
           <tr>
-            <th>channel</th>
-            <th className="text-right">lowest</th>
-            <th className="text-right">mean</th>
-            <th className="text-right">highest</th>
-            <th className="text-right">readings</th>
+            <th>{wording.channel}</th>
+            <th className="text-right">{wording.lowest}</th>
+            <th className="text-right">{wording.mean}</th>
+            <th className="text-right">{wording.highest}</th>
+            <th className="text-right">{wording.readings}</th>
           </tr>
         </thead>
         <tbody>
@@ -97,9 +98,11 @@ export function TraceLegend({
   return (
     <ul
       className="flex flex-wrap gap-1 items-center"
-      aria-label={cursor ? `Values at ${clockText(cursor.atS, true)}` : 'Channels shown, with their means'}
+      aria-label={
+        cursor ? wording.valuesAt(clockText(cursor.atS, true)) : wording.channelsShownWithTheirMeans
+      }
     >
-      <li className="figure-text w-14">{cursor ? clockText(cursor.atS, true) : 'mean'}</li>
+      <li className="figure-text w-14">{cursor ? clockText(cursor.atS, true) : wording.mean}</li>
       {ordered.map((column, i) => {
         const unit = shownUnit(column, units);
         const value = cursor ? cursor.values[i] : traces[i]?.stats?.mean;
@@ -144,7 +147,7 @@ function LegendEntry({
         <span className="figure-text text-base">
           {figure} {unit === undefined ? column.unit : unitLabel(unit)}
         </span>
-        <span className="sr-only">, remove</span>
+        <span className="sr-only">{wording.remove}</span>
         <X aria-hidden size={14} />
       </button>
     </li>
@@ -173,22 +176,22 @@ export function ViewTools({
 }) {
   return (
     <div className="flex flex-wrap gap-1.5 items-center">
-      <button type="button" className={TOOL} aria-label="Earlier" onClick={() => move({ by: -0.5 })}>
+      <button type="button" className={TOOL} aria-label={wording.earlier} onClick={() => move({ by: -0.5 })}>
         <ChevronLeft aria-hidden />
       </button>
-      <button type="button" className={TOOL} aria-label="Later" onClick={() => move({ by: 0.5 })}>
+      <button type="button" className={TOOL} aria-label={wording.later} onClick={() => move({ by: 0.5 })}>
         <ChevronRight aria-hidden />
       </button>
-      <button type="button" className={TOOL} aria-label="Zoom in" onClick={() => move({ zoom: 0.5 })}>
+      <button type="button" className={TOOL} aria-label={wording.zoomIn} onClick={() => move({ zoom: 0.5 })}>
         <ZoomIn aria-hidden />
       </button>
-      <button type="button" className={TOOL} aria-label="Zoom out" onClick={() => move({ zoom: 2 })}>
+      <button type="button" className={TOOL} aria-label={wording.zoomOut} onClick={() => move({ zoom: 2 })}>
         <ZoomOut aria-hidden />
       </button>
       <button
         type="button"
         className={TOOL}
-        aria-label="Whole log"
+        aria-label={wording.wholeLog}
         onClick={() => onView({ fromS: 0, toS: durationS })}
       >
         <Maximize2 aria-hidden />
@@ -198,11 +201,11 @@ export function ViewTools({
       </span>
       <select
         className="input-box w-auto! grow max-w-64"
-        aria-label="Add a channel"
+        aria-label={wording.addAChannel}
         value=""
         onChange={(event) => onPicked([...picked, event.target.value])}
       >
-        <option value="">Add a channel …</option>
+        <option value="">{wording.addAChannelTitle}</option>
         {spare.map((column) => (
           <option key={column.name} value={column.name}>
             {columnLabel(column)}

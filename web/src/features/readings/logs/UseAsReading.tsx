@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/readings';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { entriesOfKind, type ReadingBody, type EntryOf } from '@white-ember/core/ledger';
@@ -75,19 +77,21 @@ function UseButtons({
   open: OpenJob;
 }) {
   return (
-    <section aria-label="Use as a reading" className="grid gap-3">
+    <section aria-label={wording.useAsAReading} className="grid gap-3">
       <UseAs before={before} busy={busy} usable={usable} use={use} after={after} />
-      {busy ? <p role="status">Keeping the file …</p> : null}
+      {busy ? <p role="status">{wording.keepingTheFile}</p> : null}
       {problem ? <Notice title={problem} tone="alarm" /> : null}
       {used.size > 0 ? (
         <Notice
-          title={`Entered as the ${[...used].map((purpose) => SAID[purpose]).join(' and the ')} reading; the file is kept with the job.`}
+          title={wording.enteredAsTheReadingTheFileIs(
+            [...used].map((purpose) => SAID[purpose]).join(' and the '),
+          )}
         >
           <Link
             to={`/jobs/${open.job.id}?stage=${before && after ? 'prove' : 'baseline'}`}
             className="underline underline-offset-4 font-semibold min-h-11 inline-flex items-center"
           >
-            {before && after ? 'See the verdict' : 'Back to the job'}
+            {before && after ? wording.seeTheVerdict : common.backToTheJob}
           </Link>
         </Notice>
       ) : null}
@@ -116,20 +120,20 @@ function UseAs({
         disabled={busy || !usable}
         onClick={() => void use('before')}
       >
-        Use these windows as the before reading
+        {wording.useTheseWindowsAsTheBeforeReading}
       </Button>
       <Button
         weight={before && !after ? 'main' : 'plain'}
         disabled={busy || !usable}
         onClick={() => void use('after')}
       >
-        Use these windows as the after reading
+        {wording.useTheseWindowsAsTheAfterReading}
       </Button>
     </div>
   );
 }
 
-const OUTPUTS: Record<LogOutput, string> = { csv: 'CSV', json: 'JSON', parquet: 'Parquet' };
+const OUTPUTS: Record<LogOutput, string> = { csv: 'CSV', json: 'JSON', parquet: wording.parquet };
 
 /** The log as one tidy table in base units, for other programs. */
 export function SaveAs({ log }: { log: OpenedLog }) {
@@ -138,7 +142,7 @@ export function SaveAs({ log }: { log: OpenedLog }) {
   };
   return (
     <p className="flex flex-wrap items-center gap-2">
-      <span>Save as one tidy table:</span>
+      <span>{wording.saveAsOneTidyTable}</span>
       {LOG_OUTPUTS.map((to) => (
         <Button key={to} weight="quiet" onClick={() => void save(to)}>
           {OUTPUTS[to]}

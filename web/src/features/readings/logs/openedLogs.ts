@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
@@ -83,13 +84,10 @@ function giveUpOn({ log: { id, sizeBytes }, worker }: Held): void {
     update(id, { state: { status: 'failed', text } });
   };
   const limitMs = openTimeLimitMs(sizeBytes);
-  setTimeout(
-    () => end(`The file could not be read: it takes longer than ${Math.round(limitMs / 1000)} s`),
-    limitMs,
-  );
+  setTimeout(() => end(wording.theFileCouldNotBeReadIt(Math.round(limitMs / 1000))), limitMs);
   worker.addEventListener('error', (event) => {
     event.preventDefault();
-    end('The file could not be read: it is damaged');
+    end(wording.theFileCouldNotBeReadItTitle);
   });
 }
 
@@ -100,7 +98,7 @@ const settle = (id: string, answer: LogAnswer): void =>
 
 const fault = (error: unknown): LogAnswer => ({
   ok: false,
-  text: `The file could not be read: ${(error as Error).message}`,
+  text: wording.theFileCouldNotBeRead((error as Error).message),
 });
 
 /** What a log is judged by apart from its own corrections; alike for alike grounds. */
@@ -178,7 +176,7 @@ export function openKept({ id, jobId, fileName, sizeBytes }: KeptLog, options: A
       const problem = (await answer.json().catch(() => undefined)) as
         | { title?: string; detail?: string }
         | undefined;
-      return { ok: false, text: problem?.detail ?? problem?.title ?? 'The server did not give the log' };
+      return { ok: false, text: problem?.detail ?? problem?.title ?? wording.theServerDidNotGiveTheLog };
     }
     return remote.openColumns(await answer.arrayBuffer(), options);
   })().then(

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { chosenUnit, type UnitChoice } from '@white-ember/core/words';
 import { type ChannelRole } from '@white-ember/core/readings';
 import { fromBase, parseUnit, unitLabel, type Unit } from '@white-ember/core/quantities';
@@ -44,7 +45,7 @@ export function shownValue(column: LogColumn, units: UnitChoice): (value: number
 function laneKey(column: LogColumn, units: UnitChoice): string {
   const unit = shownUnit(column, units);
   const label = unit === undefined ? column.unit : unitLabel(unit);
-  return column.role === 'dpfDeltaP' ? `ΔP ${label}` : label;
+  return column.role === 'dpfDeltaP' ? wording.deltapWithLabel(label) : label;
 }
 
 /** Lanes in the order in which their first channel was picked. */
@@ -54,7 +55,11 @@ export function lanesOf(columns: readonly LogColumn[], units: UnitChoice): Lane[
     const key = laneKey(column, units);
     lanes.set(key, [...(lanes.get(key) ?? []), column]);
   }
-  return [...lanes].map(([key, its]) => ({ key, unitLabel: key === '' ? 'as read' : key, columns: its }));
+  return [...lanes].map(([key, its]) => ({
+    key,
+    unitLabel: key === '' ? wording.asRead : key,
+    columns: its,
+  }));
 }
 
 export const clockText = (seconds: number, fine = false): string => {

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/readings';
 import { useCallback, useEffect, useMemo } from 'react';
 import type { ReadingBody } from '@white-ember/core/ledger';
 import { readingFromLog, type AnalyseOptions, type MappingCorrections } from '@white-ember/core/readings';
@@ -80,7 +81,7 @@ export function useLogs({ job, vehicle, limits }: OpenJob): Logs {
           refuseFile(
             job.id,
             file,
-            `“${file.name}” is larger than the ${Math.round(maxBytes / MEGABYTE)} MB that this installation takes`,
+            wording.isLargerThanTheMbThatThis(file.name, Math.round(maxBytes / MEGABYTE)),
           );
         } else {
           const id = openFile(job.id, file, optionsWith({}), ownId);
@@ -96,12 +97,12 @@ export function useLogs({ job, vehicle, limits }: OpenJob): Logs {
       void remember({ heading: column.slice(0, 500), role });
     },
     use: async (log, purpose, leftOut) => {
-      if (log.state.status !== 'ready') return 'The log is not read yet';
+      if (log.state.status !== 'ready') return wording.theLogIsNotReadYet;
       if (!log.kept && log.file) {
         const kept = await upload({ jobId: job.id, id: log.id, file: log.file });
         if (!kept.data) {
           const { title, detail } = problemOf(kept.error);
-          return `${title}. ${detail ?? ''} The file is still open here: try again.`;
+          return wording.theFileIsStillOpenHereTry(title, detail ?? '');
         }
         markKept(log.id);
       }

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { BREAKS, type Break } from '@white-ember/core/ledger';
 import { BREAK_ADVICE } from '@white-ember/core/treatment';
 import { useWords } from '../../../data/words.ts';
@@ -11,10 +13,10 @@ import type { OpenJob } from '../../../job/useJob.ts';
 import { partOptions } from '../../../job/partOptions.ts';
 
 const BREAK_LABELS: Readonly<Record<Break, string>> = {
-  'snapped-sensor': 'A sensor snapped',
-  'stripped-thread': 'A thread or boss stripped',
-  'snapped-fastener': 'A bolt or nut snapped',
-  other: 'Something else',
+  'snapped-sensor': wording.aSensorSnapped,
+  'stripped-thread': wording.aThreadOrBossStripped,
+  'snapped-fastener': wording.aBoltOrNutSnapped,
+  other: wording.somethingElse,
 };
 const FIELDS: FieldsOf<'part-broke'> = {
   broke: choice('snapped-sensor'),
@@ -40,20 +42,31 @@ export function BrokeForm({ open }: { open: OpenJob }) {
   const broke = form.typed('broke') as Break;
   return (
     <details className="border-2 border-rule bg-card">
-      <summary className="font-head font-semibold min-h-12 px-3 content-center">Something broke</summary>
-      <EntryForm of={form} label="Something broke" className="grid sm:grid-cols-2 gap-3 p-3 pt-0">
+      <summary className="font-head font-semibold min-h-12 px-3 content-center">
+        {wording.somethingBroke}
+      </summary>
+      <EntryForm of={form} label={wording.somethingBroke} className="grid sm:grid-cols-2 gap-3 p-3 pt-0">
         <ChoiceField
           name="broke"
-          label="What happened"
+          label={wording.whatHappened}
           options={BREAKS.map((one) => [one, BREAK_LABELS[one]])}
         />
-        <TextField name="what" label="Which" />
-        <ChoiceField name="part" label="On the line" options={partOptions(open, words, 'none of the line')} />
+        <TextField name="what" label={wording.which} />
+        <ChoiceField
+          name="part"
+          label={common.onTheLine}
+          options={partOptions(open, words, wording.noneOfTheLine)}
+        />
         {hasBoss(broke) ? (
           <>
-            <TextField name="thread" label="Thread" hint="Pitch, by the gauge" placeholder="M14 × 1.5" />
-            <TextField name="position" label="Where the boss is" />
-            <FigureField name="reachMm" label="Cable reaches" />
+            <TextField
+              name="thread"
+              label={wording.thread}
+              hint={wording.pitchByTheGauge}
+              placeholder="M14 × 1.5"
+            />
+            <TextField name="position" label={wording.whereTheBossIs} />
+            <FigureField name="reachMm" label={wording.cableReaches} />
           </>
         ) : null}
         <ul className="sm:col-span-2 list-disc pl-5 border-l-8 border-ink">
@@ -63,8 +76,8 @@ export function BrokeForm({ open }: { open: OpenJob }) {
             </li>
           ))}
         </ul>
-        <OrderFields hint="Left empty, nothing is" />
-        <SaveButton className="sm:col-span-2">Save; open until settled</SaveButton>
+        <OrderFields hint={wording.leftEmptyNothingIs} />
+        <SaveButton className="sm:col-span-2">{wording.saveOpenUntilSettledTitle}</SaveButton>
       </EntryForm>
     </details>
   );

@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { entriesOfKind, FACES, toldBy } from '@white-ember/core/ledger';
 import { useWords } from '../../../data/words.ts';
 import { ChoiceField, FigureField, SaveButton, TextField } from '../../../form/FieldForm.tsx';
@@ -31,30 +33,30 @@ export function FilterOffForm({ open, when }: { open: OpenJob; when: 'before' | 
       ))}
       <EntryForm
         of={form}
-        label={`Filter ${when} the clean`}
+        label={wording.filterTheClean(when)}
         className="grid grid-cols-2 sm:grid-cols-4 gap-3 items-start"
       >
-        <FigureField name="massKg" label="Mass" />
+        <FigureField name="massKg" label={wording.mass} />
         <ChoiceField
           name="dry"
-          label="It is"
+          label={common.itIs}
           options={[
             ['', '–'],
             ['dry', 'dry'],
-            ['wet', 'not dry'],
+            ['wet', wording.notDry],
           ]}
         />
-        <ChoiceField name="inlet" label="Inlet face" options={faces} />
-        <ChoiceField name="outlet" label="Outlet face" options={faces} />
+        <ChoiceField name="inlet" label={wording.inletFace} options={faces} />
+        <ChoiceField name="outlet" label={wording.outletFace} options={faces} />
         {when === 'after' ? (
-          <FigureField name="newMassKg" label="A new one weighs" hint="Label or maker’s data" />
+          <FigureField name="newMassKg" label={wording.aNewOneWeighs} hint={wording.labelOrMakersData} />
         ) : null}
         <TextField
           name="note"
-          label="Note"
+          label={common.note}
           className={when === 'after' ? 'sm:col-span-2' : 'col-span-2 sm:col-span-3'}
         />
-        <SaveButton className="self-end">Enter it</SaveButton>
+        <SaveButton className="self-end">{wording.enterIt}</SaveButton>
       </EntryForm>
     </div>
   );

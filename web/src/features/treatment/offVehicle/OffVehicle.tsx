@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import type { Spoken } from '@white-ember/core/words';
 import { useSpoken } from '../../../data/words.ts';
 import { useMemo, useState } from 'react';
@@ -44,18 +46,18 @@ export function OffVehicle({
   const ready = readiness.held.length === 0 && readiness.missing.length === 0 && caution.acknowledged;
   const begun = work.parts.length > 0;
   return (
-    <section aria-label="Off the vehicle" className="grid gap-6">
-      <Step title="Off" note={begun ? `${work.parts.length} off so far` : undefined}>
+    <section aria-label={wording.offTheVehicle} className="grid gap-6">
+      <Step title={wording.off} note={begun ? wording.offSoFar(work.parts.length) : undefined}>
         <MadeReady open={open} treatment={exchange ? 'exchange' : 'off-vehicle'} readiness={readiness} />
         <CautionCard id="hot" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
         {begun ? (
-          <ol aria-label="Off so far" className="border-t-2 border-ink">
+          <ol aria-label={wording.offSoFarTitle} className="border-t-2 border-ink">
             {work.parts.map(({ off, number }) => (
               <li key={off.id} className="flex gap-3 border-b-2 border-rule py-1 items-baseline">
                 <span className="figure-text text-lg w-6 text-right">{number}</span>
                 <span>
                   {off.body.what}
-                  {off.body.safetyCritical ? ', safety-critical' : ''}
+                  {off.body.safetyCritical ? wording.safetyCritical : ''}
                 </span>
               </li>
             ))}
@@ -64,19 +66,19 @@ export function OffVehicle({
         {ready || begun ? (
           <PartOffForm open={open} number={work.parts.length + 1} />
         ) : (
-          <p className="text-ink2">Answer the questions and read the caution before removing anything.</p>
+          <p className="text-ink2">{wording.answerTheQuestionsAndReadThe}</p>
         )}
         <BrokeForm open={open} />
       </Step>
       {exchange ? null : (
         <>
-          <Step title="On the scales, before">
+          <Step title={wording.onTheScalesBefore}>
             <FilterOffForm open={open} when="before" />
           </Step>
-          <Step title="Soak, rinse, dry">
+          <Step title={wording.soakRinseDry}>
             <Wet open={open} />
           </Step>
-          <Step title="On the scales, after">
+          <Step title={wording.onTheScalesAfter}>
             <FilterOffForm open={open} when="after" />
             <ul className="list-disc pl-5">
               {work.weighed.sentences.map((text) => (
@@ -89,12 +91,15 @@ export function OffVehicle({
       {exchange ? <Exchanged open={open} /> : null}
       {begun ? (
         <>
-          <Step title="Needed before refitting" note={work.toBuy.length === 0 ? 'nothing' : undefined}>
+          <Step
+            title={wording.neededBeforeRefitting}
+            note={work.toBuy.length === 0 ? wording.nothing : undefined}
+          >
             <ToBuy work={work} />
           </Step>
           <Step
-            title="On again"
-            note={work.complete ? 'all on' : `${work.refit.length} of ${work.parts.length} to go`}
+            title={wording.onAgain}
+            note={work.complete ? wording.allOn : wording.ofToGo(work.refit.length, work.parts.length)}
           >
             {work.held.map((text) => (
               <p key={text} className="border-l-8 border-ember pl-3 font-bold">
@@ -109,8 +114,8 @@ export function OffVehicle({
             />
             {work.complete ? (
               <div className="grid gap-3 justify-items-start">
-                <p>Everything is refitted. Start it, check for leaks, and read.</p>
-                <Button onClick={() => onStage('prove')}>Continue to the proof</Button>
+                <p>{wording.everythingIsRefittedStartItCheck}</p>
+                <Button onClick={() => onStage('prove')}>{common.continueToTheProof}</Button>
               </div>
             ) : null}
           </Step>
@@ -142,15 +147,15 @@ function Step({
 
 function ToBuy({ work: { toBuy } }: { work: Spoken<OffVehicleWork> }) {
   return (
-    <ul aria-label="Parts to have">
+    <ul aria-label={wording.partsToHave}>
       {toBuy.map(({ name, count, number, onOrder }, i) => (
         <li key={`${name} ${i}`} className="flex gap-3 border-b-2 border-rule py-1.5">
           <span className="figure-text text-lg">{count} ×</span>
           <span>
             {name}
             <span className="text-ink2">
-              {number ? `, no. ${number}` : ''}
-              {onOrder === undefined ? '' : `, on order${onOrder ? `: ${onOrder}` : ''}`}
+              {number ? wording.no(number) : ''}
+              {onOrder === undefined ? '' : wording.onOrderWithPart(onOrder ? `: ${onOrder}` : '')}
             </span>
           </span>
         </li>
@@ -159,10 +164,10 @@ function ToBuy({ work: { toBuy } }: { work: Spoken<OffVehicleWork> }) {
   );
 }
 
-const WAITS: readonly (readonly [ClockKind, LimitId, string, string])[] = [
-  ['soak', 'clockSoakMin', 'Start the soak', 'back-flush until clear'],
-  ['rinse', 'clockRinseMin', 'Start the rinse', 'dry it'],
-  ['drying', 'clockDryingMin', 'Start the drying', 'weigh it dry'],
+const WAITS: readonly (readonly [ClockKind, LimitId, string, string, string])[] = [
+  ['soak', 'clockSoakMin', wording.soakTime, wording.startTheSoak, wording.backFlushUntilClear],
+  ['rinse', 'clockRinseMin', wording.rinseTime, wording.startTheRinse, wording.dryIt],
+  ['drying', 'clockDryingMin', wording.dryingTime, wording.startTheDrying, wording.weighItDry],
 ];
 
 /** Soaked, rinsed against the working direction, dried: each wait with its clock, fluid and water kept apart. */
@@ -187,7 +192,7 @@ function Wet({ open }: { open: OpenJob }) {
       kind: 'clock-started',
       clock,
       minutes: 60 * (typedNumber(hours[clock] ?? String(open.limits[limit] / 60)) ?? Number.NaN),
-      what: 'the filter, off the vehicle',
+      what: wording.theFilterOffTheVehicle,
       next,
     });
     setProblems(wrong ?? {});
@@ -197,7 +202,7 @@ function Wet({ open }: { open: OpenJob }) {
     const wrong = await addEntry({
       kind: 'work',
       work: 'off-vehicle-clean',
-      what: 'Soaked, back-flushed until clear',
+      what: wording.soakedBackFlushedUntilClear,
       ...(fluid ? { fluid: fluid.name, fluidId: fluid.id } : {}),
       ...(fluidL === undefined ? {} : { fluidL, ...concentrateOf(fluid, fluidL) }),
       ...(waste === undefined ? {} : { wasteL: waste }),
@@ -209,17 +214,14 @@ function Wet({ open }: { open: OpenJob }) {
     <div className="grid gap-3">
       <CautionCard id="chemicals" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
       <ul className="list-disc pl-5">
-        <li>Flow against the working direction: in at the outlet face. No lance against the face.</li>
-        <li>Low pressure, from a distance; until it runs clear.</li>
-        <li>All run-off is hazardous waste: collect it.</li>
+        <li>{wording.flowAgainstTheWorkingDirectionInAt}</li>
+        <li>{wording.lowPressureFromADistanceUntilIt}</li>
+        <li>{wording.allRunOffIsHazardousWasteCollect}</li>
       </ul>
       <div className="grid sm:grid-cols-3 gap-3">
-        {WAITS.map(([clock, limit, label, next]) => (
+        {WAITS.map(([clock, limit, time, label, next]) => (
           <div key={clock} className="grid gap-2 content-start">
-            <Field
-              label={`${label.replace('Start the ', '').replace(/^./, (c) => c.toUpperCase())} for`}
-              unit="h"
-            >
+            <Field label={time} unit="h">
               <input
                 className="input-box"
                 inputMode="decimal"
@@ -231,15 +233,15 @@ function Wet({ open }: { open: OpenJob }) {
               disabled={!caution.acknowledged || running.has(clock)}
               onClick={() => void begin(clock, limit, next)}
             >
-              {running.has(clock) ? 'It runs' : label}
+              {running.has(clock) ? wording.itRuns : label}
             </Button>
           </div>
         ))}
       </div>
       <div className="grid grid-cols-2 sm:grid-cols-4 gap-3 items-end">
-        <Field label="Fluid" className="col-span-2 sm:col-span-1">
+        <Field label={wording.fluid} className="col-span-2 sm:col-span-1">
           <select className="input-box" value={fluidId} onChange={(event) => setFluid(event.target.value)}>
-            <option value="">water only</option>
+            <option value="">{wording.waterOnly}</option>
             {shelf.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
@@ -247,10 +249,10 @@ function Wet({ open }: { open: OpenJob }) {
             ))}
           </select>
         </Field>
-        <FigureInput of={mixed} label="Mixed" error={problems['fluidL']} />
-        <FigureInput of={runOff} label="Run-off" error={problems['wasteL']} />
+        <FigureInput of={mixed} label={common.mixed} error={problems['fluidL']} />
+        <FigureInput of={runOff} label={wording.runOff} error={problems['wasteL']} />
         <Button disabled={!caution.acknowledged} onClick={() => void enter()}>
-          {cleaned ? 'Cleaned once more' : 'Runs clear: cleaned'}
+          {cleaned ? wording.cleanedOnceMore : wording.runsClearCleaned}
         </Button>
       </div>
       {problems['minutes'] ? <p className="text-ember-text font-bold">✕ {problems['minutes']}</p> : null}
@@ -273,10 +275,10 @@ function Exchanged({ open }: { open: OpenJob }) {
     ({ body }) => body.work === 'filter-exchanged',
   );
   return (
-    <Step title="Another filter" note={done ? 'entered' : undefined}>
+    <Step title={wording.anotherFilter} note={done ? wording.entered : undefined}>
       <EntryForm of={form} className="grid sm:grid-cols-[1fr_auto] gap-3 items-end">
-        <TextField name="what" label="Which one" hint="Number, new or reconditioned, where from" />
-        <SaveButton>Fitted</SaveButton>
+        <TextField name="what" label={wording.whichOne} hint={wording.numberNewOrReconditionedWhereFrom} />
+        <SaveButton>{wording.fitted}</SaveButton>
       </EntryForm>
     </Step>
   );

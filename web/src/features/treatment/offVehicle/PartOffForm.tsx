@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import { useState } from 'react';
 import { get } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
@@ -37,11 +39,11 @@ const FIELDS: FieldsOf<'part-off'> = {
 };
 
 export const SINGLE_USE_LABELS: Readonly<Record<SingleUse, string>> = {
-  seal: 'Seal',
-  clamp: 'Clamp',
-  bolt: 'Bolt',
-  nut: 'Nut',
-  other: 'Other',
+  seal: wording.seal,
+  clamp: wording.clamp,
+  bolt: wording.bolt,
+  nut: wording.nut,
+  other: common.other,
 };
 
 /** A part that comes off, entered as it comes: one tap for the usual ones, the rest by hand. */
@@ -85,9 +87,9 @@ export function PartOffForm({ open, number }: { open: OpenJob; number: number })
     if (kept.data) setPhoto(kept.data.id);
   };
   return (
-    <EntryForm of={form} label="Remove a part" className="grid gap-3 border-2 border-ink bg-card p-3">
-      <p className="font-head font-semibold text-lg">Part {number} comes off</p>
-      <div className="flex flex-wrap gap-1.5" role="group" aria-label="Usual parts">
+    <EntryForm of={form} label={wording.removeAPart} className="grid gap-3 border-2 border-ink bg-card p-3">
+      <p className="font-head font-semibold text-lg">{wording.partComesOff(number)}</p>
+      <div className="flex flex-wrap gap-1.5" role="group" aria-label={wording.usualParts}>
         {usual.map((one) => (
           <button
             key={one.what}
@@ -101,37 +103,35 @@ export function PartOffForm({ open, number }: { open: OpenJob; number: number })
         ))}
       </div>
       <div className="grid grid-cols-2 sm:grid-cols-4 gap-3">
-        <TextField name="what" label="Part" className="col-span-2 sm:col-span-4" />
-        <FigureField name="fasteners.count" label="Fasteners" />
-        <TextField name="fasteners.size" label="Size" placeholder="M8 × 25" />
-        <FigureField name="torqueNm" label="Torque" hint="Vehicle data" />
-        <TextField name="connectors" label="Plugs on it" hint="With commas" />
+        <TextField name="what" label={common.part} className="col-span-2 sm:col-span-4" />
+        <FigureField name="fasteners.count" label={wording.fasteners} />
+        <TextField name="fasteners.size" label={wording.size} placeholder="M8 × 25" />
+        <FigureField name="torqueNm" label={common.torque} hint={wording.vehicleData} />
+        <TextField name="connectors" label={wording.plugsOnIt} hint={wording.withCommas} />
         <ChoiceField
           name="singleUse.0.what"
-          label="Not used again"
+          label={wording.notUsedAgain}
           options={[['', 'nothing'], ...SINGLE_USE.map((one) => [one, SINGLE_USE_LABELS[one]] as const)]}
         />
         {form.typed('singleUse.0.what') ? (
           <>
-            <FigureField name="singleUse.0.count" label="How many" />
-            <TextField name="singleUse.0.number" label="Its number" />
+            <FigureField name="singleUse.0.count" label={wording.howMany} />
+            <TextField name="singleUse.0.number" label={wording.itsNumber} />
           </>
         ) : null}
       </div>
       <div className="flex flex-wrap gap-x-6">
-        <TickField name="safetyCritical" label="Axle, mount or steering: safety-critical" />
-        <TickField name="helper" label="Takes two people" />
+        <TickField name="safetyCritical" label={wording.axleMountOrSteeringSafetyCritical} />
+        <TickField name="helper" label={wording.takesTwoPeople} />
       </div>
       {form.typed('safetyCritical') === true ? (
-        <p className="border-l-8 border-ink pl-3">
-          Support the engine before loosening. Sign off each fastener when refitting.
-        </p>
+        <p className="border-l-8 border-ink pl-3">{wording.supportTheEngineBeforeLoosening}</p>
       ) : null}
-      <TextField name="note" label="Note" />
+      <TextField name="note" label={common.note} />
       <div className="flex flex-wrap gap-3 items-center">
-        <SaveButton main>Removed</SaveButton>
+        <SaveButton main>{wording.removed}</SaveButton>
         <label className="border-2 border-ink bg-card min-h-12 px-4 content-center font-head font-semibold rounded-sm has-focus-visible:outline-3 has-focus-visible:outline-steel">
-          {photoState.isLoading ? 'Keeping it …' : photo ? 'Photo kept; another' : 'Photo of it'}
+          {photoState.isLoading ? common.keepingIt : photo ? wording.photoKeptAnother : wording.photoOfIt}
           <input
             type="file"
             accept="image/jpeg,image/png,image/webp"

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
 import { useWords } from '../../../data/words.ts';
 import { joined } from '@white-ember/core/words';
 import { Say } from '../../../ui/Say.tsx';
@@ -25,19 +26,21 @@ export function RefitList({
 }) {
   const words = useWords();
   return (
-    <ol aria-label="Refit" className="grid gap-2">
+    <ol aria-label={wording.refit} className="grid gap-2">
       {refit.map((part, i) => (
         <RefitRow key={part.off.id} part={part} i={i} canEnter={canEnter} open={open} />
       ))}
       {done.map((part) => (
         <li key={part.off.id} className="flex gap-2 items-center border-b-2 border-rule py-1">
           <StateMark state="sound" />
-          {part.off.body.what} is on
-          {part.off.body.safetyCritical
-            ? `, ${part.signed.size} of ${part.signed.size} fasteners signed off`
-            : part.back?.body.torqueNm === undefined
-              ? ''
-              : `, ${words.torque(part.back.body.torqueNm)}`}
+          {wording.isOn(
+            part.off.body.what,
+            part.off.body.safetyCritical
+              ? wording.ofFastenersSignedOff(part.signed.size, part.signed.size)
+              : part.back?.body.torqueNm === undefined
+                ? ''
+                : `, ${words.torque(part.back.body.torqueNm)}`,
+          )}
         </li>
       ))}
     </ol>
@@ -63,7 +66,7 @@ function RefitRow({
         <a href={`/api/photos/${part.off.body.photo}`} target="_blank" rel="noreferrer">
           <img
             src={`/api/photos/${part.off.body.photo}?size=thumb`}
-            alt={`${part.off.body.what} when it came off`}
+            alt={wording.whenItCameOff(part.off.body.what)}
             loading="lazy"
             className="h-28 border-2 border-rule"
           />
@@ -85,23 +88,23 @@ function Title({ part: { off, number } }: { part: RemovedPart }) {
   return (
     <div>
       <p className="font-head font-semibold text-lg">
-        {what} <span className="text-ink2 font-medium">came off as number {number}</span>
+        {what} <span className="text-ink2 font-medium">{wording.cameOffAsNumber(number)}</span>
       </p>
       <p className="text-[15px]">
         {[
           fasteners ? `${fasteners.count} × ${fasteners.size ?? 'fastener'}` : undefined,
           torqueNm === undefined ? undefined : words.torque(torqueNm),
-          ...(singleUse ?? []).map(
-            ({ what: single, count }) => `${count} × new ${SINGLE_USE_LABELS[single].toLowerCase()}`,
+          ...(singleUse ?? []).map(({ what: single, count }) =>
+            wording.newIt(count, SINGLE_USE_LABELS[single].toLowerCase()),
           ),
-          connectors ? `plugs: ${connectors.join(', ')}` : undefined,
-          helper ? 'two people' : undefined,
+          connectors ? wording.plugs(connectors.join(', ')) : undefined,
+          helper ? wording.twoPeople : undefined,
           note,
         ]
           .filter((text) => text !== undefined && text !== '')
           .join(' · ')}
       </p>
-      {safetyCritical ? <p className="font-bold">Safety-critical: sign off each fastener.</p> : null}
+      {safetyCritical ? <p className="font-bold">{wording.safetyCriticalSignOffEachFastener}</p> : null}
     </div>
   );
 }
@@ -151,7 +154,7 @@ function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: Remo
               checked={renewed}
               onChange={(event) => setRenewed(event.target.checked)}
             />
-            New single-use parts
+            {wording.newSingleUseParts}
           </label>
         ) : null}
         {plugs ? (
@@ -162,16 +165,16 @@ function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: Remo
               checked={plugged}
               onChange={(event) => setPlugged(event.target.checked)}
             />
-            Plugged in: {(body.connectors ?? []).join(', ')}
+            {wording.pluggedIn((body.connectors ?? []).join(', '))}
           </label>
         ) : null}
         {body.torqueNm !== undefined || body.safetyCritical ? (
-          <FigureInput of={torque} label="Tightened to" className="w-36" />
+          <FigureInput of={torque} label={wording.tightenedTo} className="w-36" />
         ) : null}
-        <Button onClick={() => void put()}>{back ? 'Enter it again' : 'Refitted'}</Button>
+        <Button onClick={() => void put()}>{back ? wording.enterItAgain : wording.refitted}</Button>
       </div>
       {body.safetyCritical ? (
-        <div className="flex flex-wrap gap-2" role="group" aria-label={`Fasteners of ${body.what}`}>
+        <div className="flex flex-wrap gap-2" role="group" aria-label={wording.fastenersOf(body.what)}>
           {Array.from({ length: count }, (_, i) => i + 1).map((number) => {
             const entry = signed.get(number);
             return entry ? (
@@ -180,7 +183,7 @@ function Back({ open, part: { off, back, signed } }: { open: OpenJob; part: Remo
               </span>
             ) : (
               <Button key={number} disabled={!back} onClick={() => void sign(number)}>
-                Sign for {number}
+                {wording.signFor(number)}
               </Button>
             );
           })}

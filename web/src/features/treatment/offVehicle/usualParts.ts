@@ -1,3 +1,5 @@
+import * as wording from '@white-ember/core/words/screens/treatment';
+import * as common from '@white-ember/core/words/screens/common';
 import type { PartId, SingleUse } from '@white-ember/core/ledger';
 
 /** What usually has to come off on the way to a filter: one tap fills the form. */
@@ -11,17 +13,17 @@ export interface UsualPart {
 }
 
 export const USUAL_PARTS: readonly UsualPart[] = [
-  { what: 'Heat shield' },
-  { what: 'ΔP hoses', part: 'dp-sensor' },
-  { what: 'EGT before the filter', part: 'egt3', connectors: ['EGT 3'] },
-  { what: 'EGT after the filter', part: 'egt4', connectors: ['EGT 4'] },
-  { what: 'Front pipe', singleUse: [{ what: 'seal', count: 1 }] },
-  { what: 'Rear pipe', singleUse: [{ what: 'seal', count: 1 }] },
-  { what: 'Band clamp', singleUse: [{ what: 'clamp', count: 1 }] },
-  { what: 'Bracket' },
-  { what: 'Cross-member', safetyCritical: true, helper: true },
-  { what: 'Engine mount', safetyCritical: true },
-  { what: 'Drive shaft', safetyCritical: true, singleUse: [{ what: 'nut', count: 1 }] },
-  { what: 'Steering column joint', safetyCritical: true, singleUse: [{ what: 'bolt', count: 1 }] },
-  { what: 'Filter', part: 'filter', helper: true },
+  { what: wording.heatShield },
+  { what: wording.deltapHoses, part: 'dp-sensor' },
+  { what: wording.egtBeforeTheFilter, part: 'egt3', connectors: [common.egt3] },
+  { what: wording.egtAfterTheFilter, part: 'egt4', connectors: [common.egt4] },
+  { what: wording.frontPipe, singleUse: [{ what: 'seal', count: 1 }] },
+  { what: wording.rearPipe, singleUse: [{ what: 'seal', count: 1 }] },
+  { what: wording.bandClamp, singleUse: [{ what: 'clamp', count: 1 }] },
+  { what: wording.bracket },
+  { what: wording.crossMember, safetyCritical: true, helper: true },
+  { what: wording.engineMount, safetyCritical: true },
+  { what: wording.driveShaft, safetyCritical: true, singleUse: [{ what: 'nut', count: 1 }] },
+  { what: wording.steeringColumnJoint, safetyCritical: true, singleUse: [{ what: 'bolt', count: 1 }] },
+  { what: common.filter, part: 'filter', helper: true },
 ];

@@ -1,0 +1,74 @@
+export const menuOf = (name: string): string => `Menu of ${name}`;
+export const daylightColours = 'Daylight colours';
+export const bayColoursDark = 'Bay colours (dark)';
+export const units = (pressure: string, temperature: string): string =>
+  `Units: ${pressure}, ${temperature} …`;
+export const fleetWhoIsDueNext = 'Fleet: who is due next';
+export const signOutWithUnsentEntries = 'Sign out with unsent entries?';
+export const notWithTheServerYetTheyStay = (part: string): string =>
+  `${part} not with the server yet. They stay on this device and are sent when you sign in here again.`;
+export const oneEntryIs = 'One entry is';
+export const entriesAre = (length: number): string => `${length} entries are`;
+export const liveValuesOfThisJob = 'Live values of this job';
+export const recordedLogsOfThisJob = 'Recorded logs of this job';
+export const themeNightContrast = 'theme night contrast';
+export const unitsAndLanguage = 'Units and language';
+export const mbarPsiKpaBarCelsiusFahrenheit =
+  'mbar psi kpa bar celsius fahrenheit miles pounds settings pressure temperature';
+export const keys = 'Keys';
+export const helpShortcutsKeyboard = 'help shortcuts keyboard';
+export const find = 'Find';
+export const findAJobOrCommand = 'Find a job or command';
+export const plateCustomerCheckPartCodeLimit = 'Plate, customer, check, part, code, limit …';
+export const nothingFound = 'Nothing found.';
+export const job = (number: number): string => `job ${number} ·`;
+export const views = 'Views';
+export const findCtrlK = 'Find (Ctrl K)';
+export const thisPageStoppedWorking = 'This page stopped working';
+export const thereIsNoSuchPage = 'There is no such page';
+export const nothingYouEnteredIsLostItIs =
+  'Nothing you entered is lost: it is kept on this device. Reload the page to continue.';
+export const theAddressMayBeOldOrMistyped = 'The address may be old, or mistyped.';
+export const entriesOnThisDeviceAreKeptAnd =
+  'Entries on this device are kept and sent when the server is back.';
+export const skipToContent = 'Skip to content';
+export const pressure = 'Pressure';
+export const temperature = 'Temperature';
+export const distanceAndSpeed = 'Distance and speed';
+export const sootAndAsh = 'Soot and ash';
+export const weight = 'Weight';
+export const fluids = 'Fluids';
+export const length = 'Length';
+export const metric = 'Metric';
+export const usCustomary = 'US customary';
+export const setsOfUnits = 'Sets of units';
+export const forReadingAndTypingOnThisDevice =
+  'For reading and typing on this device; what is stored stays the same.';
+export const numbersAndDates = 'Numbers and dates';
+export const asThisDevice = 'As this device';
+export const cautionsAndCustomersReport = 'Cautions and customer’s report';
+export const dpDeltaPDifferentialPressure = 'dp delta p differential pressure';
+export const exhaustTemperatureThermocouple = 'exhaust temperature thermocouple probe';
+export const chargerVgt = 'charger vgt';
+export const vgtGeometryActuator = 'vgt geometry actuator';
+export const lineTube = 'line tube';
+export const docCat = 'doc cat';
+export const regenBurn = 'regen burn';
+export const mafAirflowMeter = 'maf airflow meter';
+export const exhaustPressureSensor = 'exhaust pressure sensor';
+export const electricBox = 'electric box';
+export const keyFind = 'Ctrl or ⌘ K';
+export const findAnything = 'Find a job, check, part, code, cause, limit or page';
+export const thisSheet = 'This sheet';
+export const keyJobs = 'G then J';
+export const keyVehicles = 'G then V';
+export const keyFleet = 'G then F';
+export const keyLimits = 'G then L';
+export const daylightOrBay = 'Daylight or Bay';
+export const onAJobNextStep = 'On a job: do the next step';
+export const onAJobStage = 'On a job: work at that stage';
+export const liveSimulated = 'Live, simulated vehicle: key on, start, idle, holds, snap, off';
+export const keyLive = 'C R F, space';
+export const liveActs = 'Live: connect, record, arm’s length, mark a moment';
+export const onLogTraces = 'On log traces: zoom, move, whole log';
+export const closeTheSheet = 'Close the open sheet';

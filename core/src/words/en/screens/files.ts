@@ -1,0 +1,1 @@
+export const waitsForTheNetworkAt = 'waits for the network at ';

@@ -1,0 +1,27 @@
+export const deltapDifferentialPressureSensor = (value: string, name: string): string =>
+  `ΔP ${value}, differential pressure sensor: ${name}`;
+export const deltap = 'ΔP';
+export const lowPipe = (name: string): string => `Low pipe: ${name}`;
+export const low = 'low';
+export const highPipe = (name: string): string => `High pipe: ${name}`;
+export const high = 'high';
+export const exhaustLineOf = (plate: string): string => `Exhaust line of ${plate}`;
+export const noYet = (pressureUnit: string): string => `no ${pressureUnit} yet`;
+export const gas = (temperature: string): string => `gas ${temperature}`;
+export const byTheHighPipe = 'by the high pipe';
+export const byTheSensorsPort = 'by the sensor’s port';
+export const beforeTheTurbo = 'before the turbo';
+export const fluidGoesIn = (what: string): string => `Fluid goes in ${what}`;
+export const fluid = 'fluid';
+export const partsOf = (plate: string): string => `Parts of ${plate}`;
+export const differentialPressureSensor = 'differential pressure sensor';
+export const fluidWithin = '↑ fluid';
+export const turbine = 'Turbine';
+export const catalyst = 'Catalyst';
+export const scrBrick = 'SCR brick';
+export const silencer = 'Silencer';
+export const tail = 'Tail';
+export const nothingReadYet = 'Nothing read yet';
+export const holdAtRpm = (what: number): string => `hold at ${what} rpm`;
+export const highPipeTitle = 'High pipe';
+export const lowPipeTitle = 'Low pipe';

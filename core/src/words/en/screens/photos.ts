@@ -1,0 +1,3 @@
+export const photos = 'Photos';
+export const takeOrChooseAPhoto = 'Take or choose a photo';
+export const photoWithoutACaption = 'Photo without a caption';

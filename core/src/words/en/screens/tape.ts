@@ -1,0 +1,12 @@
+export const tape = 'Tape';
+export const today = 'Today';
+export const slim = 'Slim';
+export const whole = 'Whole';
+export const tapeWithin = 'tape';
+export const tapeWithCount = (count: string): string => `Tape: ${count}`;
+export const stage = (what: number): string => `Stage ${what}:`;
+export const hasEntries = 'has entries';
+export const lookBackAlongTheTape = 'Look back along the tape';
+export const end = 'end';
+export const backAt = (at: string): string => `back at ${at}`;
+export const waitingToBeSent = ', waiting to be sent';

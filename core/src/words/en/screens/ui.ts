@@ -1,0 +1,3 @@
+export const english = 'English';
+export const deutsch = 'Deutsch';
+export const close = 'Close';

@@ -1,0 +1,1 @@
+export const noLogIsOpen = 'No log is open';
