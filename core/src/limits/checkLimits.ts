@@ -296,7 +296,7 @@ export const CHECK_LIMITS = {
   },
   oilLevelHigh: {
     label: say('limits.oil-on-the-dipstick-above'),
-    unit: 'of min to max',
+    unit: say('limits.unit-of-min-to-max'),
     value: 1.05,
     low: 1,
     high: 2,

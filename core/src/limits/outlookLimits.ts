@@ -104,7 +104,7 @@ export const OUTLOOK_LIMITS = {
   },
   regenCloserPercent: {
     label: say('limits.regenerations-come-closer-together-warned'),
-    unit: '% of before',
+    unit: say('limits.unit-percent-of-before'),
     value: 70,
     low: 20,
     high: 95,

@@ -95,7 +95,7 @@ export const PROOF_LIMITS = {
   },
   resetKeyCycles: {
     label: say('limits.ignition-cycles-after-codes'),
-    unit: 'cycles',
+    unit: say('limits.unit-cycles'),
     value: 2,
     low: 1,
     high: 10,
@@ -113,7 +113,7 @@ export const PROOF_LIMITS = {
   },
   comesBackWithinDays: {
     label: say('limits.the-same-where-the-distance'),
-    unit: 'days',
+    unit: say('limits.unit-days'),
     value: 45,
     low: 2,
     high: 400,

@@ -78,7 +78,7 @@ export const RUN_LIMITS = {
   },
   flowKeptPercent: {
     label: say('limits.flow-kept-up-while'),
-    unit: '% of the highest',
+    unit: say('limits.unit-percent-of-the-highest'),
     value: 60,
     low: 20,
     high: 95,
@@ -160,7 +160,7 @@ export const RUN_LIMITS = {
   },
   mostRuns: {
     label: say('limits.runs-one-after-the-other'),
-    unit: 'runs',
+    unit: say('limits.unit-runs'),
     value: 2,
     low: 1,
     high: 5,

@@ -11,7 +11,7 @@ export type Verdict = (typeof VERDICTS)[number];
 export interface Judgement {
   readonly name: Said;
   readonly value: number;
-  readonly unit: string;
+  readonly unit: Said;
   readonly limit: number;
   readonly sense: 'at most' | 'at least';
   readonly holds: boolean;

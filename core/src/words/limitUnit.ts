@@ -1,5 +1,6 @@
 import { fromBase, toBase, unitLabel, type Unit } from '../quantities/index.ts';
-import type { Measures } from './measures.ts';
+import type { Said } from './message.ts';
+import type { Words } from './words.ts';
 
 /** How a limit is written for a person: its unit, and its value there and back. */
 export interface LimitUnit {
@@ -27,13 +28,14 @@ const MONEY = '¤';
  * The unit of a limit as this person reads it. What is per something goes by both; physical constants and shares stay as they are.
  * `difference`: degrees between two temperatures, which have no zero of their own.
  */
-export function limitUnit(unit: string, difference: boolean, measures: Measures): LimitUnit {
-  const { units } = measures;
+export function limitUnit(unit: Said, difference: boolean, words: Words): LimitUnit {
+  const { units } = words;
+  if (typeof unit !== 'string') return scaled(words.say(unit), 1);
   const degrees = units.temperature === 'degF' ? 1.8 : 1;
   const miles = units.distance === 'mi' ? 1.609344 : 1;
   const temperature = unitLabel(units.temperature);
   const distance = unitLabel(units.distance);
-  if (unit.startsWith(MONEY)) return scaled(unit.replace(MONEY, measures.currencySign()), 1);
+  if (unit.startsWith(MONEY)) return scaled(unit.replace(MONEY, words.currencySign()), 1);
   switch (unit) {
     case '°C':
       if (difference) return scaled(temperature, degrees);
@@ -45,7 +47,7 @@ export function limitUnit(unit: string, difference: boolean, measures: Measures)
         ? scaled(`${temperature}/in`, degrees * 2.54)
         : scaled(`${temperature}/cm`, degrees);
     case 'g/L on 100 km': {
-      const loading = measures.chosen('gPerL');
+      const loading = words.chosen('gPerL');
       return scaled(`${unitLabel(loading)} on 100 ${distance}`, fromBase(1, loading) * miles);
     }
     case '× on 1000 km':
@@ -53,7 +55,7 @@ export function limitUnit(unit: string, difference: boolean, measures: Measures)
   }
   const base = BY_LABEL.get(unit);
   if (base === undefined) return scaled(unit, 1);
-  const shown = measures.chosen(base);
+  const shown = words.chosen(base);
   return {
     label: unitLabel(shown),
     shown: (held) => fromBase(toBase(held, base), shown),

@@ -17,7 +17,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['1 … 8', wording.onAJobStage],
   ['K S I J H N O', wording.liveSimulated],
   [wording.keyLive, wording.liveActs],
-  ['+ and −, ← and →, 0', wording.onLogTraces],
+  [wording.keyTraces, wording.onLogTraces],
   ['Escape', wording.closeTheSheet],
 ];
 

@@ -1,3 +1,4 @@
+import * as wording from '@white-ember/core/words/screens/data';
 import { createAsyncThunk, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry, EntryBody, NewEntry } from '@white-ember/core/ledger';
@@ -105,7 +106,7 @@ export const addEntry = createAsyncThunk<
   { state: RootState; dispatch: AppDispatch }
 >('outbox/add', async ({ jobId, body, supersedes }, { dispatch, getState }) => {
   const memberId = api.endpoints.session.select()(getState()).data?.member?.id;
-  if (!memberId) throw new Error('Sign in first');
+  if (!memberId) throw new Error(wording.signInFirst);
   const entry: NewEntry = {
     id: uuidv7(),
     deviceTime: new Date(serverNow()).toISOString(),
@@ -130,9 +131,7 @@ async function sendAtOnce(dispatch: AppDispatch, { jobId, entry }: Waiting): Pro
   const sent = await dispatch(api.endpoints.appendEntry.initiate({ jobId, entry }));
   if (!sent.data) {
     const { title, detail } = problemOf(sent.error);
-    throw new Error(
-      `Not entered. This browser cannot keep entries, and the server did not take it: ${detail ?? title}`,
-    );
+    throw new Error(wording.notEnteredAtAll(detail ?? title));
   }
   dispatch(stored(sent.data));
 }

@@ -26,7 +26,7 @@ export const faults = {
       high,
       unit,
       difference,
-    }: { label: Said; low: number; high: number; unit: string; difference: boolean },
+    }: { label: Said; low: number; high: number; unit: Said; difference: boolean },
     w: Words,
   ) => {
     const its = limitUnit(unit, difference, w);

@@ -2,6 +2,12 @@ import type { Said } from '../message.ts';
 import type { Words } from '../words.ts';
 
 export const limits = {
+  'unit-percent-of-before': '% of before',
+  'unit-cycles': 'cycles',
+  'unit-days': 'days',
+  'unit-of-min-to-max': 'of min to max',
+  'unit-percent-of-the-highest': '% of the highest',
+  'unit-runs': 'runs',
   'coolant-plateau-that-inhibits-regeneration': 'Coolant plateau that inhibits regeneration, below',
   'a-thermostat-stuck-open-between': 'A thermostat stuck open; between this and warm enough it is a watch.',
   'regeneration-seen-temperature-before': 'Regeneration seen, temperature before the filter above',
@@ -352,8 +358,8 @@ export const limits = {
     'Half of what is usual without a filter: ash and fuel come with the oil. The maker’s figure wins.',
   'regenerations-come-closer-together-warned': 'Regenerations come closer together: warned of below',
   'a-third-less-between-two': 'A third less between two is more than season and use make.',
-  'must-not-exceed': ({ other, value, unit }: { other: Said; value: number; unit: string }, w: Words) =>
-    `must not exceed “${w.say(other)}” ${w.figure(value, unit)}`,
+  'must-not-exceed': ({ other, value, unit }: { other: Said; value: number; unit: Said }, w: Words) =>
+    `must not exceed “${w.say(other)}” ${w.figure(value, w.say(unit))}`,
   'gas-before-the-filter': 'Gas before the filter in a hold or on the drive rises freely past',
   'a-cool-exhaust-means-regeneration': 'A cool exhaust means regeneration is inhibited.',
   'drive-after-the-work': 'Drive after the work, at least',

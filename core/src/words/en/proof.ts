@@ -336,7 +336,7 @@ export const proof = {
       unit,
       sense,
       limit,
-    }: { name: Said; value: number; unit: string; sense: string; limit: number },
+    }: { name: Said; value: number; unit: Said; sense: string; limit: number },
     w: Words,
-  ) => `${w.say(name)} is ${w.figure(value, unit)}, wanted ${sense} ${w.figure(limit, unit)}.`,
+  ) => `${w.say(name)} is ${w.figure(value, w.say(unit))}, wanted ${sense} ${w.figure(limit, w.say(unit))}.`,
 } as const;

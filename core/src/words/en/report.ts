@@ -172,7 +172,7 @@ export const report = {
       filter,
     }: {
       profile: { family: string | undefined; version: number } | undefined;
-      limits: readonly { label: Said; value: number; unit: string }[];
+      limits: readonly { label: Said; value: number; unit: Said }[];
       filter:
         | { diameterMm: number; lengthMm: number; cpsi: number; wallMm: number; basis: string }
         | undefined;
@@ -183,7 +183,7 @@ export const report = {
       ? `Profile ${profile.family ?? 'general'}, version ${profile.version}.`
       : 'Starting values.';
     const used = limits
-      .map(({ label, value, unit }) => `${w.say(label)} ${w.figure(value, unit)}`)
+      .map(({ label, value, unit }) => `${w.say(label)} ${w.figure(value, w.say(unit))}`)
       .join('; ');
     const size = filter
       ? `${w.length(filter.diameterMm)} × ${w.length(filter.lengthMm)}, ${w.number(filter.cpsi)} cells per square inch, wall ${w.length(filter.wallMm, 2)} (${filter.basis})`

@@ -72,3 +72,4 @@ export const keyLive = 'C R F, space';
 export const liveActs = 'Live: connect, record, arm’s length, mark a moment';
 export const onLogTraces = 'On log traces: zoom, move, whole log';
 export const closeTheSheet = 'Close the open sheet';
+export const keyTraces = '+ and −, ← and →, 0';

@@ -178,3 +178,4 @@ export const isLargerThanTheMbThatThis = (name: string, round: number): string =
 export const theLogIsNotReadYet = 'The log is not read yet';
 export const theFileIsStillOpenHereTry = (title: string, what: string): string =>
   `${title}. ${what} The file is still open here: try again.`;
+export const andThe = ' and the ';

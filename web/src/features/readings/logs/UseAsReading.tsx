@@ -84,7 +84,7 @@ function UseButtons({
       {used.size > 0 ? (
         <Notice
           title={wording.enteredAsTheReadingTheFileIs(
-            [...used].map((purpose) => SAID[purpose]).join(' and the '),
+            [...used].map((purpose) => SAID[purpose]).join(wording.andThe),
           )}
         >
           <Link
