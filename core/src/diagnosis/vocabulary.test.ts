@@ -5,6 +5,7 @@ import { GENERIC, PARAMETERS } from '../codes/index.ts';
 import { DEFAULT_LIMITS } from '../limits/index.ts';
 import { inEnglish } from '../words/index.ts';
 import { sentenceOf } from './sentences.ts';
+import { CAUSES } from './knowledge/causes.ts';
 import {
   evidenceOfCase,
   evidenceOfScan,
@@ -53,6 +54,24 @@ describe('the vocabulary', () => {
         linked.add(cause);
       }
     expect(linked).toEqual(new Set(causes.keys()));
+  });
+
+  it('knows every finding by which a cause says that it is shown', () => {
+    const known = new Set(KNOWN_FINDINGS.map(({ id }) => id));
+    const said = Object.entries(CAUSES).flatMap(([cause, its]) =>
+      'shownBy' in its
+        ? Object.entries(its.shownBy).map(([finding, chance]) => ({ cause, finding, chance }))
+        : [],
+    );
+    expect(said.length).toBeGreaterThan(0);
+    for (const { cause, finding, chance } of said) {
+      expect([...known]).toContain(finding);
+      expect(KNOWN_FINDINGS.find(({ id }) => id === finding)?.links).toContainEqual({
+        cause,
+        chance,
+        how: 'activates',
+      });
+    }
   });
 
   it('reads codes that the tables know, in any notation, and only those that are set', () => {

@@ -29,15 +29,24 @@ export type KnownCheck = CheckNode & {
 };
 
 type CauseEntry = Omit<KnownCause, 'id' | 'forms'> & {
+  readonly shownBy?: Readonly<Record<string, number>>;
   readonly forms?: Readonly<Record<string, Reasoned & { readonly share: number }>>;
 };
 export const KNOWN_CAUSES: readonly KnownCause[] = Object.entries<CauseEntry>(CAUSES).map(
-  ([id, { forms, ...cause }]) => ({
+  ([id, { forms, shownBy: _, ...cause }]) => ({
     ...cause,
     id: id as CauseId,
     ...(forms ? { forms: Object.entries(forms).map(([form, its]) => ({ id: form, ...its })) } : {}),
   }),
 );
+
+/** What causes say of findings that do not speak of them. */
+const shownBySaid = (finding: string): Readonly<Record<string, number>> =>
+  Object.fromEntries(
+    Object.entries<CauseEntry>(CAUSES).flatMap(([cause, { shownBy = {} }]) =>
+      Object.entries(shownBy).flatMap(([id, chance]) => (id === finding ? [[cause, chance] as const] : [])),
+    ),
+  );
 
 /** Not every look finds what is there: a good one clears nine in ten; what is measured seldom errs. */
 const SHOWS_AT_MOST = { looked: 0.9, measured: 0.97, gauged: 0.995 };
@@ -60,7 +69,10 @@ const findingsOf = (
     why,
     from,
     leak: from === 'check' ? Math.max(leak, SLIP_OF_A_LOOK) : leak,
-    links: [...linksFor(shows, 'activates', most), ...linksFor(hides, 'masks', most)],
+    links: [
+      ...linksFor({ ...shows, ...shownBySaid(id) }, 'activates', most),
+      ...linksFor(hides, 'masks', most),
+    ],
     ...(from === 'code' ? { code: true as const } : {}),
   }));
 

@@ -1,3 +1,4 @@
+import { mostly } from '../../checks/index.ts';
 import type { PartId } from '../../ledger/index.ts';
 
 interface CauseForm {
@@ -15,6 +16,8 @@ interface CauseEntry {
   readonly needs?: PartId;
   /** Ways in which it comes, which show different things, and never two at once. */
   readonly forms?: Readonly<Record<string, CauseForm>>;
+  /** Findings that show it and know nothing of it themselves, and how surely: so that one more cause stands in one place. */
+  readonly shownBy?: Readonly<Record<string, number>>;
 }
 
 /**
@@ -228,6 +231,7 @@ export const CAUSES = {
     prior: 0.07,
     why: 'after visits elsewhere',
     needs: 'filter',
+    shownBy: { 'soot-disagrees-with-pressure': mostly },
   },
   'counter-not-reset': {
     prior: 0.06,

@@ -266,7 +266,6 @@ export const LOG_FINDINGS = {
     why: 'one of the two is wrong',
     leak: 0.02,
     shows: {
-      'soot-counter-reset': mostly,
       'ash-full': often,
       'catalyst-restricted:between-taps': often,
       'counter-not-reset': often,
