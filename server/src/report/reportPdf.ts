@@ -166,6 +166,9 @@ function blockOf(block: ReportBlock, width: number, words: Words, images: Report
   }
 }
 
+/** Entries of a record that go to the next page with their heading; a longer one begins where there is room. */
+const RECORD_KEPT_WHOLE = 60;
+
 const sectionOf = (
   section: ReportSection,
   width: number,
@@ -176,7 +179,9 @@ const sectionOf = (
     { text: section.title, style: 'section' },
     ...section.blocks.flatMap((block) => blockOf(block, width, words, images)),
   ],
-  unbreakable: section.blocks.every(({ kind }) => kind !== 'record'),
+  unbreakable: section.blocks.every(
+    (block) => block.kind !== 'record' || block.lines.length <= RECORD_KEPT_WHOLE,
+  ),
 });
 
 /** Halves stand beside each other in twos. */

@@ -12,12 +12,12 @@ export const entries = {
   'work-dwell': ({ work, minutes }: { work: Said; minutes: number }, w: Words) =>
     `${w.within(work)}, dwell ${w.number(minutes)} min`,
   drive: ({ distanceKm }: { distanceKm: number }, w: Words) => `drive ${w.distance(distanceKm)}`,
-  'part-state': ({ part, state }: { part: string; state: string }) =>
-    `${part.replaceAll('-', ' ')} ${state.replaceAll('-', ' ')}`,
+  'part-state': ({ part, state }: { part: string; state: string }, w: Words) =>
+    `${w.within({ say: `parts.${part}` })} ${w.say({ say: `partStates.${state}` })}`,
   check: ({ check }: { check: Said }, w: Words) => `check: ${w.say(check)}`,
   cause: ({ state }: { state: string }) => `cause ${state.replace('-', ' ')}`,
   'known-good': ({ part, changed }: { part: string; changed: Said }, w: Words) =>
-    `known-good ${part.replaceAll('-', ' ')}: ${w.say(changed)}`,
+    `known-good ${w.within({ say: `parts.${part}` })}: ${w.say(changed)}`,
   changed: ({ what, elsewhere }: { what: string; elsewhere: boolean }) =>
     `${what} changed${elsewhere ? ' elsewhere' : ''}`,
   'temporary-repair': 'temporary repair',

@@ -7,14 +7,18 @@ import { useSpoken } from '../../data/words.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { ask, diagnosisRemote, judgementOf, subscribe, type Judgement } from './judging.ts';
 
-/** All that is said of a job now; undefined until it is worked out, and where it is sealed. */
-export function useJudgement({ job: { id }, facts, sealed }: OpenJob): Spoken<Judgement> | undefined {
-  const judgement = useSpoken(useSyncExternalStore(subscribe, () => judgementOf(id)));
+/** A judgement before it is put into words. */
+export function useJudgementInCodes({ job: { id }, facts, sealed }: OpenJob): Judgement | undefined {
+  const judgement = useSyncExternalStore(subscribe, () => judgementOf(id));
   useEffect(() => {
     if (!sealed) ask(id, facts);
   }, [id, facts, sealed]);
   return sealed ? undefined : judgement;
 }
+
+/** All that is said of a job now; undefined until it is worked out, and where it is sealed. */
+export const useJudgement = (open: OpenJob): Spoken<Judgement> | undefined =>
+  useSpoken(useJudgementInCodes(open));
 
 /** What is likely behind a job: sealed with it, or as it is judged now; undefined while nothing is known. */
 export function useDiagnosis(open: OpenJob): Spoken<Diagnosis> | undefined {

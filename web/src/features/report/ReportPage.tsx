@@ -13,6 +13,7 @@ import { Button } from '../../ui/Button.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
 import { WithJob } from '../../job/WithJob.tsx';
 import { ReportSheet } from './ReportSheet.tsx';
+import { useAdvice } from './useAdvice.ts';
 import { VERSION_LABELS } from './SendReport.tsx';
 
 /** What the customer and the next technician take away: two A4 pages, as page, on paper and as PDF. */
@@ -28,7 +29,9 @@ export function ReportPage() {
 const OUTLINED =
   'font-head font-semibold min-h-14 px-4 border-2 border-ink rounded-sm inline-flex items-center';
 
-function JobReport({ open: { job, vehicle, inCodes, limits } }: { open: OpenJob }) {
+function JobReport({ open }: { open: OpenJob }) {
+  const { job, vehicle, inCodes, limits } = open;
+  const advice = useAdvice(open);
   const session = useSessionQuery();
   const { data: told } = useVehicleOutlookQuery(vehicle.id);
   const [params, setParams] = useSearchParams();
@@ -49,11 +52,12 @@ function JobReport({ open: { job, vehicle, inCodes, limits } }: { open: OpenJob 
           told: job.seal?.told ?? told,
           limitsProfile: job.limitsProfile,
           workshop: job.seal?.workshop ?? session.data?.workshop?.name ?? '',
+          advice,
         },
         version,
         words,
       ),
-    [inCodes, job, vehicle, limits, told, session.data, words, version],
+    [inCodes, job, vehicle, limits, told, session.data, words, version, advice],
   );
   const pdf = new URLSearchParams({
     version,
