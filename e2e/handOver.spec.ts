@@ -9,6 +9,13 @@ test('a report is given away by a link and by a letter, seen without signing in,
 }) => {
   await signIn(page, site);
   const id = await openJob(page, site, 'KE 417 QR', 'hand-over');
+  // Not signed off: the report says what the bar and the list say of now.
+  const next = page.getByRole('region', { name: 'Next step' });
+  await expect(next.getByRole('button').first()).toBeEnabled();
+  const asked = (await next.locator('p').first().locator('span').nth(1).innerText()).trim();
+  await page.goto(`${site.address}/jobs/${id}/report`);
+  await expect(page.getByText(new RegExp(`Next: ?${asked.replace(/[.()?]/g, '\\$&')}`))).toBeVisible();
+  await page.goBack();
   const away = page.getByRole('region', { name: 'Share the report' });
   await away.getByRole('button', { name: 'Make a link' }).click();
   const link = away.getByLabel(/^Link, made/);
