@@ -1,5 +1,5 @@
 export { spawnBounded, type Limits, type Spawned } from './spawnBounded.ts';
-export { describeOutrun, outrunOf, type Outrun } from './outrun.ts';
+export { outrunOf, type Outrun } from './outrun.ts';
 export { FrameReader, frame, MOST_FRAME_BYTES } from './frames.ts';
 export { runBounded, type BoundedRun } from './runBounded.ts';
 export { giveFrames } from './giveFrames.ts';

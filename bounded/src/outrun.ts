@@ -1,21 +1,5 @@
-import type { Limits } from './spawnBounded.ts';
-
 /** How a process ended that did not end by itself. */
 export type Outrun = 'time' | 'memory' | 'stopped';
-
-const MEGABYTE = 1024 * 1024;
-
-/** A sentence part: "could not be read: …". */
-export function describeOutrun(outrun: Outrun, { timeMs, memoryBytes }: Limits): string {
-  switch (outrun) {
-    case 'time':
-      return `reading it takes longer than the ${Math.round(timeMs / 1000)} s that a file of this size is given`;
-    case 'memory':
-      return `reading it takes more than the ${Math.round(memoryBytes / MEGABYTE)} MB that a file of this size is given`;
-    case 'stopped':
-      return 'reading it stopped unexpectedly: the file is damaged or made to harm';
-  }
-}
 
 /** Words by which a runtime says that it was refused memory. */
 const NO_MEMORY =

@@ -1,7 +1,8 @@
+import { plainly, say } from '@white-ember/core/words';
 import { told } from './told.ts';
 import { once } from 'node:events';
 import { statSync } from 'node:fs';
-import { describeOutrun, outrunOf, spawnBounded } from '@white-ember/bounded';
+import { outrunOf, spawnBounded } from '@white-ember/bounded';
 import { openTimeLimitMs, readMemoryLimitBytes } from '@white-ember/core/readings';
 
 /** Says to a process of ours that it runs within limits already. */
@@ -48,9 +49,8 @@ export async function runWithinLimits(args: readonly string[]): Promise<number |
   const [status, signal] = (await once(child, 'close')) as [number | null, NodeJS.Signals | null];
   const outrun = outrunOf({ status, signal, said, outOfTime: outOfTime() });
   if (outrun !== undefined) {
-    process.stderr.write(
-      told('of-the-files', { files: files.join(', '), limits: describeOutrun(outrun, limits) }),
-    );
+    const why = plainly(say('faults.outrun', { how: outrun, ...limits }));
+    process.stderr.write(told('of-the-files', { files: files.join(', '), limits: why }));
     return 2;
   }
   process.stderr.write(said);

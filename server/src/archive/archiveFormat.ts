@@ -1,3 +1,4 @@
+import { fault, say } from '@white-ember/core/words';
 import { z } from 'zod';
 import { sealSchema } from '@white-ember/core/contract';
 import { entryBodySchema } from '@white-ember/core/ledger';
@@ -18,7 +19,7 @@ const moment = z
   .string()
   .regex(
     /^\d{4,6}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,6})?(?:Z|[+-]\d\d(?::\d\d){0,2})(?: BC)?$/,
-    'must be a moment, as 2026-05-11T08:00:00+00:00',
+    fault(say('faults.moment')),
   );
 const hash = z.string().max(128);
 const json = z.record(z.string(), z.unknown());
@@ -107,10 +108,7 @@ export const ARCHIVE_TABLES = {
   job_seal: z.strictObject({
     job_id: id,
     entry_id: id,
-    seal: z.custom<object>(
-      (value) => sealSchema.safeParse(value).success,
-      'is not what a job is sealed with',
-    ),
+    seal: z.custom<object>((value) => sealSchema.safeParse(value).success, fault(say('faults.no-seal'))),
     sealed_at: moment,
   }),
   blob: z.strictObject({ id, size_bytes: count, sha256: z.string().regex(/^[0-9a-f]{64}$/) }),
@@ -198,12 +196,12 @@ export const tableFile = (table: ArchiveTable): string => `tables/${table}.jsonl
 export const rawFile = (blobId: string): string => `files/${blobId}`;
 
 export const manifestSchema = z.object({
-  format: z.literal(ARCHIVE_FORMAT, 'This is no archive of a workshop'),
+  format: z.literal(ARCHIVE_FORMAT, fault(say('faults.no-archive'))),
   version: z
     .number()
     .refine(
       (version) => READ_VERSIONS.includes(version),
-      `Archives of versions ${READ_VERSIONS.join(' and ')} are read here`,
+      fault(say('faults.archive-versions', { versions: READ_VERSIONS })),
     ),
   software: z.string(),
   madeAt: moment,

@@ -1,4 +1,4 @@
-import { say, type Said } from '@white-ember/core/words';
+import { plainly, type Said, say } from '@white-ember/core/words';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { linesIn, type OpenZip } from '@white-ember/bounded';
@@ -28,7 +28,7 @@ export const firstIssue = (error: z.ZodError): string => {
   const [issue] = error.issues;
   return issue
     ? `${issue.path.join('.')}${issue.path.length > 0 ? ': ' : ''}${issue.message}`
-    : 'is not right';
+    : plainly(say('faults.not-right'));
 };
 
 export type Row = Record<string, unknown> & { readonly id?: string };

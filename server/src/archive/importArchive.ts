@@ -1,4 +1,4 @@
-import { say } from '@white-ember/core/words';
+import { plainly, say } from '@white-ember/core/words';
 import { Refusal } from '../http/problem.ts';
 import type { UploadedFile } from '../uploads/uploadTaker.ts';
 import { FileNotReadable, type FileReaders } from '../reading/fileReaders.ts';
@@ -30,7 +30,7 @@ export async function importArchive(
       nothing,
       async (frames) => {
         const answer = await frames.next();
-        if (answer.done) throw new FileNotReadable('reading it stopped unexpectedly');
+        if (answer.done) throw new FileNotReadable(plainly(say('faults.reading-stopped')));
         const said = JSON.parse(answer.value.toString()) as ImportAnswer;
         if (said.ok) return said.takenIn;
         throw new Refusal(said.status, said.title, said.detail);

@@ -1,4 +1,4 @@
-import { say } from '@white-ember/core/words';
+import { plainly, say } from '@white-ember/core/words';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { Mail, NewShare, ReportChoice, Share } from '@white-ember/core/report';
 import { notFound, Refusal } from '../http/problem.ts';
@@ -48,9 +48,7 @@ export async function heldOff(
   const job = await manager.findOneBy(JobEntity, { id: jobId, workshopId });
   if (!job) throw notFound(say('refusals.the-job'));
   const { signOffBy } = await manager.findOneByOrFail(WorkshopEntity, { id: workshopId });
-  return signOffBy === 'lead' && !job.summary.signedOff
-    ? 'In this workshop a lead signs a job off before its report leaves.'
-    : undefined;
+  return signOffBy === 'lead' && !job.summary.signedOff ? plainly(say('faults.lead-signs-off')) : undefined;
 }
 
 /** Makes a link to the report of a job, once however often it is asked for. */

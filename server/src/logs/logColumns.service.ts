@@ -1,4 +1,4 @@
-import { say } from '@white-ember/core/words';
+import { plainly, say } from '@white-ember/core/words';
 import { printable } from '@white-ember/core/text';
 import type { DataSource, EntityManager } from 'typeorm';
 import { frame } from '@white-ember/bounded';
@@ -48,7 +48,7 @@ async function storeColumns(
     for (let part = 0; part * PART_NUMBERS < length; part++) {
       const next = await parts.next();
       // It was ended while it answered: the transaction goes back, and why is known by now.
-      if (next.done) throw new FileNotReadable('reading it stopped unexpectedly');
+      if (next.done) throw new FileNotReadable(plainly(say('faults.reading-stopped')));
       await manager.insert(LogColumnPartEntity, { logId: row.logId, arrayPosition, part, bytes: next.value });
     }
   }
@@ -73,7 +73,7 @@ async function readColumns(
       () => readBlob(db, stored.blobId),
       async (frames) => {
         const first = await frames.next();
-        if (first.done) throw new FileNotReadable('reading it stopped unexpectedly');
+        if (first.done) throw new FileNotReadable(plainly(say('faults.reading-stopped')));
         const said = JSON.parse(first.value.toString()) as ReadLogAnswer;
         if (!said.ok) throw new FileNotReadable(said.why);
         const row = {

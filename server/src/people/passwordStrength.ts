@@ -1,4 +1,4 @@
-import { say } from '@white-ember/core/words';
+import { plainly, say } from '@white-ember/core/words';
 import type { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import { Refusal } from '../http/problem.ts';
 
@@ -35,6 +35,6 @@ export async function refuseWeakPassword(password: string, about: readonly strin
   );
   if (score >= LEAST_SCORE) return;
   const why = [feedback.warning, ...feedback.suggestions].filter(Boolean).join(' ');
-  const said = `Password: too easy to guess. ${why}`.trim();
+  const said = plainly(say('faults.weak-password', { why }));
   throw new Refusal(400, say('refusals.the-input-is-not-right'), said, { password: said });
 }

@@ -1,4 +1,4 @@
-import { say } from '@white-ember/core/words';
+import { plainly, say } from '@white-ember/core/words';
 import type { Request } from 'express';
 import type { DataSource, EntityManager } from 'typeorm';
 import {
@@ -79,7 +79,7 @@ async function checkSecondFactor(db: DataSource, member: Member, code: string | 
   const { id, totpSecret, totpStep, recoveryHashes } = member;
   if (totpSecret === null) return true;
   if (code === undefined || code === '') {
-    const wanted = 'Enter the six digits of your authenticator, or a recovery code.';
+    const wanted = plainly(say('faults.code-wanted'));
     throw new Refusal(401, say('refusals.a-code-is-needed-too'), wanted, { code: wanted });
   }
   const step = /^\d{6}$/.test(code) ? stepOfCode(totpSecret, code, Number(totpStep ?? 0)) : undefined;

@@ -1,4 +1,4 @@
-import { say } from '@white-ember/core/words';
+import { plainly, say } from '@white-ember/core/words';
 import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
 import type { Response } from 'express';
@@ -24,13 +24,13 @@ export const makeCopies = (
 ): Promise<MadeCopy[]> =>
   readers.run(person, 'readPhoto', LIMITS, file, async (frames) => {
     const first = await frames.next();
-    if (first.done) throw new FileNotReadable('reading it stopped unexpectedly');
+    if (first.done) throw new FileNotReadable(plainly(say('faults.reading-stopped')));
     const said = JSON.parse(first.value.toString()) as ReadPhotoAnswer;
     if (!said.ok) throw new FileNotReadable(said.why);
     const made: MadeCopy[] = [];
     for (const copy of said.copies) {
       const next = await frames.next();
-      if (next.done) throw new FileNotReadable('reading it stopped unexpectedly');
+      if (next.done) throw new FileNotReadable(plainly(say('faults.reading-stopped')));
       made.push({ ...copy, bytes: next.value });
     }
     return made;

@@ -1,3 +1,4 @@
+import { plainly, say } from '@white-ember/core/words';
 import sharp, { type Sharp } from 'sharp';
 import { giveFrames } from '@white-ember/bounded';
 import type { PhotoSize } from '../database/entities/photoCopy.entity.ts';
@@ -67,8 +68,8 @@ async function* readPhoto(): AsyncGenerator<Uint8Array> {
   } catch (error) {
     const { message } = error as Error;
     const why = /pixel limit/.test(message)
-      ? `it has more than ${MOST_POINTS / 1e6} million points`
-      : 'it is damaged, or no picture';
+      ? plainly(say('faults.photo-too-large', { millions: MOST_POINTS / 1e6 }))
+      : plainly(say('faults.photo-damaged'));
     yield answer({ ok: false, why });
     return;
   }

@@ -1,6 +1,7 @@
+import { plainly, say } from '@white-ember/core/words';
 import { join } from 'node:path';
 import pLimit, { type LimitFunction } from 'p-limit';
-import { describeOutrun, runBounded, type Limits } from '@white-ember/bounded';
+import { runBounded, type Limits } from '@white-ember/bounded';
 
 /** Programs that read files from outside, each a bundle of its own beside the server's. */
 export type ReaderProgram = 'readLog' | 'readPhoto' | 'importArchive';
@@ -50,10 +51,10 @@ export class FileReaders {
         result = await work(run.frames);
       } catch (error) {
         const outrun = run.outrun();
-        throw outrun ? new FileNotReadable(describeOutrun(outrun, limits)) : error;
+        throw outrun ? new FileNotReadable(plainly(say('faults.outrun', { how: outrun, ...limits }))) : error;
       }
       const outrun = run.outrun();
-      if (outrun) throw new FileNotReadable(describeOutrun(outrun, limits));
+      if (outrun) throw new FileNotReadable(plainly(say('faults.outrun', { how: outrun, ...limits })));
       return result;
     });
   }

@@ -8,7 +8,7 @@ import type { Task } from '@white-ember/core/contract';
  */
 export function calendarOf(tasks: readonly Task[], workshop: string, words: Words, now = new Date()): string {
   const calendar = ical({
-    name: `${workshop}: to do`,
+    name: words.say(say('text.calendar-name', { workshop })),
     prodId: { company: 'White Ember', product: 'Follow-ups', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
   });

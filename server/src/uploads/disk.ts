@@ -1,4 +1,4 @@
-import { say } from '@white-ember/core/words';
+import { plainly, say } from '@white-ember/core/words';
 import { statfs } from 'node:fs/promises';
 import { Refusal } from '../http/problem.ts';
 
@@ -18,7 +18,7 @@ async function freeBytes(folder: string): Promise<number> {
 export async function diskWarning(folder: string): Promise<string | undefined> {
   const free = await freeBytes(folder).catch(() => Number.POSITIVE_INFINITY);
   return free < LITTLE_FREE_BYTES
-    ? `The disk of the server is nearly full: ${Math.round(free / MEGABYTE)} MB are left. Make room, or nothing can be stored soon.`
+    ? plainly(say('faults.disk-nearly-full', { megabytes: Math.round(free / MEGABYTE) }))
     : undefined;
 }
 

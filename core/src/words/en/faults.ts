@@ -6,6 +6,34 @@ type Of = { readonly field: Said };
 
 /** What is wrong with something that was entered, beside its field. */
 export const faults = {
+  outrun: ({
+    how,
+    timeMs,
+    memoryBytes,
+  }: {
+    how: 'time' | 'memory' | 'stopped';
+    timeMs: number;
+    memoryBytes: number;
+  }) =>
+    ({
+      time: `reading it takes longer than the ${Math.round(timeMs / 1000)} s that a file of this size is given`,
+      memory: `reading it takes more than the ${Math.round(memoryBytes / 1024 ** 2)} MB that a file of this size is given`,
+      stopped: 'reading it stopped unexpectedly: the file is damaged or made to harm',
+    })[how],
+  'reading-stopped': 'reading it stopped unexpectedly',
+  'photo-too-large': ({ millions }: { millions: number }) => `it has more than ${millions} million points`,
+  'photo-damaged': 'it is damaged, or no picture',
+  moment: 'must be a moment, as 2026-05-11T08:00:00+00:00',
+  'no-seal': 'is not what a job is sealed with',
+  'no-archive': 'This is no archive of a workshop',
+  'archive-versions': ({ versions }: { versions: readonly (string | number)[] }) =>
+    `Archives of versions ${versions.join(' and ')} are read here`,
+  'not-right': 'is not right',
+  'weak-password': ({ why }: { why: string }) => `Password: too easy to guess. ${why}`.trim(),
+  'code-wanted': 'Enter the six digits of your authenticator, or a recovery code.',
+  'lead-signs-off': 'In this workshop a lead signs a job off before its report leaves.',
+  'disk-nearly-full': ({ megabytes }: { megabytes: number }) =>
+    `The disk of the server is nearly full: ${megabytes} MB are left. Make room, or nothing can be stored soon.`,
   'enter-a-number': ({ field }: Of, w: Words) => `${w.say(field)}: enter a number`,
   'whole-number': ({ field }: Of, w: Words) => `${w.say(field)}: enter a whole number`,
   'enter-text': ({ field }: Of, w: Words) => `${w.say(field)}: enter text`,

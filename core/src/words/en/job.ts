@@ -22,7 +22,7 @@ export const job = {
   'timer-ended': (
     { clock, what, words, why }: { clock: Said; what: Said; words: Said; why: Said },
     w: Words,
-  ) => `${w.say(clock)}, ${w.within(what)}: ${w.say(words)}${why === '' ? '' : ` (${w.say(why)})`}`,
+  ) => `${w.say(clock)}, ${w.say(what)}: ${w.say(words)}${why === '' ? '' : ` (${w.say(why)})`}`,
   'timer-cut-short': ({ wasMin, meantMin }: { wasMin: number; meantMin: number }, w: Words) =>
     `cut short after ${minutes(wasMin, w)} of ${minutes(meantMin, w)} min`,
   'timer-late': ({ wasMin, overMin }: { wasMin: number; overMin: number }, w: Words) =>

@@ -3,6 +3,7 @@ import type { Words } from '../words.ts';
 
 /** What holds other sentences together. */
 export const text = {
+  'calendar-name': ({ workshop }: { workshop: string }) => `${workshop}: to do`,
   joined: ({ parts, by }: { parts: readonly Said[]; by: string }, w: Words) =>
     parts
       .map((part) => w.say(part))
