@@ -26,9 +26,16 @@ export function LineStrip({
   const row = useRef<HTMLDivElement>(null);
   const inQuestion = selected ?? 'filter';
   useEffect(() => {
-    const its = row.current?.querySelector<HTMLElement>(`[data-part="${inQuestion}"]`);
-    if (!row.current || !its) return;
-    row.current.scrollLeft = its.offsetLeft - (row.current.clientWidth - its.clientWidth) / 2;
+    const strip = row.current;
+    if (!strip) return;
+    // Told once the page is laid out anyway: to ask before lays it out twice.
+    const laidOut = new ResizeObserver(() => {
+      laidOut.disconnect();
+      const its = strip.querySelector<HTMLElement>(`[data-part="${inQuestion}"]`);
+      if (its) strip.scrollLeft = its.offsetLeft - (strip.clientWidth - its.clientWidth) / 2;
+    });
+    laidOut.observe(strip);
+    return () => laidOut.disconnect();
   }, [inQuestion]);
   return (
     <div
