@@ -1,4 +1,14 @@
-import { addEntries, expect, newJob, newJobByHand, openJob, signIn, stage, test } from './setup/site.ts';
+import {
+  addEntries,
+  expect,
+  idOfJob,
+  newJob,
+  newJobByHand,
+  openJob,
+  signIn,
+  stage,
+  test,
+} from './setup/site.ts';
 
 test.describe('the ledger under the hand', () => {
   test('an entry is corrected in its place, and the first one stays in the history', async ({
@@ -71,6 +81,30 @@ test.describe('the ledger under the hand', () => {
     await expect(page).toHaveURL(/at=\d+/);
     await page.getByRole('button', { name: 'Back to now' }).click();
     await expect(page.getByRole('heading', { name: /[Pp]ressure drop at equal flow down/ })).toBeVisible();
+  });
+
+  test('next step and likely causes are there before the page has judged the job, as the list says them', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site);
+    const id = await idOfJob(page, site, 'GT 73 WV');
+    const readAdvice = async (): Promise<
+      { causes?: readonly { probability: number }[]; next?: { title: unknown } } | undefined
+    > =>
+      ((await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as { advice?: object })
+        .advice;
+    await expect.poll(readAdvice).toBeDefined();
+    // What judges never comes.
+    await page.route(/diagnosisWorker/, (route) => route.abort());
+    await openJob(page, site, 'GT 73 WV', 'checks');
+    const next = page.getByRole('region', { name: 'Next step' });
+    await expect(next.getByRole('button').first()).toBeEnabled();
+    await expect(next).not.toContainText('Working out');
+    const likely = page.getByRole('list', { name: 'Likely causes' }).filter({ visible: true });
+    await expect(likely.getByText(/^\d+ %$/).first()).toBeVisible();
+    const [first] = (await readAdvice())?.causes ?? [];
+    await expect(likely).toContainText(`${Math.round(100 * (first?.probability ?? Number.NaN))} %`);
   });
 
   test('what we know folds to a tab that says the gist, and stays so; on a phone it is a row and a sheet', async ({

@@ -31,6 +31,10 @@ export const adviceSchema = z.object({
     .optional(),
   /** The likeliest cause, where one stands out. */
   likely: z.object({ cause: z.string(), probability: z.number() }).optional(),
+  /** What is likely, the likeliest first; absent while nothing is known. */
+  causes: z
+    .array(z.object({ id: z.string(), form: z.string().optional(), probability: z.number() }))
+    .optional(),
   drive: z.enum(['drive', 'limited', 'no']),
   /** The version of the program that worked it out. */
   by: z.string(),

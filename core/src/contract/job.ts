@@ -84,6 +84,8 @@ export const jobSchema = z.object({
   logs: z.array(logSchema),
   /** What was found on other vehicles of its family, where there are any. */
   family: familyFoundSchema.optional(),
+  /** What it came to at its last entry, where that is worked out: it stands on the page until that has judged the job itself. */
+  advice: adviceSchema.optional(),
   /** Of a job that is signed off: what it was signed off with. Vehicle and limits are those of that day. */
   seal: sealSchema.optional(),
   /** The vehicle's next job with what it read and did: it may contradict what this one proved. */

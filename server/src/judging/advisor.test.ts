@@ -50,6 +50,10 @@ describe('the line of a job in the list', () => {
       ...(job.family ? { family: job.family } : {}),
     });
     expect(advice).toEqual(adviceOf(onPage, SOFTWARE));
+    // With the job itself, too: the page shows it until it has judged by itself.
+    expect(job.advice).toEqual(advice);
+    const [likeliest] = onPage.diagnosis.posterior.causes;
+    expect(advice.causes?.[0]).toMatchObject({ id: likeliest?.id, probability: likeliest?.probability });
   });
 
   it('is worked out anew when limits change, and by another version of the program', async () => {

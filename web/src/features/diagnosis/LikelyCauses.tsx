@@ -5,7 +5,7 @@ import { Say } from '../../ui/Say.tsx';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { confirmation, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
-import { caseOfJob } from '@white-ember/core/job';
+import { caseOfJob, LEAST_TOLD } from '@white-ember/core/job';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { Button } from '../../ui/Button.tsx';
 import { useAddEntry } from '../../job/useAddEntry.ts';
@@ -13,19 +13,21 @@ import type { OpenJob } from '../../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 
 const SHOWN = 3;
-const LEAST = 0.12;
 /** What is as likely as not is confirmed by one tap; what is less likely with its reasons in sight. */
 const AT_HAND_PERCENT = 50;
 /** A reason that shifts the odds by less than a tenth is none. */
 const LEAST_WEIGHT = 0.1;
+
+const likelyOf = ({ posterior }: Pick<Diagnosis, 'posterior'>) =>
+  posterior.causes.filter(({ probability }) => probability >= LEAST_TOLD).slice(0, SHOWN);
 
 /** What is likely behind it, each with what speaks for and against, and how it hangs together. */
 export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolean }) {
   const words = useWords();
   const diagnosis = useDiagnosis(open);
   const addEntry = useAddEntry(open.job.id);
-  if (!diagnosis) return null;
-  const likely = diagnosis.posterior.causes.filter(({ probability }) => probability >= LEAST).slice(0, SHOWN);
+  if (!diagnosis) return <LikelyAtFirst open={open} />;
+  const likely = likelyOf(diagnosis);
   const [best] = diagnosis.explanations;
   return (
     <section>
@@ -78,6 +80,30 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
           )}
         </p>
       ) : null}
+    </section>
+  );
+}
+
+/** What was likely at the last entry, as the server had it: there at once, without the reasons that follow. */
+export function LikelyAtFirst({ open: { job, sealed } }: { open: OpenJob }) {
+  const causes = job.advice?.causes;
+  if (sealed || !causes || causes.length === 0) return null;
+  return (
+    <section>
+      <h2 className="text-lg mb-1">{wording.mostLikelyOnArrival}</h2>
+      <ul aria-label={wording.likelyCauses} className="grid gap-1">
+        {causes.map(({ id, form, probability }) => {
+          const percent = Math.round(100 * probability);
+          return (
+            <li key={id}>
+              <details>
+                <LikelyHead id={id} form={form} percent={percent} />
+              </details>
+              {percent >= AT_HAND_PERCENT ? <div className="h-14 mb-2" /> : null}
+            </li>
+          );
+        })}
+      </ul>
     </section>
   );
 }

@@ -9,6 +9,7 @@ import { useWords } from '../../data/words.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { Later } from '../../ui/Later.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { LikelyAtFirst } from '../diagnosis/LikelyCauses.tsx';
 import { useDiagnosis } from '../diagnosis/useDiagnosis.ts';
 import { WhatWeKnow } from './WhatWeKnow.tsx';
 
@@ -62,7 +63,18 @@ export function KnownPanel({ open, canWork }: Of) {
           <span className="sr-only">{wording.foldWhatWeKnow}</span>
         )}
       </button>
-      {folded ? null : <Later>{() => <WhatWeKnow open={open} canWork={canWork} />}</Later>}
+      {folded ? null : (
+        <Later
+          meanwhile={
+            <div className="grid gap-4 content-start">
+              <div className="h-[46px] border-b-2 border-rule lg:mr-11" />
+              <LikelyAtFirst open={open} />
+            </div>
+          }
+        >
+          {() => <WhatWeKnow open={open} canWork={canWork} />}
+        </Later>
+      )}
     </aside>
   );
 }

@@ -100,9 +100,9 @@ export function NextStep({
   const { id: jobId } = open.job;
   // A dwell is waited for before what comes after it.
   const now = useNow(5000);
-  const steps = judgement
-    ? whileWaiting(judgement.next ? [judgement.next, ...judgement.then] : [], open.derived.clocks, now)
-    : whileWaiting([], open.derived.clocks, now);
+  // Until the page has judged the job itself, what the server made of its last entry.
+  const first = judgement ? judgement.next : (open.job.advice?.next as Step | undefined);
+  const steps = whileWaiting(first ? [first, ...(judgement?.then ?? [])] : [], open.derived.clocks, now);
   const [step, ...after] = steps;
   const next = step && tell(step, open.derived);
   const path = next ? pathOf(jobId, next) : undefined;
@@ -135,7 +135,7 @@ export function NextStep({
   }, [leadsOn]);
   const [unfolded, setUnfolded] = useState(false);
   if (open.sealed || !canWork) return null;
-  if (!judgement || !next)
+  if (!next)
     return (
       <section aria-label={wording.nextStep} className={`${AT_HAND} px-3 sm:px-4 min-h-16 content-center`}>
         <p className="text-ink2">{judgement ? wording.nothingLeftToDo : wording.workingOutTheNextStep}</p>

@@ -5,7 +5,6 @@ import { clockName } from '../clocks/clockName.ts';
 import { preferred } from '../../data/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import type { OpenJob } from '../../job/useJob.ts';
-import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { STAGES, type Stage } from '@white-ember/core/job';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
@@ -185,39 +184,64 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProp
             onOpen={() => onEntry(pin.entry)}
           />
         ))}
-        <Slider.Root
-          className="absolute top-0 left-0 h-3.5 select-none touch-none"
-          style={{ width: Math.max(endX, 20) }}
-          min={0}
-          max={Math.max(Math.round(endX), 20)}
-          step={1}
-          value={[Math.round(thumbX)]}
-          onValueChange={([x = 0]) => onAt(x >= Math.round(endX) - 3 ? undefined : layout.msAt(x))}
+        <LookBack
+          endX={Math.max(Math.round(endX), 20)}
+          x={Math.round(thumbX)}
+          onX={(x) => onAt(x >= Math.round(endX) - 3 ? undefined : layout.msAt(x))}
+          says={at === undefined ? wording.nowWithin : clock(at)}
+        />
+        <span
+          aria-hidden
+          className="absolute top-0 w-0.5 h-3.5 pointer-events-none outline-offset-4 peer-focus-visible:outline-2 outline-tape-now"
+          style={{ left: thumbX - 1 }}
         >
-          <Slider.Track className="block h-full" />
-          <Slider.Thumb
-            aria-label={wording.lookBackAlongTheTape}
-            aria-valuetext={at === undefined ? 'now' : clock(at)}
-            className="block relative h-3.5 w-0.5 cursor-ew-resize"
+          <span
+            className={`absolute left-0 border-l-2 border-tape-now ${rows === 0 ? '-top-3.5' : 'top-0'}`}
+            style={{ height: height - 2 }}
+          />
+          <span
+            className={`absolute ${rows === 0 ? '-top-3.5' : 'top-0'} text-[12px] leading-none font-bold text-tape-now whitespace-nowrap bg-tape px-0.5 ${thumbX > width - 90 ? 'right-1' : 'left-1'}`}
           >
-            <span className="absolute -left-3 -top-1 w-6 h-7" />
-            <span
-              className={`absolute left-0 border-l-2 border-tape-now ${rows === 0 ? '-top-3.5' : 'top-0'}`}
-              style={{ height: height - 2 }}
-            />
-            <span
-              className={`absolute ${rows === 0 ? '-top-3.5' : 'top-0'} text-[12px] leading-none font-bold text-tape-now whitespace-nowrap bg-tape px-0.5 ${thumbX > width - 90 ? 'right-1' : 'left-1'}`}
-            >
-              {at === undefined
-                ? layout.nowX === undefined
-                  ? wording.end
-                  : common.now(clock(now))
-                : wording.backAt(clock(at))}
-            </span>
-          </Slider.Thumb>
-        </Slider.Root>
+            {at === undefined
+              ? layout.nowX === undefined
+                ? wording.end
+                : common.now(clock(now))
+              : wording.backAt(clock(at))}
+          </span>
+        </span>
       </div>
     </div>
+  );
+}
+
+/** Half of what a finger takes hold of, px: the range is wider by it on both sides, so that a point on it is a point of the tape. */
+const HALF_HOLD = 12;
+
+/** The hold on the tape, unseen: the browser's own, which asks for no measuring while a page is drawn. */
+function LookBack({
+  endX,
+  x,
+  onX,
+  says,
+}: {
+  endX: number;
+  x: number;
+  onX: (x: number) => void;
+  says: string;
+}) {
+  return (
+    <input
+      type="range"
+      aria-label={wording.lookBackAlongTheTape}
+      aria-valuetext={says}
+      className="peer absolute top-0 h-3.5 m-0 opacity-0 cursor-ew-resize touch-none appearance-none [&::-webkit-slider-thumb]:appearance-none [&::-webkit-slider-thumb]:w-6 [&::-webkit-slider-thumb]:h-7 [&::-moz-range-thumb]:w-6 [&::-moz-range-thumb]:h-7"
+      style={{ left: -HALF_HOLD, width: endX + 2 * HALF_HOLD }}
+      min={0}
+      max={endX}
+      step={1}
+      value={x}
+      onChange={(event) => onX(event.target.valueAsNumber)}
+    />
   );
 }
 

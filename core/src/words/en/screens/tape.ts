@@ -10,3 +10,4 @@ export const lookBackAlongTheTape = 'Look back along the tape';
 export const end = 'end';
 export const backAt = (at: string): string => `back at ${at}`;
 export const waitingToBeSent = ', waiting to be sent';
+export const nowWithin = 'now';
