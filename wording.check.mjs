@@ -76,7 +76,7 @@ const isForMachines = (text) =>
 const IS_NO_LABEL =
   /^white-ember |^(?:correction|vehicle|settled|remains|reading|part|letter|fluid|filter|codes|chemical|check|reset|burn|other|family) (?:…|changed|new|off|site|note)|Barlow|^[a-z-]+\(|^[^\p{L}]*0$|^limit …$/u;
 const isClasses = (words) =>
-  words.split(' ').every((word) => /^(?:…|-?[a-z][\w:/.()[\]!%+#-]*)$/.test(word)) &&
+  words.split(' ').every((word) => /^(?:…|[-a-z[][\w:/.()[\]!%+#&-]*)$/.test(word)) &&
   words.split(' ').some((word) => /\w[-:]\w|^(?:grow|block|truncate)$/.test(word));
 const FAULTS_OF_OUR_OWN = /web\/src\/workers\/|is not open any more|stands in its form/;
 

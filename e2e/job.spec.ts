@@ -72,6 +72,10 @@ test.describe('the ledger under the hand', () => {
     await expect(page.getByRole('heading', { name: /[Pp]ressure drop at equal flow down/ })).toBeVisible();
     const slider = page.getByRole('slider', { name: 'Look back along the tape' });
     await slider.focus();
+    // As fast as the hand presses: each goes on from where the one before left it.
+    const from = Number(await slider.inputValue());
+    for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown');
+    expect(Number(await slider.inputValue())).toBeLessThan(0.8 * from);
     await page.keyboard.press('Home');
     await expect(page.getByText(/As known on/)).toBeVisible();
     const known = page.getByRole('complementary', { name: 'What we know' });

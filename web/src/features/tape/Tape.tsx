@@ -192,7 +192,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProp
         />
         <span
           aria-hidden
-          className="absolute top-0 w-0.5 h-3.5 pointer-events-none outline-offset-4 peer-focus-visible:outline-2 outline-tape-now"
+          className="absolute top-3.5 w-0.5 h-3.5 pointer-events-none outline-offset-4 peer-focus-visible:outline-2 outline-tape-now"
           style={{ left: thumbX - 1 }}
         >
           <span
@@ -229,8 +229,15 @@ function LookBack({
   onX: (x: number) => void;
   says: string;
 }) {
+  const input = useRef<HTMLInputElement>(null);
+  // The page follows at its leisure: while it is held, the hold goes by the hand.
+  const [held, setHeld] = useState(x);
+  useEffect(() => {
+    if (document.activeElement !== input.current) setHeld(x);
+  }, [x]);
   return (
     <input
+      ref={input}
       type="range"
       aria-label={wording.lookBackAlongTheTape}
       aria-valuetext={says}
@@ -239,8 +246,12 @@ function LookBack({
       min={0}
       max={endX}
       step={1}
-      value={x}
-      onChange={(event) => onX(event.target.valueAsNumber)}
+      value={held}
+      onChange={({ target }) => {
+        setHeld(target.valueAsNumber);
+        onX(target.valueAsNumber);
+      }}
+      onBlur={() => setHeld(x)}
     />
   );
 }
