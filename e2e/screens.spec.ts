@@ -82,6 +82,14 @@ async function unresolved(page: Page): Promise<string[]> {
   return [...new Set(lines.map((line) => line.trim().slice(0, 160)))];
 }
 
+/** A decimal point, where the person's own sign is a comma; the names of models and threads have their own. */
+const DECIMAL_POINT = /(?<!\p{Lu}[\p{L}-]+\s)(?<!M\d+ × )(?<![\d.])\d+\.\d+(?![\d.])/u;
+
+async function pointsLeft(page: Page): Promise<string[]> {
+  const lines = (await written(page)).split('\n').filter((line) => DECIMAL_POINT.test(line));
+  return [...new Set(lines.map((line) => line.trim().slice(0, 160)))];
+}
+
 async function unitsLeft(page: Page): Promise<string[]> {
   for (const details of await page.locator('details:not([open]) > summary').all())
     await details.click({ timeout: 1000 }).catch(() => undefined);
@@ -99,7 +107,7 @@ for (const who of ['Tobin', 'Imke'] as const) {
       page,
       site,
     }) => {
-      await prefer(page, { theme: 'daylight', units: US_CUSTOMARY });
+      await prefer(page, { theme: 'daylight', units: US_CUSTOMARY, locale: 'sv-SE' });
       await signIn(page, site, who);
       for (const screen of walk) {
         await screen.open(page, site);
@@ -118,12 +126,30 @@ for (const who of ['Tobin', 'Imke'] as const) {
         }
         await page.setViewportSize({ width: 1280, height: 800 });
         expect.soft(await unitsLeft(page), `${screen.name}: units that were not chosen`).toEqual([]);
+        expect.soft(await pointsLeft(page), `${screen.name}: figures not by the locale`).toEqual([]);
         expect.soft(await unresolved(page), `${screen.name}: what has no words`).toEqual([]);
         expect.soft(await headingsTwice(page), `${screen.name}: headings that are there twice`).toEqual([]);
       }
     });
   }
 }
+
+test('a table of figures follows a change of units while it is looked at', async ({ page, site }) => {
+  await signIn(page, site);
+  await SCREENS.find(({ name }) => name === 'logs, one read')?.open(page, site);
+  const table = page.getByRole('table').filter({ has: page.getByRole('columnheader', { name: /^flow,/ }) });
+  const flow = async (): Promise<number> =>
+    Number((await table.getByRole('row').nth(3).getByRole('cell').nth(3).innerText()).replace(',', ''));
+  const metric = await flow();
+  expect(metric).toBeGreaterThan(20);
+  await page.getByRole('button', { name: /^Menu of/ }).click();
+  await page.getByRole('menuitem', { name: /^Units/ }).click();
+  await page.getByRole('button', { name: 'US customary' }).click();
+  await page.keyboard.press('Escape');
+  await expect(table.getByRole('columnheader', { name: /^flow,/ })).toHaveText(/ft³\/min/);
+  // A cubic metre an hour is 0.5886 cubic feet a minute; both stand without decimals.
+  expect(Math.abs((await flow()) - 0.5886 * metric)).toBeLessThan(1);
+});
 
 for (const theme of ['daylight', 'bay'] as const) {
   test.describe(`axe finds nothing in ${theme}`, () => {

@@ -1,7 +1,8 @@
 import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
 import type { Treatment } from '@white-ember/core/ledger';
-import { chosenJob, expect, goTo, idOfJob, openJob, type Person, type Site } from './site.ts';
+import type { Job } from '@white-ember/core/contract';
+import { addEntries, chosenJob, expect, goTo, idOfJob, openJob, type Person, type Site } from './site.ts';
 
 export interface Screen {
   readonly name: string;
@@ -31,6 +32,35 @@ async function live(page: Page, site: Site): Promise<void> {
   await expect(page.getByText(/The tool takes it for/)).toBeVisible();
   await page.keyboard.press('s');
   await expect(page.getByText(/^Engine at/)).toBeVisible();
+}
+
+/** A burn that has ended, with its course. */
+async function endedBurn(page: Page, site: Site): Promise<void> {
+  const id = await chosenJob(page, site, 'standing', {
+    more: [{ kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool', begun: true }],
+  });
+  const stored = (await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as Job;
+  const burn = stored.entries.find(({ body }) => body.kind === 'work')?.id ?? '';
+  await addEntries(page, site, id, [
+    {
+      kind: 'burn-ended',
+      burn,
+      how: 'by-itself',
+      source: 'hand',
+      minutes: 18,
+      peakInletC: 612,
+      counterBeforeG: 21,
+      counterAfterG: 4,
+      course: [0, 300, 600, 900].map((atS) => ({
+        atS,
+        egt3C: 240 + 0.4 * atS,
+        egt4C: 200 + 0.4 * atS,
+        sootG: 21 - 0.018 * atS,
+      })),
+    },
+  ]);
+  await goTo(page, site, `/jobs/${id}/burn`);
+  await page.getByText('The figures').click();
 }
 
 /** A job with a treatment chosen, at its treatment. */
@@ -86,6 +116,7 @@ export const SCREENS: readonly Screen[] = [
       await expect(page.getByRole('region', { name: 'What the tool shows' })).toBeVisible();
     },
   },
+  { name: 'burn, ended', open: endedBurn },
   { name: 'prove', open: job('KE 417 QR', 'prove') },
   { name: 'prove, not proved', open: job('MF 66 PL', 'prove') },
   { name: 'hand over', open: job('KE 417 QR', 'hand-over') },

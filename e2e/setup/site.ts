@@ -286,6 +286,7 @@ export async function prefer(
     readonly theme?: 'daylight' | 'bay';
     readonly units?: UnitChoice;
     readonly language?: Language;
+    readonly locale?: string;
   },
 ): Promise<void> {
   await page.addInitScript((chosen) => {

@@ -1,4 +1,4 @@
-import type { Catalogue, Said, Spoken } from '../words/index.ts';
+import type { Catalogue, Measures, Said, Spoken } from '../words/index.ts';
 import type { FilterGeometry } from '../filter/index.ts';
 import type { PartId, PartState } from '../ledger/index.ts';
 import type { Limits } from '../limits/index.ts';
@@ -154,6 +154,7 @@ export function against(
 export function figureText(
   value: number,
   { unit, suffix }: Pick<Spoken<Figure>, 'unit' | 'suffix'>,
+  number: Measures['number'],
   wanted: Unit | undefined = unit,
 ): string {
   const shown = wanted === undefined ? value : fromBase(value, wanted);
@@ -161,7 +162,7 @@ export function figureText(
   // Volts and seconds are read to hundredths, the rest no finer than a tenth.
   const fine = wanted === 'V' || wanted === 's' || wanted === 'bar' || suffix === '×' ? 2 : 1;
   const digits = size >= 100 ? 0 : size >= 10 ? Math.min(1, fine) : fine;
-  const text = shown.toFixed(digits);
+  const text = number(shown, digits);
   const label = wanted === undefined ? (suffix ?? '') : unitLabel(wanted);
   return label === '' ? text : `${text} ${label}`;
 }

@@ -1,4 +1,5 @@
-export { adviceOf, LEAST_TOLD } from './adviceOf.ts';
+export { adviceOf } from './adviceOf.ts';
+export { toldCauses } from './toldCauses.ts';
 export { stepTitle, toShowOf } from './stepTitle.ts';
 export { TO_SHOW, type ToShow } from './toShow.ts';
 export { entryFigure, STAGES, stageOf, type Stage } from '../ledger/index.ts';

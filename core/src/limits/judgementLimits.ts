@@ -60,6 +60,7 @@ export const JUDGEMENT_LIMITS = {
     say('limits.hot-oil-burns-without-end'),
   ),
   explainedPercent: chance(say('limits.an-explanation-holds'), 75, say('limits.then-repair-not-more-looks')),
+  toldPercent: chance(say('limits.a-cause-is-told'), 12, say('limits.rarer-ones-come-with-the-check')),
   standsOutPercent: chance(say('limits.a-cause-is-shown'), 50, say('limits.a-line-has-room')),
   heldFromRpm: {
     label: say('limits.a-speed-counts-as-held'),

@@ -134,7 +134,7 @@ describe('the report', () => {
   });
 
   it('of a job that is not over says what the list of jobs says: what is next, and whether it may be driven', () => {
-    const advice = adviceOf(judgeJob(factsOf(story)), 'this');
+    const advice = adviceOf(judgeJob(factsOf(story)), DEFAULT_LIMITS, 'this');
     const text = whole(report('technical', story, undefined, advice));
     expect(text).toContain(`Next: ${inEnglish(advice).next?.title ?? 'nothing'}`);
     expect(text).toMatch(/Proposed: /);

@@ -27,7 +27,7 @@ parentPort?.on('message', ({ id, facts }: ToAdvise) => {
   try {
     parentPort?.postMessage({
       id,
-      advice: adviceOf(judgeJob(facts, undefined, { explained: false }), software),
+      advice: adviceOf(judgeJob(facts, undefined, { explained: false }), facts.limits, software),
     } satisfies Advised);
   } catch (error) {
     parentPort?.postMessage({ id, fault: String((error as Error).stack) } satisfies Advised);

@@ -49,7 +49,7 @@ describe('the line of a job in the list', () => {
       ...vehicleFactsOf(job.vehicle),
       ...(job.family ? { family: job.family } : {}),
     });
-    expect(advice).toEqual(adviceOf(onPage, SOFTWARE));
+    expect(advice).toEqual(adviceOf(onPage, limitsOf(job.limitsProfile), SOFTWARE));
     // With the job itself, too: the page shows it until it has judged by itself.
     expect(job.advice).toEqual(advice);
     const [likeliest] = onPage.diagnosis.posterior.causes;

@@ -154,6 +154,7 @@ async function draw(
     type: 'scatter',
     data: { datasets },
     options: {
+      locale: words.locale,
       animation: false,
       responsive: true,
       maintainAspectRatio: false,
@@ -229,13 +230,13 @@ export function FlowChart({
     };
   }, [picture, words, theme, still]);
   return (
-    <figure className={className}>
-      <div className="relative h-full min-h-[240px]">
+    <figure className="mb-6">
+      <div className={`relative min-h-[240px] ${className}`}>
         <canvas ref={canvas} className="absolute inset-0" role="img" aria-label={described} />
       </div>
       {picture.sides.flatMap(({ name, misses }) =>
         misses.map((text, i) => (
-          <p key={`${name} ${i}`} className="text-sm text-ink-2">
+          <p key={`${name} ${i}`} className="text-sm text-ink2">
             {picture.sides.length > 1 ? `${words.name('chart', name)}: ` : ''}
             {words.say(text)}
           </p>

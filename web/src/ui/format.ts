@@ -12,7 +12,7 @@ export const atMost = (value: number, decimals: number): string =>
 export const shortNumber = (value: number): string => fixed(value, Math.abs(value) >= 10 ? 0 : 1);
 
 /** With the decimals that a pressure is worth in its unit. */
-function pressureNumber(mbar: number, unit: Unit): string {
+export function pressureNumber(mbar: number, unit: Unit): string {
   const plain = pressureFigure(mbar, unit);
   return fixed(Number(plain), plain.split('.')[1]?.length ?? 0);
 }

@@ -272,7 +272,7 @@ export const checks = {
   'reset-the-counter-only-after': 'Reset the counter only after a real oil change.',
   'dipstick-level': 'Dipstick level',
   'of-the-way-from-min': 'of the way from min to max',
-  '0-is-min-1': '0 is min, 1 is max, 1.5 is half as much again',
+  '0-is-min-1': (_: undefined, w: Words) => `0 is min, 1 is max, ${w.number(1.5)} is half as much again`,
   '0-is-the-min-mark': '0 is the min mark and 1 the max mark.',
   'oil-fill-to-max': 'Oil fill to max',
   'litres-to-the-max-mark': 'The amount to the max mark?',

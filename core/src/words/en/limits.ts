@@ -18,9 +18,11 @@ export const limits = {
   'below-78-80-c-idle': (_: undefined, w: Words) =>
     `Below ${w.span(w.temperature(78), w.temperature(80))} idle flow and exhaust temperature are not those of a warm engine.`,
   'filter-of-unknown-size': 'Filter where its size is unknown',
-  'filters-are-built-at': 'Filters are built at 1.1–1.5 times the engine’s size.',
+  'filters-are-built-at': (_: undefined, w: Words) =>
+    `Filters are built at ${w.number(1.1)}–${w.number(1.5)} times the engine’s size.`,
   'volumetric-efficiency-assumed': 'Volumetric efficiency assumed',
-  'two-and-four-valve-diesels': 'Two- and four-valve diesels without load lie at 0.82–0.92.',
+  'two-and-four-valve-diesels': (_: undefined, w: Words) =>
+    `Two- and four-valve diesels without load lie at ${w.number(0.82)}–${w.number(0.92)}.`,
   'air-to-fuel-without-load': 'Air to fuel without load assumed',
   'a-diesel-revved-without-load':
     'A diesel revved without load runs at 45–60; fuel then adds 2 % to the exhaust.',
@@ -94,7 +96,8 @@ export const limits = {
   'measured-from-battery-positive-more':
     'Measured from battery positive; more stands between the pin and the battery’s negative.',
   'signal-of-a-pressure-sensor': 'Signal of a pressure sensor at rest, low below',
-  'usual-sensors-show-0-5': 'Usual sensors show 0.5 V at no pressure.',
+  'usual-sensors-show-0-5': (_: undefined, w: Words) =>
+    `Usual sensors show ${w.number(0.5)} V at no pressure.`,
   'signal-of-a-pressure-sensor-at': 'Signal of a pressure sensor at rest, high above',
   'pipe-holds-share': 'Pipe holds: share of the pumped pressure left after the wait, above',
   'an-open-pipe-has-lost': 'An open pipe has lost it all within a second; two seconds leave nothing.',
@@ -102,7 +105,8 @@ export const limits = {
   'an-open-pipe-returns-within':
     'An open pipe returns within about half a second; between this and the slow limit it is a watch.',
   'known-good-sensor-beside': 'Known-good sensor beside the old one: differ beyond',
-  'two-sound-sensors-of-3': 'Two sound sensors of 3.5 % each, read one after the other by eye.',
+  'two-sound-sensors-of-3': (_: undefined, w: Words) =>
+    `Two sound sensors of ${w.percent(3.5)} each, read one after the other by eye.`,
   'known-good-sensor-beside-the': 'Known-good sensor beside the old one: differ beyond, at the least',
   'near-nothing-a-share-says':
     'Near nothing a share says little: this is what two sound zeros may lie apart.',
@@ -149,7 +153,8 @@ export const limits = {
   'oil-counter-at-its-end': 'Oil counter, at its end from',
   'some-ecus-inhibit-regeneration-when': 'Some ECUs inhibit regeneration when it has run out.',
   'glow-plug-dead-above': 'Glow plug, dead above',
-  'a-sound-plug-has-0': 'A sound plug has 0.3–1.5 Ω cold; an open one has no end.',
+  'a-sound-plug-has-0': (_: undefined, w: Words) =>
+    `A sound plug has ${w.number(0.3)}–${w.number(1.5)} Ω cold; an open one has no end.`,
   'volts-at-a-glow-plug': 'Volts at a glow plug while it preheats, none below',
   'battery-voltage-less-what':
     'Battery voltage less what the lead loses; far below it the relay does not switch.',
@@ -316,6 +321,9 @@ export const limits = {
   'hot-oil-burns-without-end': 'Hot, oil burns without end: look first.',
   'an-explanation-holds': 'An explanation holds, from',
   'then-repair-not-more-looks': 'Then repair, not more looks, is what brings the job on.',
+  'a-cause-is-told': 'A cause is shown as likely on the job from',
+  'rarer-ones-come-with-the-check':
+    'One in eight is worth keeping in mind. What is rarer is still weighed, and its check proposed.',
   'a-cause-is-shown': 'A cause is shown in the job list from',
   'a-line-has-room': 'A line has room for one: it should be the likelier half.',
   'a-speed-counts-as-held': 'A speed counts as held from',
@@ -370,7 +378,8 @@ export const limits = {
   'soot-counter-on-the-drive': 'Soot counter on the drive, a rise that counts as none',
   'steps-of-the-counter': 'Steps of the counter, and what a cold start makes.',
   'dp-follows-the-flow-correlation': 'ΔP follows the flow, correlation at least',
-  'a-pressure': 'A pressure that has to do with the flow shows 0.9 and more over a drill.',
+  'a-pressure': (_: undefined, w: Words) =>
+    `A pressure that has to do with the flow shows ${w.number(0.9)} and more over a drill.`,
   'dp-read-by-hand-follows': 'ΔP read by hand follows the flow if it rises from idle to the hold by at least',
   'more-than-the-last-digit':
     'More than the last digit and the zero’s uncertainty; it shows no lag, so the pipe stays unproved.',
@@ -494,8 +503,8 @@ export const limits = {
   'it-narrows-the-pressure-estimate':
     'It narrows the pressure estimate; a regeneration is judged by the upper end.',
   'soot-at-a-fill-level': 'Soot at a fill level of 100 %',
-  'the-ecu-regenerates-at-100':
-    'The ECU asks for a regeneration at 100 %; light vehicles are set to 3.5–6 there.',
+  'the-ecu-regenerates-at-100': (_: undefined, w: Words) =>
+    `The ECU asks for a regeneration at 100 %; light vehicles are set to ${w.number(3.5)}–${w.number(6)} there.`,
   'scan-tool-fill-level-too': 'Scan tool fill level too high to regenerate, from',
   'at-100-a-regeneration': 'At 100 % a regeneration is asked for; at twice that the bed may melt.',
   'filter-cold-enough-for-fluid': 'Filter cold enough for fluid and spanners, up to',

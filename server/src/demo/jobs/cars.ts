@@ -75,7 +75,7 @@ export const CARS: readonly DemoJob[] = [
         min: 101,
         body: {
           kind: 'choice-offered',
-          question: 'The filter, after one fill with little gain:',
+          question: 'The filter, after one fill with little gain',
           currency: 'EUR',
           options: [
             { id: 'a', what: 'Second fill in place', price: 95, minutes: 70 },

@@ -23,7 +23,7 @@ export const TODAY: readonly DemoJob[] = [
       { min: 9, body: codes('before', 'P2463', 'P244B', 'C0040') },
       { min: 22, purpose: 'before', fileName: 'KE417-before.csv', log: filter(46, 24, 11) },
       { min: 33, body: part('dp-sensor', 'sound', 'Zero good, follows the flow') },
-      { min: 39, body: part('high-pipe', 'sound', 'Falls back in 0.3 s after release') },
+      { min: 39, body: part('high-pipe', 'sound', 'Falls back at once after release') },
       { min: 52, body: work('cause-repaired', 'Thermostat replaced: coolant stayed cool') },
       { min: 66, body: readTheCaution('chemicals', 'chemical-clean') },
       { min: 68, body: clean('Eleven bursts of 5 s through the high pipe, cold filter', 1) },

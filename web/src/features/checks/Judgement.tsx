@@ -1,4 +1,5 @@
 import * as wording from '@white-ember/core/words/screens/checks';
+import { fixed } from '../../ui/format.ts';
 import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { useSpoken } from '../../data/words.ts';
@@ -53,7 +54,7 @@ export function Judgement({ judgement, shown }: { judgement: CheckJudgement; sho
 function FigureRow({ figure: said, shown }: { figure: Figure; shown: UnitChoice }) {
   const figure = useSpoken(said);
   const unit = shownUnit(figure.unit, shown);
-  const text = (value: number): string => figureText(value, figure, unit);
+  const text = (value: number): string => figureText(value, figure, fixed, unit);
   const limit =
     figure.low !== undefined && figure.high !== undefined
       ? wording.to(text(figure.low), text(figure.high))

@@ -1,3 +1,4 @@
+import { atMost } from '../../ui/format.ts';
 import * as wording from '@white-ember/core/words/screens/checks';
 import type { CheckValues } from '@white-ember/core/checks';
 import { fromBase, unitLabel, type Unit } from '@white-ember/core/quantities';
@@ -29,7 +30,7 @@ export function LadderPlot({ values, limits, unit }: { values: CheckValues; limi
   const zeroAt = 0.02 * full;
   const band = `M${toX(0)} ${toY(limits.ladderZeroMbar)} H${toX(zeroAt)} V${toY(allowed)} H${toX(full)} V${toY(-allowed)} H${toX(zeroAt)} V${toY(-limits.ladderZeroMbar)} H${toX(0)} Z`;
   const label = unitLabel(unit);
-  const figure = (mbar: number): string => Number(fromBase(mbar, unit).toPrecision(3)).toString();
+  const figure = (mbar: number): string => atMost(Number(fromBase(mbar, unit).toPrecision(3)), 6);
   return (
     <figure>
       <LadderDrawing

@@ -5,21 +5,19 @@ import { Say } from '../../ui/Say.tsx';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { confirmation, revsHeldOff, formSentence, sentenceOf } from '@white-ember/core/diagnosis';
-import { caseOfJob, LEAST_TOLD } from '@white-ember/core/job';
+import { caseOfJob, toldCauses } from '@white-ember/core/job';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { Button } from '../../ui/Button.tsx';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 
+/** Reasons of each that are shown. */
 const SHOWN = 3;
 /** What is as likely as not is confirmed by one tap; what is less likely with its reasons in sight. */
 const AT_HAND_PERCENT = 50;
 /** A reason that shifts the odds by less than a tenth is none. */
 const LEAST_WEIGHT = 0.1;
-
-const likelyOf = ({ posterior }: Pick<Diagnosis, 'posterior'>) =>
-  posterior.causes.filter(({ probability }) => probability >= LEAST_TOLD).slice(0, SHOWN);
 
 /** What is likely behind it, each with what speaks for and against, and how it hangs together. */
 export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolean }) {
@@ -27,7 +25,7 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
   const diagnosis = useDiagnosis(open);
   const addEntry = useAddEntry(open.job.id);
   if (!diagnosis) return <LikelyAtFirst open={open} />;
-  const likely = likelyOf(diagnosis);
+  const likely = toldCauses(diagnosis, open.limits);
   const [best] = diagnosis.explanations;
   return (
     <section>
@@ -57,7 +55,7 @@ export function LikelyCauses({ open, canWork }: { open: OpenJob; canWork: boolea
         <p className="text-[15px] mt-2 border-l-8 border-ink pl-2">
           {wording.oneExplanationHoldsFrom(
             Math.round(100 * best.probability),
-            open.limits.explainedPercent,
+            words.number(open.limits.explainedPercent),
             best.roots.map((root) => words.within(sentenceOf(root))).join('; '),
           )}
         </p>

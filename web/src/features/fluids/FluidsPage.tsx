@@ -119,10 +119,10 @@ function FluidRow({
       <p className="text-ink2">
         {wording.filterUpToDwellMinBurstsOf(
           fluid.kind === 'soak' ? wording.soaks : wording.rinses,
-          fluid.waterParts === 0 ? wording.usedAsItIs : wording.n1WithWater(fluid.waterParts),
+          fluid.waterParts === 0 ? wording.usedAsItIs : wording.n1WithWater(words.number(fluid.waterParts)),
           words.temperature(fluid.filterUpToC),
-          fluid.dwellMin,
-          fluid.burstS,
+          words.number(fluid.dwellMin),
+          words.number(fluid.burstS),
           words.linePressure(fluid.lineUpToBar),
           fluid.coatedFilters ? wording.yes : common.no,
           fluid.laterBricks ? wording.yes : common.no,

@@ -2,7 +2,7 @@ import * as wording from '@white-ember/core/words/screens/job';
 import { PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { useState } from 'react';
 import { sentenceOf } from '@white-ember/core/diagnosis';
-import { verdictLine } from '@white-ember/core/job';
+import { toldCauses } from '@white-ember/core/job';
 import { preferred } from '../../data/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import { useWords } from '../../data/words.ts';
@@ -18,15 +18,13 @@ interface Of {
   readonly canWork: boolean;
 }
 
-const LEAST = 0.12;
-
 /** The verdict once there is one; before that the likeliest cause; nothing where neither says anything. */
 function useGist(open: OpenJob): { readonly what: string; readonly percent?: number } | undefined {
   const words = useWords();
   const diagnosis = useDiagnosis(open);
-  if (open.derived.after) return { what: words.say(verdictLine(open.derived)) };
-  const [best] = diagnosis?.posterior.causes ?? [];
-  return best && best.probability >= LEAST
+  if (open.derived.after) return { what: open.derived.headline };
+  const [best] = diagnosis ? toldCauses(diagnosis, open.limits) : [];
+  return best
     ? { what: words.say(sentenceOf(best.id)), percent: Math.round(100 * best.probability) }
     : undefined;
 }

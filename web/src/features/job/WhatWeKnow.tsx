@@ -8,7 +8,7 @@ import { holdingOff, sortCodes } from '@white-ember/core/codes';
 import { entriesOfKind, steadySamplesOf } from '@white-ember/core/ledger';
 import type { Comparison, Evidence } from '@white-ember/core/proof';
 import { useAppSelector } from '../../data/store.ts';
-import { withUnit, fixed } from '../../ui/format.ts';
+import { withUnit, fixed, atMost } from '../../ui/format.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { LikelyCauses } from '../diagnosis/LikelyCauses.tsx';
 import { NoteForm } from '../ledger/NoteForm.tsx';
@@ -189,7 +189,7 @@ function Ratio({
 }) {
   return (
     <Fact name={wording.restriction(name)} value={wording.clean(fixed(value.value, 1))}>
-      {wording.limit(fixed(value.low, 1), fixed(value.high, 1), limit)}
+      {wording.limit(fixed(value.low, 1), fixed(value.high, 1), atMost(limit, 2))}
     </Fact>
   );
 }

@@ -4,10 +4,10 @@ import type { UnitChoice } from '@white-ember/core/words';
 import { Volume2, VolumeX, X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { BaselinePlan } from '@white-ember/core/readings';
-import { fromBase, unitLabel } from '@white-ember/core/quantities';
+import { unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../data/store.ts';
 import { useSpoken } from '../../data/words.ts';
-import { withUnit } from '../../ui/format.ts';
+import { withUnit, pressureNumber } from '../../ui/format.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { leftText } from '../clocks/clocks.ts';
 import { useClocks } from '../clocks/useClocks.ts';
@@ -93,7 +93,7 @@ export function ArmsLength({
     cues.captured(
       wording.revs(
         Math.round(last.rpm / 10) * 10,
-        fromBase(last.deltaPMbar, pressureUnit).toFixed(0),
+        pressureNumber(last.deltaPMbar, pressureUnit),
         pressureUnit === 'mbar' ? wording.millibar : unitLabel(pressureUnit),
       ),
     );
@@ -104,7 +104,6 @@ export function ArmsLength({
     if (sound) cues.say(askedWords);
   }, [cues, sound, askedWords]);
 
-  const shown = deltaP === undefined ? undefined : fromBase(deltaP, pressureUnit);
   const egt3 = session.latest('egt3') ?? session.latest('egt4');
   return (
     <div
@@ -120,7 +119,7 @@ export function ArmsLength({
     >
       <AskedSpeed asked={asked} rpm={rpm} inBand={inBand} />
       <BigFigure
-        shown={shown}
+        deltaP={deltaP}
         pressureUnit={pressureUnit}
         limit={limit}
         clean={clean}
@@ -220,14 +219,14 @@ function ArmsButtons({
 
 /** ΔP, large. */
 function BigFigure({
-  shown,
+  deltaP,
   pressureUnit,
   limit,
   clean,
   session,
   state,
 }: {
-  shown: number | undefined;
+  deltaP: number | undefined;
   pressureUnit: UnitChoice['pressure'];
   limit: LimitNow | undefined;
   clean: number | undefined;
@@ -239,7 +238,7 @@ function BigFigure({
       <div className="min-w-0">
         <p className="font-head font-semibold text-3xl text-steel">{wording.deltapAcrossTheFilter}</p>
         <p className="figure-text text-steel leading-none whitespace-nowrap text-[min(34vw,42vh)] sm:text-[min(23vw,44vh)]">
-          {shown === undefined ? '–' : shown.toFixed(Math.abs(shown) < 10 ? 1 : 0)}
+          {deltaP === undefined ? '–' : pressureNumber(deltaP, pressureUnit)}
           <span className="text-[0.25em]"> {unitLabel(pressureUnit)}</span>
         </p>
         <p className={`font-head font-semibold text-2xl ${limit?.over ? 'text-ember-text' : 'text-ink2'}`}>

@@ -9,7 +9,7 @@ import { useSessionQuery } from '../../data/api.ts';
 import { useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
-import { withUnit } from '../../ui/format.ts';
+import { withUnit, fixed } from '../../ui/format.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Say } from '../../ui/Say.tsx';
 import type { BenchSetup } from '../../workers/benchWorker.ts';
@@ -223,7 +223,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
             {wording.theToolTakesItForChannelsEach(
               state.identity.vehicle,
               state.chosen.length,
-              state.hz.toFixed(1),
+              fixed(state.hz, 1),
               state.identity.vehicle === vehicle.family
                 ? ''
                 : wording.thisJobsVehicleIsAMindA(vehicle.family),

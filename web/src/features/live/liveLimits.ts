@@ -10,7 +10,7 @@ import {
 import type { Limits } from '@white-ember/core/limits';
 import type { Unit } from '@white-ember/core/quantities';
 import type { ChannelRole } from '@white-ember/core/readings';
-import { withUnit } from '../../ui/format.ts';
+import { withUnit, atMost } from '../../ui/format.ts';
 
 export interface LiveFacts {
   readonly limits: Limits;
@@ -87,7 +87,7 @@ const atRest =
     if (value === undefined || barometer === undefined || rpm === undefined || rpm >= 50) return undefined;
     const percent = limits.keyOnPercent;
     return {
-      text: wording.engineOff(withUnit(barometer, pressure), percent),
+      text: wording.engineOff(withUnit(barometer, pressure), atMost(percent, 1)),
       over: Math.abs(value - barometer) > (percent / 100) * barometer,
     };
   };

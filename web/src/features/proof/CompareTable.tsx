@@ -3,7 +3,7 @@ import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import type { Limits } from '@white-ember/core/limits';
-import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
+import { unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../data/store.ts';
 
 /** Before and after at the same flow, row by row, beside the limit they are judged by. */
@@ -13,7 +13,7 @@ export function CompareTable({ derived, limits }: { derived: OpenJob['derived'];
   const { comparison } = derived;
   if (!comparison) return null;
   const show = (value: number | undefined): string =>
-    value === undefined ? '–' : pressureFigure(value, unit);
+    value === undefined ? '–' : words.pressureFigure(value);
   return (
     <div>
       <table className="w-full text-left">
@@ -63,9 +63,9 @@ function ComparedRows({
           <td className="py-1.5" colSpan={2}>
             {common.clean}
           </td>
-          <td className="text-right">{comparison.restrictionBefore.value.toFixed(1)}</td>
-          <td className="text-right font-bold">{comparison.restrictionAfter.value.toFixed(1)}</td>
-          <td className="text-right text-ink2">{limits.restrictionGoodRatio}</td>
+          <td className="text-right">{words.number(comparison.restrictionBefore.value, 1)}</td>
+          <td className="text-right font-bold">{words.number(comparison.restrictionAfter.value, 1)}</td>
+          <td className="text-right text-ink2">{words.number(limits.restrictionGoodRatio)}</td>
         </tr>
       ) : null}
     </tbody>

@@ -156,7 +156,7 @@ function EqualFlow({ derived, picture }: { derived: OpenJob['derived']; picture:
           </Link>
         </Notice>
       ) : null}
-      {picture ? <FlowChart picture={picture} className="h-[21rem] lg:h-[19.5rem] mb-6" /> : null}
+      {picture ? <FlowChart picture={picture} className="h-[17.5rem]" /> : null}
     </section>
   );
 }

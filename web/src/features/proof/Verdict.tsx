@@ -6,6 +6,7 @@ import type { OpenJob } from '../../job/useJob.ts';
 import { chanceText } from '@white-ember/core/job';
 import type { Limits } from '@white-ember/core/limits';
 import { StateMark } from '../../ui/StateMark.tsx';
+import { atMost } from '../../ui/format.ts';
 
 /** How sure the verdict is, by the readings and by what is weaker than it could be. */
 export function ConfidenceReasons({ derived, limits }: { derived: OpenJob['derived']; limits: Limits }) {
@@ -16,8 +17,8 @@ export function ConfidenceReasons({ derived, limits }: { derived: OpenJob['deriv
     <p className="text-[15px] mt-2">
       {wording.confidence} <b>{level}</b>: <Say it={chanceText(chance)} />{' '}
       {wording.fromTheScatterOfTheReadingsHigh(
-        limits.confidenceHighPercent,
-        limits.confidenceFairPercent,
+        atMost(limits.confidenceHighPercent, 1),
+        atMost(limits.confidenceFairPercent, 1),
         reasons.length > 0 ? wording.loweredBy(reasons.join('; ')) : '',
       )}
     </p>

@@ -100,7 +100,7 @@ function Block({
       return (
         <>
           <h3 className="sr-only">{words.name('chart', 'title')}</h3>
-          <FlowChart picture={block.picture} still told={words} className="h-[86mm] mb-10 print:mb-0" />
+          <FlowChart picture={block.picture} still told={words} className="h-[86mm]" />
         </>
       );
     case 'photos':

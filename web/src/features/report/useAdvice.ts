@@ -8,9 +8,9 @@ import { useJudgementInCodes } from '../diagnosis/useDiagnosis.ts';
 /** What a job comes to now, as the list and the PDF say it; undefined until it is worked out, and where it is sealed. */
 export function useAdvice(open: OpenJob): Advice | undefined {
   const judgement = useJudgementInCodes(open);
-  const { inCodes } = open;
+  const { inCodes, limits } = open;
   return useMemo(
-    () => (judgement ? adviceOf({ ...judgement, derived: inCodes }, SOFTWARE) : undefined),
-    [judgement, inCodes],
+    () => (judgement ? adviceOf({ ...judgement, derived: inCodes }, limits, SOFTWARE) : undefined),
+    [judgement, inCodes, limits],
   );
 }

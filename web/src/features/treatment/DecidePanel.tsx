@@ -1,6 +1,7 @@
 import * as wording from '@white-ember/core/words/screens/treatment';
 import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
+import type { OpenJob } from '../../job/useJob.ts';
 import { Say } from '../../ui/Say.tsx';
 import { vehicleFactsOf } from '@white-ember/core/job';
 import { judgeReading } from '@white-ember/core/proof';
@@ -46,55 +47,13 @@ function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'c
   const facts = vehicleFactsOf(vehicle);
   const reading = judgeReading(derived.before.body, { limits, ...facts });
   const { filter } = open;
-  const about = filter.size ? '≈ ' : '';
   return (
     <div className="grid gap-5">
       <h2 className="text-2xl">{common.beforeReading}</h2>
-      <table className="w-full text-left [&_th]:align-bottom [&_th:not(:first-child)]:pl-3 [&_td:not(:first-child)]:pl-3">
-        <thead className="border-b-2 border-ink">
-          <tr>
-            <th className="py-1">{common.atWithin}</th>
-            <th className="text-right">{wording.flow}</th>
-            <th className="text-right">{wording.deltapZeroRemoved}</th>
-            <th className="text-right">{common.clean}</th>
-            <th className="text-right">{wording.sootLoadNoAsh}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {reading.samples.map((sample, i) => {
-            const ratio = restrictionRatio(filter, sample.flow, sample.dpMbar);
-            const soot = sootFromPressure({
-              geometry: filter,
-              gas: sample.flow,
-              dpMbar: Math.max(sample.dpMbar, 0),
-              dpDoubtMbar: sample.dpMbar * sample.flow.flowDoubt,
-              size: filter.size,
-            });
-            return (
-              <tr key={i} className="border-b-2 border-rule">
-                <td className="py-1.5">
-                  {sample.kind === 'idle' ? wording.idle : common.rpm(Math.round(sample.rpm))}
-                </td>
-                <td className="text-right">{words.volumeFlow(sample.flow.flowM3PerH)}</td>
-                <td className="text-right figure-text text-lg">{words.pressure(sample.dpMbar)}</td>
-                <td className="text-right">
-                  {ratio.ok ? `${about}${words.number(ratio.value.ratio, 1)}` : '–'}
-                </td>
-                <td className="text-right">
-                  {soot.ok && soot.value.capped
-                    ? wording.overAboveThatItMayBeAsh(about, words.soot(soot.value.lowG, 0))
-                    : soot.ok
-                      ? `${about}${words.soot(soot.value.sootG, 0)} (${words.span(words.soot(soot.value.lowG, 0), words.soot(soot.value.highG, 0))})`
-                      : '–'}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <SampleTable samples={reading.samples} filter={filter} />
       <p className="text-ink2">
         {wording.goodUpToCleanAtIdleAt(
-          limits.restrictionGoodRatio,
+          words.number(limits.restrictionGoodRatio),
           words.pressure(limits.dpIdleGoodMbar),
           words.pressure(limits.dp3000GoodMbar),
           words.pressure(limits.dpIdleBlockedMbar),
@@ -117,6 +76,68 @@ function BeforeReading({ open, canEnter, onStage }: Pick<StageProps, 'open' | 'c
         </Notice>
       ) : null}
       <Button onClick={() => onStage('treat')}>{wording.continueToTheWork}</Button>
+    </div>
+  );
+}
+
+/** What each sample of the reading says of the filter. */
+function SampleTable({
+  samples,
+  filter,
+}: {
+  samples: ReturnType<typeof judgeReading>['samples'];
+  filter: OpenJob['filter'];
+}) {
+  const words = useWords();
+  const about = filter.size ? '≈ ' : '';
+  const rows = samples.map((sample) => ({
+    sample,
+    ratio: restrictionRatio(filter, sample.flow, sample.dpMbar),
+    soot: sootFromPressure({
+      geometry: filter,
+      gas: sample.flow,
+      dpMbar: Math.max(sample.dpMbar, 0),
+      dpDoubtMbar: sample.dpMbar * sample.flow.flowDoubt,
+      size: filter.size,
+    }),
+  }));
+  return (
+    <div>
+      <table className="w-full text-left [&_th]:align-bottom [&_th:not(:first-child)]:pl-3 [&_td:not(:first-child)]:pl-3">
+        <thead className="border-b-2 border-ink">
+          <tr>
+            <th className="py-1">{common.atWithin}</th>
+            <th className="text-right">{wording.flow}</th>
+            <th className="text-right">{wording.deltapZeroRemoved}</th>
+            <th className="text-right">{common.clean}</th>
+            <th className="text-right">{wording.sootLoadNoAsh}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ sample, ratio, soot }, i) => (
+            <tr key={i} className="border-b-2 border-rule">
+              <td className="py-1.5">
+                {sample.kind === 'idle' ? wording.idle : common.rpm(Math.round(sample.rpm))}
+              </td>
+              <td className="text-right">{words.volumeFlow(sample.flow.flowM3PerH)}</td>
+              <td className="text-right figure-text text-lg">{words.pressure(sample.dpMbar)}</td>
+              <td className="text-right">
+                {ratio.ok ? `${about}${words.number(ratio.value.ratio, 1)}` : '–'}
+              </td>
+              <td className="text-right">
+                {soot.ok && soot.value.capped
+                  ? wording.sootOver(about, words.soot(soot.value.lowG, 0))
+                  : soot.ok
+                    ? `${about}${words.soot(soot.value.sootG, 0)} (${words.span(words.soot(soot.value.lowG, 0), words.soot(soot.value.highG, 0))})`
+                    : '–'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {rows.some(({ soot }) => soot.ok && soot.value.capped) ? (
+        <p className="text-sm text-ink2 mt-1">{wording.aboveThatItMayBeAsh}</p>
+      ) : null}
     </div>
   );
 }

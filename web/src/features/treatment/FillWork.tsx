@@ -12,6 +12,7 @@ import { useAddEntry } from '../../job/useAddEntry.ts';
 import { useCaution } from '../../job/useCaution.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { ENTRY_LABELS } from './WayIn.tsx';
+import { atMost } from '../../ui/format.ts';
 
 export type FillStep = 'soak' | 'rinse';
 
@@ -64,7 +65,7 @@ export function Fill({
         rinses ? wording.rinsed : wording.fillWithFill(fill),
         ENTRY_LABELS[by],
         given,
-        plan.burstS,
+        atMost(plan.burstS, 1),
       ),
       step,
       fluid: fluid.name,
@@ -87,12 +88,12 @@ export function Fill({
             ? wording.andWater(words.volume(plan.concentrateL, 2), fluid.name, words.volume(plan.waterL, 2))
             : wording.asItIs(fluid.name),
           plan.bursts,
-          plan.burstS,
+          atMost(plan.burstS, 1),
           words.linePressure(plan.lineBar),
           rinses
             ? wording.straightThroughNothingStays
             : wording.thenMinOfDwellSuchALoad(
-                plan.dwellMin,
+                atMost(plan.dwellMin, 1),
                 plan.fills === 1 ? wording.oneFill : wording.fills(plan.fills),
               ),
         )}

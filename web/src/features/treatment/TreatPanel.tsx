@@ -18,6 +18,7 @@ import { ChemicalClean } from './ChemicalClean.tsx';
 import { OffVehicle } from './offVehicle/OffVehicle.tsx';
 import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { WorkForm } from './WorkForm.tsx';
+import { atMost } from '../../ui/format.ts';
 
 export function TreatPanel({ open, canEnter, onStage }: StageProps) {
   const { derived } = open;
@@ -121,7 +122,7 @@ function DoneSoFar({ works }: { works: readonly EntryOf<'work'>[] }) {
               {words.clock(entry.deviceTime)}, {entry.authorName}
               {entry.body.fluid ? ` · ${entry.body.fluid}` : ''}
               {entry.body.fluidL === undefined ? '' : ` ${words.volume(entry.body.fluidL)}`}
-              {entry.body.dwellMin === undefined ? '' : wording.dwellMin(entry.body.dwellMin)}
+              {entry.body.dwellMin === undefined ? '' : wording.dwellMin(atMost(entry.body.dwellMin, 1))}
               {entry.body.wasteL === undefined ? '' : ` · ${words.volume(entry.body.wasteL)}`}
             </p>
           </li>

@@ -6,7 +6,7 @@ import { sentenceOf } from '@white-ember/core/diagnosis';
 import { FARTHEST_KM, type VehicleOutlook } from '@white-ember/core/outlook';
 import { problemOf, useVehicleOutlookQuery } from '../../data/api.ts';
 import { serverNow } from '../../data/serverClock.ts';
-import { shortNumber } from '../../ui/format.ts';
+import { shortNumber, atMost, fixed } from '../../ui/format.ts';
 import { Notice, ProblemNotice } from '../../ui/Notice.tsx';
 import { RestrictionTrend } from './RestrictionTrend.tsx';
 
@@ -42,7 +42,7 @@ export function Told({ told }: { told: VehicleOutlook }) {
     <>
       {dueKm.value === 0 ? (
         <p className="text-xl font-head font-semibold">
-          {wording.dueNowCleanDueAt(shortNumber(now.value), limitRatio)}
+          {wording.dueNowCleanDueAt(shortNumber(now.value), atMost(limitRatio, 2))}
         </p>
       ) : (
         <div>
@@ -64,7 +64,7 @@ export function Told({ told }: { told: VehicleOutlook }) {
       <p className="text-ink2">
         {wording.cleanThenDueAt(
           shortNumber(now.value),
-          limitRatio,
+          atMost(limitRatio, 2),
           stretches > 0
             ? wording.byOfItsOwnRoad(stretches, stretches === 1 ? wording.stretch : wording.stretches)
             : wording.noDistanceBetweenTwoReadingsYetBy,
@@ -103,8 +103,8 @@ export function Told({ told }: { told: VehicleOutlook }) {
           <Notice title={wording.regenerationsMoreFrequentEvery(between(told.regenerations.lastKm))}>
             {wording.beforeSoWarningBelow(
               between(told.regenerations.earlierKm),
-              Math.round(told.regenerations.percent),
-              told.regenerations.limitPercent,
+              fixed(told.regenerations.percent),
+              atMost(told.regenerations.limitPercent, 1),
             )}
           </Notice>
         ) : (
@@ -120,14 +120,14 @@ export function Told({ told }: { told: VehicleOutlook }) {
       <p className="text-sm text-ink2">
         {ash.known
           ? wording.ashTheResidualAfterACleanRises(
-              ash.rise.value.toFixed(2),
+              fixed(ash.rise.value, 2),
               distance(10_000),
-              ash.rise.low.toFixed(2),
-              ash.rise.high.toFixed(2),
+              fixed(ash.rise.low, 2),
+              fixed(ash.rise.high, 2),
               ash.reachesKm
                 ? wording.fromAboutACleanNoLongerBrings(
                     distance(ash.reachesKm.value),
-                    ash.limitRatio,
+                    atMost(ash.limitRatio, 2),
                     ash.reachesKm.high === undefined ? wording.ifItRisesAtAll : '',
                   )
                 : '',

@@ -1,3 +1,4 @@
+import { figuresNow } from '../../data/lastWords.ts';
 import * as wording from '@white-ember/core/words/screens/vehicles';
 import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
@@ -103,6 +104,7 @@ async function draw(canvas: HTMLCanvasElement, told: VehicleOutlook, unit: Unit)
     data: { datasets },
     options: {
       animation: false,
+      locale: figuresNow().locale,
       responsive: true,
       maintainAspectRatio: false,
       layout: { padding: { right: 12, top: 6 } },

@@ -12,7 +12,7 @@ export const suggestedAsAQuickCheckOnOf = (what: string): string =>
 export const mostLikelyOnArrival = 'Most likely on arrival';
 export const likelyCauses = 'Likely causes';
 export const nothingStandsOutYet = 'Nothing stands out yet.';
-export const oneExplanationHoldsFrom = (round: number, explainedPercent: number, what: string): string =>
+export const oneExplanationHoldsFrom = (round: number, explainedPercent: string, what: string): string =>
   `One explanation holds, ${round} % (from ${explainedPercent} %): ${what}.`;
 export const doesNotFit = (what: string): string => `Does not fit: ${what}.`;
 export const not = 'not ';

@@ -13,8 +13,8 @@ export const filterUpToDwellMinBurstsOf = (
   part: string,
   part2: string,
   filterUpToC: string,
-  dwellMin: number,
-  burstS: number,
+  dwellMin: string,
+  burstS: string,
   lineUpToBar: string,
   part3: string,
   part4: string,
@@ -23,7 +23,7 @@ export const filterUpToDwellMinBurstsOf = (
 export const soaks = 'Soaks';
 export const rinses = 'Rinses';
 export const usedAsItIs = 'used as it is';
-export const n1WithWater = (waterParts: number): string => `1 : ${waterParts} with water`;
+export const n1WithWater = (waterParts: string): string => `1 : ${waterParts} with water`;
 export const yes = 'yes';
 export const changeOrCount = (name: string): string => `Change or count ${name}`;
 export const allowsCoatedFilters = 'Allows coated filters';

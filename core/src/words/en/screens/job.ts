@@ -53,7 +53,7 @@ export const ifThereIsNoAshLimit = (span: string, sootAfterCleanG: string): stri
 export const noReadingYet = 'No reading yet.';
 export const restriction = (name: string): string => `${name}: restriction`;
 export const clean = (value: string): string => `${value} × clean`;
-export const limit = (low: string, high: string, limit: number): string =>
+export const limit = (low: string, high: string, limit: string): string =>
   `${low}–${high} · limit ${limit} ×`;
 export const correctingTheEntryOf = (at: string): string => `Correcting the entry of ${at}`;
 export const yourEntryReplacesItAtItsTime =

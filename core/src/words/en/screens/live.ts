@@ -191,7 +191,7 @@ export const engineOff0 = (limit: string): string => `engine off: 0 ± ${limit}`
 export const below0WithTheEngineRunningHoses = 'below 0 with the engine running: hoses, pipes or sensor';
 export const atIdleGoodTo = (limit: string): string => `at idle good to ${limit}`;
 export const atRpmGoodTo = (at: number, limit: string): string => `at ${at} rpm good to ${limit}`;
-export const engineOff = (barometer: string, percent: number): string =>
+export const engineOff = (barometer: string, percent: string): string =>
   `engine off: ${barometer} ± ${percent} %`;
 export const toBySpeedDensity = (withUnit: string, withUnit2: string): string =>
   `${withUnit} to ${withUnit2} by speed–density`;

@@ -19,8 +19,8 @@ export const contradictedByTheNextVisit = 'Contradicted by the next visit';
 export const openJob = (number: number): string => `Open job ${number}`;
 export const confidence = 'Confidence';
 export const fromTheScatterOfTheReadingsHigh = (
-  confidenceHighPercent: number,
-  confidenceFairPercent: number,
+  confidenceHighPercent: string,
+  confidenceFairPercent: string,
   part: string,
 ): string =>
   `from the scatter of the readings; high from ${confidenceHighPercent} %, fair from ${confidenceFairPercent} %${part}.`;

@@ -56,10 +56,11 @@ export const flow = 'flow';
 export const deltapZeroRemoved = 'ΔP, zero removed';
 export const sootLoadNoAsh = 'soot load, no ash';
 export const idle = 'idle';
-export const overAboveThatItMayBeAsh = (about: string, lowG: string): string =>
-  `${about}over ${lowG}; above that it may be ash, another restriction or the sensor`;
+export const sootOver = (about: string, lowG: string): string => `${about}over ${lowG} *`;
+export const aboveThatItMayBeAsh =
+  '* No soot is read beyond this: above it, it may be ash, another restriction or the sensor.';
 export const goodUpToCleanAtIdleAt = (
-  restrictionGoodRatio: number,
+  restrictionGoodRatio: string,
   dpIdleGoodMbar: string,
   dp3000GoodMbar: string,
   dpIdleBlockedMbar: string,
@@ -83,14 +84,14 @@ export const speedLoadDistance = 'Speed, load, distance';
 export const enterIt = 'Enter it';
 export const proposed = (words: string): string => `Proposed: ${words}`;
 export const recordThis = 'Record this';
-export const byBurstsOfS = (part: string, what: string, given: number, burstS: number): string =>
+export const byBurstsOfS = (part: string, what: string, given: number, burstS: string): string =>
   `${part} by ${what}: ${given} bursts of ${burstS} s`;
 export const rinsed = 'Rinsed';
 export const fillWithFill = (fill: number): string => `Fill ${fill}`;
 export const burstsOfSAt = (
   part: string,
   bursts: number,
-  burstS: number,
+  burstS: string,
   lineBar: string,
   part2: string,
 ): string => `${part}, ${bursts} bursts of ${burstS} s at ${lineBar}${part2}`;
@@ -98,7 +99,7 @@ export const andWater = (concentrateL: string, name: string, waterL: string): st
   `: ${concentrateL} ${name} and ${waterL} water`;
 export const asItIs = (name: string): string => ` ${name} as it is`;
 export const straightThroughNothingStays = ', straight through: nothing stays.';
-export const thenMinOfDwellSuchALoad = (dwellMin: number, part: string): string =>
+export const thenMinOfDwellSuchALoad = (dwellMin: string, part: string): string =>
   `, then ${dwellMin} min of dwell. Such a load usually takes ${part}.`;
 export const oneFill = 'one fill';
 export const fills = (fills: number): string => `${fills} fills`;
@@ -177,7 +178,7 @@ export const addOtherWork = 'Add other work';
 export const whatIsDone = 'What is done';
 export const doneSoFar = 'Done so far';
 export const nothingYet = 'Nothing yet.';
-export const dwellMin = (dwellMin: number): string => ` · dwell ${dwellMin} min`;
+export const dwellMin = (dwellMin: string): string => ` · dwell ${dwellMin} min`;
 export const filterTreatment = 'Filter treatment';
 export const chosenTheJobIsSignedOff = (name: string): string => `Chosen: ${name}. The job is signed off.`;
 export const cannotBeDecidedYet = 'Cannot be decided yet';

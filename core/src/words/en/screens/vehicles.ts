@@ -28,7 +28,7 @@ export const theSizeItHas = 'The size it has';
 export const chooseASizeYouHave = 'choose a size you have';
 export const enterANewSize = 'Enter a new size';
 export const beyondTheForecast = 'beyond the forecast';
-export const dueNowCleanDueAt = (value: string, limitRatio: number): string =>
+export const dueNowCleanDueAt = (value: string, limitRatio: string): string =>
   `Due now: ${value} × clean, due at ${limitRatio} ×`;
 export const byItsTrendItWasDueAfter = 'By its trend it was due after about ';
 export const inAbout = 'In about ';
@@ -36,7 +36,7 @@ export const around = (value: string): string => `, around ${value}`;
 export const n80RangeToCountedFromJob = (low: string, high: string, part: string, number: number): string =>
   `80 % range: ${low} to ${high}${part}, counted from job ${number}.`;
 export const and = (low: string, high: string): string => `, ${low} and ${high}`;
-export const cleanThenDueAt = (value: string, limitRatio: number, part: string, part2: string): string =>
+export const cleanThenDueAt = (value: string, limitRatio: string, part: string, part2: string): string =>
   `${value} × clean then, due at ${limitRatio} ×. ${part}${part2}.`;
 export const byOfItsOwnRoad = (stretches: number, part: string): string =>
   `By ${stretches} ${part} of its own road`;
@@ -63,7 +63,7 @@ export const sootThatNoRegenerationTakesToBy = (
   `Soot that no regeneration takes: ${value} (${low} to ${high}), by the pressures of ${stretches} ${part}.`;
 export const regenerationsMoreFrequentEvery = (lastKm: string): string =>
   `Regenerations more frequent: every ${lastKm}`;
-export const beforeSoWarningBelow = (earlierKm: string, percent: number, limitPercent: number): string =>
+export const beforeSoWarningBelow = (earlierKm: string, percent: string, limitPercent: string): string =>
   `${earlierKm} before, so ${percent} %; warning below ${limitPercent} %.`;
 export const regeneratesEveryBefore = (lastKm: string, earlierKm: string): string =>
   `Regenerates every ${lastKm}, ${earlierKm} before.`;
@@ -74,7 +74,7 @@ export const ashTheResidualAfterACleanRises = (
   high: string,
   part: string,
 ): string => `Ash: the residual after a clean rises by ${value} × on ${distance} (${low} to ${high}).${part}`;
-export const fromAboutACleanNoLongerBrings = (value: string, limitRatio: number, part: string): string =>
+export const fromAboutACleanNoLongerBrings = (value: string, limitRatio: string, part: string): string =>
   ` From about ${value} a clean no longer brings it below ${limitRatio} ×${part}.`;
 export const ifItRisesAtAll = ', if it rises at all';
 export const ashLine = (why: string): string => `Ash line: ${why}`;

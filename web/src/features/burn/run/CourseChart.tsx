@@ -5,6 +5,7 @@ import type { Chart as ChartType } from 'chart.js';
 import type { BodyOf } from '@white-ember/core/ledger';
 import { fromBase, unitLabel } from '@white-ember/core/quantities';
 import { useAppSelector } from '../../../data/store.ts';
+import { useWords } from '../../../data/words.ts';
 import { clockText } from '../../readings/logs/traceLanes.ts';
 
 type Course = NonNullable<BodyOf<'burn-ended'>['course']>;
@@ -24,8 +25,10 @@ export function CourseChart({ course }: { course: Course }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const {
     theme,
-    units: { temperature: temperatureUnit },
+    units: { temperature: temperatureUnit, soot: sootUnit },
   } = useAppSelector((app) => app.preferences);
+  const words = useWords();
+  const { locale } = words;
   useEffect(() => {
     let chart: ChartType | undefined;
     let wanted = true;
@@ -50,12 +53,18 @@ export function CourseChart({ course }: { course: Course }) {
               const value = point[name];
               return value === undefined
                 ? []
-                : [{ x: point.atS / 60, y: axis === 'y' ? fromBase(value, temperatureUnit) : value }];
+                : [
+                    {
+                      x: point.atS / 60,
+                      y: fromBase(value, axis === 'y' ? temperatureUnit : sootUnit),
+                    },
+                  ];
             }),
           })),
         },
         options: {
           animation: false,
+          locale,
           maintainAspectRatio: false,
           plugins: {
             legend: { position: 'bottom', labels: { color: ink, font, boxHeight: 0, boxWidth: 28 } },
@@ -79,7 +88,7 @@ export function CourseChart({ course }: { course: Course }) {
                     min: 0,
                     grid: { display: false },
                     ticks: { color: ink, font },
-                    title: { display: true, text: 'g', color: ink, font },
+                    title: { display: true, text: unitLabel(sootUnit), color: ink, font },
                   },
                 }
               : {}),
@@ -91,7 +100,7 @@ export function CourseChart({ course }: { course: Course }) {
       wanted = false;
       chart?.destroy();
     };
-  }, [course, theme, temperatureUnit]);
+  }, [course, theme, temperatureUnit, sootUnit, locale]);
   return (
     <figure className="grid gap-1 min-w-0">
       <div className="h-64 relative">
@@ -117,7 +126,13 @@ export function CourseChart({ course }: { course: Course }) {
                 <tr key={point.atS} className="border-b border-rule">
                   <td className="text-left">{clockText(point.atS)}</td>
                   {LINES.map(({ name }) => (
-                    <td key={name}>{point[name]?.toFixed(name === 'sootG' ? 1 : 0) ?? '–'}</td>
+                    <td key={name}>
+                      {point[name] === undefined
+                        ? '–'
+                        : name === 'sootG'
+                          ? words.soot(point[name], 1)
+                          : words.temperature(point[name], 0)}
+                    </td>
                   ))}
                 </tr>
               ))}

@@ -29,5 +29,5 @@ export function LogCloud({
   if (!picture) {
     return <p className="text-[15px] text-ink2">{wording.noFlowPressurePlotItNeedsSteady}</p>;
   }
-  return <FlowChart picture={picture} />;
+  return <FlowChart picture={picture} className="h-60" />;
 }

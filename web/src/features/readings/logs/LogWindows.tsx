@@ -2,7 +2,8 @@ import * as common from '@white-ember/core/words/screens/common';
 import * as wording from '@white-ember/core/words/screens/readings';
 import { useWords } from '../../../data/words.ts';
 import type { SteadySample } from '@white-ember/core/ledger';
-import { pressureFigure, unitLabel } from '@white-ember/core/quantities';
+import { unitLabel } from '@white-ember/core/quantities';
+import { pressureNumber } from '../../../ui/format.ts';
 import type { AnalysedWindow } from '@white-ember/core/readings';
 import { useState } from 'react';
 import { Button } from '../../../ui/Button.tsx';
@@ -82,10 +83,12 @@ export function LogWindows({
                   )}
                 </td>
                 <td className="text-right">{Math.round(sample.rpm)}</td>
-                <td className="text-right max-sm:hidden">{flow === undefined ? '–' : Math.round(flow)}</td>
-                <td className="text-right figure-text text-lg">{pressureFigure(sample.dpMbar, unit)}</td>
+                <td className="text-right max-sm:hidden">
+                  {flow === undefined ? '–' : words.volumeFlowFigure(flow)}
+                </td>
+                <td className="text-right figure-text text-lg">{pressureNumber(sample.dpMbar, unit)}</td>
                 <td className="text-right text-ink2 max-sm:hidden">
-                  {pressureFigure(sample.dpSdMbar ?? 0, unit)}
+                  {pressureNumber(sample.dpSdMbar ?? 0, unit)}
                 </td>
               </tr>
             );

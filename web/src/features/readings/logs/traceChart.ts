@@ -1,3 +1,4 @@
+import { figuresNow } from '../../../data/lastWords.ts';
 import { columnLabel } from './columnLabel.ts';
 import type { UnitChoice } from '@white-ember/core/words';
 import type { Chart as ChartType, ChartDataset, ChartOptions, Plugin, ScaleOptionsByType } from 'chart.js';
@@ -236,6 +237,7 @@ export async function traceChart(
     data: { datasets },
     options: {
       animation: false,
+      locale: figuresNow().locale,
       parsing: false,
       normalized: true,
       responsive: true,
