@@ -82,7 +82,9 @@ function annotations(options: TraceChartOptions, view: View): Record<string, Ann
         display: ({ chart }) => {
           const x = chart.scales['x'];
           return (
-            lane === bottom && x !== undefined && x.getPixelForValue(endS) - x.getPixelForValue(startS) > 44
+            lane === bottom &&
+            x !== undefined &&
+            x.getPixelForValue(Math.min(endS, x.max)) - x.getPixelForValue(Math.max(startS, x.min)) > 44
           );
         },
         content:
@@ -163,10 +165,17 @@ function scales(options: TraceChartOptions, view: View): NonNullable<ChartOption
       stack: 'lanes',
       stackWeight: 1,
       border: { color: colour('--ink') },
-      grid: { color: colour('--rule') },
+      // On a phone the library leaves a lane 40 px for its figures and its name.
+      grid: { color: colour('--rule'), tickLength: 2 },
       // Ends of a lane are no round figures and touch the next lane: only what lies between them is written.
-      ticks: { color: ink2, font: text, maxTicksLimit: 5, includeBounds: false },
-      title: { display: true, text: lane.unitLabel, color: ink2, font: text },
+      ticks: {
+        color: ink2,
+        font: text,
+        maxTicksLimit: 5,
+        includeBounds: false,
+        callback: (value: number | string) => figuresNow().number(Number(value)),
+      },
+      title: { display: true, text: lane.unitLabel, color: ink2, font: text, padding: 0 },
     } as unknown as Partial<ScaleOptionsByType<'linear'>>,
   ]);
   return {
