@@ -111,6 +111,33 @@ test.describe('the ledger under the hand', () => {
     await expect(likely).toContainText(`${Math.round(100 * (first?.probability ?? Number.NaN))} %`);
   });
 
+  test('a cause confirmed before the page has judged the job is confirmed once it has', async ({
+    page,
+    site,
+  }) => {
+    await signIn(page, site);
+    const id = await newJob(page, site, 'HW 52');
+    await addEntries(page, site, id, [
+      { kind: 'code-scan', when: 'before', codes: [{ code: 'P2453' }] },
+      { kind: 'check', check: 'hoses', values: { state: 'off' }, outcome: 'hose-off' },
+    ]);
+    const advised = async (): Promise<unknown> =>
+      ((await (await page.request.get(`${site.address}/api/jobs/${id}`)).json()) as { advice?: object })
+        .advice;
+    await expect.poll(advised).toBeDefined();
+    let release = (): void => undefined;
+    const held = new Promise<void>((resolve) => (release = resolve));
+    await page.route(/diagnosisWorker/, async (route) => {
+      await held;
+      await route.continue();
+    });
+    await page.goto(`${site.address}/jobs/${id}?stage=decide`);
+    const next = page.getByRole('region', { name: 'Next step' });
+    await next.getByRole('button', { name: 'Confirm it' }).click();
+    release();
+    await expect(next).toContainText(/^NextRepair/);
+  });
+
   test('what we know folds to a tab that says the gist, and stays so; on a phone it is a row and a sheet', async ({
     page,
     site,
@@ -170,6 +197,29 @@ test.describe('the ledger under the hand', () => {
 });
 
 test.describe('by keyboard and address', () => {
+  test('what is typed while the finder is still on its way goes into it, and does nothing on the page', async ({
+    page,
+    site,
+  }) => {
+    let release = (): void => undefined;
+    const held = new Promise<void>((resolve) => (release = resolve));
+    await page.route(/CommandPalette-.*\.js/, async (route) => {
+      await held;
+      await route.continue();
+    });
+    await signIn(page, site);
+    const themeBefore = await page.locator('html').getAttribute('data-theme');
+    await page.keyboard.press('Control+k');
+    // By itself each T would change the colours, and G then J leave the page.
+    await page.keyboard.type('gjt');
+    await page.keyboard.press('Backspace');
+    await page.keyboard.type('t 7');
+    release();
+    const typed = page.getByRole('dialog', { name: 'Find' }).getByRole('combobox');
+    await expect(typed).toHaveValue('gjt 7');
+    expect(await page.locator('html').getAttribute('data-theme')).toBe(themeBefore);
+  });
+
   test('keys reach every view, and each has an address that comes back', async ({ page, site }) => {
     await signIn(page, site);
     await page.keyboard.press('g');

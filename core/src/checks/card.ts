@@ -100,6 +100,13 @@ export interface Read {
 /** Every check that the application knows, by the names that codes, diagnosis and screens use. */
 export type CheckId = keyof Catalogue['checkNames'];
 
+/** A hold that was just read: rpm, mbar, and when, ms. */
+export interface Hold {
+  readonly rpm: number;
+  readonly dpMbar: number;
+  readonly atMs: number;
+}
+
 /** A guided check: what it takes, how it is done, what is entered and what that means. */
 export interface CheckCard {
   readonly id: CheckId;
@@ -121,6 +128,10 @@ export interface CheckCard {
   readonly harm?: Said;
   readonly steps: readonly Said[];
   readonly fields: readonly Field[];
+  /** What it comes to where nothing is wrong, to be said in one touch; what was not looked at is not in it. */
+  readonly asItShouldBe?: { readonly label: Said; readonly values: CheckValues };
+  /** What of it a hold says already that was read a moment ago. */
+  readonly asRead?: (hold: Hold) => CheckValues;
   readonly judge: (read: Read, context: CheckContext) => Judged;
 }
 

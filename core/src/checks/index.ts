@@ -8,6 +8,7 @@ export {
   type ChoiceField,
   type Field,
   type Figure,
+  type Hold,
   type NumberField,
   type RowsField,
 } from './card.ts';

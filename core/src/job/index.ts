@@ -1,4 +1,5 @@
 export { adviceOf } from './adviceOf.ts';
+export { lastHold } from './lastHold.ts';
 export { toldCauses } from './toldCauses.ts';
 export { stepTitle, toShowOf } from './stepTitle.ts';
 export { TO_SHOW, type ToShow } from './toShow.ts';

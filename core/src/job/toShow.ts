@@ -31,6 +31,7 @@ export const TO_SHOW: Readonly<Record<EvidenceId, ToShow>> = {
   sensor: {
     title: say('job.prove-the-dp-sensor'),
     why: say('job.pump-test-or-a-known'),
+    check: 'dp-swap',
     stage: 'checks',
   },
   hoses: {

@@ -11,6 +11,7 @@ import { preferred } from '../data/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../data/store.ts';
 import { loadPhrases, useWords } from '../data/words.ts';
 import type { found } from './findable.ts';
+import { forgetTypedAhead, typedAhead } from './typedAhead.ts';
 
 type Finder = typeof found;
 /** Checks, parts, causes and limits by their words: loaded with these when somebody looks for something. */
@@ -39,8 +40,9 @@ export function CommandPalette({
   const jobId = useMatch('/jobs/:jobId/*')?.params.jobId;
   const dispatch = useAppDispatch();
   const theme = useAppSelector((state) => state.preferences.theme);
-  const [find, setFind] = useState('');
+  const [find, setFind] = useState(typedAhead);
   const [value, setValue] = useState('');
+  useEffect(forgetTypedAhead, []);
   const { data } = useJobsQuery({ show: 'all', ...(find ? { find } : {}) }, { skip: !open });
   const run = (action: () => void) => () => {
     onOpenChange(false);

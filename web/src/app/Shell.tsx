@@ -14,6 +14,7 @@ import { useAppSelector } from '../data/store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
 import { setDraftOwner } from '../ui/draftOwner.ts';
 import { importWaitingSheet } from '../features/ledger/WaitingMark.tsx';
+import { TypedAhead } from './typedAhead.ts';
 
 // Not needed to see the first screen: loaded beside it or when first wanted.
 const SignInPage = lazy(async () => ({
@@ -109,7 +110,7 @@ export function Shell() {
       {/* Each by itself: what is still being loaded would hide an open sheet beside it. */}
       <Suspense>{ended ? <SignInAgain member={session.data.member} /> : null}</Suspense>
       <Suspense>{watch ? <BurnKeeper watch={watch} /> : null}</Suspense>
-      <Suspense>
+      <Suspense fallback={<TypedAhead />}>
         {palette ? (
           <CommandPalette
             open

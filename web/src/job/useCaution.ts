@@ -2,7 +2,12 @@ import type { CautionId } from '@white-ember/core/checks';
 import { entriesOfKind } from '@white-ember/core/ledger';
 import { useSessionQuery } from '../data/api.ts';
 import { useAddEntry } from './useAddEntry.ts';
+import { useNow } from '../ui/useNow.ts';
 import type { OpenJob } from './useJob.ts';
+
+/** Of this the vehicle is as dangerous in the next act as in this one: read once, it stands read for the visit. */
+const FOR_THE_VISIT: ReadonlySet<CautionId> = new Set(['running-engine']);
+const VISIT_MS = 12 * 3_600_000;
 
 /** Whether this person has acknowledged a caution for an act on this job, and how to do so. */
 export function useCaution(
@@ -12,11 +17,14 @@ export function useCaution(
 ): { acknowledged: boolean; acknowledge: () => void } {
   const session = useSessionQuery();
   const addEntry = useAddEntry(open.job.id);
+  const now = useNow(600_000);
   const acknowledged =
     caution === undefined ||
     entriesOfKind(open.derived.entries, 'caution-acknowledged').some(
-      ({ body, authorId }) =>
-        body.caution === caution && body.act === act && authorId === session.data?.member?.id,
+      ({ body, authorId, deviceTime }) =>
+        body.caution === caution &&
+        (body.act === act || (FOR_THE_VISIT.has(caution) && now - Date.parse(deviceTime) < VISIT_MS)) &&
+        authorId === session.data?.member?.id,
     );
   return {
     acknowledged,

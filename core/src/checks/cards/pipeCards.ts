@@ -226,6 +226,7 @@ const response: CheckCard = {
     held('manifoldHoldMbar', say('checks.manifold-pressure-in-the-hold'), 'manifoldPressure'),
     release('manifoldRelease', say('checks.manifold-from-engine-stop'), 'manifoldPressure'),
   ],
+  asRead: ({ dpMbar }) => ({ dpHoldMbar: dpMbar }),
   judge: (read, context) => {
     const high = pipeOf(read, context, { hold: 'dpHoldMbar', rows: 'dpRelease', eye: 'dpByEyeS' }, 'ΔP');
     const back = pipeOf(
@@ -411,6 +412,7 @@ const hoses: CheckCard = {
       ],
     },
   ],
+  asItShouldBe: { label: say('checks.hoses-back-on'), values: { order: 'high', state: 'whole' } },
   judge: (read) => {
     const [order, state, backPipe] = ['order', 'state', 'backPipe'].map((id) => read.choice(id));
     const sound = order === 'high' && state === 'whole';

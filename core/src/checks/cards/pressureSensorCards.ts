@@ -303,6 +303,12 @@ const swap: CheckCard = {
       start: [0, 2500],
     },
   ],
+  asRead: ({ rpm, dpMbar }) => ({
+    pairs: [
+      [0, null, null],
+      [rpm, dpMbar, null],
+    ],
+  }),
   judge: (read, { limits }) => {
     const pairs = read.rows('pairs').map(([rpm = 0, old = 0, good = 0]) => ({ rpm, old, good }));
     if (pairs.length === 0) return NOTHING;

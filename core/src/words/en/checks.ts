@@ -430,6 +430,7 @@ export const checks = {
   'follow-the-charge-hoses-after':
     'Follow the charge hoses after the compressor: wet with oil at a clip, a split, a hose that slips?',
   'duct-from-maf-sensor': 'Duct from MAF sensor to compressor',
+  'hoses-back-on': 'Checked: each on its port, whole and tight',
   'whole-and-tight': 'whole and tight',
   'split-loose-or-off': 'split, loose or off',
   'charge-hoses-after-the-compressor': 'Charge hoses after the compressor',

@@ -17,6 +17,9 @@ import { useAppSelector } from '../../data/store.ts';
 import { figure, unitOf, type FieldKind } from '../../form/kinds.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { useNow } from '../../ui/useNow.ts';
+import { useCaution } from '../../job/useCaution.ts';
+import { CautionCard } from '../../ui/CautionCard.tsx';
+import type { CautionId } from '@white-ember/core/checks';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 
@@ -34,18 +37,26 @@ export function useReadiness(open: OpenJob, treatment: Treatment, filterUpToC?: 
   );
 }
 
+interface ActCaution {
+  readonly id: CautionId;
+  readonly act: string;
+}
+
 /** What is asked before a treatment begins: the site, the vehicle, who is there. Answered once, and anew after a while. */
 export function MadeReady({
   open,
   treatment,
   readiness,
   live = {},
+  caution,
 }: {
   open: OpenJob;
   treatment: Treatment;
   readiness: Readiness;
   /** Figures that a channel gives now. */
   live?: Partial<Record<ReadyFigure, number>>;
+  /** What can hurt in it, read with the answers. */
+  caution?: ActCaution;
 }) {
   const { questions, figures, helper: asksHelper } = READY_FOR[treatment];
   const { held, missing, entry } = readiness;
@@ -76,6 +87,7 @@ export function MadeReady({
       readiness={readiness}
       asksHelper={asksHelper}
       live={live}
+      caution={caution}
       onDone={() => setAgain(false)}
     />
   );
@@ -90,6 +102,7 @@ function Questions({
   readiness: { held, entry, missing },
   asksHelper,
   live,
+  caution,
   onDone,
 }: {
   open: OpenJob;
@@ -97,11 +110,13 @@ function Questions({
   readiness: Readiness;
   asksHelper: boolean;
   live: Partial<Record<ReadyFigure, number>>;
+  caution: ActCaution | undefined;
   onDone: () => void;
 }) {
   const words = useWords();
   const units = useAppSelector((state) => state.preferences.units);
   const addEntry = useAddEntry(open.job.id);
+  const { acknowledged, acknowledge } = useCaution(open, caution?.id, caution?.act ?? '');
   const { questions, figures } = READY_FOR[treatment];
   // What was answered well a moment ago is not asked for again; what held it off is.
   const fresh = missing.length === 0;
@@ -129,9 +144,12 @@ function Questions({
     const now = live[id];
     return typed[id] ?? (now === undefined ? '' : String(kindOf(id).write(Math.round(now), units)));
   };
+  // Nothing burns in a cold clean: what is asked of the site may be said in one touch, before any of it was answered.
+  const allYes = treatment === 'chemical' && questions.every((id) => answers[id] === undefined);
   const submit = async (): Promise<void> => {
     const wrong: Record<string, string> = {};
-    for (const id of questions) if (answers[id] === undefined) wrong[id] = wording.yesOrNo;
+    const said = allYes ? Object.fromEntries(questions.map((id) => [id, true])) : answers;
+    for (const id of questions) if (said[id] === undefined) wrong[id] = wording.yesOrNo;
     const numbers: Record<string, number> = {};
     for (const id of figures) {
       const value = kindOf(id).read(shownFigure(id), units);
@@ -145,11 +163,13 @@ function Questions({
     const refused = await addEntry({
       kind: 'made-ready',
       treatment,
-      answers: { ...answers, ...numbers },
+      answers: { ...said, ...numbers },
       ...(helper.trim() ? { helper: helper.trim() } : {}),
     });
     setProblems(refused ?? {});
-    if (!refused) onDone();
+    if (refused) return;
+    if (!acknowledged) acknowledge();
+    onDone();
   };
   return (
     <section aria-label={wording.beforeItBegins} className="grid gap-3 border-2 border-ink bg-card p-3">
@@ -212,8 +232,13 @@ function Questions({
           </Field>
         ) : null}
       </div>
+      {caution && !acknowledged ? <CautionCard id={caution.id} acknowledged={false} /> : null}
       <Button className="justify-self-start" onClick={() => void submit()}>
-        {wording.enterTheAnswers}
+        {allYes
+          ? wording.yesToBothEnter(acknowledged)
+          : acknowledged
+            ? wording.enterTheAnswers
+            : wording.readEnterTheAnswers}
       </Button>
     </section>
   );

@@ -3,9 +3,19 @@ import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import { useSpoken } from '../../data/words.ts';
 import { Say } from '../../ui/Say.tsx';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { lastHold } from '@white-ember/core/job';
+import { serverNow } from '../../data/serverClock.ts';
 import { useWatch } from 'react-hook-form';
-import { judgeCheck, type CautionId, type CheckCard, type CheckContext } from '@white-ember/core/checks';
+import { Link } from 'react-router';
+import {
+  judgeCheck,
+  type CautionId,
+  type CheckCard,
+  type CheckContext,
+  type CheckId,
+  type CheckValues,
+} from '@white-ember/core/checks';
 import { checkHeldOff, KNOWN_CHECKS } from '@white-ember/core/diagnosis';
 import { useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -17,12 +27,13 @@ import { useAddEntry } from '../../job/useAddEntry.ts';
 import { useCaution } from '../../job/useCaution.ts';
 import { useCorrecting } from '../../job/useCorrecting.ts';
 import { useTypedForm } from '../../job/useTypedForm.ts';
+import type { UnitChoice } from '@white-ember/core/words';
 import type { OpenJob } from '../../job/useJob.ts';
 import { useSessionOf } from '../live/openSession.ts';
 import { CheckField } from './CheckField.tsx';
 import { Judgement } from './Judgement.tsx';
 import { LadderPlot } from './LadderPlot.tsx';
-import { emptyCheck, readTyped, typedFrom } from './typedCheck.ts';
+import { emptyCheck, readTyped, typedFrom, type TypedCheck } from './typedCheck.ts';
 import { WhatIfList } from './WhatIfList.tsx';
 
 interface CheckWorkProps {
@@ -56,6 +67,7 @@ export function CheckWork({ open, card, context, diagnosis, canEnter, onBack, on
               : wording.needs(needs.map((kit) => words.name('kit', kit)).join(', ')),
           ].join(' · ')}
         </p>
+        <OtherWay open={open} check={id} />
       </header>
       {held ? (
         <Notice title={common.notYet} tone="alarm">
@@ -74,6 +86,23 @@ export function CheckWork({ open, card, context, diagnosis, canEnter, onBack, on
       />
       <WhatIfList open={open} check={id} />
     </article>
+  );
+}
+
+/** Not everybody has a known-good sensor along, nor a pump. */
+const OTHER_WAYS: Readonly<Record<string, CheckId>> = { 'dp-swap': 'dp-ladder', 'dp-ladder': 'dp-swap' };
+
+function OtherWay({ open, check }: { open: OpenJob; check: string }) {
+  const words = useWords();
+  const other = OTHER_WAYS[check];
+  if (other === undefined) return null;
+  return (
+    <Link
+      to={`/jobs/${open.job.id}?stage=checks&check=${other}`}
+      className="underline underline-offset-4 min-h-11 inline-flex items-center"
+    >
+      {wording.instead(words.name('checkNames', other))}
+    </Link>
   );
 }
 
@@ -101,6 +130,18 @@ function StepCaution({ open, caution, act }: { open: OpenJob; caution: CautionId
   return <CautionCard id={caution} acknowledged={acknowledged} onAcknowledge={acknowledge} />;
 }
 
+/** What of a check the last reading says already, if that was a moment ago; fixed while the check is open. */
+function useAsRead(open: OpenJob, card: CheckCard, shown: UnitChoice): { typed: TypedCheck; atMs?: number } {
+  const [hold] = useState(() => (card.asRead ? lastHold(open.derived.entries, serverNow()) : undefined));
+  return useMemo(
+    () =>
+      hold && card.asRead
+        ? { typed: typedFrom(card, { values: card.asRead(hold) }, shown), atMs: hold.atMs }
+        : { typed: emptyCheck(card, shown) },
+    [card, hold, shown],
+  );
+}
+
 function CheckEntry({
   open,
   card,
@@ -108,14 +149,16 @@ function CheckEntry({
   canEnter,
   onEntered,
 }: Omit<CheckWorkProps, 'diagnosis' | 'onBack'>) {
+  const words = useWords();
   const spokenFields = useSpoken(card.fields);
   const shown = useAppSelector((state) => state.preferences.units);
   const session = useSessionOf(open.job.id);
   const addEntry = useAddEntry(open.job.id);
   const correcting = useCorrecting(open, 'check', ({ body }) => body.check === card.id);
+  const asRead = useAsRead(open, card, shown);
   const { form, done, supersedes } = useTypedForm({
     draft: `check ${card.id} ${open.job.id}`,
-    empty: emptyCheck(card, shown),
+    empty: asRead.typed,
     correcting,
     valuesOf: (body) => typedFrom(card, body, shown),
   });
@@ -124,14 +167,11 @@ function CheckEntry({
   const [working, setWorking] = useState(false);
   const { values, problems } = readTyped(card, typed, shown);
   const judgement = judgeCheck(card.id, values, context, { sure: typed.sure });
-  const nothing = Object.keys(values).length === 0;
-  const submit = form.handleSubmit(async () => {
-    if (Object.keys(problems).length > 0) return;
-    if (nothing) {
-      setProblem(wording.nothingIsEnteredYet);
-      return;
-    }
-    const { outcome } = judgement;
+  const nothing =
+    Object.keys(values).length === 0 ||
+    JSON.stringify([typed.single, typed.rows]) === JSON.stringify([asRead.typed.single, asRead.typed.rows]);
+  const save = async (values: CheckValues): Promise<void> => {
+    const { outcome } = judgeCheck(card.id, values, context, { sure: typed.sure });
     const wrong = await addEntry(
       {
         kind: 'check',
@@ -147,6 +187,11 @@ function CheckEntry({
     if (wrong) return;
     done();
     onEntered(outcome !== undefined);
+  };
+  const submit = form.handleSubmit(async () => {
+    if (Object.keys(problems).length > 0) return;
+    if (nothing) setProblem(wording.nothingIsEnteredYet);
+    else await save(values);
   });
   const onBench = async (): Promise<void> => {
     if (!session) return;
@@ -165,6 +210,18 @@ function CheckEntry({
           <Button onClick={() => void onBench()} disabled={working}>
             {working ? wording.onTheSimulatedVehicle : wording.runThisCheckOnTheSimulatedVehicle}
           </Button>
+        ) : null}
+        {canEnter && card.asItShouldBe && nothing ? (
+          <Button
+            weight="main"
+            className="justify-self-start"
+            onClick={() => void save(card.asItShouldBe?.values ?? {})}
+          >
+            {words.say(card.asItShouldBe.label)}
+          </Button>
+        ) : null}
+        {canEnter && asRead.atMs !== undefined ? (
+          <p className="text-sm text-ink2">{wording.asReadAt(words.clock(asRead.atMs))}</p>
         ) : null}
         {canEnter
           ? spokenFields.map((field) => (

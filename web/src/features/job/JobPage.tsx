@@ -100,14 +100,20 @@ function OpenJobPage({ open }: { open: OpenJob }) {
         >
           <h1 className="text-xl leading-tight whitespace-nowrap">{vehicle.plate}</h1>
           <p
-            className={`text-sm sm:text-base leading-tight min-w-0 truncate ${wholeLine ? '' : 'lg:row-start-2 lg:text-sm'}`}
+            className={`text-sm sm:text-base leading-tight min-w-0 flex ${wholeLine ? '' : 'lg:row-start-2 lg:text-sm'}`}
           >
-            <Link to={`/vehicles/${vehicle.id}`} className="underline underline-offset-4 decoration-1">
+            <Link
+              to={`/vehicles/${vehicle.id}`}
+              className="underline underline-offset-4 decoration-1 truncate"
+            >
               {vehicle.model}
             </Link>
-            {distance === undefined ? '' : ` · ${words.distance(distance)}`}
-            {wording.jobWithNumber(job.number)}
-            {derived.signedOff ? wording.signedOffWithin : ''}
+            {/* The number is what is asked for on the telephone: the model gives way to it. */}
+            <span className="shrink-0 whitespace-pre">
+              {distance === undefined ? '' : ` · ${words.distance(distance)}`}
+              {wording.jobWithNumber(job.number)}
+              {derived.signedOff ? wording.signedOffWithin : ''}
+            </span>
           </p>
           <p className={`text-sm text-ink2 truncate min-w-0 ${wholeLine ? 'max-md:hidden' : 'hidden'}`}>
             {vehicle.filter

@@ -3,13 +3,14 @@ import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../data/words.ts';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { confirmation } from '@white-ember/core/diagnosis';
+import { confirmation, type Diagnosis } from '@white-ember/core/diagnosis';
 import { whileWaiting, type Step } from '@white-ember/core/guide';
 import { stepTitle, toShowOf, type Stage } from '@white-ember/core/job';
 import { Button } from '../../ui/Button.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
 import { useAddEntry } from '../../job/useAddEntry.ts';
+import { CODES_PLACE, DRIVE_PLACE, RESETS_PLACE } from '../../job/places.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 
 interface Told {
@@ -19,6 +20,8 @@ interface Told {
   readonly act: string;
   readonly stage: Stage;
   readonly check?: string;
+  /** Where on that stage, by the id of the element. */
+  readonly at?: string;
   /** A cause that the button confirms. */
   readonly confirms?: string;
 }
@@ -70,11 +73,35 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
         act: its?.check ? wording.startThisCheck : wording.openIt,
         stage: its?.stage ?? 'prove',
         ...(its?.check ? { check: its.check } : {}),
+        at: PLACES[id ?? ''] ?? RESETS_PLACE,
       };
     }
     case 'hand-over':
       return { title, why, act: wording.goToTheHandOver, stage: 'hand-over' };
   }
+}
+
+/** By the drive more is shown than that there was one. */
+const PLACES: Readonly<Record<string, string>> = {
+  drive: DRIVE_PLACE,
+  egt: DRIVE_PLACE,
+  soot: DRIVE_PLACE,
+  'power-limit': DRIVE_PLACE,
+  'no-codes': CODES_PLACE,
+  after: '',
+  'equal-flow': '',
+};
+
+/** Once the stage stands there: a step of the stage that is open already must not be a button that does nothing. */
+function bringIntoView(id: string | undefined): void {
+  if (id === undefined || id === '') return;
+  requestAnimationFrame(() =>
+    requestAnimationFrame(() => {
+      const place = document.getElementById(id);
+      place?.scrollIntoView({ block: 'center' });
+      place?.querySelector<HTMLElement>('input, textarea, button')?.focus({ preventScroll: true });
+    }),
+  );
 }
 
 const THEN_SHOWN = 4;
@@ -107,15 +134,26 @@ export function NextStep({
   const next = step && tell(step, open.derived);
   const path = next ? pathOf(jobId, next) : undefined;
   const addEntry = useAddEntry(jobId);
+  const confirm = (cause: string, diagnosis: Diagnosis): void =>
+    void addEntry({ kind: 'cause', cause, state: 'confirmed', why: confirmation(diagnosis, cause) });
+  // Tapped before the page has judged the job: what it says with the cause comes with the judgement.
+  const [confirming, setConfirming] = useState<string>();
+  const onJudged = useEffectEvent((cause: string, diagnosis: Diagnosis) => {
+    setConfirming(undefined);
+    confirm(cause, diagnosis);
+  });
+  const diagnosis = judgement?.diagnosis;
+  useEffect(() => {
+    if (confirming !== undefined && diagnosis) onJudged(confirming, diagnosis);
+  }, [confirming, diagnosis]);
   const go = (): void => {
-    if (next?.confirms !== undefined && judgement)
-      void addEntry({
-        kind: 'cause',
-        cause: next.confirms,
-        state: 'confirmed',
-        why: confirmation(judgement.diagnosis, next.confirms),
-      });
-    else if (path !== undefined) void navigate(path);
+    if (next?.confirms !== undefined) {
+      if (judgement) confirm(next.confirms, judgement.diagnosis);
+      else setConfirming(next.confirms);
+    } else if (path !== undefined) {
+      void navigate(path);
+      bringIntoView(next?.at);
+    }
   };
   const onKey = useEffectEvent((event: KeyboardEvent): void => {
     if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;

@@ -87,7 +87,7 @@ function PartButton({
         type="button"
         aria-pressed={selected}
         aria-label={`${value === undefined ? full : `${name} ${value}, ${full}`}: ${words.name('partStates', state)}`}
-        className={`min-h-14 px-1.5 grid content-center justify-items-center border-b-4 hover:bg-paper ${selected ? 'bg-paper outline-2 -outline-offset-2 outline-ink' : ''}`}
+        className={`min-h-14 px-1.5 lg:px-1 2xl:px-1.5 grid content-center justify-items-center border-b-4 hover:bg-paper ${selected ? 'bg-paper outline-2 -outline-offset-2 outline-ink' : ''}`}
         style={{ borderBottomColor: gasC === undefined ? 'var(--rule)' : heatColour(gasC) }}
         onClick={onSelect}
       >

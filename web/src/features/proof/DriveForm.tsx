@@ -10,6 +10,8 @@ import { useWords } from '../../data/words.ts';
 import { Button } from '../../ui/Button.tsx';
 
 const SHORTEST_KM = 0.1;
+/** What the drive shows; everything else is shown standing. */
+const BY_DRIVE: ReadonlySet<string> = new Set(['drive', 'egt', 'soot', 'no-codes', 'power-limit']);
 const FIELDS: FieldsOf<'drive'> = {
   distanceKm: figure('km'),
   minutes: figure('min'),
@@ -20,11 +22,15 @@ const FIELDS: FieldsOf<'drive'> = {
   reportedBy: either('customer', 'technician'),
 };
 
+/** Nothing but the drive and what comes with it is still to be shown. */
+const isDue = ({ derived }: OpenJob): boolean =>
+  derived.evidence.every(({ id, state }) => state === 'shown' || BY_DRIVE.has(id));
+
 /** What the drive after the work showed. */
 export function DriveForm({ open, main }: { open: OpenJob; main: boolean }) {
   const words = useWords();
   const form = useEntryForm(open, 'drive', FIELDS, { corrects: true, onSaved: () => setUnfolded(false) });
-  const [unfolded, setUnfolded] = useState(form.correcting !== undefined);
+  const [unfolded, setUnfolded] = useState(form.correcting !== undefined || (main && isDue(open)));
   if (!unfolded)
     return (
       <Button weight={main ? 'main' : 'plain'} onClick={() => setUnfolded(true)}>

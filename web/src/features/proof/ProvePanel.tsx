@@ -1,6 +1,7 @@
 import * as wording from '@white-ember/core/words/screens/proof';
 import { type Limits } from '@white-ember/core/limits';
 import { type FlowPicture } from '@white-ember/core/proof';
+import { CODES_PLACE, DRIVE_PLACE } from '../../job/places.ts';
 import { type OpenJob } from '../../job/useJob.ts';
 import { Say } from '../../ui/Say.tsx';
 import { pictureOfJob, vehicleFactsOf, verdictLine } from '@white-ember/core/job';
@@ -126,9 +127,15 @@ function Compared({
       {canEnter ? (
         <>
           {derived.after ? <ResetList open={open} canEnter={canEnter} /> : null}
-          {derived.proof || byRepair ? <DriveForm open={open} main={!driven} /> : null}
           {derived.proof || byRepair ? (
-            <CodeScanForm open={open} choices={['after-drive']} title={wording.codesAfterTheDrive} />
+            <div id={DRIVE_PLACE} className="grid">
+              <DriveForm open={open} main={!driven} />
+            </div>
+          ) : null}
+          {derived.proof || byRepair ? (
+            <div id={CODES_PLACE}>
+              <CodeScanForm open={open} choices={['after-drive']} title={wording.codesAfterTheDrive} />
+            </div>
           ) : null}
           <ScanList scans={scans} />
           <Button onClick={() => setAdding(true)}>

@@ -20,7 +20,7 @@ import { FlushLoop } from './FlushLoop.tsx';
 import { MadeReady, useReadiness } from '../burn/MadeReady.tsx';
 import { SiteAndCooling } from './SiteAndCooling.tsx';
 import { WayIn } from './WayIn.tsx';
-import { type FillStep, Fill } from './FillWork.tsx';
+import { CLEAN_CAUTION, type FillStep, Fill } from './FillWork.tsx';
 
 /** What is typed and chosen here lies on this device until the fluid is in. */
 const FIELDS: Fields = {
@@ -93,7 +93,7 @@ export function ChemicalClean({ open, onStage }: { open: OpenJob; onStage: (stag
   const next = (
     <>
       <FilterSizeAsked open={open} canEnter />
-      <MadeReady open={open} treatment="chemical" readiness={readiness} />
+      <MadeReady open={open} treatment="chemical" readiness={readiness} caution={CLEAN_CAUTION} />
       <SiteAndCooling open={open} readiness={readiness} upToC={fluid?.filterUpToC ?? limits.touchableC} />
       <WayIn
         access={access}

@@ -15,6 +15,8 @@ import { ENTRY_LABELS } from './WayIn.tsx';
 import { atMost } from '../../ui/format.ts';
 
 export type FillStep = 'soak' | 'rinse';
+/** Read with what is asked before the first fill. */
+export const CLEAN_CAUTION = { id: 'chemicals', act: 'chemical-clean' } as const;
 
 export function Fill({
   open,
@@ -40,7 +42,7 @@ export function Fill({
 }) {
   const words = useWords();
   const addEntry = useAddEntry(open.job.id);
-  const caution = useCaution(open, 'chemicals', 'chemical-clean');
+  const caution = useCaution(open, CLEAN_CAUTION.id, CLEAN_CAUTION.act);
   const [bursting, setBursting] = useState(false);
   const [problem, setProblem] = useState<string>();
   const held = plan.held.length > 0 || !ready;
@@ -113,7 +115,13 @@ export function Fill({
           </li>
         ))}
       </ul>
-      <CautionCard id="chemicals" acknowledged={caution.acknowledged} onAcknowledge={caution.acknowledge} />
+      {ready || caution.acknowledged ? (
+        <CautionCard
+          id={CLEAN_CAUTION.id}
+          acknowledged={caution.acknowledged}
+          onAcknowledge={caution.acknowledge}
+        />
+      ) : null}
       <div className="flex flex-wrap items-center gap-3">
         <Button weight="main" disabled={held || bursting || !caution.acknowledged} onClick={burst}>
           {bursting ? wording.burstHoldIt(bursts + 1) : wording.burstOf(bursts + 1, plan.bursts)}

@@ -59,6 +59,9 @@ export const no = 'No';
 export const theSecondPerson = 'The second person';
 export const oneDrivesOneReads = 'One drives, one reads';
 export const enterTheAnswers = 'Enter the answers';
+export const readEnterTheAnswers = 'I have read this: enter the answers';
+export const yesToBothEnter = (read: boolean): string =>
+  read ? 'Yes to both: enter' : 'Yes to both, and I have read this: enter';
 export const regenerationNoLiveValues = 'Regeneration: no live values';
 export const burn = (what: string): string => `Burn, ${what}`;
 export const bed = (bed: string): string => `, bed ${bed}`;

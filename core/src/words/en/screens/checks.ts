@@ -14,6 +14,9 @@ export const canHarm = 'Can harm:';
 export const nothingIsEnteredYet = 'Nothing is entered yet';
 export const onTheSimulatedVehicle = 'On the simulated vehicle …';
 export const runThisCheckOnTheSimulatedVehicle = 'Run this check on the simulated vehicle';
+export const asReadAt = (clock: string): string =>
+  `The hold is filled in as it was read at ${clock}. Change it if it reads otherwise now.`;
+export const instead = (name: string): string => `Or instead: ${name}`;
 export const whatItSays = 'What it says';
 export const nothingIsEnteredYetTitle = 'Nothing is entered yet.';
 export const measuredAgainConfirmed = 'Measured again: confirmed';

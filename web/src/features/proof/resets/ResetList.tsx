@@ -4,6 +4,7 @@ import type { Spoken } from '@white-ember/core/words';
 import { Link } from 'react-router';
 import type { ResetStep } from '@white-ember/core/proof';
 import { StateMark } from '../../../ui/StateMark.tsx';
+import { RESETS_PLACE } from '../../../job/places.ts';
 import type { OpenJob } from '../../../job/useJob.ts';
 import { HeldOff } from './HeldOff.tsx';
 import { ResetForm } from './ResetForm.tsx';
@@ -17,7 +18,7 @@ export function ResetList({ open, canEnter }: { open: OpenJob; canEnter: boolean
   const done = steps.filter(({ need }) => need === 'done');
   const rest = steps.filter(({ need }) => need === 'not-due');
   return (
-    <section aria-label={wording.resets} className="grid gap-3">
+    <section id={RESETS_PLACE} aria-label={wording.resets} className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">{wording.resetsInThisOrder}</h3>
       {due.length === 0 ? <p className="text-[15px]">{wording.noResetsDue}</p> : null}
       <ol className="grid gap-4">
