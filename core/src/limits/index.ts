@@ -1,8 +1,3 @@
 export { LIMIT_DEFINITIONS, LIMIT_IDS, type LimitDefinition, type LimitId } from './definitions.ts';
-export {
-  DEFAULT_LIMITS,
-  limitOverridesSchema,
-  resolveLimits,
-  type LimitOverrides,
-  type Limits,
-} from './profile.ts';
+export { DEFAULT_LIMITS, resolveLimits, type LimitOverrides, type Limits } from './profile.ts';
+export { limitOverridesSchema } from './overrides.ts';

@@ -1,8 +1,6 @@
-import { fault, PLAIN_WORDS, say } from '../words/index.ts';
-import { z } from 'zod';
-import { freeText } from '../fields/index.ts';
 import { failed, success, type Result } from '../quantities/index.ts';
-import { LIMIT_DEFINITIONS, LIMIT_IDS, type LimitDefinition, type LimitId } from './definitions.ts';
+import { say } from '../words/index.ts';
+import { LIMIT_DEFINITIONS, LIMIT_IDS, type LimitId } from './definitions.ts';
 
 /** All limits as plain numbers, as the computations read them. */
 export type Limits = Readonly<Record<LimitId, number>>;
@@ -11,28 +9,7 @@ export const DEFAULT_LIMITS: Limits = Object.fromEntries(
   LIMIT_IDS.map((id) => [id, LIMIT_DEFINITIONS[id].value]),
 ) as Record<LimitId, number>;
 
-/** One changed value with the reason why this workshop uses it. */
-export const limitOverrideSchema = z.object({
-  value: z.number(),
-  source: freeText('source', 400),
-});
-
-const overridesShape = Object.fromEntries(
-  LIMIT_IDS.map((id) => {
-    const { label, low, high, unit, difference }: LimitDefinition = LIMIT_DEFINITIONS[id];
-    const range = fault(
-      say('faults.limit', { label, low, high, unit, difference: difference === true }),
-      PLAIN_WORDS,
-    );
-    return [
-      id,
-      limitOverrideSchema.extend({ value: z.number().min(low, range).max(high, range) }).optional(),
-    ];
-  }),
-) as Record<LimitId, z.ZodOptional<typeof limitOverrideSchema>>;
-
-/** What a workshop changed against the starting values; unknown names are refused. */
-export const limitOverridesSchema = z.strictObject(overridesShape);
+/** What a workshop changed, each with the reason why. */
 export type LimitOverrides = { [Id in LimitId]?: { value: number; source: string } | undefined };
 
 /** Pairs of limits of which the first must not exceed the second, so that "good" never lies above "blocked". */

@@ -113,6 +113,13 @@ export function plainEnglish(value: number, decimals: number, all: boolean): str
   return `${value < 0 ? '-' : ''}${all || decimals === 0 ? text : text.replace(/\.?0+$/, '')}`;
 }
 
+/** Hours and minutes of this device’s time zone, as `Intl` writes them in British English: its first use takes longer than a page may. */
+function plainClock(at: string | number): string {
+  const time = new Date(at);
+  if (Number.isNaN(time.getTime())) throw new RangeError('Invalid time value');
+  return [time.getHours(), time.getMinutes()].map((part) => String(part).padStart(2, '0')).join(':');
+}
+
 /**
  * Figures as one person reads them. Nothing is kept in these units: they are made at the edge, and another choice only writes anew.
  * Worked values: 45.3 mbar → "45 mbar", in psi "0.66 psi"; 600 °C → "1,112 °F" (en); 12 g → "0.42 oz".
@@ -254,7 +261,10 @@ export function measuresOf({ units = METRIC, locale = 'en', timeZone, currency }
     moment: dated({ day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
     fullMoment: dated({ dateStyle: 'medium', timeStyle: 'medium' }),
     weekday: dated({ weekday: 'long', day: 'numeric', month: 'long' }),
-    clock: dated({ hour: '2-digit', minute: '2-digit' }),
+    clock:
+      dates === 'en-GB' && timeZone === undefined
+        ? plainClock
+        : dated({ hour: '2-digit', minute: '2-digit' }),
     span: (low, high) => {
       // A screen joins figure and unit by a space that does not break.
       const unit = /[ \u00a0]\D*$/.exec(high)?.[0] ?? '';

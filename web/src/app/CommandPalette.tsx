@@ -1,4 +1,5 @@
-import * as wording from '@white-ember/core/words/screens/app';
+import * as app from '@white-ember/core/words/screens/app';
+import * as wording from '@white-ember/core/words/screens/finder';
 import * as common from '@white-ember/core/words/screens/common';
 import { Say } from '../ui/Say.tsx';
 import { Command } from 'cmdk';
@@ -70,14 +71,14 @@ export function CommandPalette({
         ] as [string, () => void][])),
     [common.jobs, go('/jobs')],
     [common.vehicles, go('/vehicles')],
-    [wording.fleetWhoIsDueNext, go('/fleet')],
+    [app.fleetWhoIsDueNext, go('/fleet')],
     [common.addAVehicle, go('/vehicles/new')],
     [common.limits, go('/limits')],
     [common.logHeadings, go('/headings')],
     [common.yourAccount, go('/account')],
     ...(role === 'lead' ? ([[common.peopleAndData, go('/people')]] as [string, () => void][]) : []),
     [
-      theme === 'bay' ? wording.daylightColours : wording.bayColoursDark,
+      theme === 'bay' ? app.daylightColours : app.bayColoursDark,
       run(() => dispatch(preferred({ theme: theme === 'bay' ? 'daylight' : 'bay' }))),
       wording.themeNightContrast,
     ],

@@ -1,6 +1,23 @@
-import * as wording from '@white-ember/core/words/screens/app';
+import * as app from '@white-ember/core/words/screens/app';
+import * as wording from '@white-ember/core/words/screens/finder';
+import * as common from '@white-ember/core/words/screens/common';
 import { Sheet } from '../ui/Sheet.tsx';
-import { KEYS } from './useGlobalKeys.ts';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  [wording.keyFind, wording.findAnything],
+  ['?', wording.thisSheet],
+  [wording.keyJobs, common.jobs],
+  [wording.keyVehicles, common.vehicles],
+  [wording.keyFleet, app.fleetWhoIsDueNext],
+  [wording.keyLimits, common.limits],
+  ['T', wording.daylightOrBay],
+  ['N', wording.onAJobNextStep],
+  ['1 … 8', wording.onAJobStage],
+  ['K S I J H N O', wording.liveSimulated],
+  [wording.keyLive, wording.liveActs],
+  [wording.keyTraces, wording.onLogTraces],
+  ['Escape', wording.closeTheSheet],
+];
 
 export function KeySheet({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (

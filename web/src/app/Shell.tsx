@@ -8,7 +8,6 @@ import { Notice } from '../ui/Notice.tsx';
 import { api, problemOf, useSessionQuery } from '../data/api.ts';
 import { importEntryCheck } from '../job/useAddEntry.ts';
 import { Header } from './Header.tsx';
-import { readyForJobs } from './jobPage.ts';
 import { useBurnWatch } from '../features/burn/run/openWatch.ts';
 import { useAppSelector } from '../data/store.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
@@ -58,7 +57,8 @@ export function Shell() {
     const timer = window.setTimeout(() => {
       setStands(true);
       void Promise.all([importPalette(), importKeys(), importWaitingSheet(), importEntryCheck()])
-        .then(readyForJobs)
+        .then(() => import('./ahead/readyForJobs.ts'))
+        .then(({ readyForJobs }) => readyForJobs())
         .catch(() => undefined);
     }, 400);
     return () => window.clearTimeout(timer);

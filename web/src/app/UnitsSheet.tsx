@@ -1,4 +1,4 @@
-import * as wording from '@white-ember/core/words/screens/app';
+import * as wording from '@white-ember/core/words/screens/finder';
 import * as common from '@white-ember/core/words/screens/common';
 import { unitLabel, type Unit } from '@white-ember/core/quantities';
 import {

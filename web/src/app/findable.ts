@@ -1,4 +1,4 @@
-import * as wording from '@white-ember/core/words/screens/app';
+import * as wording from '@white-ember/core/words/screens/finder';
 import { codeMeaning, readCode } from '@white-ember/core/codes';
 import { LIMIT_DEFINITIONS, LIMIT_IDS } from '@white-ember/core/limits';
 import { ENGLISH, named, type Words } from '@white-ember/core/words';

@@ -1,25 +1,7 @@
-import * as common from '@white-ember/core/words/screens/common';
-import * as wording from '@white-ember/core/words/screens/app';
 import { useEffect, useEffectEvent, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { preferred } from '../data/preferences.ts';
 import { store } from '../data/store.ts';
-
-export const KEYS: readonly (readonly [string, string])[] = [
-  [wording.keyFind, wording.findAnything],
-  ['?', wording.thisSheet],
-  [wording.keyJobs, common.jobs],
-  [wording.keyVehicles, common.vehicles],
-  [wording.keyFleet, wording.fleetWhoIsDueNext],
-  [wording.keyLimits, common.limits],
-  ['T', wording.daylightOrBay],
-  ['N', wording.onAJobNextStep],
-  ['1 … 8', wording.onAJobStage],
-  ['K S I J H N O', wording.liveSimulated],
-  [wording.keyLive, wording.liveActs],
-  [wording.keyTraces, wording.onLogTraces],
-  ['Escape', wording.closeTheSheet],
-];
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&

@@ -10,11 +10,11 @@ import {
   type Spoken,
   type Words,
 } from '@white-ember/core/words';
-import { useSessionQuery } from './api.ts';
+import { api } from './api.ts';
 import { keepWords, lastWords } from './lastWords.ts';
 import { unbroken } from './unbroken.ts';
 import type { Preferences } from './preferences.ts';
-import { store, useAppSelector } from './store.ts';
+import { store, useAppSelector, type RootState } from './store.ts';
 
 /** Phrases that are here so far, by subject. The rest comes with the first page that is no list. */
 const phrases: Record<string, Phrases[string]> = { ...ENGLISH_OF_LISTS };
@@ -53,16 +53,28 @@ export function wordsFor(
   return words;
 }
 
-export function useWords(): Words {
-  const preferences = useAppSelector((state) => state.preferences);
-  const currency = useSessionQuery().data?.workshop?.currency;
-  return wordsFor(preferences, currency);
+const sessionNow = api.endpoints.session.select();
+const currencyNow = (state: RootState): string | undefined => sessionNow(state).data?.workshop?.currency;
+
+let asked:
+  | undefined
+  | { readonly preferences: Preferences; readonly currency: string | undefined; readonly words: Words };
+
+/** Asked by every part of a page: no more than a comparison while nothing was chosen anew. */
+function wordsNowIn(state: RootState): Words {
+  const { preferences } = state;
+  const currency = currencyNow(state);
+  if (asked?.preferences !== preferences || asked.currency !== currency)
+    asked = { preferences, currency, words: wordsFor(preferences, currency) };
+  return asked.words;
 }
+
+export const useWords = (): Words => useAppSelector(wordsNowIn);
 
 /** Words of a caution or of the customer’s report, in the language that this person chose for them. */
 export function useWordsIn(language: Language): Words {
   const preferences = useAppSelector((state) => state.preferences);
-  const currency = useSessionQuery().data?.workshop?.currency;
+  const currency = useAppSelector(currencyNow);
   return wordsFor(preferences, currency, language);
 }
 

@@ -154,7 +154,7 @@ function JobRow({ job }: { job: JobListItem }) {
   const next = nextOf(job, now);
   const prefetch = useJobAhead();
   return (
-    <li className="border-b-2 border-rule">
+    <li className="border-b-2 border-rule [content-visibility:auto] [contain-intrinsic-block-size:auto_94px]">
       <Link
         to={`/jobs/${job.id}`}
         onPointerEnter={() => prefetch(job.id)}

@@ -1,13 +1,15 @@
 import * as wording from '@white-ember/core/words/screens/job';
 import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { STAGES, type Stage, stageOf } from '@white-ember/core/job';
 import { entriesOfKind, FLUID_ENTRIES, type Entry, type PartId } from '@white-ember/core/ledger';
 import { useSessionQuery } from '../../data/api.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Later } from '../../ui/Later.tsx';
+import { useStable } from '../../ui/useStable.ts';
+import { useWide } from '../../ui/useWide.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import { preferred } from '../../data/preferences.ts';
@@ -52,14 +54,20 @@ function OpenJobPage({ open }: { open: OpenJob }) {
   const part = (params.get('part') ?? undefined) as PartId | undefined;
   // Where the fluid goes in stands on the line while it is worked on.
   const fluidEntry = FLUID_ENTRIES.find((one) => one === params.get('in'));
-  const go = useCallback(
-    (next: Stage, withPart?: PartId) =>
-      setParams((old) => {
-        const moment = old.get('at');
-        return { stage: next, ...(withPart ? { part: withPart } : {}), ...(moment ? { at: moment } : {}) };
-      }),
-    [setParams],
+  // Stage by stage only the work in the middle is drawn anew: what is around it is handed the same callbacks.
+  const go = useStable((next: Stage, withPart?: PartId) =>
+    setParams((old) => {
+      const moment = old.get('at');
+      return { stage: next, ...(withPart ? { part: withPart } : {}), ...(moment ? { at: moment } : {}) };
+    }),
   );
+  const toPart = useStable((id: PartId) => go('checks', id));
+  const list = useStable(() => setListing(true));
+  const toEntry = useStable((chosen: Entry) => {
+    setEntry(chosen);
+    const its = stageOf(chosen);
+    if (its) go(its);
+  });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -76,7 +84,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
     [derived.entries],
   );
   const canWork = session.data?.member?.role !== 'viewer';
-  const lookAt = (ms: number | undefined): void =>
+  const lookAt = useStable((ms: number | undefined) =>
     setParams(
       (old) => {
         const next = new URLSearchParams(old);
@@ -85,12 +93,14 @@ function OpenJobPage({ open }: { open: OpenJob }) {
         return next;
       },
       { replace: true },
-    );
+    ),
+  );
+  const wide = useWide();
   const { lead, due, led } = useLeadOn(open);
   const canEnter = canWork && at === undefined && (!derived.signedOff || stage === 'hand-over');
   return (
     <div className="grow flex flex-col max-lg:pb-44 lg:h-[calc(100dvh-48px-var(--ringing,0px))] lg:min-h-[640px]">
-      <StageBar stage={stage} onStage={go} />
+      {wide ? null : <StageBar stage={stage} onStage={go} />}
       <section
         aria-label={wording.exhaustLine}
         className={`bg-card border-b-2 border-rule shrink-0 ${wholeLine ? '' : 'lg:flex lg:items-center'}`}
@@ -142,7 +152,7 @@ function OpenJobPage({ open }: { open: OpenJob }) {
               derived={derived}
               selected={part}
               fluidEntry={fluidEntry}
-              onPart={(id) => go('checks', id)}
+              onPart={toPart}
             />
           </div>
         ) : (
@@ -151,11 +161,11 @@ function OpenJobPage({ open }: { open: OpenJob }) {
             derived={derived}
             selected={part}
             fluidEntry={fluidEntry}
-            onPart={(id) => go('checks', id)}
+            onPart={toPart}
           />
         )}
       </section>
-      <KnownRow open={open} canWork={canWork && at === undefined} />
+      {wide ? null : <KnownRow open={open} canWork={canWork && at === undefined} />}
       {at === undefined ? <NextStep open={open} canWork={canWork} leadsOn={due} onLed={led} /> : null}
       <div className="grow min-h-0 grid lg:grid-cols-[1fr_auto]">
         <main key={stage} className="relative min-h-0 lg:overflow-auto p-4" tabIndex={-1}>
@@ -185,22 +195,18 @@ function OpenJobPage({ open }: { open: OpenJob }) {
             </Later>
           </section>
         </main>
-        <KnownPanel open={open} canWork={canWork && at === undefined} />
+        {wide ? <KnownPanel open={open} canWork={canWork && at === undefined} /> : null}
       </div>
       <Tape
         derived={whole}
         at={at}
         onAt={lookAt}
-        onLedger={() => setListing(true)}
+        onLedger={list}
         stage={stage}
         waiting={waiting}
         selected={entry?.id}
         onStage={go}
-        onEntry={(chosen) => {
-          setEntry(chosen);
-          const its = stageOf(chosen);
-          if (its) go(its);
-        }}
+        onEntry={toEntry}
       />
       <LedgerSheet
         entries={all}

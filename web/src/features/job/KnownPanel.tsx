@@ -1,6 +1,6 @@
 import * as wording from '@white-ember/core/words/screens/job';
 import { PanelRightClose, PanelRightOpen } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { sentenceOf } from '@white-ember/core/diagnosis';
 import { toldCauses } from '@white-ember/core/job';
 import { preferred } from '../../data/preferences.ts';
@@ -30,7 +30,7 @@ function useGist(open: OpenJob): { readonly what: string; readonly percent?: num
 }
 
 /** On a wide screen beside the work, folded to a tab by whoever wants the room. */
-export function KnownPanel({ open, canWork }: Of) {
+export const KnownPanel = memo(function KnownPanel({ open, canWork }: Of) {
   const folded = useAppSelector((state) => state.preferences.knownFolded === true);
   const dispatch = useAppDispatch();
   const gist = useGist(open);
@@ -75,7 +75,7 @@ export function KnownPanel({ open, canWork }: Of) {
       )}
     </aside>
   );
-}
+});
 
 /** On a phone: the gist in one row under the line, the rest in a sheet. */
 export function KnownRow({ open, canWork }: Of) {

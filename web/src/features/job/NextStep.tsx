@@ -1,7 +1,7 @@
 import * as wording from '@white-ember/core/words/screens/job';
 import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../data/words.ts';
-import { useEffect, useEffectEvent, useState } from 'react';
+import { memo, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { confirmation, type Diagnosis } from '@white-ember/core/diagnosis';
 import { whileWaiting, type Step } from '@white-ember/core/guide';
@@ -110,7 +110,7 @@ const AT_HAND =
   'bg-paper border-rule border-b-2 max-lg:border-b-0 max-lg:border-t-2 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-[calc(58px+env(safe-area-inset-bottom))] max-lg:z-40 max-lg:max-h-[60vh] max-lg:overflow-auto';
 
 /** The one thing to do next on a job: what, why, how long, one button; what comes after it folds out. */
-export function NextStep({
+export const NextStep = memo(function NextStep({
   open,
   canWork,
   leadsOn,
@@ -137,19 +137,19 @@ export function NextStep({
   const confirm = (cause: string, diagnosis: Diagnosis): void =>
     void addEntry({ kind: 'cause', cause, state: 'confirmed', why: confirmation(diagnosis, cause) });
   // Tapped before the page has judged the job: what it says with the cause comes with the judgement.
-  const [confirming, setConfirming] = useState<string>();
-  const onJudged = useEffectEvent((cause: string, diagnosis: Diagnosis) => {
-    setConfirming(undefined);
-    confirm(cause, diagnosis);
+  const tappedEarly = useRef<string>(undefined);
+  const onJudged = useEffectEvent((diagnosis: Diagnosis) => {
+    if (tappedEarly.current !== undefined) confirm(tappedEarly.current, diagnosis);
+    tappedEarly.current = undefined;
   });
   const diagnosis = judgement?.diagnosis;
   useEffect(() => {
-    if (confirming !== undefined && diagnosis) onJudged(confirming, diagnosis);
-  }, [confirming, diagnosis]);
+    if (diagnosis) onJudged(diagnosis);
+  }, [diagnosis]);
   const go = (): void => {
     if (next?.confirms !== undefined) {
       if (judgement) confirm(next.confirms, judgement.diagnosis);
-      else setConfirming(next.confirms);
+      else tappedEarly.current = next.confirms;
     } else if (path !== undefined) {
       void navigate(path);
       bringIntoView(next?.at);
@@ -235,7 +235,7 @@ export function NextStep({
       ) : null}
     </section>
   );
-}
+});
 
 const pathOf = (jobId: string, { stage, check }: Told): string =>
   `/jobs/${jobId}?stage=${stage}${check === undefined ? '' : `&check=${check}`}`;

@@ -1,6 +1,7 @@
 import { useEffect, useEffectEvent, useState, useSyncExternalStore } from 'react';
 import { useLocation } from 'react-router';
 import type { OpenJob } from '../../job/useJob.ts';
+import { useStable } from '../../ui/useStable.ts';
 import { isSettled, subscribe } from '../diagnosis/judging.ts';
 
 /** Longer than this nobody waits for being led on, ms. */
@@ -18,7 +19,7 @@ export function useLeadOn(open: OpenJob): {
 } {
   const [from, setFrom] = useState<OpenJob['facts']>();
   const settled = useSyncExternalStore(subscribe, () => isSettled(open.job.id));
-  const led = (): void => setFrom(undefined);
+  const led = useStable(() => setFrom(undefined));
   const onTouch = useEffectEvent(led);
   const leading = from !== undefined;
   useEffect(() => {

@@ -1,5 +1,5 @@
 import * as wording from '@white-ember/core/words/screens/line';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import type { Vehicle } from '@white-ember/core/contract';
 import type { FluidEntry, PartId } from '@white-ember/core/ledger';
 import { useWords } from '../../data/words.ts';
@@ -10,7 +10,7 @@ import { heatColour } from './heat.ts';
 import { FLUID_AT, stripParts, type StripPart } from './lineParts.ts';
 
 /** The line in one row: each part with its mark and its value, the heat of the gas under it. Opens at the part in question. */
-export function LineStrip({
+export const LineStrip = memo(function LineStrip({
   vehicle,
   derived,
   selected,
@@ -56,7 +56,7 @@ export function LineStrip({
       ))}
     </div>
   );
-}
+});
 
 function PartButton({
   of: { part, name, state, gasC, reads },

@@ -5,9 +5,11 @@ import { clockName } from '../clocks/clockName.ts';
 import { preferred } from '../../data/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../data/store.ts';
 import type { OpenJob } from '../../job/useJob.ts';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { STAGES, type Stage } from '@white-ember/core/job';
 import { happenedAt, type Entry } from '@white-ember/core/ledger';
+import { useWide } from '../../ui/useWide.ts';
+import { Later } from '../../ui/Later.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { layTape, type Pin } from './tapeLayout.ts';
 
@@ -36,15 +38,14 @@ interface TapeProps {
   readonly onLedger: () => void;
 }
 
-const clock = (ms: number): string =>
-  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-
 /** The ledger as a measuring tape: the stages as its sections, each entry a pin, dwells hatched, now marked. */
 export function Tape(props: TapeProps) {
   const words = useWords();
   const { derived, stage, onStage } = props;
   const whole = useAppSelector((state) => state.preferences.wholeTape === true);
   const dispatch = useAppDispatch();
+  const wide = useWide();
+  const rows = whole ? ROWS : 0;
   const firstEntry = derived.entries[0];
   const count = `${derived.entries.length} ${derived.entries.length === 1 ? 'entry' : 'entries'}`;
   return (
@@ -75,8 +76,20 @@ export function Tape(props: TapeProps) {
           <button className="md:hidden min-h-11 underline underline-offset-4" onClick={props.onLedger}>
             {wording.tapeWithCount(count)}
           </button>
-          <StageSwitch stage={stage} onStage={onStage} derived={derived} />
-          <Ruler {...props} rows={whole ? ROWS : 0} />
+          {wide ? <StageSwitch stage={stage} onStage={onStage} derived={derived} /> : null}
+          <Later meanwhile={<div style={{ height: heightOf(rows) }} />}>
+            {() => (
+              <Ruler
+                derived={derived}
+                waiting={props.waiting}
+                selected={props.selected}
+                at={props.at}
+                onEntry={props.onEntry}
+                onAt={props.onAt}
+                rows={rows}
+              />
+            )}
+          </Later>
         </div>
       </div>
     </section>
@@ -115,7 +128,15 @@ function StageSwitch({
   );
 }
 
-function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProps & { rows: number }) {
+const Ruler = memo(function Ruler({
+  derived,
+  waiting,
+  selected,
+  at,
+  onEntry,
+  onAt,
+  rows,
+}: Pick<TapeProps, 'derived' | 'waiting' | 'selected' | 'at' | 'onEntry' | 'onAt'> & { rows: number }) {
   const height = heightOf(rows);
   const pinTop = rows === 0 ? SLIM_PIN_TOP : PIN_TOP;
   const now = useNow(15_000);
@@ -139,6 +160,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProp
     width,
     rows,
     say: words.say,
+    clockAt: words.clock,
   });
   const endX = layout.nowX ?? layout.xOf(now);
   const thumbX = at === undefined ? endX : layout.xOf(at);
@@ -188,7 +210,7 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProp
           endX={Math.max(Math.round(endX), 20)}
           x={Math.round(thumbX)}
           onX={(x) => onAt(x >= Math.round(endX) - 3 ? undefined : layout.msAt(x))}
-          says={at === undefined ? wording.nowWithin : clock(at)}
+          says={at === undefined ? wording.nowWithin : words.clock(at)}
         />
         <span
           aria-hidden
@@ -205,14 +227,14 @@ function Ruler({ derived, waiting, selected, at, onEntry, onAt, rows }: TapeProp
             {at === undefined
               ? layout.nowX === undefined
                 ? wording.end
-                : common.now(clock(now))
-              : wording.backAt(clock(at))}
+                : common.now(words.clock(now))
+              : wording.backAt(words.clock(at))}
           </span>
         </span>
       </div>
     </div>
   );
-}
+});
 
 /** Half of what a finger takes hold of, px: the range is wider by it on both sides, so that a point on it is a point of the tape. */
 const HALF_HOLD = 12;
@@ -272,6 +294,7 @@ function PinMark({
   later: boolean;
   onOpen: () => void;
 }) {
+  const words = useWords();
   const labelTop = LABELS_TOP + (label?.row ?? 0) * ROW_PX;
   const toLeft = label?.side === 'left';
   const dot = (
@@ -283,7 +306,7 @@ function PinMark({
   const named = {
     onClick: onOpen,
     'aria-pressed': selected,
-    title: `${clock(happenedAt(entry))} ${text}`,
+    title: `${words.clock(happenedAt(entry))} ${text}`,
     'aria-label': `${text}${waiting ? wording.waitingToBeSent : ''}`,
   };
   const tone = later ? 'text-tape-ink2' : '';

@@ -28,7 +28,16 @@ const lay = (made: readonly { minute: number; kind: number }[], closed = false, 
     .map(({ minute, kind }, i) => madeEntry(i + 1, bodies[kind] as EntryBody, minute))
     .sort((a, b) => Date.parse(a.deviceTime) - Date.parse(b.deviceTime));
   const nowMs = Date.parse(entries.at(-1)?.deviceTime ?? '') + 5 * 60_000;
-  return layTape({ entries, clocks: [], nowMs, closed, width, rows: 2, say: PLAIN_WORDS.say });
+  return layTape({
+    entries,
+    clocks: [],
+    nowMs,
+    closed,
+    width,
+    rows: 2,
+    say: PLAIN_WORDS.say,
+    clockAt: PLAIN_WORDS.clock,
+  });
 };
 
 describe('the tape', () => {

@@ -43,6 +43,7 @@ export interface TapeLayout {
 export interface TapeFacts {
   /** Puts what stands at a pin into words. */
   readonly say: (it: Said) => string;
+  readonly clockAt: (ms: number) => string;
   readonly entries: readonly Entry[];
   readonly clocks: readonly JobClock[];
   readonly nowMs: number;
@@ -56,9 +57,6 @@ interface Knot {
   readonly ms: number;
   readonly at: number;
 }
-
-const clock = (ms: number): string =>
-  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 function pauseText(ms: number): string {
   if (ms >= 1.5 * DAY) return common.days(Math.round(ms / DAY));
@@ -129,7 +127,16 @@ function placeLabels(
 const waitedTo = ({ endMs, endedMs }: JobClock, nowMs: number): number => endedMs ?? Math.min(endMs, nowMs);
 
 /** Places the ledger on a ruler of a width in px: true to time, long pauses cut, labels that do not collide. */
-export function layTape({ entries, clocks, nowMs, closed, width, rows, say }: TapeFacts): TapeLayout {
+export function layTape({
+  entries,
+  clocks,
+  nowMs,
+  closed,
+  width,
+  rows,
+  say,
+  clockAt,
+}: TapeFacts): TapeLayout {
   const shown = entries.filter((entry) => !isSilent(entry.body.kind));
   const moments = [
     ...shown.map(happenedAt),
@@ -164,7 +171,7 @@ export function layTape({ entries, clocks, nowMs, closed, width, rows, say }: Ta
     for (let t = Math.ceil(a.ms / step) * step; t < b.ms; t += step) {
       const x = xOf(t);
       const labelled = x - previousX > 74 && x < width - 40;
-      ticks.push({ x, ...(labelled ? { text: clock(t) } : {}) });
+      ticks.push({ x, ...(labelled ? { text: clockAt(t) } : {}) });
       if (labelled) previousX = x;
     }
   }

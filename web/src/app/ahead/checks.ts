@@ -1,0 +1,1 @@
+export { CHECK_CARDS as ahead } from '@white-ember/core/checks';

@@ -1,0 +1,1 @@
+export { entryBodySchema as ahead } from '@white-ember/core/ledger';

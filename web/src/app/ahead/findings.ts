@@ -1,0 +1,1 @@
+export { KNOWN_FINDINGS as ahead } from '@white-ember/core/diagnosis';

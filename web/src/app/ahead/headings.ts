@@ -1,0 +1,1 @@
+export { CHANNEL_ROLES as ahead } from '@white-ember/core/readings';

@@ -1,0 +1,1 @@
+export { DEFAULT_LIMITS as ahead } from '@white-ember/core/limits';
