@@ -18,8 +18,12 @@ test('a reading entered while the server is stopped is kept on the device, sent 
     await hold.getByLabel(/ΔP/).fill('131');
     await page.getByRole('button', { name: 'Enter the before reading' }).click();
     // It counts at once, and the mark says what waits.
-    await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible();
     await expect(page.getByRole('button', { name: /entr(y|ies) waiting/ })).toBeVisible();
+    // Saving leads on to what is next, as soon as that is judged.
+    await expect(async () => {
+      await stage(page, 'Decide');
+      await expect(page.getByRole('heading', { name: 'Before reading' })).toBeVisible({ timeout: 3000 });
+    }).toPass();
 
     // A second entry, and the page closed and opened again while there is still no server.
     await stage(page, 'Intake');

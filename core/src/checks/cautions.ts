@@ -5,7 +5,7 @@ export interface Caution {
   readonly text: Said;
 }
 
-/** Stand at the step that can hurt and are acknowledged once per act and person. */
+/** Stand at the step that can hurt and are acknowledged by each person: once per act, that of a running engine once per visit. */
 export const CAUTIONS = {
   'running-engine': {
     id: 'running-engine',

@@ -1,5 +1,6 @@
 export { adviceOf } from './adviceOf.ts';
 export { lastHold } from './lastHold.ts';
+export { stateNow, stepsInState, type JobState } from './stateNow.ts';
 export { toldCauses } from './toldCauses.ts';
 export { stepTitle, toShowOf } from './stepTitle.ts';
 export { TO_SHOW, type ToShow } from './toShow.ts';

@@ -20,6 +20,12 @@ const RESET_TITLES: Readonly<Record<Reset, Said>> = {
   'clear-codes': say('job.clear-the-codes'),
 };
 
+const WAIT_TITLES: Readonly<Record<string, Said>> = {
+  burn: say('job.watch-the-regeneration'),
+  choice: say('job.ask-for-the-choice'),
+  part: say('job.fit-the-part'),
+};
+
 /** What a step is called, on a job and in the list of jobs. */
 export function stepTitle(
   { do: kind, id = '' }: { readonly do: Step['do']; readonly id?: string | undefined },
@@ -48,7 +54,7 @@ export function stepTitle(
       return treatment === undefined ? say('job.treat-the-filter') : say(`treatments.${treatment}`);
     }
     case 'wait':
-      return say('job.wait');
+      return own<Said>(WAIT_TITLES, id) ?? say('job.wait');
     case 'prove':
       return toShowOf(id)?.title ?? own<Said>(RESET_TITLES, id) ?? say('job.prove');
     case 'hand-over':

@@ -5,7 +5,7 @@ import { CAUTIONS, type CautionId } from '@white-ember/core/checks';
 import { Button } from './Button.tsx';
 
 /**
- * A caution at the step that can hurt: a bold rule and the word. In full until it is acknowledged, once per act and
+ * A caution at the step that can hurt: a bold rule and the word. In full until it is acknowledged for the act by the
  * person; then a line that opens again, so that it never stands in the way of a reading.
  */
 export function CautionCard({

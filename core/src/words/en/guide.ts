@@ -2,6 +2,8 @@ import type { Said } from '../message.ts';
 import type { Words } from '../words.ts';
 
 export const guide = {
+  'it-runs-until-its-end': 'It runs: watched until its end, and until the filter has cooled.',
+  'on-order': ({ part }: { part: string }) => `On order: ${part}`,
   'it-is-proved': 'It is proved',
   'the-oil-is-reported-over':
     'The oil is reported over full: check the level before holding the engine at speed',

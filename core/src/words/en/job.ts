@@ -127,6 +127,9 @@ export const job = {
   'at-the-same-speeds': 'At the same speeds as before, warm, on the plateau.',
   'find-out-why': 'Find out why it is not proved',
   'the-reasons-are-listed': 'The reasons are listed with the verdict.',
+  'watch-the-regeneration': 'Watch the regeneration',
+  'ask-for-the-choice': 'Ask for the customer’s choice',
+  'fit-the-part': 'Fit the part on order',
   'prove-the-dp-sensor': 'Prove the ΔP sensor',
   'pump-test-or-a-known':
     'Pump test or a known-good sensor: a faulty sensor can make a failed clean look successful.',

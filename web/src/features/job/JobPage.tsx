@@ -23,6 +23,8 @@ import { StageBar } from './StageBar.tsx';
 import { StageWork } from './StageWork.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
 import { WithJob } from '../../job/WithJob.tsx';
+import { stageToOpen } from './StateNow.tsx';
+import { serverNow } from '../../data/serverClock.ts';
 import { useLeadOn } from './useLeadOn.ts';
 import { KnownPanel, KnownRow } from './KnownPanel.tsx';
 
@@ -50,7 +52,8 @@ function OpenJobPage({ open }: { open: OpenJob }) {
   const dispatch = useAppDispatch();
   const session = useSessionQuery();
   const asked = params.get('stage');
-  const stage: Stage = isStage(asked) ? asked : derived.stage;
+  const opensAt = useMemo(() => stageToOpen(open, serverNow()), [open]);
+  const stage: Stage = isStage(asked) ? asked : opensAt;
   const part = (params.get('part') ?? undefined) as PartId | undefined;
   // Where the fluid goes in stands on the line while it is worked on.
   const fluidEntry = FLUID_ENTRIES.find((one) => one === params.get('in'));

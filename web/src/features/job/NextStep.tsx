@@ -5,7 +5,7 @@ import { memo, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { confirmation, type Diagnosis } from '@white-ember/core/diagnosis';
 import { whileWaiting, type Step } from '@white-ember/core/guide';
-import { stepTitle, toShowOf, type Stage } from '@white-ember/core/job';
+import { stateNow, stepsInState, stepTitle, toShowOf, type Stage } from '@white-ember/core/job';
 import { Button } from '../../ui/Button.tsx';
 import { useNow } from '../../ui/useNow.ts';
 import { useJudgement } from '../diagnosis/useDiagnosis.ts';
@@ -20,11 +20,20 @@ interface Told {
   readonly act: string;
   readonly stage: Stage;
   readonly check?: string;
+  /** A page of the job beside its stages. */
+  readonly page?: 'burn';
   /** Where on that stage, by the id of the element. */
   readonly at?: string;
   /** A cause that the button confirms. */
   readonly confirms?: string;
 }
+
+/** What ends a wait that has no timer, by what is waited for. */
+const WAITS: Readonly<Record<string, Pick<Told, 'act' | 'stage' | 'page'>>> = {
+  burn: { act: wording.watchIt, stage: 'treat', page: 'burn' },
+  choice: { act: wording.recordTheChoice, stage: 'decide' },
+  part: { act: wording.goToTheWork, stage: 'treat' },
+};
 
 /** What a step is called, and where it is done. */
 function tell(step: Step, derived: OpenJob['derived']): Told {
@@ -64,7 +73,7 @@ function tell(step: Step, derived: OpenJob['derived']): Told {
         stage: derived.treatment || id === 'refit' ? 'treat' : 'decide',
       };
     case 'wait':
-      return { title, why, act: wording.goToTheTimer, stage: 'treat' };
+      return { title, why, ...(WAITS[id ?? ''] ?? { act: wording.goToTheTimer, stage: 'treat' }) };
     case 'prove': {
       const its = toShowOf(id);
       return {
@@ -129,7 +138,14 @@ export const NextStep = memo(function NextStep({
   const now = useNow(5000);
   // Until the page has judged the job itself, what the server made of its last entry.
   const first = judgement ? judgement.next : (open.job.advice?.next as Step | undefined);
-  const steps = whileWaiting(first ? [first, ...(judgement?.then ?? [])] : [], open.derived.clocks, now);
+  const state = stateNow(open.inCodes, now);
+  // What the server had says already what the job is in the middle of.
+  const known = judgement
+    ? stepsInState(first ? [first, ...judgement.then] : [], state)
+    : first
+      ? [first]
+      : [];
+  const steps = whileWaiting(known, open.derived.clocks, now);
   const [step, ...after] = steps;
   const next = step && tell(step, open.derived);
   const path = next ? pathOf(jobId, next) : undefined;
@@ -237,5 +253,7 @@ export const NextStep = memo(function NextStep({
   );
 });
 
-const pathOf = (jobId: string, { stage, check }: Told): string =>
-  `/jobs/${jobId}?stage=${stage}${check === undefined ? '' : `&check=${check}`}`;
+const pathOf = (jobId: string, { stage, check, page }: Told): string =>
+  page !== undefined
+    ? `/jobs/${jobId}/${page}`
+    : `/jobs/${jobId}?stage=${stage}${check === undefined ? '' : `&check=${check}`}`;

@@ -29,8 +29,17 @@ const HOW_WORDS = {
 type How = keyof typeof HOW_WORDS;
 
 /** What the customer chooses from, with prices; until the choice is recorded the job waits for it. */
-export function ChoiceForm({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
-  const choices = choicesOf(open.derived.entries);
+export function ChoiceForm({
+  open,
+  canEnter,
+  elsewhere,
+}: {
+  open: OpenJob;
+  canEnter: boolean;
+  /** An offer that stands first on the same page. */
+  elsewhere?: string | undefined;
+}) {
+  const choices = choicesOf(open.derived.entries).filter(({ offer }) => offer.id !== elsewhere);
   return (
     <section className="grid gap-3">
       <h3 className="text-xl border-b-2 border-ink">{wording.choiceOfTheCustomer}</h3>
@@ -42,7 +51,8 @@ export function ChoiceForm({ open, canEnter }: { open: OpenJob; canEnter: boolea
   );
 }
 
-function Offer({
+/** An offer: what was chosen from it, or what there is to choose from. */
+export function Offer({
   choice: { offer, made },
   open,
   canEnter,

@@ -3,7 +3,7 @@ import * as common from '@white-ember/core/words/screens/common';
 import { useWords } from '../../data/words.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { Say } from '../../ui/Say.tsx';
-import { vehicleFactsOf } from '@white-ember/core/job';
+import { vehicleFactsOf, type JobState } from '@white-ember/core/job';
 import { judgeReading } from '@white-ember/core/proof';
 import { restrictionRatio, sootFromPressure } from '@white-ember/core/filter';
 import { Notice } from '../../ui/Notice.tsx';
@@ -16,7 +16,15 @@ import { TreatmentChoice } from './TreatmentChoice.tsx';
 import { DrivableForm } from './DrivableForm.tsx';
 
 /** What the before reading says about the filter, against the limits, before anything is done to it. */
-export function DecidePanel({ open, canEnter, onStage }: StageProps) {
+export function DecidePanel({
+  open,
+  canEnter,
+  onStage,
+  first,
+}: StageProps & {
+  /** What stands before it. */
+  first?: JobState | undefined;
+}) {
   return (
     <div className="max-w-4xl grid gap-8">
       <BeforeReading open={open} canEnter={canEnter} onStage={onStage} />
@@ -24,7 +32,11 @@ export function DecidePanel({ open, canEnter, onStage }: StageProps) {
       {open.derived.before ? (
         <TreatmentChoice open={open} canEnter={canEnter} onChosen={() => onStage('treat')} />
       ) : null}
-      <ChoiceForm open={open} canEnter={canEnter} />
+      <ChoiceForm
+        open={open}
+        canEnter={canEnter}
+        elsewhere={first?.is === 'choice' ? first.matter.entry.id : undefined}
+      />
       <DrivableForm open={open} canEnter={canEnter} />
     </div>
   );

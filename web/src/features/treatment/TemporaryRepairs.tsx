@@ -19,10 +19,19 @@ const SETTLED: FieldsOf<'settled'> = { how: text() };
 const NAMED_FIRST = 6;
 
 /** Repairs that hold for now and what broke: open until they are settled, with the part on order. */
-export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: boolean }) {
+export function TemporaryRepairs({
+  open,
+  canEnter,
+  elsewhere,
+}: {
+  open: OpenJob;
+  canEnter: boolean;
+  /** What stands first on the same page. */
+  elsewhere?: string | undefined;
+}) {
   const words = useWords();
   const form = useEntryForm(open, 'temporary-repair', FIELDS, { draft: 'temporary' });
-  const repairs = open.derived.open.filter(({ kind }) => kind !== 'choice');
+  const repairs = open.derived.open.filter(({ kind, entry }) => kind !== 'choice' && entry.id !== elsewhere);
   const diagnosis = useDiagnosis(open);
   const found = open.derived.causes.filter(({ state }) => state === 'confirmed').map(({ cause }) => cause);
   const likely = (diagnosis?.posterior.causes ?? []).slice(0, NAMED_FIRST).map(({ id }) => id);
@@ -64,7 +73,16 @@ export function TemporaryRepairs({ open, canEnter }: { open: OpenJob; canEnter: 
   );
 }
 
-function OpenRepair({ matter, open, canEnter }: { matter: OpenMatter; open: OpenJob; canEnter: boolean }) {
+export function OpenRepair({
+  matter,
+  open,
+  canEnter,
+}: {
+  matter: OpenMatter;
+  open: OpenJob;
+  canEnter: boolean;
+}) {
+  const words = useWords();
   const form = useEntryForm(open, 'settled', SETTLED, {
     draft: `settled ${matter.entry.id}`,
     fixed: { entry: matter.entry.id },
@@ -82,7 +100,7 @@ function OpenRepair({ matter, open, canEnter }: { matter: OpenMatter; open: Open
             wording.onOrder(order.name),
             ...(order.number ? [common.noWithNumber(order.number)] : []),
             ...(order.supplier ? [order.supplier] : []),
-            ...(order.due ? [wording.due(order.due)] : []),
+            ...(order.due ? [wording.due(words.shortDate(order.due))] : []),
           ].join(' · ')}
         </p>
       ) : (

@@ -1,4 +1,5 @@
 import * as wording from '@white-ember/core/words/screens/treatment';
+import type { JobState } from '@white-ember/core/job';
 import { type OpenJob } from '../../job/useJob.ts';
 import { useWords } from '../../data/words.ts';
 import {
@@ -20,7 +21,15 @@ import { TemporaryRepairs } from './TemporaryRepairs.tsx';
 import { WorkForm } from './WorkForm.tsx';
 import { atMost } from '../../ui/format.ts';
 
-export function TreatPanel({ open, canEnter, onStage }: StageProps) {
+export function TreatPanel({
+  open,
+  canEnter,
+  onStage,
+  first,
+}: StageProps & {
+  /** What stands before it. */
+  first?: JobState | undefined;
+}) {
   const { derived } = open;
   const correcting = useCorrecting(open, 'work');
   const works = entriesOfKind(derived.entries, 'work');
@@ -34,6 +43,7 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
   return (
     <div className={`grid gap-6 ${guided ? 'xl:grid-cols-[1.9fr_1fr]' : 'xl:grid-cols-[1.2fr_1fr]'}`}>
       <ActOfTreatment
+        burns={first?.is === 'burning' || first?.is === 'on-the-road'}
         canEnter={canEnter}
         treatment={treatment}
         open={open}
@@ -44,8 +54,16 @@ export function TreatPanel({ open, canEnter, onStage }: StageProps) {
       />
       <section className="grid gap-6 content-start">
         <DoneSoFar works={works} />
-        <ClockList open={open} canEnter={canEnter} elsewhere={dwell} />
-        <TemporaryRepairs open={open} canEnter={canEnter} />
+        <ClockList
+          open={open}
+          canEnter={canEnter}
+          elsewhere={first?.is === 'waiting' ? first.clock : dwell}
+        />
+        <TemporaryRepairs
+          open={open}
+          canEnter={canEnter}
+          elsewhere={first?.is === 'part' ? first.matter.entry.id : undefined}
+        />
         <PartsBefore open={open} canEnter={canEnter} where="here" />
       </section>
     </div>
@@ -61,7 +79,10 @@ function ActOfTreatment({
   derived,
   guided,
   correcting,
+  burns,
 }: {
+  /** A burn runs, and stands before all else. */
+  burns: boolean;
   canEnter: boolean;
   treatment: Treatment | undefined;
   open: OpenJob;
@@ -76,7 +97,7 @@ function ActOfTreatment({
       {canEnter && (treatment === 'off-vehicle' || treatment === 'exchange') ? (
         <OffVehicle open={open} exchange={treatment === 'exchange'} onStage={onStage} />
       ) : null}
-      {canEnter && (treatment === 'drive' || treatment === 'standing') ? (
+      {canEnter && !burns && (treatment === 'drive' || treatment === 'standing') ? (
         <BurnEntry open={open} kind={treatment} />
       ) : null}
       {!derived.before ? (

@@ -76,3 +76,32 @@ export const chooseTheTreatment = 'Choose the treatment';
 export const goToTheTimer = 'Go to the timer';
 export const openIt = 'Open it';
 export const goToTheHandOver = 'Go to the hand-over';
+export const itBurns = 'A regeneration runs';
+export const onTheRoad = 'A regeneration drive runs';
+export const begunAt = (clock: string, name: string): string => `Begun at ${clock} by ${name}.`;
+export const nobodyLeavesIt = 'Stay with it until the filter has cooled.';
+export const oneDrivesTheOtherReads = 'One drives, the other reads.';
+export const watchIt = 'Go to the regeneration';
+export const recordTheChoice = 'Record the choice';
+export const waitFor = (clock: string): string => `Timer: ${clock}`;
+export const meanwhile = 'In the meantime';
+export const whileItCools: readonly string[] = [
+  'Set out the fluid, gun and drip tray; put on gloves and goggles.',
+  'Read and save the counters: soot, distance since regeneration, oil.',
+  'Clean the sensor’s ports and hoses; look at the clips.',
+];
+export const whileItSoaks: readonly string[] = [
+  'Read and save the counters: soot, distance since regeneration, oil.',
+  'Set out new seals and clamps for refitting.',
+];
+export const whileItSteams: readonly string[] = [
+  'Stay with it: steam and smoke for about ten minutes.',
+  'Keep people away from the tailpipe.',
+];
+export const whileItWarmsUp: readonly string[] = [
+  'Watch the coolant, and the temperatures before and after the filter.',
+  'Look for leaks at every joint that was opened.',
+];
+export const theCustomerDecides = 'The customer decides';
+export const offeredOn = (moment: string): string => `Offered on ${moment}.`;
+export const aPartIsAwaited = 'A part is on order';
