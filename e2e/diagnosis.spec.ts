@@ -229,7 +229,7 @@ test('a job waits for the customer’s choice and for a part, and says so in the
   await page.getByLabel('What was done for now').fill('Duct taped');
   await page.getByLabel('On order').fill('Intake duct');
   await page.getByRole('button', { name: 'Save, open until settled' }).click();
-  await expect(page.getByText('on order: Intake duct')).toBeVisible();
+  await expect(page.getByText('on order: Intake duct', { exact: true })).toBeVisible();
   await page.getByLabel('Settled by').fill('New duct fitted');
   await page.getByRole('button', { name: 'Settled', exact: true }).click();
   await expect(page.getByText('None is open.')).toBeVisible();

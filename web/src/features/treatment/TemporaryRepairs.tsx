@@ -42,7 +42,9 @@ export function TemporaryRepairs({
       {repairs.map((matter) => (
         <OpenRepair key={matter.entry.id} matter={matter} open={open} canEnter={canEnter} />
       ))}
-      {repairs.length === 0 ? <p className="text-ink2">{wording.noneIsOpen}</p> : null}
+      {repairs.length === 0 ? (
+        <p className="text-ink2">{elsewhere === undefined ? wording.noneIsOpen : wording.noOtherIsOpen}</p>
+      ) : null}
       {canEnter ? (
         <details className="border-2 border-rule bg-card">
           <summary className="font-head font-semibold min-h-12 px-3 content-center">

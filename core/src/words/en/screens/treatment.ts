@@ -157,6 +157,7 @@ export const whereSmokeIsNoNuisance = 'Where smoke is no nuisance';
 export const thereIn = 'There in';
 export const changeTheSite = 'Change the site';
 export const temporaryRepairsPartsOnOrder = 'Temporary repairs, parts on order';
+export const noOtherIsOpen = 'No other is open.';
 export const noneIsOpen = 'None is open.';
 export const enterATemporaryRepair = 'Enter a temporary repair';
 export const whatWasDoneForNow = 'What was done for now';
