@@ -18,6 +18,8 @@ export interface JobClock {
 }
 
 const MINUTE_MS = 60_000;
+/** What is over for longer rings no more, and stands in the list of jobs only: the job has gone on without it. */
+export const RINGS_MS = 60 * MINUTE_MS;
 /** Work on the filter ends a dwell in it: whoever flushes or burns does not let it stand any more. */
 const ENDS_A_DWELL: ReadonlySet<WorkType> = new Set<WorkType>([
   'chemical-clean',

@@ -1,5 +1,6 @@
 export { adviceOf } from './adviceOf.ts';
 export { lastHold } from './lastHold.ts';
+export { RINGS_MS } from './clocks.ts';
 export { stateNow, stepsInState, type JobState } from './stateNow.ts';
 export { toldCauses } from './toldCauses.ts';
 export { stepTitle, toShowOf } from './stepTitle.ts';

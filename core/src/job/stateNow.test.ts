@@ -53,6 +53,15 @@ describe('what a job is in the middle of', () => {
     };
     expect(after([burn('standing-regeneration'), ended])).toBeUndefined();
   });
+  it('no burn whose end nobody entered, once work has gone on', () => {
+    expect(after([burn('standing-regeneration'), scan])).toBeUndefined();
+  });
+  it('nothing on a job that is signed off: what is open there is a follow-up', () => {
+    const entries = [madeEntry(1, ordered)];
+    const facts = { entries, clocks: clocksOf(entries), open: openMatters(entries) };
+    expect(stateNow(facts, 0)?.is).toBe('part');
+    expect(stateNow({ ...facts, signedOff: {} }, 0)).toBeUndefined();
+  });
   it('a wait while its timer goes and rings, and no more an hour after', () => {
     expect(after([cooling], 10)).toMatchObject({
       is: 'waiting',

@@ -2,7 +2,7 @@ import { entriesOfKind, happenedAt, type Entry, type EntryKind, type Stage } fro
 import type { Step } from '../guide/index.ts';
 import { say, type Said } from '../words/index.ts';
 import { burnsOf, type JobBurnRun } from '../treatment/index.ts';
-import type { JobClock } from './clocks.ts';
+import { RINGS_MS, type JobClock } from './clocks.ts';
 import type { OpenMatter } from './openMatters.ts';
 
 /** What a job is in the middle of, and the stage at which that is. */
@@ -11,14 +11,13 @@ export type JobState =
   | { readonly is: 'waiting'; readonly stage: Stage; readonly clock: JobClock }
   | { readonly is: 'choice' | 'part'; readonly stage: Stage; readonly matter: OpenMatter };
 
-/** What is over for longer rings no more: the job has gone on without it. */
-const RINGS_MS = 3_600_000;
 /** Whoever did one of these since does not stand and wait. */
 const GOES_ON: readonly EntryKind[] = ['reading', 'check', 'work', 'code-scan', 'drive', 'treatment-chosen'];
 
 /**
  * What a job is in the middle of: a burn that runs, a wait whose timer goes, a choice that the customer has, a part that is on order.
- * A choice and a part hold the job up only until something else is done on it.
+ * A choice and a part hold the job up only until something else is done on it; a burn whose end nobody entered is over by then, too.
+ * A job that is signed off is in the middle of nothing: what stays open on it is a follow-up.
  * @param nowMs by the clock of the server
  */
 export function stateNow(
@@ -26,10 +25,21 @@ export function stateNow(
     entries,
     clocks,
     open,
-  }: { entries: readonly Entry[]; clocks: readonly JobClock[]; open: readonly OpenMatter[] },
+    signedOff,
+  }: {
+    readonly entries: readonly Entry[];
+    readonly clocks: readonly JobClock[];
+    readonly open: readonly OpenMatter[];
+    readonly signedOff?: unknown;
+  },
   nowMs: number,
 ): JobState | undefined {
-  const burn = burnsOf(entries).findLast(({ goesOn }) => goesOn);
+  if (signedOff !== undefined) return undefined;
+  const last = Math.max(
+    0,
+    ...GOES_ON.flatMap((kind) => entriesOfKind(entries, kind)).map((entry) => happenedAt(entry)),
+  );
+  const burn = burnsOf(entries).findLast(({ goesOn, begun }) => goesOn && happenedAt(begun) >= last);
   if (burn)
     return {
       is: burn.begun.body.work === 'drive-regeneration' ? 'on-the-road' : 'burning',
@@ -41,10 +51,6 @@ export function stateNow(
     .toSorted((a, b) => a.endMs - b.endMs)
     .at(0);
   if (clock) return { is: 'waiting', stage: 'treat', clock };
-  const last = Math.max(
-    0,
-    ...GOES_ON.flatMap((kind) => entriesOfKind(entries, kind)).map((entry) => happenedAt(entry)),
-  );
   const held = open.filter(({ entry }) => happenedAt(entry) >= last);
   const choice = held.findLast(({ kind }) => kind === 'choice');
   if (choice) return { is: 'choice', stage: 'decide', matter: choice };

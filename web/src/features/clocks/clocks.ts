@@ -1,6 +1,6 @@
 import * as wording from '@white-ember/core/words/screens/clocks';
 import type { Said } from '@white-ember/core/words';
-import { clocksOf } from '@white-ember/core/job';
+import { clocksOf, RINGS_MS } from '@white-ember/core/job';
 import type { RunningClock } from '@white-ember/core/contract';
 import type { ClockKind, Entry } from '@white-ember/core/ledger';
 import type { Waiting } from '../../data/outboxStore.ts';
@@ -18,10 +18,7 @@ export interface ShownClock {
   readonly mine: boolean;
 }
 
-/** After so long it rings no more: it stands in the list. */
-export const LATE_MS = 60 * 60_000;
-
-export const isLate = ({ leftMs }: Pick<ShownClock, 'leftMs'>): boolean => leftMs <= -LATE_MS;
+export const isLate = ({ leftMs }: Pick<ShownClock, 'leftMs'>): boolean => leftMs <= -RINGS_MS;
 
 /** In the order in which they are wanted: one's own before those of others, what is long over last; the nearest end first. */
 export const byWant = (a: ShownClock, b: ShownClock): number =>
