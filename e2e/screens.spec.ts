@@ -12,7 +12,7 @@ import {
   stage as goToStage,
   test,
 } from './setup/site.ts';
-import { headingsTwice, pointsLeft, unitsLeft, unresolved } from './setup/pageText.ts';
+import { headingsTwice, pointsLeft, storedDaysLeft, unitsLeft, unresolved } from './setup/pageText.ts';
 import { SCREENS } from './setup/everyScreen.ts';
 
 test.describe.configure({ mode: 'parallel' });
@@ -51,7 +51,7 @@ for (const who of ['Tobin', 'Imke'] as const) {
       page,
       site,
     }) => {
-      await prefer(page, { theme: 'daylight', units: US_CUSTOMARY, locale: 'sv-SE' });
+      await prefer(page, { theme: 'daylight', units: US_CUSTOMARY, locale: 'fr-FR' });
       await signIn(page, site, who);
       for (const screen of walk) {
         await screen.open(page, site);
@@ -71,6 +71,7 @@ for (const who of ['Tobin', 'Imke'] as const) {
         await page.setViewportSize({ width: 1280, height: 800 });
         expect.soft(await unitsLeft(page), `${screen.name}: units that were not chosen`).toEqual([]);
         expect.soft(await pointsLeft(page), `${screen.name}: figures not by the locale`).toEqual([]);
+        expect.soft(await storedDaysLeft(page), `${screen.name}: days not by the locale`).toEqual([]);
         expect.soft(await unresolved(page), `${screen.name}: what has no words`).toEqual([]);
         expect.soft(await headingsTwice(page), `${screen.name}: headings that are there twice`).toEqual([]);
       }

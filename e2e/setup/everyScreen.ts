@@ -1,6 +1,6 @@
 import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
-import type { Treatment } from '@white-ember/core/ledger';
+import type { EntryBody, Treatment } from '@white-ember/core/ledger';
 import type { Job } from '@white-ember/core/contract';
 import { addEntries, chosenJob, expect, goTo, idOfJob, openJob, type Person, type Site } from './site.ts';
 
@@ -67,6 +67,15 @@ async function endedBurn(page: Page, site: Site): Promise<void> {
 const chosen = (treatment: Treatment) => async (page: Page, site: Site) =>
   goTo(page, site, `/jobs/${await chosenJob(page, site, treatment)}?stage=treat`);
 
+/** A job that stands in the middle of something, at the stage where that is. */
+const inTheMiddle = (treatment: Treatment, stage: string, what: string, more: readonly EntryBody[]) => ({
+  name: `first screen: ${what}`,
+  open: async (page: Page, site: Site) => {
+    await goTo(page, site, `/jobs/${await chosenJob(page, site, treatment, { more })}?stage=${stage}`);
+    await expect(page.getByRole('heading', { name: what, exact: true })).toBeVisible();
+  },
+});
+
 /** Every screen there is, on demo data. */
 export const SCREENS: readonly Screen[] = [
   { name: 'job list', open: (page, site) => goTo(page, site, '/jobs?show=all') },
@@ -117,6 +126,34 @@ export const SCREENS: readonly Screen[] = [
     },
   },
   { name: 'burn, ended', open: endedBurn },
+  inTheMiddle('standing', 'treat', 'A regeneration runs', [
+    { kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool', begun: true },
+  ]),
+  inTheMiddle('drive', 'treat', 'A regeneration drive runs', [
+    { kind: 'work', work: 'drive-regeneration', what: 'Commanded on the drive', begun: true },
+  ]),
+  inTheMiddle('chemical', 'treat', 'Timer: Cooling down', [
+    { kind: 'clock-started', clock: 'cooling', minutes: 45, what: 'the filter' },
+  ]),
+  inTheMiddle('chemical', 'decide', 'The customer decides', [
+    {
+      kind: 'choice-offered',
+      question: 'Clean it, or fit another one?',
+      currency: 'EUR',
+      options: [
+        { id: 'clean', what: 'Clean in place', price: 1280.5, minutes: 210 },
+        { id: 'renew', what: 'Another filter', price: 2490, remark: 'There in three days' },
+      ],
+    },
+  ]),
+  inTheMiddle('chemical', 'treat', 'A part is on order', [
+    {
+      kind: 'temporary-repair',
+      what: 'Hose bound with tape',
+      part: 'high-pipe',
+      order: { name: 'High-pressure hose', supplier: 'Kestrel Parts', due: '2031-03-14' },
+    },
+  ]),
   { name: 'prove', open: job('KE 417 QR', 'prove') },
   { name: 'prove, not proved', open: job('MF 66 PL', 'prove') },
   { name: 'hand over', open: job('KE 417 QR', 'hand-over') },

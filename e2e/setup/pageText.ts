@@ -50,6 +50,14 @@ export async function pointsLeft(page: Page): Promise<string[]> {
   return [...new Set(lines.map((line) => line.trim().slice(0, 160)))];
 }
 
+/** A day as it is stored, where the person's own order and signs are others. */
+const STORED_DAY = /(?<!\d)\d{4}-\d{2}-\d{2}/u;
+
+export async function storedDaysLeft(page: Page): Promise<string[]> {
+  const lines = (await written(page)).split('\n').filter((line) => STORED_DAY.test(line));
+  return [...new Set(lines.map((line) => line.trim().slice(0, 160)))];
+}
+
 export async function unitsLeft(page: Page): Promise<string[]> {
   for (const details of await page.locator('details:not([open]) > summary').all())
     await details.click({ timeout: 1000 }).catch(() => undefined);
