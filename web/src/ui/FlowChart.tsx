@@ -147,7 +147,11 @@ async function draw(
     });
   }
   const axis = {
-    ticks: { color: ink2, font: { family: 'Barlow Semi Condensed', size: 14 } },
+    ticks: {
+      color: ink2,
+      font: { family: 'Barlow Semi Condensed', size: 14 },
+      callback: (value: string | number) => words.number(Number(value)),
+    },
     border: { color: ink },
   };
   return new Chart(canvas, {

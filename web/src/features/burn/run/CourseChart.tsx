@@ -17,6 +17,10 @@ const LINES = [
   { name: 'sootG', label: wording.sootByTheCounter, tone: '--steel', dash: [2, 3], axis: 'soot' },
 ] as const;
 
+/** Only what this burn has figures of. */
+const linesOf = (course: Course) =>
+  LINES.filter(({ name }) => course.some((point) => point[name] !== undefined));
+
 const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
@@ -28,7 +32,7 @@ export function CourseChart({ course }: { course: Course }) {
     units: { temperature: temperatureUnit, soot: sootUnit },
   } = useAppSelector((app) => app.preferences);
   const words = useWords();
-  const { locale } = words;
+  const lines = linesOf(course);
   useEffect(() => {
     let chart: ChartType | undefined;
     let wanted = true;
@@ -38,7 +42,9 @@ export function CourseChart({ course }: { course: Course }) {
       Chart.register(LineController, LineElement, PointElement, LinearScale, Legend);
       const [ink, rule] = [colour('--ink'), colour('--rule')];
       const font = { family: 'Barlow Semi Condensed', size: 14 };
-      const shown = LINES.filter(({ name }) => course.some((point) => point[name] !== undefined));
+      // As in the tables: a sign within from five digits on.
+      const ticks = { color: ink, font, callback: (value: string | number) => words.number(Number(value)) };
+      const shown = linesOf(course);
       chart = new Chart(canvas.current, {
         type: 'line',
         data: {
@@ -64,7 +70,6 @@ export function CourseChart({ course }: { course: Course }) {
         },
         options: {
           animation: false,
-          locale,
           maintainAspectRatio: false,
           plugins: {
             legend: { position: 'bottom', labels: { color: ink, font, boxHeight: 0, boxWidth: 28 } },
@@ -73,12 +78,12 @@ export function CourseChart({ course }: { course: Course }) {
             x: {
               type: 'linear',
               grid: { color: rule },
-              ticks: { color: ink, font },
+              ticks,
               title: { display: true, text: wording.minWithin, color: ink, font },
             },
             y: {
               grid: { color: rule },
-              ticks: { color: ink, font },
+              ticks,
               title: { display: true, text: unitLabel(temperatureUnit), color: ink, font },
             },
             ...(shown.some(({ axis }) => axis === 'soot')
@@ -87,7 +92,7 @@ export function CourseChart({ course }: { course: Course }) {
                     position: 'right' as const,
                     min: 0,
                     grid: { display: false },
-                    ticks: { color: ink, font },
+                    ticks,
                     title: { display: true, text: unitLabel(sootUnit), color: ink, font },
                   },
                 }
@@ -100,7 +105,7 @@ export function CourseChart({ course }: { course: Course }) {
       wanted = false;
       chart?.destroy();
     };
-  }, [course, theme, temperatureUnit, sootUnit, locale]);
+  }, [course, theme, temperatureUnit, sootUnit, words]);
   return (
     <figure className="grid gap-1 min-w-0">
       <div className="h-64 relative">
@@ -114,7 +119,7 @@ export function CourseChart({ course }: { course: Course }) {
           <thead>
             <tr className="border-b-2 border-ink">
               <th className="text-left">{common.after}</th>
-              {LINES.map(({ name, label }) => (
+              {lines.map(({ name, label }) => (
                 <th key={name}>{label}</th>
               ))}
             </tr>
@@ -125,7 +130,7 @@ export function CourseChart({ course }: { course: Course }) {
               .map((point) => (
                 <tr key={point.atS} className="border-b border-rule">
                   <td className="text-left">{clockText(point.atS)}</td>
-                  {LINES.map(({ name }) => (
+                  {lines.map(({ name }) => (
                     <td key={name}>
                       {point[name] === undefined
                         ? '–'

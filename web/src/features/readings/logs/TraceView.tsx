@@ -32,10 +32,10 @@ export function TraceTable({
         <thead>
           <tr>
             <th>{wording.channel}</th>
-            <th className="text-right">{wording.lowest}</th>
-            <th className="text-right">{wording.mean}</th>
-            <th className="text-right">{wording.highest}</th>
-            <th className="text-right">{wording.readings}</th>
+            <th className="text-right pl-2">{wording.lowest}</th>
+            <th className="text-right pl-2">{wording.mean}</th>
+            <th className="text-right pl-2">{wording.highest}</th>
+            <th className="text-right pl-2">{wording.readings}</th>
           </tr>
         </thead>
         <tbody>
@@ -71,10 +71,10 @@ function TraceTableRow({
       <td>
         {columnLabel(column)}, {unit === undefined ? column.unit : unitLabel(unit)}
       </td>
-      <td className="text-right">{text(stats?.min)}</td>
-      <td className="text-right">{text(stats?.mean)}</td>
-      <td className="text-right">{text(stats?.max)}</td>
-      <td className="text-right">{stats?.n ?? 0}</td>
+      <td className="text-right pl-2">{text(stats?.min)}</td>
+      <td className="text-right pl-2">{text(stats?.mean)}</td>
+      <td className="text-right pl-2">{text(stats?.max)}</td>
+      <td className="text-right pl-2">{stats?.n ?? 0}</td>
     </tr>
   );
 }
