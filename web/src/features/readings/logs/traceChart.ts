@@ -50,6 +50,9 @@ function shownWindows(windows: readonly AnalysedWindow[], { fromS, toS }: View):
   return seen.sort((a, b) => b.endS - b.startS - (a.endS - a.startS)).slice(0, MOST_WINDOWS);
 }
 
+/** A letter of a window’s name is at most about so wide. */
+const LETTER_PX = 6.5;
+
 /** Windows as shaded stretches with their names below, findings as numbered flags above. */
 function annotations(options: TraceChartOptions, view: View): Record<string, AnnotationOptions> {
   const { findings, chosenFinding } = options;
@@ -70,8 +73,14 @@ function annotations(options: TraceChartOptions, view: View): Record<string, Ann
   // The library keeps a box inside one scale: a stretch over all lanes is a box in each.
   const overLanes = (name: string, box: (lane: string) => AnnotationOptions): [string, AnnotationOptions][] =>
     lanes.map((lane) => [`${name} ${lane}`, { ...box(lane), yScaleID: lane }]);
-  const shaded = windows.flatMap(({ kind, startS, endS, rpm }, i) =>
-    overLanes(`window${i}`, (lane) => ({
+  const nameOf = ({ kind, rpm }: AnalysedWindow): string =>
+    kind === 'hold' || kind === 'drive'
+      ? `${WINDOW_NAMES[kind]} ${Math.round(rpm.mean)}`
+      : WINDOW_NAMES[kind];
+  const shaded = windows.flatMap((window, i) => {
+    const { kind, startS, endS } = window;
+    const content = nameOf(window);
+    return overLanes(`window${i}`, (lane) => ({
       type: 'box',
       xMin: startS,
       xMax: endS,
@@ -84,20 +93,19 @@ function annotations(options: TraceChartOptions, view: View): Record<string, Ann
           return (
             lane === bottom &&
             x !== undefined &&
-            x.getPixelForValue(Math.min(endS, x.max)) - x.getPixelForValue(Math.max(startS, x.min)) > 44
+            // A name of which only an end is in view reads as another figure.
+            x.getPixelForValue(Math.min(endS, x.max)) - x.getPixelForValue(Math.max(startS, x.min)) >
+              content.length * LETTER_PX + 8
           );
         },
-        content:
-          kind === 'hold' || kind === 'drive'
-            ? `${WINDOW_NAMES[kind]} ${Math.round(rpm.mean)}`
-            : WINDOW_NAMES[kind],
+        content,
         position: { x: 'center', y: 'end' },
         color: colour('--ink2'),
         font,
         padding: 2,
       },
-    })),
-  );
+    }));
+  });
   const flagged = findings.slice(0, MOST_WINDOWS).flatMap((finding, i): [string, AnnotationOptions][] => {
     const { startS, endS } = finding;
     if (startS === undefined || endS === undefined) return [];
