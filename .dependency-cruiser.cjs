@@ -22,6 +22,7 @@ const CORE = [
   'report',
   // The simulated vehicle: no judgement knows of it.
   'bench',
+  'learn',
 ];
 
 /** From what every request needs, to what puts all of it together. */

@@ -1,4 +1,5 @@
 export { BENCH_FAMILIES, benchFamily, type BenchFamily } from './families.ts';
+export { egtOpenC, mbarOfPin, pinVolts, UNPOWERED_V } from './vehicle/sensors.ts';
 export { BenchVehicle } from './benchVehicle.ts';
 export { STEP_S, type BenchOptions } from './benchOptions.ts';
 export { Driver, type Wish } from './driver.ts';
@@ -20,3 +21,4 @@ export { requiredFindings, signatureOf, type Drill } from './signature.ts';
 export { SimulatedAdapter, type AdapterFaults } from './adapter/simulatedAdapter.ts';
 export { asGiven, benchChannel, BENCH_CHANNELS } from './adapter/channels.ts';
 export { SimulatedBus } from './adapter/simulatedBus.ts';
+export { pipeTimeS } from './vehicle/pipes.ts';

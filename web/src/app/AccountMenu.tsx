@@ -65,6 +65,9 @@ export function AccountMenu({ member }: { member: Member }) {
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/fleet')}>
               {wording.fleetWhoIsDueNext}
             </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/learn')}>
+              {common.learn}
+            </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate('/fluids')}>
               {common.fluidsOnTheShelf}
             </DropdownMenu.Item>

@@ -74,6 +74,7 @@ export function CommandPalette({
     [app.fleetWhoIsDueNext, go('/fleet')],
     [common.addAVehicle, go('/vehicles/new')],
     [common.limits, go('/limits')],
+    [common.learn, go('/learn'), wording.helpHowItWorks],
     [common.logHeadings, go('/headings')],
     [common.yourAccount, go('/account')],
     ...(role === 'lead' ? ([[common.peopleAndData, go('/people')]] as [string, () => void][]) : []),

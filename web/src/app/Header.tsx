@@ -65,6 +65,9 @@ export function Header({ member, onPalette }: { member: Member; onPalette: () =>
         <NavLink to="/limits" className={(state) => `${link(state)} max-sm:hidden`}>
           {common.limits}
         </NavLink>
+        <NavLink to="/learn" className={(state) => `${link(state)} max-sm:hidden`}>
+          {common.learn}
+        </NavLink>
       </nav>
       <div className="grow" />
       <RecordingMark />

@@ -10,6 +10,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   [wording.keyVehicles, common.vehicles],
   [wording.keyFleet, app.fleetWhoIsDueNext],
   [wording.keyLimits, common.limits],
+  [wording.keyLearn, common.learn],
   ['T', wording.daylightOrBay],
   ['N', wording.onAJobNextStep],
   ['1 … 8', wording.onAJobStage],

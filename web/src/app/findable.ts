@@ -1,14 +1,18 @@
 import * as wording from '@white-ember/core/words/screens/finder';
 import { codeMeaning, readCode } from '@white-ember/core/codes';
+import { topics } from '@white-ember/core/words/screens/learn';
+import { TOPIC_IDS } from '@white-ember/core/learn';
 import { LIMIT_DEFINITIONS, LIMIT_IDS } from '@white-ember/core/limits';
 import { ENGLISH, named, type Words } from '@white-ember/core/words';
 
 /** Something that is found by the words that people use for it, and where it is. */
 export interface Findable {
   readonly id: string;
-  readonly what: 'check' | 'part' | 'cause' | 'code' | 'limit';
+  readonly what: 'check' | 'part' | 'cause' | 'code' | 'limit' | 'learn';
   readonly name: string;
   readonly to: string;
+  /** What else people type for it. */
+  readonly also?: string;
 }
 
 /** What people type for what is written otherwise. */
@@ -77,8 +81,15 @@ export function found(typed: string, words: Words, jobId: string | undefined): r
         name: words.say(LIMIT_DEFINITIONS[id].label),
         to: `/limits#limit-${id}`,
       })),
-    ].filter(({ name }) => {
-      const text = typedFor(name);
+      ...TOPIC_IDS.map((id): Findable => ({
+        id: `/learn/${id}`,
+        what: 'learn',
+        name: words.name('topics', id),
+        to: `/learn/${id}`,
+        also: topics[id]?.(words).also ?? '',
+      })),
+    ].filter(({ name, also = '' }) => {
+      const text = `${typedFor(name)} ${also}`;
       return wanted.every((word) => text.includes(word));
     }),
   ];

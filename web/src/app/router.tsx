@@ -98,6 +98,18 @@ export const router = createBrowserRouter([
         }),
       },
       {
+        path: '/learn',
+        lazy: async () => ({
+          Component: (await speaking(import('../features/learn/LearnPage.tsx'))).LearnPage,
+        }),
+      },
+      {
+        path: '/learn/:topic',
+        lazy: async () => ({
+          Component: (await speaking(import('../features/learn/TopicPage.tsx'))).TopicPage,
+        }),
+      },
+      {
         path: '/account',
         lazy: async () => ({
           Component: (await speaking(import('../features/people/AccountPage.tsx'))).AccountPage,

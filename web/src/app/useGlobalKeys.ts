@@ -7,7 +7,7 @@ const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-const GO: Record<string, string> = { j: '/jobs', v: '/vehicles', f: '/fleet', l: '/limits' };
+const GO: Record<string, string> = { j: '/jobs', v: '/vehicles', f: '/fleet', l: '/limits', e: '/learn' };
 /** Long enough for a glove. */
 const CHORD_MS = 2500;
 

@@ -3,6 +3,7 @@ import { useAppSelector } from '../data/store.ts';
 import { useWordsIn } from '../data/words.ts';
 import { CAUTIONS, type CautionId } from '@white-ember/core/checks';
 import { Button } from './Button.tsx';
+import { LearnLink } from './LearnLink.tsx';
 
 /**
  * A caution at the step that can hurt: a bold rule and the word. In full until it is acknowledged for the act by the
@@ -35,6 +36,7 @@ export function CautionCard({
           </span>
         </summary>
         <p className="text-[15px] pb-2">{caution.text}</p>
+        <LearnLink what="cautions" id={id} />
       </details>
     );
   }
@@ -47,6 +49,7 @@ export function CautionCard({
       <div className="grow basis-72">
         <p className="font-head font-semibold">{title}</p>
         <p className="text-[15px] leading-snug">{caution.text}</p>
+        <LearnLink what="cautions" id={id} />
       </div>
       {onAcknowledge ? (
         <Button onClick={onAcknowledge}>{words.name('cautions', 'i-have-read-this')}</Button>

@@ -15,7 +15,8 @@ const PULL_UP_V = 5;
 /** Voltages outside are an open or shorted circuit to the computer. */
 export const CIRCUIT_LOW_V = 0.15;
 export const CIRCUIT_HIGH_V = 4.85;
-const UNPOWERED_V = 0.04;
+/** Without power nothing drives the pin. */
+export const UNPOWERED_V = 0.04;
 
 const STREAMS = {
   dpfDeltaP: 1,
@@ -61,6 +62,16 @@ const wearOf = (wear: Wear, sensor: VoltSensor): SensorWear =>
   sensor === 'dpfDeltaP' ? wear.deltaP : sensor === 'exhaustBackPressure' ? wear.backPressure : wear.manifold;
 
 /**
+ * Voltage at the pin of a sensor that shows so much, V: 0.5 V at nothing, 4.5 V at full scale, in proportion to its supply.
+ * mbar and V in; held between `leastV` and 4.75 V by the sensor itself. Worked value: 500 of 1000 mbar at 5 V → 2.5 V.
+ */
+export const pinVolts = (shownMbar: number, fullMbar: number, supplyV = 5, leastV = 0.2): number =>
+  clamp((supplyV / 5) * (0.5 + (4 * shownMbar) / fullMbar), leastV, 4.75);
+
+/** What the ECU makes of a voltage, mbar. Worked value: 2.5 V of a sensor to 1000 mbar → 500 mbar. */
+export const mbarOfPin = (volts: number, fullMbar: number): number => ((volts - 0.5) / 4) * fullMbar;
+
+/**
  * Voltage at the computer's pin: 0.5 V at nothing, 4.5 V at full scale with 5 V supplied, in proportion to what the
  * supply really is, raised by what the current drops in the ground. Held between 0.2 and 4.75 V by the sensor itself.
  * Worked value: 500 of 1000 mbar → 2.5 V.
@@ -74,13 +85,12 @@ export function sensorVolts(view: SensorView, sensor: VoltSensor): number {
   const drift = its.offset + its.coldOffset * (1 - warmth(plant));
   const shown = its.stuckAt ?? pressureAt(view, sensor) * its.gain + drift;
   const low = sensor === 'dpfDeltaP' && !family.dpClipsAtZero ? 0.2 : 0.5;
-  const volts = clamp((wear.supplyV / 5) * (0.5 + (4 * shown) / full), low, 4.75);
-  return volts + wear.groundOhm * SENSOR_A;
+  return pinVolts(shown, full, wear.supplyV, low) + wear.groundOhm * SENSOR_A;
 }
 
 /** What the computer makes of a voltage, mbar. */
 export const mbarOfVolts = (family: BenchFamily, sensor: VoltSensor, volts: number): number =>
-  ((volts - 0.5) / 4) * fullScaleMbar(family, sensor);
+  mbarOfPin(volts, fullScaleMbar(family, sensor));
 
 /** End of the scale that an open EGT circuit shows, °C. */
 export const egtOpenC = ({ egtKind }: BenchFamily): number => (egtKind === 'platinum' ? 999 : -40);

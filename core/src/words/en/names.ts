@@ -125,3 +125,17 @@ export const clocks = {
 } as const;
 
 export { checkNames } from './checks.ts';
+
+/** Pages of what there is to learn. */
+export const topics = {
+  'dp-sensor': 'Differential pressure sensor',
+  'equal-flow': 'Pressure drop and flow',
+  restriction: 'Restriction: times clean',
+  'soot-and-ash': 'Soot and ash',
+  pipes: 'Blocked pipes',
+  temperatures: 'Exhaust temperatures',
+  inhibitors: 'What blocks a regeneration',
+  'drop-to-idle': 'Drop to idle in a hot bed',
+  counter: 'Why a counter proves nothing',
+  judging: 'How White Ember judges',
+} as const;

@@ -18,6 +18,7 @@ import type { BurnWish, Told } from '../../workers/burnWorker.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Notice } from '../../ui/Notice.tsx';
+import { Slide } from '../../ui/Slide.tsx';
 import { StateMark } from '../../ui/StateMark.tsx';
 import type { OpenJob } from '../../job/useJob.ts';
 import { BedPicture, BedScale } from './BedPicture.tsx';
@@ -140,44 +141,6 @@ export function BurnPlanner({ open, burn }: { open: OpenJob; burn: JobBurn }) {
         {wording.assumed} <Say it={joined(burn.assumptions, ' ')} />
       </p>
     </section>
-  );
-}
-
-function Slide({
-  label,
-  shown,
-  value,
-  low,
-  high,
-  step,
-  onValue,
-}: {
-  label: string;
-  /** As it reads, with its unit. */
-  shown: string;
-  value: number;
-  low: number;
-  high: number;
-  step: number;
-  onValue: (value: number) => void;
-}) {
-  return (
-    <label className="grid gap-1">
-      <span className="flex justify-between items-baseline">
-        <span className="font-head font-semibold">{label}</span>
-        <span className="figure-text text-lg">{shown}</span>
-      </span>
-      <input
-        type="range"
-        className="min-h-11 w-full accent-[var(--ember-button)]"
-        min={low}
-        max={Math.max(high, value)}
-        step={step}
-        value={value}
-        aria-valuetext={shown}
-        onChange={(event) => onValue(Number(event.target.value))}
-      />
-    </label>
   );
 }
 

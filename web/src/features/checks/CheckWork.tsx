@@ -20,6 +20,7 @@ import { checkHeldOff, KNOWN_CHECKS } from '@white-ember/core/diagnosis';
 import { useAppSelector } from '../../data/store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CautionCard } from '../../ui/CautionCard.tsx';
+import { LearnLink } from '../../ui/LearnLink.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { CorrectingNotice } from '../../job/CorrectingNotice.tsx';
@@ -67,7 +68,10 @@ export function CheckWork({ open, card, context, diagnosis, canEnter, onBack, on
               : wording.needs(needs.map((kit) => words.name('kit', kit)).join(', ')),
           ].join(' · ')}
         </p>
-        <OtherWay open={open} check={id} />
+        <div className="flex flex-wrap gap-x-6">
+          <OtherWay open={open} check={id} />
+          <LearnLink what="checks" id={id} />
+        </div>
       </header>
       {held ? (
         <Notice title={common.notYet} tone="alarm">

@@ -1,6 +1,8 @@
 import * as wording from '@white-ember/core/words/screens/codes';
 import { Say } from '../../ui/Say.tsx';
+import { topicOf } from '@white-ember/core/learn';
 import { useWords } from '../../data/words.ts';
+import { LearnLink } from '../../ui/LearnLink.tsx';
 import {
   CODE_GROUPS,
   sortCodes,
@@ -44,6 +46,7 @@ const CERTAINTY = { exact: '', 'by-range': wording.onlyItsRangeIsKnown, none: ''
 
 function Code({ code }: { code: SortedCode }) {
   const words = useWords();
+  const explained = code.checks.find((id) => topicOf('checks', id) !== undefined);
   const about = [code.status, code.module].filter((text) => text !== undefined).join(' · ');
   return (
     <li className="border-b-2 border-rule">
@@ -68,6 +71,11 @@ function Code({ code }: { code: SortedCode }) {
           {code.checks.length === 0 ? null : (
             <p>
               {wording.checksItCallsFor(code.checks.map((id) => words.name('checkNames', id)).join('; '))}
+            </p>
+          )}
+          {explained === undefined ? null : (
+            <p>
+              <LearnLink what="checks" id={explained} />
             </p>
           )}
         </div>

@@ -8,6 +8,7 @@ import { confirmation, revsHeldOff, formSentence, sentenceOf } from '@white-embe
 import { caseOfJob, toldCauses } from '@white-ember/core/job';
 import type { Diagnosis } from '@white-ember/core/diagnosis';
 import { Button } from '../../ui/Button.tsx';
+import { LearnLink } from '../../ui/LearnLink.tsx';
 import { useAddEntry } from '../../job/useAddEntry.ts';
 import type { OpenJob } from '../../job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
@@ -175,6 +176,7 @@ function Likely({
               </li>
             ))}
         </ul>
+        <LearnLink what="causes" id={id} />
         {percent < AT_HAND_PERCENT ? confirm : null}
       </details>
       {percent >= AT_HAND_PERCENT ? confirm : null}

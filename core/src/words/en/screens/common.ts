@@ -102,3 +102,5 @@ export const why = 'Why';
 export const notSavedYetWhatYouTypedIs = 'Not saved yet; what you typed is kept';
 export const beforeReading = 'Before reading';
 export const backToTheJob = 'Back to the job';
+export const learn = 'Learn';
+export const howItWorksOf = (topic: string): string => `How it works: ${topic}`;
