@@ -241,3 +241,29 @@ test('a drive that recorded itself is read as a drive, not as a hold', async ({ 
   // The road speed is in the log, by which its windows are told apart.
   await expect(page.getByLabel('Add a channel').getByText(/Vehicle speed/)).toHaveCount(1);
 });
+
+test('the simulated vehicle takes two faults, the first in a chosen form: its zero is off at key on', async ({
+  page,
+  site,
+}) => {
+  await signIn(page, site);
+  await benchOn(page, site, 'FL 012');
+  await page.getByLabel('What is wrong with it').selectOption({ label: 'ΔP sensor failed' });
+  await page.getByText('Form, severity, time').click();
+  await page.getByLabel('Form', { exact: true }).selectOption({ label: 'Zero offset' });
+  await page.getByRole('button', { name: 'Add a fault' }).click();
+  await page.getByLabel('Fault 2', { exact: true }).selectOption({ label: 'EGT 3 failed' });
+  await page.getByText('Form, severity, time').nth(1).click();
+  await page.getByLabel('Form', { exact: true }).nth(1).selectOption({ label: 'Open circuit' });
+  // A third, thought better of.
+  await page.getByRole('button', { name: 'Add a fault' }).click();
+  await page.getByRole('button', { name: 'Remove fault 3' }).click();
+  await page.getByRole('button', { name: 'Set up the simulated vehicle' }).click();
+  await page.keyboard.press('k');
+  await expect(page.getByText('Ignition on, engine off', { exact: true })).toBeVisible();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/The tool takes it for/)).toBeVisible();
+  const values = page.getByRole('list', { name: 'Values' });
+  await expect(values).toContainText(/2[6-9](?:\.\d)?\smbar/);
+  await expect(values).toContainText(/999\s°C/);
+});

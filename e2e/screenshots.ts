@@ -147,7 +147,14 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('heading', { name: 'What it says' }).scrollIntoViewIfNeeded();
     },
   },
-  { name: 'checks', theme: 'bay', open: job('KE 417 QR', 'checks&part=high-pipe') },
+  {
+    name: 'learn',
+    theme: 'bay',
+    open: async (page, site) => {
+      await page.goto(`${site.address}/learn/dp-sensor?state=low-blocked&rpm=3000`);
+      await page.getByRole('region', { name: 'Try it' }).getByRole('status').waitFor();
+    },
+  },
   {
     name: 'decide',
     height: 1100,

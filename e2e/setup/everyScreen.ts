@@ -2,6 +2,7 @@ import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
 import type { EntryBody, Treatment } from '@white-ember/core/ledger';
 import type { Job } from '@white-ember/core/contract';
+import { TOPIC_IDS } from '@white-ember/core/learn';
 import { addEntries, chosenJob, expect, goTo, idOfJob, openJob, type Person, type Site } from './site.ts';
 
 export interface Screen {
@@ -182,5 +183,15 @@ export const SCREENS: readonly Screen[] = [
   { name: 'limits', who: 'Imke', open: (page, site) => goTo(page, site, '/limits') },
   { name: 'log headings', open: (page, site) => goTo(page, site, '/headings') },
   { name: 'people', who: 'Imke', open: (page, site) => goTo(page, site, '/people') },
+  { name: 'learn', open: (page, site) => goTo(page, site, '/learn') },
+  ...TOPIC_IDS.map((topic) => ({
+    name: `learn: ${topic}`,
+    open: async (page: Page, site: Site) => {
+      await goTo(page, site, `/learn/${topic}`);
+      await expect(page.getByRole('region', { name: 'Try it' }).getByRole('status')).toBeVisible();
+      const table = page.getByText('The picture as a table');
+      if (await table.isVisible()) await table.click();
+    },
+  })),
   { name: 'no such page', open: (page, site) => goTo(page, site, '/nowhere') },
 ];

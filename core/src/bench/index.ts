@@ -22,3 +22,4 @@ export { SimulatedAdapter, type AdapterFaults } from './adapter/simulatedAdapter
 export { asGiven, benchChannel, BENCH_CHANNELS } from './adapter/channels.ts';
 export { SimulatedBus } from './adapter/simulatedBus.ts';
 export { pipeTimeS } from './vehicle/pipes.ts';
+export { TEMPER_IDS, type TemperId } from './computer/temper.ts';

@@ -79,14 +79,12 @@ export type Settings = Readonly<Record<string, number | string>>;
 export interface Model<Tells extends string = string> {
   readonly moves: readonly (Range | Choice)[];
   readonly answer: (settings: Settings) => Answer<Tells>;
-  /** Takes longer than a frame: it is worked out beside the page. */
-  readonly slow?: true;
 }
 
 export const isRange = (move: Range | Choice): move is Range => 'step' in move;
 
 /** Every mover where it begins. */
-export const startOf = ({ moves }: Pick<Model, 'moves'>): Settings =>
+export const startOf = (moves: Model['moves']): Settings =>
   Object.fromEntries(moves.map((move) => [move.id, move.start]));
 
 /** A figure that was set; what is missing or out of its range is brought to the nearest that can be set. */

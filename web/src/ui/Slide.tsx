@@ -21,7 +21,9 @@ export function Slide({
     <label className="grid gap-1">
       <span className="flex justify-between items-baseline">
         <span className="font-head font-semibold">{label}</span>
-        <span className="figure-text text-lg">{shown}</span>
+        <span className="figure-text text-lg" aria-hidden>
+          {shown}
+        </span>
       </span>
       <input
         type="range"

@@ -13,6 +13,7 @@ import {
   type ScanLink,
   type StreamPlan,
 } from '@white-ember/core/link';
+import { temperatures, type Answer, type Settings } from '@white-ember/core/learn';
 import { expose } from 'comlink';
 import type { CheckId, CheckValues } from '@white-ember/core/checks';
 import {
@@ -27,6 +28,7 @@ import {
   type ActResult,
   type AdapterFaults,
   type Fault,
+  type TemperId,
   type Wish,
 } from '@white-ember/core/bench';
 
@@ -34,6 +36,8 @@ export interface BenchSetup {
   readonly family: string;
   readonly seed: number;
   readonly faults: readonly Fault[];
+  /** How readily its ECU sets codes. */
+  readonly temper: TemperId;
   /** Stood overnight. */
   readonly cold: boolean;
   /** The tool between: one of our own with its faults, or one that knows OBD frames alone. */
@@ -164,13 +168,21 @@ function plugIn(on: BenchVehicle, tool: BenchSetup['tool'], listen: LinkListener
 
 /** A simulated vehicle with its scan link, run by its own clock away from the main thread. */
 const worker = {
-  setUp({ family: name, seed, faults, cold, tool }: BenchSetup, to: BenchListener): void {
+  /** The page that shows how the gas temperatures rise. */
+  learn: (settings: Settings): Answer => temperatures.answer(settings),
+  setUp({ family: name, seed, faults, temper, cold, tool }: BenchSetup, to: BenchListener): void {
     const family = benchFamily(name);
     if (!family) throw new Error(`There is no simulated vehicle “${name}”`);
     listener = to;
     wish = { do: 'off' };
     waiting = [];
-    vehicle = new BenchVehicle({ family, seed, faults, start: { engineC: cold ? 12 : 82, ambientC: 12 } });
+    vehicle = new BenchVehicle({
+      family,
+      seed,
+      faults,
+      temper,
+      start: { engineC: cold ? 12 : 82, ambientC: 12 },
+    });
     driver = new Driver(vehicle);
     plugIn(vehicle, tool, {
       onReadings: (some) => waiting.push(...some),

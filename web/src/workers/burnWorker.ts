@@ -15,6 +15,7 @@ import {
   type JudgedBurn,
   type SafeSoot,
 } from '@white-ember/core/burn';
+import { dropToIdle, type Answer, type Settings } from '@white-ember/core/learn';
 import type { Limits } from '@white-ember/core/limits';
 import { type Result } from '@white-ember/core/quantities';
 import {
@@ -50,6 +51,8 @@ let batchWanted = 0;
 
 /** Thousands of steps for each burn: away from the main thread. */
 const worker = {
+  /** The page that shows what a drop to idle does. */
+  learn: (settings: Settings): Answer => dropToIdle.answer(settings),
   burn(wish: BurnWish): Told<{ run: BurnRun; judged: JudgedBurn }> {
     const run = told(simulateBurn(scenarioOf(wish), wish.limits, { keepBed: true, mostFiner: 4 }));
     return run.ok

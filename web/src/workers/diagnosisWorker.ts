@@ -10,6 +10,7 @@ import {
 } from '@white-ember/core/diagnosis';
 import { DEFAULT_LIMITS } from '@white-ember/core/limits';
 import { judgeJob, type JobJudgement, type JudgedFacts } from '@white-ember/core/job';
+import { judging, type Answer, type Settings } from '@white-ember/core/learn';
 import type { BurnForecast, JobBurn } from '@white-ember/core/treatment';
 import { burnKey } from './burnKey.ts';
 
@@ -43,6 +44,8 @@ const worker = {
     });
     return { ...judged, toForecast };
   },
+  /** The page that shows how it is judged. */
+  learn: (settings: Settings): Answer => judging.answer(settings),
   /** What would be likely after each outcome of a check. */
   whatIf({ facts, use, limits, vehicle }: DiagnosisQuestion, check: string): WhatIf[] {
     const node = KNOWN_CHECKS.find(({ id }) => id === check);

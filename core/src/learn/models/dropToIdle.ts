@@ -9,7 +9,7 @@ const FLOW_KG_PER_S = 0.05;
 const MATERIALS = ['silicon-carbide', 'cordierite'] as const;
 const FOOT = ['drops-to-idle', 'keeps-the-revs'] as const;
 
-const moves = [
+export const dropToIdleMoves = [
   { id: 'soot', from: 1, to: 12, step: 0.5, start: 7, unit: 'per-litre' },
   { id: 'drop-after', from: 4, to: 7, step: 0.25, start: 4, unit: 'minutes' },
   { id: 'foot', options: FOOT, start: 'drops-to-idle' },
@@ -18,15 +18,14 @@ const moves = [
 
 /** A regeneration in which the engine falls to idle after the bed has lit, by the burn model. */
 export const dropToIdle: Model<'safe' | 'safe-only-with-revs' | 'too-hot-anyway' | 'too-hot-by-the-drop'> = {
-  moves,
-  slow: true,
+  moves: dropToIdleMoves,
   answer(settings) {
     const material = setChoice(MATERIALS, settings, 'material');
     const foot = setChoice(FOOT, settings, 'foot');
     const planned = plannedBurn({
       filter: { ...FILTER, material },
       catalyst: 'coated',
-      sootG: setFigure(moves, settings, 'soot') * FILTER_L,
+      sootG: setFigure(dropToIdleMoves, settings, 'soot') * FILTER_L,
       ashG: 0,
       targetC: DEFAULT_LIMITS.burnTargetC,
       exhaustKgPerS: FLOW_KG_PER_S,
@@ -35,7 +34,7 @@ export const dropToIdle: Model<'safe' | 'safe-only-with-revs' | 'too-hot-anyway'
     });
     const dropped = withDropToIdle(
       planned,
-      60 * setFigure(moves, settings, 'drop-after'),
+      60 * setFigure(dropToIdleMoves, settings, 'drop-after'),
       idleExhaust(ENGINE_L),
     );
     const run = (scenario: typeof planned) =>

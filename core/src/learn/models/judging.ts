@@ -18,7 +18,7 @@ const NEARLY = 0.9;
 const OVERTURNED = 0.2;
 const SHARPENED = 0.08;
 
-const moves = [
+export const judgingMoves = [
   { id: 'reading', options: READINGS, start: 'dp-low-for-flow' },
   { id: 'check', options: CHECKS, start: 'none' },
   { id: 'found', options: FOUND, start: 'fault-found' },
@@ -26,8 +26,7 @@ const moves = [
 
 /** One reading, several causes, and what a check makes of them: by the judgement of the jobs themselves. */
 export const judging: Model<'reading-alone' | 'settled' | 'overturned' | 'sharpened' | 'moved-little'> = {
-  moves,
-  slow: true,
+  moves: judgingMoves,
   answer(settings) {
     const reading: Evidence = { [setChoice(READINGS, settings, 'reading')]: true };
     const chosen = setChoice(CHECKS, settings, 'check');

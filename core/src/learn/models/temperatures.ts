@@ -36,18 +36,17 @@ function warmingUp(): readonly Four[] {
   return course;
 }
 
-const moves = [
+export const temperaturesMoves = [
   { id: 'minutes', from: 0, to: LONGEST_MIN, step: 0.5, start: 5, unit: 'minutes' },
   { id: 'sensor', options: SENSORS, start: 'in-order' },
 ] as const;
 
 /** Four temperatures from the engine outward, cold and warming up, with one that lies. */
 export const temperatures: Model<(typeof SENSORS)[number] | 'cold-and-equal'> = {
-  moves,
-  slow: true,
+  moves: temperaturesMoves,
   answer(settings) {
     const sensor = setChoice(SENSORS, settings, 'sensor');
-    const minutes = setFigure(moves, settings, 'minutes');
+    const minutes = setFigure(temperaturesMoves, settings, 'minutes');
     const shown = ([first, second, third, fourth]: Four): Four =>
       sensor === 'stuck'
         ? [first, second, STUCK_C, fourth]

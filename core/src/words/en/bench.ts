@@ -44,6 +44,29 @@ export const bench = {
 } as const;
 
 /** What may be wrong with a simulated vehicle. */
+/** Forms in which the simulated vehicle can have a fault; by the fault where the same word means another thing. */
+export const benchForms = {
+  dead: 'No signal',
+  stuck: 'Stuck at one value',
+  'zero-off': 'Zero offset',
+  low: 'Reads low',
+  high: 'Reads high',
+  off: 'Offset',
+  blocked: 'Blocked',
+  broken: 'Cracked or broken',
+  slow: 'Its pipe is clogged',
+  ground: 'Poor ground',
+  supply: 'Weak supply',
+  open: 'Open circuit',
+  'reads-high-cold': 'Reads high when cold',
+  plugs: 'Plugs',
+  relay: 'Relay',
+  counter: 'Oil life used up',
+  diluted: 'Fuel in the oil',
+  'vanes-stuck:open': 'Stuck open',
+  'vanes-stuck:shut': 'Stuck nearly shut',
+} as const;
+
 export const benchFaults = {
   'soot-loaded': 'Filter loaded with soot',
   'ash-full': 'Filter full of ash',

@@ -1,4 +1,4 @@
-import { bench, benchFaults } from './bench.ts';
+import { bench, benchFaults, benchForms } from './bench.ts';
 import { burn } from './burn.ts';
 import { causeForms, causes, chains } from './causes.ts';
 import { cautions } from './cautions.ts';
@@ -35,6 +35,7 @@ import { treatment } from './treatment.ts';
 export const ENGLISH = {
   bench,
   benchFaults,
+  benchForms,
   burn,
   causeForms,
   causes,

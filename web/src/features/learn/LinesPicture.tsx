@@ -99,15 +99,18 @@ export function LinesPicture({ picture, topic }: { picture: Lines; topic: TopicI
                 {...STYLES[i % STYLES.length]}
               />
             ))}
-            {picture.marks.map(({ at: [at, value] }, i) => (
-              <circle
-                key={i}
-                cx={px(at)}
-                cy={py(value)}
-                r={picture.marks.length > MANY_MARKS ? 2 : 5}
-                fill="var(--card)"
-                stroke="var(--ink)"
-                strokeWidth={2.5}
+            {(['var(--ink)', 'var(--card)'] as const).map((stroke, i) => (
+              <path
+                key={stroke}
+                d={picture.marks
+                  .map(({ at: [at, value] }) => `M${px(at).toFixed(1)},${py(value).toFixed(1)}h0`)
+                  .join('')}
+                stroke={stroke}
+                strokeLinecap="round"
+                strokeWidth={
+                  (picture.marks.length > MANY_MARKS ? 5 : 12) -
+                  (i === 0 ? 0 : picture.marks.length > MANY_MARKS ? 2.5 : 5)
+                }
               />
             ))}
           </svg>

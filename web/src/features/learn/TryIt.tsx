@@ -1,7 +1,7 @@
 import * as wording from '@white-ember/core/words/screens/learn';
 import {
   isRange,
-  MODELS,
+  movesOf,
   startOf,
   type Answer,
   type Model,
@@ -25,9 +25,9 @@ import { useAnswer } from './useAnswer.ts';
 const RESTS_MS = 400;
 
 /** What the address says, where it says something that can be set. */
-function settingsIn(model: Model, address: URLSearchParams): Settings {
+function settingsIn(moves: Model['moves'], address: URLSearchParams): Settings {
   return Object.fromEntries(
-    model.moves.map((move) => {
+    moves.map((move) => {
       const asked = address.get(move.id);
       if (asked === null) return [move.id, move.start];
       if (!isRange(move)) return [move.id, move.options.includes(asked) ? asked : move.start];
@@ -39,11 +39,11 @@ function settingsIn(model: Model, address: URLSearchParams): Settings {
 
 /** Something to move, and the figures that answer. */
 export function TryIt({ topic }: { topic: TopicId }) {
-  const model: Model = MODELS[topic];
+  const moves = movesOf(topic);
   const [address, setAddress] = useSearchParams();
-  const [settings, setSettings] = useState(() => settingsIn(model, address));
+  const [settings, setSettings] = useState(() => settingsIn(moves, address));
   useEffect(() => {
-    const begin = startOf(model);
+    const begin = startOf(moves);
     const changed = Object.entries(settings).filter(([id, value]) => value !== begin[id]);
     const wanted = new URLSearchParams(changed.map(([id, value]) => [id, String(value)]));
     const timer = window.setTimeout(() => {
@@ -51,7 +51,7 @@ export function TryIt({ topic }: { topic: TopicId }) {
         setAddress(wanted, { replace: true, preventScrollReset: true });
     }, RESTS_MS);
     return () => window.clearTimeout(timer);
-  }, [model, settings, setAddress]);
+  }, [moves, settings, setAddress]);
   const answer = useAnswer(topic, settings);
   return (
     <section aria-label={wording.tryIt} className="border-2 border-ink bg-card p-3 sm:p-4 grid gap-4">
@@ -80,8 +80,7 @@ function Movers({
   onSet: (id: string, value: number | string) => void;
 }) {
   const words = useWords();
-  const model: Model = MODELS[topic];
-  return model.moves.map((move) =>
+  return movesOf(topic).map((move) =>
     isRange(move) ? (
       <Slide
         key={move.id}

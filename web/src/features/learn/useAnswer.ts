@@ -1,32 +1,44 @@
 import { wrap, type Remote } from 'comlink';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { MODELS, type Answer, type Model, type Settings, type TopicId } from '@white-ember/core/learn';
-import type { LearnWorker } from '../../workers/learnWorker.ts';
+import { QUICK, type Answer, type Settings, type SLOW_MOVES, type TopicId } from '@white-ember/core/learn';
+import type { BenchWorker } from '../../workers/benchWorker.ts';
+import { burnRemote } from '../../workers/burnRemote.ts';
+import { diagnosisRemote } from '../diagnosis/judging.ts';
 
-let shared: Remote<LearnWorker> | undefined;
-const remote = (): Remote<LearnWorker> =>
-  (shared ??= wrap<LearnWorker>(
-    new Worker(new URL('../../workers/learnWorker.ts', import.meta.url), { type: 'module' }),
+type Slow = keyof typeof SLOW_MOVES;
+const isQuick = (topic: TopicId): topic is keyof typeof QUICK => topic in QUICK;
+
+let vehicle: Remote<BenchWorker> | undefined;
+const vehicleRemote = (): Remote<BenchWorker> =>
+  (vehicle ??= wrap<BenchWorker>(
+    new Worker(new URL('../../workers/benchWorker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** What the model of a topic answers: at once, or beside the page where that takes longer than a frame. */
+/** Where those are worked out that take longer than a frame: beside the page, where the same is done for jobs. */
+const BESIDE: Readonly<Record<Slow, (settings: Settings) => Promise<Answer>>> = {
+  temperatures: async (settings) => vehicleRemote().learn(settings),
+  'drop-to-idle': async (settings) => burnRemote().learn(settings),
+  judging: async (settings) => diagnosisRemote().learn(settings),
+};
+
+/** What the model of a topic answers; the last answer stays until the next is there. */
 export function useAnswer(topic: TopicId, settings: Settings): Answer | 'none' | undefined {
-  const model: Model = MODELS[topic];
-  const atOnce = useMemo(() => (model.slow ? undefined : model.answer(settings)), [model, settings]);
+  const atOnce = useMemo(
+    () => (isQuick(topic) ? QUICK[topic].answer(settings) : undefined),
+    [topic, settings],
+  );
   const wanted = useDeferredValue(settings);
-  const [told, setTold] = useState<{ topic: TopicId; answer: Answer | 'none' }>();
+  const [told, setTold] = useState<Answer | 'none'>();
   useEffect(() => {
-    if (!model.slow) return undefined;
+    if (isQuick(topic)) return undefined;
     let asked = true;
-    remote()
-      .answer(topic, wanted)
-      .then(
-        (answer) => asked && setTold({ topic, answer }),
-        () => asked && setTold({ topic, answer: 'none' }),
-      );
+    BESIDE[topic](wanted).then(
+      (answer) => asked && setTold(answer),
+      () => asked && setTold('none'),
+    );
     return () => {
       asked = false;
     };
-  }, [topic, model, wanted]);
-  return model.slow ? (told?.topic === topic ? told.answer : undefined) : atOnce;
+  }, [topic, wanted]);
+  return atOnce ?? told;
 }

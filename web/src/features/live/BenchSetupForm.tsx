@@ -1,18 +1,11 @@
 import * as wording from '@white-ember/core/words/screens/live';
 import * as common from '@white-ember/core/words/screens/common';
-import { say } from '@white-ember/core/words';
-import { spokenNow } from '../../data/words.ts';
 import { useWords } from '../../data/words.ts';
 import { useState } from 'react';
-import {
-  BENCH_FAMILIES,
-  FAULT_IDS,
-  FAULTS,
-  type AdapterFaults,
-  type Fault,
-  type FaultId,
-} from '@white-ember/core/bench';
+import { BENCH_FAMILIES, TEMPER_IDS, type AdapterFaults, type TemperId } from '@white-ember/core/bench';
 import { Button } from '../../ui/Button.tsx';
+import { BenchFaults } from './BenchFaults.tsx';
+import { faultsOf, NO_FAULT, type WantedFault } from './wantedFaults.ts';
 import type { BenchSetup } from '../../workers/benchWorker.ts';
 
 const own = (faults: AdapterFaults): BenchSetup['tool'] => ({ speaks: 'own', faults });
@@ -26,21 +19,6 @@ const TOOLS: Readonly<Record<string, { readonly label: string; readonly tool: Be
   wrong: { label: wording.takesItForAnotherVehicle, tool: own({ takesFor: wording.larch89 }) },
   volts: { label: wording.deltapInVoltsOnly, tool: own({ voltsOnly: ['dpfDeltaP'] }) },
 };
-
-/** What shows clearly in a baseline, of each fault. */
-const CLEARLY: Partial<Record<FaultId, number>> = { 'back-pressure-pipe-blocked': 0.86 };
-
-function chosenFault(choice: string): Fault[] {
-  if (choice === '') return [];
-  const id =
-    choice === 'hidden'
-      ? FAULT_IDS[Math.floor(Math.random() * FAULT_IDS.length)]
-      : (choice.split('/')[0] as FaultId);
-  if (id === undefined) return [];
-  const { forms } = FAULTS[id];
-  const form = choice.split('/')[1] ?? forms?.[Math.floor(Math.random() * forms.length)];
-  return [{ id, severity: CLEARLY[id] ?? 1, ...(form === undefined ? {} : { form }) }];
-}
 
 /** The family of the bench that is nearest to the job's vehicle. */
 function nearest(family: string, displacementL: number | undefined): string {
@@ -64,7 +42,8 @@ export function BenchSetupForm({
 }) {
   const words = useWords();
   const [name, setName] = useState(() => nearest(family, displacementL));
-  const [fault, setFault] = useState('');
+  const [faults, setFaults] = useState<readonly WantedFault[]>([NO_FAULT]);
+  const [temper, setTemper] = useState<TemperId>('strict');
   const [cold, setCold] = useState(false);
   const [tool, setTool] = useState('sound');
   return (
@@ -75,7 +54,8 @@ export function BenchSetupForm({
         onReady({
           family: name,
           seed: Math.floor(Math.random() * 1e6),
-          faults: chosenFault(fault),
+          faults: faultsOf(faults, Math.random),
+          temper,
           cold,
           tool: TOOLS[tool]?.tool ?? own({}),
         });
@@ -90,18 +70,7 @@ export function BenchSetupForm({
           ))}
         </select>
       </label>
-      <label className="grid gap-1">
-        <span className="font-head font-semibold">{wording.whatIsWrongWithIt}</span>
-        <select className="input-box" value={fault} onChange={(event) => setFault(event.target.value)}>
-          <option value="">{wording.nothing}</option>
-          <option value="hidden">{wording.hiddenFault}</option>
-          {FAULT_IDS.map((id) => (
-            <option key={id} value={id}>
-              {spokenNow(say(`benchFaults.${id}`))}
-            </option>
-          ))}
-        </select>
-      </label>
+      <BenchFaults faults={faults} onChange={setFaults} />
       <label className="grid gap-1">
         <span className="font-head font-semibold">{common.engine}</span>
         <select
@@ -119,6 +88,20 @@ export function BenchSetupForm({
           {Object.entries(TOOLS).map(([id, { label }]) => (
             <option key={id} value={id}>
               {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1">
+        <span className="font-head font-semibold">{wording.ecu}</span>
+        <select
+          className="input-box"
+          value={temper}
+          onChange={(event) => setTemper(event.target.value as TemperId)}
+        >
+          {TEMPER_IDS.map((id) => (
+            <option key={id} value={id}>
+              {wording.ecuTempers[id]}
             </option>
           ))}
         </select>

@@ -48,6 +48,26 @@ export const aSimulatedVehicleOnTheSameLink =
 export const whatIsWrongWithIt = 'What is wrong with it';
 export const nothing = 'Nothing';
 export const hiddenFault = 'Hidden fault';
+export const hiddenFaults = { 2: 'Two hidden faults', 3: 'Three hidden faults' } as const;
+export const andAlso = (number: number): string => `Fault ${number}`;
+export const addAFault = 'Add a fault';
+export const removeFault = (number: number): string => `Remove fault ${number}`;
+export const formSeverityTime = 'Form, severity, time';
+export const inWhichForm = 'Form';
+export const anyForm = 'Any';
+export const howBad = 'Severity';
+export const comesOn = 'Comes on';
+export const comesOnWhen = {
+  'from-the-beginning': 'There from the beginning',
+  'after-a-while': 'After five minutes of running',
+  slowly: 'Slowly, over half an hour of running',
+} as const;
+export const ecu = 'ECU';
+export const ecuTempers = {
+  strict: 'Sets every code at once',
+  usual: 'Misses or delays some codes',
+  lenient: 'Tolerates much, sets few codes',
+} as const;
 export const warmFromDriving = 'Warm from driving';
 export const coldStoodOvernightAt = (temperature: string): string =>
   `Cold, stood overnight at ${temperature}`;
@@ -105,7 +125,6 @@ export const tracesOfTheValuesStandAboveAs = (what: string): string =>
 export const nothingYet = 'nothing yet';
 export const afterTheCleanStartIdleWarmTo = (coolantWarmC: string): string =>
   `After the clean: start, idle, warm to ${coolantWarmC}, then hold 2500–3000. Progress is shown here.`;
-export const ecu = 'ECU';
 export const notPresent = 'not present';
 export const noCodesStored = 'No codes stored.';
 export const codesOfTheModule = 'Codes of the module';
