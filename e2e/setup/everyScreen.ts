@@ -68,12 +68,62 @@ async function endedBurn(page: Page, site: Site): Promise<void> {
 const chosen = (treatment: Treatment) => async (page: Page, site: Site) =>
   goTo(page, site, `/jobs/${await chosenJob(page, site, treatment)}?stage=treat`);
 
-/** A job that stands in the middle of something, at the stage where that is. */
-const inTheMiddle = (treatment: Treatment, stage: string, what: string, more: readonly EntryBody[]) => ({
-  name: `first screen: ${what}`,
-  open: async (page: Page, site: Site) => {
-    await goTo(page, site, `/jobs/${await chosenJob(page, site, treatment, { more })}?stage=${stage}`);
-    await expect(page.getByRole('heading', { name: what, exact: true })).toBeVisible();
+/** What a job can stand in the middle of, by the heading that says so. */
+export const IN_THE_MIDDLE: readonly {
+  readonly heading: string;
+  readonly treatment: Treatment;
+  readonly more: readonly EntryBody[];
+}[] = [
+  {
+    heading: 'A regeneration runs',
+    treatment: 'standing',
+    more: [{ kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool', begun: true }],
+  },
+  {
+    heading: 'A regeneration drive runs',
+    treatment: 'drive',
+    more: [{ kind: 'work', work: 'drive-regeneration', what: 'Commanded on the drive', begun: true }],
+  },
+  {
+    heading: 'Timer: Cooling down',
+    treatment: 'chemical',
+    more: [{ kind: 'clock-started', clock: 'cooling', minutes: 45, what: 'the filter' }],
+  },
+  {
+    heading: 'The customer decides',
+    treatment: 'chemical',
+    more: [
+      {
+        kind: 'choice-offered',
+        question: 'Clean it, or fit another one?',
+        currency: 'EUR',
+        options: [
+          { id: 'clean', what: 'Clean in place', price: 1280.5, minutes: 210 },
+          { id: 'renew', what: 'Another filter', price: 2490, remark: 'There in three days' },
+        ],
+      },
+    ],
+  },
+  {
+    heading: 'A part is on order',
+    treatment: 'chemical',
+    more: [
+      {
+        kind: 'temporary-repair',
+        what: 'Hose bound with tape',
+        part: 'high-pipe',
+        order: { name: 'High-pressure hose', supplier: 'Kestrel Parts', due: '2031-03-14' },
+      },
+    ],
+  },
+];
+
+/** A job that stands in the middle of something, as it opens where nobody asks for a stage. */
+const inTheMiddle = ({ heading, treatment, more }: (typeof IN_THE_MIDDLE)[number]): Screen => ({
+  name: `first screen: ${heading}`,
+  open: async (page, site) => {
+    await goTo(page, site, `/jobs/${await chosenJob(page, site, treatment, { more })}`);
+    await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible();
   },
 });
 
@@ -127,34 +177,7 @@ export const SCREENS: readonly Screen[] = [
     },
   },
   { name: 'burn, ended', open: endedBurn },
-  inTheMiddle('standing', 'treat', 'A regeneration runs', [
-    { kind: 'work', work: 'standing-regeneration', what: 'Commanded by another tool', begun: true },
-  ]),
-  inTheMiddle('drive', 'treat', 'A regeneration drive runs', [
-    { kind: 'work', work: 'drive-regeneration', what: 'Commanded on the drive', begun: true },
-  ]),
-  inTheMiddle('chemical', 'treat', 'Timer: Cooling down', [
-    { kind: 'clock-started', clock: 'cooling', minutes: 45, what: 'the filter' },
-  ]),
-  inTheMiddle('chemical', 'decide', 'The customer decides', [
-    {
-      kind: 'choice-offered',
-      question: 'Clean it, or fit another one?',
-      currency: 'EUR',
-      options: [
-        { id: 'clean', what: 'Clean in place', price: 1280.5, minutes: 210 },
-        { id: 'renew', what: 'Another filter', price: 2490, remark: 'There in three days' },
-      ],
-    },
-  ]),
-  inTheMiddle('chemical', 'treat', 'A part is on order', [
-    {
-      kind: 'temporary-repair',
-      what: 'Hose bound with tape',
-      part: 'high-pipe',
-      order: { name: 'High-pressure hose', supplier: 'Kestrel Parts', due: '2031-03-14' },
-    },
-  ]),
+  ...IN_THE_MIDDLE.map(inTheMiddle),
   { name: 'prove', open: job('KE 417 QR', 'prove') },
   { name: 'prove, not proved', open: job('MF 66 PL', 'prove') },
   { name: 'hand over', open: job('KE 417 QR', 'hand-over') },

@@ -28,12 +28,14 @@ describe('a hold that was read a moment ago', () => {
   const atMs = happenedAt(last);
 
   it('is the fastest one of the last reading', () => {
-    expect(lastHold([first, last], atMs + HOUR_MS)).toEqual({ rpm: 3000, dpMbar: 55, atMs });
+    expect(lastHold([first, last], atMs + HOUR_MS, DEFAULT_LIMITS)).toEqual({ rpm: 3000, dpMbar: 55, atMs });
   });
   it('is none where the engine has cooled since, or only idle was read', () => {
-    expect(lastHold([first, last], atMs + 3 * HOUR_MS)).toBeUndefined();
-    expect(lastHold([madeEntry(1, reading({ kind: 'idle', rpm: 800, dpMbar: 9 }))], atMs)).toBeUndefined();
-    expect(lastHold([], atMs)).toBeUndefined();
+    expect(lastHold([first, last], atMs + 3 * HOUR_MS, DEFAULT_LIMITS)).toBeUndefined();
+    expect(
+      lastHold([madeEntry(1, reading({ kind: 'idle', rpm: 800, dpMbar: 9 }))], atMs, DEFAULT_LIMITS),
+    ).toBeUndefined();
+    expect(lastHold([], atMs, DEFAULT_LIMITS)).toBeUndefined();
   });
   it('says nothing by itself: no check that takes it over comes to an outcome by it', () => {
     const taking = CHECK_CARDS.filter(({ asRead }) => asRead);

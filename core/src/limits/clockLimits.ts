@@ -23,6 +23,9 @@ const apart = (label: Said, value: number, reason: Said) =>
     reason,
   }) as const satisfies LimitDefinition;
 
+const usualSpan = (label: Said, value: number, reason: Said) =>
+  ({ ...apart(label, value, reason), high: 1440 }) as const satisfies LimitDefinition;
+
 /** How long waits are where nothing else is said, and when one counts as cut short or late. */
 export const CLOCK_LIMITS = {
   clockSoakMin: usual(say('limits.soak-off-the-vehicle'), 240, say('limits.hours-to-overnight-the-gain')),
@@ -35,4 +38,6 @@ export const CLOCK_LIMITS = {
   clockSiteMin: usual(say('limits.at-another-site'), 30, say('limits.to-where-smoke')),
   clockLateMin: apart(say('limits.a-wait-counts-as-late'), 3, say('limits.it-takes-a-while')),
   clockShortMin: apart(say('limits.a-wait-counts-as-cut'), 1, say('limits.a-minute-is-not-what')),
+  readingFreshMin: usualSpan(say('limits.a-reading-is-fresh'), 120, say('limits.the-engine-cools-meanwhile')),
+  cautionVisitMin: usualSpan(say('limits.a-caution-holds-for'), 720, say('limits.a-working-day')),
 } as const satisfies Record<string, LimitDefinition>;

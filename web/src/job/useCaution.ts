@@ -7,7 +7,6 @@ import type { OpenJob } from './useJob.ts';
 
 /** Of this the vehicle is as dangerous in the next act as in this one: read once, it stands read for the visit. */
 const FOR_THE_VISIT: ReadonlySet<CautionId> = new Set(['running-engine']);
-const VISIT_MS = 12 * 3_600_000;
 
 /** Whether this person has acknowledged a caution for an act on this job, and how to do so. */
 export function useCaution(
@@ -23,7 +22,9 @@ export function useCaution(
     entriesOfKind(open.derived.entries, 'caution-acknowledged').some(
       ({ body, authorId, deviceTime }) =>
         body.caution === caution &&
-        (body.act === act || (FOR_THE_VISIT.has(caution) && now - Date.parse(deviceTime) < VISIT_MS)) &&
+        (body.act === act ||
+          (FOR_THE_VISIT.has(caution) &&
+            now - Date.parse(deviceTime) < 60_000 * open.limits.cautionVisitMin)) &&
         authorId === session.data?.member?.id,
     );
   return {

@@ -247,6 +247,10 @@ export const limits = {
   'it-takes-a-while': 'It takes a while to get to the vehicle.',
   'a-wait-counts-as-cut': 'A wait counts as cut short by more than',
   'a-minute-is-not-what': 'A minute is not what a dwell depends on.',
+  'a-reading-is-fresh': 'A hold still fills in a check for',
+  'the-engine-cools-meanwhile': 'After that the engine has cooled and the filter has taken up soot.',
+  'a-caution-holds-for': 'A caution once read holds on the same visit for',
+  'a-working-day': 'A working day. Cautions of a regeneration are asked at each one.',
   'dp-at-warm-idle-good': 'ΔP at warm idle, good up to',
   'working-rule-for-light-vehicles': (_: undefined, w: Words) =>
     `Working rule for light vehicles, warm, no load; schools differ between ${w.pressure(2)} and ${w.pressure(20)}.`,

@@ -136,7 +136,9 @@ function StepCaution({ open, caution, act }: { open: OpenJob; caution: CautionId
 
 /** What of a check the last reading says already, if that was a moment ago; fixed while the check is open. */
 function useAsRead(open: OpenJob, card: CheckCard, shown: UnitChoice): { typed: TypedCheck; atMs?: number } {
-  const [hold] = useState(() => (card.asRead ? lastHold(open.derived.entries, serverNow()) : undefined));
+  const [hold] = useState(() =>
+    card.asRead ? lastHold(open.derived.entries, serverNow(), open.limits) : undefined,
+  );
   return useMemo(
     () =>
       hold && card.asRead
