@@ -1,5 +1,4 @@
 import { join, resolve } from 'node:path';
-import { v7 as uuidv7 } from 'uuid';
 import {
   axeViolations,
   expect,
@@ -9,35 +8,11 @@ import {
   signIn,
   stage,
   test,
-  type Site,
 } from './setup/site.ts';
 import type { Page } from '@playwright/test';
+import { shortDwell } from './setup/acts.ts';
 
 const samples = resolve(import.meta.dirname, '../samples');
-
-/** A fluid whose dwell is over in six seconds: the same way through the application as one of half an hour. */
-async function quickFluid(page: Page, site: Site): Promise<void> {
-  const session = await page.request.get(`${site.address}/api/session`);
-  const { csrfToken } = (await session.json()) as { csrfToken: string };
-  const put = await page.request.post(`${site.address}/api/fluids`, {
-    data: {
-      id: uuidv7(),
-      name: 'Quickwash 6',
-      kind: 'soak',
-      waterParts: 1,
-      filterUpToC: 45,
-      coatedFilters: true,
-      laterBricks: true,
-      dwellMin: 0.1,
-      burstS: 5,
-      lineUpToBar: 9,
-      countedL: 5,
-      countedAt: new Date(Date.now() - 60_000).toISOString(),
-    },
-    headers: { 'x-csrf-token': csrfToken },
-  });
-  expect(put.ok()).toBe(true);
-}
 
 const typeReading = async (page: Page, at3000Mbar: string, at2500Mbar: string): Promise<void> => {
   const rows: Record<string, Record<string, string>> = {
@@ -57,7 +32,7 @@ test('an over-full filter: burns are refused with the reason, a chemical clean w
 }) => {
   test.setTimeout(150_000);
   await signIn(page, site);
-  await quickFluid(page, site);
+  await shortDwell(page, site);
   await newJob(page, site, 'HW 52');
   await stage(page, 'Baseline');
   await page.getByRole('tab', { name: 'From a recorded log' }).click();

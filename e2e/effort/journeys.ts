@@ -1,6 +1,6 @@
-import { expect, type Page } from '@playwright/test';
-import { v7 as uuidv7 } from 'uuid';
-import { addEntries, chosenJob, handReading, newJob, post, type Site } from '../setup/site.ts';
+import { expect } from '@playwright/test';
+import { SHORT_DWELL, shortDwell } from '../setup/acts.ts';
+import { addEntries, chosenJob, handReading, newJob } from '../setup/site.ts';
 import type { Hand, Journey } from './walk.ts';
 
 const LIKELY = 'Likely causes';
@@ -27,30 +27,6 @@ async function newVehicle(hand: Hand): Promise<void> {
   await hand.type(page.getByLabel('Scan of every module, before anything is cleared'), 'P2453');
   await hand.tap(hand.button('Save the codes'));
   await hand.sees(page.getByText('Most likely').first());
-}
-
-/** A fluid whose dwell is over in six seconds: waiting is no effort of the hand. */
-const SHORT_DWELL = {
-  id: uuidv7(),
-  name: 'Quickwash 6',
-  kind: 'soak',
-  waterParts: 1,
-  filterUpToC: 45,
-  coatedFilters: true,
-  laterBricks: true,
-  dwellMin: 0.1,
-  burstS: 5,
-  lineUpToBar: 9,
-  countedL: 5,
-} as const;
-async function shortDwell(page: Page, site: Site): Promise<void> {
-  const shelf = await page.request.get(`${site.address}/api/fluids`);
-  const fluids = (await shelf.json()) as readonly { readonly id: string }[];
-  if (fluids.some(({ id }) => id === SHORT_DWELL.id)) return;
-  await post(page, site, '/fluids', {
-    ...SHORT_DWELL,
-    countedAt: new Date(Date.now() - 60_000).toISOString(),
-  });
 }
 
 const blocked = async (hand: Hand): Promise<void> => {
