@@ -1,4 +1,4 @@
-import * as wording from '@white-ember/core/words/screens/job';
+import * as wording from '@white-ember/core/words/screens/common';
 import { useCallback } from 'react';
 import type { EntryBody, NewEntry } from '@white-ember/core/ledger';
 import { useAppDispatch } from '../data/store.ts';

@@ -1,45 +1,6 @@
 import type { Said } from '../message.ts';
 import type { Words } from '../words.ts';
 
-/** The checks. */
-export const checkNames = {
-  'dp-zero': 'ΔP sensor zero, engine off',
-  'dp-electrical': 'ΔP sensor: supply, ground, signal',
-  'dp-ladder': 'ΔP sensor: pump test',
-  'dp-swap': 'ΔP sensor against a known-good one',
-  hoses: 'Hoses and pipes: routed, intact, tight',
-  'pipe-response': 'Pipes: return time after release',
-  'pipe-pump': 'Pipes: hand pump hold test',
-  'absolute-agree': 'Absolute sensors against the barometer',
-  'sensor-compare': 'Old and new sensor compared, hot and cold',
-  'egt-position': 'EGT: which sensor does the code mean',
-  'egt-cold-soak': 'EGT: all equal after a cold soak',
-  'egt-resistance': 'EGT: resistance or voltage at its plug',
-  'intake-smoke': 'Intake and charge pipes: smoke test',
-  'air-mass': 'Air mass against speed–density',
-  turbo: 'Turbo: shaft and oil',
-  'vane-sweep': 'Turbo vanes: commanded sweep',
-  egr: 'EGR: valve, position, cooler',
-  'dosing-injector': 'Fuel doser: spray and passage',
-  glow: 'Glow plugs and relay',
-  oil: 'Oil: level, fuel dilution, counter, specification',
-  thermostat: 'Thermostat: coolant on a hold',
-  gauge: 'Back-pressure by gauge',
-  sections: 'Exhaust opened joint by joint: find the restriction',
-  'filter-look': 'Filter faces: soot, oil, ash, cracks',
-  counter: 'Soot counter against the pressure',
-  'fuel-level': 'Fuel in the tank',
-  'use-history': 'Use: distance against engine hours',
-  supply: 'Battery and the 5 V of the sensors',
-  injectors: 'Injectors: leak-off and smoke',
-  'intake-look': 'Look: duct and charge hoses',
-  fuses: 'Look: fuse and relay box',
-  tailpipe: 'Look: tailpipe',
-  'oil-film': 'Look: oil at the turbo outlet',
-  'running-comparison': 'Manifold and before the turbo, at rest and running',
-  'single-piece': 'Blow through single pipes and hoses',
-} as const;
-
 /** What they find, each in a plain sentence. */
 export const checkOutcomes = {
   'smoke-before': 'Smoke escapes between MAF sensor and compressor',

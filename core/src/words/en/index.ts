@@ -1,6 +1,7 @@
 import { bench, benchFaults, benchForms } from './bench.ts';
 import { burn } from './burn.ts';
-import { causeForms, causes, chains } from './causes.ts';
+import { causeForms, chains } from './causeForms.ts';
+import { causes } from './causes.ts';
 import { cautions } from './cautions.ts';
 import { channels, presets } from './channels.ts';
 import { chart } from './chart.ts';

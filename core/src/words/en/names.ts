@@ -124,7 +124,7 @@ export const clocks = {
   site: 'At another site',
 } as const;
 
-export { checkNames } from './checks.ts';
+export { checkNames } from './checkNames.ts';
 
 /** Pages of what there is to learn. */
 export const topics = {

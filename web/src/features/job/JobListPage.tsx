@@ -1,11 +1,11 @@
-import * as wording from '@white-ember/core/words/screens/job';
+import * as wording from '@white-ember/core/words/screens/jobList';
 import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow, useWords } from '../../data/words.ts';
 import { clockName } from '../clocks/clockName.ts';
 import { listedText } from '../clocks/clocks.ts';
 import { Say } from '../../ui/Say.tsx';
 import { isToday } from 'date-fns';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useState, useDeferredValue } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { JobListItem } from '@white-ember/core/contract';
 import { type Stage } from '@white-ember/core/job';
@@ -24,6 +24,9 @@ const VIEWS = [
   ['today', wording.workedOnToday],
   ['all', wording.all],
 ] as const;
+
+/** More rows than a window of 800 px shows. */
+const FIRST_ROWS = 8;
 
 export function JobListPage() {
   const words = useWords();
@@ -47,6 +50,8 @@ export function JobListPage() {
     // What is still shown of another view has no say in this one.
     jobs.currentData ? `${show} ${find}` : undefined,
   );
+  // What is in view first, the rest without holding up the page.
+  const drawn = Math.max(FIRST_ROWS, useDeferredValue(shown.length));
   return (
     <main className="p-4 sm:p-6 max-w-6xl w-full mx-auto">
       <div className="flex flex-wrap items-end gap-4 mb-5">
@@ -104,7 +109,7 @@ export function JobListPage() {
         </div>
       ) : null}
       <ul className="border-t-2 border-ink">
-        {shown.map((job) => (
+        {shown.slice(0, drawn).map((job) => (
           <JobRow key={job.id} job={job} />
         ))}
       </ul>

@@ -1,4 +1,5 @@
 import * as wording from '@white-ember/core/words/screens/job';
+import * as list from '@white-ember/core/words/screens/jobList';
 import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../data/words.ts';
 import { memo, useEffect, useEffectEvent, useRef, useState } from 'react';
@@ -205,7 +206,7 @@ export const NextStep = memo(function NextStep({
       <div className="min-w-0 flex flex-wrap lg:flex-nowrap items-center gap-x-3">
         <div className="min-w-0 grow basis-60">
           <p className="leading-tight">
-            <span className="text-sm text-ink2 mr-2">{wording.next}</span>
+            <span className="text-sm text-ink2 mr-2">{list.next}</span>
             <span className="font-head font-semibold text-lg">{next.title}</span>
             {minutes === undefined ? null : <span className="figure-text ml-2">{common.min(minutes)}</span>}
           </p>

@@ -1,4 +1,5 @@
 import * as wording from '@white-ember/core/words/screens/job';
+import * as list from '@white-ember/core/words/screens/jobList';
 import * as common from '@white-ember/core/words/screens/common';
 import { SameAs } from '../vehicles/SameAs.tsx';
 import { type Vehicle } from '@white-ember/core/contract';
@@ -47,7 +48,7 @@ export function OpenJobSheet({ onClose }: { onClose: () => void }) {
   };
   const isNew = find.trim().length >= LEAST_PLATE && vehicles.data?.length === 0 && !vehicles.isFetching;
   return (
-    <Sheet open onOpenChange={onClose} title={wording.newJob}>
+    <Sheet open onOpenChange={onClose} title={list.newJob}>
       <Field label={common.plateOrVehicle}>
         <input
           className="input-box"

@@ -1,4 +1,4 @@
-import * as wording from '@white-ember/core/words/screens/ledger';
+import * as wording from '@white-ember/core/words/screens/app';
 import { lazy, Suspense, useState } from 'react';
 import { useAppSelector } from '../../data/store.ts';
 import { entries, useWaiting } from './useWaiting.ts';

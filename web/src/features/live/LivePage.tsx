@@ -1,4 +1,5 @@
 import * as wording from '@white-ember/core/words/screens/live';
+import { recording } from '@white-ember/core/words/screens/app';
 import * as common from '@white-ember/core/words/screens/common';
 import { spokenNow } from '../../data/words.ts';
 import { useEffect, useMemo } from 'react';
@@ -251,7 +252,7 @@ function LiveDesk({ open, session }: { open: OpenJob; session: LiveSession }) {
             state.recording ? (
               <>
                 <p className="figure-text" role="status">
-                  {wording.recording(clockText(state.recording.seconds))}
+                  {recording(clockText(state.recording.seconds))}
                 </p>
                 <Button weight="main" aria-keyshortcuts="r" onClick={() => void stop()}>
                   {wording.endTheRecordingR}

@@ -1,4 +1,4 @@
-import * as wording from '@white-ember/core/words/screens/live';
+import * as wording from '@white-ember/core/words/screens/app';
 import { Link, useLocation } from 'react-router';
 import { useOpenSession, useRecordingOf } from './openSession.ts';
 

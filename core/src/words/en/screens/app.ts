@@ -19,3 +19,9 @@ export const theAddressMayBeOldOrMistyped = 'The address may be old, or mistyped
 export const entriesOnThisDeviceAreKeptAnd =
   'Entries on this device are kept and sent when the server is back.';
 export const skipToContent = 'Skip to content';
+export const recording = (seconds: string): string => `Recording, ${seconds}`;
+export const recordingWithin = 'recording';
+export const failed = (failed: number): string => `${failed} failed`;
+export const nothingIsKeptHere = 'nothing is kept here';
+export const waitingToBeSent = (length: string): string => `${length} waiting to be sent`;
+export const refusedWithRefused = (refused: number): string => `${refused} refused`;

@@ -104,3 +104,6 @@ export const beforeReading = 'Before reading';
 export const backToTheJob = 'Back to the job';
 export const learn = 'Learn';
 export const howItWorksOf = (topic: string): string => `How it works: ${topic}`;
+export const notEntered = 'Not entered';
+export const undo = 'Undo';
+export const undone = 'Undone';

@@ -25,10 +25,6 @@ export const itIsRetriedAutomaticallyTheOthers = 'It is retried automatically; t
 export const toCorrectItEnterItAnewAnd = 'To correct it, enter it anew and discard this one.';
 export const tryAgainNow = 'Try again now';
 export const discardThisEntry = 'Discard this entry';
-export const refusedWithRefused = (refused: number): string => `${refused} refused`;
-export const failed = (failed: number): string => `${failed} failed`;
-export const waitingToBeSent = (length: string): string => `${length} waiting to be sent`;
-export const nothingIsKeptHere = 'nothing is kept here';
 export const onThisDeviceNotSentYet = 'On this device, not sent yet';
 export const thisBrowserCannotStoreEntries = 'This browser cannot store entries';
 export const eachIsSentToTheServerAt = (storeFault: string): string =>

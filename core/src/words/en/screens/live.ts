@@ -110,7 +110,6 @@ export const thisJobsVehicleIsAMindA = (family: string): string =>
   ` This job’s vehicle is a ${family}: mind a mismatch.`;
 export const switchTheIgnitionOnThenConnect = 'Switch the ignition on, then connect.';
 export const guidedBaseline = 'Guided baseline';
-export const recording = (seconds: string): string => `Recording, ${seconds}`;
 export const endTheRecordingR = 'End the recording (R)';
 export const recordR = 'Record (R)';
 export const taken = 'Taken';
@@ -146,7 +145,6 @@ export const chooseDeltapAmongTheChannelsFirst =
 export const enterTheOilLifeThatStandsThere =
   'Enter the oil life that stands there now: it is gone afterwards.';
 export const readTheCodesFirstTheListIs = 'Read the codes first: the list is gone afterwards.';
-export const recordingWithin = 'recording';
 export const values = 'Values';
 export const look = 'look: ';
 export const cleanAtThisFlow = (clean: string): string => `; clean ${clean} at this flow`;
