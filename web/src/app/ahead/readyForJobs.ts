@@ -12,6 +12,9 @@ const PIECES: readonly (() => Promise<unknown>)[] = [
   () => import('./checks.ts'),
   () => import('./findings.ts'),
   () => import('./headings.ts'),
+  () => import('./sheets.ts'),
+  () => import('./forms.ts'),
+  () => import('./job.ts'),
   importJobPage,
 ];
 

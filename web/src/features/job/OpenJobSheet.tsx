@@ -1,4 +1,3 @@
-import * as wording from '@white-ember/core/words/screens/job';
 import * as list from '@white-ember/core/words/screens/jobList';
 import * as common from '@white-ember/core/words/screens/common';
 import { SameAs } from '../vehicles/SameAs.tsx';

@@ -1,0 +1,1 @@
+export { useFieldForm as ahead } from '../../form/useFieldForm.ts';

@@ -1,0 +1,1 @@
+export { useJob as ahead } from '../../job/useJob.ts';

@@ -1,0 +1,1 @@
+export { Sheet as ahead } from '../../ui/Sheet.tsx';
