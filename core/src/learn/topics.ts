@@ -29,7 +29,7 @@ const LINKS: Readonly<Record<TopicId, Links>> = {
     causes: ['dp-sensor-failed', 'dp-sensor-wrong', 'dp-hose-off', 'dp-hoses-crossed', 'sensor-wiring'],
     cautions: [],
   },
-  'equal-flow': { checks: ['air-mass'], causes: [], cautions: ['running-engine'] },
+  'equal-flow': { checks: ['air-mass'], causes: [], cautions: [] },
   restriction: {
     checks: ['gauge', 'sections'],
     causes: ['catalyst-restricted', 'downstream-restricted', 'filter-cracked'],
